@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Calibrate;
+
+use Carbon\CarbonImmutable;
+use Rheacid\Bench\Source;
+use Rheacid\Core\Care\PairState;
+use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Core\Numbers;
+use Rheacid\Models\CalibrationRun;
+use Rheacid\Models\Lot;
+use Rheacid\Models\Pair;
+use Rheacid\Models\Person;
+use Rheacid\Models\RunEvent;
+use Rheacid\Models\RunState;
+use Rheacid\Plant;
+use Rheacid\Records\Entry;
+use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
+use Rheacid\Records\SentForm;
+use Rheacid\Shelf\Readiness;
+
+/** Begins a calibration of a pair on chosen bottles: each is fitted once, then one is read back. */
+final class OpenRun
+{
+    /**
+     * @param non-empty-list<Lot> $lots in the order in which they will be read
+     * @param string|null $reason why an electrode that is still soaking is calibrated all the same
+     *
+     * @throws Refused
+     */
+    public function __invoke(Person $by, SentForm $form, Pair $pair, array $lots, Lot $readBack, Source $source, ?string $reason): CalibrationRun
+    {
+        return Recording::once($by, $form, 'open a calibration run', CalibrationRun::class, static function (Entry $entry) use ($by, $pair, $lots, $readBack, $source, $reason): CalibrationRun {
+            foreach ([...$lots, $readBack] as $lot) {
+                self::ensureUsable($lot);
+            }
+            self::ensureApart($lots);
+            self::ensureFit($pair, $reason);
+            (new CloseStaleRun())($entry, $pair);
+            $open = CalibrationRun::query()->where('open_pair_id', $pair->id)->lockForUpdate()->first();
+            if ($open !== null) {
+                throw Refused::because(sprintf('%s is calibrating this pair since %s. Open that run, or take it over with a reason.', $open->holder->name, Plant::short($open->opened_at)), 'pair');
+            }
+            $run = CalibrationRun::query()->create([
+                'pair_id' => $pair->id,
+                'policy_id' => $pair->policy_id,
+                'source' => $source,
+                'stations' => [
+                    ...array_map(static fn(Lot $lot): array => ['kind' => 'fit', 'lot_id' => $lot->id], $lots),
+                    ['kind' => 'read-back', 'lot_id' => $readBack->id],
+                ],
+                'holder_id' => $by->id,
+                'opened_at' => $entry->at,
+                'touched_at' => $entry->at,
+                'state' => RunState::Open,
+                'open_pair_id' => $pair->id,
+            ]);
+            $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'kind' => 'opened', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => $reason]));
+
+            return $run;
+        });
+    }
+
+    /** Why a bottle cannot serve a pH calibration today; null if it can. */
+    public static function objection(Lot $lot): ?string
+    {
+        return match (true) {
+            !$lot->isBuffer() => 'not a pH buffer',
+            $lot->usableUntil()->lessThan(CarbonImmutable::now()->startOfDay()) => 'expired ' . Plant::day($lot->usableUntil()),
+            $lot->usesLeft() < 1 => sprintf('all %d uses taken', $lot->uses_allowed),
+            default => null,
+        };
+    }
+
+    private static function ensureUsable(Lot $lot): void
+    {
+        $why = self::objection($lot);
+        if ($why !== null) {
+            throw Refused::because(sprintf('Bottle %s (%s): %s. Choose a pH buffer that is in date with uses left.', $lot->code, $lot->label, $why), 'lots');
+        }
+    }
+
+    /** @param non-empty-list<Lot> $lots */
+    private static function ensureApart(array $lots): void
+    {
+        $values = array_map(static fn(Lot $lot): float => (float) $lot->nominal_ph, $lots);
+        sort($values);
+        if (count($values) > CalibrationFit::MOST_POINTS) {
+            throw Refused::because(sprintf('At most %d buffers are accepted.', CalibrationFit::MOST_POINTS), 'lots');
+        }
+        for ($i = 1; $i < count($values); $i++) {
+            if (!Numbers::atLeast($values[$i] - $values[$i - 1], CalibrationFit::LEAST_DISTANCE_PH)) {
+                throw Refused::because(sprintf('Buffers %s and %s are too near to each other; take buffers about 3 pH apart.', Numbers::fixed($values[$i - 1], 2), Numbers::fixed($values[$i], 2)), 'lots');
+            }
+        }
+    }
+
+    private static function ensureFit(Pair $pair, ?string $reason): void
+    {
+        $standing = Readiness::of($pair);
+        if ($standing->state === PairState::OutOfUse) {
+            throw Refused::because('This electrode was taken out of use. Take it back into use first.', 'pair');
+        }
+        if ($standing->state === PairState::Soaking && $standing->until !== null && $reason === null) {
+            throw Refused::because(sprintf('The electrode soaks until %s. Wait, or write why it is calibrated before.', Plant::short($standing->until)), 'soak_reason');
+        }
+    }
+}

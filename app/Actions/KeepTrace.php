@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions;
+
+use Rheacid\Bench\Observation;
+use Rheacid\Models\Trace;
+use Rheacid\Records\Entry;
+use Rheacid\Records\Refused;
+
+/** Keeps what an immersion gave. One immersion serves one accepted value. */
+final class KeepTrace
+{
+    public static function of(Entry $entry, Observation $seen): ?Trace
+    {
+        if ($seen->trace === null) {
+            return null;
+        }
+        if ($seen->immersionId !== null && Trace::query()->where('immersion_id', $seen->immersionId)->exists()) {
+            throw Refused::because('This immersion has been accepted already. Rinse, blot, and move the electrode into the next cup.', 'cup');
+        }
+
+        return $entry->add(new Trace(['immersion_id' => $seen->immersionId, 'points' => $seen->trace->points]));
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Measure;
+
+use Rheacid\Actions\KeepTrace;
+use Rheacid\Bench\ReadingSource;
+use Rheacid\Core\Numbers;
+use Rheacid\Models\Person;
+use Rheacid\Models\ReadingDraft;
+use Rheacid\Models\Replicate;
+use Rheacid\Plant;
+use Rheacid\Records\Entry;
+use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
+use Rheacid\Records\SentForm;
+
+/** Keeps one portion as it was read, at once. Nothing measured is thrown away. */
+final class AcceptReplicate
+{
+    public const MOST = 5;
+
+    /**
+     * @param string|null $reason why a reading is taken that has not settled
+     *
+     * @throws Refused
+     */
+    public function __invoke(Person $by, SentForm $form, ReadingDraft $draft, ReadingSource $source, ?string $reason): Replicate
+    {
+        return Recording::once($by, $form, 'accept a replicate', Replicate::class, static function (Entry $entry) use ($by, $draft, $source, $reason): Replicate {
+            $draft = self::held(ReadingDraft::query()->lockForUpdate()->findOrFail($draft->id), $by);
+            $position = $draft->replicates()->count() + 1;
+            if ($position > self::MOST) {
+                throw Refused::because(sprintf('At most %d portions are read of one sample. Record the reading, or draw a fresh sample.', self::MOST), 'reason');
+            }
+            $fit = $draft->calibration->response();
+            $seen = $source->observe($fit, $draft->method->settle_window_s);
+            if (!$seen->settled && $reason === null) {
+                throw Refused::because($seen->waitS === null
+                    ? sprintf('Tick that the reading stood still for %d s, or write why it is taken before.', $draft->method->settle_window_s)
+                    : sprintf('Not settled yet: %s s to go. Wait, or write why it is taken now.', Numbers::plain($seen->waitS)), 'reason');
+            }
+            $correction = $draft->thermometerCheck->correction_c;
+            $celsius = round($seen->celsius + $correction, 3);
+            $reading = $fit->read($seen->mv, $celsius);
+
+            return $entry->add(new Replicate([
+                'series' => $draft->series,
+                'position' => $position,
+                'calibration_id' => $draft->calibration_id,
+                'thermometer_check_id' => $draft->thermometer_check_id,
+                'mv' => $seen->mv,
+                'shown_c' => $seen->celsius,
+                'correction_c' => $correction,
+                'celsius' => $celsius,
+                'ph' => $reading->ph,
+                'outside_by_ph' => $reading->outsideByPh(),
+                'response_s' => $seen->responseS,
+                'settled' => $seen->settled,
+                'reason' => $reason,
+                'trace_id' => KeepTrace::of($entry, $seen)?->id,
+                'source' => $seen->source,
+                'person_id' => $by->id,
+                'at' => $entry->at,
+            ]));
+        });
+    }
+
+    /** @throws Refused if the measurement is closed or in other hands */
+    public static function held(ReadingDraft $draft, Person $by): ReadingDraft
+    {
+        if (!$draft->isOpen()) {
+            throw Refused::because('This measurement is closed; nothing can be added to it.', 'draft');
+        }
+        if ($draft->holder_id !== $by->id) {
+            throw Refused::because(sprintf('%s holds this measurement since %s.', $draft->holder->name, Plant::short($draft->opened_at)), 'draft');
+        }
+
+        return $draft;
+    }
+}

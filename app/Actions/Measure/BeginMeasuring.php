@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Measure;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Str;
+use Rheacid\Bench\Source;
+use Rheacid\Core\Care\PairState;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Models\Batch;
+use Rheacid\Models\Pair;
+use Rheacid\Models\Person;
+use Rheacid\Models\ReadingDraft;
+use Rheacid\Models\Sample;
+use Rheacid\Models\Thermometer;
+use Rheacid\Plant;
+use Rheacid\Records\Entry;
+use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
+use Rheacid\Records\SentForm;
+use Rheacid\Shelf\Readiness;
+
+/** Keeps the sample that was drawn, and begins to measure it with a pair and a thermometer. */
+final class BeginMeasuring
+{
+    /**
+     * @param list<string> $answeredYes conditions of the product's limits that are true
+     *
+     * @throws Refused
+     */
+    public function __invoke(Person $by, SentForm $form, Batch $batch, Pair $pair, Thermometer $thermometer, Stage $stage, string $place, CarbonImmutable $drawnAt, array $answeredYes, Source $source): ReadingDraft
+    {
+        return Recording::once($by, $form, 'draw a sample', ReadingDraft::class, static function (Entry $entry) use ($by, $batch, $pair, $thermometer, $stage, $place, $drawnAt, $answeredYes, $source): ReadingDraft {
+            $calibration = $pair->newestCalibration;
+            if ($calibration === null || !$calibration->response()->hasSlope()) {
+                throw Refused::because('This pair has no calibration that could turn mV into pH. Calibrate it first.', 'pair');
+            }
+            if (Readiness::of($pair)->state === PairState::OutOfUse) {
+                throw Refused::because('This electrode was taken out of use. Choose another pair.', 'pair');
+            }
+            $check = $thermometer->newestCheck ?? throw Refused::because('This thermometer was never checked. Choose another, or verify it first.', 'thermometer');
+            self::ensureDrawn($batch, $drawnAt, $entry->at);
+            $open = ReadingDraft::query()->where('open_pair_id', $pair->id)->lockForUpdate()->first();
+            if ($open !== null) {
+                throw Refused::because(sprintf('%s is measuring with this pair since %s. Finish or leave that measurement first, or choose another pair.', $open->holder->name, Plant::short($open->opened_at)), 'pair');
+            }
+            $sample = $entry->add(new Sample([
+                'batch_id' => $batch->id,
+                'stage' => $stage,
+                'place' => $place,
+                'conditions' => $answeredYes,
+                'drawn_at' => $drawnAt,
+                'person_id' => $by->id,
+            ]));
+
+            return ReadingDraft::query()->create([
+                'sample_id' => $sample->id,
+                'pair_id' => $pair->id,
+                'calibration_id' => $calibration->id,
+                'thermometer_check_id' => $check->id,
+                'method_id' => $batch->product->method_id,
+                'series' => (string) Str::uuid(),
+                'source' => $source,
+                'holder_id' => $by->id,
+                'opened_at' => $entry->at,
+                'state' => 'open',
+                'open_pair_id' => $pair->id,
+            ]);
+        });
+    }
+
+    /** @throws Refused if the sample was drawn before the batch began, or after now */
+    public static function ensureDrawn(Batch $batch, CarbonImmutable $drawnAt, CarbonImmutable $now): void
+    {
+        if ($drawnAt->lessThan($batch->started_at->startOfMinute()) || $drawnAt->greaterThan($now)) {
+            throw Refused::because(sprintf('The sample was drawn between the start of the batch (%s) and now (%s).', Plant::full($batch->started_at), Plant::full($now)), 'drawn_at');
+        }
+    }
+}

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Measure;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Str;
+use Rheacid\Bench\Source;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Measure\Assessment;
+use Rheacid\Models\Person;
+use Rheacid\Models\Reading;
+use Rheacid\Models\Replicate;
+use Rheacid\Models\Role;
+use Rheacid\Models\Sample;
+use Rheacid\Records\Entry;
+use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
+use Rheacid\Records\SentForm;
+use Rheacid\Shelf\Readiness;
+
+/** Corrects a reading by a new one that supersedes it: who, when, why. The first one stays as it was. */
+final readonly class CorrectReading
+{
+    public function __construct(private KeepDecision $keep) {}
+
+    /**
+     * @param array<int, array{mv: float, celsius: float}> $values by position, as the meter and thermometer showed them
+     *
+     * @throws Refused
+     */
+    public function __invoke(Person $by, SentForm $form, Reading $reading, Stage $stage, string $place, CarbonImmutable $drawnAt, array $values, ?string $reason): Reading
+    {
+        return Recording::once($by, $form, 'correct a reading', Reading::class, function (Entry $entry) use ($by, $reading, $stage, $place, $drawnAt, $values, $reason): Reading {
+            $reading = Reading::query()->lockForUpdate()->findOrFail($reading->id);
+            self::ensureAllowed($by, $reading, $reason);
+            BeginMeasuring::ensureDrawn($reading->sample->batch, $drawnAt, $entry->at);
+            $sample = $entry->add(new Sample([
+                'batch_id' => $reading->sample->batch_id,
+                'stage' => $stage,
+                'place' => $place,
+                'conditions' => $reading->sample->conditions,
+                'drawn_at' => $drawnAt,
+                'person_id' => $reading->sample->person_id,
+            ]));
+            $replicates = self::replicates($entry, $reading, $values, (string) $reason);
+            $corrected = $entry->add(new Reading([
+                'sample_id' => $sample->id,
+                'series' => $replicates->firstOrFail()->series,
+                'pair_id' => $reading->pair_id,
+                'calibration_id' => $reading->calibration_id,
+                'thermometer_check_id' => $reading->thermometer_check_id,
+                'method_id' => $reading->method_id,
+                'observed_at' => $reading->observed_at,
+                'entered_at' => $entry->at,
+                'person_id' => $by->id,
+                'supersedes_id' => $reading->id,
+                'reason' => $reason,
+            ]));
+            // The pair is judged as it stood when the sample was measured, not as it stands when the slip is mended.
+            $state = Readiness::at($reading->pair, $reading->calibration, $reading->observed_at)->state;
+            ($this->keep)($entry, $corrected, Assessment::of($replicates, $sample, $reading->pair, $reading->calibration, $reading->thermometerCheck, $reading->method, $state), $sample->batch);
+
+            return $corrected;
+        });
+    }
+
+    public static function allows(Person $by, Reading $reading): bool
+    {
+        return $by->role === Role::Lead || ($by->role === Role::Checker && $reading->person_id === $by->id);
+    }
+
+    private static function ensureAllowed(Person $by, Reading $reading, ?string $reason): void
+    {
+        $why = match (true) {
+            !self::allows($by, $reading) => 'A checker corrects own readings only; ask the lead.',
+            $reading->successor !== null => 'This reading has been corrected already. Open the newer one and correct that.',
+            $reason === null => 'Write why the reading is corrected.',
+            default => null,
+        };
+        if ($why !== null) {
+            throw Refused::because($why, 'reason');
+        }
+    }
+
+    /**
+     * @param array<int, array{mv: float, celsius: float}> $values
+     *
+     * @return Collection<int, Replicate>
+     */
+    private static function replicates(Entry $entry, Reading $reading, array $values, string $reason): Collection
+    {
+        $series = (string) Str::uuid();
+        $fit = $reading->calibration->response();
+
+        return $reading->replicates->map(static function (Replicate $first) use ($entry, $series, $fit, $values, $reason): Replicate {
+            $mv = $values[$first->position]['mv'] ?? $first->mv;
+            $shown = $values[$first->position]['celsius'] ?? $first->shown_c;
+            $unchanged = abs($mv - $first->mv) < 0.0005 && abs($shown - $first->shown_c) < 0.0005;
+            $celsius = round($shown + $first->correction_c, 3);
+            $answer = $fit->read($mv, $celsius);
+
+            return $entry->add(new Replicate([
+                ...$first->only(['position', 'calibration_id', 'thermometer_check_id', 'correction_c', 'response_s', 'settled', 'trace_id', 'person_id', 'at']),
+                'series' => $series,
+                'mv' => $mv,
+                'shown_c' => $shown,
+                'celsius' => $celsius,
+                'ph' => $answer->ph,
+                'outside_by_ph' => $answer->outsideByPh(),
+                'reason' => $unchanged ? $first->reason : $reason,
+                'source' => $unchanged ? $first->source : Source::Typed,
+            ]));
+        });
+    }
+}

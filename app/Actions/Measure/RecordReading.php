@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Measure;
+
+use Rheacid\Measure\Assessment;
+use Rheacid\Models\Person;
+use Rheacid\Models\Reading;
+use Rheacid\Models\ReadingDraft;
+use Rheacid\Models\Replicate;
+use Rheacid\Records\Entry;
+use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
+use Rheacid\Records\SentForm;
+use Rheacid\Shelf\Readiness;
+
+/** Records a reading on its batch together with the decision that follows from it. */
+final readonly class RecordReading
+{
+    public function __construct(private KeepDecision $keep) {}
+
+    /** @throws Refused while portions are missing */
+    public function __invoke(Person $by, SentForm $form, ReadingDraft $draft): Reading
+    {
+        return Recording::once($by, $form, 'record a reading', Reading::class, function (Entry $entry) use ($by, $draft): Reading {
+            $draft = AcceptReplicate::held(ReadingDraft::query()->lockForUpdate()->findOrFail($draft->id), $by);
+            $replicates = $draft->replicates;
+            if ($replicates->isEmpty()) {
+                throw Refused::because('No portion has been read yet.', 'draft');
+            }
+            $assessment = Assessment::of($replicates, $draft->sample, $draft->pair, $draft->calibration, $draft->thermometerCheck, $draft->method, Readiness::of($draft->pair)->state);
+            if (!$assessment->isComplete($draft->method)) {
+                throw Refused::because(sprintf('%d portions are needed; %d read so far.', $assessment->portionsNeeded($draft->method), $replicates->count()), 'draft');
+            }
+            $draft->update(['state' => 'recorded', 'open_pair_id' => null]);
+            $reading = $entry->add(new Reading([
+                'sample_id' => $draft->sample_id,
+                'series' => $draft->series,
+                'pair_id' => $draft->pair_id,
+                'calibration_id' => $draft->calibration_id,
+                'thermometer_check_id' => $draft->thermometer_check_id,
+                'method_id' => $draft->method_id,
+                'observed_at' => $replicates->map(static fn(Replicate $replicate) => $replicate->at)->max(),
+                'entered_at' => $entry->at,
+                'person_id' => $by->id,
+            ]));
+            ($this->keep)($entry, $reading, $assessment, $draft->sample->batch);
+
+            return $reading;
+        });
+    }
+}

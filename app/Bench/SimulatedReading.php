@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Bench;
+
+use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Models\Pair;
+use Rheacid\Records\Refused;
+
+/** A reading of the simulated bench, as far as the person had seen it. */
+final readonly class SimulatedReading implements ReadingSource
+{
+    /** @param float|null $seenS simulated second up to which the trace was on the screen */
+    public function __construct(private SimulatedBench $bench, private Pair $pair, private ?float $seenS) {}
+
+    public function observe(?CalibrationFit $by, float $windowS): Observation
+    {
+        $immersion = $this->bench->current($this->pair->electrode) ?? throw Refused::because('The electrode stands in no cup. Move it into one first.', 'cup');
+        $trace = $this->bench->trace($immersion, $this->pair->meter);
+        $trace = $this->seenS === null ? $trace : $trace->until($this->seenS);
+        $standing = $trace->standing($by, $windowS);
+
+        return new Observation(
+            $standing->mv,
+            $standing->celsius,
+            $standing->settled,
+            $standing->waitS,
+            $standing->settled ? $standing->settling->responseS : null,
+            Source::Simulated,
+            $trace,
+            $immersion->id,
+        );
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Bench;
+
+/** Where a reading came from. */
+enum Source: string
+{
+    case Typed = 'typed';
+    case Simulated = 'simulated';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Typed => 'typed from the meter',
+            self::Simulated => 'simulated bench',
+        };
+    }
+}

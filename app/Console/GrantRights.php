@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Console;
+
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
+
+/**
+ * Gives the application's database account its rights, table by table: it reads and adds everywhere, and changes only
+ * what is work in hand. Never a right on the whole schema, which would silently outweigh these.
+ */
+final class GrantRights extends Command
+{
+    protected $signature = 'rheacid:grant';
+
+    protected $description = 'Grant the application account its rights on each table';
+
+    /** Work in hand and the simulated world: not records. */
+    private const CHANGEABLE = ['calibration_runs', 'reading_drafts', 'bench_cups', 'bench_electrodes'];
+
+    public function handle(): int
+    {
+        $owner = DB::connection('owner');
+        $account = "'" . config('database.connections.bench.username') . "'@'" . config('database.connections.bench.host') . "'";
+        foreach (Schema::connection('owner')->getTableListing(schemaQualified: false) as $table) {
+            $rights = match (true) {
+                $table === 'migrations' => 'SELECT',
+                in_array($table, self::CHANGEABLE, true) => 'SELECT, INSERT, UPDATE',
+                default => 'SELECT, INSERT',
+            };
+            $owner->statement("GRANT $rights ON `$table` TO $account");
+        }
+
+        return self::SUCCESS;
+    }
+}

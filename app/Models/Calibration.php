@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Core\Electrode\CalibrationPoint as CorePoint;
+use Rheacid\Core\Electrode\FitMethod;
+use Rheacid\Core\Electrode\Judgement;
+use Rheacid\Core\Electrode\Verdict;
+use Rheacid\Records\Kept;
+
+/** The outcome of a completed run, written once. */
+final class Calibration extends Model
+{
+    use Kept;
+
+    protected $casts = [
+        'findings' => 'array',
+        'verdict' => Verdict::class,
+        'fit' => FitMethod::class,
+        'slope_percent' => 'float',
+        'offset_mv' => 'float',
+        'zero_point_ph' => 'float',
+        'bracket_low_ph' => 'float',
+        'bracket_high_ph' => 'float',
+        'read_back_error_ph' => 'float',
+        'at' => 'datetime',
+        'due_at' => 'datetime',
+    ];
+
+    /** @return BelongsTo<CalibrationRun, $this> */
+    public function run(): BelongsTo
+    {
+        return $this->belongsTo(CalibrationRun::class, 'calibration_run_id');
+    }
+
+    /** @return BelongsTo<Pair, $this> */
+    public function pair(): BelongsTo
+    {
+        return $this->belongsTo(Pair::class);
+    }
+
+    /** @return BelongsTo<Policy, $this> */
+    public function policy(): BelongsTo
+    {
+        return $this->belongsTo(Policy::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+
+    /** @return HasMany<CalibrationPoint, $this> */
+    public function points(): HasMany
+    {
+        return $this->hasMany(CalibrationPoint::class, 'calibration_run_id', 'calibration_run_id')->orderBy('station');
+    }
+
+    /** @return HasOne<CalibrationVoid, $this> */
+    public function void(): HasOne
+    {
+        return $this->hasOne(CalibrationVoid::class);
+    }
+
+    /** The electrode's response as it was fitted, laid again through the kept points. */
+    public function response(): CalibrationFit
+    {
+        $fitted = $this->points->filter(static fn(CalibrationPoint $point): bool => $point->isFitted());
+
+        return CalibrationFit::through($fitted->map(static fn(CalibrationPoint $point): CorePoint => $point->toCore())->values()->all(), $this->fit);
+    }
+
+    /** Judged again by the criteria that applied, read-back included. */
+    public function judgement(): Judgement
+    {
+        $checks = $this->points->reject(static fn(CalibrationPoint $point): bool => $point->isFitted());
+
+        return Judgement::of(
+            $this->response(),
+            $this->policy->criteria(),
+            $checks->map(static fn(CalibrationPoint $point): CorePoint => $point->toCore())->values()->all(),
+            $this->policy->read_back_limit_ph,
+        );
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Bench\Source;
+use Rheacid\Core\Electrode\CalibrationPoint as CorePoint;
+use Rheacid\Records\Kept;
+
+/** One buffer as the electrode saw it, fitted or read back. */
+final class CalibrationPoint extends Model
+{
+    use Kept;
+
+    protected $casts = [
+        'station' => 'integer',
+        'buffer_ph' => 'float',
+        'mv' => 'float',
+        'celsius' => 'float',
+        'response_s' => 'float',
+        'settled' => 'boolean',
+        'as_found_ph' => 'float',
+        'at' => 'datetime',
+        'source' => Source::class,
+    ];
+
+    /** @return BelongsTo<Lot, $this> */
+    public function lot(): BelongsTo
+    {
+        return $this->belongsTo(Lot::class);
+    }
+
+    /** @return BelongsTo<Trace, $this> */
+    public function trace(): BelongsTo
+    {
+        return $this->belongsTo(Trace::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+
+    /** @return BelongsTo<CalibrationRun, $this> */
+    public function run(): BelongsTo
+    {
+        return $this->belongsTo(CalibrationRun::class, 'calibration_run_id');
+    }
+
+    public function toCore(): CorePoint
+    {
+        return new CorePoint($this->buffer_ph, $this->mv, $this->celsius, $this->response_s);
+    }
+
+    public function isFitted(): bool
+    {
+        return $this->kind === 'fit';
+    }
+
+    /** What the calibration before this run made of the buffer, minus the buffer's pH. */
+    public function asFoundError(): ?float
+    {
+        return $this->as_found_ph === null ? null : $this->as_found_ph - $this->buffer_ph;
+    }
+}

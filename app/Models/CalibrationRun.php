@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+use Rheacid\Bench\Source;
+
+/** A calibration in hand. What happened to it is kept in its events and points; this row only says where it stands. */
+final class CalibrationRun extends Model
+{
+    public $timestamps = false;
+
+    protected $dateFormat = 'Y-m-d H:i:s.v';
+
+    protected $guarded = [];
+
+    protected $casts = [
+        'stations' => 'array',
+        'opened_at' => 'datetime',
+        'touched_at' => 'datetime',
+        'source' => Source::class,
+        'state' => RunState::class,
+    ];
+
+    /** @return BelongsTo<Pair, $this> */
+    public function pair(): BelongsTo
+    {
+        return $this->belongsTo(Pair::class);
+    }
+
+    /** @return BelongsTo<Policy, $this> */
+    public function policy(): BelongsTo
+    {
+        return $this->belongsTo(Policy::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function holder(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'holder_id');
+    }
+
+    /** @return HasMany<CalibrationPoint, $this> */
+    public function points(): HasMany
+    {
+        return $this->hasMany(CalibrationPoint::class)->orderBy('station');
+    }
+
+    /** @return HasMany<RunEvent, $this> */
+    public function events(): HasMany
+    {
+        return $this->hasMany(RunEvent::class)->orderBy('id');
+    }
+
+    /** @return HasOne<Calibration, $this> */
+    public function calibration(): HasOne
+    {
+        return $this->hasOne(Calibration::class);
+    }
+
+    /** @return list<array{kind: string, lot_id: int}> */
+    public function plan(): array
+    {
+        /** @var list<array{kind: string, lot_id: int}> $stations as OpenRun writes them */
+        $stations = $this->stations;
+
+        return $stations;
+    }
+
+    /** The station that is next; null when every one has its point. */
+    public function station(): ?int
+    {
+        $next = $this->points->count();
+
+        return $next < count($this->plan()) ? $next : null;
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Records\Kept;
+
+/** A calibration that is no longer to be trusted, and why. */
+final class CalibrationVoid extends Model
+{
+    use Kept;
+
+    protected $casts = [
+        'at' => 'datetime',
+    ];
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+}

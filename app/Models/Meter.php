@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Rheacid\Records\Kept;
+
+/** The display and its electronics. */
+final class Meter extends Model
+{
+    use Kept;
+
+    protected $casts = [
+        'resolution_ph' => 'float',
+        'resolution_mv' => 'float',
+    ];
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Bench\Source;
+use Rheacid\Records\Kept;
+
+/** One portion, measured: what was read, what was corrected, and the pH that follows. */
+final class Replicate extends Model
+{
+    use Kept;
+
+    protected $casts = [
+        'position' => 'integer',
+        'mv' => 'float',
+        'shown_c' => 'float',
+        'correction_c' => 'float',
+        'celsius' => 'float',
+        'ph' => 'float',
+        'outside_by_ph' => 'float',
+        'response_s' => 'float',
+        'settled' => 'boolean',
+        'at' => 'datetime',
+        'source' => Source::class,
+    ];
+
+    /** @return BelongsTo<Calibration, $this> */
+    public function calibration(): BelongsTo
+    {
+        return $this->belongsTo(Calibration::class);
+    }
+
+    /** @return BelongsTo<ThermometerCheck, $this> */
+    public function thermometerCheck(): BelongsTo
+    {
+        return $this->belongsTo(ThermometerCheck::class);
+    }
+
+    /** @return BelongsTo<Trace, $this> */
+    public function trace(): BelongsTo
+    {
+        return $this->belongsTo(Trace::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+}

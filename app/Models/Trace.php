@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Rheacid\Core\Settling\Trace as CoreTrace;
+use Rheacid\Records\Kept;
+
+/** Seconds, mV and °C of one immersion. */
+final class Trace extends Model
+{
+    use Kept;
+
+    protected $casts = [
+        'points' => 'array',
+    ];
+
+    public function toCore(): CoreTrace
+    {
+        return CoreTrace::of(array_map(static fn(array $point): array => [(float) $point[0], (float) $point[1], (float) $point[2]], $this->points));
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid;
+
+use Carbon\CarbonImmutable;
+
+/** The plant's clock on the wall: times are kept in UTC and said in the plant's own zone. */
+final class Plant
+{
+    public static function local(\DateTimeInterface $at): CarbonImmutable
+    {
+        $zone = config('rheacid.time_zone');
+
+        return CarbonImmutable::instance($at)->setTimezone(is_string($zone) ? $zone : 'UTC');
+    }
+
+    /** 10:40 today, Thu 08:00 within a week, 3 Nov 08:00 beyond. */
+    public static function short(\DateTimeInterface $at): string
+    {
+        $local = self::local($at);
+        $days = abs(self::local(CarbonImmutable::now())->startOfDay()->diffInDays($local->startOfDay()));
+
+        return $local->format(match (true) {
+            $days < 0.5 => 'H:i',
+            $days < 6.5 => 'D H:i',
+            default => 'j M H:i',
+        });
+    }
+
+    /** With the word today where it stands alone in a sentence. */
+    public static function spoken(\DateTimeInterface $at): string
+    {
+        $short = self::short($at);
+
+        return strlen($short) === 5 ? "today $short" : $short;
+    }
+
+    public static function day(\DateTimeInterface $at): string
+    {
+        return self::local($at)->format('j M Y');
+    }
+
+    public static function full(\DateTimeInterface $at): string
+    {
+        return self::local($at)->format('D j M Y, H:i');
+    }
+
+    /** As a datetime-local field holds it. */
+    public static function field(\DateTimeInterface $at): string
+    {
+        return self::local($at)->format('Y-m-d\TH:i');
+    }
+
+    public static function fromField(string $text): ?CarbonImmutable
+    {
+        $zone = config('rheacid.time_zone');
+        foreach (['Y-m-d\TH:i', 'Y-m-d\TH:i:s', 'Y-m-d H:i'] as $format) {
+            $at = CarbonImmutable::canBeCreatedFromFormat($text, $format) ? CarbonImmutable::createFromFormat($format, $text, is_string($zone) ? $zone : 'UTC') : null;
+            if ($at !== null) {
+                return $at->startOfMinute()->utc();
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Providers;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Date;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+
+final class HouseProvider extends ServiceProvider
+{
+    public function boot(): void
+    {
+        Date::use(CarbonImmutable::class);
+        Model::shouldBeStrict(!$this->app->isProduction());
+        $this->holdClock();
+
+        RateLimiter::for('sign-in', static fn(Request $request): array => [
+            Limit::perMinute(5)->by('name:' . mb_strtolower((string) $request->string('username')) . $request->ip()),
+            Limit::perMinute(30)->by('address:' . $request->ip()),
+        ]);
+    }
+
+    /** For pictures and drills the time can stand in a file, and is then moved by hand. */
+    private function holdClock(): void
+    {
+        $file = config('rheacid.clock_file');
+        if (is_string($file) && is_file($file)) {
+            CarbonImmutable::setTestNow(CarbonImmutable::parse(trim((string) file_get_contents($file))));
+        }
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Records;
+
+/** The same form number with other contents: the first sending stands. */
+final class ChangedAndSentAgain extends \RuntimeException
+{
+    public static function form(): self
+    {
+        return new self('This form was already recorded with other values. Nothing was changed by sending it again; open the record and correct it there.');
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Records;
+
+/** A row that is written once: times to the millisecond, nothing filled in behind the writer's back, never changed. */
+trait Kept
+{
+    public function usesTimestamps(): bool
+    {
+        return false;
+    }
+
+    public function getDateFormat(): string
+    {
+        return 'Y-m-d H:i:s.v';
+    }
+
+    /** @return array<string> every column is set by an action that names it */
+    public function getGuarded(): array
+    {
+        return [];
+    }
+
+    protected static function bootKept(): void
+    {
+        $refuse = static fn(): never => throw new \LogicException(static::class . ' is a record: it is corrected by a new row, never changed.');
+        static::updating($refuse);
+        static::deleting($refuse);
+    }
+}

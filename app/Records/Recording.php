@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Records;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Support\Facades\DB;
+use Rheacid\Models\Person;
+
+/** Writes what a person does: all of it or nothing, once however often it is sent, sealed in the ledger. */
+final class Recording
+{
+    private const ATTEMPTS = 3;
+
+    /**
+     * @template T of Model
+     *
+     * @param class-string<T> $class of the record that the action leads to
+     * @param callable(Entry): T $write
+     *
+     * @return T that record, also when the same form comes a second time
+     *
+     * @throws ChangedAndSentAgain if the form was recorded before with other contents
+     */
+    public static function once(Person $by, SentForm $form, string $action, string $class, callable $write): Model
+    {
+        for ($attempt = 1; ; $attempt++) {
+            try {
+                return DB::transaction(static fn(): Model => self::earlier($by, $form, $class) ?? self::write($by, $form, $action, $write), self::ATTEMPTS);
+            } catch (UniqueConstraintViolationException $conflict) {
+                // Another writer took the ledger's next number, or the same form came twice at once: look again.
+                if ($attempt === self::ATTEMPTS) {
+                    throw $conflict;
+                }
+            }
+        }
+    }
+
+    /**
+     * @template T of Model
+     *
+     * @param class-string<T> $class
+     *
+     * @return T|null
+     */
+    private static function earlier(Person $by, SentForm $form, string $class): ?Model
+    {
+        $sent = DB::table('sent_forms')->where('person_id', $by->id)->where('form', $form->uuid)->first();
+        if ($sent === null) {
+            return null;
+        }
+        if ($sent->body_hash !== $form->bodyHash) {
+            throw ChangedAndSentAgain::form();
+        }
+
+        return $class::query()->findOrFail($sent->row_id);
+    }
+
+    /**
+     * @template T of Model
+     *
+     * @param callable(Entry): T $write
+     *
+     * @return T
+     */
+    private static function write(Person $by, SentForm $form, string $action, callable $write): Model
+    {
+        $entry = new Entry($by, CarbonImmutable::now());
+        $leading = $write($entry);
+        $entry->seal($action, $leading);
+        DB::table('sent_forms')->insert([
+            'person_id' => $by->id,
+            'form' => $form->uuid,
+            'body_hash' => $form->bodyHash,
+            'row_id' => Entry::id($leading),
+            'at' => $entry->at->format('Y-m-d H:i:s.v'),
+        ]);
+
+        return $leading;
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Shelf;
+
+use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Core\Electrode\CalibrationPoint as CorePoint;
+use Rheacid\Core\Electrode\Verdict;
+use Rheacid\Models\Calibration;
+use Rheacid\Models\CalibrationPoint;
+use Rheacid\Models\CalibrationRun;
+
+/** Which response of the electrode is used for what while a run is under way. */
+final class Fits
+{
+    /** The calibration before this run, by which a buffer is read as found; null where none was usable. */
+    public static function before(CalibrationRun $run): ?CalibrationFit
+    {
+        $newest = Calibration::query()->where('pair_id', $run->pair_id)->where('at', '<', $run->opened_at)->orderByDesc('at')->first();
+        if ($newest === null || $newest->verdict === Verdict::Fail) {
+            return null;
+        }
+        $fit = $newest->response();
+
+        return $fit->hasSlope() ? $fit : null;
+    }
+
+    /** The new response, once every buffer of the run has been fitted. */
+    public static function new(CalibrationRun $run): ?CalibrationFit
+    {
+        $planned = count(array_filter($run->plan(), static fn(array $station): bool => $station['kind'] === 'fit'));
+        $points = $run->points->filter(static fn(CalibrationPoint $point): bool => $point->isFitted())
+            ->map(static fn(CalibrationPoint $point): CorePoint => $point->toCore())->values()->all();
+
+        return count($points) === $planned ? CalibrationFit::through($points) : null;
+    }
+
+    /** What settling is judged by: the new response when there is one, else the one before, else an ideal electrode. */
+    public static function judging(CalibrationRun $run): ?CalibrationFit
+    {
+        $new = self::new($run);
+
+        return $new !== null && $new->hasSlope() ? $new : self::before($run);
+    }
+}

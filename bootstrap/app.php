@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Rheacid\Http\Failures;
+use Rheacid\Http\Middleware\SecurityHeaders;
+
+$app = Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(web: dirname(__DIR__) . '/routes/web.php', commands: dirname(__DIR__) . '/routes/console.php')
+    ->withCommands([dirname(__DIR__) . '/app/Console'])
+    ->withMiddleware(static function (Middleware $middleware): void {
+        $middleware->append(SecurityHeaders::class);
+        $middleware->redirectGuestsTo('/sign-in');
+        $middleware->redirectUsersTo('/');
+    })
+    ->withExceptions(static fn(Exceptions $exceptions) => Failures::register($exceptions))
+    ->create();
+
+// Secrets, caches, sessions and logs of one installation live together, outside the code.
+$home = getenv('RHEACID_HOME');
+$home = is_string($home) && $home !== '' ? $home : dirname(__DIR__) . '/var/demo';
+$app->useEnvironmentPath($home);
+$app->useStoragePath($home . '/storage');
+
+return $app;

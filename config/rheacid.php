@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'site' => env('SITE_NAME', 'Quillmere Pantry Works'),
+
+    // The plant's clock on the wall; everything is kept in UTC.
+    'time_zone' => env('TIME_ZONE', 'Europe/Dublin'),
+
+    // Where this file exists, it holds the time that the application takes for now: for pictures and drills.
+    'clock_file' => env('CLOCK_FILE'),
+
+    // Demo sign-ins share one generated passphrase; null where no demo is wanted.
+    'demo_passphrase' => env('DEMO_PASSPHRASE'),
+
+    // A run without a second point and without a touch for this long is abandoned.
+    'abandon_run_after_minutes' => 15,
+];

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'driver' => 'file',
+    'lifetime' => 720,
+    'expire_on_close' => true,
+    'encrypt' => true,
+    'files' => storage_path('framework/sessions'),
+    'lottery' => [2, 100],
+    'cookie' => 'rheacid',
+    'path' => '/',
+    'secure' => env('SESSION_SECURE', false),
+    'http_only' => true,
+    'same_site' => 'strict',
+];

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Contract;
+
+use Rheacid\Core\OutOfRange;
+
+/** A checked object of the input. Asking for what its shape does not promise is a mistake of ours, not of the sender. */
+final readonly class Input
+{
+    /** @param array<array-key, mixed> $values */
+    public function __construct(private array $values, private string $path) {}
+
+    public function has(string $key): bool
+    {
+        return array_key_exists($key, $this->values);
+    }
+
+    public function number(string $key, ?float $default = null): float
+    {
+        $value = $this->values[$key] ?? $default;
+
+        return is_float($value) ? $value : self::unpromised($key);
+    }
+
+    public function numberOrNull(string $key): ?float
+    {
+        return $this->has($key) ? $this->number($key) : null;
+    }
+
+    public function count(string $key): int
+    {
+        $value = $this->values[$key] ?? null;
+
+        return is_int($value) ? $value : self::unpromised($key);
+    }
+
+    public function text(string $key, ?string $default = null): string
+    {
+        $value = $this->values[$key] ?? $default;
+
+        return is_string($value) ? $value : self::unpromised($key);
+    }
+
+    public function record(string $key): self
+    {
+        $value = $this->values[$key] ?? null;
+
+        return $value instanceof self ? $value : self::unpromised($key);
+    }
+
+    public function wordOrRecord(string $key, string $default): string|self
+    {
+        $value = $this->values[$key] ?? $default;
+
+        return is_string($value) || $value instanceof self ? $value : self::unpromised($key);
+    }
+
+    /** @return list<self> empty where the key is absent */
+    public function records(string $key): array
+    {
+        return array_map(static fn(mixed $value): self => $value instanceof self ? $value : self::unpromised($key), $this->values($key));
+    }
+
+    /** @return list<float> */
+    public function numbers(string $key): array
+    {
+        return array_map(static fn(mixed $value): float => is_float($value) ? $value : self::unpromised($key), $this->values($key));
+    }
+
+    /** @return list<string> */
+    public function texts(string $key): array
+    {
+        return array_map(static fn(mixed $value): string => is_string($value) ? $value : self::unpromised($key), $this->values($key));
+    }
+
+    /** @return list<array{float, float}> */
+    public function pairs(string $key): array
+    {
+        return array_map(
+            static fn(mixed $pair): array => is_array($pair) && is_float($pair[0] ?? null) && is_float($pair[1] ?? null) ? [$pair[0], $pair[1]] : self::unpromised($key),
+            $this->values($key),
+        );
+    }
+
+    /**
+     * What a computation refuses inside this object is told with the object's place.
+     *
+     * @template T
+     *
+     * @param callable(): T $compute
+     *
+     * @return T
+     */
+    public function placing(callable $compute): mixed
+    {
+        try {
+            return $compute();
+        } catch (OutOfRange $failure) {
+            throw $this->path === '' ? $failure : $failure->within($this->path);
+        }
+    }
+
+    /** @return list<mixed> */
+    private function values(string $key): array
+    {
+        $value = $this->values[$key] ?? [];
+
+        return is_array($value) ? array_values($value) : self::unpromised($key);
+    }
+
+    private static function unpromised(string $key): never
+    {
+        throw new \LogicException("The shape does not promise $key.");
+    }
+}

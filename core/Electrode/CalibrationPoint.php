@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Electrode;
+
+/** One buffer as the electrode saw it. */
+final readonly class CalibrationPoint
+{
+    /**
+     * @param float $bufferPh the buffer's pH at its temperature
+     * @param float $mv electrode potential in mV, within ±1000
+     * @param float|null $responseSeconds time until it read within half the band of its final value
+     */
+    public function __construct(
+        public float $bufferPh,
+        public float $mv,
+        public float $celsius,
+        public ?float $responseSeconds = null,
+    ) {}
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Electrode;
+
+/** What can be found about a calibration, in the order in which it is told. */
+enum FindingCode: string
+{
+    case NoResponse = 'NO_RESPONSE';
+    case SlopeReversed = 'SLOPE_REVERSED';
+    case SlopeLow = 'SLOPE_LOW';
+    case SlopeHigh = 'SLOPE_HIGH';
+    case ZeroPointOff = 'ZERO_POINT_OFF';
+    case OffsetOff = 'OFFSET_OFF';
+    case ResidualHigh = 'RESIDUAL_HIGH';
+    case CheckFailed = 'CHECK_FAILED';
+    case ResponseSlow = 'RESPONSE_SLOW';
+    case SlopeNearLow = 'SLOPE_NEAR_LOW';
+    case OnePoint = 'ONE_POINT';
+    case SpanShort = 'SPAN_SHORT';
+    case SegmentShort = 'SEGMENT_SHORT';
+    case TemperatureSpread = 'TEMPERATURE_SPREAD';
+    case NoCheck = 'NO_CHECK';
+}

@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Electrode;
+
+use Rheacid\Core\Numbers;
+
+/**
+ * A calibration judged against criteria: findings and the verdict they add up to.
+ *
+ * The bounds without a policy (2.0 and 2.8 pH, 3 °C, 3 and 2 percentage points, a tenth of the ideal slope) are common
+ * practice, no source.
+ */
+final readonly class Judgement
+{
+    /** Shorter segments carry too little distance to judge a slope by. */
+    private const LEAST_SEGMENT_PH = 2.0;
+    private const LEAST_SPAN_PH = 2.8;
+    private const TEMPERATURE_SPREAD_C = 3.0;
+    private const HIGH_MARGIN_PERCENT = 3.0;
+    private const NEAR_LOW_PERCENT = 2.0;
+    private const NO_RESPONSE_PERCENT = 10.0;
+
+    /**
+     * @param list<Finding> $findings
+     * @param list<float|null> $checkErrors pH by the fit minus buffer pH, in the order given; null without a slope
+     */
+    private function __construct(public CalibrationFit $fit, public Verdict $verdict, public array $findings, public array $checkErrors) {}
+
+    /** @param list<CalibrationPoint> $checks buffers that were read but not fitted */
+    public static function of(CalibrationFit $fit, Criteria $criteria, array $checks = [], float $checkLimitPh = 0.05): self
+    {
+        $errors = array_map(
+            static fn(CalibrationPoint $check): ?float => $fit->hasSlope() ? $fit->read($check->mv, $check->celsius)->ph - $check->bufferPh : null,
+            $checks,
+        );
+        $found = [
+            ...self::slopes($fit, $criteria),
+            ...self::position($fit, $criteria),
+            ...self::response($fit, $criteria),
+            ...self::points($fit),
+            ...self::checks($errors, $checkLimitPh),
+        ];
+        $findings = [];
+        foreach (FindingCode::cases() as $code) {
+            $same = array_values(array_filter($found, static fn(Finding $finding): bool => $finding->code === $code));
+            if ($same !== []) {
+                usort($same, static fn(Finding $a, Finding $b): int => $b->severity->rank() <=> $a->severity->rank());
+                $findings[] = $same[0];
+            }
+        }
+
+        return new self($fit, Verdict::of($findings), $findings, $errors);
+    }
+
+    public function found(FindingCode $code): ?Finding
+    {
+        foreach ($this->findings as $finding) {
+            if ($finding->code === $code) {
+                return $finding;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Finding> */
+    private static function slopes(CalibrationFit $fit, Criteria $criteria): array
+    {
+        $judged = $fit->segments;
+        $found = [];
+        if ($fit->method === FitMethod::Segments && count($fit->points) > 1) {
+            $judged = array_values(array_filter($fit->segments, static fn(Segment $segment): bool => Numbers::atLeast($segment->lengthPh(), self::LEAST_SEGMENT_PH)));
+            if (count($judged) < count($fit->segments)) {
+                $judged[] = $fit->endToEnd();
+                $found[] = new Finding(FindingCode::SegmentShort, Severity::Caution, min(array_map(static fn(Segment $segment): float => $segment->lengthPh(), $fit->segments)), self::LEAST_SEGMENT_PH);
+            }
+        }
+        foreach ($judged as $segment) {
+            $percent = $segment->percent();
+            $finding = match (true) {
+                $percent <= -self::NO_RESPONSE_PERCENT + Numbers::TOLERANCE => new Finding(FindingCode::SlopeReversed, Severity::Fail, $percent, $criteria->lowestSlopePercent),
+                abs($percent) < self::NO_RESPONSE_PERCENT - Numbers::TOLERANCE => new Finding(FindingCode::NoResponse, Severity::Fail, $percent, $criteria->lowestSlopePercent),
+                !Numbers::atLeast($percent, $criteria->lowestSlopePercent) => new Finding(FindingCode::SlopeLow, Severity::Fail, $percent, $criteria->lowestSlopePercent),
+                !Numbers::atMost($percent, $criteria->highestSlopePercent + self::HIGH_MARGIN_PERCENT) => new Finding(FindingCode::SlopeHigh, Severity::Fail, $percent, $criteria->highestSlopePercent),
+                !Numbers::atMost($percent, $criteria->highestSlopePercent) => new Finding(FindingCode::SlopeHigh, Severity::Caution, $percent, $criteria->highestSlopePercent),
+                Numbers::atMost($percent, $criteria->lowestSlopePercent + self::NEAR_LOW_PERCENT) => new Finding(FindingCode::SlopeNearLow, Severity::Caution, $percent, $criteria->lowestSlopePercent),
+                default => null,
+            };
+            if ($finding !== null) {
+                $found[] = $finding;
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<Finding> */
+    private static function position(CalibrationFit $fit, Criteria $criteria): array
+    {
+        $found = [];
+        $zero = $fit->zeroPointPh();
+        if ($criteria->zeroPointPh !== null && ($zero === null || abs($zero - 7) >= $criteria->zeroPointPh - Numbers::TOLERANCE)) {
+            $found[] = new Finding(FindingCode::ZeroPointOff, Severity::Fail, $zero, $criteria->zeroPointPh);
+        }
+        $offset = $fit->neutral()->offsetMv;
+        if ($criteria->offsetMv !== null && !Numbers::atMost(abs($offset), $criteria->offsetMv)) {
+            $found[] = new Finding(FindingCode::OffsetOff, Severity::Fail, $offset, $criteria->offsetMv);
+        }
+        $residual = $fit->largestResidual();
+        if ($criteria->residualPh !== null && $residual !== null && !Numbers::atMost($residual, $criteria->residualPh)) {
+            $found[] = new Finding(FindingCode::ResidualHigh, Severity::Fail, $residual, $criteria->residualPh);
+        }
+
+        return $found;
+    }
+
+    /** @return list<Finding> */
+    private static function response(CalibrationFit $fit, Criteria $criteria): array
+    {
+        $slowest = max(array_map(static fn(CalibrationPoint $point): float => $point->responseSeconds ?? 0.0, $fit->points));
+        $limit = $criteria->responseSeconds;
+        if ($limit === null || Numbers::atMost($slowest, $limit)) {
+            return [];
+        }
+
+        return [new Finding(FindingCode::ResponseSlow, Numbers::atMost($slowest, 2 * $limit) ? Severity::Caution : Severity::Fail, $slowest, $limit)];
+    }
+
+    /** @return list<Finding> */
+    private static function points(CalibrationFit $fit): array
+    {
+        $found = [];
+        if (count($fit->points) === 1) {
+            $found[] = new Finding(FindingCode::OnePoint, Severity::Caution);
+        }
+        if (count($fit->points) === 2 && !Numbers::atLeast($fit->spanPh(), self::LEAST_SPAN_PH)) {
+            $found[] = new Finding(FindingCode::SpanShort, Severity::Caution, $fit->spanPh(), self::LEAST_SPAN_PH);
+        }
+        $temperatures = array_column($fit->points, 'celsius');
+        $spread = max($temperatures) - min($temperatures);
+        if (!Numbers::atMost($spread, self::TEMPERATURE_SPREAD_C)) {
+            $found[] = new Finding(FindingCode::TemperatureSpread, Severity::Caution, $spread, self::TEMPERATURE_SPREAD_C);
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param list<float|null> $errors
+     *
+     * @return list<Finding>
+     */
+    private static function checks(array $errors, float $limit): array
+    {
+        if ($errors === []) {
+            return [new Finding(FindingCode::NoCheck, Severity::Note)];
+        }
+        $worst = max(array_map(static fn(?float $error): float => abs($error ?? 0.0), $errors));
+
+        return Numbers::atMost($worst, $limit) ? [] : [new Finding(FindingCode::CheckFailed, Severity::Fail, $worst, $limit)];
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core;
+
+/** Values that are each possible but contradict one another. */
+final class Inconsistent extends \DomainException implements Failure
+{
+    private function __construct(string $message, private readonly ?string $field)
+    {
+        parent::__construct($message);
+    }
+
+    public static function because(string $message, ?string $field = null): self
+    {
+        return new self($message, $field);
+    }
+
+    public function field(): ?string
+    {
+        return $this->field;
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Limits;
+
+use Rheacid\Core\Inconsistent;
+use Rheacid\Core\Numbers;
+
+/** A bound on a measured quantity: one edge, or two with both ends included. */
+final readonly class Limit
+{
+    private function __construct(
+        public string $name,
+        public LimitKind $kind,
+        public Comparison $comparison,
+        public ?float $low,
+        public ?float $high,
+    ) {}
+
+    public static function edge(string $name, LimitKind $kind, Comparison $comparison, float $value): self
+    {
+        return match ($comparison) {
+            Comparison::AtMost, Comparison::Below => new self($name, $kind, $comparison, null, $value),
+            Comparison::AtLeast, Comparison::Above => new self($name, $kind, $comparison, $value, null),
+            Comparison::Between => throw Inconsistent::because('A limit "between" needs low and high.', 'op'),
+        };
+    }
+
+    /** @throws Inconsistent if low is not below high */
+    public static function between(string $name, LimitKind $kind, float $low, float $high): self
+    {
+        if ($low >= $high) {
+            throw Inconsistent::because(sprintf('low (%s) must be below high (%s).', Numbers::plain($low), Numbers::plain($high)), 'low');
+        }
+
+        return new self($name, $kind, Comparison::Between, $low, $high);
+    }
+
+    /** Distance to the nearest edge, positive inside, in the quantity's unit. */
+    public function margin(float $value): float
+    {
+        return min($this->low === null ? INF : $value - $this->low, $this->high === null ? INF : $this->high - $value);
+    }
+
+    public function outcome(float $value, float $expandedU): Outcome
+    {
+        $margin = $this->margin($value);
+
+        return match (true) {
+            $this->comparison->isStrict() => match (true) {
+                $margin > $expandedU + Numbers::TOLERANCE => Outcome::Inside,
+                $margin <= -$expandedU + Numbers::TOLERANCE => Outcome::Outside,
+                default => Outcome::Inconclusive,
+            },
+            Numbers::atLeast($margin, $expandedU) => Outcome::Inside,
+            !Numbers::atLeast($margin, -$expandedU) => Outcome::Outside,
+            default => Outcome::Inconclusive,
+        };
+    }
+
+    /** As it is written: ≤ 4.6, or 3.4–3.8. */
+    public function written(): string
+    {
+        return $this->comparison === Comparison::Between
+            ? Numbers::plain((float) $this->low) . '–' . Numbers::plain((float) $this->high)
+            : $this->comparison->sign() . ' ' . Numbers::plain((float) ($this->low ?? $this->high));
+    }
+}

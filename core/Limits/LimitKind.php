@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Limits;
+
+enum LimitKind: string
+{
+    /** Separates acceptable from unacceptable for a hazard; cannot be traded off. */
+    case Critical = 'critical';
+    case Legal = 'legal';
+
+    /** Set by the producer inside the critical limit. */
+    case Operating = 'operating';
+    case Spoilage = 'spoilage';
+
+    /** Taste and style; missing it is a quality note. */
+    case Target = 'target';
+
+    /** Whether the uncertainty must be cleared, and whether missing it holds the batch. */
+    public function binds(): bool
+    {
+        return $this === self::Critical || $this === self::Legal;
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Settling;
+
+use Rheacid\Core\Numbers;
+
+/** How far a trace has come: what would be accepted now, and how long it still has to stand still. */
+final readonly class Standing
+{
+    /** A window with fewer points, or with a longer gap, proves nothing. */
+    private const LEAST_POINTS = 20;
+    private const LONGEST_GAP_S = 3.0;
+
+    /**
+     * @param bool $settled still for the whole window, on enough points without a gap
+     * @param float $mv mean of the still window, or the last value where it is not settled; kept to 0.001
+     * @param float $waitS seconds to go if it stays as still as it is
+     */
+    private function __construct(
+        public Settling $settling,
+        public bool $settled,
+        public float $mv,
+        public float $celsius,
+        public float $waitS,
+    ) {}
+
+    public static function of(Trace $trace, Settling $settling, float $windowS): self
+    {
+        $end = $trace->lastSecond();
+        $window = array_values(array_filter($trace->points, static fn(array $point): bool => $point[0] >= $end - $windowS - Numbers::TOLERANCE));
+        $gap = 0.0;
+        foreach ($window as $i => $point) {
+            $gap = max($gap, $i === 0 ? 0.0 : $point[0] - $window[$i - 1][0]);
+        }
+        $settled = $settling->settled && count($window) >= self::LEAST_POINTS && Numbers::atMost($gap, self::LONGEST_GAP_S);
+        $taken = $settled ? $window : [$trace->points[count($trace->points) - 1]];
+
+        return new self(
+            $settling,
+            $settled,
+            round(array_sum(array_column($taken, 1)) / count($taken), 3),
+            round(array_sum(array_column($taken, 2)) / count($taken), 3),
+            $settled ? 0.0 : max(1.0, ceil($windowS - $settling->stillForS)),
+        );
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Words;
+
+use Rheacid\Core\Electrode\Finding;
+use Rheacid\Core\Electrode\FindingCode;
+use Rheacid\Core\Numbers;
+
+/** Findings about a calibration in the words of the bench: what was seen, what is needed, and what to do first. */
+final class FindingWords
+{
+    public static function sentence(Finding $finding): string
+    {
+        $seen = $finding->seen;
+        $needed = $finding->needed;
+        $percent = static fn(?float $value): string => $value === null ? '–' : Numbers::fixed($value, 1) . ' %';
+        $ph = static fn(?float $value): string => $value === null ? 'not known' : Numbers::fixed($value, 3);
+
+        return match ($finding->code) {
+            FindingCode::NoResponse => sprintf('The electrode hardly answers: slope %s.', $percent($seen)),
+            FindingCode::SlopeReversed => sprintf('The slope is reversed (%s).', $percent($seen)),
+            FindingCode::SlopeLow => sprintf('Slope %s; at least %s is needed.', $percent($seen), $percent($needed)),
+            FindingCode::SlopeHigh => sprintf('Slope %s; an electrode gives at most %s.', $percent($seen), $percent($needed)),
+            FindingCode::ZeroPointOff => sprintf('Zero point at pH %s; less than %s from 7 is needed.', $ph($seen), Numbers::plain($needed ?? 0)),
+            FindingCode::OffsetOff => sprintf('Offset %s mV; at most ±%s mV is allowed.', Numbers::fixed($seen ?? 0, 1), Numbers::plain($needed ?? 0)),
+            FindingCode::ResidualHigh => sprintf('The points do not lie on one line: %s pH off; at most %s is allowed.', $ph($seen), Numbers::plain($needed ?? 0)),
+            FindingCode::CheckFailed => sprintf('A buffer read afterwards was %s pH off; at most %s is allowed.', $ph($seen), Numbers::plain($needed ?? 0)),
+            FindingCode::ResponseSlow => sprintf('Response %s s; at most %s s is needed.', Numbers::fixed($seen ?? 0, 0), Numbers::plain($needed ?? 0)),
+            FindingCode::SlopeNearLow => sprintf('Slope %s, close to the lowest allowed %s.', $percent($seen), $percent($needed)),
+            FindingCode::OnePoint => 'One buffer only: screening at ±0.1 pH at best, never for a safety decision.',
+            FindingCode::SpanShort => sprintf('The buffers are %s pH apart; %s or more gives a sound slope.', Numbers::fixed($seen ?? 0, 2), Numbers::plain($needed ?? 0)),
+            FindingCode::SegmentShort => sprintf('Two neighbouring buffers are only %s pH apart, so the slope was judged from end to end.', Numbers::fixed($seen ?? 0, 2)),
+            FindingCode::TemperatureSpread => sprintf('The buffers differed by %s °C; at most %s °C is good.', Numbers::fixed($seen ?? 0, 1), Numbers::plain($needed ?? 0)),
+            FindingCode::NoCheck => 'No buffer was read afterwards to check the calibration.',
+        };
+    }
+
+    public static function advice(Finding $finding): ?string
+    {
+        return match ($finding->code) {
+            FindingCode::NoResponse => 'Look for a crack, a short or a bubble: inspect, shake down like a clinical thermometer; if nothing helps, replace the electrode. A broken bulb is a foreign body: look for the glass.',
+            FindingCode::SlopeReversed => 'The buffers were probably swapped: repeat with the right one at each point.',
+            FindingCode::SlopeLow => 'Take fresh buffers first. If the slope stays low: clean by kind of dirt, soak 1 h in storage solution, calibrate again. Still low: replace the electrode.',
+            FindingCode::SlopeHigh => 'Check which buffers were used (6.86 taken for 7.00?) and the temperature that was entered.',
+            FindingCode::ZeroPointOff, FindingCode::OffsetOff => 'Refill or replace the reference electrolyte and soak; if the offset stays, replace the electrode.',
+            FindingCode::ResidualHigh => 'Take fresh buffers and calibrate again, waiting until each point has settled.',
+            FindingCode::CheckFailed => 'Rinse, take fresh buffer and run the calibration again. Until then this pair is out of use.',
+            FindingCode::ResponseSlow => 'Clean the glass and the junction, open the fill hole, soak 1 h, calibrate again.',
+            FindingCode::SlopeNearLow => 'Usable today. Clean and re-hydrate the electrode soon, and order the next one.',
+            FindingCode::OnePoint, FindingCode::SpanShort => 'Calibrate on two buffers about 3 pH apart that bracket what you measure.',
+            FindingCode::TemperatureSpread => 'Let all buffers come to the same temperature.',
+            FindingCode::SegmentShort, FindingCode::NoCheck => null,
+        };
+    }
+}

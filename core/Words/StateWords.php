@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Words;
+
+use Rheacid\Core\Care\PairState;
+use Rheacid\Core\Electrode\Verdict;
+use Rheacid\Core\Limits\ReleaseBlock;
+
+/** States in the words of the bench. */
+final class StateWords
+{
+    /** @param string|null $until a time already said in words */
+    public static function pair(PairState $state, ?string $until): string
+    {
+        return match ($state) {
+            PairState::Ready => "ready until $until",
+            PairState::UseWithCare => "use with care, until $until",
+            PairState::Uncalibrated => 'never calibrated',
+            PairState::Overdue => "calibration overdue since $until",
+            PairState::Failed => 'out of use: the last calibration failed',
+            PairState::Doubtful => 'out of use: the last calibration is in doubt',
+            PairState::Soaking => "soaking until $until",
+            PairState::OutOfUse => 'taken out of use',
+        };
+    }
+
+    public static function verdict(Verdict $verdict): string
+    {
+        return match ($verdict) {
+            Verdict::Pass => 'pass',
+            Verdict::Caution => 'use with care',
+            Verdict::Fail => 'fail',
+        };
+    }
+
+    public static function block(ReleaseBlock $block): string
+    {
+        return match ($block) {
+            ReleaseBlock::OnePointCalibration => 'The calibration rests on one buffer: no uncertainty can be told. Calibrate on two.',
+            ReleaseBlock::CalibrationFailed => 'The last calibration of this pair failed. Calibrate again, or take another pair.',
+            ReleaseBlock::CalibrationOverdue => 'The calibration is overdue. Calibrate, then measure again.',
+            ReleaseBlock::CalibrationDoubtful => 'The calibration is in doubt. Calibrate, then measure again.',
+            ReleaseBlock::ElectrodeSoaking => 'The electrode was still soaking.',
+            ReleaseBlock::ElectrodeOutOfUse => 'The electrode is out of use.',
+            ReleaseBlock::FarBelowBracket => 'More than 1.0 pH below the lowest buffer. Calibrate with a buffer nearer to the sample.',
+            ReleaseBlock::AboveBracket => 'Above the highest buffer. Calibrate with one above the sample.',
+            ReleaseBlock::ThermometerOverdue => 'The check of the thermometer is overdue.',
+            ReleaseBlock::ThermometerFailed => 'The thermometer failed its last check.',
+            ReleaseBlock::ThermometerNotCovering => 'The check of the thermometer does not cover this temperature.',
+            ReleaseBlock::SampleTemperature => 'The sample was outside the temperature of the method. Bring it there and measure again.',
+        };
+    }
+
+    public static function budgetLine(string $name): string
+    {
+        return match ($name) {
+            'buffers' => 'buffers',
+            'repeatability' => 'repeatability',
+            'resolution' => 'display',
+            'temperature' => 'temperature',
+            'drift' => 'drift since calibration',
+            'fit' => 'calibration line',
+            'isopotential' => 'distance from the calibration temperature',
+            'extrapolation' => 'outside the buffers',
+            'matrix' => 'kind of sample',
+            default => $name,
+        };
+    }
+}

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Rheacid\Actions\Bench\MoveElectrode;
+use Rheacid\Actions\Calibrate\AcceptPoint;
+use Rheacid\Actions\Calibrate\OpenRun;
+use Rheacid\Actions\Measure\AcceptReplicate;
+use Rheacid\Actions\Measure\BeginMeasuring;
+use Rheacid\Actions\Measure\RecordReading;
+use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\SimulatedReading;
+use Rheacid\Bench\Source;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Models\Batch;
+use Rheacid\Models\Lot;
+use Rheacid\Models\Pair;
+use Rheacid\Models\Person;
+use Rheacid\Models\Thermometer;
+use Rheacid\Records\SentForm;
+
+/** The two weeks before now at the demo's bench: every calibration and reading goes through the application's own actions. */
+final readonly class Past
+{
+    /** Long enough for the slowest electrode on the shelf to settle. */
+    private const WAIT_S = 240;
+
+    /** Batch, days ago, time, stage, true pH: chosen so that one batch is on its way, one young and healthy, one not proven. */
+    private const READINGS = [
+        ['CS-0409', 13, '09:40', Stage::Start, 5.82],
+        ['CS-0409', 11, '09:30', Stage::Underway, 5.31],
+        ['CS-0409', 9, '09:35', Stage::Underway, 4.98],
+        ['CS-0409', 7, '09:50', Stage::Underway, 4.72],
+        ['CS-0417', 6, '12:05', Stage::Start, 5.71],
+        ['CS-0417', 5, '09:35', Stage::Underway, 5.32],
+        ['CS-0409', 5, '10:10', Stage::Equilibrium, 4.55],
+        ['CS-0417', 4, '09:30', Stage::Underway, 5.00],
+        ['CS-0417', 3, '09:45', Stage::Underway, 4.82],
+        ['CS-0421', 2, '10:30', Stage::Start, 5.76],
+        ['CS-0417', 2, '09:40', Stage::Underway, 4.71],
+        ['CS-0421', 1, '10:00', Stage::Underway, 5.22],
+        ['CS-0417', 1, '16:10', Stage::Underway, 4.62],
+    ];
+
+    /** What the cups hold now. */
+    private const NOW = ['CS-0409' => 4.46, 'CS-0417' => 4.46, 'CS-0421' => 5.02];
+
+    public function __construct(
+        private SimulatedBench $bench,
+        private MoveElectrode $move,
+        private OpenRun $open,
+        private AcceptPoint $acceptPoint,
+        private BeginMeasuring $begin,
+        private AcceptReplicate $acceptReplicate,
+        private RecordReading $record,
+    ) {}
+
+    /** @param array{checker: Person, second: Person, lead: Person, auditor: Person} $people */
+    public function live(array $people, CarbonImmutable $now): void
+    {
+        foreach ([13, 11, 9, 7, 6, 5, 4, 3, 2, 1] as $daysAgo) {
+            $by = $daysAgo % 4 === 3 ? $people['second'] : $people['checker'];
+            $old = $daysAgo > 5;
+            $this->calibrate($by, 'E-07', $old ? ['Q-27', 'Q-28'] : ['Q-29', 'Q-31'], Scenario::day($now, $daysAgo, '08:20'));
+            if ($daysAgo === 1) {
+                $this->calibrate($by, 'E-05', ['Q-29', 'Q-31'], Scenario::day($now, $daysAgo, '08:40'));
+                $this->calibrate($by, 'E-07', ['Q-36', 'Q-31'], Scenario::day($now, $daysAgo, '15:40'));
+            }
+            foreach (self::READINGS as [$batch, $readOn, $time, $stage, $ph]) {
+                if ($readOn === $daysAgo) {
+                    $this->measure($by, $batch, $stage, $ph, Scenario::day($now, $daysAgo, $time));
+                }
+            }
+        }
+        foreach (self::NOW as $code => $ph) {
+            $this->fill($code, $ph);
+        }
+    }
+
+    /** @param list<string> $codes bottles in the order of the run; the first is read back */
+    private function calibrate(Person $by, string $electrode, array $codes, CarbonImmutable $at): void
+    {
+        CarbonImmutable::setTestNow($at);
+        $pair = $this->pair($electrode);
+        $lots = array_map(static fn(string $code): Lot => Lot::query()->where('code', $code)->firstOrFail(), $codes);
+        assert($lots !== []);
+        $run = ($this->open)($by, SentForm::own(), $pair, $lots, $lots[0], Source::Simulated, null);
+        foreach ([...$lots, $lots[0]] as $station => $lot) {
+            $this->immerse($by, $pair, 'lot_id', $lot->id, $run->id);
+            ($this->acceptPoint)($by, SentForm::own(), $run->refresh(), $station, new SimulatedReading($this->bench, $pair, null), null);
+        }
+    }
+
+    private function measure(Person $by, string $code, Stage $stage, float $ph, CarbonImmutable $at): void
+    {
+        CarbonImmutable::setTestNow($at);
+        $batch = Batch::query()->where('code', $code)->firstOrFail();
+        $pair = $this->pair('E-07');
+        $draft = ($this->begin)($by, SentForm::own(), $batch, $pair, Thermometer::query()->where('code', 'T-03')->firstOrFail(), $stage, 'blend', $at->subMinutes(8), [], Source::Simulated);
+        foreach ([$ph - 0.006, $ph] as $portion) {
+            $this->fill($code, $portion);
+            $this->immerse($by, $pair, 'batch_id', $batch->id, null);
+            ($this->acceptReplicate)($by, SentForm::own(), $draft, new SimulatedReading($this->bench, $pair, null), null);
+        }
+        ($this->record)($by, SentForm::own(), $draft);
+    }
+
+    private function immerse(Person $by, Pair $pair, string $column, int $id, ?int $runId): void
+    {
+        $cup = DB::table('bench_cups')->where($column, $id)->value('id');
+        $run = $runId === null ? null : $pair->openRun()->first();
+        ($this->move)($by, $pair->electrode, is_int($cup) ? $cup : 0, 1, $run);
+        CarbonImmutable::setTestNow(CarbonImmutable::now()->addSeconds(self::WAIT_S));
+    }
+
+    private function fill(string $code, float $ph): void
+    {
+        DB::table('bench_cups')->where('batch_id', Batch::query()->where('code', $code)->firstOrFail()->id)->update(['ph' => $ph]);
+    }
+
+    private function pair(string $electrode): Pair
+    {
+        return Pair::query()->with(['electrode.careEvents', 'meter', 'policy'])->whereRelation('electrode', 'code', $electrode)->firstOrFail();
+    }
+}

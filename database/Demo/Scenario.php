@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+use Rheacid\Models\Person;
+use Rheacid\Models\Role;
+use Rheacid\Plant;
+use Rheacid\Records\Entry;
+use Rheacid\Records\Recording;
+use Rheacid\Records\SentForm;
+
+/**
+ * Quillmere Pantry Works: an invented cooperative with invented people, relative to now and the same each time. Its past is
+ * worked through by the application's own actions at the simulated bench, so that every record is a real one.
+ */
+final readonly class Scenario
+{
+    public function __construct(private Past $past) {}
+
+    public function load(string $passphrase): void
+    {
+        $held = CarbonImmutable::getTestNow();
+        $now = CarbonImmutable::now();
+        try {
+            DB::transaction(function () use ($passphrase, $now): void {
+                $people = self::people($passphrase);
+                CarbonImmutable::setTestNow($now->subDays(30));
+                Recording::once($people['lead'], SentForm::own(), 'set up the shelf', Person::class, static function (Entry $entry) use ($people, $now): Person {
+                    Shelf::stock($entry, $now);
+
+                    return $people['lead'];
+                });
+                $this->past->live($people, $now);
+            });
+        } finally {
+            CarbonImmutable::setTestNow($held);
+        }
+    }
+
+    /** @return array{checker: Person, second: Person, lead: Person, auditor: Person} */
+    private static function people(string $passphrase): array
+    {
+        $make = static fn(string $username, string $name, Role $role): Person => Person::query()->create([
+            'username' => $username,
+            'name' => $name,
+            'role' => $role,
+            'passphrase' => Hash::make($passphrase),
+            'invented' => true,
+        ]);
+
+        return [
+            'checker' => $make('oda', 'Oda Venn', Role::Checker),
+            'second' => $make('perrin', 'Perrin Quillby', Role::Checker),
+            'lead' => $make('sela', 'Sela Thornmere', Role::Lead),
+            'auditor' => $make('ilko', 'Ilko Brandle', Role::Auditor),
+        ];
+    }
+
+    /** So many days before now, at a time on the plant's clock. */
+    public static function day(CarbonImmutable $now, int $daysAgo, string $time): CarbonImmutable
+    {
+        return Plant::local($now)->subDays($daysAgo)->setTimeFromTimeString($time)->utc();
+    }
+}

@@ -1,0 +1,191 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Rheacid\Models\Batch;
+use Rheacid\Models\BatchEvent;
+use Rheacid\Models\CareEvent;
+use Rheacid\Models\Electrode;
+use Rheacid\Models\Lot;
+use Rheacid\Models\Meter;
+use Rheacid\Models\Method;
+use Rheacid\Models\Pair;
+use Rheacid\Models\Policy;
+use Rheacid\Models\Product;
+use Rheacid\Models\ProductLimit;
+use Rheacid\Models\Thermometer;
+use Rheacid\Models\ThermometerCheck;
+use Rheacid\Records\Entry;
+
+/** What stands on the bench of Quillmere Pantry Works, and what is being made. All of it is invented. */
+final class Shelf
+{
+    public static function stock(Entry $entry, CarbonImmutable $now): void
+    {
+        $policies = self::policies();
+        self::instruments($entry, $now, $policies);
+        self::bottles($now);
+        self::batches($entry, $now, self::product());
+    }
+
+    /** @return array{process: Policy, laboratory: Policy} */
+    private static function policies(): array
+    {
+        $shared = ['version' => 1, 'slope_high_percent' => 102, 'response_s' => 60, 'calibrate_every_hours' => 12, 'pooled_sd_ph' => 0.018];
+
+        return [
+            'process' => Policy::query()->create([...$shared, 'code' => 'process', 'name' => 'Process', 'slope_low_percent' => 90, 'zero_point_ph' => 0.5, 'residual_ph' => 0.05, 'read_back_limit_ph' => 0.05]),
+            'laboratory' => Policy::query()->create([...$shared, 'code' => 'laboratory', 'name' => 'Laboratory', 'slope_low_percent' => 95, 'offset_mv' => 15, 'residual_ph' => 0.02, 'read_back_limit_ph' => 0.02]),
+        ];
+    }
+
+    /** @param array{process: Policy, laboratory: Policy} $policies */
+    private static function instruments(Entry $entry, CarbonImmutable $now, array $policies): void
+    {
+        $bench = Meter::query()->create(['code' => 'M-A', 'name' => 'Bench meter A', 'resolution_ph' => 0.01, 'resolution_mv' => 0.1]);
+        $cellar = Meter::query()->create(['code' => 'M-B', 'name' => 'Cellar meter B', 'resolution_ph' => 0.01, 'resolution_mv' => 0.1]);
+        $electrodes = [
+            // code, name, kind, days in use, meter, channel, truth: slope, offset, time constant, slow share, slow time constant, noise, drift, seed
+            ['E-07', 'Electrode E-07', 'refillable, double junction', 120, $bench, null, [0.984, -3.4, 5.0, 0.04, 18.0, 0.10, 0.02, 7]],
+            ['E-05', 'Electrode E-05', 'sealed gel, general purpose', 340, $cellar, 'left socket', [0.915, 8.6, 8.0, 0.16, 24.0, 0.14, 0.05, 5]],
+            ['E-09', 'Electrode E-09', 'spear tip for direct insertion', 40, $cellar, 'right socket', [0.968, 2.1, 6.0, 0.06, 20.0, 0.12, 0.03, 9]],
+        ];
+        foreach ($electrodes as [$code, $name, $kind, $days, $meter, $channel, $truth]) {
+            $electrode = Electrode::query()->create(['code' => $code, 'name' => $name, 'kind' => $kind, 'first_used_on' => $now->subDays($days)->toDateString()]);
+            Pair::query()->create(['meter_id' => $meter->id, 'electrode_id' => $electrode->id, 'channel' => $channel, 'policy_id' => $policies['process']->id, 'paired_at' => $now->subDays($days)]);
+            DB::table('bench_electrodes')->insert(array_combine(
+                ['electrode_id', 'slope_share', 'offset_mv', 'time_constant_s', 'slow_share', 'slow_time_constant_s', 'noise_mv', 'drift_mv_per_min', 'seed'],
+                [$electrode->id, ...$truth],
+            ));
+            if ($code === 'E-09') {
+                $entry->add(new CareEvent(['electrode_id' => $electrode->id, 'kind' => 'soak', 'at' => $now->subMinutes(48), 'until_at' => $now->addMinutes(72), 'note' => 'first use, 2 h in storage solution', 'person_id' => $entry->by->id]));
+            }
+        }
+        foreach ([['T-03', 'Probe thermometer T-03', 12, 0.4, -0.4, 0.21], ['T-05', 'Dial thermometer T-05', 41, 0.1, 0.0, 0.62]] as [$code, $name, $days, $error, $correction, $expandedU]) {
+            $thermometer = Thermometer::query()->create(['code' => $code, 'name' => $name, 'kind' => $code === 'T-03' ? 'thermistor stick' : 'bimetal dial', 'resolution_c' => $code === 'T-03' ? 0.1 : 1.0]);
+            $entry->add(new ThermometerCheck([
+                'thermometer_id' => $thermometer->id,
+                'method' => 'ice',
+                'at' => Scenario::day($now, $days, '08:05'),
+                'reading_c' => $error,
+                'error_c' => $error,
+                'expanded_u_c' => $expandedU,
+                'correction_c' => $correction,
+                'verdict' => 'within',
+                'covers_low_c' => -5,
+                'covers_high_c' => 25,
+                'due_at' => Scenario::day($now, $days - 30, '08:05'),
+                'person_id' => $entry->by->id,
+            ]));
+        }
+    }
+
+    private static function bottles(CarbonImmutable $now): void
+    {
+        $bottles = [
+            // code, kind, buffer, nominal pH, label, opened days ago, expires in days, days after opening, uses allowed, °C on the bench
+            ['Q-18', 'buffer', 'technical-4.01', 4.01, 'pH 4.01', 130, 60, 90, 10],
+            ['Q-28', 'buffer', 'technical-4.01', 4.01, 'pH 4.01', 36, 120, 90, 6],
+            ['Q-31', 'buffer', 'technical-4.01', 4.01, 'pH 4.01', 19, 300, 90, 10],
+            ['Q-27', 'buffer', 'technical-7.00', 7.0, 'pH 7.00', 38, 90, 90, 6],
+            ['Q-29', 'buffer', 'technical-7.00', 7.0, 'pH 7.00', 19, 280, 90, 7],
+            ['Q-36', 'buffer', 'technical-7.00', 7.0, 'pH 7.00', 2, 400, 90, 10],
+            ['Q-35', 'buffer', 'technical-10.01', 10.01, 'pH 10.01', 6, 200, 30, 10],
+            ['R-07', 'buffer', 'phthalate', 4.005, 'pH 4.01 reference', 10, 310, 90, 10],
+            ['R-08', 'buffer', 'phosphate-6.86', 6.865, 'pH 6.86 reference', 10, 310, 90, 10],
+            ['R-09', 'buffer', 'borax-9.18', 9.18, 'pH 9.18 reference', 10, 310, 30, 10],
+            ['C-02', 'conductivity', null, null, 'conductivity 1413 µS/cm', 12, 250, 90, 5],
+            ['K-04', 'storage', null, null, 'storage solution 3 M KCl', 50, 500, 365, 100],
+        ];
+        foreach ($bottles as [$code, $kind, $buffer, $nominal, $label, $opened, $expires, $shelf, $uses]) {
+            $lot = Lot::query()->create([
+                'code' => $code,
+                'kind' => $kind,
+                'buffer' => $buffer,
+                'nominal_ph' => $nominal,
+                'label' => $label,
+                'opened_on' => $now->subDays($opened)->toDateString(),
+                'expires_on' => $now->addDays($expires)->toDateString(),
+                'days_after_opening' => $shelf,
+                'uses_allowed' => $uses,
+                'expanded_u_ph' => $buffer === null ? null : (str_starts_with($code, 'R') ? 0.01 : 0.02),
+            ]);
+            if ($kind !== 'storage') {
+                DB::table('bench_cups')->insert(['lot_id' => $lot->id, 'buffer' => $buffer, 'ph' => $buffer === null ? 5.8 : null, 'celsius' => 21.4]);
+            }
+        }
+    }
+
+    private static function product(): Product
+    {
+        $method = Method::query()->create([
+            'code' => 'blended-mash',
+            'version' => 1,
+            'name' => 'Blended mash, 20–25 °C',
+            'steps' => [
+                'Stir the mash and pool from several depths; take out stones and seeds that could break the glass.',
+                'Blend to a smooth paste; up to 10–20 mL distilled water per 100 g if it will not flow.',
+                'Bring the portion to 20–25 °C. Measure it in a plastic cup, never in the vessel, and throw it away afterwards.',
+                'Rinse and blot the electrode, do not rub. Tip 25 mm deep, fill hole open, not touching the wall.',
+                'Read two portions; a third if they differ by more than 0.05. The highest counts.',
+                'Look at the bulb before and after: a chip in the food makes the batch a foreign-body case.',
+            ],
+            'places' => ['blend', 'brine', 'solids'],
+            'portions' => 2,
+            'agree_within_ph' => 0.05,
+            'low_c' => 20,
+            'high_c' => 25,
+            'matrix_u_ph' => 0.01,
+            'settle_window_s' => 30,
+        ]);
+        $product = Product::query()->create([
+            'code' => 'chilli-sauce-red',
+            'version' => 3,
+            'name' => 'Fermented chilli sauce, red',
+            'method_id' => $method->id,
+            'expected_low_ph' => 3.4,
+            'expected_high_ph' => 5.8,
+            'caution' => 'Fresh garlic or onion added after the ferment restarts the clock of equilibrium. Gas from live sauce can burst bottles.',
+        ]);
+        $hold = 'Hold and label the batch. Re-measure a fresh sample with a second verified meter. Never taste, never just add vinegar to an old failed mash.';
+        $limits = [
+            ['Mash under way', 'critical', '<=', null, 6.0, 'always', null, null, 'A mash above 6.0 is open to everything: acidify it before it is filled.', 'Quillmere plan, invented for the demo'],
+            ['Equilibrium', 'critical', '<=', null, 4.6, 'equilibrium', null, null, 'Above 4.6 botulinum spores can grow in airless mash.', '21 CFR 114.3(d), from memory: check with your authority'],
+            ['Acid within a week', 'critical', '<=', null, 4.6, 'within_hours', 168, null, 'An active mash passes 4.6 within a week.', 'common practice, no source'],
+            ['Acidified within a day', 'critical', '<=', null, 4.6, 'within_hours', 24, 'Acid was added after or instead of fermentation', 'An acidified mash reaches equilibrium within its scheduled time.', 'common practice, no source'],
+            ['Shelf margin', 'operating', '<=', null, 4.0, 'finished', null, null, 'Margin against variation between pieces and batches.', 'common practice, no source'],
+            ['Recipe', 'target', 'between', 3.4, 3.8, 'finished', null, null, 'Taste and texture of the red sauce.', 'common practice, no source'],
+        ];
+        foreach ($limits as [$name, $kind, $op, $low, $high, $applies, $hours, $condition, $meaning, $source]) {
+            ProductLimit::query()->create([
+                'product_id' => $product->id,
+                'name' => $name,
+                'kind' => $kind,
+                'op' => $op,
+                'low' => $low,
+                'high' => $high,
+                'applies' => $applies,
+                'hours' => $hours,
+                'condition' => $condition,
+                'meaning' => $meaning,
+                'if_violated' => $kind === 'critical' ? $hold : 'Ferment on, or adjust; no hold.',
+                'source' => $source,
+            ]);
+        }
+
+        return $product;
+    }
+
+    private static function batches(Entry $entry, CarbonImmutable $now, Product $product): void
+    {
+        foreach ([['CS-0409', 13, '09:20', 'vat 1', '160 kg'], ['CS-0417', 6, '11:40', 'vat 2', '180 kg'], ['CS-0421', 2, '10:15', 'vat 4', '90 kg']] as [$code, $days, $time, $vessel, $size]) {
+            $batch = Batch::query()->create(['code' => $code, 'product_id' => $product->id, 'started_at' => Scenario::day($now, $days, $time), 'vessel' => $vessel, 'size' => $size]);
+            $entry->add(new BatchEvent(['batch_id' => $batch->id, 'state' => 'running', 'at' => $batch->started_at, 'person_id' => $entry->by->id]));
+            DB::table('bench_cups')->insert(['batch_id' => $batch->id, 'ph' => 5.7, 'celsius' => 21.8]);
+        }
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+return new class extends Migration {
+    public function up(): void
+    {
+        Schema::create('traces', static function (Blueprint $table): void {
+            $table->id();
+            $table->unsignedBigInteger('immersion_id')->nullable()->unique();
+            // [[s, mV, °C], …] as one compact value
+            $table->mediumText('points');
+        });
+
+        // Work in hand, not a record: what happened to a run stands in run_events.
+        Schema::create('calibration_runs', static function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('pair_id')->constrained();
+            $table->foreignId('policy_id')->constrained();
+            $table->string('source', 20);
+            $table->json('stations');
+            $table->foreignId('holder_id')->constrained('people');
+            $table->dateTime('opened_at', 3);
+            $table->dateTime('touched_at', 3);
+            $table->string('state', 20);
+            // The pair's id while the run is open, else null: at most one open run per pair.
+            $table->unsignedBigInteger('open_pair_id')->nullable()->unique();
+        });
+
+        Schema::create('run_events', static function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('calibration_run_id')->constrained();
+            $table->string('kind', 20);
+            $table->foreignId('person_id')->constrained('people');
+            $table->dateTime('at', 3);
+            $table->string('reason', 400)->nullable();
+        });
+
+        Schema::create('lot_uses', static function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('lot_id')->constrained();
+            $table->foreignId('calibration_run_id')->constrained();
+            $table->dateTime('at', 3);
+            $table->unique(['lot_id', 'calibration_run_id']);
+        });
+
+        Schema::create('calibration_points', static function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('calibration_run_id')->constrained();
+            $table->unsignedInteger('station');
+            $table->string('kind', 20);
+            $table->foreignId('lot_id')->constrained();
+            $table->decimal('buffer_ph', 13, 10);
+            $table->decimal('mv', 8, 3);
+            $table->decimal('celsius', 7, 3);
+            $table->decimal('response_s', 7, 1)->nullable();
+            $table->boolean('settled');
+            $table->string('reason', 400)->nullable();
+            $table->decimal('as_found_ph', 13, 10)->nullable();
+            $table->foreignId('trace_id')->nullable()->constrained();
+            $table->string('source', 20);
+            $table->foreignId('person_id')->constrained('people');
+            $table->dateTime('at', 3);
+            $table->unique(['calibration_run_id', 'station']);
+        });
+
+        Schema::create('calibrations', static function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('calibration_run_id')->unique()->constrained();
+            $table->foreignId('pair_id')->constrained();
+            $table->foreignId('policy_id')->constrained();
+            $table->string('fit', 20);
+            $table->string('verdict', 20);
+            $table->json('findings');
+            $table->decimal('slope_percent', 9, 4);
+            $table->decimal('offset_mv', 9, 4);
+            $table->decimal('zero_point_ph', 13, 10)->nullable();
+            $table->decimal('bracket_low_ph', 13, 10);
+            $table->decimal('bracket_high_ph', 13, 10);
+            $table->decimal('read_back_error_ph', 13, 10)->nullable();
+            $table->dateTime('at', 3);
+            $table->dateTime('due_at', 3);
+            $table->foreignId('person_id')->constrained('people');
+            $table->string('core_version', 20);
+            $table->index(['pair_id', 'at']);
+        });
+
+        Schema::create('calibration_voids', static function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('calibration_id')->unique()->constrained();
+            $table->string('reason', 400);
+            $table->foreignId('person_id')->constrained('people');
+            $table->dateTime('at', 3);
+        });
+    }
+};
