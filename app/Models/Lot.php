@@ -50,6 +50,15 @@ final class Lot extends Model
         return max(0, $this->uses_allowed - $this->uses->count());
     }
 
+    public function usesLeftWords(): string
+    {
+        return match ($this->usesLeft()) {
+            0 => 'no use left',
+            1 => 'one use left',
+            default => $this->usesLeft() . ' uses left',
+        };
+    }
+
     /** Its pH against temperature: the bottle's own printed table where there is one, else the shipped one. */
     public function buffer(): Buffer
     {

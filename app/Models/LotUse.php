@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Records\Kept;
 
 /** One use of a bottle: a run takes one at its first immersion, abandoned or not. */
@@ -15,4 +16,10 @@ final class LotUse extends Model
     protected $casts = [
         'at' => 'datetime',
     ];
+
+    /** @return BelongsTo<CalibrationRun, $this> */
+    public function run(): BelongsTo
+    {
+        return $this->belongsTo(CalibrationRun::class, 'calibration_run_id');
+    }
 }

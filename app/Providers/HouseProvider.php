@@ -11,9 +11,15 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
+use Rheacid\Today\DayPlan;
 
 final class HouseProvider extends ServiceProvider
 {
+    public function register(): void
+    {
+        $this->app->scoped(DayPlan::class);
+    }
+
     public function boot(): void
     {
         Date::use(CarbonImmutable::class);

@@ -59,11 +59,18 @@ final readonly class Limit
         };
     }
 
-    /** As it is written: ≤ 4.6, or 3.4–3.8. */
+    /** As it is written, with one decimal at least: ≤ 4.0, or 3.4–3.8. */
     public function written(): string
     {
         return $this->comparison === Comparison::Between
-            ? Numbers::plain((float) $this->low) . '–' . Numbers::plain((float) $this->high)
-            : $this->comparison->sign() . ' ' . Numbers::plain((float) ($this->low ?? $this->high));
+            ? self::number((float) $this->low) . '–' . self::number((float) $this->high)
+            : $this->comparison->sign() . ' ' . self::number((float) ($this->low ?? $this->high));
+    }
+
+    private static function number(float $value): string
+    {
+        $plain = Numbers::plain($value);
+
+        return str_contains($plain, '.') ? $plain : "$plain.0";
     }
 }

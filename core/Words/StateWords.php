@@ -7,6 +7,7 @@ namespace Rheacid\Core\Words;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Limits\ReleaseBlock;
+use Rheacid\Core\Numbers;
 
 /** States in the words of the bench. */
 final class StateWords
@@ -50,6 +51,16 @@ final class StateWords
             ReleaseBlock::ThermometerFailed => 'The thermometer failed its last check.',
             ReleaseBlock::ThermometerNotCovering => 'The check of the thermometer does not cover this temperature.',
             ReleaseBlock::SampleTemperature => 'The sample was outside the temperature of the method. Bring it there and measure again.',
+        };
+    }
+
+    /** How long it took to come to rest. */
+    public static function response(?float $seconds): string
+    {
+        return match (true) {
+            $seconds === null => 'yes',
+            $seconds < 1 => 'at once',
+            default => Numbers::fixed($seconds, 0) . ' s',
         };
     }
 

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http;
+
+use Illuminate\Http\Request;
+use Rheacid\Bench\ReadingSource;
+use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\SimulatedReading;
+use Rheacid\Bench\Source;
+use Rheacid\Bench\TypedReading;
+use Rheacid\Core\Words\Quantity;
+use Rheacid\Models\Pair;
+use Rheacid\Models\Person;
+
+/** What a request says about the bench: who stands there, and what was read. */
+final class Bench
+{
+    public static function person(Request $request): Person
+    {
+        $person = $request->user();
+
+        return $person instanceof Person ? $person : abort(401);
+    }
+
+    /** A remark that may be left out; empty counts as none. */
+    public static function remark(Request $request, string $field = 'reason'): ?string
+    {
+        $request->validate([$field => ['nullable', 'string', 'max:400']], attributes: [$field => 'reason']);
+        $text = trim((string) $request->string($field));
+
+        return $text === '' ? null : $text;
+    }
+
+    public static function reading(Request $request, Source $source, Pair $pair, SimulatedBench $bench): ReadingSource
+    {
+        if ($source === Source::Simulated) {
+            $request->validate(['seen_s' => ['nullable', 'numeric', 'min:0']]);
+
+            return new SimulatedReading($bench, $pair, $request->filled('seen_s') ? $request->float('seen_s') : null);
+        }
+        $request->validate([
+            'mv' => ['required', 'string', new Measured(Quantity::Millivolt)],
+            'celsius' => ['required', 'string', new Measured(Quantity::Temperature)],
+            'response_s' => ['nullable', 'string', new Measured(Quantity::Seconds)],
+        ], [
+            'mv.required' => Quantity::Millivolt->accepted(),
+            'celsius.required' => Quantity::Temperature->accepted(),
+        ]);
+
+        return new TypedReading(
+            Quantity::Millivolt->read((string) $request->string('mv')),
+            Quantity::Temperature->read((string) $request->string('celsius')),
+            $request->boolean('still'),
+            $request->filled('response_s') ? Quantity::Seconds->read((string) $request->string('response_s')) : null,
+        );
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Controllers;
+
+use Illuminate\Contracts\View\View;
+use Rheacid\Models\Calibration;
+use Rheacid\View\CalibrationScreen;
+
+/** A calibration with its verdict and everything behind it. */
+final class CalibrationController
+{
+    public function __invoke(Calibration $calibration): View
+    {
+        $calibration->load(['points.lot', 'run.events.person', 'pair.meter', 'pair.electrode', 'policy', 'person', 'void.person']);
+
+        return view('calibrate.verdict', ['screen' => CalibrationScreen::of($calibration)]);
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Controllers;
+
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Rheacid\Actions\Bench\MoveElectrode;
+use Rheacid\Actions\Calibrate\AcceptPoint;
+use Rheacid\Actions\Calibrate\LeaveRun;
+use Rheacid\Actions\Calibrate\TakeOverRun;
+use Rheacid\Bench\SimulatedBench;
+use Rheacid\Http\Bench;
+use Rheacid\Models\CalibrationRun;
+use Rheacid\Records\SentForm;
+use Rheacid\View\RunScreen;
+
+/** A calibration under way, one station after the other. */
+final class CalibrationRunController
+{
+    public function show(CalibrationRun $run, SimulatedBench $bench): View|RedirectResponse
+    {
+        return $run->calibration === null
+            ? view('calibrate.run', ['screen' => RunScreen::of($run, $bench)])
+            : redirect()->route('calibrations.show', $run->calibration);
+    }
+
+    public function live(CalibrationRun $run, SimulatedBench $bench): View
+    {
+        return view('calibrate.live', ['live' => RunScreen::of($run, $bench)->live]);
+    }
+
+    public function immerse(Request $request, CalibrationRun $run, MoveElectrode $move): RedirectResponse
+    {
+        $person = Bench::person($request);
+        AcceptPoint::held($run, $person);
+        $move($person, $run->pair->electrode, $request->integer('cup'), $request->integer('speed'), $run);
+
+        return redirect()->route('runs.show', $run);
+    }
+
+    public function accept(Request $request, CalibrationRun $run, AcceptPoint $accept, SimulatedBench $bench): RedirectResponse
+    {
+        $accept(
+            Bench::person($request),
+            SentForm::from($request),
+            $run,
+            $request->integer('station', -1),
+            Bench::reading($request, $run->source, $run->pair, $bench),
+            Bench::remark($request),
+        );
+
+        return redirect()->route('runs.show', $run);
+    }
+
+    public function leave(Request $request, CalibrationRun $run, LeaveRun $leave): RedirectResponse
+    {
+        $leave(Bench::person($request), SentForm::from($request), $run, Bench::remark($request));
+
+        return redirect()->route('calibrate')->with('done', 'The run was left. Its points stay on record.');
+    }
+
+    public function takeOver(Request $request, CalibrationRun $run, TakeOverRun $takeOver): RedirectResponse
+    {
+        $takeOver(Bench::person($request), SentForm::from($request), $run, Bench::remark($request));
+
+        return redirect()->route('runs.show', $run);
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Middleware;
+
+use Closure;
+use Illuminate\Http\Request;
+use Rheacid\Http\Bench;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Lets through who may record something. An auditor reads everything and changes nothing. */
+final class Writes
+{
+    public function handle(Request $request, Closure $next): Response
+    {
+        abort_unless(Bench::person($request)->role->writes(), 403, 'Auditors read everything and change nothing.');
+        $response = $next($request);
+        assert($response instanceof Response);
+
+        return $response;
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\View\Figures;
+
+use Rheacid\Core\Limits\Applies;
+use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Core\Limits\TimedLimit;
+
+/** A batch's pH against hours since its start: readings with whiskers, walls that begin when a limit is due, the target band. */
+final readonly class SeriesChart
+{
+    public const WIDTH = 760;
+    public const HEIGHT = 330;
+
+    public Scale $hours;
+    public Scale $ph;
+
+    /**
+     * @param list<array{hours: float, ph: float, u: float, id: int}> $readings
+     * @param list<TimedLimit> $limits those that concern the batch
+     */
+    public function __construct(public array $readings, private array $limits, public float $nowHours)
+    {
+        $times = [...array_column($readings, 'hours'), $nowHours, 24.0];
+        foreach ($limits as $limit) {
+            if ($limit->applies === Applies::WithinHours) {
+                $times[] = (float) $limit->hours * 1.12;
+            }
+        }
+        $this->hours = new Scale(0, max($times) * 1.04, 52, self::WIDTH - 12);
+        $values = [4.6];
+        foreach ($readings as $reading) {
+            array_push($values, $reading['ph'] - $reading['u'], $reading['ph'] + $reading['u']);
+        }
+        foreach ($limits as $limit) {
+            array_push($values, ...array_filter([$limit->limit->low, $limit->limit->high], is_float(...)));
+        }
+        $this->ph = new Scale(floor(min($values) * 2 - 0.2) / 2, ceil(max($values) * 2 + 0.2) / 2, self::HEIGHT - 34, 14);
+    }
+
+    public function line(): string
+    {
+        return $this->readings === [] ? '' : 'M' . implode(' L', array_map(fn(array $reading): string => $this->hours->at($reading['hours']) . ' ' . $this->ph->at($reading['ph']), $this->readings));
+    }
+
+    /**
+     * Binding upper limits with the moment from which they hold.
+     *
+     * @return list<array{x: float, y: float, width: float, height: float, due: bool, label: string}>
+     */
+    public function walls(): array
+    {
+        $walls = [];
+        foreach ($this->limits as $timed) {
+            if (!$timed->limit->kind->binds() || $timed->limit->high === null || !in_array($timed->applies, [Applies::Always, Applies::WithinHours], true)) {
+                continue;
+            }
+            $from = $timed->applies === Applies::Always ? 0.0 : (float) $timed->hours;
+            $x = $this->hours->within($from);
+            $top = $this->ph->at($this->ph->high);
+            $walls[] = [
+                'x' => $x,
+                'y' => $top,
+                'width' => max(0.0, self::WIDTH - 12 - $x),
+                'height' => $this->ph->at($timed->limit->high) - $top,
+                'due' => $this->nowHours >= $from,
+                'label' => 'limit ' . $timed->limit->written() . ($from > 0 ? sprintf(' from day %s on', round($from / 24, 1)) : ''),
+            ];
+        }
+
+        return $walls;
+    }
+
+    /** @return array{y: float, height: float, label: string}|null */
+    public function target(): ?array
+    {
+        foreach ($this->limits as $timed) {
+            if ($timed->limit->kind === LimitKind::Target && $timed->limit->low !== null && $timed->limit->high !== null) {
+                $y = $this->ph->at($timed->limit->high);
+
+                return ['y' => $y, 'height' => $this->ph->at($timed->limit->low) - $y, 'label' => 'recipe ' . $timed->limit->written()];
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<array{x: float, label: string}> */
+    public function days(): array
+    {
+        $every = max(1, (int) ceil($this->hours->high / 24 / 8));
+
+        return array_map(fn(float $hours): array => ['x' => $this->hours->at($hours), 'label' => 'day ' . round($hours / 24)], $this->hours->ticks(24 * $every));
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\View\Figures;
+
+use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Core\Numbers;
+use Rheacid\Core\Settling\Settling;
+use Rheacid\Core\Settling\Standing;
+use Rheacid\Core\Settling\Trace;
+
+/** A reading against time in a funnel of what it still moved from each moment on, which narrows as the reading comes to rest. */
+final readonly class SettlingTrace
+{
+    public const WIDTH = 760;
+    public const HEIGHT = 205;
+
+    /** At most so many points are drawn; the judging uses all. */
+    private const DRAWN = 300;
+
+    /** @var non-empty-list<array{float, float}> [s, pH] */
+    private array $points;
+    public Scale $time;
+    public Scale $ph;
+
+    public function __construct(Trace $trace, public Standing $standing, ?CalibrationFit $by, public float $windowS)
+    {
+        $this->points = $trace->inPh($by);
+        $values = array_column($this->points, 1);
+        $middle = (max($values) + min($values)) / 2;
+        $half = max(0.06, (max($values) - min($values)) / 2 + 0.02);
+        $this->time = new Scale(0, max(90.0, $trace->lastSecond() * 1.04), 58, self::WIDTH - 14);
+        $this->ph = new Scale($middle - $half, $middle + $half, self::HEIGHT - 34, 10);
+    }
+
+    public function line(): string
+    {
+        return 'M' . implode(' L', array_map(fn(array $point): string => $this->time->at($point[0]) . ' ' . $this->ph->at($point[1]), $this->drawn()));
+    }
+
+    /** Upper edge forwards, lower edge backwards: the highest and lowest from each moment on, half the band around them. */
+    public function funnel(): string
+    {
+        $upper = [];
+        $lower = [];
+        $highest = -INF;
+        $lowest = INF;
+        foreach (array_reverse($this->drawn()) as [$second, $ph]) {
+            $highest = max($highest, $ph);
+            $lowest = min($lowest, $ph);
+            $upper[] = $this->time->at($second) . ' ' . $this->ph->within($highest + Settling::BAND_PH / 2);
+            $lower[] = $this->time->at($second) . ' ' . $this->ph->within($lowest - Settling::BAND_PH / 2);
+        }
+
+        return 'M' . implode(' L', [...$upper, ...array_reverse($lower)]) . ' Z';
+    }
+
+    /** @return list<float> */
+    public function seconds(): array
+    {
+        return $this->time->ticks(match (true) {
+            $this->time->high <= 200 => 30,
+            $this->time->high <= 400 => 60,
+            default => 120,
+        });
+    }
+
+    /** @return array{x: float, y: float} */
+    public function end(): array
+    {
+        [$second, $ph] = $this->points[count($this->points) - 1];
+
+        return ['x' => $this->time->at($second), 'y' => $this->ph->at($ph)];
+    }
+
+    public function latestPh(): float
+    {
+        return $this->points[count($this->points) - 1][1];
+    }
+
+    public function stillForS(): float
+    {
+        return min($this->windowS, $this->standing->settled ? $this->windowS : $this->standing->settling->stillForS);
+    }
+
+    /** Share of the window that it has stood still, 0–100. */
+    public function ring(): float
+    {
+        return round($this->stillForS() / $this->windowS * 100, 1);
+    }
+
+    public function words(): string
+    {
+        return $this->standing->settled
+            ? sprintf('settled: moved %s in %s s', Numbers::fixed($this->standing->settling->rangeInWindow, 3), Numbers::plain($this->windowS))
+            : sprintf('moved %s in the last %s s; %s is allowed', Numbers::fixed($this->standing->settling->rangeInWindow, 3), Numbers::plain($this->windowS), Settling::BAND_PH);
+    }
+
+    /** @return list<array{float, float}> */
+    private function drawn(): array
+    {
+        $every = max(1, (int) ceil(count($this->points) / self::DRAWN));
+        $last = count($this->points) - 1;
+
+        return array_values(array_filter($this->points, static fn(int $i): bool => $i % $every === 0 || $i === $last, ARRAY_FILTER_USE_KEY));
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\View;
+
+use Rheacid\Today\DayPlan;
+
+/** The rooms that work, in the order of the job, each with what waits there. */
+final class Rooms
+{
+    public const NAMES = ['Today', 'Ready', 'Calibrate', 'Measure', 'Batches'];
+
+    /** @return array<string, array{string, int}> route and count by name */
+    public static function all(): array
+    {
+        $plan = app(DayPlan::class);
+
+        return [
+            'Today' => ['today', count($plan->tasks())],
+            'Ready' => ['ready', 0],
+            'Calibrate' => ['calibrate', $plan->waiting('calibrate')],
+            'Measure' => ['measure', $plan->waiting('measure')],
+            'Batches' => ['batches', $plan->waiting('batch')],
+        ];
+    }
+}

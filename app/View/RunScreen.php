@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\View;
+
+use Rheacid\Bench\Cup;
+use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\Source;
+use Rheacid\Core\Numbers;
+use Rheacid\Core\OutOfRange;
+use Rheacid\Core\Settling\Settling;
+use Rheacid\Core\Words\StateWords;
+use Rheacid\Models\CalibrationPoint;
+use Rheacid\Models\CalibrationRun;
+use Rheacid\Models\Lot;
+use Rheacid\Shelf\Fits;
+
+/** What the page of a running calibration shows. */
+final readonly class RunScreen
+{
+    /**
+     * @param list<array{name: string, detail: string, state: string}> $stations
+     * @param list<Cup> $cups
+     */
+    private function __construct(
+        public CalibrationRun $run,
+        public array $stations,
+        public int $station,
+        public bool $isReadBack,
+        public Lot $lot,
+        public ?LiveReading $live,
+        public array $cups,
+        public string $bufferNow,
+        public ?CalibrationPoint $lastPoint,
+    ) {}
+
+    public static function of(CalibrationRun $run, SimulatedBench $bench): self
+    {
+        $run->load(['points.lot', 'pair.meter', 'pair.electrode', 'pair.newestCalibration', 'holder']);
+        $lots = Lot::query()->with('uses')->whereIn('id', array_column($run->plan(), 'lot_id'))->get()->keyBy('id');
+        $station = $run->station() ?? count($run->plan()) - 1;
+        $plan = $run->plan()[$station];
+        $lot = $lots->get($plan['lot_id']) ?? throw new \LogicException('A planned bottle is always on the shelf.');
+        $judging = Fits::judging($run);
+        $new = Fits::new($run);
+        $judgedBy = match (true) {
+            $new !== null => 'pH by the new calibration',
+            $judging !== null => 'pH by the old calibration',
+            default => 'pH of an ideal electrode',
+        };
+        $live = $run->source === Source::Simulated
+            ? LiveReading::of($run->pair, $bench, $judging, Settling::WINDOW_S, route('runs.live', $run), $judgedBy)
+            : null;
+
+        return new self(
+            $run,
+            self::stations($run, $lots->all(), $station),
+            $station,
+            $plan['kind'] === 'read-back',
+            $lot,
+            $live,
+            $run->source === Source::Simulated ? array_values(array_filter($bench->cups(), static fn(Cup $cup): bool => $cup->batchId === null)) : [],
+            self::bufferNow($lot, $live),
+            $run->points->last(),
+        );
+    }
+
+    /**
+     * @param array<array-key, Lot> $lots by id
+     *
+     * @return list<array{name: string, detail: string, state: string}>
+     */
+    private static function stations(CalibrationRun $run, array $lots, int $now): array
+    {
+        $stations = [];
+        foreach ($run->plan() as $i => $plan) {
+            $point = $run->points->first(static fn(CalibrationPoint $point): bool => $point->station === $i);
+            $nominal = Numbers::fixed((float) $lots[$plan['lot_id']]->nominal_ph, 2);
+            $stations[] = [
+                'name' => $plan['kind'] === 'fit' ? $nominal : 'Read back',
+                'detail' => match (true) {
+                    $point !== null => implode(' · ', array_filter([
+                        $point->settled ? 'settled: ' . StateWords::response($point->response_s) : 'taken unsettled',
+                        $point->as_found_ph === null ? null : 'as found ' . Numbers::fixed($point->as_found_ph, 2),
+                    ])),
+                    $plan['kind'] === 'fit' => $i === $now ? 'now' : '',
+                    default => "in $nominal",
+                },
+                'state' => $point !== null ? 'done' : ($i === $now ? 'now' : 'waits'),
+            ];
+        }
+        $stations[] = ['name' => 'Verdict', 'detail' => '', 'state' => 'waits'];
+
+        return $stations;
+    }
+
+    /** The buffer's value at the temperature shown, or at 25 °C before there is one. */
+    private static function bufferNow(Lot $lot, ?LiveReading $live): string
+    {
+        try {
+            return Numbers::fixed($lot->buffer()->phAt($live?->figure === null ? 25.0 : $live->celsius), 2);
+        } catch (OutOfRange) {
+            return 'not known';
+        }
+    }
+}

@@ -1,0 +1,22 @@
+<!doctype html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <title>Sign in · Rheacid</title>
+    <link rel="icon" href="/mark.svg" type="image/svg+xml">
+    @vite(['resources/css/rheacid.scss', 'resources/js/rheacid.js'])
+</head>
+<body class="sign-in">
+<main>
+    <h1>Rheacid</h1>
+    <p class="soft">{{ config('rheacid.site') }} · {{ Rheacid\Plant::local(now())->format('D j M, H:i') }}</p>
+    <form method="post" action="{{ url('sign-in') }}">
+        @csrf
+        <x-field name="username" label="Name" class="mb-3" autofocus required autocapitalize="none" autocomplete="username" maxlength="40" />
+        <x-field name="passphrase" label="Passphrase" class="mb-3" type="password" required autocomplete="current-password" />
+        <p class="act-right"><button class="do" data-primary>Sign in <kbd>Enter</kbd></button></p>
+    </form>
+</main>
+</body>
+</html>

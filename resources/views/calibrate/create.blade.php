@@ -1,0 +1,57 @@
+<x-house :title="'Calibrate · ' . $pair->electrode->code . ' on ' . $pair->name()" room="Calibrate">
+    @if ($pair->openRun)
+        <p class="verdict"><x-state is="care">In hand.</x-state> {{ $pair->openRun->holder->name }} is calibrating this pair since {{ Rheacid\Plant::short($pair->openRun->opened_at) }}. <a href="{{ route('runs.show', $pair->openRun) }}">Open that run</a></p>
+    @endif
+    <form id="open-run" method="post" action="{{ route('runs.store', $pair) }}">
+        <x-form-id />
+        <h2>Buffers, in the order in which you take them</h2>
+        <div class="fields">
+            @foreach (range(0, max(2, count($order) - 1)) as $i)
+                <x-field name="lots[{{ $i }}]" :label="['First', 'Second', 'Third', 'Fourth', 'Fifth'][$i] . ($i > 1 ? ' (may stay empty)' : '')">
+                    <select class="form-select" id="f-lots-{{ $i }}" name="lots[{{ $i }}]">
+                        <option value="">none</option>
+                        @foreach ($lots as $lot)
+                            @php($objection = Rheacid\Actions\Calibrate\OpenRun::objection($lot))
+                            <option value="{{ $lot->code }}" @selected(old("lots.$i", $order[$i] ?? '') === $lot->code)>{{ $lot->label }} · {{ $lot->code }} · {{ $objection ?? $lot->usesLeftWords() }}</option>
+                        @endforeach
+                    </select>
+                </x-field>
+            @endforeach
+        </div>
+        @error('lots')<p class="problem">{{ $message }}</p>@enderror
+        <p class="form-text">Two about 3 pH apart at least. The first is read back at the end.</p>
+        <h2>Where the readings come from</h2>
+        @if ($simulated)
+            <label class="form-check"><input class="form-check-input" type="radio" name="source" value="simulated" @checked(old('source', 'simulated') === 'simulated')> the simulated bench</label>
+        @endif
+        <label class="form-check"><input class="form-check-input" type="radio" name="source" value="typed" @checked(old('source', $simulated ? 'simulated' : 'typed') === 'typed')> typed: the mV and °C that a real meter shows</label>
+        @if ($standing->state === Rheacid\Core\Care\PairState::Soaking)
+            <x-field name="soak_reason" label="Why before the soak is over" class="mt-3 wide" maxlength="400" :help="'The glass soaks until ' . Rheacid\Plant::short($standing->until) . '. A dry glass drifts; waiting is better.'" />
+        @endif
+    </form>
+    <x-slot:act>
+        <button class="do" form="open-run" data-primary>Begin with the first buffer <kbd>Enter</kbd></button>
+    </x-slot>
+    <x-slot:evidence>
+        <h2>Pair</h2>
+        <dl>
+            <dt>{{ $pair->electrode->code }} on {{ $pair->name() }}</dt>
+            <dd><x-pair-state :standing="$standing" /></dd>
+            @if ($last = $pair->newestCalibration)
+                <dt>Last calibration</dt>
+                <dd><a href="{{ route('calibrations.show', $last) }}">{{ Rheacid\Plant::short($last->at) }}</a>, slope {{ Rheacid\Core\Numbers::fixed($last->slope_percent, 1) }} %, offset {{ Rheacid\Core\Numbers::fixed($last->offset_mv, 1) }} mV</dd>
+            @endif
+            <dt>Policy {{ $pair->policy->name }}</dt>
+            <dd>slope {{ Rheacid\Core\Numbers::plain($pair->policy->slope_low_percent) }}–{{ Rheacid\Core\Numbers::plain($pair->policy->slope_high_percent) }} %, read-back within {{ Rheacid\Core\Numbers::plain($pair->policy->read_back_limit_ph) }} pH, every {{ $pair->policy->calibrate_every_hours }} h</dd>
+        </dl>
+        <h2>Why these buffers</h2>
+        @if ($expected === [])
+            <p>No batch is running.</p>
+        @else
+            <p>Today’s batches are expected at pH {{ Rheacid\Core\Numbers::fixed(min(array_column($expected, 0)), 1) }}–{{ Rheacid\Core\Numbers::fixed(max(array_column($expected, 1)), 1) }}. @if ($buffers->brackets()) These bottles bracket them. @elseif ($buffers->points !== []) These come nearest; a reading outside is marked and less certain. @endif</p>
+        @endif
+        @foreach ($buffers->rejected as $rejected)
+            <p class="soft">{{ $rejected['lot'] }}: {{ $rejected['reason'] === 'expired' ? 'expired' : 'used up' }}</p>
+        @endforeach
+    </x-slot>
+</x-house>

@@ -1,0 +1,62 @@
+@php($run = $screen->run)
+@php($mine = $run->holder_id === auth()->id() && $run->state === Rheacid\Models\RunState::Open)
+<x-house :title="'Calibrate · ' . $run->pair->electrode->code . ' on ' . $run->pair->name()" room="Calibrate">
+    <ol class="stations" aria-label="Stations of this run">
+        @foreach ($screen->stations as $station)
+            <li @class(['done' => $station['state'] === 'done']) @if ($station['state'] === 'now') aria-current="step" @endif><b>{{ $station['name'] }}</b><span>{{ $station['detail'] }}</span></li>
+        @endforeach
+    </ol>
+    @if ($run->state !== Rheacid\Models\RunState::Open)
+        <p class="verdict"><x-state is="idle">Left.</x-state> This run was left without a verdict; its points stay on record.</p>
+    @else
+        @if ($screen->live)
+            <x-live :live="$screen->live" />
+        @else
+            <p class="what">{{ $screen->isReadBack ? 'Read back' : 'Put the electrode into' }} {{ $screen->lot->label }} from bottle {{ $screen->lot->code }}, wait until the meter stands still, and type what it shows.</p>
+        @endif
+        @if ($mine)
+            <form id="accept" method="post" action="{{ route('runs.accept', $run) }}">
+                <x-form-id />
+                <input type="hidden" name="station" value="{{ $screen->station }}">
+                @if ($screen->live)<input type="hidden" name="seen_s" value="{{ $screen->live->figure ? $screen->live->seenS : '' }}">@endif
+                @unless ($screen->live)<x-typed-reading :window="30" form="accept" />@endunless
+            </form>
+            @if ($screen->live)<x-bench-strip :cups="$screen->cups" :action="route('runs.immerse', $run)" :current="$screen->live->cupId" :speed="$screen->live->speed" />@endif
+        @else
+            <p class="verdict"><x-state is="care">In other hands.</x-state> {{ $run->holder->name }} holds this run since {{ Rheacid\Plant::short($run->opened_at) }}.</p>
+        @endif
+    @endif
+    @if ($mine)
+        <x-slot:act>
+            <x-accept-bar form="accept" :label="($screen->isReadBack ? 'Accept read-back' : 'Accept ' . $screen->bufferNow)" :live="$screen->live" :leave="route('runs.leave', $run)" />
+        </x-slot>
+    @elseif ($run->state === Rheacid\Models\RunState::Open && auth()->user()->role->writes())
+        <x-slot:act>
+            <form method="post" action="{{ route('runs.take-over', $run) }}"><x-form-id /><x-field name="reason" label="Why you take over" maxlength="400" /><button class="do mt-2">Take this run over</button></form>
+        </x-slot>
+    @endif
+    <x-slot:evidence>
+        <h2>{{ $screen->isReadBack ? 'Read back in' : 'This buffer' }}</h2>
+        <dl>
+            <dt>Bottle {{ $screen->lot->code }}, {{ $screen->lot->label }} at 25 °C</dt>
+            <dd><x-state is="met">{{ $screen->bufferNow }}{{ $screen->live?->figure ? ' at ' . Rheacid\Core\Numbers::fixed($screen->live->celsius, 1) . ' °C' : '' }}</x-state><br>
+                @if ($screen->lot->opened_on) opened {{ (int) $screen->lot->opened_on->diffInDays(now()) }} days ago · @endif {{ $screen->lot->usesLeftWords() }}{{ $screen->lot->uses->contains('calibration_run_id', $run->id) ? ' after this run' : '' }}</dd>
+        </dl>
+        <h2>Now</h2>
+        <ul class="steps">
+            <li>Rinse, blot, do not rub.</li>
+            <li>Tip 25 mm deep, fill hole open, not touching the wall.</li>
+            <li>Stir gently, no vortex, then leave it alone.</li>
+        </ul>
+        @if ($screen->lastPoint?->as_found_ph !== null)
+            <h2>As found</h2>
+            <p>The old calibration read {{ Rheacid\Core\Numbers::fixed($screen->lastPoint->as_found_ph, 3) }} in {{ Rheacid\Core\Numbers::fixed($screen->lastPoint->buffer_ph, 3) }}: {{ Rheacid\Core\Numbers::fixed($screen->lastPoint->asFoundError(), 3) }} pH off.</p>
+        @endif
+        <h2>Pair</h2>
+        <dl>
+            <dt class="nowrap">{{ $run->pair->electrode->code }} on {{ $run->pair->name() }}</dt>
+            @if ($last = $run->pair->newestCalibration)<dd>last slope {{ Rheacid\Core\Numbers::fixed($last->slope_percent, 1) }} %, {{ Rheacid\Plant::short($last->at) }}</dd>@endif
+        </dl>
+        <p class="note">Pour used buffer away, never back into the bottle.</p>
+    </x-slot>
+</x-house>

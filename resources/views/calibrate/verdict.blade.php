@@ -1,0 +1,44 @@
+@php($calibration = $screen->calibration)
+<x-house :title="'Calibration · ' . $calibration->pair->electrode->code . ' on ' . $calibration->pair->name()" room="Calibrate">
+    <p class="what">{{ Rheacid\Plant::full($calibration->at) }}, by {{ $calibration->person->name }}, policy {{ $calibration->policy->name }}</p>
+    <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->slope_percent, 1) }}</span><span class="pm">% slope</span><span class="unit">offset {{ $screen->offset }}@if ($calibration->read_back_error_ph !== null) · read back {{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 3) }} pH off @endif</span></div>
+    <p class="verdict"><x-state :is="$screen->sign">{{ $screen->head }}</x-state> {{ $screen->sentence }}</p>
+    @foreach ($screen->findings as $finding)
+        <p class="verdict"><x-sign :is="$finding['sign']" /> <span>{{ $finding['sentence'] }} @if ($finding['advice'])<span class="soft">{{ $finding['advice'] }}</span>@endif</span></p>
+    @endforeach
+    @if ($calibration->void)<p class="verdict"><x-state is="fail">Voided.</x-state> {{ $calibration->void->reason }} ({{ $calibration->void->person->name }}, {{ Rheacid\Plant::short($calibration->void->at) }})</p>@endif
+    <x-response-line :figure="$screen->line" :slope="$screen->slope" :offset="$screen->offset" />
+    <table class="stack">
+        <thead><tr><th>Buffer</th><th>Bottle</th><th>mV</th><th>°C</th><th>came to rest</th><th>as found</th></tr></thead>
+        @foreach ($calibration->points as $point)
+            <tr>
+                <td class="num">{{ Rheacid\Core\Numbers::fixed($point->buffer_ph, 3) }} <small>{{ $point->isFitted() ? '' : 'read back' }}</small></td>
+                <td><a class="cell-link" href="{{ route('lots.show', $point->lot) }}">{{ $point->lot->code }}</a></td>
+                <td>{{ Rheacid\Core\Numbers::fixed($point->mv, 1) }}</td>
+                <td>{{ Rheacid\Core\Numbers::fixed($point->celsius, 1) }}</td>
+                <td>@if ($point->settled){{ Rheacid\Core\Words\StateWords::response($point->response_s) }}@else<x-state is="care">taken unsettled: {{ $point->reason }}</x-state>@endif</td>
+                <td>{{ $point->as_found_ph === null ? '–' : Rheacid\Core\Numbers::fixed($point->asFoundError(), 3) . ' pH off' }}</td>
+            </tr>
+        @endforeach
+    </table>
+    <x-slot:act>
+        @if ($calibration->verdict === Rheacid\Core\Electrode\Verdict::Fail)
+            <a class="do" href="{{ route('runs.create', $calibration->pair_id) }}" data-primary>Calibrate again <kbd>Enter</kbd></a>
+        @else
+            <a href="{{ route('runs.create', $calibration->pair_id) }}">Calibrate again</a>
+            <a class="do" href="{{ route('measure') }}" data-primary>Measure a batch <kbd>Enter</kbd></a>
+        @endif
+    </x-slot>
+    <x-slot:evidence>
+        <h2>What the policy asks</h2>
+        <dl>
+            <dt>{{ $calibration->policy->name }}, version {{ $calibration->policy->version }}</dt>
+            <dd>slope {{ Rheacid\Core\Numbers::plain($calibration->policy->slope_low_percent) }}–{{ Rheacid\Core\Numbers::plain($calibration->policy->slope_high_percent) }} %<br>read-back within {{ Rheacid\Core\Numbers::plain($calibration->policy->read_back_limit_ph) }} pH<br>@if ($calibration->policy->response_s) response up to {{ Rheacid\Core\Numbers::plain($calibration->policy->response_s) }} s @endif</dd>
+            <dt>Pair</dt><dd><a href="{{ route('pairs.show', $calibration->pair_id) }}">{{ $calibration->pair->electrode->code }} on {{ $calibration->pair->name() }}</a></dd>
+            <dt>Rules</dt><dd>core {{ $calibration->core_version }}</dd>
+        </dl>
+        <h2>What happened</h2>
+        <dl>@foreach ($calibration->run->events as $event)<dt>{{ str_replace('-', ' ', $event->kind) }}</dt><dd>{{ $event->person->name }}, {{ Rheacid\Plant::short($event->at) }}@if ($event->reason): {{ $event->reason }}@endif</dd>@endforeach</dl>
+        <p class="note">A bottle confirms itself: a calibration cannot see a bad buffer. Read an independent one from time to time.</p>
+    </x-slot>
+</x-house>

@@ -1,0 +1,14 @@
+@props(['cups', 'action', 'current' => null, 'speed' => 1])
+{{-- The simulated bench: labels only, what is truly in a cup is not told. --}}
+<section class="bench" aria-labelledby="bench-title">
+    <form method="post" action="{{ $action }}">
+        @csrf
+        <h2 id="bench-title">Simulated bench, not a real meter: move the electrode into a cup</h2>
+        <label class="soft">speed <select class="form-select" name="speed">
+            @foreach (Rheacid\Bench\SimulatedBench::SPEEDS as $choice)<option value="{{ $choice }}" @selected($choice === $speed)>{{ $choice }} ×</option>@endforeach
+        </select></label>
+        @foreach ($cups as $cup)
+            <button name="cup" value="{{ $cup->id }}" aria-pressed="{{ $cup->id === $current ? 'true' : 'false' }}">{{ $cup->label }}</button>
+        @endforeach
+    </form>
+</section>

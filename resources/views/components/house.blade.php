@@ -1,0 +1,51 @@
+@props(['title', 'room', 'evidence' => null, 'act' => null])
+@php($person = auth()->user())
+<!doctype html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <title>{{ $title }} · Rheacid</title>
+    <link rel="icon" href="/mark.svg" type="image/svg+xml">
+    @vite(['resources/css/rheacid.scss', 'resources/js/rheacid.js'])
+</head>
+<body>
+<a class="skip" href="#surface">To the task</a>
+<nav class="rail" aria-label="Rooms">
+    <a class="mark" href="{{ route('today') }}"><x-mark />Rheacid</a>
+    <ul>
+        @foreach (Rheacid\View\Rooms::all() as $name => [$route, $count])
+            <li><a href="{{ route($route) }}" @if ($room === $name) aria-current="page" @endif><span>{{ $name }}</span>@if ($count > 0)<span class="count">{{ $count }}<span class="visually-hidden"> waiting</span></span>@endif</a></li>
+        @endforeach
+    </ul>
+</nav>
+<header class="top">
+    <h1>{{ $title }}</h1>
+    <span class="clock">{{ Rheacid\Plant::local(now())->format('D H:i') }}</span>
+    <span class="hands">{{ $person->name }} <small>{{ $person->role->value }}</small>
+        <form method="post" action="{{ route('sign-out') }}">@csrf<button class="do link">Sign out</button></form>
+    </span>
+    <form action="{{ route('find') }}" role="search">
+        <input class="form-control" type="search" name="q" aria-label="Find a batch, bottle or instrument" placeholder="find a batch, bottle …" value="{{ request()->routeIs('find') ? request('q') : '' }}">
+    </form>
+</header>
+<main class="surface" id="surface">
+    <div class="task">
+        <x-problems />
+        {{ $slot }}
+    </div>
+    @if ($act)<div class="act">{{ $act }}</div>@endif
+</main>
+@if ($evidence)<aside class="evidence" aria-label="What this rests on">{{ $evidence }}</aside>@endif
+<dialog id="shortcuts" aria-labelledby="shortcuts-title">
+    <h2 id="shortcuts-title">Keys</h2>
+    <dl>
+        <dt>Enter</dt><dd>the thing to do on this screen</dd>
+        <dt>/</dt><dd>find a batch, bottle or instrument</dd>
+        <dt>1 – {{ count(Rheacid\View\Rooms::NAMES) }}</dt><dd>the rooms, from the top</dd>
+        <dt>?</dt><dd>this list</dd>
+    </dl>
+    <form method="dialog"><button class="do quiet">Close</button></form>
+</dialog>
+</body>
+</html>

@@ -1,0 +1,5 @@
+@props(['live'])
+<div id="live" hx-get="{{ $live->url }}" hx-trigger="every 1s" hx-swap="innerHTML">
+    @include('calibrate.live', ['live' => $live])
+</div>
+<noscript><p><a class="do quiet" href="{{ url()->current() }}">Fetch the newest points</a></p></noscript>

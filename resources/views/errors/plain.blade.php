@@ -1,0 +1,16 @@
+<!doctype html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <title>{{ $title }} · Rheacid</title>
+    @vite(['resources/css/rheacid.scss'])
+</head>
+<body class="sign-in">
+<main>
+    <h1>{{ $title }}</h1>
+    <p>{{ $message }}</p>
+    <p><a class="do" href="/">To Today</a></p>
+</main>
+</body>
+</html>

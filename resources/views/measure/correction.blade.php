@@ -1,0 +1,28 @@
+@php($batch = $reading->sample->batch)
+<x-house :title="'Correct a reading on ' . $batch->code" room="Batches">
+    <p class="what">The entry of {{ Rheacid\Plant::full($reading->observed_at) }} stays on record; this one takes its place, with your name and reason.</p>
+    <form id="correct" method="post" action="{{ route('corrections.store', $reading) }}">
+        <x-form-id />
+        <div class="fields">
+            <x-field name="stage" label="Stage of the batch">
+                <select class="form-select" id="f-stage" name="stage">@foreach (Rheacid\Core\Limits\Stage::cases() as $stage)<option value="{{ $stage->value }}" @selected(old('stage', $reading->sample->stage->value) === $stage->value)>{{ $stage->words() }}</option>@endforeach</select>
+            </x-field>
+            <x-field name="place" label="Drawn from">
+                <select class="form-select" id="f-place" name="place">@foreach ($batch->product->method->places as $place)<option @selected(old('place', $reading->sample->place) === $place)>{{ $place }}</option>@endforeach</select>
+            </x-field>
+            <x-field name="drawn_at" label="Drawn at" type="datetime-local" :value="Rheacid\Plant::field($reading->sample->drawn_at)" />
+        </div>
+        @foreach ($reading->replicates as $replicate)
+            <h2>Portion {{ $replicate->position }}</h2>
+            <div class="fields">
+                <x-field name="mv[{{ $replicate->position }}]" label="Potential of portion {{ $replicate->position }}" :value="Rheacid\Core\Numbers::plain($replicate->mv)" help="mV" />
+                <x-field name="celsius[{{ $replicate->position }}]" label="Temperature of portion {{ $replicate->position }}" :value="Rheacid\Core\Numbers::plain($replicate->shown_c)" help="°C as the thermometer showed it" />
+            </div>
+        @endforeach
+        <x-field name="reason" label="Why it is corrected" class="mt-3" maxlength="400" />
+    </form>
+    <x-slot:act>
+        <a href="{{ route('readings.show', $reading) }}">Leave it as it is</a>
+        <button class="do" form="correct" data-primary>Record the correction</button>
+    </x-slot>
+</x-house>

@@ -1,0 +1,45 @@
+@php($ready = $plan->readyPair())
+<x-house :title="'Measure · ' . $batch->code" room="Measure">
+    <p class="what">{{ $batch->product->name }} · {{ $batch->vessel }} · day {{ (int) $batch->started_at->diffInDays(now()) }}</p>
+    @unless ($ready)
+        <p class="verdict"><x-state is="care">No pair is calibrated.</x-state> A reading can be taken, but it cannot release the batch. <a href="{{ route('calibrate') }}">Calibrate first</a></p>
+    @endunless
+    <form id="begin" method="post" action="{{ route('drafts.store', $batch) }}">
+        <x-form-id />
+        <div class="fields">
+            <x-field name="pair" label="Pair">
+                <select class="form-select" id="f-pair" name="pair">
+                    @foreach ($plan->pairs() as $pair)<option value="{{ $pair->id }}" @selected((int) old('pair', $ready?->id) === $pair->id)>{{ $pair->electrode->code }} on {{ $pair->meter->name }} · {{ Rheacid\Shelf\Readiness::words($plan->standing($pair)) }}</option>@endforeach
+                </select>
+            </x-field>
+            <x-field name="thermometer" label="Thermometer">
+                <select class="form-select" id="f-thermometer" name="thermometer">
+                    @foreach ($thermometers as $thermometer)<option value="{{ $thermometer->id }}" @selected((int) old('thermometer') === $thermometer->id)>{{ $thermometer->code }} · {{ $thermometer->newestCheck === null ? 'never checked' : ($thermometer->newestCheck->due_at->isPast() ? 'check overdue' : 'checked until ' . Rheacid\Plant::short($thermometer->newestCheck->due_at)) }}</option>@endforeach
+                </select>
+            </x-field>
+            <x-field name="stage" label="Stage of the batch">
+                <select class="form-select" id="f-stage" name="stage">
+                    @foreach (Rheacid\Core\Limits\Stage::cases() as $stage)<option value="{{ $stage->value }}" @selected(old('stage', 'underway') === $stage->value)>{{ $stage->words() }}</option>@endforeach
+                </select>
+            </x-field>
+            <x-field name="place" label="Drawn from">
+                <select class="form-select" id="f-place" name="place">
+                    @foreach ($batch->product->method->places as $place)<option @selected(old('place') === $place)>{{ $place }}</option>@endforeach
+                </select>
+            </x-field>
+            <x-field name="drawn_at" label="Drawn at" type="datetime-local" :value="Rheacid\Plant::field(now())" help="what a deadline judges" />
+            @foreach ($batch->product->limits->pluck('condition')->filter()->unique() as $condition)
+                <label class="form-check wide"><input class="form-check-input" type="checkbox" name="conditions[]" value="{{ $condition }}" @checked(in_array($condition, (array) old('conditions', []), true))> {{ $condition }}</label>
+            @endforeach
+        </div>
+        <h2>Where the readings come from</h2>
+        <label class="form-check"><input class="form-check-input" type="radio" name="source" value="simulated" @checked(old('source', $simulated ? 'simulated' : 'typed') === 'simulated')> the simulated bench</label>
+        <label class="form-check"><input class="form-check-input" type="radio" name="source" value="typed" @checked(old('source', $simulated ? 'simulated' : 'typed') === 'typed')> typed: the mV and °C that a real meter shows</label>
+    </form>
+    <x-slot:act><button class="do" form="begin" data-primary>Begin measuring <kbd>Enter</kbd></button></x-slot>
+    <x-slot:evidence>
+        <h2>{{ $batch->product->method->name }}</h2>
+        <ul class="steps">@foreach ($batch->product->method->steps as $step)<li>{{ $step }}</li>@endforeach</ul>
+        @if ($batch->product->caution)<p class="note">{{ $batch->product->caution }}</p>@endif
+    </x-slot>
+</x-house>

@@ -1,0 +1,64 @@
+@php($draft = $screen->draft)
+@php($mine = $draft->isOpen() && $draft->holder_id === auth()->id())
+@php($assessment = $screen->assessment)
+<x-house :title="'Measure · ' . $draft->sample->batch->code" room="Measure">
+    <p class="what">{{ $draft->sample->batch->product->name }} · batch <b>{{ $draft->sample->batch->code }}</b> · {{ $draft->sample->batch->vessel }} · {{ $draft->sample->stage->words() }} · {{ $draft->sample->place }}, drawn {{ Rheacid\Plant::short($draft->sample->drawn_at) }}</p>
+    @unless ($screen->isComplete())
+        <h2>Portion {{ $draft->replicates->count() + 1 }}</h2>
+        @if ($screen->live)
+            <x-live :live="$screen->live" />
+        @endif
+    @endunless
+    @if ($mine && !$screen->isComplete())
+        <form id="accept" method="post" action="{{ route('drafts.accept', $draft) }}">
+            <x-form-id />
+            @if ($screen->live)<input type="hidden" name="seen_s" value="{{ $screen->live->figure ? $screen->live->seenS : '' }}">@endif
+            @unless ($screen->live)<x-typed-reading :window="$draft->method->settle_window_s" form="accept" />@endunless
+        </form>
+        @if ($screen->live)<x-bench-strip :cups="$screen->cups" :action="route('drafts.immerse', $draft)" :current="$screen->live->cupId" :speed="$screen->live->speed" />@endif
+    @endif
+    @if ($assessment)
+        @unless ($screen->isComplete())<h2>So far</h2>@endunless
+        <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($assessment->value, 2) }}</span>@if ($assessment->uncertainty)<span class="pm">± {{ Rheacid\Core\Numbers::fixed($assessment->uncertainty->expanded(), 2) }}</span>@endif<span class="unit">pH, {{ count($assessment->portions) > 1 ? 'the highest of ' . count($assessment->portions) : 'one portion so far' }}<br>mean {{ Rheacid\Core\Numbers::fixed($assessment->mean, 3) }}</span></div>
+        <x-acid-rule :rule="$screen->rule" />
+        <x-decision :lines="$screen->decision" :blocks="$screen->blocks" />
+    @endif
+    @if ($draft->replicates->isNotEmpty())
+        <h2>Portions</h2>
+        <x-replicates :replicates="$draft->replicates">
+            @if ($screen->isComplete() && $assessment->agree($draft->method))
+                <tr class="ghost"><th>{{ $draft->replicates->count() + 1 }}</th><td colspan="4">not needed: they agree within {{ Rheacid\Core\Numbers::plain($draft->method->agree_within_ph) }}</td></tr>
+            @elseif (!$screen->isComplete() && $draft->replicates->count() >= $draft->method->portions)
+                <tr class="ghost"><th>{{ $draft->replicates->count() + 1 }}</th><td colspan="4">needed: they differ by more than {{ Rheacid\Core\Numbers::plain($draft->method->agree_within_ph) }}</td></tr>
+            @endif
+        </x-replicates>
+    @endif
+    @if ($mine)
+        <x-slot:act>
+            @if ($screen->isComplete())
+                <form method="post" action="{{ route('drafts.leave', $draft) }}"><x-form-id /><button class="do link">Leave without recording</button></form>
+                <form method="post" action="{{ route('readings.store', $draft) }}"><x-form-id /><button class="do" data-primary>Record on {{ $draft->sample->batch->code }} <kbd>Enter</kbd></button></form>
+            @else
+                <x-accept-bar form="accept" :label="'Accept portion ' . ($draft->replicates->count() + 1)" :live="$screen->live" :leave="route('drafts.leave', $draft)" />
+            @endif
+        </x-slot>
+    @elseif ($draft->isOpen() && auth()->user()->role->writes())
+        <x-slot:act>
+            <p class="verdict"><x-state is="care">In other hands.</x-state> {{ $draft->holder->name }}, since {{ Rheacid\Plant::short($draft->opened_at) }}.</p>
+            <form method="post" action="{{ route('drafts.take-over', $draft) }}"><x-form-id /><x-field name="reason" label="Why you take over" maxlength="400" /><button class="do mt-2">Take this measurement over</button></form>
+        </x-slot>
+    @endif
+    <x-slot:evidence>
+        <x-rests-on :calibration="$draft->calibration" :pair="$draft->pair" :check="$draft->thermometerCheck" :method="$draft->method" />
+        @if ($screen->budget)
+            <h2>What the ± is made of</h2>
+            <x-budget :bar="$screen->budget" />
+            @foreach (array_slice($screen->help, 0, 2) as $help)<p class="soft">{{ $help['what'] }} would bring ± {{ Rheacid\Core\Numbers::fixed($assessment->uncertainty->expanded(), 2) }} down to ± {{ Rheacid\Core\Numbers::fixed($help['expanded_u'], 2) }}.</p>@endforeach
+        @endif
+        @if (!$assessment)
+            <h2>Steps</h2>
+            <ul class="steps">@foreach ($draft->method->steps as $step)<li>{{ $step }}</li>@endforeach</ul>
+        @endif
+        <p class="note">Your site’s plan and local codes decide about the product. Rheacid says which limit was met.</p>
+    </x-slot>
+</x-house>

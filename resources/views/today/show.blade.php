@@ -1,0 +1,39 @@
+@php($tasks = $plan->tasks())
+<x-house :title="Rheacid\Plant::local(now())->format('l, j F')" room="Today">
+    @if ($tasks === [])
+        <h2>Nothing waits</h2>
+        <p>Every pair is calibrated and every running batch was read today.</p>
+    @else
+        <h2>In this order</h2>
+        <ul class="todo">
+            @foreach ($tasks as $task)
+                <li>
+                    <div><b><x-sign :is="$task->sign" class="me-2" /> {{ $task->title }}</b><small>{{ $task->detail }}</small></div>
+                    <a @class(['do', 'quiet' => !$loop->first]) href="{{ $task->url }}" @if ($loop->first) data-primary @endif>{{ $task->button }}<span class="visually-hidden">: {{ $task->title }}</span>@if ($loop->first) <kbd>Enter</kbd>@endif</a>
+                </li>
+            @endforeach
+        </ul>
+    @endif
+    <x-slot:evidence>
+        <h2>Bring to the bench</h2>
+        @if ($buffers->points === [])
+            <p>No two usable buffers on the shelf are 2.8 pH apart. Open a fresh bottle.</p>
+        @else
+            <dl>
+                @foreach ($buffers->points as $lot)
+                    <dt>pH {{ Rheacid\Core\Numbers::fixed($lot->nominalPh, 2) }} · bottle {{ $lot->id }}</dt>
+                    <dd>{{ $lot->usesLeft === 1 ? 'one use left' : $lot->usesLeft . ' uses left' }}, until {{ Rheacid\Plant::day(Carbon\CarbonImmutable::parse($lot->expiresOn)) }}</dd>
+                @endforeach
+            </dl>
+            @if (!$buffers->brackets())<p class="soft">Together they do not reach every batch: readings outside are marked, and their uncertainty grows.</p>@endif
+        @endif
+        <h2>Pairs</h2>
+        <dl>
+            @foreach ($plan->pairs() as $pair)
+                <dt><a href="{{ route('pairs.show', $pair) }}">{{ $pair->electrode->code }}</a> on {{ $pair->meter->name }}</dt>
+                <dd><x-pair-state :standing="$plan->standing($pair)" /></dd>
+            @endforeach
+        </dl>
+        <p class="note">Your site’s plan and local codes decide about a product. Rheacid says which limit was met.</p>
+    </x-slot>
+</x-house>

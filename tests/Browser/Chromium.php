@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+
+/** A headless Chromium of a given size, driven through ChromeDriver on a free port of this machine. */
+final class Chromium
+{
+    /** @var resource */
+    private $process;
+
+    private function __construct(public readonly RemoteWebDriver $driver, mixed $process, private readonly string $profile)
+    {
+        assert(is_resource($process));
+        $this->process = $process;
+    }
+
+    public static function open(int $width = 1280, int $height = 800, bool $dark = false, bool $scripts = true): self
+    {
+        $port = self::freePort();
+        $profile = sys_get_temp_dir() . '/rheacid-chromium-' . bin2hex(random_bytes(6));
+        $process = proc_open(['/usr/bin/chromedriver', "--port=$port", '--log-level=OFF'], [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes);
+        $options = new ChromeOptions();
+        $options->setBinary('/usr/bin/chromium');
+        $options->addArguments([
+            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-dev-shm-usage',
+            '--disable-background-networking', '--disable-component-update', '--disable-sync', '--hide-scrollbars',
+            "--user-data-dir=$profile", "--window-size=$width,$height",
+            ...($dark ? ['--blink-settings=preferredColorScheme=0'] : ['--blink-settings=preferredColorScheme=1']),
+        ]);
+        if (!$scripts) {
+            $options->setExperimentalOption('prefs', ['profile.managed_default_content_settings.javascript' => 2]);
+        }
+        $capabilities = DesiredCapabilities::chrome();
+        $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+        $deadline = microtime(true) + 20;
+        while (true) {
+            try {
+                $driver = RemoteWebDriver::create("http://127.0.0.1:$port", $capabilities, 30_000, 60_000);
+                break;
+            } catch (\Throwable $notYet) {
+                if (microtime(true) > $deadline) {
+                    throw $notYet;
+                }
+                usleep(150_000);
+            }
+        }
+        $driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+            'cmd' => 'Emulation.setDeviceMetricsOverride',
+            'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 600],
+        ]);
+
+        return new self($driver, $process, $profile);
+    }
+
+    public function picture(string $file): void
+    {
+        file_put_contents($file, $this->driver->takeScreenshot());
+    }
+
+    public function close(): void
+    {
+        try {
+            $this->driver->quit();
+        } finally {
+            proc_terminate($this->process);
+            proc_close($this->process);
+            exec('rm -rf ' . escapeshellarg($this->profile));
+        }
+    }
+
+    private static function freePort(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0');
+        assert($socket !== false);
+        $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
+        fclose($socket);
+
+        return $port;
+    }
+}
