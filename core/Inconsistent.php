@@ -21,4 +21,10 @@ final class Inconsistent extends \DomainException implements Failure
     {
         return $this->field;
     }
+
+    /** The same refusal, told for a field inside a larger input. */
+    public function within(string $prefix): self
+    {
+        return new self($this->getMessage(), $prefix . ($this->field === null ? '' : '.' . $this->field));
+    }
 }

@@ -89,6 +89,7 @@ need_free_port() {
     ! port_open "$1" || fail "Port $1 on 127.0.0.1 is taken by another program. Stop it, or choose another port: $2=… bin/$(basename "$0")"
 }
 
+# make_home [NAME=VALUE …]: the directories and settings of this instance.
 make_home() {
     mkdir -p "$HOME_DIR"/{log,run,storage/framework/{cache/data,sessions,views},storage/logs,cache,tmp}
     if [ ! -s "$ENV_FILE" ]; then
@@ -103,10 +104,11 @@ TEXT
         mv "$ENV_FILE.new" "$ENV_FILE"
     fi
     # Ports and addresses may change from one start to the next; secrets stay.
-    sed -i '/^\(APP_URL\|DB_PORT\|APP_[A-Z]*_CACHE\)=/d' "$ENV_FILE"
+    sed -i '/^\(APP_URL\|APP_ENV\|CLOCK_FILE\|DB_PORT\|APP_[A-Z]*_CACHE\)=/d' "$ENV_FILE"
     {
         echo "APP_URL=http://127.0.0.1:$WEB_PORT"
         echo "DB_PORT=$DATABASE_PORT"
+        printf '%s\n' "$@"
         local cache
         for cache in SERVICES PACKAGES CONFIG ROUTES EVENTS; do echo "APP_${cache}_CACHE=$HOME_DIR/cache/${cache,,}.php"; done
     } >> "$ENV_FILE"

@@ -12,6 +12,7 @@ use Rheacid\Core\Limits\LimitsOnSample;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Limits\SampleFacts;
 use Rheacid\Core\Limits\TimedLimit;
+use Rheacid\Core\Numbers;
 use Rheacid\Core\Uncertainty\PhUncertainty;
 use Rheacid\Core\Uncertainty\UncertaintyInputs;
 use Rheacid\Models\Calibration;
@@ -102,7 +103,7 @@ final readonly class Assessment
     {
         $first = array_slice($this->portions, 0, $method->portions);
 
-        return max($first) - min($first) <= $method->agree_within_ph + 1e-9;
+        return $first !== [] && Numbers::atMost(max($first) - min($first), $method->agree_within_ph);
     }
 
     public function isComplete(Method $method): bool

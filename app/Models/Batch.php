@@ -11,7 +11,11 @@ use Illuminate\Database\Eloquent\Relations\HasManyThrough;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Records\Kept;
 
-/** Something that is being made. */
+/**
+ * Something that is being made.
+ *
+ * @property-read Product $product
+ */
 final class Batch extends Model
 {
     use Kept;

@@ -8,7 +8,11 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Records\Kept;
 
-/** A change in the state of a batch: running, held, released … */
+/**
+ * A change in the state of a batch: running, held, released …
+ *
+ * @property-read Person $person
+ */
 final class BatchEvent extends Model
 {
     use Kept;

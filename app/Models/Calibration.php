@@ -9,13 +9,19 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Core\Electrode\CalibrationFit;
-use Rheacid\Core\Electrode\CalibrationPoint as CorePoint;
 use Rheacid\Core\Electrode\FitMethod;
 use Rheacid\Core\Electrode\Judgement;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Records\Kept;
 
-/** The outcome of a completed run, written once. */
+/**
+ * The outcome of a completed run, written once.
+ *
+ * @property-read CalibrationRun $run
+ * @property-read Pair $pair
+ * @property-read Policy $policy
+ * @property-read Person $person
+ */
 final class Calibration extends Model
 {
     use Kept;
@@ -73,21 +79,12 @@ final class Calibration extends Model
     /** The electrode's response as it was fitted, laid again through the kept points. */
     public function response(): CalibrationFit
     {
-        $fitted = $this->points->filter(static fn(CalibrationPoint $point): bool => $point->isFitted());
-
-        return CalibrationFit::through($fitted->map(static fn(CalibrationPoint $point): CorePoint => $point->toCore())->values()->all(), $this->fit);
+        return CalibrationFit::through(CalibrationPoint::ofKind($this->points, fitted: true), $this->fit);
     }
 
     /** Judged again by the criteria that applied, read-back included. */
     public function judgement(): Judgement
     {
-        $checks = $this->points->reject(static fn(CalibrationPoint $point): bool => $point->isFitted());
-
-        return Judgement::of(
-            $this->response(),
-            $this->policy->criteria(),
-            $checks->map(static fn(CalibrationPoint $point): CorePoint => $point->toCore())->values()->all(),
-            $this->policy->read_back_limit_ph,
-        );
+        return Judgement::of($this->response(), $this->policy->criteria(), CalibrationPoint::ofKind($this->points, fitted: false), $this->policy->read_back_limit_ph);
     }
 }

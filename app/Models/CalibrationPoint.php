@@ -6,11 +6,18 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Collection;
 use Rheacid\Bench\Source;
 use Rheacid\Core\Electrode\CalibrationPoint as CorePoint;
 use Rheacid\Records\Kept;
 
-/** One buffer as the electrode saw it, fitted or read back. */
+/**
+ * One buffer as the electrode saw it, fitted or read back.
+ *
+ * @property-read Lot $lot
+ * @property-read Person $person
+ * @property-read CalibrationRun $run
+ */
 final class CalibrationPoint extends Model
 {
     use Kept;
@@ -54,6 +61,16 @@ final class CalibrationPoint extends Model
     public function toCore(): CorePoint
     {
         return new CorePoint($this->buffer_ph, $this->mv, $this->celsius, $this->response_s);
+    }
+
+    /**
+     * @param Collection<int, self> $points
+     *
+     * @return list<CorePoint> those that were fitted, or those that were only read back
+     */
+    public static function ofKind(Collection $points, bool $fitted): array
+    {
+        return array_values($points->filter(static fn(self $point): bool => $point->isFitted() === $fitted)->map(static fn(self $point): CorePoint => $point->toCore())->all());
     }
 
     public function isFitted(): bool

@@ -10,7 +10,13 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Bench\Source;
 
-/** A calibration in hand. What happened to it is kept in its events and points; this row only says where it stands. */
+/**
+ * A calibration in hand. What happened to it is kept in its events and points; this row only says where it stands.
+ *
+ * @property-read Pair $pair
+ * @property-read Policy $policy
+ * @property-read Person $holder
+ */
 final class CalibrationRun extends Model
 {
     public $timestamps = false;

@@ -8,7 +8,11 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Records\Kept;
 
-/** A calibration that is no longer to be trusted, and why. */
+/**
+ * A calibration that is no longer to be trusted, and why.
+ *
+ * @property-read Person $person
+ */
 final class CalibrationVoid extends Model
 {
     use Kept;

@@ -8,7 +8,11 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Records\Kept;
 
-/** What was done to an electrode: soaked, taken out of use, taken back. */
+/**
+ * What was done to an electrode: soaked, taken out of use, taken back.
+ *
+ * @property-read Person $person
+ */
 final class CareEvent extends Model
 {
     use Kept;

@@ -8,7 +8,11 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Records\Kept;
 
-/** Something that happened to a measurement in hand: taken over, left. */
+/**
+ * Something that happened to a measurement in hand: taken over, left.
+ *
+ * @property-read Person $person
+ */
 final class DraftEvent extends Model
 {
     use Kept;

@@ -64,7 +64,7 @@ final class Lot extends Model
     {
         return $this->printed_table === null
             ? Buffer::named((string) $this->buffer)
-            : Buffer::printed(array_map(static fn(array $row): array => [(float) $row[0], (float) $row[1]], $this->printed_table));
+            : Buffer::printed(array_values(array_map(static fn(array $row): array => [(float) $row[0], (float) $row[1]], $this->printed_table)));
     }
 
     public function forPlan(): BufferLot

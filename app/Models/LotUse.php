@@ -8,7 +8,11 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Records\Kept;
 
-/** One use of a bottle: a run takes one at its first immersion, abandoned or not. */
+/**
+ * One use of a bottle: a run takes one at its first immersion, abandoned or not.
+ *
+ * @property-read CalibrationRun $run
+ */
 final class LotUse extends Model
 {
     use Kept;

@@ -10,7 +10,13 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Records\Kept;
 
-/** A meter with an electrode: what is calibrated and what measures. */
+/**
+ * A meter with an electrode: what is calibrated and what measures.
+ *
+ * @property-read Meter $meter
+ * @property-read Electrode $electrode
+ * @property-read Policy $policy
+ */
 final class Pair extends Model
 {
     use Kept;

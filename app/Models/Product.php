@@ -9,7 +9,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Rheacid\Records\Kept;
 
-/** What is made, with its limits. A changed product is a new version. */
+/**
+ * What is made, with its limits. A changed product is a new version.
+ *
+ * @property-read Method $method
+ */
 final class Product extends Model
 {
     use Kept;

@@ -10,7 +10,16 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Records\Kept;
 
-/** A sample measured with one pair, one calibration, one thermometer check and one version of the method. */
+/**
+ * A sample measured with one pair, one calibration, one thermometer check and one version of the method.
+ *
+ * @property-read Sample $sample
+ * @property-read Pair $pair
+ * @property-read Calibration $calibration
+ * @property-read ThermometerCheck $thermometerCheck
+ * @property-read Method $method
+ * @property-read Person $person
+ */
 final class Reading extends Model
 {
     use Kept;

@@ -10,7 +10,16 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Bench\Source;
 
-/** A measurement in hand. Its replicates are kept as they are accepted; the reading follows when it is recorded. */
+/**
+ * A measurement in hand. Its replicates are kept as they are accepted; the reading follows when it is recorded.
+ *
+ * @property-read Sample $sample
+ * @property-read Pair $pair
+ * @property-read Calibration $calibration
+ * @property-read ThermometerCheck $thermometerCheck
+ * @property-read Method $method
+ * @property-read Person $holder
+ */
 final class ReadingDraft extends Model
 {
     public $timestamps = false;

@@ -9,7 +9,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Bench\Source;
 use Rheacid\Records\Kept;
 
-/** One portion, measured: what was read, what was corrected, and the pH that follows. */
+/**
+ * One portion, measured: what was read, what was corrected, and the pH that follows.
+ *
+ * @property-read Calibration $calibration
+ * @property-read ThermometerCheck $thermometerCheck
+ * @property-read Person $person
+ */
 final class Replicate extends Model
 {
     use Kept;

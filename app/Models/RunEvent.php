@@ -8,7 +8,11 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Records\Kept;
 
-/** Something that happened to a run: opened, taken over, left, abandoned, completed. */
+/**
+ * Something that happened to a run: opened, taken over, left, abandoned, completed.
+ *
+ * @property-read Person $person
+ */
 final class RunEvent extends Model
 {
     use Kept;

@@ -9,7 +9,12 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Records\Kept;
 
-/** A portion of a batch: when, where and at which stage it was drawn. */
+/**
+ * A portion of a batch: when, where and at which stage it was drawn.
+ *
+ * @property-read Batch $batch
+ * @property-read Person $person
+ */
 final class Sample extends Model
 {
     use Kept;

@@ -8,7 +8,12 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Records\Kept;
 
-/** One check of a thermometer against a reference. */
+/**
+ * One check of a thermometer against a reference.
+ *
+ * @property-read Thermometer $thermometer
+ * @property-read Person $person
+ */
 final class ThermometerCheck extends Model
 {
     use Kept;

@@ -39,7 +39,7 @@ final class Ledger
      */
     public static function asKept(string $table, int $id): array
     {
-        $row = DB::table($table)->find($id) ?? throw new \LogicException("Row $id of $table is gone.");
+        $row = DB::table($table)->where('id', $id)->sole();
 
         return self::texts($row);
     }

@@ -24,6 +24,7 @@ final class Recording
      * @return T that record, also when the same form comes a second time
      *
      * @throws ChangedAndSentAgain if the form was recorded before with other contents
+     * @throws Refused if the rules do not allow what is written
      */
     public static function once(Person $by, SentForm $form, string $action, string $class, callable $write): Model
     {
@@ -56,7 +57,7 @@ final class Recording
             throw ChangedAndSentAgain::form();
         }
 
-        return $class::query()->findOrFail($sent->row_id);
+        return $class::query()->whereKey($sent->row_id)->firstOrFail();
     }
 
     /**

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rheacid\Shelf;
 
 use Rheacid\Core\Electrode\CalibrationFit;
-use Rheacid\Core\Electrode\CalibrationPoint as CorePoint;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
@@ -30,8 +29,7 @@ final class Fits
     public static function new(CalibrationRun $run): ?CalibrationFit
     {
         $planned = count(array_filter($run->plan(), static fn(array $station): bool => $station['kind'] === 'fit'));
-        $points = $run->points->filter(static fn(CalibrationPoint $point): bool => $point->isFitted())
-            ->map(static fn(CalibrationPoint $point): CorePoint => $point->toCore())->values()->all();
+        $points = CalibrationPoint::ofKind($run->points, fitted: true);
 
         return count($points) === $planned ? CalibrationFit::through($points) : null;
     }

@@ -106,11 +106,11 @@ final class DayPlan
         $expected = $this->expectedPh();
         $today = Plant::local(CarbonImmutable::now())->toDateString();
         $lots = Lot::query()->with('uses')->where('kind', 'buffer')->orderBy('code')->get();
-        [$technical, $reference] = $lots->partition(static fn(Lot $lot): bool => str_starts_with((string) $lot->buffer, 'technical'));
-        $plans = array_map(
-            static fn(Collection $family): BufferPlan => BufferPlan::for($expected === [] ? [[4.0, 7.0]] : $expected, $today, array_values($family->map(static fn(Lot $lot): BufferLot => $lot->forPlan())->all())),
-            [$technical, $reference, $lots],
-        );
+        $isTechnical = static fn(Lot $lot): bool => str_starts_with((string) $lot->buffer, 'technical');
+        $plans = [];
+        foreach ([$lots->filter($isTechnical), $lots->reject($isTechnical), $lots] as $family) {
+            $plans[] = BufferPlan::for($expected === [] ? [[4.0, 7.0]] : $expected, $today, array_values($family->map(static fn(Lot $lot): BufferLot => $lot->forPlan())->all()));
+        }
         foreach ($plans as $plan) {
             if ($plan->brackets()) {
                 return $plan;

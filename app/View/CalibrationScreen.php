@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\View;
 
-use Rheacid\Core\Electrode\CalibrationPoint as CorePoint;
 use Rheacid\Core\Electrode\Finding;
 use Rheacid\Core\Electrode\Severity;
 use Rheacid\Core\Electrode\Verdict;
@@ -33,7 +32,6 @@ final readonly class CalibrationScreen
     public static function of(Calibration $calibration): self
     {
         $judgement = $calibration->judgement();
-        $checks = $calibration->points->reject(static fn(CalibrationPoint $point): bool => $point->isFitted());
         $slope = Numbers::fixed($calibration->slope_percent, 1) . ' %';
         $offset = Numbers::fixed($calibration->offset_mv, 1) . ' mV';
 
@@ -58,7 +56,7 @@ final readonly class CalibrationScreen
                 'sentence' => FindingWords::sentence($finding),
                 'advice' => FindingWords::advice($finding),
             ], $judgement->findings),
-            new ResponseLine($judgement->fit, $calibration->policy->criteria(), array_values($checks->map(static fn(CalibrationPoint $point): CorePoint => $point->toCore())->all())),
+            new ResponseLine($judgement->fit, $calibration->policy->criteria(), CalibrationPoint::ofKind($calibration->points, fitted: false)),
             $slope,
             $offset,
         );

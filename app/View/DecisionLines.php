@@ -46,7 +46,7 @@ final readonly class DecisionLines
 
     public static function recorded(Decision $decision, Batch $batch): self
     {
-        return self::of(array_map(self::outcome(...), $decision->outcomes), array_map(self::timed(...), $decision->not_due), $batch);
+        return self::of(array_values(array_map(self::outcome(...), $decision->outcomes)), array_values(array_map(self::timed(...), $decision->not_due)), $batch);
     }
 
     public static function sign(LimitOutcome $outcome): string

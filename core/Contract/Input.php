@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Contract;
 
+use Rheacid\Core\Inconsistent;
 use Rheacid\Core\OutOfRange;
 
 /** A checked object of the input. Asking for what its shape does not promise is a mistake of ours, not of the sender. */
@@ -97,7 +98,7 @@ final readonly class Input
     {
         try {
             return $compute();
-        } catch (OutOfRange $failure) {
+        } catch (OutOfRange|Inconsistent $failure) {
             throw $this->path === '' ? $failure : $failure->within($this->path);
         }
     }

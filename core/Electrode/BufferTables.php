@@ -33,7 +33,7 @@ final class BufferTables
         'technical-3.00' => [[20, 3.00], [30, 3.00]],
     ];
 
-    /** @return list<string> */
+    /** @return non-empty-list<string> */
     public static function names(): array
     {
         return array_keys(self::TABLES);

@@ -72,25 +72,27 @@ final readonly class Pchip
      */
     private static function slopes(array $x, array $y): array
     {
-        $n = count($x);
         $h = [];
         $secant = [];
-        for ($i = 0; $i < $n - 1; $i++) {
+        for ($i = 0; $i < count($x) - 1; $i++) {
             $h[] = $x[$i + 1] - $x[$i];
             $secant[] = ($y[$i + 1] - $y[$i]) / $h[$i];
         }
-        if ($n === 2) {
+        $last = count($h) - 1;
+        if ($last === 0) {
             return [$secant[0], $secant[0]];
         }
         $slopes = [self::endSlope($h[0], $h[1], $secant[0], $secant[1])];
-        for ($i = 1; $i < $n - 1; $i++) {
+        for ($i = 1; $i <= $last; $i++) {
             $left = 2 * $h[$i] + $h[$i - 1];
             $right = $h[$i] + 2 * $h[$i - 1];
             $slopes[] = $secant[$i - 1] * $secant[$i] <= 0
                 ? 0.0
                 : ($left + $right) / ($left / $secant[$i - 1] + $right / $secant[$i]);
         }
-        $slopes[] = self::endSlope($h[$n - 2], $h[$n - 3], $secant[$n - 2], $secant[$n - 3]);
+        [$nextH, $nearH] = array_slice($h, -2);
+        [$nextSecant, $nearSecant] = array_slice($secant, -2);
+        $slopes[] = self::endSlope($nearH, $nextH, $nearSecant, $nextSecant);
 
         return $slopes;
     }

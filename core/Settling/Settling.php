@@ -71,8 +71,10 @@ final readonly class Settling
             }
         }
         $window = array_slice($values, $from);
+        $windowTimes = array_slice($times, $from);
+        assert($window !== [] && $windowTimes !== []);
         $mean = array_sum($window) / count($window);
-        $line = count($window) > 1 ? LeastSquares::line(array_slice($times, $from), $window) : null;
+        $line = count($window) > 1 ? LeastSquares::line($windowTimes, $window) : null;
 
         return new self(
             $settledNow,

@@ -23,7 +23,7 @@ enum Quantity: string
     public function read(string $typed): float
     {
         $text = str_replace(['−', '–', "\u{00A0}", "\u{202F}"], ['-', '-', ' ', ' '], trim($typed));
-        if (preg_match('/^([+-]?\d{1,9}(?:[.,]\d{1,9})?)\s*(\D*)$/Du', $text, $match) !== 1) {
+        if (preg_match('/^([+-]?[0-9]{1,9}(?:[.,][0-9]{1,9})?) *([\p{L}° ]*)$/Du', $text, $match) !== 1) {
             throw OutOfRange::because(sprintf('"%s" is not understood. %s', mb_strimwidth($typed, 0, 40, '…'), $this->accepted()));
         }
         $number = (float) str_replace(',', '.', $match[1]);

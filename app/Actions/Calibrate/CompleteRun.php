@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Calibrate;
 
-use Rheacid\Core\Electrode\CalibrationPoint as CorePoint;
 use Rheacid\Core\Electrode\Finding;
 use Rheacid\Core\Electrode\Judgement;
 use Rheacid\Core\Electrode\Segment;
@@ -24,9 +23,7 @@ final class CompleteRun
     {
         $fit = Fits::new($run) ?? throw new \LogicException('A run is completed when every buffer has its point.');
         $policy = $run->policy;
-        $checks = $run->points->reject(static fn(CalibrationPoint $point): bool => $point->isFitted())
-            ->map(static fn(CalibrationPoint $point): CorePoint => $point->toCore())->values()->all();
-        $judgement = Judgement::of($fit, $policy->criteria(), $checks, $policy->read_back_limit_ph);
+        $judgement = Judgement::of($fit, $policy->criteria(), CalibrationPoint::ofKind($run->points, fitted: false), $policy->read_back_limit_ph);
         [$low, $high] = $fit->bracket();
         $run->update(['state' => RunState::Completed, 'open_pair_id' => null]);
         $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'kind' => 'completed', 'person_id' => $entry->by->id, 'at' => $entry->at]));

@@ -60,9 +60,8 @@ final readonly class Calibrated
 
     public static function read(Input $calibration): CalibrationFit
     {
-        return $calibration->placing(static fn(): CalibrationFit => CalibrationFit::through(
-            self::readPoints($calibration->records('points')),
-            FitMethod::from($calibration->text('fit', FitMethod::Segments->value)),
-        ));
+        $points = self::readPoints($calibration->records('points'));
+
+        return $calibration->placing(static fn(): CalibrationFit => CalibrationFit::through($points, FitMethod::from($calibration->text('fit', FitMethod::Segments->value))));
     }
 }

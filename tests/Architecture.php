@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use PHPat\Selector\Selector;
+use PHPat\Test\Builder\Rule;
+use PHPat\Test\PHPat;
+
+/** Which room may know which. */
+final class Architecture
+{
+    public function test_the_core_knows_nobody(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('Rheacid\Core'))
+            ->shouldNot()->dependOn()
+            ->classes(
+                Selector::inNamespace('Illuminate'),
+                Selector::inNamespace('Carbon'),
+                Selector::AllOf(Selector::inNamespace('Rheacid'), Selector::Not(Selector::inNamespace('Rheacid\Core'))),
+                Selector::classname('PDO'),
+            )
+            ->because('the rules of the job hold without a framework, a database or a clock');
+    }
+
+    public function test_models_know_no_controllers(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('Rheacid\Models'))
+            ->shouldNot()->dependOn()
+            ->classes(Selector::inNamespace('Rheacid\Http'), Selector::inNamespace('Rheacid\Actions'), Selector::inNamespace('Rheacid\View'))
+            ->because('an arrow never points back');
+    }
+
+    public function test_controllers_use_no_query_builder(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('Rheacid\Http'))
+            ->shouldNot()->dependOn()
+            ->classes(Selector::classname('Illuminate\Support\Facades\DB'), Selector::classname('Rheacid\Records\Recording'))
+            ->because('only actions write');
+    }
+
+    public function test_only_the_bench_reads_its_truth(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('Rheacid\Actions\Calibrate'), Selector::inNamespace('Rheacid\Actions\Measure'), Selector::inNamespace('Rheacid\Measure'))
+            ->shouldNot()->dependOn()
+            ->classes(Selector::inNamespace('Rheacid\Core\Simulation'), Selector::classname('Rheacid\Bench\SimulatedBench'))
+            ->because('a run sees the trace of an electrode, never its true condition');
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Solutions\BufferLot;
+use Rheacid\Core\Solutions\BufferPlan;
+
+final class BufferPlanTest extends TestCase
+{
+    private const TODAY = '2026-11-25';
+
+    public function test_acid_food_takes_7_and_4(): void
+    {
+        $plan = self::plan([[4.1, 4.6]], self::shelf());
+
+        self::assertSame(['4.01', '7.00'], self::buffers($plan));
+        self::assertTrue($plan->brackets());
+    }
+
+    public function test_an_endpoint_of_8_2_beside_acid_samples_takes_three(): void
+    {
+        self::assertSame(['4.01', '7.00', '10.01'], self::buffers(self::plan([[4.1, 4.6], [8.2, 8.2]], self::shelf())));
+    }
+
+    public function test_the_middle_buffer_stays_away_when_nothing_lies_above_it(): void
+    {
+        $plan = self::plan([[4.1, 6.9]], [self::lot('a', '4.01', 4.01), self::lot('b', '7.00', 7.0), self::lot('c', '10.01', 10.01)], 5.0);
+
+        self::assertSame(['4.01', '10.01'], self::buffers($plan));
+    }
+
+    public function test_what_no_pair_reaches_is_told(): void
+    {
+        $plan = self::plan([[3.2, 3.6]], self::shelf());
+
+        self::assertFalse($plan->brackets());
+        self::assertEqualsWithDelta([0.81, 0.0], $plan->outsideByPh, 1e-9);
+    }
+
+    public function test_of_several_bottles_the_first_to_expire_is_used_up_first(): void
+    {
+        $plan = self::plan([[4.1, 4.6]], [
+            self::lot('late', '7.00', 7.0, '2027-06-01'),
+            self::lot('soon', '7.00', 7.0, '2026-12-01'),
+            self::lot('acid-b', '4.01', 4.01, '2027-01-01'),
+            self::lot('acid-a', '4.01', 4.01, '2027-01-01'),
+        ]);
+
+        self::assertSame(['acid-a', 'soon'], array_column($plan->points, 'id'));
+    }
+
+    public function test_a_bottle_is_good_on_its_last_day_and_expired_the_day_after(): void
+    {
+        self::assertNull(self::lot('x', '7.00', 7.0, self::TODAY)->rejection(self::TODAY));
+        self::assertSame('expired', self::lot('x', '7.00', 7.0, '2026-11-24')->rejection(self::TODAY));
+    }
+
+    public function test_expired_and_used_up_bottles_are_rejected_and_expired_is_said_first(): void
+    {
+        $plan = self::plan([[4, 5]], [self::lot('old', '7.00', 7.0, '2026-01-01', 0), self::lot('empty', '4.01', 4.01, '2027-01-01', 0)]);
+
+        self::assertSame([['lot' => 'old', 'reason' => 'expired'], ['lot' => 'empty', 'reason' => 'used-up']], $plan->rejected);
+        self::assertSame([], $plan->points);
+        self::assertNull($plan->outsideByPh);
+    }
+
+    public function test_buffers_nearer_than_2_8_ph_make_no_pair(): void
+    {
+        self::assertSame([], self::plan([[4.3, 5]], [self::lot('a', '4.21', 4.21), self::lot('b', '7.00', 7.0)])->points);
+        self::assertCount(2, self::plan([[4.3, 5]], [self::lot('a', '4.20', 4.2), self::lot('b', '7.00', 7.0)])->points);
+    }
+
+    /**
+     * @param non-empty-list<array{float, float}> $expected
+     * @param list<BufferLot> $lots
+     */
+    private static function plan(array $expected, array $lots, float $span = BufferPlan::LEAST_SPAN_PH): BufferPlan
+    {
+        return BufferPlan::for($expected, self::TODAY, $lots, $span);
+    }
+
+    /** @return list<BufferLot> */
+    private static function shelf(): array
+    {
+        return [self::lot('Q-35', '10.01', 10.01), self::lot('Q-31', '4.01', 4.01), self::lot('Q-29', '7.00', 7.0)];
+    }
+
+    private static function lot(string $id, string $buffer, float $nominal, string $expires = '2027-01-01', int $uses = 5): BufferLot
+    {
+        return new BufferLot($id, $buffer, $nominal, $expires, $uses);
+    }
+
+    /** @return list<string> */
+    private static function buffers(BufferPlan $plan): array
+    {
+        return array_column($plan->points, 'buffer');
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Electrode\Buffer;
+use Rheacid\Core\Electrode\BufferRecognition;
+use Rheacid\Core\Electrode\CalibrationFit;
+
+final class BufferRecognitionTest extends TestCase
+{
+    /** @return iterable<string, array{float, list<string>, string|null}> apparent pH, candidates, recognised */
+    public static function cups(): iterable
+    {
+        yield 'near one and far from the others' => [4.2, ['technical-4.01', 'technical-7.00'], 'technical-4.01'];
+        yield 'half a pH off is the edge' => [4.51, ['technical-4.01', 'technical-7.00'], 'technical-4.01'];
+        yield 'further off nothing is recognised' => [4.52, ['technical-4.01', 'technical-7.00'], null];
+        yield 'two families beside each other are doubtful' => [6.93, ['phosphate-6.86', 'technical-7.00'], null];
+        yield 'a single candidate needs no runner-up' => [7.3, ['technical-7.00'], 'technical-7.00'];
+    }
+
+    /** @param list<string> $candidates */
+    #[DataProvider('cups')]
+    public function test_a_buffer_is_recognised_when_it_is_near_and_alone(float $apparent, array $candidates, ?string $recognised): void
+    {
+        $recognition = BufferRecognition::among(self::buffers($candidates), CalibrationFitTest::seen($apparent, 1.0, 0.0)->mv, 25);
+
+        self::assertSame($recognised, $recognition->recognised);
+        self::assertEqualsWithDelta($apparent, $recognition->apparentPh, 1e-9);
+    }
+
+    public function test_with_a_last_calibration_it_must_be_twice_as_near(): void
+    {
+        $last = CalibrationFit::through([CalibrationFitTest::seen(7, 0.95, 8), CalibrationFitTest::seen(4, 0.95, 8)]);
+        $in = static fn(float $ph): ?string => BufferRecognition::among(self::buffers(['technical-4.01']), CalibrationFitTest::seen($ph, 0.95, 8)->mv, 25, $last)->recognised;
+
+        self::assertSame('technical-4.01', $in(4.26));
+        self::assertNull($in(4.27));
+    }
+
+    public function test_the_nearest_is_told_first_with_its_signed_difference(): void
+    {
+        $matches = BufferRecognition::among(self::buffers(['technical-10.01', 'technical-4.01']), CalibrationFitTest::seen(3.9, 1.0, 0.0)->mv, 25)->matches;
+
+        self::assertSame('technical-4.01', $matches[0]['buffer']);
+        self::assertEqualsWithDelta(-0.11, $matches[0]['difference_ph'], 1e-9);
+    }
+
+    /**
+     * @param list<string> $names
+     *
+     * @return array<string, Buffer>
+     */
+    private static function buffers(array $names): array
+    {
+        return array_combine($names, array_map(Buffer::named(...), $names));
+    }
+}

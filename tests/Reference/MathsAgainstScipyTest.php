@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Reference;
+
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Rheacid\Core\Maths\LeastSquares;
+use Rheacid\Core\Maths\Pchip;
+
+/** Our small routines against scipy.interpolate.PchipInterpolator and scipy.stats.linregress, on 500 random inputs. */
+final class MathsAgainstScipyTest extends TestCase
+{
+    public function test_pchip_and_least_squares_agree_with_scipy(): void
+    {
+        $random = new Randomizer(new Mt19937(20261125));
+        $cases = [];
+        for ($i = 0; $i < 500; $i++) {
+            $x = 0.0;
+            $points = [];
+            for ($j = 0; $j < $random->getInt(2, 9); $j++) {
+                $x += $random->getInt(1, 300) / 100;
+                $points[] = [$x, $random->getInt(-500, 500) / 100];
+            }
+            $at = $points[0][0] + ($x - $points[0][0]) * $random->getInt(0, 1000) / 1000;
+            $cases[] = ['points' => $points, 'at' => $at];
+        }
+
+        foreach (Python::run('maths.py', $cases) as $i => $expected) {
+            $points = $cases[$i]['points'];
+            $line = LeastSquares::line(array_column($points, 0), array_column($points, 1));
+            self::assertNotNull($line);
+            $where = json_encode($cases[$i]) ?: '';
+            self::assertEqualsWithDelta($expected['pchip'], Pchip::through($points)->at($cases[$i]['at']), 1e-10, $where);
+            self::assertEqualsWithDelta($expected['slope'], $line->slope, 1e-9, $where);
+            self::assertEqualsWithDelta($expected['intercept'], $line->intercept, 1e-9, $where);
+        }
+    }
+}
