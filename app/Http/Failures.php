@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Rheacid\Http;
 
-use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Rheacid\Core\Failure;
 use Rheacid\Records\ChangedAndSentAgain;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 
 /** How failures are told: a refusal goes back to its form with everything that was typed. */
 final class Failures
@@ -17,15 +17,25 @@ final class Failures
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport([Failure::class, ChangedAndSentAgain::class]);
+        $exceptions->dontFlash(['passphrase']);
         $exceptions->render(static fn(Failure $failure, Request $request) => $request->isMethod('GET')
             ? self::page(422, 'This cannot be shown', $failure->getMessage())
             : redirect()->back()->withInput($request->except(['_token', 'form', 'passphrase']))->withErrors([$failure->field() ?? 'form' => $failure->getMessage()]));
-        $exceptions->render(static fn(ChangedAndSentAgain $failure) => self::page(409, 'Already recorded', $failure->getMessage()));
-        $exceptions->render(static fn(QueryException $failure): Response => self::page(
+        $exceptions->render(static fn(ChangedAndSentAgain $failure): Response => self::page(409, 'Already recorded', $failure->getMessage()));
+        $exceptions->render(static fn(\PDOException $failure): Response => self::page(
             503,
             'The records cannot be reached',
             'The database does not answer. Nothing was half-recorded. Keep this page, wait a moment and send the form again: it is recorded once, however often it is sent.',
         ));
+        $exceptions->render(static fn(HttpExceptionInterface $failure): Response => match ($failure->getStatusCode()) {
+            401 => self::page(401, 'Not signed in', 'Sign in first.'),
+            403 => self::page(403, 'Not yours to change', $failure->getMessage() === '' ? 'Your role does not allow this.' : $failure->getMessage()),
+            404 => self::page(404, 'Not found', 'There is nothing at this address. It may have been mistyped.'),
+            413 => self::page(413, 'Too large', 'More was sent than is accepted; nothing was recorded.'),
+            419 => self::page(419, 'Signed out meanwhile', 'The page was open for too long. Sign in again and send it once more; nothing was recorded.'),
+            429 => self::page(429, 'Too many attempts', 'Wait a minute, then try again.'),
+            default => self::page($failure->getStatusCode(), 'Not possible', 'The request was not understood; nothing was recorded.'),
+        });
     }
 
     private static function page(int $status, string $title, string $message): Response

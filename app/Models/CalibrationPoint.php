@@ -22,6 +22,8 @@ final class CalibrationPoint extends Model
 {
     use Kept;
 
+    protected $with = ['lot'];
+
     protected $casts = [
         'station' => 'integer',
         'buffer_ph' => 'float',

@@ -64,6 +64,15 @@ final class StateWords
         };
     }
 
+    public static function settled(?float $seconds): string
+    {
+        return match (true) {
+            $seconds === null => 'settled',
+            $seconds < 1 => 'settled at once',
+            default => 'settled in ' . Numbers::fixed($seconds, 0) . ' s',
+        };
+    }
+
     public static function budgetLine(string $name): string
     {
         return match ($name) {

@@ -27,29 +27,38 @@ final readonly class Scenario
         $held = CarbonImmutable::getTestNow();
         $now = CarbonImmutable::now();
         try {
-            DB::transaction(function () use ($passphrase, $now): void {
-                $people = self::people($passphrase);
-                CarbonImmutable::setTestNow($now->subDays(30));
-                Recording::once($people['lead'], SentForm::own(), 'set up the shelf', Person::class, static function (Entry $entry) use ($people, $now): Person {
-                    Shelf::stock($entry, $now);
-
-                    return $people['lead'];
-                });
-                $this->past->live($people, $now);
-            });
+            DB::transaction(fn() => $this->past->live(self::furnish($passphrase, $now), $now));
         } finally {
             CarbonImmutable::setTestNow($held);
         }
     }
 
+    /**
+     * People, shelf and batches, before anything was measured.
+     *
+     * @return array{checker: Person, second: Person, lead: Person, auditor: Person}
+     */
+    public static function furnish(string $passphrase, CarbonImmutable $now): array
+    {
+        $people = self::people($passphrase);
+        Recording::once($people['lead'], SentForm::own(), 'set up the shelf', Person::class, static function (Entry $entry) use ($people, $now): Person {
+            Shelf::stock($entry, $now);
+
+            return $people['lead'];
+        });
+
+        return $people;
+    }
+
     /** @return array{checker: Person, second: Person, lead: Person, auditor: Person} */
     private static function people(string $passphrase): array
     {
+        $hash = Hash::make($passphrase);
         $make = static fn(string $username, string $name, Role $role): Person => Person::query()->create([
             'username' => $username,
             'name' => $name,
             'role' => $role,
-            'passphrase' => Hash::make($passphrase),
+            'passphrase' => $hash,
             'invented' => true,
         ]);
 

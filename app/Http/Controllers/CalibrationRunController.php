@@ -27,9 +27,11 @@ final class CalibrationRunController
             : redirect()->route('calibrations.show', $run->calibration);
     }
 
-    public function live(CalibrationRun $run, SimulatedBench $bench): View
+    public function live(CalibrationRun $run, SimulatedBench $bench): View|RedirectResponse
     {
-        return view('calibrate.live', ['live' => RunScreen::of($run, $bench)->live]);
+        $live = RunScreen::of($run, $bench)->live;
+
+        return $live === null ? redirect()->route('runs.show', $run) : view('calibrate.live', ['live' => $live]);
     }
 
     public function immerse(Request $request, CalibrationRun $run, MoveElectrode $move): RedirectResponse

@@ -27,9 +27,11 @@ final class ReadingDraftController
             : redirect()->route('readings.show', $draft->reading);
     }
 
-    public function live(ReadingDraft $draft, SimulatedBench $bench): View
+    public function live(ReadingDraft $draft, SimulatedBench $bench): View|RedirectResponse
     {
-        return view('calibrate.live', ['live' => MeasureScreen::of($draft, $bench)->live]);
+        $live = MeasureScreen::of($draft, $bench)->live;
+
+        return $live === null ? redirect()->route('drafts.show', $draft) : view('calibrate.live', ['live' => $live]);
     }
 
     public function immerse(Request $request, ReadingDraft $draft, MoveElectrode $move): RedirectResponse

@@ -5,7 +5,7 @@
             @php($last = $batch->currentReadings->last()?->decision)
             <li>
                 <div><b>{{ $batch->code }} · {{ $batch->product->name }}</b><small>{{ $batch->vessel }} · {{ $batch->size }} · {{ $batch->state() }} · {{ $last ? 'last ' . Rheacid\Core\Numbers::fixed($last->value_ph, 2) . ', ' . Rheacid\Plant::short($batch->currentReadings->last()->observed_at) : 'no reading yet' }}</small></div>
-                <a @class(['do', 'quiet' => !$loop->first]) href="{{ route('drafts.create', $batch) }}">Measure<span class="visually-hidden"> {{ $batch->code }}</span></a>
+                <a @class(['do', 'quiet' => !$loop->first]) href="{{ route('drafts.create', $batch) }}" @if ($loop->first) data-primary @endif>Measure<span class="visually-hidden"> {{ $batch->code }}</span></a>
             </li>
         @empty
             <li>No batch is running.</li>

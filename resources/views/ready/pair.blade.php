@@ -25,7 +25,7 @@
             @forelse ($pair->electrode->careEvents->reverse() as $event)
                 <dt>{{ str_replace('-', ' ', $event->kind) }}, {{ Rheacid\Plant::short($event->at) }}</dt><dd>{{ $event->note }}@if ($event->until_at), until {{ Rheacid\Plant::short($event->until_at) }}@endif ({{ $event->person->name }})</dd>
             @empty
-                <dd>Nothing on record.</dd>
+                <dt>Nothing on record</dt><dd>no soak, no cleaning</dd>
             @endforelse
         </dl>
         <p class="note">Store the tip wet in 3 M KCl, never in distilled water: it leaches the reference.</p>

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** Every kind of page under axe, a rule engine for WCAG 2.2: nothing serious, nothing moderate. */
+final class AccessibilityTest extends BrowserTestCase
+{
+    /** @return iterable<string, array{int, int, bool}> */
+    public static function screens(): iterable
+    {
+        yield 'at the bench' => [1280, 800, false];
+        yield 'at the bench in the dark' => [1280, 800, true];
+        yield 'on a telephone' => [390, 844, false];
+        yield 'on a telephone in the dark' => [390, 844, true];
+    }
+
+    #[DataProvider('screens')]
+    public function test_every_page_can_be_used_by_everybody(int $width, int $height, bool $dark): void
+    {
+        $this->calibrate();
+        $reading = $this->measure([4.45, 4.46]);
+        $run = $this->openRun();
+        $run->update(['source' => 'simulated']);
+        $this->immerse('lot_id', $this->lot('Q-29')->id, $run);
+        $this->pair('E-05');
+        $oda = $this->atTheBench($width, $height, $dark);
+        $axe = (string) file_get_contents(base_path('node_modules/axe-core/axe.min.js'));
+
+        $found = [];
+        foreach (['/sign-in', '/', '/ready', '/calibrate', "/calibrate/{$this->pair('E-09')->id}", "/runs/{$run->id}", "/calibrations/{$reading->calibration_id}", '/measure', "/measure/{$this->batch()->id}", '/batches', "/batches/{$this->batch()->id}", "/readings/{$reading->id}", "/readings/{$reading->id}/correction", "/pairs/{$this->pair()->id}", "/lots/{$this->lot('Q-31')->id}", "/thermometers/{$this->thermometer()->id}", '/find?q=Q'] as $path) {
+            $path === '/' ? $oda->signsIn('oda', self::PASSPHRASE) : $oda->opens($path);
+            // Through the browser's own channel, which the page's security policy does not reach.
+            $oda->browser->executeScript($axe);
+            $violations = $oda->browser->executeAsyncScript("const done = arguments[arguments.length - 1]; axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] }).then((result) => done(result.violations.map((v) => [v.impact, v.id, v.nodes.map((n) => n.html.slice(0, 120) + ' ' + n.failureSummary.slice(0, 200)).slice(0, 3).join(' || ')])));");
+            foreach (is_array($violations) ? $violations : [] as [$impact, $rule, $nodes]) {
+                if ($impact !== 'minor') {
+                    $found[] = "$path: $impact $rule: $nodes";
+                }
+            }
+        }
+
+        self::assertSame([], $found);
+    }
+}

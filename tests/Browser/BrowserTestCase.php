@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Tests\Feature\BenchTestCase;
+
+/** The furnished bench as the web server of bin/test serves it, in real time, with a person in front of a real browser. */
+abstract class BrowserTestCase extends BenchTestCase
+{
+    private ?Chromium $chromium = null;
+
+    protected function clock(): ?string
+    {
+        return null;
+    }
+
+    protected function atTheBench(int $width = 1280, int $height = 800, bool $dark = false, bool $scripts = true): Person
+    {
+        $this->chromium = Chromium::open($width, $height, $dark, $scripts);
+        $url = config('app.url');
+
+        return new Person($this->chromium, is_string($url) ? $url : '');
+    }
+
+    protected function tearDown(): void
+    {
+        $this->chromium?->close();
+        $this->chromium = null;
+        parent::tearDown();
+    }
+}

@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use PHPUnit\Framework\Assert;
+
+/** Somebody in front of the browser, with a person's verbs. Elements are found by what they are called, never by their place. */
+final class Person
+{
+    public readonly RemoteWebDriver $browser;
+
+    public function __construct(private readonly Chromium $chromium, private readonly string $address)
+    {
+        $this->browser = $chromium->driver;
+    }
+
+    public function opens(string $path): self
+    {
+        $this->browser->get($this->address . $path);
+
+        return $this;
+    }
+
+    public function signsIn(string $username, string $passphrase): self
+    {
+        return $this->opens('/sign-in')->types($username)->presses(WebDriverKeys::TAB)->types($passphrase)->presses(WebDriverKeys::ENTER)->sees('Today');
+    }
+
+    /** Types where the focus is, as a keyboard does. */
+    public function types(string $text): self
+    {
+        $this->browser->getKeyboard()->sendKeys($text);
+
+        return $this;
+    }
+
+    /** Presses a key; where it leads to another page, that page is waited for by what is seen next. */
+    public function presses(string $key): self
+    {
+        $this->browser->getKeyboard()->pressKey($key)->releaseKey($key);
+
+        return $this;
+    }
+
+    /** Moves the focus with the Tab key alone until it stands on what is called so. */
+    public function tabsTo(string $name): self
+    {
+        $seen = [];
+        for ($i = 0; $i < 60; $i++) {
+            $this->presses(WebDriverKeys::TAB);
+            $here = $this->focused();
+            if (str_contains($here, $name)) {
+                return $this;
+            }
+            $seen[] = $here;
+        }
+        Assert::fail("\"$name\" cannot be reached by the Tab key. On the way: " . implode(' | ', $seen));
+    }
+
+    public function taps(string $name): self
+    {
+        $this->named($name)->click();
+
+        return $this;
+    }
+
+    public function fills(string $label, string $text): self
+    {
+        $field = $this->browser->findElement(WebDriverBy::xpath("//*[@id = //label[normalize-space() = '$label']/@for]"));
+        $field->clear();
+        $field->sendKeys($text);
+
+        return $this;
+    }
+
+    public function sees(string $text): self
+    {
+        $this->waitsUntil(fn(): bool => str_contains($this->page(), $text), "\"$text\" to be seen");
+
+        return $this;
+    }
+
+    /** The reading has come to rest: Accept is awake. */
+    public function seesAcceptAwake(): self
+    {
+        $this->waitsUntil(fn(): bool => $this->browser->findElements(WebDriverBy::cssSelector('[data-accept][aria-disabled=false]')) !== [], 'Accept to wake');
+
+        return $this;
+    }
+
+    /** A run of the simulated bench: move the electrode, wait until it has settled, accept by Enter. */
+    public function movesTheElectrodeAndAccepts(string $cup): self
+    {
+        return $this->tabsTo($cup)->presses(WebDriverKeys::ENTER)->seesAcceptAwake()->leavesFields()->presses(WebDriverKeys::ENTER);
+    }
+
+    /** Lets go of whatever has the focus, as a click on empty paper does. */
+    public function leavesFields(): self
+    {
+        $this->browser->executeScript('document.activeElement.blur()');
+
+        return $this;
+    }
+
+    public function page(): string
+    {
+        // A page that is just being replaced has no text yet.
+        return (string) $this->browser->executeScript('return document.body ? document.body.innerText.replace(/\\s+/g, " ") : ""');
+    }
+
+    public function title(): string
+    {
+        return $this->browser->getTitle();
+    }
+
+    public function scrollsSideways(): bool
+    {
+        return (bool) $this->browser->executeScript('return document.documentElement.scrollWidth > document.documentElement.clientWidth + 1');
+    }
+
+    public function named(string $name): RemoteWebElement
+    {
+        return $this->browser->findElement(WebDriverBy::xpath("//*[self::a or self::button or self::summary or self::label][contains(normalize-space(), '$name')]"));
+    }
+
+    /** @param callable(): bool $condition */
+    public function waitsUntil(callable $condition, string $for, int $seconds = 15): void
+    {
+        $deadline = microtime(true) + $seconds;
+        while (!$condition()) {
+            if (microtime(true) > $deadline) {
+                $picture = sys_get_temp_dir() . '/rheacid-browser.png';
+                $this->chromium->picture($picture);
+                Assert::fail("Waited $seconds s for $for at {$this->browser->getCurrentURL()}; picture: $picture.\n" . $this->page());
+            }
+            usleep(100_000);
+        }
+    }
+
+    private function focused(): string
+    {
+        return (string) $this->browser->executeScript(<<<'JS'
+            const here = document.activeElement;
+            const label = here.labels && here.labels.length ? here.labels[0].innerText : '';
+            return [label, here.getAttribute('aria-label') ?? '', here.innerText ?? ''].join(' ').replace(/\s+/g, ' ').trim().slice(0, 80);
+            JS);
+    }
+}

@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Carbon\CarbonImmutable;
+use Database\Demo\Scenario;
+use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Rheacid\Actions\Bench\MoveElectrode;
+use Rheacid\Actions\Calibrate\AcceptPoint;
+use Rheacid\Actions\Calibrate\OpenRun;
+use Rheacid\Actions\Measure\AcceptReplicate;
+use Rheacid\Actions\Measure\BeginMeasuring;
+use Rheacid\Actions\Measure\RecordReading;
+use Rheacid\Bench\Source;
+use Rheacid\Bench\TypedReading;
+use Rheacid\Core\Electrode\Nernst;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Models\Batch;
+use Rheacid\Models\Calibration;
+use Rheacid\Models\CalibrationRun;
+use Rheacid\Models\Lot;
+use Rheacid\Models\Pair;
+use Rheacid\Models\Person;
+use Rheacid\Models\Reading;
+use Rheacid\Models\ReadingDraft;
+use Rheacid\Models\Thermometer;
+use Rheacid\Records\SentForm;
+
+/** A furnished bench in a real MariaDB, and a person's verbs at it. The clock stands at ten on a Wednesday and is moved by hand. */
+abstract class BenchTestCase extends TestCase
+{
+    protected const PASSPHRASE = 'test-barley-copper';
+
+    /** @var array{checker: Person, second: Person, lead: Person, auditor: Person} */
+    protected array $people;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        self::emptyDatabase();
+        Cache::flush();
+        CarbonImmutable::setTestNow($this->clock());
+        $this->people = Scenario::furnish(self::PASSPHRASE, CarbonImmutable::now());
+    }
+
+    /** The time at which the bench is furnished; null for the real one. */
+    protected function clock(): ?string
+    {
+        return '2026-11-25T10:00:00Z';
+    }
+
+    protected function tearDown(): void
+    {
+        CarbonImmutable::setTestNow();
+        parent::tearDown();
+    }
+
+    /** Only the owner's account can take anything away. */
+    public static function emptyDatabase(): void
+    {
+        $owner = DB::connection('owner');
+        $owner->statement('SET FOREIGN_KEY_CHECKS = 0');
+        foreach ($owner->getSchemaBuilder()->getTableListing(schemaQualified: false) as $table) {
+            if ($table !== 'migrations') {
+                $owner->table($table)->delete();
+            }
+        }
+        $owner->statement('SET FOREIGN_KEY_CHECKS = 1');
+    }
+
+    protected function wait(int $seconds): void
+    {
+        CarbonImmutable::setTestNow(CarbonImmutable::now()->addSeconds($seconds));
+    }
+
+    protected function pair(string $electrode = 'E-07'): Pair
+    {
+        return Pair::query()->whereRelation('electrode', 'code', $electrode)->firstOrFail();
+    }
+
+    protected function lot(string $code): Lot
+    {
+        return Lot::query()->where('code', $code)->firstOrFail();
+    }
+
+    protected function batch(string $code = 'CS-0417'): Batch
+    {
+        return Batch::query()->where('code', $code)->firstOrFail();
+    }
+
+    protected function thermometer(): Thermometer
+    {
+        return Thermometer::query()->where('code', 'T-03')->firstOrFail();
+    }
+
+    /** @param non-empty-list<string> $lots */
+    protected function openRun(array $lots = ['Q-29', 'Q-31'], string $electrode = 'E-07', ?Person $by = null, ?string $reason = null): CalibrationRun
+    {
+        $bottles = array_map($this->lot(...), $lots);
+
+        return (new OpenRun())($by ?? $this->people['checker'], SentForm::own(), $this->pair($electrode), $bottles, $bottles[0], Source::Typed, $reason);
+    }
+
+    /** What an electrode of that slope shows in a solution of that pH, in mV to a tenth. */
+    protected function shown(float $ph, float $percent = 98.0, float $offset = -3.0, float $celsius = 21.0): float
+    {
+        return round($offset - $percent / 100 * Nernst::mvPerPh($celsius) * ($ph - 7), 1);
+    }
+
+    protected function typed(float $mv, float $celsius = 21.0, bool $still = true): TypedReading
+    {
+        return new TypedReading($mv, $celsius, $still, 40.0);
+    }
+
+    /**
+     * A whole calibration by typing, on an electrode of that slope.
+     *
+     * @param float $readBackPh what the electrode is made to see at the read-back
+     */
+    protected function calibrate(float $percent = 98.0, ?float $readBackPh = null, string $electrode = 'E-07'): Calibration
+    {
+        $run = $this->openRun(electrode: $electrode);
+        $accept = app(AcceptPoint::class);
+        foreach ([$this->lot('Q-29'), $this->lot('Q-31')] as $station => $lot) {
+            $accept($this->people['checker'], SentForm::own(), $run, $station, $this->typed($this->shown($lot->buffer()->phAt(21), $percent)), 'typed by a test');
+        }
+        $accept($this->people['checker'], SentForm::own(), $run, 2, $this->typed($this->shown($readBackPh ?? $this->lot('Q-29')->buffer()->phAt(21), $percent)), 'typed by a test');
+
+        return $run->calibration()->firstOrFail();
+    }
+
+    protected function begin(Stage $stage = Stage::Underway, string $batch = 'CS-0417', ?Person $by = null): ReadingDraft
+    {
+        return (new BeginMeasuring())($by ?? $this->people['checker'], SentForm::own(), $this->batch($batch), $this->pair(), $this->thermometer(), $stage, 'blend', CarbonImmutable::now(), [], Source::Typed);
+    }
+
+    /** @param list<float> $portions pH of each; the thermometer shows 21.4 °C, which its correction makes 21.0 */
+    protected function measure(array $portions, Stage $stage = Stage::Underway, string $batch = 'CS-0417'): Reading
+    {
+        $draft = $this->begin($stage, $batch);
+        foreach ($portions as $ph) {
+            (new AcceptReplicate())($this->people['checker'], SentForm::own(), $draft, $this->typed($this->shown($ph), 21.4), null);
+        }
+
+        return app(RecordReading::class)($this->people['checker'], SentForm::own(), $draft);
+    }
+
+    /** Puts the simulated electrode into the cup of a bottle or batch. */
+    protected function immerse(string $column, int $id, ?CalibrationRun $run = null, string $electrode = 'E-07'): void
+    {
+        app(MoveElectrode::class)($this->people['checker'], $this->pair($electrode)->electrode, (int) DB::table('bench_cups')->where($column, $id)->value('id'), 1, $run);
+    }
+
+    protected static function formId(): string
+    {
+        return (string) Str::uuid();
+    }
+}

@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Rheacid\Actions\Measure\AcceptReplicate;
+use Rheacid\Actions\Measure\CorrectReading;
+use Rheacid\Actions\Measure\RecordReading;
+use Rheacid\Core\Limits\Overall;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Models\Reading;
+use Rheacid\Models\Replicate;
+use Rheacid\Records\Refused;
+use Rheacid\Records\SentForm;
+
+final class MeasuringTest extends BenchTestCase
+{
+    public function test_the_highest_portion_is_judged_with_its_uncertainty(): void
+    {
+        $this->calibrate();
+
+        $reading = $this->measure([4.45, 4.48]);
+
+        self::assertEqualsWithDelta(4.48, $reading->decision->value_ph, 0.002);
+        self::assertEqualsWithDelta(4.465, $reading->decision->mean_ph, 0.002);
+        // By hand: buffers 0.0085, repeatability 0.018, display 0.0029, temperature 0.0009, drift 0.0289, matrix 0.01.
+        self::assertEqualsWithDelta(2 * sqrt(0.0085 ** 2 + 0.018 ** 2 + 0.0029 ** 2 + 0.0009 ** 2 + 0.0289 ** 2 + 0.01 ** 2), $reading->decision->expanded_u_ph, 0.0005);
+        self::assertSame(Overall::Accept, $reading->decision->overall);
+    }
+
+    public function test_the_thermometers_correction_goes_into_the_ph_and_is_shown(): void
+    {
+        $this->calibrate();
+
+        $replicate = $this->measure([4.45, 4.46])->replicates[0];
+
+        self::assertSame([21.4, -0.4, 21.0], [$replicate->shown_c, $replicate->correction_c, $replicate->celsius]);
+        $this->actingAs($this->people['auditor'])->get('/readings/' . Reading::query()->firstOrFail()->id)->assertSee('shown 21.4, correction −0.4');
+    }
+
+    public function test_a_stored_ph_can_be_computed_again_from_its_row_and_its_calibration(): void
+    {
+        $this->calibrate();
+        $this->measure([4.45, 4.48]);
+
+        foreach (Replicate::query()->with('calibration.points')->get() as $replicate) {
+            self::assertEqualsWithDelta($replicate->ph, $replicate->calibration->response()->read($replicate->mv, $replicate->celsius)->ph, 1e-9);
+        }
+    }
+
+    public function test_portions_that_differ_by_more_than_0_05_ask_for_a_third_and_none_is_dropped(): void
+    {
+        $this->calibrate();
+        try {
+            $this->measure([4.40, 4.47]);
+            self::fail('Two were enough.');
+        } catch (Refused $refusal) {
+            self::assertStringContainsString('3 portions are needed; 2 read so far', $refusal->getMessage());
+        }
+        self::assertSame(2, Replicate::query()->count(), 'what was accepted is kept at once');
+
+        $this->expectExceptionMessage('is measuring with this pair');
+        $this->measure([4.4, 4.4]);
+    }
+
+    public function test_limits_that_are_not_due_do_not_hold_a_healthy_young_batch(): void
+    {
+        $this->calibrate();
+
+        $decision = $this->measure([5.2, 5.21], batch: 'CS-0421')->decision;
+
+        self::assertSame(['Mash under way'], array_column($decision->outcomes, 'name'));
+        self::assertContains('Acid within a week', array_column($decision->not_due, 'name'));
+        self::assertSame(Overall::Accept, $decision->overall);
+        self::assertSame('running', $this->batch('CS-0421')->state());
+    }
+
+    public function test_a_critical_limit_that_is_due_and_not_proven_holds_the_batch(): void
+    {
+        $this->calibrate();
+
+        $reading = $this->measure([4.55, 4.56], Stage::Equilibrium, 'CS-0409');
+
+        self::assertSame(Overall::Hold, $reading->decision->overall);
+        self::assertSame('held', $this->batch('CS-0409')->state());
+        $this->actingAs($this->people['checker'])->get("/readings/{$reading->id}")
+            ->assertSeeInOrder(['Critical limit not proven.', 'Equilibrium: pH ≤ 4.6, lacks 0.04 to be proven.']);
+    }
+
+    public function test_an_overdue_calibration_measures_but_cannot_release(): void
+    {
+        $this->calibrate();
+        $this->wait(12 * 3600 + 1);
+
+        $reading = $this->measure([4.45, 4.46]);
+
+        self::assertSame(['calibration-overdue'], $reading->decision->blocks);
+        $this->actingAs($this->people['checker'])->get("/readings/{$reading->id}")->assertSee('The calibration is overdue');
+    }
+
+    public function test_a_sample_below_the_buffers_is_marked_and_less_certain_and_above_them_cannot_release(): void
+    {
+        $this->calibrate();
+
+        $below = $this->measure([3.4, 3.41]);
+        $above = $this->measure([7.3, 7.31]);
+
+        self::assertEqualsWithDelta(0.59, $below->replicates[1]->outside_by_ph, 0.005);
+        self::assertSame([], $below->decision->blocks);
+        self::assertGreaterThan(0.075, $below->decision->expanded_u_ph);
+        self::assertSame(['above-bracket'], $above->decision->blocks);
+    }
+
+    public function test_without_any_calibration_nothing_is_measured(): void
+    {
+        $this->expectException(Refused::class);
+        $this->expectExceptionMessage('Calibrate it first');
+
+        $this->begin();
+    }
+
+    public function test_a_correction_is_a_new_entry_that_supersedes_the_first(): void
+    {
+        $this->calibrate();
+        $first = $this->measure([4.45, 4.46]);
+        $before = $first->replicates->pluck('mv');
+
+        $corrected = $this->correct($first, [1 => ['mv' => $this->shown(4.40), 'celsius' => 21.4]], 'one digit mistyped');
+
+        self::assertSame($first->id, $corrected->supersedes_id);
+        self::assertEquals($before, $first->refresh()->replicates->pluck('mv'), 'the first entry stands as it was');
+        self::assertSame([$corrected->id], $this->batch()->currentReadings()->pluck('readings.id')->all());
+        $this->actingAs($this->people['auditor'])->get("/readings/{$first->id}")->assertSee('This entry was corrected');
+    }
+
+    public function test_a_reading_is_corrected_once_by_its_own_checker_or_the_lead_and_never_without_a_reason(): void
+    {
+        $this->calibrate();
+        $reading = $this->measure([4.45, 4.46]);
+        $refusals = [
+            'A checker corrects own readings only' => fn() => $this->correct($reading, [], 'why', 'second'),
+            'Write why' => fn() => $this->correct($reading, [], null),
+        ];
+        foreach ($refusals as $message => $try) {
+            try {
+                $try();
+                self::fail('It was corrected.');
+            } catch (Refused $refusal) {
+                self::assertStringContainsString($message, $refusal->getMessage());
+            }
+        }
+        $this->correct($reading, [], 'wrong place written', 'lead');
+
+        $this->expectExceptionMessage('has been corrected already');
+        $this->correct($reading, [], 'once more');
+    }
+
+    public function test_only_the_holder_adds_to_a_measurement(): void
+    {
+        $this->calibrate();
+        $draft = $this->begin();
+
+        $this->expectExceptionMessage('Oda Venn holds this measurement');
+        (new AcceptReplicate())($this->people['second'], SentForm::own(), $draft, $this->typed(150.0), null);
+    }
+
+    public function test_a_measurement_without_a_portion_is_not_recorded(): void
+    {
+        $this->calibrate();
+
+        $this->expectExceptionMessage('No portion has been read yet');
+        app(RecordReading::class)($this->people['checker'], SentForm::own(), $this->begin());
+    }
+
+    /** @param array<int, array{mv: float, celsius: float}> $values */
+    private function correct(Reading $reading, array $values, ?string $reason, string $by = 'checker'): Reading
+    {
+        $sample = $reading->sample;
+
+        return app(CorrectReading::class)($this->people[$by], SentForm::own(), $reading, $sample->stage, $sample->place, $sample->drawn_at, $values, $reason);
+    }
+}

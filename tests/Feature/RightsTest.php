@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Routing\Route as RouteModel;
+use Illuminate\Support\Facades\Route;
+
+/** Every route, asked as everybody. */
+final class RightsTest extends BenchTestCase
+{
+    public function test_without_a_session_everything_leads_to_the_sign_in(): void
+    {
+        foreach ($this->routes() as [$method, $url]) {
+            $this->call($method, $url)->assertRedirect('/sign-in');
+        }
+    }
+
+    public function test_an_auditor_reads_everything_and_posts_nothing(): void
+    {
+        foreach ($this->routes() as [$method, $url]) {
+            if ($url === '/sign-out' || str_ends_with($url, '/correction')) {
+                continue;
+            }
+            $response = $this->actingAs($this->people['auditor'])->call($method, $url);
+            $method === 'POST' ? $response->assertForbidden() : self::assertContains($response->status(), [200, 302], "$method $url");
+        }
+    }
+
+    public function test_an_auditor_does_not_even_see_the_form_of_a_correction(): void
+    {
+        $this->calibrate();
+
+        $this->actingAs($this->people['auditor'])->get("/readings/{$this->measure([4.45, 4.46])->id}/correction")->assertForbidden();
+    }
+
+    public function test_an_unknown_or_guessed_number_is_not_found(): void
+    {
+        foreach ($this->routes(number: '999999999') as [$method, $url]) {
+            if (str_contains($url, '999999999')) {
+                self::assertSame(404, $this->actingAs($this->people['checker'])->call($method, $url)->status(), "$method $url");
+            }
+        }
+        foreach (['/runs/abc', '/runs/-1', '/runs/1e3', '/runs/99999999999999999999', '/readings/%27', '/wp-admin'] as $url) {
+            $this->get($url)->assertNotFound();
+        }
+    }
+
+    public function test_every_page_forbids_inline_code_and_holds_none(): void
+    {
+        foreach ($this->routes() as [$method, $url]) {
+            $response = $method === 'GET' ? $this->actingAs($this->people['lead'])->get($url) : null;
+            if ($response?->status() === 200) {
+                self::assertStringContainsString("script-src 'self'", (string) $response->headers->get('Content-Security-Policy'), $url);
+                self::assertDoesNotMatchRegularExpression('/<script(?![^>]*\bsrc=)|<style|\sstyle=|\son[a-z]+=|javascript:/i', (string) $response->getContent(), $url);
+            }
+        }
+    }
+
+    public function test_a_fragment_is_the_same_part_as_on_its_page(): void
+    {
+        $run = $this->openRun();
+        $run->update(['source' => 'simulated']);
+        $this->immerse('lot_id', $this->lot('Q-29')->id, $run);
+        $this->wait(40);
+
+        $fragment = (string) $this->actingAs($this->people['checker'])->get("/runs/{$run->id}/live", ['HX-Request' => 'true'])->assertOk()->getContent();
+        $page = (string) $this->get("/runs/{$run->id}")->getContent();
+
+        self::assertStringContainsString(trim($fragment), $page);
+    }
+
+    /** @return list<array{string, string}> every route behind the sign-in, with numbers that exist */
+    private function routes(?string $number = null): array
+    {
+        $existing = [
+            'pair' => $this->pair()->id,
+            'lot' => $this->lot('Q-31')->id,
+            'thermometer' => $this->thermometer()->id,
+            'batch' => $this->batch()->id,
+        ];
+        $calibration = \Rheacid\Models\Calibration::query()->first() ?? $this->calibrate();
+        $reading = \Rheacid\Models\Reading::query()->first() ?? $this->measure([4.45, 4.46]);
+        $draft = \Rheacid\Models\ReadingDraft::query()->first();
+        $existing += ['calibration' => $calibration->id, 'run' => $calibration->calibration_run_id, 'reading' => $reading->id, 'draft' => $draft?->id];
+        $found = [];
+        foreach (Route::getRoutes() as $route) {
+            assert($route instanceof RouteModel);
+            if (in_array('auth', $route->gatherMiddleware(), true)) {
+                $found[] = [$route->methods()[0], '/' . trim((string) preg_replace_callback('/\{(\w+)\}/', static fn(array $match): string => $number ?? (string) $existing[$match[1]], $route->uri()), '/')];
+            }
+        }
+        self::assertGreaterThan(25, count($found));
+
+        return $found;
+    }
+}
