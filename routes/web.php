@@ -15,6 +15,7 @@ use Rheacid\Http\Controllers\ReadingDraftController;
 use Rheacid\Http\Controllers\ShelfController;
 use Rheacid\Http\Controllers\SignInController;
 use Rheacid\Http\Controllers\TodayController;
+use Rheacid\Http\Controllers\UpController;
 use Rheacid\Http\Middleware\Writes;
 
 Route::pattern('pair', '[0-9]{1,18}');
@@ -25,6 +26,8 @@ Route::pattern('draft', '[0-9]{1,18}');
 Route::pattern('reading', '[0-9]{1,18}');
 Route::pattern('lot', '[0-9]{1,18}');
 Route::pattern('thermometer', '[0-9]{1,18}');
+
+Route::get('up', UpController::class)->withoutMiddleware('web')->name('up');
 
 Route::middleware('guest')->group(static function (): void {
     Route::get('sign-in', [SignInController::class, 'create'])->name('sign-in');

@@ -24,6 +24,14 @@ final class Ledger
         return $row === null ? null : self::line($row);
     }
 
+    /** Number of the last line, without a lock: it moves with every record. */
+    public static function head(): int
+    {
+        $seq = DB::table('ledger')->max('seq');
+
+        return is_numeric($seq) ? (int) $seq : 0;
+    }
+
     /** @return \Generator<int, LedgerLine> from the first line on */
     public static function lines(): \Generator
     {

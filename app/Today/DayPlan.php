@@ -6,6 +6,7 @@ namespace Rheacid\Today;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Cache;
 use Rheacid\Core\Care\PairStanding;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Limits\Applies;
@@ -19,6 +20,7 @@ use Rheacid\Models\Pair;
 use Rheacid\Models\Reading;
 use Rheacid\Models\ReadingDraft;
 use Rheacid\Plant;
+use Rheacid\Records\Ledger;
 use Rheacid\Shelf\Readiness;
 
 /** What to do next, in the order in which to do it. Worked out once a request. */
@@ -26,6 +28,8 @@ final class DayPlan
 {
     /** A ferment falls no further than this until its next reading. Common practice, no source. */
     private const FALLS_PH = 0.5;
+
+    private const KEPT_S = 60;
 
     /** @var list<Task>|null */
     private ?array $tasks = null;
@@ -44,10 +48,29 @@ final class DayPlan
     /** @return list<Task> */
     public function tasks(): array
     {
+        return $this->tasks ??= $this->kept();
+    }
+
+    /**
+     * The plan follows from the records and the minute, and every record moves the ledger's head: so long as neither has
+     * changed, neither has the plan, which the rail of every page counts.
+     *
+     * @return list<Task>
+     */
+    private function kept(): array
+    {
+        $key = 'plan ' . Ledger::head() . ' ' . CarbonImmutable::now()->format('Y-m-d H:i');
+
+        return Cache::remember($key, self::KEPT_S, fn(): array => $this->worked());
+    }
+
+    /** @return list<Task> */
+    private function worked(): array
+    {
         // Without a pair in force nothing can be measured; with one, the batches come first.
         $work = $this->readyPair() === null ? [...$this->calibrations(), ...$this->measurements()] : [...$this->measurements(), ...$this->calibrations()];
 
-        return $this->tasks ??= [...$this->openWork(), ...$work, ...$this->soaks(), ...$this->held()];
+        return [...$this->openWork(), ...$work, ...$this->soaks(), ...$this->held()];
     }
 
     public function waiting(string $room): int

@@ -7,7 +7,7 @@
     <defs><pattern id="{{ $id }}" width="{{ $small ? 16 : 7 }}" height="{{ $small ? 16 : 7 }}" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path class="hatch" d="M0 0v{{ $small ? 16 : 7 }}"/></pattern></defs>
     @if (!$small && ($target = $rule->target()))
         <rect class="band" x="{{ $target['x'] }}" y="40" width="{{ $target['width'] }}" height="{{ $line - 40 }}"/>
-        <text class="band-label" x="{{ $target['x'] + $target['width'] / 2 }}" y="34" text-anchor="middle">{{ $target['label'] }}</text>
+        <text class="band-label" x="{{ $target['x'] + $target['width'] / 2 }}" y="16" text-anchor="middle">{{ $target['label'] }}</text>
     @endif
     @foreach ($rule->hatched() as $wall)
         <rect x="{{ $wall['x'] }}" y="40" width="{{ $wall['width'] }}" height="{{ $line - 40 }}" fill="url(#{{ $id }})"/>

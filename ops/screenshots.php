@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+// Walks through the main views of the demo and takes their pictures. The clock is a file, moved by hand, so that every
+// trace stands at the same second each time. Called by bin/screenshots.
+
+use Facebook\WebDriver\WebDriverKeys;
+use Tests\Browser\Chromium;
+use Tests\Browser\Person;
+
+require dirname(__DIR__) . '/vendor/autoload.php';
+
+[, $address, $passphrase, $clockFile, $folder] = $argv;
+
+$wait = static function (int $seconds) use ($clockFile): void {
+    $now = new DateTimeImmutable(trim((string) file_get_contents($clockFile)));
+    file_put_contents($clockFile, $now->modify("+$seconds seconds")->format('Y-m-d\TH:i:s\Z'));
+};
+$open = static function (int $width, int $height, bool $dark) use ($address, $passphrase, $folder): array {
+    $chromium = Chromium::open($width, $height, $dark);
+    $person = (new Person($chromium, $address))->signsIn('oda', $passphrase);
+
+    return [$chromium, $person, static function (string $name) use ($chromium, $person, $folder): void {
+        $person->leavesFields();
+        usleep(700_000);
+        $chromium->picture("$folder/$name.png");
+        echo "$name.png\n";
+    }];
+};
+$accept = static fn(Person $person): Person => $person->seesAcceptAwake()->leavesFields()->presses(WebDriverKeys::ENTER);
+
+[$chromium, $oda, $picture] = $open(1280, 800, false);
+$picture('today');
+$oda->opens('/ready')->sees('Bottles');
+$picture('ready');
+$oda->opens('/calibrate/1')->sees('Buffers, in the order');
+$picture('calibrate-choose');
+$oda->taps('Begin with the first buffer')->sees('Waiting.')->taps('pH 7.00 · Q-27')->sees('of 30 still');
+$wait(47);
+$oda->opens('/')->sees('Go on')->presses(WebDriverKeys::ENTER)->sees('of 30 still');
+$picture('calibrate-settling');
+$wait(40);
+$accept($oda)->sees('4.01 now')->taps('pH 10.01 · Q-35')->sees('of 30 still');
+$wait(90);
+$accept($oda)->sees('This reads like');
+$picture('calibrate-wrong-buffer');
+$oda->taps('pH 4.01 · Q-28')->sees('of 30 still');
+$wait(90);
+$accept($oda)->sees('Accept read-back')->taps('pH 7.00 · Q-27')->sees('of 30 still');
+$wait(90);
+$accept($oda)->sees('Usable until');
+$picture('calibrate-verdict');
+$oda->opens('/calibrations/11')->sees('Use with care');
+$picture('calibrate-care');
+$oda->opens('/measure/2')->taps('Begin measuring')->sees('Portion 1')->taps('sample of CS-0417')->sees('of 30 still');
+$wait(38);
+$oda->opens('/')->sees('Go on')->presses(WebDriverKeys::ENTER)->sees('of 30 still');
+$picture('measure-settling');
+$wait(60);
+$accept($oda)->sees('Portion 2')->taps('sample of CS-0417')->sees('of 30 still');
+$wait(60);
+$accept($oda)->sees('not needed: they agree');
+$picture('measure-decision');
+$oda->presses(WebDriverKeys::ENTER)->sees('Recorded on CS-0417')->opens('/batches/2')->sees('Readings');
+$picture('batch');
+$oda->opens('/batches')->sees('CS-0409');
+$picture('batches');
+$oda->opens('/readings/7')->sees('not proven');
+$picture('reading-not-proven');
+$chromium->close();
+
+[$chromium, $oda, $picture] = $open(1280, 800, true);
+$oda->opens('/readings/14')->sees('Critical limit met');
+$picture('dark-reading');
+$chromium->close();
+
+[$chromium, $oda, $picture] = $open(390, 844, false);
+$oda->opens('/readings/14')->sees('Critical limit met');
+$picture('telephone-reading');
+$oda->opens('/measure/3')->taps('Begin measuring')->sees('Portion 1')->taps('sample of CS-0421')->sees('of 30 still');
+$wait(60);
+$oda->browser->navigate()->refresh();
+$oda->sees('settled');
+$picture('telephone-measure');
+$chromium->close();
