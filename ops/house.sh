@@ -145,7 +145,7 @@ TEXT
     as_service mariadbd --no-defaults "${root_flag[@]}" --datadir="$data" --socket="$HOME_DIR/run/mariadb.sock" --pid-file="$pid" \
         --bind-address=127.0.0.1 --port="$DATABASE_PORT" --skip-name-resolve --init-file="$HOME_DIR/run/accounts.sql" \
         --innodb-buffer-pool-size=128M --innodb-flush-log-at-trx-commit=1 --character-set-server=utf8mb4 --default-time-zone=+00:00 \
-        > "$HOME_DIR/log/mariadb.log" 2>&1 9>&- &
+        --log-error="$HOME_DIR/log/mariadb.log" > /dev/null 2>&1 9>&- 8>&- &
     local tries=0
     until port_open "$DATABASE_PORT" && running "$pid"; do
         tries=$((tries + 1))
