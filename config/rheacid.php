@@ -14,6 +14,12 @@ return [
     // Demo sign-ins share one generated passphrase; null where no demo is wanted.
     'demo_passphrase' => env('DEMO_PASSPHRASE'),
 
+    // Demo people change hands by one generated PIN.
+    'demo_pin' => env('DEMO_PIN'),
+
+    // Somebody who walked away is signed out; what was typed waits in the browser.
+    'idle_minutes' => (int) env('IDLE_MINUTES', 30),
+
     // A run without a second point and without a touch for this long is abandoned.
     'abandon_run_after_minutes' => 15,
 ];

@@ -98,13 +98,14 @@ make_home() {
 APP_KEY=base64:$(head -c 32 /dev/urandom | base64)
 DB_APP_PASSWORD=$(head -c 18 /dev/urandom | base64 | tr '+/' 'xy')
 DB_OWNER_PASSWORD=$(head -c 18 /dev/urandom | base64 | tr '+/' 'xy')
+DEMO_PIN=$(shuf -i 1000-9999 -n 1)
 DEMO_PASSPHRASE=$(shuf -n 1 -e apple barley cider dill fennel)-$(shuf -n 1 -e amber copper linen slate walnut)-$(shuf -i 100-999 -n 1)
 TEXT
         umask 022
         mv "$ENV_FILE.new" "$ENV_FILE"
     fi
     # Ports and addresses may change from one start to the next; secrets stay.
-    sed -i '/^\(APP_URL\|APP_ENV\|CLOCK_FILE\|DB_PORT\|APP_[A-Z]*_CACHE\)=/d' "$ENV_FILE"
+    sed -i '/^\(APP_URL\|APP_ENV\|BCRYPT_ROUNDS\|CLOCK_FILE\|DB_PORT\|APP_[A-Z]*_CACHE\)=/d' "$ENV_FILE"
     {
         echo "APP_URL=http://127.0.0.1:$WEB_PORT"
         echo "DB_PORT=$DATABASE_PORT"
@@ -144,7 +145,7 @@ TEXT
     local root_flag=(); ! is_root || [ ${#RUN_AS[@]} -gt 0 ] || root_flag=(--user=root)
     as_service mariadbd --no-defaults "${root_flag[@]}" --datadir="$data" --socket="$HOME_DIR/run/mariadb.sock" --pid-file="$pid" \
         --bind-address=127.0.0.1 --port="$DATABASE_PORT" --skip-name-resolve --init-file="$HOME_DIR/run/accounts.sql" \
-        --innodb-buffer-pool-size=128M --innodb-flush-log-at-trx-commit=1 --character-set-server=utf8mb4 --default-time-zone=+00:00 \
+        --innodb-buffer-pool-size=128M --innodb-flush-log-at-trx-commit="${DATABASE_FLUSH:-1}" --character-set-server=utf8mb4 --default-time-zone=+00:00 \
         --log-error="$HOME_DIR/log/mariadb.log" > /dev/null 2>&1 9>&- 8>&- &
     local tries=0
     until port_open "$DATABASE_PORT" && running "$pid"; do

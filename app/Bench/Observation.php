@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Bench;
 
+use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Settling\Trace;
 
 /** What is taken from one immersion, wherever it was read. */
@@ -14,7 +15,7 @@ final readonly class Observation
      * @param float|null $waitS seconds to go until it would count as settled; null where nobody can tell
      */
     public function __construct(
-        public float $mv,
+        public Signal $signal,
         public float $celsius,
         public bool $settled,
         public ?float $waitS,

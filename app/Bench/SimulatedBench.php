@@ -12,11 +12,16 @@ use Rheacid\Core\Simulation\ElectrodeCondition;
 use Rheacid\Core\Simulation\SimulatedImmersion;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Meter;
+use Rheacid\Models\Pair;
 
 /** The simulated bench: the only reader of the truth about its electrodes and cups. */
 final class SimulatedBench
 {
     public const SPEEDS = [1, 5, 10, 30, 60];
+
+    private const DIGIT_MV = 0.1;
+    private const SAMPLE_S = 180;
+    private const RINSE_S = 20;
 
     /** @return list<Cup> every cup on the bench, buffers first */
     public function cups(): array
@@ -56,7 +61,7 @@ final class SimulatedBench
     /** The trace from the moment of immersion until now, one point a simulated second. */
     public function trace(Immersion $immersion, Meter $meter): Trace
     {
-        return $this->simulate($immersion)->trace($this->elapsed($immersion), $meter->resolution_mv);
+        return $this->simulate($immersion)->trace($this->elapsed($immersion), $meter->resolution_mv ?? self::DIGIT_MV);
     }
 
     public function elapsed(Immersion $immersion): float
@@ -72,26 +77,50 @@ final class SimulatedBench
         return $immersion === null ? 0.0 : $this->simulate($immersion)->restMv();
     }
 
+    /** What a logger would have written of a calibration on 7.00 and 4.01 with a read-back: one point a second, a silence while rinsing. */
+    public function sampleLog(Pair $pair): string
+    {
+        $lines = ["time s;potential mV;temperature °C"];
+        $clock = 0;
+        $from = 0.0;
+        foreach (['technical-7.00', 'technical-4.01', 'technical-7.00'] as $seed => $buffer) {
+            $immersion = new SimulatedImmersion($this->condition($pair->electrode_id), Buffer::named($buffer)->phAt(21.4), 21.4, $from, $seed + 1);
+            foreach ($immersion->trace(self::SAMPLE_S)->points as [$second, $mv, $celsius]) {
+                $lines[] = str_replace('.', ',', sprintf('%d;%.1F;%.1F', $clock + $second, $mv, $celsius));
+            }
+            $from = $immersion->restMv();
+            $clock += self::SAMPLE_S + self::RINSE_S;
+        }
+
+        return implode("\r\n", $lines) . "\r\n";
+    }
+
     private function simulate(Immersion $immersion): SimulatedImmersion
     {
-        $electrode = DB::table('bench_electrodes')->where('electrode_id', $immersion->electrodeId)->sole();
         $cup = DB::table('bench_cups')->where('id', $immersion->cupId)->sole();
 
         return new SimulatedImmersion(
-            new ElectrodeCondition(
-                (float) $electrode->slope_share,
-                (float) $electrode->offset_mv,
-                (float) $electrode->time_constant_s,
-                (float) $electrode->slow_share,
-                (float) $electrode->slow_time_constant_s,
-                (float) $electrode->noise_mv,
-                (float) $electrode->drift_mv_per_min,
-                (int) $electrode->seed,
-            ),
+            $this->condition($immersion->electrodeId),
             $cup->buffer === null ? (float) $cup->ph : Buffer::named($cup->buffer)->phAt((float) $cup->celsius),
             (float) $cup->celsius,
             $immersion->fromMv,
             $immersion->id,
+        );
+    }
+
+    private function condition(int $electrodeId): ElectrodeCondition
+    {
+        $electrode = DB::table('bench_electrodes')->where('electrode_id', $electrodeId)->firstOrFail();
+
+        return new ElectrodeCondition(
+            (float) $electrode->slope_share,
+            (float) $electrode->offset_mv,
+            (float) $electrode->time_constant_s,
+            (float) $electrode->slow_share,
+            (float) $electrode->slow_time_constant_s,
+            (float) $electrode->noise_mv,
+            (float) $electrode->drift_mv_per_min,
+            (int) $electrode->seed,
         );
     }
 }

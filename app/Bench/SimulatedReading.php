@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Bench;
 
 use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Core\Electrode\Signal;
 use Rheacid\Models\Pair;
 use Rheacid\Records\Refused;
 
@@ -22,11 +23,11 @@ final readonly class SimulatedReading implements ReadingSource
         $standing = $trace->standing($by, $windowS);
 
         return new Observation(
-            $standing->mv,
+            Signal::mv($standing->mv),
             $standing->celsius,
             $standing->settled,
             $standing->waitS,
-            $standing->settled ? $standing->settling->responseS : null,
+            $standing->responseS,
             Source::Simulated,
             $trace,
             $immersion->id,

@@ -9,12 +9,14 @@ enum Source: string
 {
     case Typed = 'typed';
     case Simulated = 'simulated';
+    case Imported = 'imported';
 
     public function words(): string
     {
         return match ($this) {
             self::Typed => 'typed from the meter',
             self::Simulated => 'simulated bench',
+            self::Imported => 'taken from a log',
         };
     }
 }

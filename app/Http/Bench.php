@@ -10,6 +10,7 @@ use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\SimulatedReading;
 use Rheacid\Bench\Source;
 use Rheacid\Bench\TypedReading;
+use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
@@ -40,17 +41,20 @@ final class Bench
 
             return new SimulatedReading($bench, $pair, $request->filled('seen_s') ? $request->float('seen_s') : null);
         }
+        [$field, $quantity] = $pair->meter->shows_mv ? ['mv', Quantity::Millivolt] : ['shown_ph', Quantity::Ph];
         $request->validate([
-            'mv' => ['required', 'string', new Measured(Quantity::Millivolt)],
+            $field => ['required', 'string', new Measured($quantity)],
             'celsius' => ['required', 'string', new Measured(Quantity::Temperature)],
             'response_s' => ['nullable', 'string', new Measured(Quantity::Seconds)],
         ], [
-            'mv.required' => Quantity::Millivolt->accepted(),
+            "$field.required" => $quantity->accepted(),
             'celsius.required' => Quantity::Temperature->accepted(),
         ]);
 
+        $value = $quantity->read((string) $request->string($field));
+
         return new TypedReading(
-            Quantity::Millivolt->read((string) $request->string('mv')),
+            $quantity === Quantity::Ph ? Signal::shownPh($value) : Signal::mv($value),
             Quantity::Temperature->read((string) $request->string('celsius')),
             $request->boolean('still'),
             $request->filled('response_s') ? Quantity::Seconds->read((string) $request->string('response_s')) : null,

@@ -17,10 +17,10 @@ final class Failures
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport([Failure::class, ChangedAndSentAgain::class]);
-        $exceptions->dontFlash(['passphrase']);
+        $exceptions->dontFlash(['passphrase', 'pin']);
         $exceptions->render(static fn(Failure $failure, Request $request) => $request->isMethod('GET')
             ? self::page(422, 'This cannot be shown', $failure->getMessage())
-            : redirect()->back()->withInput($request->except(['_token', 'form', 'passphrase']))->withErrors([$failure->field() ?? 'form' => $failure->getMessage()]));
+            : redirect()->back()->withInput($request->except(['_token', 'form', 'passphrase', 'pin', 'log']))->withErrors([$failure->field() ?? 'form' => $failure->getMessage()]));
         $exceptions->render(static fn(ChangedAndSentAgain $failure): Response => self::page(409, 'Already recorded', $failure->getMessage()));
         $exceptions->render(static fn(\PDOException $failure): Response => self::page(
             503,

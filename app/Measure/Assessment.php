@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Rheacid\Measure;
 
 use Illuminate\Support\Collection;
+use Rheacid\Core\Care\CheckStanding;
 use Rheacid\Core\Care\PairState;
-use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Core\Electrode\Response;
 use Rheacid\Core\Limits\Decision as CoreDecision;
 use Rheacid\Core\Limits\LimitsOnSample;
 use Rheacid\Core\Limits\ReleaseBlock;
@@ -50,24 +51,24 @@ final readonly class Assessment
     ) {}
 
     /** @param Collection<int, Replicate> $replicates at least one */
-    public static function of(Collection $replicates, Sample $sample, Pair $pair, Calibration $calibration, ThermometerCheck $check, Method $method, PairState $state): self
+    public static function of(Collection $replicates, Sample $sample, Pair $pair, Calibration $calibration, ThermometerCheck $check, Method $method, PairState $state, CheckStanding $checked): self
     {
         $portions = array_values($replicates->map(static fn(Replicate $replicate): float => $replicate->ph)->all());
-        $fit = $calibration->response();
+        $response = $calibration->response();
         // The highest portion is the worst one for pH ≤ a limit; it decides, so it stands with the pooled repeatability, n = 1.
         $deciding = $replicates->sortByDesc('ph')->firstOrFail();
-        $inputs = count($fit->points) === 1 ? null : new UncertaintyInputs(
+        $inputs = count($response->buffers()) === 1 ? null : new UncertaintyInputs(
             ph: $deciding->ph,
             celsius: $deciding->celsius,
-            buffers: self::buffers($calibration, $fit, $deciding),
+            buffers: self::buffers($calibration, $response, $deciding),
             sd: 0.0,
             replicates: 1,
             pooledSd: $pair->policy->pooled_sd_ph,
             resolution: $pair->meter->resolution_ph,
             temperatureExpandedU: $check->expanded_u_c,
             driftLimitPh: $pair->policy->read_back_limit_ph,
-            fitU: 0.0,
-            calibrationCelsius: $fit->referenceCelsius(),
+            fitU: $response->fitU(),
+            calibrationCelsius: $response->referenceCelsius(),
             outsideByPh: $deciding->outside_by_ph,
             matrixU: $method->matrix_u_ph,
         );
@@ -89,8 +90,23 @@ final readonly class Assessment
             $uncertainty,
             $limits,
             CoreDecision::on($portions, $expandedU, $limits->judging()),
-            self::blocks($deciding, $replicates, $calibration, $check, $method, $state, $uncertainty !== null),
+            [
+                ...self::blocks($deciding, $replicates, $calibration, $check, $method, $state, $uncertainty !== null),
+                ...array_filter([self::isBound($limits) ? $checked->block() : null]),
+            ],
         );
+    }
+
+    /** Only a critical or legal limit needs an independent buffer. */
+    private static function isBound(LimitsOnSample $limits): bool
+    {
+        foreach ($limits->judging() as $limit) {
+            if ($limit->kind->binds()) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** How many portions the method asks for: one more where they do not agree. */
@@ -116,9 +132,9 @@ final readonly class Assessment
      *
      * @return array{array{ph: float, expanded_u: float}, array{ph: float, expanded_u: float}}
      */
-    private static function buffers(Calibration $calibration, CalibrationFit $fit, Replicate $deciding): array
+    private static function buffers(Calibration $calibration, Response $response, Replicate $deciding): array
     {
-        $segment = $fit->segments[$fit->read($deciding->mv, $deciding->celsius)->segment];
+        [$low, $high] = $response->leansOn($response->tell($deciding->signal(), $deciding->celsius));
         $uncertainty = static function (float $ph) use ($calibration): float {
             $point = $calibration->points->firstOrFail(static fn(CalibrationPoint $point): bool => $point->isFitted() && abs($point->buffer_ph - $ph) < 1e-6);
 
@@ -126,8 +142,8 @@ final readonly class Assessment
         };
 
         return [
-            ['ph' => $segment->fromPh, 'expanded_u' => $uncertainty($segment->fromPh)],
-            ['ph' => $segment->toPh, 'expanded_u' => $uncertainty($segment->toPh)],
+            ['ph' => $low, 'expanded_u' => $uncertainty($low)],
+            ['ph' => $high, 'expanded_u' => $uncertainty($high)],
         ];
     }
 

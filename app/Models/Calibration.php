@@ -9,8 +9,12 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Core\Electrode\Finding;
+use Rheacid\Core\Electrode\FindingCode;
 use Rheacid\Core\Electrode\FitMethod;
-use Rheacid\Core\Electrode\Judgement;
+use Rheacid\Core\Electrode\Response;
+use Rheacid\Core\Electrode\Severity;
+use Rheacid\Core\Electrode\ShownScale;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Records\Kept;
 
@@ -76,15 +80,35 @@ final class Calibration extends Model
         return $this->hasOne(CalibrationVoid::class);
     }
 
-    /** The electrode's response as it was fitted, laid again through the kept points. */
-    public function response(): CalibrationFit
+    /** What turns the pair's signal into pH: laid again through the kept points, or the meter's own scale. */
+    public function response(): Response
     {
-        return CalibrationFit::through(CalibrationPoint::ofKind($this->points, fitted: true), $this->fit);
+        if ($this->fit !== null) {
+            return CalibrationFit::through(CalibrationPoint::ofKind($this->points, fitted: true), $this->fit);
+        }
+        $fitted = $this->points->filter(static fn(CalibrationPoint $point): bool => $point->isFitted());
+        $buffers = array_values($fitted->map(static fn(CalibrationPoint $point): float => $point->buffer_ph)->all());
+        assert($buffers !== []);
+
+        return ShownScale::onBuffers($buffers, (float) $fitted->avg('celsius'), (float) $this->read_back_error_ph);
     }
 
-    /** Judged again by the criteria that applied, read-back included. */
-    public function judgement(): Judgement
+    /** Our own fit; null where the meter calibrated itself. */
+    public function fitted(): ?CalibrationFit
     {
-        return Judgement::of($this->response(), $this->policy->criteria(), CalibrationPoint::ofKind($this->points, fitted: false), $this->policy->read_back_limit_ph);
+        $response = $this->response();
+
+        return $response instanceof CalibrationFit ? $response : null;
+    }
+
+    /** @return list<Finding> as they were found on the day */
+    public function found(): array
+    {
+        $found = [];
+        foreach ($this->findings as $kept) {
+            $found[] = new Finding(FindingCode::from((string) $kept['code']), Severity::from((string) $kept['severity']), $kept['seen'], $kept['needed']);
+        }
+
+        return $found;
     }
 }

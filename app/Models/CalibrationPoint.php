@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Collection;
 use Rheacid\Bench\Source;
 use Rheacid\Core\Electrode\CalibrationPoint as CorePoint;
+use Rheacid\Core\Electrode\Signal;
 use Rheacid\Records\Kept;
 
 /**
@@ -28,6 +29,7 @@ final class CalibrationPoint extends Model
         'station' => 'integer',
         'buffer_ph' => 'float',
         'mv' => 'float',
+        'shown_ph' => 'float',
         'celsius' => 'float',
         'response_s' => 'float',
         'settled' => 'boolean',
@@ -62,7 +64,7 @@ final class CalibrationPoint extends Model
 
     public function toCore(): CorePoint
     {
-        return new CorePoint($this->buffer_ph, $this->mv, $this->celsius, $this->response_s);
+        return new CorePoint($this->buffer_ph, $this->signal()->idealMv($this->celsius), $this->celsius, $this->response_s);
     }
 
     /**
@@ -84,5 +86,10 @@ final class CalibrationPoint extends Model
     public function asFoundError(): ?float
     {
         return $this->as_found_ph === null ? null : $this->as_found_ph - $this->buffer_ph;
+    }
+
+    public function signal(): Signal
+    {
+        return Signal::kept($this->mv, $this->shown_ph);
     }
 }

@@ -19,6 +19,7 @@ final class CalibrationVoid extends Model
 
     protected $casts = [
         'at' => 'datetime',
+        'back_to' => 'datetime',
     ];
 
     /** @return BelongsTo<Person, $this> */

@@ -15,5 +15,6 @@ final class Meter extends Model
     protected $casts = [
         'resolution_ph' => 'float',
         'resolution_mv' => 'float',
+        'shows_mv' => 'boolean',
     ];
 }

@@ -14,7 +14,7 @@ final class Person extends User
 
     protected $authPasswordName = 'passphrase';
 
-    protected $hidden = ['passphrase'];
+    protected $hidden = ['passphrase', 'pin'];
 
     protected $casts = ['role' => Role::class, 'invented' => 'boolean'];
 

@@ -88,4 +88,10 @@ final class Reading extends Model
     {
         return $this->hasOne(Decision::class);
     }
+
+    /** Measured after the last moment at which its calibration is still trusted. */
+    public function isInDoubt(): bool
+    {
+        return $this->calibration->void !== null && $this->observed_at > $this->calibration->void->back_to;
+    }
 }

@@ -7,6 +7,7 @@ namespace Rheacid\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Bench\Source;
+use Rheacid\Core\Electrode\Signal;
 use Rheacid\Records\Kept;
 
 /**
@@ -23,6 +24,7 @@ final class Replicate extends Model
     protected $casts = [
         'position' => 'integer',
         'mv' => 'float',
+        'shown_ph' => 'float',
         'shown_c' => 'float',
         'correction_c' => 'float',
         'celsius' => 'float',
@@ -56,5 +58,10 @@ final class Replicate extends Model
     public function person(): BelongsTo
     {
         return $this->belongsTo(Person::class);
+    }
+
+    public function signal(): Signal
+    {
+        return Signal::kept($this->mv, $this->shown_ph);
     }
 }

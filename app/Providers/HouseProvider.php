@@ -26,6 +26,10 @@ final class HouseProvider extends ServiceProvider
         Model::shouldBeStrict(!$this->app->isProduction());
         $this->holdClock();
 
+        RateLimiter::for('hands', static fn(Request $request): array => [
+            Limit::perMinute(5)->by('pin:' . $request->path()),
+            Limit::perMinute(15)->by('pins:' . $request->ip()),
+        ]);
         RateLimiter::for('sign-in', static fn(Request $request): array => [
             Limit::perMinute(5)->by('name:' . mb_strtolower((string) $request->string('username')) . $request->ip()),
             Limit::perMinute(30)->by('address:' . $request->ip()),

@@ -9,10 +9,14 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Core\Records\LedgerLine;
 use Rheacid\Models\Person;
+use Rheacid\Plant;
 
 /** What one action writes: its rows are gathered and sealed together in one ledger line. */
 final class Entry
 {
+    /** Two servers of one plant may differ by so much. */
+    private const CLOCK_TOLERANCE_S = 5;
+
     /** @var array<string, array<int, array<string, string|null>>> */
     private array $rows = [];
 
@@ -38,8 +42,10 @@ final class Entry
         if ($this->rows === []) {
             return;
         }
+        $last = Ledger::last();
+        $this->ensureClockGoesForward($last);
         $line = LedgerLine::after(
-            Ledger::last(),
+            $last,
             $this->at->utc()->format('Y-m-d\TH:i:s.v\Z'),
             $this->by->id,
             $action,
@@ -58,6 +64,15 @@ final class Entry
             'prev' => $line->prev,
             'hash' => $line->hash,
         ]);
+    }
+
+    /** Records that go back in time cannot be judged: deadlines, due dates and the order of things hang on the clock. */
+    private function ensureClockGoesForward(?LedgerLine $last): void
+    {
+        $before = $last === null ? null : CarbonImmutable::parse($last->at);
+        if ($before !== null && $this->at->lessThan($before->subSeconds(self::CLOCK_TOLERANCE_S))) {
+            throw Refused::because(sprintf('The clock of this machine has gone back: it says %s, but the last record is of %s. Set the clock right, then send the form again; nothing was recorded.', Plant::full($this->at), Plant::full($before)), 'clock');
+        }
     }
 
     public static function id(Model $record): int

@@ -12,7 +12,7 @@ final class Ledger
 {
     /** Tables whose rows are only ever added, each by an action that seals it in the ledger. */
     public const RECORD_TABLES = [
-        'batch_events', 'calibration_points', 'calibration_voids', 'calibrations', 'care_events', 'decisions', 'draft_events', 'lot_uses',
+        'batch_events', 'buffer_checks', 'calibration_points', 'calibration_voids', 'calibrations', 'care_events', 'decisions', 'draft_events', 'lot_uses',
         'readings', 'replicates', 'run_events', 'samples', 'thermometer_checks', 'traces',
     ];
 

@@ -20,14 +20,17 @@ final class Fits
         if ($newest === null || $newest->verdict === Verdict::Fail) {
             return null;
         }
-        $fit = $newest->response();
+        $fit = $newest->fitted();
 
-        return $fit->hasSlope() ? $fit : null;
+        return $fit !== null && $fit->hasSlope() ? $fit : null;
     }
 
-    /** The new response, once every buffer of the run has been fitted. */
+    /** The new response, once every buffer of the run has been fitted; null where the meter keeps it to itself. */
     public static function new(CalibrationRun $run): ?CalibrationFit
     {
+        if (!$run->pair->meter->shows_mv) {
+            return null;
+        }
         $planned = count(array_filter($run->plan(), static fn(array $station): bool => $station['kind'] === 'fit'));
         $points = CalibrationPoint::ofKind($run->points, fitted: true);
 

@@ -29,7 +29,7 @@ final readonly class BatchScreen
             $rows[] = [
                 'reading' => $reading,
                 'rule' => new AcidRule($decision->value_ph, $decision->expanded_u_ph, [$reading->calibration->bracket_low_ph, $reading->calibration->bracket_high_ph], $lines->walls),
-                ...self::worst($lines),
+                ...($reading->isInDoubt() ? ['sign' => 'fail', 'word' => 'in doubt: check buffer failed'] : self::worst($lines)),
             ];
             $points[] = [
                 'hours' => $batch->started_at->diffInSeconds($reading->sample->drawn_at) / 3600,

@@ -24,16 +24,16 @@ final readonly class CalibrationScreen
         public string $head,
         public string $sentence,
         public array $findings,
-        public ResponseLine $line,
+        public ?ResponseLine $line,
         public string $slope,
         public string $offset,
     ) {}
 
     public static function of(Calibration $calibration): self
     {
-        $judgement = $calibration->judgement();
-        $slope = Numbers::fixed($calibration->slope_percent, 1) . ' %';
-        $offset = Numbers::fixed($calibration->offset_mv, 1) . ' mV';
+        $fit = $calibration->fitted();
+        $slope = $calibration->slope_percent === null ? 'kept by the meter' : Numbers::fixed($calibration->slope_percent, 1) . ' %';
+        $offset = $calibration->offset_mv === null ? 'kept by the meter' : Numbers::fixed($calibration->offset_mv, 1) . ' mV';
 
         return new self(
             $calibration,
@@ -55,8 +55,8 @@ final readonly class CalibrationScreen
                 },
                 'sentence' => FindingWords::sentence($finding),
                 'advice' => FindingWords::advice($finding),
-            ], $judgement->findings),
-            new ResponseLine($judgement->fit, $calibration->policy->criteria(), CalibrationPoint::ofKind($calibration->points, fitted: false)),
+            ], $calibration->found()),
+            $fit === null ? null : new ResponseLine($fit, $calibration->policy->criteria(), CalibrationPoint::ofKind($calibration->points, fitted: false)),
             $slope,
             $offset,
         );

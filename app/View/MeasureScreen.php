@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\View;
 
+use Carbon\CarbonImmutable;
 use Rheacid\Bench\Cup;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\Source;
@@ -12,6 +13,7 @@ use Rheacid\Measure\Assessment;
 use Rheacid\Measure\Help;
 use Rheacid\Models\Reading;
 use Rheacid\Models\ReadingDraft;
+use Rheacid\Shelf\Checks;
 use Rheacid\Shelf\Readiness;
 use Rheacid\View\Figures\AcidRule;
 use Rheacid\View\Figures\BudgetBar;
@@ -39,9 +41,9 @@ final readonly class MeasureScreen
     public static function of(ReadingDraft $draft, SimulatedBench $bench): self
     {
         $draft->load(['replicates', 'sample.batch.product.limits', 'pair.meter', 'pair.electrode.careEvents', 'pair.policy', 'pair.newestCalibration', 'calibration.points.lot', 'thermometerCheck.thermometer', 'method', 'holder']);
-        $fit = $draft->calibration->response();
+        $response = $draft->calibration->response();
         $live = $draft->source === Source::Simulated
-            ? LiveReading::of($draft->pair, $bench, $fit, $draft->method->settle_window_s, route('drafts.live', $draft), 'pH before the temperature correction')
+            ? LiveReading::of($draft->pair, $bench, $draft->calibration->fitted(), $draft->method->settle_window_s, route('drafts.live', $draft), 'pH before the temperature correction')
             : null;
         $assessment = $draft->replicates->isEmpty() ? null : Assessment::of(
             $draft->replicates,
@@ -51,9 +53,9 @@ final readonly class MeasureScreen
             $draft->thermometerCheck,
             $draft->method,
             Readiness::of($draft->pair)->state,
+            Checks::standing($draft->calibration, CarbonImmutable::now()),
         );
         $decision = $assessment === null ? null : DecisionLines::of($assessment->decision->outcomes, $assessment->limits->notDue, $draft->sample->batch);
-        $points = array_column($fit->points, 'bufferPh');
 
         return new self(
             $draft,
@@ -61,7 +63,7 @@ final readonly class MeasureScreen
             $draft->source === Source::Simulated ? array_values(array_filter($bench->cups(), static fn(Cup $cup): bool => $cup->batchId !== null)) : [],
             $assessment,
             $decision,
-            $assessment === null || $decision === null ? null : new AcidRule($assessment->value, $assessment->uncertainty?->expanded(), $points, $decision->walls, self::earlier($draft)),
+            $assessment === null || $decision === null ? null : new AcidRule($assessment->value, $assessment->uncertainty?->expanded(), $response->buffers(), $decision->walls, self::earlier($draft)),
             $assessment?->uncertainty === null ? null : new BudgetBar(array_map(static fn($line): array => ['name' => $line->name, 'u' => $line->u, 'share' => $line->share], $assessment->uncertainty->budget)),
             $assessment === null ? [] : array_map(StateWords::block(...), $assessment->blocks),
             $assessment?->inputs === null ? [] : Help::for($assessment->inputs),

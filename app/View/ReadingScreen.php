@@ -35,7 +35,7 @@ final readonly class ReadingScreen
             $reading,
             $decision,
             $lines,
-            new AcidRule($decision->value_ph, $decision->expanded_u_ph, array_column($reading->calibration->response()->points, 'bufferPh'), $lines->walls),
+            new AcidRule($decision->value_ph, $decision->expanded_u_ph, $reading->calibration->response()->buffers(), $lines->walls),
             $budget === [] ? null : new BudgetBar($budget),
             array_values(array_map(static fn(string $block): string => StateWords::block(ReleaseBlock::from($block)), array_filter($decision->blocks, is_string(...)))),
         );

@@ -10,7 +10,7 @@ use Rheacid\Core\Numbers;
 use Rheacid\Core\OutOfRange;
 
 /** The response of one pair of meter and electrode, laid through one to five buffers. */
-final readonly class CalibrationFit
+final readonly class CalibrationFit implements Response
 {
     public const MOST_POINTS = 5;
 
@@ -142,6 +142,32 @@ final readonly class CalibrationFit
         $index = $this->responsible($answers);
 
         return new PhReading($answers[$index], $index, $this->bracket());
+    }
+
+    public function tell(Signal $signal, float $celsius): PhReading
+    {
+        return $this->read($signal->mv ?? throw Inconsistent::because('This pair was calibrated in mV; mV are needed, not the pH that a meter shows.', 'mv'), $celsius);
+    }
+
+    public function canTell(): bool
+    {
+        return $this->hasSlope();
+    }
+
+    public function buffers(): array
+    {
+        return array_map(static fn(CalibrationPoint $point): float => $point->bufferPh, $this->points);
+    }
+
+    public function leansOn(PhReading $reading): array
+    {
+        return [$this->segments[$reading->segment]->fromPh, $this->segments[$reading->segment]->toPh];
+    }
+
+    /** Largest residual/√3 for one line through several points; nothing for exact segments. Common practice, no source. */
+    public function fitU(): float
+    {
+        return $this->method === FitMethod::Segments ? 0.0 : ($this->largestResidual() ?? 0.0) / sqrt(3);
     }
 
     /**

@@ -38,10 +38,24 @@ final readonly class Judgement
         $found = [
             ...self::slopes($fit, $criteria),
             ...self::position($fit, $criteria),
-            ...self::response($fit, $criteria),
-            ...self::points($fit),
+            ...self::response($fit->points, $criteria),
+            ...self::points($fit->points),
             ...self::checks($errors, $checkLimitPh),
         ];
+        $findings = self::sorted($found);
+
+        return new self($fit, Verdict::of($findings), $findings, $errors);
+    }
+
+    /**
+     * Each code once, with its worst severity, in the order in which it is told.
+     *
+     * @param list<Finding> $found
+     *
+     * @return list<Finding>
+     */
+    public static function sorted(array $found): array
+    {
         $findings = [];
         foreach (FindingCode::cases() as $code) {
             $same = array_values(array_filter($found, static fn(Finding $finding): bool => $finding->code === $code));
@@ -51,7 +65,7 @@ final readonly class Judgement
             }
         }
 
-        return new self($fit, Verdict::of($findings), $findings, $errors);
+        return $findings;
     }
 
     public function found(FindingCode $code): ?Finding
@@ -78,22 +92,33 @@ final readonly class Judgement
             }
         }
         foreach ($judged as $segment) {
-            $percent = $segment->percent();
-            $finding = match (true) {
-                $percent <= -self::NO_RESPONSE_PERCENT + Numbers::TOLERANCE => new Finding(FindingCode::SlopeReversed, Severity::Fail, $percent, $criteria->lowestSlopePercent),
-                abs($percent) < self::NO_RESPONSE_PERCENT - Numbers::TOLERANCE => new Finding(FindingCode::NoResponse, Severity::Fail, $percent, $criteria->lowestSlopePercent),
-                !Numbers::atLeast($percent, $criteria->lowestSlopePercent) => new Finding(FindingCode::SlopeLow, Severity::Fail, $percent, $criteria->lowestSlopePercent),
-                !Numbers::atMost($percent, $criteria->highestSlopePercent + self::HIGH_MARGIN_PERCENT) => new Finding(FindingCode::SlopeHigh, Severity::Fail, $percent, $criteria->highestSlopePercent),
-                !Numbers::atMost($percent, $criteria->highestSlopePercent) => new Finding(FindingCode::SlopeHigh, Severity::Caution, $percent, $criteria->highestSlopePercent),
-                Numbers::atMost($percent, $criteria->lowestSlopePercent + self::NEAR_LOW_PERCENT) => new Finding(FindingCode::SlopeNearLow, Severity::Caution, $percent, $criteria->lowestSlopePercent),
-                default => null,
-            };
-            if ($finding !== null) {
-                $found[] = $finding;
-            }
+            $found[] = self::slope($segment->percent(), $criteria);
         }
 
-        return $found;
+        return array_values(array_filter($found));
+    }
+
+    /** What one slope says; null where it is good. */
+    private static function slope(float $percent, Criteria $criteria): ?Finding
+    {
+        [$low, $high] = [$criteria->lowestSlopePercent, $criteria->highestSlopePercent];
+
+        return match (true) {
+            $percent <= -self::NO_RESPONSE_PERCENT + Numbers::TOLERANCE => new Finding(FindingCode::SlopeReversed, Severity::Fail, $percent, $low),
+            abs($percent) < self::NO_RESPONSE_PERCENT - Numbers::TOLERANCE => new Finding(FindingCode::NoResponse, Severity::Fail, $percent, $low),
+            !Numbers::atLeast($percent, $low) => new Finding(FindingCode::SlopeLow, Severity::Fail, $percent, $low),
+            !Numbers::atMost($percent, $high + self::HIGH_MARGIN_PERCENT) => new Finding(FindingCode::SlopeHigh, Severity::Fail, $percent, $high),
+            !Numbers::atMost($percent, $high) => new Finding(FindingCode::SlopeHigh, Severity::Caution, $percent, $high),
+            Numbers::atMost($percent, $low + self::NEAR_LOW_PERCENT) => new Finding(FindingCode::SlopeNearLow, Severity::Caution, $percent, $low),
+            default => null,
+        };
+    }
+
+    private static function offset(float $mv, Criteria $criteria): ?Finding
+    {
+        return $criteria->offsetMv !== null && !Numbers::atMost(abs($mv), $criteria->offsetMv)
+            ? new Finding(FindingCode::OffsetOff, Severity::Fail, $mv, $criteria->offsetMv)
+            : null;
     }
 
     /** @return list<Finding> */
@@ -104,22 +129,23 @@ final readonly class Judgement
         if ($criteria->zeroPointPh !== null && ($zero === null || abs($zero - 7) >= $criteria->zeroPointPh - Numbers::TOLERANCE)) {
             $found[] = new Finding(FindingCode::ZeroPointOff, Severity::Fail, $zero, $criteria->zeroPointPh);
         }
-        $offset = $fit->neutral()->offsetMv;
-        if ($criteria->offsetMv !== null && !Numbers::atMost(abs($offset), $criteria->offsetMv)) {
-            $found[] = new Finding(FindingCode::OffsetOff, Severity::Fail, $offset, $criteria->offsetMv);
-        }
+        $found[] = self::offset($fit->neutral()->offsetMv, $criteria);
         $residual = $fit->largestResidual();
         if ($criteria->residualPh !== null && $residual !== null && !Numbers::atMost($residual, $criteria->residualPh)) {
             $found[] = new Finding(FindingCode::ResidualHigh, Severity::Fail, $residual, $criteria->residualPh);
         }
 
-        return $found;
+        return array_values(array_filter($found));
     }
 
-    /** @return list<Finding> */
-    private static function response(CalibrationFit $fit, Criteria $criteria): array
+    /**
+     * @param list<CalibrationPoint> $points
+     *
+     * @return list<Finding>
+     */
+    public static function response(array $points, Criteria $criteria): array
     {
-        $slowest = max(array_map(static fn(CalibrationPoint $point): float => $point->responseSeconds ?? 0.0, $fit->points));
+        $slowest = max([0.0, ...array_map(static fn(CalibrationPoint $point): float => $point->responseSeconds ?? 0.0, $points)]);
         $limit = $criteria->responseSeconds;
         if ($limit === null || Numbers::atMost($slowest, $limit)) {
             return [];
@@ -128,18 +154,25 @@ final readonly class Judgement
         return [new Finding(FindingCode::ResponseSlow, Numbers::atMost($slowest, 2 * $limit) ? Severity::Caution : Severity::Fail, $slowest, $limit)];
     }
 
-    /** @return list<Finding> */
-    private static function points(CalibrationFit $fit): array
+    /**
+     * What the choice of buffers says, whatever the electrode made of them.
+     *
+     * @param list<CalibrationPoint> $points
+     *
+     * @return list<Finding>
+     */
+    public static function points(array $points): array
     {
         $found = [];
-        if (count($fit->points) === 1) {
+        $buffers = array_column($points, 'bufferPh');
+        $temperatures = array_column($points, 'celsius');
+        if (count($buffers) === 1) {
             $found[] = new Finding(FindingCode::OnePoint, Severity::Caution);
         }
-        if (count($fit->points) === 2 && !Numbers::atLeast($fit->spanPh(), self::LEAST_SPAN_PH)) {
-            $found[] = new Finding(FindingCode::SpanShort, Severity::Caution, $fit->spanPh(), self::LEAST_SPAN_PH);
+        if (count($buffers) === 2 && !Numbers::atLeast(max($buffers) - min($buffers), self::LEAST_SPAN_PH)) {
+            $found[] = new Finding(FindingCode::SpanShort, Severity::Caution, max($buffers) - min($buffers), self::LEAST_SPAN_PH);
         }
-        $temperatures = array_column($fit->points, 'celsius');
-        $spread = max($temperatures) - min($temperatures);
+        $spread = $temperatures === [] ? 0.0 : max($temperatures) - min($temperatures);
         if (!Numbers::atMost($spread, self::TEMPERATURE_SPREAD_C)) {
             $found[] = new Finding(FindingCode::TemperatureSpread, Severity::Caution, $spread, self::TEMPERATURE_SPREAD_C);
         }
@@ -152,7 +185,7 @@ final readonly class Judgement
      *
      * @return list<Finding>
      */
-    private static function checks(array $errors, float $limit): array
+    public static function checks(array $errors, float $limit): array
     {
         if ($errors === []) {
             return [new Finding(FindingCode::NoCheck, Severity::Note)];

@@ -21,6 +21,8 @@ enum ReleaseBlock: string
     case ThermometerFailed = 'thermometer-failed';
     case ThermometerNotCovering = 'thermometer-not-covering';
     case SampleTemperature = 'sample-temperature';
+    case CheckBufferMissing = 'check-buffer-missing';
+    case CheckBufferFailed = 'check-buffer-failed';
 
     private const FAR_BELOW_PH = 1.0;
 

@@ -44,8 +44,45 @@ final readonly class Settling
         $times = array_column($points, 0);
         $values = array_column($points, 1);
         $last = count($points) - 1;
-        $settledAt = null;
-        $settledNow = false;
+        $still = self::stillAt($points, $band, $windowS);
+        $first = array_search(true, $still, true);
+        $settledAt = is_int($first) ? $times[$first] : null;
+        $settledNow = $still[$last];
+        $from = $last;
+        while ($from > 0 && $times[$from - 1] >= $times[$last] - $windowS - Numbers::TOLERANCE) {
+            $from--;
+        }
+        $window = array_slice($values, $from);
+        $windowTimes = array_slice($times, $from);
+        assert($window !== [] && $windowTimes !== []);
+        $mean = array_sum($window) / count($window);
+        $line = count($window) > 1 ? LeastSquares::line($windowTimes, $window) : null;
+
+        return new self(
+            $settledNow,
+            $settledAt,
+            $line === null ? null : $line->slope * 60,
+            max($window) - min($window),
+            $settledNow ? self::response($times, $values, $mean, $band / 2) : null,
+            $mean,
+            $times[$last] - self::stillSince($times, $values, $band),
+        );
+    }
+
+    /**
+     * Point by point, whether the window before it was still, in one pass.
+     *
+     * @param list<array{float, float}> $points [s, value], times strictly increasing
+     *
+     * @return list<bool>
+     *
+     * @throws Inconsistent if the times do not strictly increase
+     */
+    public static function stillAt(array $points, float $band = self::BAND_PH, float $windowS = self::WINDOW_S): array
+    {
+        $times = array_column($points, 0);
+        $values = array_column($points, 1);
+        $still = [];
         $from = 0;
         /** @var list<int> $highs @var list<int> $lows indices whose values fall and rise: the window's extremes stand in front */
         $highs = $lows = [];
@@ -64,27 +101,11 @@ final readonly class Settling
             while ($lows[0] < $from) {
                 array_shift($lows);
             }
-            $settledNow = Numbers::atMost($times[0], $time - $windowS)
+            $still[] = Numbers::atMost($times[0], $time - $windowS)
                 && Numbers::atMost($values[$highs[0]] - $values[$lows[0]], $band);
-            if ($settledNow) {
-                $settledAt ??= $time;
-            }
         }
-        $window = array_slice($values, $from);
-        $windowTimes = array_slice($times, $from);
-        assert($window !== [] && $windowTimes !== []);
-        $mean = array_sum($window) / count($window);
-        $line = count($window) > 1 ? LeastSquares::line($windowTimes, $window) : null;
 
-        return new self(
-            $settledNow,
-            $settledAt,
-            $line === null ? null : $line->slope * 60,
-            max($window) - min($window),
-            $settledNow ? self::response($times, $values, $mean, $band / 2) : null,
-            $mean,
-            $times[$last] - self::stillSince($times, $values, $band),
-        );
+        return $still;
     }
 
     /**

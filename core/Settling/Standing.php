@@ -17,6 +17,7 @@ final readonly class Standing
      * @param bool $settled still for the whole window, on enough points without a gap
      * @param float $mv mean of the still window, or the last value where it is not settled; kept to 0.001
      * @param float $waitS seconds to go if it stays as still as it is
+     * @param float|null $responseS time it took to come to rest, told at the first rest: waiting longer must not make it look slower
      */
     private function __construct(
         public Settling $settling,
@@ -24,10 +25,13 @@ final readonly class Standing
         public float $mv,
         public float $celsius,
         public float $waitS,
+        public ?float $responseS,
     ) {}
 
-    public static function of(Trace $trace, Settling $settling, float $windowS): self
+    /** @param non-empty-list<array{float, float}> $values [s, pH] of the trace */
+    public static function of(Trace $trace, array $values, float $windowS): self
     {
+        $settling = Settling::of($values, Settling::BAND_PH, $windowS);
         $end = $trace->lastSecond();
         $window = array_values(array_filter($trace->points, static fn(array $point): bool => $point[0] >= $end - $windowS - Numbers::TOLERANCE));
         $gap = 0.0;
@@ -43,6 +47,16 @@ final readonly class Standing
             round(array_sum(array_column($taken, 1)) / count($taken), 3),
             round(array_sum(array_column($taken, 2)) / count($taken), 3),
             $settled ? 0.0 : max(1.0, ceil($windowS - $settling->stillForS)),
+            $settled ? self::response($values, $settling, $windowS) : null,
         );
+    }
+
+    /** @param non-empty-list<array{float, float}> $values [s, pH] */
+    private static function response(array $values, Settling $settling, float $windowS): ?float
+    {
+        $first = $settling->settledAtS;
+        $untilRest = array_values(array_filter($values, static fn(array $value): bool => $value[0] <= $first));
+
+        return $untilRest === [] ? null : Settling::of($untilRest, Settling::BAND_PH, $windowS)->responseS;
     }
 }

@@ -43,6 +43,6 @@ final readonly class Trace
 
     public function standing(?CalibrationFit $by, float $windowS = Settling::WINDOW_S): Standing
     {
-        return Standing::of($this, Settling::of($this->inPh($by), Settling::BAND_PH, $windowS), $windowS);
+        return Standing::of($this, $this->inPh($by), $windowS);
     }
 }

@@ -50,6 +50,8 @@ final class StateWords
             ReleaseBlock::ThermometerOverdue => 'The check of the thermometer is overdue.',
             ReleaseBlock::ThermometerFailed => 'The thermometer failed its last check.',
             ReleaseBlock::ThermometerNotCovering => 'The check of the thermometer does not cover this temperature.',
+            ReleaseBlock::CheckBufferMissing => 'No independent check buffer was read on this calibration in the last two hours and ten samples. Read one; a critical limit needs it.',
+            ReleaseBlock::CheckBufferFailed => 'The last check buffer failed. Calibrate, then measure again.',
             ReleaseBlock::SampleTemperature => 'The sample was outside the temperature of the method. Bring it there and measure again.',
         };
     }

@@ -27,7 +27,11 @@ final readonly class Scenario
         $held = CarbonImmutable::getTestNow();
         $now = CarbonImmutable::now();
         try {
-            DB::transaction(fn() => $this->past->live(self::furnish($passphrase, $now), $now));
+            DB::transaction(function () use ($passphrase, $now): void {
+                // The shelf was set up before the first thing that happened at it: records never go back in time.
+                CarbonImmutable::setTestNow($now->subDays(30));
+                $this->past->live(self::furnish($passphrase, $now), $now);
+            });
         } finally {
             CarbonImmutable::setTestNow($held);
         }
@@ -54,11 +58,14 @@ final readonly class Scenario
     private static function people(string $passphrase): array
     {
         $hash = Hash::make($passphrase);
+        $pin = config('rheacid.demo_pin');
+        $pin = is_string($pin) && $pin !== '' ? Hash::make($pin) : null;
         $make = static fn(string $username, string $name, Role $role): Person => Person::query()->create([
             'username' => $username,
             'name' => $name,
             'role' => $role,
             'passphrase' => $hash,
+            'pin' => $pin,
             'invented' => true,
         ]);
 

@@ -48,15 +48,21 @@ final class Shelf
     {
         $bench = Meter::query()->create(['code' => 'M-A', 'name' => 'Bench meter A', 'resolution_ph' => 0.01, 'resolution_mv' => 0.1]);
         $cellar = Meter::query()->create(['code' => 'M-B', 'name' => 'Cellar meter B', 'resolution_ph' => 0.01, 'resolution_mv' => 0.1]);
+        $pocket = Meter::query()->create(['code' => 'M-C', 'name' => 'Pocket meter C', 'resolution_ph' => 0.01, 'shows_mv' => false]);
         $electrodes = [
             // code, name, kind, days in use, meter, channel, truth: slope, offset, time constant, slow share, slow time constant, noise, drift, seed
             ['E-07', 'Electrode E-07', 'refillable, double junction', 120, $bench, null, [0.984, -3.4, 5.0, 0.04, 18.0, 0.10, 0.02, 7]],
             ['E-05', 'Electrode E-05', 'sealed gel, general purpose', 340, $cellar, 'left socket', [0.915, 8.6, 8.0, 0.16, 24.0, 0.14, 0.05, 5]],
             ['E-09', 'Electrode E-09', 'spear tip for direct insertion', 40, $cellar, 'right socket', [0.968, 2.1, 6.0, 0.06, 20.0, 0.12, 0.03, 9]],
+            // Built into a meter that shows only pH: the simulated bench gives mV, so it has no truth there.
+            ['E-11', 'Electrode E-11', 'built in, sealed gel', 75, $pocket, null, null],
         ];
         foreach ($electrodes as [$code, $name, $kind, $days, $meter, $channel, $truth]) {
             $electrode = Electrode::query()->create(['code' => $code, 'name' => $name, 'kind' => $kind, 'first_used_on' => $now->subDays($days)->toDateString()]);
             Pair::query()->create(['meter_id' => $meter->id, 'electrode_id' => $electrode->id, 'channel' => $channel, 'policy_id' => $policies['process']->id, 'paired_at' => $now->subDays($days)]);
+            if ($truth === null) {
+                continue;
+            }
             DB::table('bench_electrodes')->insert(array_combine(
                 ['electrode_id', 'slope_share', 'offset_mv', 'time_constant_s', 'slow_share', 'slow_time_constant_s', 'noise_mv', 'drift_mv_per_min', 'seed'],
                 [$electrode->id, ...$truth],

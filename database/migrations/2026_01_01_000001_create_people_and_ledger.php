@@ -15,6 +15,7 @@ return new class extends Migration {
             $table->string('name', 80);
             $table->string('role', 20);
             $table->string('passphrase');
+            $table->string('pin')->nullable();
             $table->boolean('invented')->default(false);
         });
 

@@ -31,7 +31,9 @@ return new class extends Migration {
             $table->string('code', 20)->unique();
             $table->string('name', 80);
             $table->decimal('resolution_ph', 5, 3);
-            $table->decimal('resolution_mv', 5, 2);
+            $table->decimal('resolution_mv', 5, 2)->nullable();
+            // A meter that shows only pH keeps its calibration to itself.
+            $table->boolean('shows_mv')->default(true);
         });
 
         Schema::create('electrodes', static function (Blueprint $table): void {

@@ -55,7 +55,8 @@ return new class extends Migration {
             $table->string('kind', 20);
             $table->foreignId('lot_id')->constrained();
             $table->decimal('buffer_ph', 13, 10);
-            $table->decimal('mv', 8, 3);
+            $table->decimal('mv', 8, 3)->nullable();
+            $table->decimal('shown_ph', 6, 3)->nullable();
             $table->decimal('celsius', 7, 3);
             $table->decimal('response_s', 7, 1)->nullable();
             $table->boolean('settled');
@@ -73,11 +74,12 @@ return new class extends Migration {
             $table->foreignId('calibration_run_id')->unique()->constrained();
             $table->foreignId('pair_id')->constrained();
             $table->foreignId('policy_id')->constrained();
-            $table->string('fit', 20);
+            // null: the meter calibrated itself and shows only pH
+            $table->string('fit', 20)->nullable();
             $table->string('verdict', 20);
             $table->json('findings');
-            $table->decimal('slope_percent', 9, 4);
-            $table->decimal('offset_mv', 9, 4);
+            $table->decimal('slope_percent', 9, 4)->nullable();
+            $table->decimal('offset_mv', 9, 4)->nullable();
             $table->decimal('zero_point_ph', 13, 10)->nullable();
             $table->decimal('bracket_low_ph', 13, 10);
             $table->decimal('bracket_high_ph', 13, 10);
@@ -89,10 +91,34 @@ return new class extends Migration {
             $table->index(['pair_id', 'at']);
         });
 
+        Schema::create('buffer_checks', static function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('pair_id')->constrained();
+            $table->foreignId('calibration_id')->constrained();
+            $table->foreignId('lot_id')->constrained();
+            $table->string('moment', 20);
+            $table->decimal('mv', 8, 3)->nullable();
+            $table->decimal('shown_ph', 6, 3)->nullable();
+            $table->decimal('celsius', 7, 3);
+            $table->decimal('ph', 13, 10);
+            $table->decimal('buffer_ph', 13, 10);
+            $table->decimal('limit_ph', 5, 3);
+            $table->boolean('passed');
+            $table->boolean('settled');
+            $table->string('reason', 400)->nullable();
+            $table->foreignId('trace_id')->nullable()->constrained();
+            $table->string('source', 20);
+            $table->foreignId('person_id')->constrained('people');
+            $table->dateTime('at', 3);
+            $table->index(['pair_id', 'at']);
+        });
+
         Schema::create('calibration_voids', static function (Blueprint $table): void {
             $table->id();
             $table->foreignId('calibration_id')->unique()->constrained();
             $table->string('reason', 400);
+            // Readings up to here stay trusted: the last good check, or the calibration itself.
+            $table->dateTime('back_to', 3);
             $table->foreignId('person_id')->constrained('people');
             $table->dateTime('at', 3);
         });

@@ -113,7 +113,8 @@ return new class extends Migration {
             $table->unsignedInteger('position');
             $table->foreignId('calibration_id')->constrained();
             $table->foreignId('thermometer_check_id')->constrained();
-            $table->decimal('mv', 8, 3);
+            $table->decimal('mv', 8, 3)->nullable();
+            $table->decimal('shown_ph', 6, 3)->nullable();
             $table->decimal('shown_c', 7, 3);
             $table->decimal('correction_c', 7, 3);
             $table->decimal('celsius', 7, 3);
@@ -127,6 +128,19 @@ return new class extends Migration {
             $table->foreignId('person_id')->constrained('people');
             $table->dateTime('at', 3);
             $table->unique(['series', 'position']);
+        });
+
+        // A log as it was uploaded, for a pair to be calibrated or a sample to be measured: not a record until a person
+        // takes values from it.
+        Schema::create('log_uploads', static function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('pair_id')->constrained();
+            $table->foreignId('reading_draft_id')->nullable()->constrained();
+            $table->foreignId('person_id')->constrained('people');
+            $table->string('name', 200);
+            $table->char('sha256', 64);
+            $table->longText('content');
+            $table->dateTime('at', 3);
         });
 
         Schema::create('readings', static function (Blueprint $table): void {

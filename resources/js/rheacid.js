@@ -1,9 +1,16 @@
-// Little is done here: htmx fetches the live trace, the rest is comfort for the keyboard. Every page works without it.
+// Little is done here: htmx fetches the live trace, the rest is comfort for the hands. Every page works without it.
 import htmx from 'htmx.org';
+import { keepWhatIsTyped } from './kept.js';
+import { listenToKeys } from './keys.js';
 
 htmx.config.allowEval = false;
 htmx.config.includeIndicatorStyles = false;
 htmx.config.selfRequestsOnly = true;
+
+function sayConnected(connected) {
+    const note = document.querySelector('.offline');
+    if (note) note.hidden = connected;
+}
 
 // The live part of a page says how the reading stands; the Accept button outside it follows, so that it keeps the focus.
 function followStanding() {
@@ -14,19 +21,28 @@ function followStanding() {
     accept.setAttribute('aria-disabled', settled === 'yes' ? 'false' : 'true');
     accept.querySelector('[data-wait]').textContent = settled === 'yes' || wait === '' ? '' : ` in ${wait} s`;
     document.querySelectorAll('[name=seen_s]').forEach((field) => { field.value = seen; });
+    sayConnected(true);
 }
 document.addEventListener('htmx:afterSwap', followStanding);
+
+// A lost connection is said on the page; it mends itself at the next answer.
+const sayOffline = () => sayConnected(false);
+document.addEventListener('htmx:sendError', sayOffline);
+document.addEventListener('htmx:responseError', sayOffline);
+window.addEventListener('offline', sayOffline);
+window.addEventListener('online', () => sayConnected(true));
 
 // A button that sleeps does nothing; the server would refuse it all the same.
 document.addEventListener('click', (event) => {
     if (event.target.closest('[aria-disabled=true]')) event.preventDefault();
 });
 
-// One sending of a form is enough.
+// One sending of a form is enough, and without a connection none is tried: the typed values would leave the screen.
 document.addEventListener('submit', (event) => {
     const form = event.target;
-    if (form.dataset.sent) {
+    if (form.dataset.sent || (form.method === 'post' && !navigator.onLine)) {
         event.preventDefault();
+        if (!navigator.onLine) sayOffline();
     } else if (form.method === 'post') {
         form.dataset.sent = 'yes';
         setTimeout(() => delete form.dataset.sent, 4000);
@@ -37,19 +53,5 @@ document.addEventListener('change', (event) => {
     if (event.target.matches('[data-submits]')) event.target.form.requestSubmit();
 });
 
-const isTyping = (target) => target.closest('input, select, textarea, dialog') !== null;
-
-document.addEventListener('keydown', (event) => {
-    if (event.ctrlKey || event.altKey || event.metaKey || isTyping(event.target)) return;
-    const rooms = document.querySelectorAll('.rail li a');
-    if (event.key === '/') {
-        event.preventDefault();
-        document.querySelector('.top input')?.focus();
-    } else if (event.key === '?') {
-        document.querySelector('#shortcuts')?.showModal();
-    } else if (event.key === 'Enter' && !event.target.closest('a, button, summary')) {
-        document.querySelector('[data-primary]')?.click();
-    } else if (/^[1-9]$/.test(event.key)) {
-        rooms[Number(event.key) - 1]?.click();
-    }
-});
+keepWhatIsTyped();
+listenToKeys();

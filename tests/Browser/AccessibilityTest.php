@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rheacid\Actions\Logs\UploadLog;
 
 /** Every kind of page under axe, a rule engine for WCAG 2.2: nothing serious, nothing moderate. */
 final class AccessibilityTest extends BrowserTestCase
@@ -26,12 +27,12 @@ final class AccessibilityTest extends BrowserTestCase
         $run = $this->openRun();
         $run->update(['source' => 'simulated']);
         $this->immerse('lot_id', $this->lot('Q-29')->id, $run);
-        $this->pair('E-05');
+        $log = (new UploadLog())($this->people['checker'], 'a.csv', implode("\n", array_map(static fn(int $t): string => "$t;170.0;21.0", range(0, 60))), $this->pair(), null);
         $oda = $this->atTheBench($width, $height, $dark);
         $axe = (string) file_get_contents(base_path('node_modules/axe-core/axe.min.js'));
 
         $found = [];
-        foreach (['/sign-in', '/', '/ready', '/calibrate', "/calibrate/{$this->pair('E-09')->id}", "/runs/{$run->id}", "/calibrations/{$reading->calibration_id}", '/measure', "/measure/{$this->batch()->id}", '/batches', "/batches/{$this->batch()->id}", "/readings/{$reading->id}", "/readings/{$reading->id}/correction", "/pairs/{$this->pair()->id}", "/lots/{$this->lot('Q-31')->id}", "/thermometers/{$this->thermometer()->id}", '/find?q=Q'] as $path) {
+        foreach (['/sign-in', '/', '/ready', '/calibrate', "/calibrate/{$this->pair('E-09')->id}", "/runs/{$run->id}", "/calibrations/{$reading->calibration_id}", '/measure', "/measure/{$this->batch()->id}", '/batches', "/batches/{$this->batch()->id}", "/readings/{$reading->id}", "/readings/{$reading->id}/correction", "/pairs/{$this->pair()->id}", "/pairs/{$this->pair()->id}/check", '/hands', "/hands/{$this->people['second']->id}", "/logs/{$log->id}", "/lots/{$this->lot('Q-31')->id}", "/thermometers/{$this->thermometer()->id}", '/find?q=Q'] as $path) {
             $path === '/' ? $oda->signsIn('oda', self::PASSPHRASE) : $oda->opens($path);
             // Through the browser's own channel, which the page's security policy does not reach.
             $oda->browser->executeScript($axe);

@@ -55,6 +55,8 @@ final class Chromium
             'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 600],
         ]);
 
+        $driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setTouchEmulationEnabled', 'params' => ['enabled' => $width < 600]]);
+
         return new self($driver, $process, $profile);
     }
 

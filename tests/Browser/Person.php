@@ -8,6 +8,7 @@ use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
+use Facebook\WebDriver\WebDriverSelect;
 use PHPUnit\Framework\Assert;
 
 /** Somebody in front of the browser, with a person's verbs. Elements are found by what they are called, never by their place. */
@@ -66,6 +67,27 @@ final class Person
     public function taps(string $name): self
     {
         $this->named($name)->click();
+
+        return $this;
+    }
+
+    /** A touch of a finger, as the browser gets it from the screen. */
+    public function touches(string $name): self
+    {
+        $element = $this->named($name);
+        $this->browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
+        $place = $this->browser->executeScript('const r = arguments[0].getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2];', [$element]);
+        assert(is_array($place));
+        foreach ([['touchStart', [['x' => $place[0], 'y' => $place[1]]]], ['touchEnd', []]] as [$type, $points]) {
+            $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Input.dispatchTouchEvent', 'params' => ['type' => $type, 'touchPoints' => $points]]);
+        }
+
+        return $this;
+    }
+
+    public function chooses(string $name, string $value): self
+    {
+        (new WebDriverSelect($this->browser->findElement(WebDriverBy::name($name))))->selectByValue($value);
 
         return $this;
     }

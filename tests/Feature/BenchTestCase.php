@@ -19,6 +19,7 @@ use Rheacid\Actions\Measure\RecordReading;
 use Rheacid\Bench\Source;
 use Rheacid\Bench\TypedReading;
 use Rheacid\Core\Electrode\Nernst;
+use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Calibration;
@@ -45,7 +46,7 @@ abstract class BenchTestCase extends TestCase
         self::emptyDatabase();
         Cache::flush();
         CarbonImmutable::setTestNow($this->clock());
-        $this->people = Scenario::furnish(self::PASSPHRASE, CarbonImmutable::now());
+        $this->people = DB::transaction(static fn(): array => Scenario::furnish(self::PASSPHRASE, CarbonImmutable::now()));
     }
 
     /** The time at which the bench is furnished; null for the real one. */
@@ -65,11 +66,13 @@ abstract class BenchTestCase extends TestCase
     {
         $owner = DB::connection('owner');
         $owner->statement('SET FOREIGN_KEY_CHECKS = 0');
-        foreach ($owner->getSchemaBuilder()->getTableListing(schemaQualified: false) as $table) {
-            if ($table !== 'migrations') {
-                $owner->table($table)->delete();
+        $owner->transaction(static function () use ($owner): void {
+            foreach ($owner->getSchemaBuilder()->getTableListing(schemaQualified: false) as $table) {
+                if ($table !== 'migrations') {
+                    $owner->table($table)->delete();
+                }
             }
-        }
+        });
         $owner->statement('SET FOREIGN_KEY_CHECKS = 1');
     }
 
@@ -114,7 +117,7 @@ abstract class BenchTestCase extends TestCase
 
     protected function typed(float $mv, float $celsius = 21.0, bool $still = true): TypedReading
     {
-        return new TypedReading($mv, $celsius, $still, 40.0);
+        return new TypedReading(Signal::mv($mv), $celsius, $still, 40.0);
     }
 
     /**

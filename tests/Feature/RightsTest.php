@@ -6,6 +6,11 @@ namespace Tests\Feature;
 
 use Illuminate\Routing\Route as RouteModel;
 use Illuminate\Support\Facades\Route;
+use Rheacid\Actions\Logs\UploadLog;
+use Rheacid\Models\Calibration;
+use Rheacid\Models\LogUpload;
+use Rheacid\Models\Reading;
+use Rheacid\Models\ReadingDraft;
 
 /** Every route, asked as everybody. */
 final class RightsTest extends BenchTestCase
@@ -20,11 +25,15 @@ final class RightsTest extends BenchTestCase
     public function test_an_auditor_reads_everything_and_posts_nothing(): void
     {
         foreach ($this->routes() as [$method, $url]) {
-            if ($url === '/sign-out' || str_ends_with($url, '/correction')) {
+            if ($url === '/sign-out' || str_ends_with($url, '/correction') || str_starts_with($url, '/hands/')) {
                 continue;
             }
             $response = $this->actingAs($this->people['auditor'])->call($method, $url);
-            $method === 'POST' ? $response->assertForbidden() : self::assertContains($response->status(), [200, 302], "$method $url");
+            match (true) {
+                $method === 'POST' => $response->assertForbidden(),
+                str_starts_with($url, '/logs/') => $response->assertNotFound(),
+                default => self::assertContains($response->status(), [200, 302], "$method $url"),
+            };
         }
     }
 
@@ -79,11 +88,13 @@ final class RightsTest extends BenchTestCase
             'lot' => $this->lot('Q-31')->id,
             'thermometer' => $this->thermometer()->id,
             'batch' => $this->batch()->id,
+            'person' => $this->people['second']->id,
         ];
-        $calibration = \Rheacid\Models\Calibration::query()->first() ?? $this->calibrate();
-        $reading = \Rheacid\Models\Reading::query()->first() ?? $this->measure([4.45, 4.46]);
-        $draft = \Rheacid\Models\ReadingDraft::query()->first();
-        $existing += ['calibration' => $calibration->id, 'run' => $calibration->calibration_run_id, 'reading' => $reading->id, 'draft' => $draft?->id];
+        $calibration = Calibration::query()->first() ?? $this->calibrate();
+        $reading = Reading::query()->first() ?? $this->measure([4.45, 4.46]);
+        $draft = ReadingDraft::query()->first();
+        $log = LogUpload::query()->first() ?? (new UploadLog())($this->people['checker'], 'a.csv', "1;2;20\n2;2;20", $this->pair(), null);
+        $existing += ['calibration' => $calibration->id, 'run' => $calibration->calibration_run_id, 'reading' => $reading->id, 'draft' => $draft?->id, 'log' => $log->id];
         $found = [];
         foreach (Route::getRoutes() as $route) {
             assert($route instanceof RouteModel);

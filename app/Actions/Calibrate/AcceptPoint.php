@@ -54,19 +54,20 @@ final readonly class AcceptPoint
                 self::ensureSettled($seen);
                 self::ensureExpected($seen, $lot, $judging);
             }
-            $asFound = $plan['kind'] === 'fit' ? Fits::before($run) : null;
+            $asFound = Fits::before($run);
             $point = $entry->add(new CalibrationPoint([
                 'calibration_run_id' => $run->id,
                 'station' => $station,
                 'kind' => $plan['kind'],
                 'lot_id' => $lot->id,
                 'buffer_ph' => $lot->buffer()->phAt($seen->celsius),
-                'mv' => $seen->mv,
+                'mv' => $seen->signal->mv,
+                'shown_ph' => $seen->signal->shownPh,
                 'celsius' => $seen->celsius,
                 'response_s' => $seen->responseS,
                 'settled' => $seen->settled,
                 'reason' => $reason,
-                'as_found_ph' => $asFound?->read($seen->mv, $seen->celsius)->ph,
+                'as_found_ph' => $plan['kind'] === 'fit' ? $seen->signal->shownPh ?? $asFound?->tell($seen->signal, $seen->celsius)->ph : null,
                 'trace_id' => KeepTrace::of($entry, $seen)?->id,
                 'source' => $seen->source,
                 'person_id' => $by->id,
@@ -117,7 +118,7 @@ final readonly class AcceptPoint
                 $candidates[$lot->label] = $lot->buffer();
             }
         }
-        $recognition = BufferRecognition::among($candidates, $seen->mv, $seen->celsius, $last);
+        $recognition = BufferRecognition::among($candidates, $seen->signal->idealMv($seen->celsius), $seen->celsius, $last);
         if ($recognition->recognised === 'expected') {
             return;
         }

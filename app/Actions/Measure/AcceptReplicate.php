@@ -34,8 +34,8 @@ final class AcceptReplicate
             if ($position > self::MOST) {
                 throw Refused::because(sprintf('At most %d portions are read of one sample. Record the reading, or draw a fresh sample.', self::MOST), 'reason');
             }
-            $fit = $draft->calibration->response();
-            $seen = $source->observe($fit, $draft->method->settle_window_s);
+            $response = $draft->calibration->response();
+            $seen = $source->observe($draft->calibration->fitted(), $draft->method->settle_window_s);
             if (!$seen->settled && $reason === null) {
                 throw Refused::because($seen->waitS === null
                     ? sprintf('Tick that the reading stood still for %d s, or write why it is taken before.', $draft->method->settle_window_s)
@@ -43,14 +43,15 @@ final class AcceptReplicate
             }
             $correction = $draft->thermometerCheck->correction_c;
             $celsius = round($seen->celsius + $correction, 3);
-            $reading = $fit->read($seen->mv, $celsius);
+            $reading = $response->tell($seen->signal, $celsius);
 
             return $entry->add(new Replicate([
                 'series' => $draft->series,
                 'position' => $position,
                 'calibration_id' => $draft->calibration_id,
                 'thermometer_check_id' => $draft->thermometer_check_id,
-                'mv' => $seen->mv,
+                'mv' => $seen->signal->mv,
+                'shown_ph' => $seen->signal->shownPh,
                 'shown_c' => $seen->celsius,
                 'correction_c' => $correction,
                 'celsius' => $celsius,

@@ -34,7 +34,7 @@ final class BeginMeasuring
     {
         return Recording::once($by, $form, 'draw a sample', ReadingDraft::class, static function (Entry $entry) use ($by, $batch, $pair, $thermometer, $stage, $place, $drawnAt, $answeredYes, $source): ReadingDraft {
             $calibration = $pair->newestCalibration;
-            if ($calibration === null || !$calibration->response()->hasSlope()) {
+            if ($calibration === null || !$calibration->response()->canTell()) {
                 throw Refused::because('This pair has no calibration that could turn mV into pH. Calibrate it first.', 'pair');
             }
             if (Readiness::of($pair)->state === PairState::OutOfUse) {

@@ -8,6 +8,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Str;
 use Rheacid\Bench\Source;
+use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Measure\Assessment;
 use Rheacid\Models\Person;
@@ -19,6 +20,7 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Records\SentForm;
+use Rheacid\Shelf\Checks;
 use Rheacid\Shelf\Readiness;
 
 /** Corrects a reading by a new one that supersedes it: who, when, why. The first one stays as it was. */
@@ -27,7 +29,7 @@ final readonly class CorrectReading
     public function __construct(private KeepDecision $keep) {}
 
     /**
-     * @param array<int, array{mv: float, celsius: float}> $values by position, as the meter and thermometer showed them
+     * @param array<int, array{signal: Signal, celsius: float}> $values by position, as the meter and thermometer showed them
      *
      * @throws Refused
      */
@@ -61,7 +63,7 @@ final readonly class CorrectReading
             ]));
             // The pair is judged as it stood when the sample was measured, not as it stands when the slip is mended.
             $state = Readiness::at($reading->pair, $reading->calibration, $reading->observed_at)->state;
-            ($this->keep)($entry, $corrected, Assessment::of($replicates, $sample, $reading->pair, $reading->calibration, $reading->thermometerCheck, $reading->method, $state), $sample->batch);
+            ($this->keep)($entry, $corrected, Assessment::of($replicates, $sample, $reading->pair, $reading->calibration, $reading->thermometerCheck, $reading->method, $state, Checks::standing($reading->calibration, $reading->observed_at)), $sample->batch);
 
             return $corrected;
         });
@@ -86,26 +88,27 @@ final readonly class CorrectReading
     }
 
     /**
-     * @param array<int, array{mv: float, celsius: float}> $values
+     * @param array<int, array{signal: Signal, celsius: float}> $values
      *
      * @return Collection<int, Replicate>
      */
     private static function replicates(Entry $entry, Reading $reading, array $values, string $reason): Collection
     {
         $series = (string) Str::uuid();
-        $fit = $reading->calibration->response();
+        $response = $reading->calibration->response();
 
-        return $reading->replicates->map(static function (Replicate $first) use ($entry, $series, $fit, $values, $reason): Replicate {
-            $mv = $values[$first->position]['mv'] ?? $first->mv;
+        return $reading->replicates->map(static function (Replicate $first) use ($entry, $series, $response, $values, $reason): Replicate {
+            $signal = $values[$first->position]['signal'] ?? $first->signal();
             $shown = $values[$first->position]['celsius'] ?? $first->shown_c;
-            $unchanged = abs($mv - $first->mv) < 0.0005 && abs($shown - $first->shown_c) < 0.0005;
+            $unchanged = abs((float) $signal->mv - (float) $first->mv) < 0.0005 && abs((float) $signal->shownPh - (float) $first->shown_ph) < 0.0005 && abs($shown - $first->shown_c) < 0.0005;
             $celsius = round($shown + $first->correction_c, 3);
-            $answer = $fit->read($mv, $celsius);
+            $answer = $response->tell($signal, $celsius);
 
             return $entry->add(new Replicate([
                 ...$first->only(['position', 'calibration_id', 'thermometer_check_id', 'correction_c', 'response_s', 'settled', 'trace_id', 'person_id', 'at']),
                 'series' => $series,
-                'mv' => $mv,
+                'mv' => $signal->mv,
+                'shown_ph' => $signal->shownPh,
                 'shown_c' => $shown,
                 'celsius' => $celsius,
                 'ph' => $answer->ph,

@@ -13,6 +13,7 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Records\SentForm;
+use Rheacid\Shelf\Checks;
 use Rheacid\Shelf\Readiness;
 
 /** Records a reading on its batch together with the decision that follows from it. */
@@ -29,7 +30,7 @@ final readonly class RecordReading
             if ($replicates->isEmpty()) {
                 throw Refused::because('No portion has been read yet.', 'draft');
             }
-            $assessment = Assessment::of($replicates, $draft->sample, $draft->pair, $draft->calibration, $draft->thermometerCheck, $draft->method, Readiness::of($draft->pair)->state);
+            $assessment = Assessment::of($replicates, $draft->sample, $draft->pair, $draft->calibration, $draft->thermometerCheck, $draft->method, Readiness::of($draft->pair)->state, Checks::standing($draft->calibration, $entry->at));
             if (!$assessment->isComplete($draft->method)) {
                 throw Refused::because(sprintf('%d portions are needed; %d read so far.', $assessment->portionsNeeded($draft->method), $replicates->count()), 'draft');
             }

@@ -50,7 +50,7 @@ final class CalibrateController
         $request->validate([
             'lots' => ['required', 'array', 'min:1', 'max:5'],
             'lots.*' => ['nullable', 'string', 'max:20'],
-            'source' => ['required', Rule::enum(Source::class)],
+            'source' => ['required', Rule::in([Source::Simulated->value, Source::Typed->value])],
         ]);
         $chosen = array_values(array_filter((array) $request->input('lots'), static fn(mixed $code): bool => is_string($code) && $code !== ''));
         $known = Lot::query()->with('uses')->whereIn('code', $chosen)->get()->keyBy('code');

@@ -9,6 +9,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Rheacid\Actions\Measure\CorrectReading;
+use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Http\Bench;
@@ -22,28 +23,32 @@ final class CorrectionController
     public function create(Request $request, Reading $reading): View
     {
         abort_unless(CorrectReading::allows(Bench::person($request), $reading), 403, 'A checker corrects own readings only.');
-        $reading->load(['sample.batch.product.method', 'replicates', 'successor']);
+        $reading->load(['sample.batch.product.method', 'replicates', 'successor', 'pair.meter']);
 
         return view('measure.correction', ['reading' => $reading]);
     }
 
     public function store(Request $request, Reading $reading, CorrectReading $correct): RedirectResponse
     {
+        $quantity = $reading->pair->meter->shows_mv ? Quantity::Millivolt : Quantity::Ph;
         $request->validate([
             'stage' => ['required', Rule::enum(Stage::class)],
             'place' => ['required', Rule::in($reading->method->places)],
             'drawn_at' => ['required', 'string', 'max:20'],
-            'mv' => ['required', 'array'],
-            'mv.*' => ['required', 'string', new Measured(Quantity::Millivolt)],
+            'signal' => ['required', 'array'],
+            'signal.*' => ['required', 'string', new Measured($quantity)],
             'celsius' => ['required', 'array'],
             'celsius.*' => ['required', 'string', new Measured(Quantity::Temperature)],
-        ], ['mv.*.required' => Quantity::Millivolt->accepted(), 'celsius.*.required' => Quantity::Temperature->accepted()]);
+        ], ['signal.*.required' => $quantity->accepted(), 'celsius.*.required' => Quantity::Temperature->accepted()]);
         $values = [];
         foreach ($reading->replicates as $replicate) {
-            $values[$replicate->position] = [
-                'mv' => Quantity::Millivolt->read((string) $request->string("mv.{$replicate->position}")),
-                'celsius' => Quantity::Temperature->read((string) $request->string("celsius.{$replicate->position}")),
-            ];
+            $typed = (string) $request->string("signal.{$replicate->position}");
+            $shown = (string) $request->string("celsius.{$replicate->position}");
+            // A portion that the form leaves out stays as it was.
+            if ($typed !== '' && $shown !== '') {
+                $value = $quantity->read($typed);
+                $values[$replicate->position] = ['signal' => $quantity === Quantity::Ph ? Signal::shownPh($value) : Signal::mv($value), 'celsius' => Quantity::Temperature->read($shown)];
+            }
         }
         $corrected = $correct(
             Bench::person($request),

@@ -17,6 +17,10 @@ final class Writes
         abort_unless(Bench::person($request)->role->writes(), 403, 'Auditors read everything and change nothing.');
         $response = $next($request);
         assert($response instanceof Response);
+        // Tells the browser that what it kept of this form is recorded.
+        if ($response->isRedirection() && !$request->session()->has('errors')) {
+            $request->session()->flash('confirmed', (string) $request->string('form'));
+        }
 
         return $response;
     }

@@ -11,6 +11,7 @@
 <main>
     <h1>Rheacid</h1>
     <p class="soft">{{ config('rheacid.site') }} · {{ Rheacid\Plant::local(now())->format('D j M, H:i') }}</p>
+    @if (session("idle"))<p class="verdict" role="status">{{ session("idle") }}</p>@endif
     <form method="post" action="{{ url('sign-in') }}">
         @csrf
         <x-field name="username" label="Name" class="mb-3" autofocus required autocapitalize="none" autocomplete="username" maxlength="40" />

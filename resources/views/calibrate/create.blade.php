@@ -24,11 +24,16 @@
         @if ($simulated)
             <label class="form-check"><input class="form-check-input" type="radio" name="source" value="simulated" @checked(old('source', 'simulated') === 'simulated')> the simulated bench</label>
         @endif
-        <label class="form-check"><input class="form-check-input" type="radio" name="source" value="typed" @checked(old('source', $simulated ? 'simulated' : 'typed') === 'typed')> typed: the mV and °C that a real meter shows</label>
+        <label class="form-check"><input class="form-check-input" type="radio" name="source" value="typed" @checked(old('source', $simulated ? 'simulated' : 'typed') === 'typed')> typed: the {{ $pair->meter->shows_mv ? 'mV' : 'pH' }} and °C that a real meter shows</label>
         @if ($standing->state === Rheacid\Core\Care\PairState::Soaking)
             <x-field name="soak_reason" label="Why before the soak is over" class="mt-3 wide" maxlength="400" :help="'The glass soaks until ' . Rheacid\Plant::short($standing->until) . '. A dry glass drifts; waiting is better.'" />
         @endif
     </form>
+    @if ($pair->meter->shows_mv && auth()->user()->role->writes())
+        <h2>Or from the log of a meter</h2>
+        <x-log-form :action="route('logs.pair', $pair)" />
+        @if ($simulated)<p class="form-text">To try it: <a href="{{ route('logs.sample', $pair) }}">a log of the simulated bench</a>.</p>@endif
+    @endif
     <x-slot:act>
         <button class="do" form="open-run" data-primary>Begin with the first buffer <kbd>Enter</kbd></button>
     </x-slot>
@@ -39,7 +44,7 @@
             <dd><x-pair-state :standing="$standing" /></dd>
             @if ($last = $pair->newestCalibration)
                 <dt>Last calibration</dt>
-                <dd><a href="{{ route('calibrations.show', $last) }}">{{ Rheacid\Plant::short($last->at) }}</a>, slope {{ Rheacid\Core\Numbers::fixed($last->slope_percent, 1) }} %, offset {{ Rheacid\Core\Numbers::fixed($last->offset_mv, 1) }} mV</dd>
+                <dd><a href="{{ route('calibrations.show', $last) }}">{{ Rheacid\Plant::short($last->at) }}</a>, <x-slope :calibration="$last" /></dd>
             @endif
             <dt>Policy {{ $pair->policy->name }}</dt>
             <dd>slope {{ Rheacid\Core\Numbers::plain($pair->policy->slope_low_percent) }}–{{ Rheacid\Core\Numbers::plain($pair->policy->slope_high_percent) }} %, read-back within {{ Rheacid\Core\Numbers::plain($pair->policy->read_back_limit_ph) }} pH, every {{ $pair->policy->calibrate_every_hours }} h</dd>

@@ -12,14 +12,14 @@
         @if ($screen->live)
             <x-live :live="$screen->live" />
         @else
-            <p class="what">{{ $screen->isReadBack ? 'Read back' : 'Put the electrode into' }} {{ $screen->lot->label }} from bottle {{ $screen->lot->code }}, wait until the meter stands still, and type what it shows.</p>
+            <p class="what">{{ $screen->isReadBack ? 'Read back' : 'Put the electrode into' }} {{ $screen->lot->label }} from bottle {{ $screen->lot->code }}, wait until the meter stands still, and type what it shows.@unless ($run->pair->meter->shows_mv) {{ $screen->isReadBack ? 'This is read after the meter has calibrated itself, and proves it.' : 'Type it as found, then let the meter take the buffer over.' }}@endunless</p>
         @endif
         @if ($mine)
-            <form id="accept" method="post" action="{{ route('runs.accept', $run) }}">
+            <form id="accept" method="post" action="{{ route('runs.accept', $run) }}" data-keep>
                 <x-form-id />
                 <input type="hidden" name="station" value="{{ $screen->station }}">
                 @if ($screen->live)<input type="hidden" name="seen_s" value="{{ $screen->live->figure ? $screen->live->seenS : '' }}">@endif
-                @unless ($screen->live)<x-typed-reading :window="30" form="accept" />@endunless
+                @unless ($screen->live)<x-typed-reading :window="30" form="accept" :meter="$run->pair->meter" />@endunless
             </form>
             @if ($screen->live)<x-bench-strip :cups="$screen->cups" :action="route('runs.immerse', $run)" :current="$screen->live->cupId" :speed="$screen->live->speed" />@endif
         @else
@@ -55,7 +55,7 @@
         <h2>Pair</h2>
         <dl>
             <dt class="nowrap">{{ $run->pair->electrode->code }} on {{ $run->pair->name() }}</dt>
-            @if ($last = $run->pair->newestCalibration)<dd>last slope {{ Rheacid\Core\Numbers::fixed($last->slope_percent, 1) }} %, {{ Rheacid\Plant::short($last->at) }}</dd>@endif
+            @if ($last = $run->pair->newestCalibration)<dd>last {{ $last->slope_percent === null ? 'calibrated by the meter' : 'slope ' . Rheacid\Core\Numbers::fixed($last->slope_percent, 1) . ' %' }}, {{ Rheacid\Plant::short($last->at) }}</dd>@endif
         </dl>
         <p class="note">Pour used buffer away, never back into the bottle.</p>
     </x-slot>

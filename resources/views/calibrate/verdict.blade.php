@@ -1,20 +1,24 @@
 @php($calibration = $screen->calibration)
 <x-house :title="'Calibration · ' . $calibration->pair->electrode->code . ' on ' . $calibration->pair->name()" room="Calibrate">
     <p class="what">{{ Rheacid\Plant::full($calibration->at) }}, by {{ $calibration->person->name }}, policy {{ $calibration->policy->name }}</p>
-    <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->slope_percent, 1) }}</span><span class="pm">% slope</span><span class="unit">offset {{ $screen->offset }}@if ($calibration->read_back_error_ph !== null) · read back {{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 3) }} pH off @endif</span></div>
+    @if ($calibration->slope_percent === null)
+        <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 2) }}</span><span class="unit">pH off at the read-back<br>the meter keeps slope and offset to itself</span></div>
+    @else
+        <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->slope_percent, 1) }}</span><span class="pm">% slope</span><span class="unit">offset {{ $screen->offset }}@if ($calibration->read_back_error_ph !== null) · read back {{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 3) }} pH off @endif</span></div>
+    @endif
     <p class="verdict"><x-state :is="$screen->sign">{{ $screen->head }}</x-state> {{ $screen->sentence }}</p>
     @foreach ($screen->findings as $finding)
         <p class="verdict"><x-sign :is="$finding['sign']" /> <span>{{ $finding['sentence'] }} @if ($finding['advice'])<span class="soft">{{ $finding['advice'] }}</span>@endif</span></p>
     @endforeach
     @if ($calibration->void)<p class="verdict"><x-state is="fail">Voided.</x-state> {{ $calibration->void->reason }} ({{ $calibration->void->person->name }}, {{ Rheacid\Plant::short($calibration->void->at) }})</p>@endif
-    <x-response-line :figure="$screen->line" :slope="$screen->slope" :offset="$screen->offset" />
+    @if ($screen->line)<x-response-line :figure="$screen->line" :slope="$screen->slope" :offset="$screen->offset" />@endif
     <table class="stack">
-        <thead><tr><th>Buffer</th><th>Bottle</th><th>mV</th><th>°C</th><th>came to rest</th><th>as found</th></tr></thead>
+        <thead><tr><th>Buffer</th><th>Bottle</th><th>Shown</th><th>°C</th><th>came to rest</th><th>as found</th></tr></thead>
         @foreach ($calibration->points as $point)
             <tr>
                 <td class="num">{{ Rheacid\Core\Numbers::fixed($point->buffer_ph, 3) }} <small>{{ $point->isFitted() ? '' : 'read back' }}</small></td>
                 <td><a class="cell-link" href="{{ route('lots.show', $point->lot) }}">{{ $point->lot->code }}</a></td>
-                <td>{{ Rheacid\Core\Numbers::fixed($point->mv, 1) }}</td>
+                <td>{{ $point->mv === null ? 'pH ' . Rheacid\Core\Numbers::fixed($point->shown_ph, 2) : Rheacid\Core\Numbers::fixed($point->mv, 1) . ' mV' }}</td>
                 <td>{{ Rheacid\Core\Numbers::fixed($point->celsius, 1) }}</td>
                 <td>@if ($point->settled){{ Rheacid\Core\Words\StateWords::response($point->response_s) }}@else<x-state is="care">taken unsettled: {{ $point->reason }}</x-state>@endif</td>
                 <td>{{ $point->as_found_ph === null ? '–' : Rheacid\Core\Numbers::fixed($point->asFoundError(), 3) . ' pH off' }}</td>
@@ -26,6 +30,7 @@
             <a class="do" href="{{ route('runs.create', $calibration->pair_id) }}" data-primary>Calibrate again <kbd>Enter</kbd></a>
         @else
             <a href="{{ route('runs.create', $calibration->pair_id) }}">Calibrate again</a>
+            <a href="{{ route('checks.show', $calibration->pair_id) }}">Read a check buffer</a>
             <a class="do" href="{{ route('measure') }}" data-primary>Measure a batch <kbd>Enter</kbd></a>
         @endif
     </x-slot>

@@ -1,9 +1,9 @@
-@props(['form', 'label', 'live' => null, 'leave', 'primary' => true])
+@props(['form', 'label', 'live' => null, 'leave' => null, 'primary' => true])
 {{-- Accept wakes when the reading has settled; before that a reason is needed. --}}
 <details @if (old('reason')) open @endif>
     <summary>Accept now, with a reason</summary>
     <x-field name="reason" label="Why" maxlength="400" :form="$form" />
     <button class="do quiet mt-2" form="{{ $form }}">Accept with this reason</button>
 </details>
-<form method="post" action="{{ $leave }}"><x-form-id /><button class="do link">Leave</button></form>
+@if ($leave)<form method="post" action="{{ $leave }}"><x-form-id /><button class="do link">Leave</button></form>@endif
 <button @class(['do', 'quiet' => !$primary]) form="{{ $form }}" data-accept @if ($primary) data-primary @endif @if ($live) aria-disabled="{{ $live->isSettled() ? 'false' : 'true' }}" @endif>{{ $label }}<span data-wait>{{ $live?->figure && !$live->isSettled() ? ' in ' . $live->waitS() . ' s' : '' }}</span> @if ($primary)<kbd>Enter</kbd>@endif</button>

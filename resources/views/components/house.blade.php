@@ -7,9 +7,10 @@
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <title>{{ $title }} · Rheacid</title>
     <link rel="icon" href="/mark.svg" type="image/svg+xml">
+    @if (session('confirmed'))<meta name="confirmed" content="{{ session('confirmed') }}">@endif
     @vite(['resources/css/rheacid.scss', 'resources/js/rheacid.js'])
 </head>
-<body>
+<body data-person="{{ $person->id }}">
 <a class="skip" href="#surface">To the task</a>
 <nav class="rail" aria-label="Rooms">
     <a class="mark" href="{{ route('today') }}"><x-mark />Rheacid</a>
@@ -22,7 +23,7 @@
 <header class="top">
     <h1>{{ $title }}</h1>
     <span class="clock">{{ Rheacid\Plant::local(now())->format('D H:i') }}</span>
-    <span class="hands">{{ $person->name }} <small>{{ $person->role->value }}</small>
+    <span class="hands"><a href="{{ route('hands') }}" title="Change hands">{{ $person->name }}</a> <small>{{ $person->role->value }}</small>
         <form method="post" action="{{ route('sign-out') }}">@csrf<button class="do link">Sign out</button></form>
     </span>
     <form action="{{ route('find') }}" role="search">
@@ -31,6 +32,7 @@
 </header>
 <main class="surface" id="surface">
     <div class="task">
+        <p class="offline" role="status" hidden>No connection. Nothing is lost: what you typed waits here, and the reading goes on when it is back.</p>
         <x-problems />
         {{ $slot }}
     </div>
@@ -45,6 +47,7 @@
         <dt>1 – {{ count(Rheacid\View\Rooms::NAMES) }}</dt><dd>the rooms, from the top</dd>
         <dt>?</dt><dd>this list</dd>
     </dl>
+    <label class="form-check"><input class="form-check-input" type="checkbox" data-keys checked> keys are on, on this device</label>
     <form method="dialog"><button class="do quiet">Close</button></form>
 </dialog>
 </body>

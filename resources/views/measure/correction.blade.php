@@ -1,7 +1,7 @@
 @php($batch = $reading->sample->batch)
 <x-house :title="'Correct a reading on ' . $batch->code" room="Batches">
     <p class="what">The entry of {{ Rheacid\Plant::full($reading->observed_at) }} stays on record; this one takes its place, with your name and reason.</p>
-    <form id="correct" method="post" action="{{ route('corrections.store', $reading) }}">
+    <form id="correct" method="post" action="{{ route('corrections.store', $reading) }}" data-keep>
         <x-form-id />
         <div class="fields">
             <x-field name="stage" label="Stage of the batch">
@@ -15,7 +15,11 @@
         @foreach ($reading->replicates as $replicate)
             <h2>Portion {{ $replicate->position }}</h2>
             <div class="fields">
-                <x-field name="mv[{{ $replicate->position }}]" label="Potential of portion {{ $replicate->position }}" :value="Rheacid\Core\Numbers::plain($replicate->mv)" help="mV" />
+                @if ($reading->pair->meter->shows_mv)
+                    <x-field name="signal[{{ $replicate->position }}]" label="Potential of portion {{ $replicate->position }}" :value="Rheacid\Core\Numbers::plain($replicate->mv)" help="mV" />
+                @else
+                    <x-field name="signal[{{ $replicate->position }}]" label="pH shown for portion {{ $replicate->position }}" :value="Rheacid\Core\Numbers::plain($replicate->shown_ph)" help="as the meter showed it" />
+                @endif
                 <x-field name="celsius[{{ $replicate->position }}]" label="Temperature of portion {{ $replicate->position }}" :value="Rheacid\Core\Numbers::plain($replicate->shown_c)" help="°C as the thermometer showed it" />
             </div>
         @endforeach

@@ -4,7 +4,7 @@
     @unless ($ready)
         <p class="verdict"><x-state is="care">No pair is calibrated.</x-state> A reading can be taken, but it cannot release the batch. <a href="{{ route('calibrate') }}">Calibrate first</a></p>
     @endunless
-    <form id="begin" method="post" action="{{ route('drafts.store', $batch) }}">
+    <form id="begin" method="post" action="{{ route('drafts.store', $batch) }}" data-keep>
         <x-form-id />
         <div class="fields">
             <x-field name="pair" label="Pair">
@@ -34,7 +34,8 @@
         </div>
         <h2>Where the readings come from</h2>
         <label class="form-check"><input class="form-check-input" type="radio" name="source" value="simulated" @checked(old('source', $simulated ? 'simulated' : 'typed') === 'simulated')> the simulated bench</label>
-        <label class="form-check"><input class="form-check-input" type="radio" name="source" value="typed" @checked(old('source', $simulated ? 'simulated' : 'typed') === 'typed')> typed: the mV and °C that a real meter shows</label>
+        <label class="form-check"><input class="form-check-input" type="radio" name="source" value="typed" @checked(old('source', $simulated ? 'simulated' : 'typed') === 'typed')> typed: what a real meter shows</label>
+        <label class="form-check"><input class="form-check-input" type="radio" name="source" value="imported" @checked(old('source') === 'imported')> the log of a meter, as a file</label>
     </form>
     <x-slot:act><button class="do" form="begin" data-primary>Begin measuring <kbd>Enter</kbd></button></x-slot>
     <x-slot:evidence>

@@ -10,11 +10,15 @@
         @endif
     @endunless
     @if ($mine && !$screen->isComplete())
-        <form id="accept" method="post" action="{{ route('drafts.accept', $draft) }}">
+        @if ($draft->source === Rheacid\Bench\Source::Imported)
+            <x-log-form :action="route('logs.draft', $draft)" />
+        @else
+        <form id="accept" method="post" action="{{ route('drafts.accept', $draft) }}" data-keep>
             <x-form-id />
             @if ($screen->live)<input type="hidden" name="seen_s" value="{{ $screen->live->figure ? $screen->live->seenS : '' }}">@endif
-            @unless ($screen->live)<x-typed-reading :window="$draft->method->settle_window_s" form="accept" />@endunless
+            @unless ($screen->live)<x-typed-reading :window="$draft->method->settle_window_s" form="accept" :meter="$draft->pair->meter" />@endunless
         </form>
+        @endif
         @if ($screen->live)<x-bench-strip :cups="$screen->cups" :action="route('drafts.immerse', $draft)" :current="$screen->live->cupId" :speed="$screen->live->speed" />@endif
     @endif
     @if ($assessment)
@@ -38,6 +42,8 @@
             @if ($screen->isComplete())
                 <form method="post" action="{{ route('drafts.leave', $draft) }}"><x-form-id /><button class="do link">Leave without recording</button></form>
                 <form method="post" action="{{ route('readings.store', $draft) }}"><x-form-id /><button class="do" data-primary>Record on {{ $draft->sample->batch->code }} <kbd>Enter</kbd></button></form>
+            @elseif ($draft->source === Rheacid\Bench\Source::Imported)
+                <form method="post" action="{{ route('drafts.leave', $draft) }}"><x-form-id /><button class="do link">Leave</button></form>
             @else
                 <x-accept-bar form="accept" :label="'Accept portion ' . ($draft->replicates->count() + 1)" :live="$screen->live" :leave="route('drafts.leave', $draft)" />
             @endif

@@ -4,6 +4,9 @@
     @if ($reading->successor)
         <p class="verdict"><x-state is="care">Superseded.</x-state> This entry was corrected. <a href="{{ route('readings.show', $reading->successor) }}">Open the newer one</a></p>
     @endif
+    @if ($reading->isInDoubt())
+        <p class="verdict"><x-state is="fail">In doubt.</x-state> {{ $reading->calibration->void->reason }} Measure a fresh sample on a new calibration; the decision below stands as it was made.</p>
+    @endif
     <p class="what">{{ $batch->product->name }} · batch <a href="{{ route('batches.show', $batch) }}"><b>{{ $batch->code }}</b></a> · {{ $reading->sample->stage->words() }} · {{ $reading->sample->place }}, drawn {{ Rheacid\Plant::full($reading->sample->drawn_at) }}</p>
     <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($screen->decision->value_ph, 2) }}</span>@if ($screen->decision->expanded_u_ph !== null)<span class="pm">± {{ Rheacid\Core\Numbers::fixed($screen->decision->expanded_u_ph, 2) }}</span>@endif<span class="unit">pH, the highest of {{ $reading->replicates->count() }}<br>mean {{ Rheacid\Core\Numbers::fixed($screen->decision->mean_ph, 3) }}</span></div>
     <x-acid-rule :rule="$screen->rule" />

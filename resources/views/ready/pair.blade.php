@@ -6,8 +6,8 @@
         @forelse ($pair->calibrations->reverse() as $calibration)
             <tr>
                 <td><a class="cell-link" href="{{ route('calibrations.show', $calibration) }}">{{ Rheacid\Plant::short($calibration->at) }}</a></td>
-                <td class="num">{{ Rheacid\Core\Numbers::fixed($calibration->slope_percent, 1) }} %</td>
-                <td>{{ Rheacid\Core\Numbers::fixed($calibration->offset_mv, 1) }} mV</td>
+                <td class="num">{{ $calibration->slope_percent === null ? '–' : Rheacid\Core\Numbers::fixed($calibration->slope_percent, 1) . ' %' }}</td>
+                <td>{{ $calibration->offset_mv === null ? '–' : Rheacid\Core\Numbers::fixed($calibration->offset_mv, 1) . ' mV' }}</td>
                 <td>{{ $calibration->read_back_error_ph === null ? '–' : Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 3) . ' pH off' }}</td>
                 <td>{{ $calibration->person->name }}</td>
                 <td><x-state :is="Rheacid\View\CalibrationScreen::sign($calibration->verdict)">{{ Rheacid\Core\Words\StateWords::verdict($calibration->verdict) }}{{ $calibration->void ? ', voided' : '' }}</x-state></td>
@@ -16,10 +16,10 @@
             <tr><td colspan="6" class="soft">Never calibrated.</td></tr>
         @endforelse
     </table>
-    <x-slot:act><a class="do" href="{{ route('runs.create', $pair) }}" data-primary>Calibrate <kbd>Enter</kbd></a></x-slot>
+    <x-slot:act><a href="{{ route('checks.show', $pair) }}">Check buffers</a><a class="do" href="{{ route('runs.create', $pair) }}" data-primary>Calibrate <kbd>Enter</kbd></a></x-slot>
     <x-slot:evidence>
         <h2>Electrode</h2>
-        <dl><dt>{{ $pair->electrode->name }}</dt><dd>{{ $pair->electrode->kind }}<br>in use since {{ Rheacid\Plant::day($pair->electrode->first_used_on) }}</dd><dt>{{ $pair->meter->name }}</dt><dd>shows {{ Rheacid\Core\Numbers::plain($pair->meter->resolution_ph) }} pH, {{ Rheacid\Core\Numbers::plain($pair->meter->resolution_mv) }} mV</dd></dl>
+        <dl><dt>{{ $pair->electrode->name }}</dt><dd>{{ $pair->electrode->kind }}<br>in use since {{ Rheacid\Plant::day($pair->electrode->first_used_on) }}</dd><dt>{{ $pair->meter->name }}</dt><dd>shows {{ Rheacid\Core\Numbers::plain($pair->meter->resolution_ph) }} pH, {{ $pair->meter->shows_mv ? Rheacid\Core\Numbers::plain($pair->meter->resolution_mv) . ' mV' : 'no mV' }}</dd></dl>
         <h2>Care</h2>
         <dl>
             @forelse ($pair->electrode->careEvents->reverse() as $event)

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Logs;
+
+use Rheacid\Actions\Calibrate\AcceptPoint;
+use Rheacid\Actions\Calibrate\OpenRun;
+use Rheacid\Bench\LogReading;
+use Rheacid\Bench\Source;
+use Rheacid\Core\Logs\Plateau;
+use Rheacid\Models\Calibration;
+use Rheacid\Models\LogUpload;
+use Rheacid\Models\Lot;
+use Rheacid\Models\Person;
+use Rheacid\Records\Entry;
+use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
+use Rheacid\Records\SentForm;
+
+/** Calibrates a pair from the plateaus of a log, by the same steps as live work: all of them, or nothing is recorded. */
+final readonly class CalibrateFromLog
+{
+    public function __construct(private OpenRun $open, private AcceptPoint $accept) {}
+
+    /**
+     * @param list<array{plateau: Plateau, lot: Lot}> $chosen in the order of time; the last is the read-back
+     * @param string|null $reason where a plateau looks like another buffer than was confirmed
+     *
+     * @throws Refused
+     */
+    public function __invoke(Person $by, SentForm $form, LogUpload $upload, array $chosen, ?string $reason): Calibration
+    {
+        return Recording::once($by, $form, 'calibrate from a log', Calibration::class, function (Entry $entry) use ($by, $upload, $chosen, $reason): Calibration {
+            if (count($chosen) < 2) {
+                throw Refused::because('Choose a bottle for at least one buffer, and one for the read-back at the end.', 'lots');
+            }
+            $lots = array_column($chosen, 'lot');
+            $readBack = array_pop($lots);
+            if (count(array_unique(array_map(static fn(Lot $lot): int => $lot->id, $lots))) < count($lots)) {
+                throw Refused::because('Each buffer is fitted once. Leave out the plateau that repeats a bottle; only the last one is a read-back.', 'lots');
+            }
+            assert($lots !== []);
+            $run = ($this->open)($by, SentForm::own(), $upload->pair, $lots, $readBack, Source::Imported, $reason);
+            foreach ($chosen as $station => $choice) {
+                ($this->accept)($by, SentForm::own(), $run, $station, new LogReading($choice['plateau']), $reason);
+            }
+
+            return $run->calibration()->firstOrFail();
+        });
+    }
+}

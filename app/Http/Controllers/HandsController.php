@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Controllers;
+
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Validation\ValidationException;
+use Rheacid\Models\Person;
+
+/** Changing hands at the bench: a name, a PIN. Work in hand stays with who began it until it is taken over. */
+final class HandsController
+{
+    public function index(Request $request): View
+    {
+        $previous = url()->previous();
+        if (!str_contains($previous, '/hands')) {
+            $request->session()->put('hands.back', $previous);
+        }
+
+        return view('auth.hands', ['people' => Person::query()->whereNotNull('pin')->orderBy('name')->get()]);
+    }
+
+    public function create(Person $person): View
+    {
+        return view('auth.pin', ['person' => $person]);
+    }
+
+    public function store(Request $request, Person $person): RedirectResponse
+    {
+        $request->validate(['pin' => ['required', 'string', 'max:12']], ['pin.required' => 'Type the PIN.']);
+        if ($person->pin === null || !Hash::check($request->string('pin')->toString(), $person->pin)) {
+            throw ValidationException::withMessages(['pin' => 'Name and PIN do not belong together.']);
+        }
+        $back = $request->session()->pull('hands.back');
+        Auth::login($person);
+        $request->session()->regenerate();
+
+        return redirect()->to(is_string($back) ? $back : route('today'))->with('done', "{$person->name} is at the bench.");
+    }
+}

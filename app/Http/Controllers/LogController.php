@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Controllers;
+
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Http\UploadedFile;
+use Rheacid\Actions\Logs\CalibrateFromLog;
+use Rheacid\Actions\Logs\MeasureFromLog;
+use Rheacid\Actions\Logs\UploadLog;
+use Rheacid\Bench\SimulatedBench;
+use Rheacid\Core\Logs\LogColumns;
+use Rheacid\Core\Logs\Plateau;
+use Rheacid\Http\Bench;
+use Rheacid\Models\LogUpload;
+use Rheacid\Models\Lot;
+use Rheacid\Models\Pair;
+use Rheacid\Models\ReadingDraft;
+use Rheacid\Records\Refused;
+use Rheacid\Records\SentForm;
+use Rheacid\View\LogScreen;
+
+/** Logs of real meters: uploaded, looked through, and taken from only when a person says so. */
+final class LogController
+{
+    public function forPair(Request $request, Pair $pair, UploadLog $upload): RedirectResponse
+    {
+        return redirect()->route('logs.show', $upload(Bench::person($request), ...self::file($request), pair: $pair, draft: null));
+    }
+
+    public function forDraft(Request $request, ReadingDraft $draft, UploadLog $upload): RedirectResponse
+    {
+        return redirect()->route('logs.show', $upload(Bench::person($request), ...self::file($request), pair: $draft->pair, draft: $draft));
+    }
+
+    public function show(Request $request, LogUpload $log): View
+    {
+        self::ensureOwn($request, $log);
+
+        return view('calibrate.log', ['screen' => LogScreen::of($log, self::columns($request))]);
+    }
+
+    public function calibrate(Request $request, LogUpload $log, CalibrateFromLog $calibrate): RedirectResponse
+    {
+        self::ensureOwn($request, $log);
+        $request->validate(['lots' => ['required', 'array'], 'lots.*' => ['nullable', 'string', 'max:20']]);
+        $lots = Lot::query()->with('uses')->get()->keyBy('code');
+        $chosen = [];
+        foreach (self::plateaus($request, $log) as $i => $plateau) {
+            $code = (string) $request->string("lots.$i");
+            if ($code !== '') {
+                $chosen[] = ['plateau' => $plateau, 'lot' => $lots->get($code) ?? throw Refused::because("There is no bottle $code on the shelf.", 'lots')];
+            }
+        }
+        $calibration = $calibrate(Bench::person($request), SentForm::from($request), $log, $chosen, Bench::remark($request));
+
+        return redirect()->route('calibrations.show', $calibration);
+    }
+
+    public function measure(Request $request, LogUpload $log, MeasureFromLog $measure): RedirectResponse
+    {
+        self::ensureOwn($request, $log);
+        $request->validate(['take' => ['required', 'array'], 'take.*' => ['integer']], ['take' => 'Tick at least one plateau.']);
+        $take = array_map(intval(...), array_filter((array) $request->input('take'), is_numeric(...)));
+        $chosen = array_values(array_filter(self::plateaus($request, $log), static fn(int $i): bool => in_array($i, $take, true), ARRAY_FILTER_USE_KEY));
+        $measure(Bench::person($request), SentForm::from($request), $log->draft ?? abort(404), $chosen);
+
+        return redirect()->route('drafts.show', $log->draft);
+    }
+
+    /** A log of the simulated bench, to try the import with. */
+    public function sample(Pair $pair, SimulatedBench $bench): Response
+    {
+        return response($bench->sampleLog($pair), 200, [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => "attachment; filename=\"simulated-{$pair->electrode->code}.csv\"",
+        ]);
+    }
+
+    /** @return array{name: string, content: string} */
+    private static function file(Request $request): array
+    {
+        $request->validate(['log' => ['required', 'file', 'max:5120', 'extensions:csv,txt,tsv,log']], [
+            'log.required' => 'Choose the file that the meter or logger wrote.',
+            'log.uploaded' => 'The file is larger than 5 MB, or did not arrive whole.',
+            'log.max' => 'The file is larger than 5 MB.',
+            'log.extensions' => 'A text file that ends in csv, tsv, txt or log is accepted.',
+        ]);
+        $file = $request->file('log');
+        $content = $file instanceof UploadedFile ? $file->get() : false;
+
+        return ['name' => $file instanceof UploadedFile ? $file->getClientOriginalName() : '', 'content' => $content === false ? '' : $content];
+    }
+
+    /** Nobody sees or takes from what is not theirs. */
+    private static function ensureOwn(Request $request, LogUpload $log): void
+    {
+        abort_unless($log->person_id === Bench::person($request)->id, 404);
+    }
+
+    private static function columns(Request $request): ?LogColumns
+    {
+        return $request->has(['time', 'mv', 'celsius'])
+            ? LogColumns::chosen($request->integer('time'), $request->integer('mv'), $request->integer('celsius'))
+            : null;
+    }
+
+    /** @return list<Plateau> */
+    private static function plateaus(Request $request, LogUpload $log): array
+    {
+        return LogScreen::plateaus($log, self::columns($request) ?? LogColumns::guess($log->table()));
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Core\Logs\LogTable;
+use Rheacid\Records\Kept;
+
+/**
+ * A data logger's file as it was uploaded, waiting to be looked through.
+ *
+ * @property-read Pair $pair
+ * @property-read ReadingDraft|null $draft
+ */
+final class LogUpload extends Model
+{
+    use Kept;
+
+    protected $casts = ['at' => 'datetime'];
+
+    /** @return BelongsTo<Pair, $this> */
+    public function pair(): BelongsTo
+    {
+        return $this->belongsTo(Pair::class);
+    }
+
+    /** @return BelongsTo<ReadingDraft, $this> */
+    public function draft(): BelongsTo
+    {
+        return $this->belongsTo(ReadingDraft::class, 'reading_draft_id');
+    }
+
+    public function table(): LogTable
+    {
+        return LogTable::read($this->content);
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\View;
+
+use Rheacid\Actions\Calibrate\OpenRun;
+use Rheacid\Core\Electrode\BufferRecognition;
+use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Core\Electrode\Verdict;
+use Rheacid\Core\Logs\LogColumns;
+use Rheacid\Core\Logs\LogTable;
+use Rheacid\Core\Logs\Plateau;
+use Rheacid\Models\LogUpload;
+use Rheacid\Models\Lot;
+use Rheacid\View\Figures\SettlingTrace;
+
+/** What the preview of a log shows: which column is what, the plateaus that were found, and what would be taken from each. */
+final readonly class LogScreen
+{
+    /**
+     * @param list<array{plateau: Plateau, ph: float, lot: string|null, role: string}> $plateaus
+     * @param list<Lot> $lots
+     */
+    private function __construct(
+        public LogUpload $upload,
+        public LogTable $table,
+        public LogColumns $columns,
+        public array $plateaus,
+        public array $lots,
+        public SettlingTrace $trace,
+    ) {}
+
+    public static function of(LogUpload $upload, ?LogColumns $columns): self
+    {
+        $table = $upload->table();
+        $columns ??= LogColumns::guess($table);
+        $log = $columns->trace($table);
+        $by = self::judging($upload);
+        $window = $upload->draft === null ? 30.0 : (float) $upload->draft->method->settle_window_s;
+        $lots = array_values(Lot::query()->with('uses')->where('kind', 'buffer')->orderBy('opened_on')->orderBy('code')->get()->filter(static fn(Lot $lot): bool => OpenRun::objection($lot) === null)->all());
+
+        return new self(
+            $upload,
+            $table,
+            $columns,
+            self::recognised(Plateau::in($log, $by, $window), $by, $lots),
+            $lots,
+            new SettlingTrace($log, $log->standing($by, $window), $by, $window),
+        );
+    }
+
+    /** @return list<Plateau> as the preview counted them */
+    public static function plateaus(LogUpload $upload, LogColumns $columns): array
+    {
+        return Plateau::in($columns->trace($upload->table()), self::judging($upload), $upload->draft === null ? 30.0 : (float) $upload->draft->method->settle_window_s);
+    }
+
+    private static function judging(LogUpload $upload): ?CalibrationFit
+    {
+        if ($upload->draft !== null) {
+            return $upload->draft->calibration->fitted();
+        }
+        $newest = $upload->pair->newestCalibration;
+        $fit = $newest === null || $newest->verdict === Verdict::Fail ? null : $newest->fitted();
+
+        return $fit !== null && $fit->hasSlope() ? $fit : null;
+    }
+
+    /**
+     * The bottle that each plateau looks like; of several the one opened last. One that comes back is the read-back.
+     *
+     * @param list<Plateau> $plateaus
+     * @param list<Lot> $lots
+     *
+     * @return list<array{plateau: Plateau, ph: float, lot: string|null, role: string}>
+     */
+    private static function recognised(array $plateaus, ?CalibrationFit $by, array $lots): array
+    {
+        $rows = [];
+        foreach ($plateaus as $i => $plateau) {
+            $candidates = [];
+            foreach ($lots as $lot) {
+                if ($lot->buffer()->covers($plateau->standing->celsius)) {
+                    $candidates[$lot->code] = $lot->buffer();
+                }
+            }
+            $recognition = BufferRecognition::among($candidates, $plateau->standing->mv, $plateau->standing->celsius, $by);
+            $nearest = $recognition->matches[0] ?? null;
+            $isNear = $nearest !== null && abs($nearest['difference_ph']) <= 0.5;
+            $rows[] = [
+                'plateau' => $plateau,
+                'ph' => $recognition->apparentPh,
+                'lot' => $isNear ? $nearest['buffer'] : null,
+                'role' => $i > 0 && $i === count($plateaus) - 1 ? 'read-back' : 'fit',
+            ];
+        }
+
+        return $rows;
+    }
+}

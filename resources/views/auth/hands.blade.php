@@ -1,0 +1,8 @@
+<x-house title="Change hands" room="Hands">
+    <h2>Who is at the bench?</h2>
+    <ul class="todo">
+        @foreach ($people as $person)
+            <li><div><b>{{ $person->name }}</b><small>{{ $person->role->value }}{{ $person->is(auth()->user()) ? ', here now' : '' }}</small></div><a class="do quiet" href="{{ route('hands.create', $person) }}">{{ $person->name }}</a></li>
+        @endforeach
+    </ul>
+</x-house>

@@ -1,0 +1,7 @@
+<x-house :title="'Change hands to ' . $person->name" room="Hands">
+    <form id="pin" method="post" action="{{ route('hands.store', $person) }}">
+        @csrf
+        <div class="fields"><x-field name="pin" label="PIN" type="password" inputmode="numeric" autocomplete="off" maxlength="12" autofocus /></div>
+    </form>
+    <x-slot:act><button class="do" form="pin" data-primary>{{ $person->name }} takes over the bench <kbd>Enter</kbd></button></x-slot>
+</x-house>

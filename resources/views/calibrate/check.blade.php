@@ -1,0 +1,60 @@
+@php($pair = $screen->pair)
+@php($calibration = $pair->newestCalibration)
+@php($writes = auth()->user()->role->writes())
+<x-house :title="'Check buffer · ' . $pair->electrode->code . ' on ' . $pair->name()" room="Calibrate">
+    @if (session('failed'))<p class="verdict" role="alert"><x-state is="fail">Check failed.</x-state> {{ session('failed') }}</p>@endif
+    @if ($calibration === null || $calibration->void !== null || $calibration->verdict === Rheacid\Core\Electrode\Verdict::Fail)
+        <p class="verdict"><x-state is="care">Nothing to check.</x-state> This pair has no calibration in force. <a href="{{ route('runs.create', $pair) }}">Calibrate it</a></p>
+    @elseif ($writes)
+        <form id="accept" method="post" action="{{ route('checks.store', $pair) }}" data-keep>
+            <x-form-id />
+            <div class="fields">
+                <x-field name="lot" label="Bottle, not one that calibrated">
+                    <select class="form-select" id="f-lot" name="lot">@foreach ($screen->lots as $lot)<option value="{{ $lot->code }}" @selected(old('lot') === $lot->code)>{{ $lot->label }} · {{ $lot->code }} · {{ $lot->usesLeftWords() }}</option>@endforeach</select>
+                </x-field>
+                <x-field name="moment" label="Moment of the session">
+                    <select class="form-select" id="f-moment" name="moment">@foreach (['start' => 'at the start', 'within' => 'within, every ten samples or 2 h', 'end' => 'at the end'] as $value => $words)<option value="{{ $value }}" @selected(old('moment') === $value)>{{ $words }}</option>@endforeach</select>
+                </x-field>
+            </div>
+            @if ($screen->live)<input type="hidden" name="seen_s" value="{{ $screen->live->figure ? $screen->live->seenS : '' }}">@else<x-typed-reading :window="30" form="accept" :meter="$pair->meter" />@endif
+        </form>
+        @if ($screen->live)
+            <x-live :live="$screen->live" />
+            <x-bench-strip :cups="$screen->cups" :action="route('checks.immerse', $pair)" :current="$screen->live->cupId" :speed="$screen->live->speed" />
+        @endif
+        <x-slot:act><x-accept-bar form="accept" label="Accept the check" :live="$screen->live" /></x-slot>
+    @endif
+    @if ($screen->doubtful->isNotEmpty())
+        <h2>Readings in doubt</h2>
+        <ul class="todo">
+            @foreach ($screen->doubtful as $reading)
+                <li><div><b>{{ $reading->sample->batch->code }} · pH {{ Rheacid\Core\Numbers::fixed($reading->decision->value_ph, 2) }}</b><small>{{ Rheacid\Plant::full($reading->observed_at) }}</small></div><a class="do quiet" href="{{ route('readings.show', $reading) }}">Open</a></li>
+            @endforeach
+        </ul>
+    @endif
+    @if ($screen->checks->isNotEmpty())
+        <h2>Checks</h2>
+        <x-check-chart :figure="$screen->chart" />
+        <table class="stack">
+            <thead><tr><th>When</th><th>Bottle</th><th>Read</th><th>Off</th><th>Outcome</th></tr></thead>
+            @foreach ($screen->checks as $check)
+                <tr>
+                    <td class="nowrap">{{ Rheacid\Plant::short($check->at) }}, {{ $check->moment }}</td>
+                    <td><a class="cell-link" href="{{ route('lots.show', $check->lot_id) }}">{{ $check->lot->code }}</a></td>
+                    <td class="num">{{ Rheacid\Core\Numbers::fixed($check->ph, 2) }} <small>in {{ Rheacid\Core\Numbers::fixed($check->buffer_ph, 2) }}</small></td>
+                    <td>{{ Rheacid\Core\Numbers::fixed($check->error(), 3) }}</td>
+                    <td><x-state :is="$check->passed ? 'met' : 'fail'">{{ $check->passed ? 'within ' . Rheacid\Core\Numbers::plain($check->limit_ph) : 'failed' }}</x-state></td>
+                </tr>
+            @endforeach
+        </table>
+    @endif
+    <x-slot:evidence>
+        <h2>Why</h2>
+        <p>A run cannot see a bad buffer: the bottle confirms itself. A buffer of another lot, best of another maker and near the limit, can.</p>
+        <p>A critical limit needs one at the start, every ten samples or two hours, and at the end.</p>
+        @if ($calibration)
+            <h2>Calibration</h2>
+            <dl><dt><a href="{{ route('calibrations.show', $calibration) }}">{{ Rheacid\Plant::short($calibration->at) }}</a></dt><dd><x-slope :calibration="$calibration" /></dd><dt>Allowed</dt><dd>{{ Rheacid\Core\Numbers::plain($pair->policy->read_back_limit_ph) }} pH off</dd></dl>
+        @endif
+    </x-slot>
+</x-house>

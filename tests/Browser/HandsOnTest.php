@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys;
+use Rheacid\Core\Electrode\Verdict;
+use Rheacid\Models\Calibration;
+use Rheacid\Models\CalibrationPoint;
+use Rheacid\Models\Reading;
+
+/** The slice under real conditions: a telephone in a dark cellar, a lost connection, gloves, other hands. */
+final class HandsOnTest extends BrowserTestCase
+{
+    public function test_the_whole_journey_by_touch_on_a_telephone_in_the_dark(): void
+    {
+        $oda = $this->atTheBench(390, 844, dark: true)->signsIn('oda', self::PASSPHRASE);
+        self::assertSame('rgb(26, 34, 39)', $oda->browser->executeScript("return getComputedStyle(document.querySelector('.surface')).backgroundColor"), 'the dark scheme');
+
+        $oda->touches('Calibrate: Calibrate E-07')->sees('Buffers, in the order')->touches('Begin with the first buffer')->sees('Waiting.')->chooses('speed', '60');
+        $oda->touches('pH 7.00 · Q-27')->seesAcceptAwake()->touches('Accept 7.0')->sees('4.01 now')
+            ->touches('pH 4.01 · Q-28')->seesAcceptAwake()->touches('Accept 4.0')->sees('Accept read-back')
+            ->touches('pH 7.00 · Q-27')->seesAcceptAwake()->touches('Accept read-back')->sees('Usable until');
+        self::assertSame(Verdict::Pass, Calibration::query()->sole()->verdict);
+
+        $oda->touches('Measure a batch')->sees('Which batch?')->touches('Measure CS-0417')->sees('Begin measuring')->touches('Begin measuring')->sees('Portion 1')->chooses('speed', '60');
+        $oda->touches('sample of CS-0417')->seesAcceptAwake()->touches('Accept portion 1')->sees('Portion 2')
+            ->touches('sample of CS-0417')->seesAcceptAwake()->touches('Accept portion 2')->sees('not needed')
+            ->touches('Record on CS-0417')->sees('Recorded on CS-0417.');
+
+        self::assertEqualsWithDelta(5.7, Reading::query()->sole()->decision->value_ph, 0.02);
+    }
+
+    public function test_a_connection_lost_in_the_middle_of_a_run_loses_nothing(): void
+    {
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
+        $oda->opens("/calibrate/{$this->pair()->id}")->taps('typed: the mV')->taps('Begin with the first buffer')->sees('type what it shows')
+            ->fills('Potential', '-4,2')->fills('Temperature', '21,5');
+
+        $this->connection($oda, lost: true);
+        $oda->taps('it stood still')->taps('Accept 7.0')->sees('No connection. Nothing is lost');
+        self::assertSame(0, CalibrationPoint::query()->count());
+
+        $this->connection($oda, lost: false);
+        $oda->browser->navigate()->refresh();
+        $oda->sees('is back; it was not recorded yet');
+        self::assertSame(['-4,2', '21,5'], $oda->browser->executeScript("return ['mv', 'celsius'].map((name) => document.querySelector('[name=' + name + ']').value)"));
+
+        $oda->taps('Accept 7.0')->sees('4.01 now');
+        self::assertSame(-4.2, CalibrationPoint::query()->sole()->mv);
+        self::assertStringNotContainsString('is back', $oda->page(), 'what is recorded is no longer kept');
+    }
+
+    public function test_a_live_trace_goes_on_when_the_connection_is_back(): void
+    {
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
+        $oda->opens("/calibrate/{$this->pair()->id}")->taps('Begin with the first buffer')->sees('Waiting.')->chooses('speed', '30')->taps('pH 7.00 · Q-27')->sees('of 30 still');
+
+        $this->connection($oda, lost: true);
+        $oda->sees('No connection.');
+        $this->connection($oda, lost: false);
+
+        $oda->seesAcceptAwake()->waitsUntil(static fn(): bool => !str_contains($oda->page(), 'No connection.'), 'the warning to go');
+        $oda->taps('Accept 7.0')->sees('4.01 now');
+        self::assertTrue(CalibrationPoint::query()->sole()->settled);
+    }
+
+    public function test_hands_change_in_two_taps_and_a_pin(): void
+    {
+        $pin = (string) config('rheacid.demo_pin');
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/batches')->sees('CS-0417');
+
+        $oda->taps('Oda Venn')->sees('Who is at the bench?')->taps('Perrin Quillby')->sees('PIN')->types($pin)->presses(WebDriverKeys::ENTER);
+
+        $oda->sees('Perrin Quillby is at the bench.');
+        self::assertStringEndsWith('/batches', $oda->browser->getCurrentURL());
+    }
+
+    public function test_keys_can_be_switched_off_on_this_device(): void
+    {
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
+        $oda->leavesFields()->types('?')->sees('keys are on')->taps('keys are on')->taps('Close');
+
+        $oda->leavesFields()->types('2');
+        self::assertStringNotContainsString('/ready', $oda->browser->getCurrentURL());
+
+        $oda->types('?')->taps('keys are on')->taps('Close')->leavesFields()->types('2')->sees('Meters with electrodes');
+    }
+
+    public function test_every_target_is_large_enough_for_a_glove(): void
+    {
+        $this->calibrate();
+        $oda = $this->atTheBench(390, 844)->signsIn('oda', self::PASSPHRASE);
+        $small = [];
+        foreach (['/', '/ready', '/calibrate', "/calibrate/{$this->pair()->id}", '/measure', "/measure/{$this->batch()->id}", '/batches', "/batches/{$this->batch()->id}", '/hands', "/pairs/{$this->pair()->id}/check"] as $path) {
+            $found = $oda->opens($path)->browser->executeScript(<<<'JS'
+                // A link within a sentence may be as tall as its line.
+                const inSentence = (e) => e.tagName === 'A' && e.closest('p, dd, dt, small') !== null;
+                return [...document.querySelectorAll('main a, main button, main select, main input:not([type=hidden]):not([type=checkbox]):not([type=radio]), nav li a, .hands a, .hands button')]
+                    .filter((e) => e.offsetParent !== null && !inSentence(e) && e.getBoundingClientRect().height < 43.5)
+                    .map((e) => `${location.pathname} ${e.innerText.trim() || e.name} ${Math.round(e.getBoundingClientRect().height)} px`);
+                JS);
+            array_push($small, ...(is_array($found) ? $found : []));
+        }
+
+        self::assertSame([], $small);
+    }
+
+    /** The browser's own network emulation. */
+    private function connection(Person $person, bool $lost): void
+    {
+        foreach ([['Network.enable', new \stdClass()], ['Network.emulateNetworkConditions', ['offline' => $lost, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]]] as [$command, $parameters]) {
+            $person->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => $command, 'params' => $parameters]);
+        }
+    }
+}

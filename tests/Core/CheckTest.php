@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Care\ChartSignal;
+use Rheacid\Core\Care\CheckStanding;
+use Rheacid\Core\Care\ControlChart;
+
+final class CheckTest extends TestCase
+{
+    /** @return iterable<string, array{CheckStanding, bool|null, string|null, int}> */
+    public static function checks(): iterable
+    {
+        yield 'none was read' => [CheckStanding::Missing, null, null, 0];
+        yield 'a good one within two hours and ten samples' => [CheckStanding::Good, true, '-2 hours', 9];
+        yield 'two hours and a second ago' => [CheckStanding::Missing, true, '-7201 seconds', 0];
+        yield 'ten samples ago' => [CheckStanding::Missing, true, '-1 hour', 10];
+        yield 'the last one failed' => [CheckStanding::Failed, false, '-1 minute', 0];
+    }
+
+    #[DataProvider('checks')]
+    public function test_a_critical_limit_needs_a_fresh_good_check(CheckStanding $standing, ?bool $passed, ?string $ago, int $samples): void
+    {
+        $now = new \DateTimeImmutable('2026-11-25T10:00:00Z');
+
+        self::assertSame($standing, CheckStanding::at($now, $passed, $ago === null ? null : $now->modify($ago), $samples));
+        self::assertSame($standing === CheckStanding::Good, $standing->block() === null);
+    }
+
+    public function test_at_first_a_third_of_the_limit_stands_in_for_the_deviation(): void
+    {
+        self::assertSame([null, ChartSignal::Warn, ChartSignal::Act], ControlChart::of([0.03, 0.034, 0.051], 0.05)->signals);
+    }
+
+    public function test_with_eight_results_their_own_deviation_counts(): void
+    {
+        $chart = ControlChart::of([0.00, 0.01, -0.01, 0.01, -0.01, 0.01, -0.01, 0.00], 0.05);
+
+        self::assertEqualsWithDelta(0.00926, $chart->deviation, 0.00001);
+        self::assertEqualsWithDelta(0.0, $chart->centre, 1e-12);
+    }
+
+    public function test_seven_in_a_row_on_one_side_are_told_and_six_are_not(): void
+    {
+        $six = ControlChart::of([0.01, 0.01, 0.01, 0.01, 0.01, 0.01], 0.05)->signals;
+        $seven = ControlChart::of([0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01], 0.05)->signals;
+
+        self::assertNull($six[5]);
+        self::assertSame(ChartSignal::OneSide, $seven[6]);
+    }
+}

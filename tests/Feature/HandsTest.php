@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Carbon\CarbonImmutable;
+use Rheacid\Models\CalibrationRun;
+use Rheacid\Records\Refused;
+
+/** Who stands at the bench: changing hands, walking away, and a clock that goes back. */
+final class HandsTest extends BenchTestCase
+{
+    /** Set before the people are made. */
+    protected function clock(): ?string
+    {
+        config(['rheacid.demo_pin' => '4711']);
+
+        return parent::clock();
+    }
+
+    public function test_a_name_and_a_pin_change_hands_and_lead_back_to_the_page(): void
+    {
+        $second = $this->people['second'];
+        $this->actingAs($this->people['checker'])->from('/ready')->get('/hands')->assertSee('Perrin Quillby');
+        $this->get("/hands/{$second->id}")->assertOk();
+
+        $this->post("/hands/{$second->id}", ['pin' => '4711'])->assertRedirect('/ready');
+
+        $this->assertAuthenticatedAs($second);
+    }
+
+    public function test_a_wrong_pin_changes_nothing_and_the_sixth_waits(): void
+    {
+        $second = $this->people['second'];
+        $this->actingAs($this->people['checker']);
+        for ($i = 0; $i < 5; $i++) {
+            $this->post("/hands/{$second->id}", ['pin' => '0000'])->assertSessionHasErrors('pin');
+        }
+
+        $this->post("/hands/{$second->id}", ['pin' => '4711'])->assertStatus(429);
+        $this->assertAuthenticatedAs($this->people['checker']);
+    }
+
+    public function test_work_in_hand_stays_with_who_began_it(): void
+    {
+        $run = $this->openRun();
+        $this->actingAs($this->people['checker'])->post("/hands/{$this->people['second']->id}", ['pin' => '4711']);
+
+        $this->get("/runs/{$run->id}")->assertSee('Oda Venn holds this run')->assertSee('Take this run over');
+    }
+
+    public function test_who_walks_away_is_signed_out_and_led_back_after_signing_in(): void
+    {
+        $this->actingAs($this->people['checker'])->get('/ready')->assertOk();
+        $this->wait(29 * 60);
+        $this->get('/ready')->assertOk();
+        $this->wait(31 * 60);
+
+        $this->get('/ready')->assertRedirect('/sign-in');
+        $this->get('/sign-in')->assertSee('signed out after a while');
+        $this->post('/sign-in', ['username' => 'oda', 'passphrase' => self::PASSPHRASE])->assertRedirect('/ready');
+    }
+
+    public function test_a_page_that_looks_for_points_by_itself_is_no_sign_of_a_person(): void
+    {
+        $run = $this->openRun();
+        $run->update(['source' => 'simulated']);
+        $this->actingAs($this->people['checker'])->get("/runs/{$run->id}")->assertOk();
+        foreach (range(1, 3) as $_) {
+            $this->wait(11 * 60);
+            $last = $this->get("/runs/{$run->id}/live", ['HX-Request' => 'true']);
+        }
+
+        $last->assertStatus(204)->assertHeader('HX-Refresh', 'true');
+        $this->assertGuest();
+    }
+
+    public function test_a_clock_that_goes_back_is_refused_until_it_is_set_right(): void
+    {
+        $this->openRun();
+        CarbonImmutable::setTestNow(CarbonImmutable::now()->subHours(1));
+        try {
+            $this->openRun(electrode: 'E-05');
+            self::fail('It was recorded.');
+        } catch (Refused $refusal) {
+            self::assertStringContainsString('The clock of this machine has gone back', $refusal->getMessage());
+            self::assertSame(1, CalibrationRun::query()->count());
+        }
+
+        CarbonImmutable::setTestNow('2026-11-25T10:00:10Z');
+        $this->openRun(electrode: 'E-05');
+        self::assertSame(2, CalibrationRun::query()->count());
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Rheacid\Actions\Logs\UploadLog;
+use Rheacid\Records\Ledger;
+use Rheacid\Records\LedgerCheck;
+
+/** A thousand and more malformed sendings of every recording form: none may break the house, none may be half-recorded. */
+final class HostileTest extends BenchTestCase
+{
+    private const ROUNDS = 110;
+
+    public function test_no_sending_breaks_the_house_and_the_chain_stays_whole(): void
+    {
+        $forms = $this->forms();
+        $random = new Randomizer(new Mt19937(4711));
+        $this->actingAs($this->people['checker']);
+        $answers = [];
+        $sent = 0;
+
+        foreach ($forms as $url => $good) {
+            for ($i = 0; $i < self::ROUNDS; $i++) {
+                $response = $this->call('POST', $url, ...self::spoiled($good, $random));
+                $answers[$response->status()] = ($answers[$response->status()] ?? 0) + 1;
+                self::assertContains($response->status(), [302, 403, 404, 409, 413, 419, 422, 429], "$url\n" . json_encode($good));
+                $sent++;
+            }
+        }
+
+        self::assertGreaterThanOrEqual(1000, $sent);
+        self::assertGreaterThan(500, $answers[302] ?? 0, 'most went back to their form: ' . json_encode($answers));
+        self::assertNull(LedgerCheck::run()['difference']);
+        foreach (['readings' => 'decisions', 'calibrations' => 'calibration_runs'] as $one => $other) {
+            $missing = $one === 'readings'
+                ? DB::table('readings')->whereNotIn('id', DB::table('decisions')->select('reading_id'))->count()
+                : DB::table('calibration_runs')->where('state', 'completed')->whereNotIn('id', DB::table('calibrations')->select('calibration_run_id'))->count();
+            self::assertSame(0, $missing, "$one without $other");
+        }
+        foreach (Ledger::RECORD_TABLES as $table) {
+            self::assertLessThan(2000, DB::table($table)->count(), $table);
+        }
+    }
+
+    /** @return array<string, array<string, mixed>> every recording form with what a careful person would send */
+    private function forms(): array
+    {
+        $this->calibrate();
+        $reading = $this->measure([4.45, 4.46]);
+        $draft = $this->begin();
+        $run = $this->openRun(electrode: 'E-05');
+        $log = (new UploadLog())($this->people['checker'], 'a.csv', "0;170.0;20\n1;170.0;20", $this->pair(), null);
+        $typed = ['mv' => '143.0', 'celsius' => '21.4', 'still' => '1', 'response_s' => '40', 'reason' => ''];
+
+        return [
+            "/calibrate/{$this->pair('E-05')->id}/runs" => ['lots' => ['Q-29', 'Q-31'], 'source' => 'typed', 'soak_reason' => ''],
+            "/runs/{$run->id}/points" => ['station' => '0', ...$typed],
+            "/runs/{$run->id}/immersions" => ['cup' => '1', 'speed' => '10'],
+            "/runs/{$run->id}/take-over" => ['reason' => 'because'],
+            "/pairs/{$this->pair()->id}/check" => ['lot' => 'Q-28', 'moment' => 'start', ...$typed],
+            "/pairs/{$this->pair()->id}/log" => ['log' => UploadedFile::fake()->createWithContent('a.csv', "0;170.0;20\n1;170.0;20")],
+            "/logs/{$log->id}/calibration" => ['lots' => ['Q-29', 'Q-31'], 'time' => '0', 'mv' => '1', 'celsius' => '2', 'reason' => ''],
+            "/measure/{$this->batch()->id}/drafts" => ['pair' => (string) $this->pair('E-05')->id, 'thermometer' => (string) $this->thermometer()->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T09:30', 'conditions' => [], 'source' => 'typed'],
+            "/drafts/{$draft->id}/replicates" => $typed,
+            "/drafts/{$draft->id}/reading" => [],
+            "/drafts/{$draft->id}/log" => ['log' => UploadedFile::fake()->createWithContent('a.csv', "0;170.0;20\n1;170.0;20")],
+            "/readings/{$reading->id}/correction" => ['stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T09:30', 'signal' => ['1' => '143', '2' => '142'], 'celsius' => ['1' => '21', '2' => '21'], 'reason' => 'a slip'],
+        ];
+    }
+
+    /**
+     * One to three fields of a good form replaced, dropped or added; sometimes without its number.
+     *
+     * @param array<string, mixed> $form
+     *
+     * @return array{array<string, mixed>, array<string, string>, array<string, UploadedFile>} parameters, cookies, files
+     */
+    private static function spoiled(array $form, Randomizer $random): array
+    {
+        $values = [
+            '', ' ', '0', '-1', '999999999999999999999', '1e999', 'NaN', '4,5,6', "4.5\0", str_repeat('9', 5000), str_repeat('ä', 3000), "\xC3\x28", "\xFF\xFE", '=cmd()', "' OR 1=1 --",
+            '<script>alert(1)</script>', '../../etc/passwd', [], [[]], ['a' => ['b' => 'c']], [1, 2, 3], null, true, false, 4.5, -1, PHP_INT_MAX, '２１', '21 ℃', '2026-02-30T25:61', "line\nbreak", '%00', '{{7*7}}',
+        ];
+        $form['form'] = self::formId();
+        for ($i = $random->getInt(1, 3); $i > 0; $i--) {
+            $keys = array_keys($form);
+            $key = $keys === [] || $random->getInt(0, 9) === 0 ? 'extra' . $i : (string) $keys[$random->getInt(0, count($keys) - 1)];
+            if ($random->getInt(0, 5) === 0) {
+                unset($form[$key]);
+            } else {
+                $form[$key] = $values[$random->getInt(0, count($values) - 1)];
+            }
+        }
+        $files = array_filter($form, static fn(mixed $value): bool => $value instanceof UploadedFile);
+        if (array_key_exists('log', $form) && $random->getInt(0, 1) === 0) {
+            $files['log'] = UploadedFile::fake()->createWithContent('a.csv', $random->getBytes($random->getInt(1, 400)));
+        }
+
+        return [array_diff_key($form, $files), [], $files];
+    }
+}

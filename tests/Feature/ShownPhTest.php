@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rheacid\Core\Electrode\Verdict;
+use Rheacid\Models\Calibration;
+use Rheacid\Models\CalibrationRun;
+use Rheacid\Models\Reading;
+use Rheacid\Models\ReadingDraft;
+
+/** A meter that shows only pH, from its calibration to a decision, through the pages. */
+final class ShownPhTest extends BenchTestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->people['checker']);
+    }
+
+    public function test_the_read_back_error_of_such_a_meter_widens_its_readings(): void
+    {
+        $this->calibrateShowing(['7.05', '3.97', '7.05']);
+        $calibration = Calibration::query()->sole();
+        self::assertSame([Verdict::Pass, null], [$calibration->verdict, $calibration->slope_percent]);
+        self::assertEqualsWithDelta(0.034, $calibration->read_back_error_ph, 0.001, '7.05 shown in 7.016');
+        self::assertEqualsWithDelta(0.034, $calibration->points[0]->asFoundError(), 0.001);
+
+        $reading = $this->measureShown(['4,45', '4.47']);
+
+        self::assertSame(4.47, $reading->decision->value_ph);
+        $fit = array_column($reading->decision->budget, 'u', 'name')['fit'];
+        self::assertEqualsWithDelta(0.034 / sqrt(3), $fit, 0.0005);
+        $this->get("/readings/{$reading->id}")->assertSee('the meter keeps slope and offset to itself')->assertSee('pH 4.47');
+    }
+
+    /** @return iterable<string, array{list<string>, string}> */
+    public static function refused(): iterable
+    {
+        yield 'a potential where a pH is shown' => [['177 mV'], 'A pH like 4.52'];
+        yield 'another buffer' => [['4.05'], 'pH 7.00 is expected'];
+        yield 'nothing' => [[''], 'A pH like 4.52'];
+    }
+
+    /** @param list<string> $shown */
+    #[DataProvider('refused')]
+    public function test_what_such_a_meter_cannot_show_is_told(array $shown, string $said): void
+    {
+        $this->open();
+        $run = CalibrationRun::query()->sole();
+
+        $this->from("/runs/{$run->id}")->followingRedirects()->post("/runs/{$run->id}/points", ['form' => self::formId(), 'station' => 0, 'shown_ph' => $shown[0], 'celsius' => '21', 'still' => '1'])->assertSee($said);
+    }
+
+    public function test_a_read_back_that_is_off_fails_and_says_what_to_do(): void
+    {
+        $this->calibrateShowing(['7.02', '4.01', '7.09']);
+
+        $calibration = Calibration::query()->sole();
+        self::assertSame(Verdict::Fail, $calibration->verdict);
+        $this->get("/calibrations/{$calibration->id}")->assertSeeInOrder(['Fail.', 'A buffer read afterwards was 0.074 pH off']);
+    }
+
+    /** @param list<string> $shown as found in 7.00 and 4.01, and read back in 7.00 */
+    private function calibrateShowing(array $shown): void
+    {
+        $this->open();
+        $run = CalibrationRun::query()->sole();
+        foreach ($shown as $station => $ph) {
+            $this->post("/runs/{$run->id}/points", ['form' => self::formId(), 'station' => $station, 'shown_ph' => $ph, 'celsius' => '21', 'still' => '1'])->assertSessionHasNoErrors();
+        }
+    }
+
+    private function open(): void
+    {
+        $this->post("/calibrate/{$this->pair('E-11')->id}/runs", ['form' => self::formId(), 'lots' => ['Q-29', 'Q-31'], 'source' => 'typed'])->assertSessionHasNoErrors();
+    }
+
+    /** @param list<string> $shown */
+    private function measureShown(array $shown): Reading
+    {
+        $this->post("/measure/{$this->batch()->id}/drafts", ['form' => self::formId(), 'pair' => $this->pair('E-11')->id, 'thermometer' => $this->thermometer()->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T09:30', 'source' => 'typed'])->assertSessionHasNoErrors();
+        $draft = ReadingDraft::query()->sole();
+        foreach ($shown as $ph) {
+            $this->post("/drafts/{$draft->id}/replicates", ['form' => self::formId(), 'shown_ph' => $ph, 'celsius' => '21.4', 'still' => '1'])->assertSessionHasNoErrors();
+        }
+        $this->get("/drafts/{$draft->id}")->assertSee('Record on CS-0417');
+        $this->post("/drafts/{$draft->id}/reading", ['form' => self::formId()])->assertSessionHasNoErrors();
+
+        return Reading::query()->sole();
+    }
+}
