@@ -6,13 +6,14 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Rheacid\Http\Failures;
+use Rheacid\Http\Middleware\RefusesBrokenText;
 use Rheacid\Http\Middleware\SecurityHeaders;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: dirname(__DIR__) . '/routes/web.php', commands: dirname(__DIR__) . '/routes/console.php')
     ->withCommands([dirname(__DIR__) . '/app/Console'])
     ->withMiddleware(static function (Middleware $middleware): void {
-        $middleware->append(SecurityHeaders::class);
+        $middleware->append([SecurityHeaders::class, RefusesBrokenText::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
     })

@@ -5,6 +5,8 @@ declare(strict_types=1);
 // Walks through the main views of the demo and takes their pictures. The clock is a file, moved by hand, so that every
 // trace stands at the same second each time. Called by bin/screenshots.
 
+use Facebook\WebDriver\Remote\LocalFileDetector;
+use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Tests\Browser\Chromium;
 use Tests\Browser\Person;
@@ -53,6 +55,17 @@ $accept($oda)->sees('Usable until');
 $picture('calibrate-verdict');
 $oda->opens('/calibrations/11')->sees('Use with care');
 $picture('calibrate-care');
+$oda->opens('/pairs/1/check')->taps('pH 4.01 · Q-31')->sees('of 30 still');
+$wait(70);
+$oda->browser->navigate()->refresh();
+$oda->chooses('lot', 'Q-31')->seesAcceptAwake()->taps('Accept the check')->sees('vouches for this calibration');
+$picture('check-buffer');
+$log = sys_get_temp_dir() . '/bench-meter-a.csv';
+file_put_contents($log, $oda->browser->executeAsyncScript("const done = arguments[0]; fetch('/pairs/1/sample-log').then((r) => r.text()).then(done);"));
+$oda->opens('/calibrate/1')->browser->findElement(WebDriverBy::name('log'))->setFileDetector(new LocalFileDetector())->sendKeys($log);
+$oda->taps('Look through this log')->sees('Calibrate from this log');
+unlink($log);
+$picture('log-preview');
 $oda->opens('/measure/2')->taps('Begin measuring')->sees('Portion 1')->taps('sample of CS-0417')->sees('of 30 still');
 $wait(38);
 $oda->opens('/')->sees('Go on')->presses(WebDriverKeys::ENTER)->sees('of 30 still');
@@ -73,6 +86,8 @@ $chromium->close();
 [$chromium, $oda, $picture] = $open(1280, 800, true);
 $oda->opens('/readings/14')->sees('Critical limit met');
 $picture('dark-reading');
+$oda->opens('/')->sees('In this order');
+$picture('dark-today');
 $chromium->close();
 
 [$chromium, $oda, $picture] = $open(390, 844, false);

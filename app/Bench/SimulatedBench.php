@@ -104,7 +104,8 @@ final class SimulatedBench
             $cup->buffer === null ? (float) $cup->ph : Buffer::named($cup->buffer)->phAt((float) $cup->celsius),
             (float) $cup->celsius,
             $immersion->fromMv,
-            $immersion->id,
+            // Counted by electrode, so that the same steps give the same traces in any database.
+            DB::table('bench_immersions')->where('electrode_id', $immersion->electrodeId)->where('id', '<=', $immersion->id)->count(),
         );
     }
 

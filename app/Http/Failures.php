@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Http;
 
+use Illuminate\Database\LostConnectionDetector;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -22,11 +23,11 @@ final class Failures
             ? self::page(422, 'This cannot be shown', $failure->getMessage())
             : redirect()->back()->withInput($request->except(['_token', 'form', 'passphrase', 'pin', 'log']))->withErrors([$failure->field() ?? 'form' => $failure->getMessage()]));
         $exceptions->render(static fn(ChangedAndSentAgain $failure): Response => self::page(409, 'Already recorded', $failure->getMessage()));
-        $exceptions->render(static fn(\PDOException $failure): Response => self::page(
+        $exceptions->render(static fn(\PDOException $failure): ?Response => (new LostConnectionDetector())->causedByLostConnection($failure) ? self::page(
             503,
             'The records cannot be reached',
             'The database does not answer. Nothing was half-recorded. Keep this page, wait a moment and send the form again: it is recorded once, however often it is sent.',
-        ));
+        ) : null);
         $exceptions->render(static fn(HttpExceptionInterface $failure): Response => match ($failure->getStatusCode()) {
             401 => self::page(401, 'Not signed in', 'Sign in first.'),
             403 => self::page(403, 'Not yours to change', $failure->getMessage() === '' ? 'Your role does not allow this.' : $failure->getMessage()),

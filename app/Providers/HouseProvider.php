@@ -31,7 +31,7 @@ final class HouseProvider extends ServiceProvider
             Limit::perMinute(15)->by('pins:' . $request->ip()),
         ]);
         RateLimiter::for('sign-in', static fn(Request $request): array => [
-            Limit::perMinute(5)->by('name:' . mb_strtolower((string) $request->string('username')) . $request->ip()),
+            Limit::perMinute(5)->by('name:' . mb_strtolower(json_encode($request->input('username'), JSON_THROW_ON_ERROR)) . $request->ip()),
             Limit::perMinute(30)->by('address:' . $request->ip()),
         ]);
     }

@@ -16,6 +16,9 @@ final readonly class ControlChart
     private const ENOUGH = 8;
     private const RUN = 7;
 
+    /** A deviation below a tenth of the limit is the display's, not the work's. Common practice, no source. */
+    private const FINEST = 10;
+
     /** @param list<ChartSignal|null> $signals one for each value; null where nothing is to be said */
     private function __construct(public float $centre, public float $deviation, public array $signals) {}
 
@@ -27,7 +30,7 @@ final readonly class ControlChart
     {
         $known = count($values) >= self::ENOUGH;
         $centre = $known ? array_sum($values) / count($values) : 0.0;
-        $deviation = $known ? max(PhUncertainty::standardDeviation($values), 1e-6) : $limit / 3;
+        $deviation = $known ? max(PhUncertainty::standardDeviation($values), $limit / self::FINEST) : $limit / 3;
         $signals = [];
         $side = 0;
         $run = 0;

@@ -8,6 +8,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Actions\Bench\MoveElectrode;
 use Rheacid\Actions\Calibrate\AcceptPoint;
+use Rheacid\Actions\Calibrate\CheckBuffer;
 use Rheacid\Actions\Calibrate\OpenRun;
 use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Actions\Measure\BeginMeasuring;
@@ -53,32 +54,53 @@ final readonly class Past
         private SimulatedBench $bench,
         private MoveElectrode $move,
         private OpenRun $open,
+        private CheckBuffer $checkBuffer,
         private AcceptPoint $acceptPoint,
         private BeginMeasuring $begin,
         private AcceptReplicate $acceptReplicate,
         private RecordReading $record,
     ) {}
 
+    /** Days before now on which E-07 was calibrated in the morning; newer bottles from the fifth on. */
+    private const MORNINGS = [13, 11, 9, 7, 6, 5, 4, 3, 2, 1];
+
     /** @param array{checker: Person, second: Person, lead: Person, auditor: Person} $people */
     public function live(array $people, CarbonImmutable $now): void
     {
-        foreach ([13, 11, 9, 7, 6, 5, 4, 3, 2, 1] as $daysAgo) {
-            $by = $daysAgo % 4 === 3 ? $people['second'] : $people['checker'];
-            $old = $daysAgo > 5;
-            $this->calibrate($by, 'E-07', $old ? ['Q-27', 'Q-28'] : ['Q-29', 'Q-31'], Scenario::day($now, $daysAgo, '08:20'));
-            if ($daysAgo === 1) {
-                $this->calibrate($by, 'E-05', ['Q-29', 'Q-31'], Scenario::day($now, $daysAgo, '08:40'));
-                $this->calibrate($by, 'E-07', ['Q-36', 'Q-31'], Scenario::day($now, $daysAgo, '15:40'));
-            }
-            foreach (self::READINGS as [$batch, $readOn, $time, $stage, $ph]) {
-                if ($readOn === $daysAgo) {
-                    $this->measure($by, $batch, $stage, $ph, Scenario::day($now, $daysAgo, $time));
-                }
-            }
+        $by = static fn(int $daysAgo): Person => $daysAgo % 4 === 3 ? $people['second'] : $people['checker'];
+        $events = [];
+        foreach (self::MORNINGS as $daysAgo) {
+            $at = Scenario::day($now, $daysAgo, '08:20');
+            $events[] = [$at, fn() => $this->calibrate($by($daysAgo), 'E-07', $daysAgo > 5 ? ['Q-27', 'Q-28'] : ['Q-29', 'Q-31'], $at)];
+            $check = Scenario::day($now, $daysAgo, '08:45');
+            $events[] = [$check, fn() => $this->check($by($daysAgo), 'E-07', 'R-07', $check)];
+        }
+        foreach ([['E-05', ['Q-29', 'Q-31'], '11:40'], ['E-07', ['Q-36', 'Q-31'], '15:40']] as [$electrode, $codes, $time]) {
+            $at = Scenario::day($now, 1, $time);
+            $events[] = [$at, fn() => $this->calibrate($by(1), $electrode, $codes, $at)];
+        }
+        $check = Scenario::day($now, 1, '15:56');
+        $events[] = [$check, fn() => $this->check($by(1), 'E-07', 'R-07', $check)];
+        foreach (self::READINGS as [$batch, $daysAgo, $time, $stage, $ph]) {
+            $at = Scenario::day($now, $daysAgo, $time);
+            $events[] = [$at, fn() => $this->measure($by($daysAgo), $batch, $stage, $ph, $at)];
+        }
+        usort($events, static fn(array $a, array $b): int => $a[0] <=> $b[0]);
+        foreach ($events as [, $happen]) {
+            $happen();
         }
         foreach (self::NOW as $code => $ph) {
             $this->fill($code, $ph);
         }
+    }
+
+    private function check(Person $by, string $electrode, string $code, CarbonImmutable $at): void
+    {
+        CarbonImmutable::setTestNow($at);
+        $pair = $this->pair($electrode);
+        $lot = Lot::query()->with('uses')->where('code', $code)->firstOrFail();
+        $this->immerse($by, $pair, 'lot_id', $lot->id, null);
+        ($this->checkBuffer)($by, SentForm::own(), $pair, $lot, 'start', new SimulatedReading($this->bench, $pair, null), null);
     }
 
     /** @param list<string> $codes bottles in the order of the run; the first is read back */

@@ -101,7 +101,7 @@ final class Shelf
             ['Q-29', 'buffer', 'technical-7.00', 7.0, 'pH 7.00', 19, 280, 90, 7],
             ['Q-36', 'buffer', 'technical-7.00', 7.0, 'pH 7.00', 2, 400, 90, 10],
             ['Q-35', 'buffer', 'technical-10.01', 10.01, 'pH 10.01', 6, 200, 30, 10],
-            ['R-07', 'buffer', 'phthalate', 4.005, 'pH 4.01 reference', 10, 310, 90, 10],
+            ['R-07', 'buffer', 'phthalate', 4.005, 'pH 4.01 reference', 16, 310, 90, 10],
             ['R-08', 'buffer', 'phosphate-6.86', 6.865, 'pH 6.86 reference', 10, 310, 90, 10],
             ['R-09', 'buffer', 'borax-9.18', 9.18, 'pH 9.18 reference', 10, 310, 30, 10],
             ['C-02', 'conductivity', null, null, 'conductivity 1413 µS/cm', 12, 250, 90, 5],

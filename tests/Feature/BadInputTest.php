@@ -41,6 +41,14 @@ final class BadInputTest extends BenchTestCase
         self::assertSame([-4.0, 21.0], [$point->mv, $point->celsius]);
     }
 
+    public function test_lists_where_words_belong_and_broken_text_are_refused_everywhere(): void
+    {
+        $this->post('/sign-in', ['username' => ['oda'], 'passphrase' => ['a']])->assertSessionHasErrors(['username', 'passphrase']);
+        $this->actingAs($this->people['checker'])->get('/find?q[]=Q')->assertOk();
+        $this->get('/find?q=%C3%28')->assertStatus(422);
+        $this->get('/find?q=Q%00x')->assertStatus(422);
+    }
+
     /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function unusableSamples(): iterable
     {

@@ -43,7 +43,7 @@ final class DatabaseKilledTest extends BenchTestCase
         [$url, $form] = $this->readyToRecord();
         Event::listen(TransactionCommitted::class, static function (): never {
             self::kill();
-            throw new \PDOException('The answer is lost.');
+            throw new \PDOException('server has gone away with the answer');
         });
 
         $this->post($url, $form)->assertStatus(503);

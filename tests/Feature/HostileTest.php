@@ -20,6 +20,7 @@ final class HostileTest extends BenchTestCase
     public function test_no_sending_breaks_the_house_and_the_chain_stays_whole(): void
     {
         $forms = $this->forms();
+        $pages = $this->pages(array_keys($forms));
         $random = new Randomizer(new Mt19937(4711));
         $this->actingAs($this->people['checker']);
         $answers = [];
@@ -27,7 +28,10 @@ final class HostileTest extends BenchTestCase
 
         foreach ($forms as $url => $good) {
             for ($i = 0; $i < self::ROUNDS; $i++) {
-                $response = $this->call('POST', $url, ...self::spoiled($good, $random));
+                $response = $this->from('/ready')->call('POST', $url, ...self::spoiled($good, $random));
+                if ($i % 5 === 0) {
+                    self::assertSame(200, $this->followingRedirects()->get($pages[$url])->status(), "the page of $url shows what came back");
+                }
                 $answers[$response->status()] = ($answers[$response->status()] ?? 0) + 1;
                 self::assertContains($response->status(), [302, 403, 404, 409, 413, 419, 422, 429], "$url\n" . json_encode($good));
                 $sent++;
@@ -46,6 +50,16 @@ final class HostileTest extends BenchTestCase
         foreach (Ledger::RECORD_TABLES as $table) {
             self::assertLessThan(2000, DB::table($table)->count(), $table);
         }
+    }
+
+    /**
+     * @param list<string> $urls
+     *
+     * @return array<string, string> the page on which each form stands
+     */
+    private function pages(array $urls): array
+    {
+        return array_combine($urls, array_map(static fn(string $url): string => (string) preg_replace(['#^(/calibrate/\d+)/runs$#', '#^(/measure/\d+)/drafts$#', '#^(/(?:runs|drafts|logs|pairs)/\d+)/(?!check).*$#'], '$1', $url), $urls));
     }
 
     /** @return array<string, array<string, mixed>> every recording form with what a careful person would send */

@@ -17,7 +17,8 @@ final class FindController
 {
     public function __invoke(Request $request): View|RedirectResponse
     {
-        $code = mb_substr(trim((string) $request->string('q')), 0, 40);
+        $asked = $request->input('q');
+        $code = is_string($asked) ? mb_substr(trim($asked), 0, 40) : '';
         $like = addcslashes($code, '%_\\') . '%';
         $found = $code === '' ? [] : [
             ...Batch::query()->with('product')->where('code', 'like', $like)->limit(20)->get()->map(static fn(Batch $batch): array => [$batch->code, $batch->product->name, route('batches.show', $batch)])->all(),

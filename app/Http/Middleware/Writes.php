@@ -18,8 +18,9 @@ final class Writes
         $response = $next($request);
         assert($response instanceof Response);
         // Tells the browser that what it kept of this form is recorded.
-        if ($response->isRedirection() && !$request->session()->has('errors')) {
-            $request->session()->flash('confirmed', (string) $request->string('form'));
+        $number = $request->input('form');
+        if ($response->isRedirection() && is_string($number) && !$request->session()->has('errors')) {
+            $request->session()->flash('confirmed', $number);
         }
 
         return $response;

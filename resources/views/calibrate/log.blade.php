@@ -11,7 +11,7 @@
         </div>
         <noscript><button class="do quiet mt-2">Read with these columns</button></noscript>
     </form>
-    <x-settling-trace :figure="$screen->trace" />
+    <x-settling-trace :figure="$screen->trace" :funnel="false" />
     @if ($screen->plateaus === [])
         <p class="verdict"><x-state is="care">No plateau.</x-state> Nowhere does the log stand still within 0.02 pH for long enough, on a point at least every 1.5 s. Check which column is what.</p>
     @else

@@ -1,6 +1,6 @@
 @props(['form', 'label', 'live' => null, 'leave' => null, 'primary' => true])
 {{-- Accept wakes when the reading has settled; before that a reason is needed. --}}
-<details @if (old('reason')) open @endif>
+<details @if (is_string(old('reason')) && old('reason') !== '') open @endif>
     <summary>Accept now, with a reason</summary>
     <x-field name="reason" label="Why" maxlength="400" :form="$form" />
     <button class="do quiet mt-2" form="{{ $form }}">Accept with this reason</button>

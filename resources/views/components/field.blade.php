@@ -1,10 +1,11 @@
 @props(['name', 'label', 'help' => null, 'value' => null])
 @php($key = str_replace(['[', ']'], ['.', ''], $name))
 @php($id = 'f-' . str_replace('.', '-', $key))
+@php($typed = is_scalar(old($key, $value)) ? old($key, $value) : '')
 <div {{ $attributes->only('class') }}>
     <label class="form-label" for="{{ $id }}">{{ $label }}</label>
     @if ($slot->isEmpty())
-        <input id="{{ $id }}" name="{{ $name }}" value="{{ old($key, $value) }}" @if ($help || $errors->has($key)) aria-describedby="{{ $id }}-help" @endif @if ($errors->has($key)) aria-invalid="true" @endif {{ $attributes->except('class')->merge(['class' => 'form-control', 'autocomplete' => 'off']) }}>
+        <input id="{{ $id }}" name="{{ $name }}" value="{{ $typed }}" @if ($help || $errors->has($key)) aria-describedby="{{ $id }}-help" @endif @if ($errors->has($key)) aria-invalid="true" @endif {{ $attributes->except('class')->merge(['class' => 'form-control', 'autocomplete' => 'off']) }}>
     @else
         {{ $slot }}
     @endif

@@ -27,7 +27,7 @@
         <form method="post" action="{{ route('sign-out') }}">@csrf<button class="do link">Sign out</button></form>
     </span>
     <form action="{{ route('find') }}" role="search">
-        <input class="form-control" type="search" name="q" aria-label="Find a batch, bottle or instrument" placeholder="find a batch, bottle …" value="{{ request()->routeIs('find') ? request('q') : '' }}">
+        <input class="form-control" type="search" name="q" aria-label="Find a batch, bottle or instrument" placeholder="find a batch, bottle …" value="{{ request()->routeIs('find') && is_string(request('q')) ? request('q') : '' }}">
     </form>
 </header>
 <main class="surface" id="surface">

@@ -1,4 +1,4 @@
-@props(['figure'])
+@props(['figure', 'funnel' => true])
 <figure>
 <svg viewBox="0 0 {{ $figure::WIDTH }} {{ $figure::HEIGHT }}" role="img" aria-label="pH against time: {{ $figure->words() }}">
     @foreach ($figure->ph->ticks($figure->ph->step(4)) as $ph)
@@ -8,7 +8,7 @@
     @foreach ($figure->seconds() as $second)
         <text x="{{ $figure->time->at($second) }}" y="{{ $figure::HEIGHT - 10 }}" text-anchor="middle">{{ $second }}{{ $second == 0 ? ' s' : '' }}</text>
     @endforeach
-    <path class="band" d="{{ $figure->funnel() }}"/>
+    @if ($funnel)<path class="band" d="{{ $figure->funnel() }}"/>@endif
     <path class="trace" d="{{ $figure->line() }}"/>
     <circle class="bob" cx="{{ $figure->end()['x'] }}" cy="{{ $figure->end()['y'] }}" r="6"/>
 </svg>
