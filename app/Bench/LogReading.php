@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rheacid\Bench;
 
 use Rheacid\Core\Electrode\CalibrationFit;
-use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Logs\Plateau;
 
 /** One plateau of a data logger's file. */
@@ -16,16 +15,6 @@ final readonly class LogReading implements ReadingSource
     public function observe(?CalibrationFit $by, float $windowS): Observation
     {
         // Judged by what is known now, as a live reading would be: the log was cut by an earlier idea of the electrode.
-        $standing = $this->plateau->trace->standing($by, $windowS);
-
-        return new Observation(
-            Signal::mv($standing->mv),
-            $standing->celsius,
-            $standing->settled,
-            $standing->waitS,
-            $standing->responseS,
-            Source::Imported,
-            $this->plateau->trace,
-        );
+        return Observation::ofTrace($this->plateau->trace, $by, $windowS, Source::Imported);
     }
 }

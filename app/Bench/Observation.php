@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Rheacid\Bench;
 
+use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\Signal;
+use Rheacid\Core\Numbers;
 use Rheacid\Core\Settling\Trace;
+use Rheacid\Records\Refused;
 
 /** What is taken from one immersion, wherever it was read. */
 final readonly class Observation
@@ -24,4 +27,26 @@ final readonly class Observation
         public ?Trace $trace = null,
         public ?int $immersionId = null,
     ) {}
+
+    /** From a trace, as far as it was seen. */
+    public static function ofTrace(Trace $trace, ?CalibrationFit $by, float $windowS, Source $source, ?int $immersionId = null): self
+    {
+        $standing = $trace->standing($by, $windowS);
+
+        return new self(Signal::mv($standing->mv), $standing->celsius, $standing->settled, $standing->waitS, $standing->responseS, $source, $trace, $immersionId);
+    }
+
+    /**
+     * @param string|null $reason why it is taken all the same
+     *
+     * @throws Refused if it has not come to rest and no reason is given
+     */
+    public function ensureSettled(float $windowS, ?string $reason): void
+    {
+        if (!$this->settled && $reason === null) {
+            throw Refused::because($this->waitS === null
+                ? sprintf('Tick that the reading stood still for %s s, or write why it is taken before.', Numbers::plain($windowS))
+                : sprintf('Not settled yet: %s s to go. Wait, or write why it is taken now.', Numbers::plain($this->waitS)), 'reason');
+        }
+    }
 }

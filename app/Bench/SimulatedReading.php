@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rheacid\Bench;
 
 use Rheacid\Core\Electrode\CalibrationFit;
-use Rheacid\Core\Electrode\Signal;
 use Rheacid\Models\Pair;
 use Rheacid\Records\Refused;
 
@@ -19,18 +18,7 @@ final readonly class SimulatedReading implements ReadingSource
     {
         $immersion = $this->bench->current($this->pair->electrode) ?? throw Refused::because('The electrode stands in no cup. Move it into one first.', 'cup');
         $trace = $this->bench->trace($immersion, $this->pair->meter);
-        $trace = $this->seenS === null ? $trace : $trace->until($this->seenS);
-        $standing = $trace->standing($by, $windowS);
 
-        return new Observation(
-            Signal::mv($standing->mv),
-            $standing->celsius,
-            $standing->settled,
-            $standing->waitS,
-            $standing->responseS,
-            Source::Simulated,
-            $trace,
-            $immersion->id,
-        );
+        return Observation::ofTrace($this->seenS === null ? $trace : $trace->until($this->seenS), $by, $windowS, Source::Simulated, $immersion->id);
     }
 }

@@ -51,7 +51,7 @@ final readonly class AcceptPoint
             $judging = Fits::judging($run);
             $seen = $source->observe($judging, Settling::WINDOW_S);
             if ($reason === null) {
-                self::ensureSettled($seen);
+                $seen->ensureSettled(Settling::WINDOW_S, null);
                 self::ensureExpected($seen, $lot, $judging);
             }
             $asFound = Fits::before($run);
@@ -97,15 +97,6 @@ final readonly class AcceptPoint
         }
 
         return $run;
-    }
-
-    private static function ensureSettled(Observation $seen): void
-    {
-        if (!$seen->settled) {
-            throw Refused::because($seen->waitS === null
-                ? 'Tick that the reading stood still for 30 s, or write why it is taken before.'
-                : sprintf('Not settled yet: %s s to go. Wait, or write why it is taken now.', Numbers::plain($seen->waitS)), 'reason');
-        }
     }
 
     /** A bottle confirms itself, so what stands in the cup is told from the potential and compared with the plan. */

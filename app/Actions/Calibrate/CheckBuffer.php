@@ -38,11 +38,7 @@ final class CheckBuffer
             $calibration = self::inForce($pair);
             self::ensureIndependent($lot, $calibration);
             $seen = $source->observe($calibration->fitted(), Settling::WINDOW_S);
-            if (!$seen->settled && $reason === null) {
-                throw Refused::because($seen->waitS === null
-                    ? 'Tick that the reading stood still for 30 s, or write why it is taken before.'
-                    : sprintf('Not settled yet: %s s to go. Wait, or write why it is taken now.', Numbers::plain($seen->waitS)), 'reason');
-            }
+            $seen->ensureSettled(Settling::WINDOW_S, $reason);
             $ph = $calibration->response()->tell($seen->signal, $seen->celsius)->ph;
             $bufferPh = $lot->buffer()->phAt($seen->celsius);
             $limit = $pair->policy->read_back_limit_ph;

@@ -6,7 +6,6 @@ namespace Rheacid\Actions\Measure;
 
 use Rheacid\Actions\KeepTrace;
 use Rheacid\Bench\ReadingSource;
-use Rheacid\Core\Numbers;
 use Rheacid\Models\Person;
 use Rheacid\Models\ReadingDraft;
 use Rheacid\Models\Replicate;
@@ -36,11 +35,7 @@ final class AcceptReplicate
             }
             $response = $draft->calibration->response();
             $seen = $source->observe($draft->calibration->fitted(), $draft->method->settle_window_s);
-            if (!$seen->settled && $reason === null) {
-                throw Refused::because($seen->waitS === null
-                    ? sprintf('Tick that the reading stood still for %d s, or write why it is taken before.', $draft->method->settle_window_s)
-                    : sprintf('Not settled yet: %s s to go. Wait, or write why it is taken now.', Numbers::plain($seen->waitS)), 'reason');
-            }
+            $seen->ensureSettled($draft->method->settle_window_s, $reason);
             $correction = $draft->thermometerCheck->correction_c;
             $celsius = round($seen->celsius + $correction, 3);
             $reading = $response->tell($seen->signal, $celsius);

@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Figures;
+
+use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Core\Electrode\Criteria;
+use Rheacid\Core\Limits\Applies;
+use Rheacid\Core\Limits\Comparison;
+use Rheacid\Core\Limits\Limit;
+use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Core\Limits\TimedLimit;
+use Rheacid\Core\Settling\Settling;
+use Rheacid\Core\Settling\Trace;
+use Rheacid\View\Figures\AcidRule;
+use Rheacid\View\Figures\BudgetBar;
+use Rheacid\View\Figures\CheckChart;
+use Rheacid\View\Figures\ResponseLine;
+use Rheacid\View\Figures\Scale;
+use Rheacid\View\Figures\SeriesChart;
+use Rheacid\View\Figures\SettlingTrace;
+use Rheacid\View\Figures\Wall;
+use Tests\Core\CalibrationFitTest;
+
+/** The geometry of the drawings, worked out apart from the templates that draw them. */
+final class FiguresTest extends TestCase
+{
+    public function test_a_scale_maps_its_ends_and_never_leaves_the_drawing(): void
+    {
+        $scale = new Scale(3, 8, 20, 740);
+
+        self::assertSame([20.0, 740.0, 236.0], [$scale->at(3), $scale->at(8), $scale->at(4.5)]);
+        self::assertSame(740.0, $scale->within(12));
+        self::assertSame([3.0, 4.0, 5.0, 6.0, 7.0, 8.0], $scale->ticks(1));
+        self::assertSame(1.0, $scale->step(6));
+    }
+
+    public function test_on_the_acid_rule_the_reading_its_whiskers_bracket_and_wall_stand_in_their_order(): void
+    {
+        $rule = new AcidRule(4.47, 0.07, [4.01, 7.0], [new Wall(self::critical(4.6), true)]);
+
+        $x = $rule->scale->at(4.47);
+        self::assertLessThan($rule->edges()[0]['x'], $rule->scale->at(4.47 + 0.07), 'the whisker ends before the wall');
+        self::assertGreaterThan($rule->bracket()['x'], $x);
+        self::assertSame(AcidRule::WIDTH - 20.0, $rule->hatched()[0]['x'] + $rule->hatched()[0]['width'], 'hatching fills what the limit forbids');
+        self::assertSame('pH 4.47 plus or minus 0.07; calibrated from 4.01 to 7.00; critical ≤ 4.6.', $rule->words());
+    }
+
+    public function test_a_limit_that_is_not_due_is_an_outline_and_two_of_one_edge_are_one_wall(): void
+    {
+        $later = new AcidRule(5.2, 0.07, [4.01, 7.0], [new Wall(self::critical(4.6), false)]);
+        $both = new AcidRule(4.5, 0.07, [4.01, 7.0], [new Wall(self::critical(4.6), false), new Wall(self::critical(4.6), true)]);
+
+        self::assertSame([], $later->hatched());
+        self::assertFalse($later->edges()[0]['due']);
+        self::assertCount(1, $both->edges());
+        self::assertTrue($both->edges()[0]['due']);
+    }
+
+    public function test_labels_that_would_touch_stand_on_two_rows(): void
+    {
+        $rule = new AcidRule(4.0, 0.07, [4.01, 7.0], [new Wall(self::critical(4.6), true), new Wall(self::critical(4.2), true)]);
+
+        self::assertSame([0, 1], array_column($rule->edges(), 'row'));
+    }
+
+    public function test_a_recipe_is_a_band_and_no_wall(): void
+    {
+        $rule = new AcidRule(3.9, null, [], [new Wall(Limit::between('recipe', LimitKind::Target, 3.4, 3.8), true)]);
+
+        self::assertSame([], $rule->edges());
+        self::assertSame('recipe 3.4–3.8', $rule->target()['label']);
+        self::assertNull($rule->bracket());
+    }
+
+    public function test_the_ruler_reaches_as_far_as_it_must_and_no_further(): void
+    {
+        $rule = new AcidRule(4.47, 0.07, [4.01, 7.0], []);
+
+        self::assertSame([3.5, 7.5], [$rule->scale->low, $rule->scale->high]);
+    }
+
+    public function test_the_funnel_encloses_the_trace_and_narrows_to_the_band(): void
+    {
+        $trace = Trace::of(array_map(static fn(int $t): array => [(float) $t, 170.0 - 60 * exp(-$t / 8), 25.0], range(0, 80)));
+        $figure = new SettlingTrace($trace, $trace->standing(null), null, 30.0);
+
+        preg_match_all('/([\d.]+) ([\d.]+)/', $figure->funnel(), $corners);
+        $heights = array_map(floatval(...), $corners[2]);
+        $count = intdiv(count($heights), 2);
+        $width = static fn(int $i): float => abs($heights[$i] - $heights[count($heights) - 1 - $i]);
+        self::assertSame(81, $count);
+        self::assertLessThan($width($count - 1), $width(0), 'narrow at the newest point, wide at the first');
+        self::assertEqualsWithDelta(abs($figure->ph->at(4.0) - $figure->ph->at(4.0 + Settling::BAND_PH)), $width(0), 0.3);
+        self::assertSame(100.0, $figure->ring());
+    }
+
+    public function test_the_ring_fills_as_the_reading_holds(): void
+    {
+        $trace = Trace::of(array_map(static fn(int $t): array => [(float) $t, 170.0, 25.0], range(0, 12)));
+        $figure = new SettlingTrace($trace, $trace->standing(null), null, 30.0);
+
+        self::assertSame(40.0, $figure->ring());
+        self::assertStringStartsWith('moved 0.000 in the last 30 s', $figure->words());
+    }
+
+    public function test_the_response_line_falls_from_acid_to_alkaline_beside_the_ideal_one(): void
+    {
+        $fit = CalibrationFit::through([CalibrationFitTest::seen(4, 0.92, 8), CalibrationFitTest::seen(7, 0.92, 8)]);
+        $line = new ResponseLine($fit, Criteria::process(), [CalibrationFitTest::seen(7, 0.92, 8)]);
+
+        self::assertLessThan($line->lines()[0]['y2'], $line->lines()[0]['y1'], 'high potential stands high');
+        self::assertSame([true, true, false], array_column($line->points(), 'fitted'));
+        self::assertLessThan(abs($line->idealLine()['y2'] - $line->idealLine()['y1']) / ($line->idealLine()['x2'] - $line->idealLine()['x1']), abs($line->lines()[0]['y2'] - $line->lines()[0]['y1']) / ($line->lines()[0]['x2'] - $line->lines()[0]['x1']), 'a tired electrode is flatter');
+    }
+
+    public function test_on_the_batch_chart_a_wall_begins_when_its_limit_is_due(): void
+    {
+        $limits = [new TimedLimit(self::critical(6.0), Applies::Always), new TimedLimit(self::critical(4.6), Applies::WithinHours, 168), new TimedLimit(self::critical(4.6), Applies::Equilibrium)];
+        $readings = [['hours' => 0.5, 'ph' => 5.7, 'u' => 0.07, 'id' => 1], ['hours' => 140.0, 'ph' => 4.47, 'u' => 0.07, 'id' => 2]];
+        [$before, $after] = [new SeriesChart($readings, $limits, 142.0), new SeriesChart($readings, $limits, 170.0)];
+
+        self::assertSame([[true, false], [true, true]], [array_column($before->walls(), 'due'), array_column($after->walls(), 'due')]);
+        self::assertSame($before->hours->at(168.0), $before->walls()[1]['x']);
+        self::assertSame('limit ≤ 4.6 from day 7 on', $before->walls()[1]['label']);
+        self::assertNotSame('', $before->line());
+        self::assertSame('', (new SeriesChart([], $limits, 1.0))->line());
+    }
+
+    public function test_the_budget_bar_gathers_what_is_too_small_to_see(): void
+    {
+        $bar = new BudgetBar([['name' => 'resolution', 'u' => 0.003, 'share' => 0.01], ['name' => 'drift', 'u' => 0.029, 'share' => 0.62], ['name' => 'repeatability', 'u' => 0.018, 'share' => 0.36], ['name' => 'fit', 'u' => 0.0, 'share' => 0.01]]);
+
+        self::assertSame(['drift since calibration', 'repeatability', 'the rest'], array_column($bar->parts, 'label'));
+        self::assertSame(['62 %', '36 %', '2 %'], array_column($bar->parts, 'percent'));
+    }
+
+    public function test_the_check_chart_marks_what_lies_beyond_its_lines(): void
+    {
+        $chart = new CheckChart([0.0, 0.01, 0.06], 0.05);
+
+        self::assertSame([null, null, 'act'], array_column($chart->points(), 'signal'));
+        self::assertGreaterThan($chart->points()[2]['y'], $chart->lines()[4]['y'], 'above the upper action line');
+        self::assertStringContainsString('find the cause', $chart->words());
+    }
+
+    private static function critical(float $value): Limit
+    {
+        return Limit::edge('limit', LimitKind::Critical, Comparison::AtMost, $value);
+    }
+}

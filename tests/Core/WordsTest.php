@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Care\PairState;
+use Rheacid\Core\Electrode\Finding;
+use Rheacid\Core\Electrode\FindingCode;
+use Rheacid\Core\Electrode\Severity;
+use Rheacid\Core\Electrode\Verdict;
+use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Core\Limits\Overall;
+use Rheacid\Core\Limits\ReleaseBlock;
+use Rheacid\Core\Numbers;
+use Rheacid\Core\Words\FindingWords;
+use Rheacid\Core\Words\LimitWords;
+use Rheacid\Core\Words\StateWords;
+
+/** What the house says: the words of the bench, and never that food is safe. */
+final class WordsTest extends TestCase
+{
+    /** @return iterable<string, array{float, int, string}> */
+    public static function figures(): iterable
+    {
+        yield 'a true minus sign' => [-3.34, 1, '−3.3'];
+        yield 'no minus before nothing' => [-0.0004, 3, '0.000'];
+        yield 'rounded' => [4.565, 2, '4.57'];
+        yield 'whole' => [60.0, 0, '60'];
+    }
+
+    #[DataProvider('figures')]
+    public function test_figures_are_written_as_at_the_bench(float $value, int $decimals, string $written): void
+    {
+        self::assertSame($written, Numbers::fixed($value, $decimals));
+    }
+
+    public function test_a_plain_number_carries_no_empty_decimals(): void
+    {
+        self::assertSame(['25', '7.02', '−0.5', '0'], array_map(Numbers::plain(...), [25.0, 7.02, -0.5, -0.0]));
+    }
+
+    /** @return iterable<string, array{FindingCode, float|null, float|null, string}> */
+    public static function findings(): iterable
+    {
+        yield 'low' => [FindingCode::SlopeLow, 88.0, 90.0, 'Slope 88.0 %; at least 90.0 % is needed.'];
+        yield 'high' => [FindingCode::SlopeHigh, 105.2, 102.0, 'Slope 105.2 %; an electrode gives at most 102.0 %.'];
+        yield 'near low' => [FindingCode::SlopeNearLow, 91.0, 90.0, 'Slope 91.0 %, close to the lowest allowed 90.0 %.'];
+        yield 'offset' => [FindingCode::OffsetOff, -17.26, 15.0, 'Offset −17.3 mV; at most ±15 mV is allowed.'];
+        yield 'slow' => [FindingCode::ResponseSlow, 74.0, 60.0, 'Response 74 s; at most 60 s is needed.'];
+        yield 'read-back' => [FindingCode::CheckFailed, 0.07, 0.05, 'A buffer read afterwards was 0.070 pH off; at most 0.05 is allowed.'];
+        yield 'no zero point' => [FindingCode::ZeroPointOff, null, 0.5, 'Zero point at pH not known; less than 0.5 from 7 is needed.'];
+        yield 'short span' => [FindingCode::SpanShort, 2.5, 2.8, 'The buffers are 2.50 pH apart; 2.8 or more gives a sound slope.'];
+        yield 'temperatures' => [FindingCode::TemperatureSpread, 4.2, 3.0, 'The buffers differed by 4.2 °C; at most 3 °C is good.'];
+    }
+
+    #[DataProvider('findings')]
+    public function test_a_finding_says_what_was_seen_and_what_is_needed(FindingCode $code, ?float $seen, ?float $needed, string $sentence): void
+    {
+        self::assertSame($sentence, FindingWords::sentence(new Finding($code, Severity::Fail, $seen, $needed)));
+    }
+
+    public function test_fresh_buffers_come_before_cleaning_and_replacing(): void
+    {
+        $advice = (string) FindingWords::advice(new Finding(FindingCode::SlopeLow, Severity::Fail, 88.0, 90.0));
+
+        self::assertLessThan(strpos($advice, 'clean'), strpos($advice, 'fresh buffers'));
+        self::assertLessThan(strpos($advice, 'replace the electrode'), strpos($advice, 'clean'));
+    }
+
+    public function test_broken_glass_is_called_a_foreign_body(): void
+    {
+        self::assertStringContainsString('foreign body', (string) FindingWords::advice(new Finding(FindingCode::NoResponse, Severity::Fail)));
+    }
+
+    public function test_every_state_block_and_outcome_has_its_words_and_none_says_safe(): void
+    {
+        $said = [
+            ...array_map(static fn(PairState $state): string => StateWords::pair($state, 'Thu 08:00'), PairState::cases()),
+            ...array_map(StateWords::block(...), ReleaseBlock::cases()),
+            ...array_map(StateWords::verdict(...), Verdict::cases()),
+            ...array_map(LimitWords::kind(...), LimitKind::cases()),
+            ...array_map(LimitWords::overall(...), Overall::cases()),
+            ...array_map(static fn(FindingCode $code): string => FindingWords::sentence(new Finding($code, Severity::Note)) . FindingWords::advice(new Finding($code, Severity::Note)), FindingCode::cases()),
+        ];
+
+        self::assertSame(count($said), count(array_unique($said)), 'no two are said alike');
+        foreach ($said as $sentence) {
+            self::assertDoesNotMatchRegularExpression('/\bsafe\b|\binvalid\b|\berror\b/i', $sentence);
+        }
+    }
+
+    public function test_states_say_until_when(): void
+    {
+        self::assertSame('ready until Thu 08:00', StateWords::pair(PairState::Ready, 'Thu 08:00'));
+        self::assertSame('soaking until 10:40', StateWords::pair(PairState::Soaking, '10:40'));
+        self::assertSame(['at once', '38 s', 'yes'], array_map(StateWords::response(...), [0.0, 38.0, null]));
+        self::assertSame(['settled at once', 'settled in 38 s', 'settled'], array_map(StateWords::settled(...), [0.0, 38.0, null]));
+    }
+}

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Carbon\CarbonImmutable;
+use Rheacid\Actions\Calibrate\LeaveRun;
+use Rheacid\Core\Solutions\BufferLot;
+use Rheacid\Core\Uncertainty\UncertaintyInputs;
+use Rheacid\Measure\Help;
+use Rheacid\Models\Pair;
+use Rheacid\Plant;
+use Rheacid\Records\SentForm;
+use Rheacid\Today\DayPlan;
+
+/** What to do next, in the order in which to do it. */
+final class TodayTest extends BenchTestCase
+{
+    public function test_without_a_pair_in_force_calibrating_comes_first_and_with_one_measuring(): void
+    {
+        self::assertSame('Calibrate E-07 on Bench meter A', $this->titles()[0]);
+
+        $this->calibrate();
+
+        self::assertStringStartsWith('Measure', $this->titles()[0]);
+        self::assertSame('E-07', $this->plan()->readyPair()?->electrode->code);
+    }
+
+    public function test_work_in_hand_stands_before_everything_until_it_is_left(): void
+    {
+        $run = $this->openRun();
+        self::assertSame('Go on with the calibration of E-07', $this->titles()[0]);
+
+        (new LeaveRun())($this->people['checker'], SentForm::own(), $run, null);
+
+        self::assertNotContains('Go on with the calibration of E-07', $this->titles());
+    }
+
+    public function test_a_batch_that_was_read_today_is_not_asked_for_again_until_tomorrow(): void
+    {
+        $this->calibrate();
+        $this->measure([4.45, 4.46]);
+        self::assertNotContains('Measure Fermented chilli sauce, red CS-0417', $this->titles());
+
+        $this->wait(24 * 3600);
+
+        self::assertContains('Measure Fermented chilli sauce, red CS-0417', $this->titles());
+    }
+
+    public function test_a_soaking_electrode_waits_and_is_not_to_be_calibrated(): void
+    {
+        $titles = implode("\n", $this->titles());
+
+        self::assertStringContainsString('Take E-09 out of its soak at 11:12, then calibrate', $titles);
+        self::assertStringNotContainsString('Calibrate E-09', $titles);
+        $this->wait(73 * 60);
+        self::assertStringContainsString('Calibrate E-09', implode("\n", $this->titles()));
+    }
+
+    public function test_the_buffers_to_bring_are_of_one_family_and_the_first_to_expire(): void
+    {
+        $this->calibrate();
+        $this->measure([5.2, 5.2]);
+
+        self::assertSame(['Q-28', 'Q-27'], array_map(static fn(BufferLot $lot): string => $lot->id, $this->plan()->buffers()->points));
+    }
+
+    public function test_a_page_counts_in_the_rail_what_waits(): void
+    {
+        $this->actingAs($this->people['auditor'])->get('/')->assertSeeInOrder(['Calibrate', '3', 'Measure', '3'])->assertSee('Bring to the bench');
+    }
+
+    public function test_searching_a_code_opens_the_thing(): void
+    {
+        $this->actingAs($this->people['auditor']);
+
+        $this->get('/find?q=CS-0417')->assertRedirect("/batches/{$this->batch()->id}");
+        $this->get('/find?q=e-07')->assertRedirect("/pairs/{$this->pair()->id}");
+        $this->get('/find?q=CS')->assertOk()->assertSee('CS-0409')->assertSee('CS-0421');
+        $this->get('/find?q=%25')->assertOk()->assertSee('no batch begins with');
+    }
+
+    public function test_times_are_said_on_the_plants_clock(): void
+    {
+        CarbonImmutable::setTestNow('2026-07-14T09:00:00Z');
+        $say = static fn(string $at): string => Plant::short(CarbonImmutable::parse($at));
+
+        self::assertSame(['10:40', 'Wed 08:00', '3 Jul 10:00'], [$say('2026-07-14T09:40:00Z'), $say('2026-07-15T07:00:00Z'), $say('2026-07-03T09:00:00Z')]);
+        self::assertSame('2026-07-14T08:40:00+00:00', Plant::fromField('2026-07-14T09:40')?->toIso8601String());
+        self::assertNull(Plant::fromField('this morning'));
+    }
+
+    public function test_only_what_makes_the_uncertainty_smaller_on_the_screen_is_offered_as_help(): void
+    {
+        $in = new UncertaintyInputs(4.5, 21, [['ph' => 4.0, 'expanded_u' => 0.02], ['ph' => 7.0, 'expanded_u' => 0.02]], 0, 1, 0.018, 0.01, 0.3, 0.05, calibrationCelsius: 21);
+
+        $help = Help::for($in);
+
+        self::assertSame(['A pair under the laboratory policy (read-back within 0.02)'], array_column($help, 'what'));
+        // By hand: buffers 0.0085, repeatability 0.018, display 0.0029, temperature 0.0013, drift 0.02/√3.
+        self::assertEqualsWithDelta(2 * sqrt(0.0085 ** 2 + 0.018 ** 2 + 0.0029 ** 2 + 0.0013 ** 2 + (0.02 / sqrt(3)) ** 2), $help[0]['expanded_u'], 0.0002);
+    }
+
+    public function test_a_pair_says_its_meter_and_socket(): void
+    {
+        self::assertSame(['Bench meter A', 'Cellar meter B, left socket'], [$this->pair()->name(), $this->pair('E-05')->name()]);
+        self::assertSame(4, Pair::query()->count());
+    }
+
+    private function plan(): DayPlan
+    {
+        app()->forgetScopedInstances();
+
+        return app(DayPlan::class);
+    }
+
+    /** @return list<string> */
+    private function titles(): array
+    {
+        return array_column($this->plan()->tasks(), 'title');
+    }
+}
