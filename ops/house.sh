@@ -19,9 +19,13 @@ instance() {
     export RHEACID_HOME=$HOME_DIR
 }
 
+need_var() {
+    { mkdir -p "$ROOT/var" && [ -w "$ROOT/var" ]; } 2>/dev/null || fail "$ROOT/var cannot be written by $(id -un). Run this as the owner of the project, or as root."
+}
+
 # One set-up at a time: two scripts started together wait for one another instead of building the same files.
 with_setup_lock() {
-    mkdir -p "$ROOT/var"
+    need_var
     exec 9>"$ROOT/var/setup.lock"
     flock -n 9 || { say "Waiting for another set-up to finish …"; flock 9; }
     "$@"

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Rheacid\Records;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\ConcurrencyErrorDetector;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\QueryException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Models\Person;
@@ -13,7 +15,8 @@ use Rheacid\Models\Person;
 /** Writes what a person does: all of it or nothing, once however often it is sent, sealed in the ledger. */
 final class Recording
 {
-    private const ATTEMPTS = 3;
+    private const ATTEMPTS = 12;
+    private const BACK_OFF_MS = 15;
 
     /**
      * @template T of Model
@@ -28,16 +31,27 @@ final class Recording
      */
     public static function once(Person $by, SentForm $form, string $action, string $class, callable $write): Model
     {
+        $work = static fn(): Model => self::earlier($by, $form, $class) ?? self::write($by, $form, $action, $write);
+        if (DB::transactionLevel() > 0) {
+            // Part of a larger action, which succeeds or is tried again as a whole.
+            return DB::transaction($work);
+        }
         for ($attempt = 1; ; $attempt++) {
             try {
-                return DB::transaction(static fn(): Model => self::earlier($by, $form, $class) ?? self::write($by, $form, $action, $write), self::ATTEMPTS);
-            } catch (UniqueConstraintViolationException $conflict) {
+                return DB::transaction($work);
+            } catch (QueryException $conflict) {
                 // Another writer took the ledger's next number, or the same form came twice at once: look again.
-                if ($attempt === self::ATTEMPTS) {
+                if ($attempt === self::ATTEMPTS || !self::isConflict($conflict)) {
                     throw $conflict;
                 }
+                usleep(random_int(1, self::BACK_OFF_MS) * 1000 * $attempt);
             }
         }
+    }
+
+    private static function isConflict(QueryException $failure): bool
+    {
+        return $failure instanceof UniqueConstraintViolationException || (new ConcurrencyErrorDetector())->causedByConcurrencyError($failure);
     }
 
     /**

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Support\Facades\DB;
+use Rheacid\Models\CareEvent;
+use Rheacid\Records\Entry;
+use Rheacid\Records\LedgerCheck;
+use Rheacid\Records\Recording;
+use Rheacid\Records\SentForm;
+
+/** Several people write at the same moment, each from a process and a connection of their own. */
+final class ParallelTest extends BenchTestCase
+{
+    private const WRITERS = 4;
+    private const EACH = 8;
+
+    public function test_many_writers_at_once_leave_one_whole_chain(): void
+    {
+        $before = CareEvent::query()->count();
+
+        $this->together(function (int $writer): void {
+            for ($i = 0; $i < self::EACH; $i++) {
+                $this->soak("writer $writer, $i", SentForm::own());
+            }
+        });
+
+        self::assertSame($before + self::WRITERS * self::EACH, CareEvent::query()->count());
+        self::assertNull(LedgerCheck::run()['difference']);
+    }
+
+    public function test_one_form_sent_by_several_hands_at_once_is_recorded_once(): void
+    {
+        $before = CareEvent::query()->count();
+        $form = SentForm::own();
+
+        $this->together(fn(int $writer) => $this->soak('the same', $form));
+
+        self::assertSame($before + 1, CareEvent::query()->count());
+        self::assertSame(1, DB::table('sent_forms')->where('form', $form->uuid)->count());
+        self::assertNull(LedgerCheck::run()['difference']);
+    }
+
+    public function test_of_two_who_open_a_run_on_one_pair_one_gets_it(): void
+    {
+        $statuses = $this->together(function (int $writer): void {
+            $this->openRun(by: $writer % 2 === 0 ? $this->people['checker'] : $this->people['second']);
+        });
+
+        self::assertSame(1, count(array_filter($statuses, static fn(int $status): bool => $status === 0)), 'the others were told who holds it');
+        self::assertSame(1, DB::table('calibration_runs')->whereNotNull('open_pair_id')->count());
+        self::assertNull(LedgerCheck::run()['difference']);
+    }
+
+    private function soak(string $note, SentForm $form): CareEvent
+    {
+        return Recording::once($this->people['checker'], $form, 'care', CareEvent::class, fn(Entry $entry): CareEvent => $entry->add(new CareEvent([
+            'electrode_id' => $this->pair('E-05')->electrode_id,
+            'kind' => 'soak',
+            'at' => $entry->at,
+            'until_at' => $entry->at->addHours(2),
+            'note' => $note,
+            'person_id' => $entry->by->id,
+        ])));
+    }
+
+    /**
+     * @param callable(int): mixed $work
+     *
+     * @return list<int> exit status of each: 0 when the work was done, 1 when it was refused
+     */
+    private function together(callable $work): array
+    {
+        DB::purge('bench');
+        DB::purge('owner');
+        $children = [];
+        for ($writer = 0; $writer < self::WRITERS; $writer++) {
+            $child = pcntl_fork();
+            if ($child === 0) {
+                try {
+                    $work($writer);
+                    $status = 0;
+                } catch (\Throwable) {
+                    $status = 1;
+                }
+                // Straight out, past PHPUnit's own ending, which belongs to the parent.
+                posix_kill(posix_getpid(), $status === 0 ? SIGKILL : SIGTERM);
+            }
+            $children[] = $child;
+        }
+        $statuses = [];
+        foreach ($children as $child) {
+            pcntl_waitpid($child, $status);
+            $statuses[] = pcntl_wtermsig($status) === SIGKILL ? 0 : 1;
+        }
+
+        return $statuses;
+    }
+}
