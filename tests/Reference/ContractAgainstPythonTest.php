@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Tests\Reference;
 
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use Rheacid\Core\Contract\Contract;
 use Rheacid\Core\Electrode\BufferTables;
+use Rheacid\Core\Electrode\Nernst;
 
 /**
  * The published examples of bin/compute, answered a second time by an independent program on SciPy, NumPy and
@@ -34,11 +37,74 @@ final class ContractAgainstPythonTest extends TestCase
                 self::assertAgree($answer, $asked[$i]['output'], $asked[$i]['job'] . ' ' . json_encode($asked[$i]['input']));
             }
         }
-        // buffer-plan is a choice, not a computation: its rules are tested in Core.
-        self::assertSame(['buffer-plan'], array_values(array_diff(Contract::names(), array_keys($compared))));
+        self::assertSame([], array_values(array_diff(Contract::names(), array_keys($compared))), 'no job is left out');
         foreach ($compared as $job => $count) {
             self::assertGreaterThanOrEqual(4, $count, $job);
         }
+    }
+
+    public function test_inputs_that_nobody_chose_agree_too(): void
+    {
+        $random = new Randomizer(new Mt19937(20261125));
+        $asked = [];
+        for ($i = 0; $i < 60; $i++) {
+            foreach (self::drawn($random) as $job => $input) {
+                $output = json_decode(Contract::answer($job, json_encode($input, JSON_THROW_ON_ERROR))[0], true, 64, JSON_THROW_ON_ERROR);
+                self::assertArrayNotHasKey('error', $output, $job . json_encode($input) . json_encode($output));
+                $asked[] = ['job' => $job, 'input' => $input, 'output' => $output];
+            }
+        }
+        $tables = array_combine(BufferTables::names(), array_map(BufferTables::of(...), BufferTables::names()));
+
+        foreach (Python::run('contract.py', ['tables' => $tables, 'examples' => $asked]) as $i => $answer) {
+            self::assertAgree($answer, $asked[$i]['output'], $asked[$i]['job'] . ' ' . json_encode($asked[$i]['input']));
+        }
+    }
+
+    /**
+     * One input for each job that has much to decide.
+     *
+     * @return array<string, array<string, mixed>>
+     */
+    private static function drawn(Randomizer $random): array
+    {
+        $number = static fn(float $low, float $high, int $decimals = 2): float => round($low + ($high - $low) * $random->getInt(0, 1_000_000) / 1_000_000, $decimals);
+        $any = static fn(array $from): mixed => $from[$random->getInt(0, count($from) - 1)];
+        $points = [];
+        foreach (array_slice([4.01, 7.0, 10.01, 12.45], 0, $random->getInt(2, 4)) as $ph) {
+            $celsius = $number(15, 30, 1);
+            $points[] = ['buffer_ph' => $ph, 'mv' => round(-$number(0.85, 1.03, 3) * Nernst::mvPerPh($celsius) * ($ph - 7) + $number(-8, 8, 1), 1), 'temperature_c' => $celsius];
+        }
+        $calibration = ['points' => $random->shuffleArray($points), 'fit' => $any(['segments', 'least-squares'])];
+        $limits = [];
+        for ($i = $random->getInt(0, 4); $i > 0; $i--) {
+            $op = $any(['<=', '<', '>=', '>', 'between']);
+            $edge = $number(3, 6, 1);
+            $limits[] = ['name' => "limit $i", 'kind' => $any(['critical', 'legal', 'operating', 'spoilage', 'target']), 'op' => $op, ...($op === 'between' ? ['low' => $edge, 'high' => $edge + 0.5] : ['value' => $edge])];
+        }
+        $lots = [];
+        foreach ([3.0, 4.01, 6.86, 7.0, 9.18, 10.01] as $i => $nominal) {
+            foreach (range(1, $random->getInt(1, 2)) as $copy) {
+                $lots[] = ['id' => "$nominal-$copy", 'buffer' => "buffer $nominal", 'nominal_ph' => $nominal, 'expires_on' => $any(['2026-11-24', '2026-11-25', '2027-01-01', '2027-02-01']), 'uses_left' => $random->getInt(0, 2)];
+            }
+        }
+        $samples = [];
+        $time = 0.0;
+        for ($i = $random->getInt(1, 80); $i > 0; $i--) {
+            $time = round($time + $number(0.5, 3, 1), 1);
+            $samples[] = [$time, round(4.5 - 0.4 * exp(-$time / 12) + $number(-0.008, 0.008, 4), 4)];
+        }
+        $low = $number(2.5, 8);
+
+        return [
+            'ph-calibration' => [...$calibration, 'check_points' => [['buffer_ph' => 6.86, 'mv' => $number(-5, 12, 1), 'temperature_c' => 21.0]]],
+            'ph-from-mv' => ['calibration' => $calibration, 'mv' => $number(-250, 250, 1), 'temperature_c' => $number(5, 60, 1)],
+            'recognise-buffer' => ['mv' => $number(-200, 200, 1), 'temperature_c' => $number(15, 30, 1), 'candidates' => ['technical-4.01', 'phosphate-6.86', 'technical-10.01'], ...($random->getInt(0, 1) === 1 ? ['last_calibration' => $calibration] : [])],
+            'buffer-plan' => ['expected_ph' => [[$low, $low + $number(0, 3)]], 'on' => '2026-11-25', 'lots' => $lots],
+            'settle' => ['samples' => $samples, 'window_s' => $any([10, 20, 30]), 'band' => $any([0.01, 0.02, 0.05])],
+            'decide' => ['value' => $number(2.5, 6.5), 'expanded_u' => $any([0, 0.05, 0.1]), 'limits' => $limits, 'rule' => $any(['guarded', 'simple'])],
+            'ph-uncertainty' => ['ph' => $number(2, 9), 'temperature_c' => $number(5, 60, 1), 'buffers' => [['ph' => 4.01, 'expanded_u' => $number(0, 0.05)], ['ph' => 7.0, 'expanded_u' => $number(0, 0.05)]], 'repeatability' => ['values' => [$number(4, 4.1), $number(4, 4.1)]], 'pooled_sd' => $number(0, 0.03), 'resolution' => $any([0.1, 0.01, 0.001]), 'temperature_expanded_u_c' => $number(0, 2), 'drift_limit_ph' => $any([0.02, 0.05]), 'calibration_temperature_c' => $number(15, 30, 1), 'outside_by_ph' => $number(0, 1)],
+        ];
     }
 
     /** Every figure of the reference stands in our answer too; ours may say more. */

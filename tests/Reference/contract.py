@@ -57,7 +57,8 @@ def read(c, mv, t):
     answers = [7 + (a - mv) / (g * k(t)) for _, _, a, g in segments]
     index = next((n for n, s in enumerate(segments) if s[0] - 1e-9 <= answers[n] <= s[1] + 1e-9), None)
     if index is None:
-        index = 0 if answers[0] < segments[0][0] else len(segments) - 1
+        gap = next((n for n in range(len(segments) - 1) if answers[n] > segments[n][1] and answers[n + 1] < segments[n + 1][0]), None)
+        index = gap if gap is not None else 0 if answers[0] < segments[0][0] else len(segments) - 1
     ph = answers[index]
     out = max(0, pts[0][0] - ph, ph - pts[-1][0])
     return {"ph": ph, "segment": index, "inside_bracket": out <= 1e-9, "outside_by_ph": 0 if out <= 1e-9 else out}
@@ -151,7 +152,33 @@ def recognise(i):
     return {"apparent_ph": apparent, "recognised": d[0][1] if sure else None}
 
 
+def plan(i):
+    """Every pair of usable buffers, ranked by what the rules name; one bottle of each buffer."""
+    span = i.get("minimum_span", 2.8)
+    low, high = min(r[0] for r in i["expected_ph"]), max(r[1] for r in i["expected_ph"])
+    usable = {}
+    for lot in sorted(i["lots"], key=lambda l: (l["expires_on"], l["id"])):
+        if lot["expires_on"] >= i["on"] and lot["uses_left"] > 0:
+            usable.setdefault(lot["buffer"], lot)
+    lots = sorted(usable.values(), key=lambda l: l["nominal_ph"])
+    pairs = [
+        (round(max(0, a["nominal_ph"] - low) + max(0, high - b["nominal_ph"]), 9), round(b["nominal_ph"] - a["nominal_ph"], 9), a["nominal_ph"], n, a, b)
+        for n, a in enumerate(lots) for b in lots if b["nominal_ph"] > a["nominal_ph"] and b["nominal_ph"] - a["nominal_ph"] >= span - 1e-9
+    ]
+    if not pairs:
+        return {"points": [], "brackets": False, "outside_by_ph": None}
+    *_, a, b = min(pairs, key=lambda p: p[:4])
+    points = [a, b]
+    middle = min(lots, key=lambda l: (round(abs(l["nominal_ph"] - 7), 9), l["nominal_ph"]))
+    m = middle["nominal_ph"]
+    if low < m < high and a["nominal_ph"] < m < b["nominal_ph"] and min(m - a["nominal_ph"], b["nominal_ph"] - m) >= 0.5 - 1e-9:
+        points.insert(1, middle)
+    outside = [max(0.0, a["nominal_ph"] - low), max(0.0, high - b["nominal_ph"])]
+    return {"points": [{"lot": p["id"]} for p in points], "brackets": max(outside) <= 1e-9, "outside_by_ph": outside}
+
+
 JOBS = {
+    "buffer-plan": plan,
     "nernst-slope": lambda i: {"mv_per_ph": k(i["temperature_c"])},
     "buffer-ph": lambda i: {"ph": buffer(i)},
     "ph-calibration": calibration,
