@@ -29,14 +29,6 @@ final class Plant
         });
     }
 
-    /** With the word today where it stands alone in a sentence. */
-    public static function spoken(\DateTimeInterface $at): string
-    {
-        $short = self::short($at);
-
-        return strlen($short) === 5 ? "today $short" : $short;
-    }
-
     public static function day(\DateTimeInterface $at): string
     {
         return self::local($at)->format('j M Y');

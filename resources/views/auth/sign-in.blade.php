@@ -16,7 +16,7 @@
         @csrf
         <x-field name="username" label="Name" class="mb-3" autofocus required autocapitalize="none" autocomplete="username" maxlength="40" />
         <x-field name="passphrase" label="Passphrase" class="mb-3" type="password" required autocomplete="current-password" />
-        <p class="act-right"><button class="do" data-primary>Sign in <kbd>Enter</kbd></button></p>
+        <button class="do" data-primary>Sign in <kbd>Enter</kbd></button>
     </form>
 </main>
 </body>
