@@ -69,8 +69,7 @@ final readonly class LogColumns
         $points = [];
         $start = null;
         $last = null;
-        foreach ($table->rows as $i => $cells) {
-            $line = $table->firstLine + $i;
+        foreach ($table->rows as $line => $cells) {
             $second = self::seconds($cells[$this->time] ?? '', $line);
             $start ??= $second;
             if ($last !== null && $second <= $last) {

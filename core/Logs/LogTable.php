@@ -12,10 +12,9 @@ final readonly class LogTable
 
     /**
      * @param list<string>|null $header names of the columns, if the file has them
-     * @param non-empty-list<list<string>> $rows
-     * @param int $firstLine line number of the first row
+     * @param non-empty-array<int, list<string>> $rows cells by line number
      */
-    private function __construct(public ?array $header, public array $rows, public int $firstLine, public string $delimiter) {}
+    private function __construct(public ?array $header, public array $rows) {}
 
     /** @throws LogRefused */
     public static function read(string $bytes): self
@@ -24,7 +23,6 @@ final readonly class LogTable
         $delimiter = self::delimiter($lines);
         $rows = [];
         $header = null;
-        $firstLine = 1;
         foreach ($lines as $i => $line) {
             if (trim($line) === '') {
                 continue;
@@ -34,19 +32,18 @@ final readonly class LogTable
                 $header = $cells;
                 continue;
             }
-            $firstLine = $rows === [] ? $i + 1 : $firstLine;
-            $rows[] = $cells;
+            $rows[$i + 1] = $cells;
         }
         if ($rows === []) {
             throw LogRefused::file('The file holds no line with numbers.');
         }
 
-        return new self($header, $rows, $firstLine, $delimiter);
+        return new self($header, $rows);
     }
 
     public function width(): int
     {
-        return count($this->rows[0]);
+        return count($this->rows[array_key_first($this->rows)]);
     }
 
     public function columnName(int $column): string

@@ -54,6 +54,7 @@ final class LogTest extends TestCase
         yield 'the same second twice' => ["time;mV;°C\n0;1;20\n0;1;20", 3, 'does not go forward'];
         yield 'a formula in a cell' => ["time;mV;°C\n0;=1+1;20\n", 2, '"=1+1" is not a number in mV'];
         yield 'a word in a cell' => ["time;mV;°C\n0;1;20\n1;over;20", 3, '"over" is not a number'];
+        yield 'a word after empty lines' => ["time;mV;°C\n\n0;1;20\n\n\n1;over;20", 6, '"over" is not a number'];
         yield 'a missing cell' => ["time;mV;°C\n0;1;20\n1;1", 3, '"" is not a number in °C'];
         yield 'beyond the meter' => ["time;mV;°C\n0;1200;20", 2, 'outside -1000 to 1000'];
         yield 'an infinite number' => ["time;mV;°C\n0;1e999;20", 2, 'not a number'];

@@ -19,7 +19,7 @@ final readonly class BufferPh implements Job
     {
         return RecordShape::of(['temperature_c' => NumberShape::celsius()])->withOneOf(
             ['buffer' => TextShape::oneOf(BufferTables::names())],
-            ['table' => ListShape::of(ListShape::pair(NumberShape::any()), least: 2)],
+            ['table' => ListShape::of(ListShape::pair(NumberShape::celsius(), NumberShape::ph()), least: 2)],
         );
     }
 

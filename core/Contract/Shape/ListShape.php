@@ -10,17 +10,17 @@ use Rheacid\Core\Contract\Refusal;
 /** A list of values of one shape, with a least and a most count. */
 final readonly class ListShape implements Shape
 {
-    private function __construct(private Shape $item, private int $least, private ?int $most, private bool $isRange = false) {}
+    private function __construct(private Shape $item, private int $least, private ?int $most, private bool $isRange = false, private ?Shape $second = null) {}
 
     public static function of(Shape $item, int $least = 1, ?int $most = null): self
     {
         return new self($item, $least, $most);
     }
 
-    /** Two numbers that belong together. */
-    public static function pair(NumberShape $number): self
+    /** Two numbers that belong together; of one kind, or each of its own. */
+    public static function pair(NumberShape $first, ?NumberShape $second = null): self
     {
-        return new self($number, 2, 2);
+        return new self($first, 2, 2, false, $second);
     }
 
     /** Two numbers of which the first is not above the second. */
@@ -41,7 +41,7 @@ final readonly class ListShape implements Shape
         }
         $read = [];
         foreach (array_values($value) as $i => $item) {
-            $read[] = $this->item->read($item, "{$path}[$i]");
+            $read[] = ($i === 1 ? $this->second ?? $this->item : $this->item)->read($item, "{$path}[$i]");
         }
         if ($this->isRange && $read[0] > $read[1]) {
             throw new Refusal(ErrorCode::Inconsistent, $path, 'The first number of a range must not be above the second.');
@@ -54,7 +54,7 @@ final readonly class ListShape implements Shape
     {
         return [
             'type' => 'array',
-            'items' => $this->item->schema(),
+            ...($this->second === null ? ['items' => $this->item->schema()] : ['prefixItems' => [$this->item->schema(), $this->second->schema()]]),
             'minItems' => $this->least,
             ...($this->most === null ? [] : ['maxItems' => $this->most]),
         ];
