@@ -72,6 +72,11 @@ install_libraries() {
     stamped assets build_assets "$ROOT/public/build/manifest.json" "${sources[@]}"
 }
 
+set_up_with_tests() {
+    install_packages "${RUN_PACKAGES[@]}" "${TEST_PACKAGES[@]}"
+    install_libraries
+}
+
 # As root the servers run as one unprivileged user; where that user cannot reach the project (a private directory),
 # they run as root, and that is said.
 choose_user() {
@@ -162,6 +167,14 @@ TEXT
 migrate() {
     { artisan migrate --database=owner --force --no-interaction && artisan rheacid:grant; } > "$HOME_DIR/log/migrate.log" 2>&1 \
         || { tail -n 20 "$HOME_DIR/log/migrate.log" >&2; fail "The database could not be brought up to date; the log is $HOME_DIR/log/migrate.log."; }
+}
+
+load_demo() {
+    artisan rheacid:demo > "$HOME_DIR/log/demo.log" 2>&1 || { tail -n 10 "$HOME_DIR/log/demo.log" >&2; fail "The demo scenario could not be loaded; the log is $HOME_DIR/log/demo.log."; }
+}
+
+write_caches() {
+    artisan optimize > "$HOME_DIR/log/optimize.log" 2>&1 || { tail -n 10 "$HOME_DIR/log/optimize.log" >&2; fail "The application's caches could not be written; the log is $HOME_DIR/log/optimize.log."; }
 }
 
 start_web() {

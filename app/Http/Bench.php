@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Http;
 
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 use Rheacid\Bench\ReadingSource;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\SimulatedReading;
@@ -14,6 +15,7 @@ use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
+use Rheacid\Records\Refused;
 
 /** What a request says about the bench: who stands there, and what was read. */
 final class Bench
@@ -32,6 +34,20 @@ final class Bench
         $text = trim((string) $request->string($field));
 
         return $text === '' ? null : $text;
+    }
+
+    /** @throws Refused if the pair gives no readings there */
+    public static function source(Request $request, Pair $pair, SimulatedBench $bench): Source
+    {
+        $request->validate(['source' => ['required', Rule::enum(Source::class)]]);
+        $source = Source::from((string) $request->string('source'));
+        $why = match (true) {
+            $source === Source::Simulated && !$bench->knows($pair->electrode) => 'does not stand on the simulated bench',
+            $source === Source::Imported && !$pair->meter->shows_mv => 'shows only pH, and a log holds mV',
+            default => null,
+        };
+
+        return $why === null ? $source : throw Refused::because(sprintf('%s on %s %s. Type what the meter shows.', $pair->electrode->code, $pair->name(), $why), 'source');
     }
 
     public static function reading(Request $request, Source $source, Pair $pair, SimulatedBench $bench): ReadingSource

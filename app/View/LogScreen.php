@@ -11,6 +11,7 @@ use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Logs\LogColumns;
 use Rheacid\Core\Logs\LogTable;
 use Rheacid\Core\Logs\Plateau;
+use Rheacid\Core\Settling\Settling;
 use Rheacid\Models\LogUpload;
 use Rheacid\Models\Lot;
 use Rheacid\View\Figures\SettlingTrace;
@@ -37,7 +38,7 @@ final readonly class LogScreen
         $columns ??= LogColumns::guess($table);
         $log = $columns->trace($table);
         $by = self::judging($upload);
-        $window = $upload->draft === null ? 30.0 : (float) $upload->draft->method->settle_window_s;
+        $window = self::window($upload);
         $lots = array_values(Lot::query()->with('uses')->where('kind', 'buffer')->orderBy('opened_on')->orderBy('code')->get()->filter(static fn(Lot $lot): bool => OpenRun::objection($lot) === null)->all());
 
         return new self(
@@ -53,7 +54,12 @@ final readonly class LogScreen
     /** @return list<Plateau> as the preview counted them */
     public static function plateaus(LogUpload $upload, LogColumns $columns): array
     {
-        return Plateau::in($columns->trace($upload->table()), self::judging($upload), $upload->draft === null ? 30.0 : (float) $upload->draft->method->settle_window_s);
+        return Plateau::in($columns->trace($upload->table()), self::judging($upload), self::window($upload));
+    }
+
+    private static function window(LogUpload $upload): float
+    {
+        return $upload->draft === null ? Settling::WINDOW_S : (float) $upload->draft->method->settle_window_s;
     }
 
     private static function judging(LogUpload $upload): ?CalibrationFit

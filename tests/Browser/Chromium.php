@@ -57,7 +57,10 @@ final class Chromium
 
         $driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setTouchEmulationEnabled', 'params' => ['enabled' => $width < 600]]);
 
-        return new self($driver, $process, $profile);
+        $chromium = new self($driver, $process, $profile);
+        register_shutdown_function($chromium->close(...));
+
+        return $chromium;
     }
 
     public function picture(string $file): void
@@ -65,8 +68,12 @@ final class Chromium
         file_put_contents($file, $this->driver->takeScreenshot());
     }
 
+    /** Also called when a script ends early, so that no browser outlives it. */
     public function close(): void
     {
+        if (!is_resource($this->process)) {
+            return;
+        }
         try {
             $this->driver->quit();
         } finally {

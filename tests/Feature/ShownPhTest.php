@@ -36,6 +36,17 @@ final class ShownPhTest extends BenchTestCase
         $this->get("/readings/{$reading->id}")->assertSee('the meter keeps slope and offset to itself')->assertSee('pH 4.47');
     }
 
+    public function test_such_a_meter_is_read_neither_at_the_simulated_bench_nor_from_a_log(): void
+    {
+        $this->calibrateShowing(['7.02', '4.01', '7.02']);
+        $form = ['pair' => $this->pair('E-11')->id, 'thermometer' => $this->thermometer()->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T09:30'];
+        foreach (['simulated', 'imported'] as $source) {
+            $this->post("/measure/{$this->batch()->id}/drafts", [...$form, 'form' => self::formId(), 'source' => $source])->assertSessionHasErrors('source');
+        }
+
+        self::assertSame(0, ReadingDraft::query()->count());
+    }
+
     /** @return iterable<string, array{list<string>, string}> */
     public static function refused(): iterable
     {

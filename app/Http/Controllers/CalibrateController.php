@@ -7,10 +7,8 @@ namespace Rheacid\Http\Controllers;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 use Rheacid\Actions\Calibrate\OpenRun;
 use Rheacid\Bench\SimulatedBench;
-use Rheacid\Bench\Source;
 use Rheacid\Core\Solutions\BufferLot;
 use Rheacid\Http\Bench;
 use Rheacid\Models\Lot;
@@ -45,12 +43,11 @@ final class CalibrateController
         ]);
     }
 
-    public function store(Request $request, Pair $pair, OpenRun $open): RedirectResponse
+    public function store(Request $request, Pair $pair, OpenRun $open, SimulatedBench $bench): RedirectResponse
     {
         $request->validate([
             'lots' => ['required', 'array', 'min:1', 'max:5'],
             'lots.*' => ['nullable', 'string', 'max:20'],
-            'source' => ['required', Rule::in([Source::Simulated->value, Source::Typed->value])],
         ]);
         $chosen = array_values(array_filter((array) $request->input('lots'), static fn(mixed $code): bool => is_string($code) && $code !== ''));
         $known = Lot::query()->with('uses')->whereIn('code', $chosen)->get()->keyBy('code');
@@ -58,7 +55,7 @@ final class CalibrateController
         if ($lots === []) {
             throw Refused::because('Choose at least one buffer; two about 3 pH apart give a slope.', 'lots');
         }
-        $run = $open(Bench::person($request), SentForm::from($request), $pair, $lots, $lots[0], Source::from((string) $request->string('source')), Bench::remark($request, 'soak_reason'));
+        $run = $open(Bench::person($request), SentForm::from($request), $pair, $lots, $lots[0], Bench::source($request, $pair, $bench), Bench::remark($request, 'soak_reason'));
 
         return redirect()->route('runs.show', $run);
     }

@@ -11,7 +11,6 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Rheacid\Actions\Measure\BeginMeasuring;
 use Rheacid\Bench\SimulatedBench;
-use Rheacid\Bench\Source;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Http\Bench;
 use Rheacid\Models\Batch;
@@ -42,7 +41,7 @@ final class MeasureController
         ]);
     }
 
-    public function store(Request $request, Batch $batch, BeginMeasuring $begin): RedirectResponse
+    public function store(Request $request, Batch $batch, BeginMeasuring $begin, SimulatedBench $bench): RedirectResponse
     {
         $product = $batch->product;
         $request->validate([
@@ -53,24 +52,24 @@ final class MeasureController
             'drawn_at' => ['required', 'string', 'max:20'],
             'conditions' => ['array'],
             'conditions.*' => [Rule::in($product->limits->pluck('condition')->filter())],
-            'source' => ['required', Rule::enum(Source::class)],
         ], [
             'pair' => 'Choose a pair of meter and electrode.',
             'thermometer' => 'Choose a thermometer.',
             'stage' => 'Choose the stage of the batch.',
             'place' => 'Choose where the sample was drawn.',
         ]);
+        $pair = Pair::query()->findOrFail($request->integer('pair'));
         $draft = $begin(
             Bench::person($request),
             SentForm::from($request),
             $batch,
-            Pair::query()->findOrFail($request->integer('pair')),
+            $pair,
             Thermometer::query()->findOrFail($request->integer('thermometer')),
             Stage::from((string) $request->string('stage')),
             (string) $request->string('place'),
             self::drawnAt((string) $request->string('drawn_at')),
             array_values(array_filter((array) $request->input('conditions', []), is_string(...))),
-            Source::from((string) $request->string('source')),
+            Bench::source($request, $pair, $bench),
         );
 
         return redirect()->route('drafts.show', $draft);

@@ -1,4 +1,4 @@
-@props(['form', 'label', 'live' => null, 'leave' => null, 'primary' => true])
+@props(['form', 'label', 'live' => null, 'leave' => null])
 {{-- Accept wakes when the reading has settled; before that a reason is needed. --}}
 <details @if (is_string(old('reason')) && old('reason') !== '') open @endif>
     <summary>Accept now, with a reason</summary>
@@ -6,4 +6,4 @@
     <button class="do quiet mt-2" form="{{ $form }}">Accept with this reason</button>
 </details>
 @if ($leave)<form method="post" action="{{ $leave }}"><x-form-id /><button class="do link">Leave</button></form>@endif
-<button @class(['do', 'quiet' => !$primary]) form="{{ $form }}" data-accept @if ($primary) data-primary @endif @if ($live) aria-disabled="{{ $live->isSettled() ? 'false' : 'true' }}" @endif>{{ $label }}<span data-wait>{{ $live?->figure && !$live->isSettled() ? ' in ' . $live->waitS() . ' s' : '' }}</span> @if ($primary)<kbd>Enter</kbd>@endif</button>
+<button class="do" form="{{ $form }}" data-accept data-primary @if ($live) aria-disabled="{{ $live->isSettled() ? 'false' : 'true' }}" @endif>{{ $label }}<span data-wait>{{ $live?->figure && !$live->isSettled() ? ' in ' . $live->waitS() . ' s' : '' }}</span> <kbd>Enter</kbd></button>
