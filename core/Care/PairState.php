@@ -16,6 +16,19 @@ enum PairState: string
     case Uncalibrated = 'uncalibrated';
     case Overdue = 'overdue';
 
+    /** Something happened to it since the calibration. */
+    case Due = 'due';
+
+    /** A reading since lay where the buffers do not reach. */
+    case OutOfBracket = 'out-of-bracket';
+
+    /** The readings or the session that the calibration was for are over. */
+    case Spent = 'spent';
+
+    /** Wet in storage solution, to be calibrated before it is used. */
+    case Stored = 'stored';
+    case Retired = 'retired';
+
     /** The newest calibration failed; the one before it is never revived. */
     case Failed = 'failed';
 
@@ -34,10 +47,10 @@ enum PairState: string
         return match ($this) {
             self::Ready, self::UseWithCare => null,
             self::Uncalibrated, self::Doubtful => ReleaseBlock::CalibrationDoubtful,
-            self::Overdue => ReleaseBlock::CalibrationOverdue,
+            self::Overdue, self::Due, self::OutOfBracket, self::Spent, self::Stored => ReleaseBlock::CalibrationOverdue,
             self::Failed => ReleaseBlock::CalibrationFailed,
             self::Soaking => ReleaseBlock::ElectrodeSoaking,
-            self::OutOfUse => ReleaseBlock::ElectrodeOutOfUse,
+            self::OutOfUse, self::Retired => ReleaseBlock::ElectrodeOutOfUse,
         };
     }
 }

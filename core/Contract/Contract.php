@@ -20,7 +20,16 @@ final class Contract
         'settle' => Jobs\Settle::class,
         'compensation-error' => Jobs\CompensationError::class,
         'ph-uncertainty' => Jobs\PhUncertaintyBudget::class,
+        'electrode-trend' => Jobs\Trend::class,
+        'boiling-point' => Jobs\Boiling::class,
+        'thermometer-check' => Jobs\CheckThermometer::class,
+        'rtd' => Jobs\Resistance::class,
+        'rtd-check' => Jobs\CheckRtd::class,
+        'two-point-correction' => Jobs\TwoPointCorrection::class,
+        'interval' => Jobs\Interval::class,
+        'conductivity' => Jobs\CompensateConductivity::class,
         'decide' => Jobs\Decide::class,
+        'forecast' => Jobs\ForecastMeeting::class,
     ];
 
     /** @return list<string> */

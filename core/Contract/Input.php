@@ -30,9 +30,9 @@ final readonly class Input
         return $this->has($key) ? $this->number($key) : null;
     }
 
-    public function count(string $key): int
+    public function count(string $key, ?int $default = null): int
     {
-        $value = $this->values[$key] ?? null;
+        $value = $this->values[$key] ?? $default;
 
         return is_int($value) ? $value : self::unpromised($key);
     }
@@ -56,6 +56,16 @@ final readonly class Input
         $value = $this->values[$key] ?? $default;
 
         return is_string($value) || $value instanceof self ? $value : self::unpromised($key);
+    }
+
+    public function recordOrNull(string $key): ?self
+    {
+        return $this->has($key) ? $this->record($key) : null;
+    }
+
+    public function textOrNull(string $key): ?string
+    {
+        return $this->has($key) ? $this->text($key) : null;
     }
 
     /** @return list<self> empty where the key is absent */

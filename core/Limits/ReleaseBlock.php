@@ -24,6 +24,12 @@ enum ReleaseBlock: string
     case CheckBufferMissing = 'check-buffer-missing';
     case CheckBufferFailed = 'check-buffer-failed';
 
+    /** Dipped into, or made up with tap water. */
+    case SolutionBarred = 'solution-barred';
+
+    /** What a reading where the buffers do not reach leaves behind. */
+    public const OUT_OF_BRACKET = [self::FarBelowBracket, self::AboveBracket];
+
     private const FAR_BELOW_PH = 1.0;
 
     /** @return list<self> what a pH outside the calibrated bracket blocks: more than 1.0 below it, or anything above it */

@@ -11,9 +11,9 @@ final class LogRefused extends \DomainException implements Failure
 {
     public const ACCEPTED = 'Accepted: a text file (UTF-8, UTF-16 or Latin-1) with time, mV and °C in columns parted by comma, semicolon or tab, one point a line.';
 
-    private function __construct(string $message, public readonly ?int $atLine)
+    private function __construct(public readonly string $why, public readonly ?int $atLine, string $accepted = self::ACCEPTED)
     {
-        parent::__construct($message . ' ' . self::ACCEPTED);
+        parent::__construct("$why $accepted");
     }
 
     public static function file(string $why): self
@@ -24,6 +24,12 @@ final class LogRefused extends \DomainException implements Failure
     public static function line(int $line, string $why): self
     {
         return new self("Line $line: $why", $line);
+    }
+
+    /** The same refusal of a file of another kind. */
+    public function accepting(string $accepted): self
+    {
+        return new self($this->why, $this->atLine, $accepted);
     }
 
     public function field(): string

@@ -33,4 +33,9 @@ final readonly class LeastSquares
 
         return new self($meanY - $slope * $meanX, $slope);
     }
+
+    public function at(float $x): float
+    {
+        return $this->intercept + $this->slope * $x;
+    }
 }

@@ -28,10 +28,13 @@ final readonly class Standing
         public ?float $responseS,
     ) {}
 
-    /** @param non-empty-list<array{float, float}> $values [s, pH] of the trace */
-    public static function of(Trace $trace, array $values, float $windowS): self
+    /**
+     * @param non-empty-list<array{float, float}> $values [s, value] of the trace, in pH or a cell's own unit
+     * @param float $band in the same unit
+     */
+    public static function of(Trace $trace, array $values, float $windowS, float $band = Settling::BAND_PH): self
     {
-        $settling = Settling::of($values, Settling::BAND_PH, $windowS);
+        $settling = Settling::of($values, $band, $windowS);
         $end = $trace->lastSecond();
         $window = array_values(array_filter($trace->points, static fn(array $point): bool => $point[0] >= $end - $windowS - Numbers::TOLERANCE));
         $gap = 0.0;
@@ -47,16 +50,16 @@ final readonly class Standing
             round(array_sum(array_column($taken, 1)) / count($taken), 3),
             round(array_sum(array_column($taken, 2)) / count($taken), 3),
             $settled ? 0.0 : max(1.0, ceil($windowS - $settling->stillForS)),
-            $settled ? self::response($values, $settling, $windowS) : null,
+            $settled ? self::response($values, $settling, $windowS, $band) : null,
         );
     }
 
-    /** @param non-empty-list<array{float, float}> $values [s, pH] */
-    private static function response(array $values, Settling $settling, float $windowS): ?float
+    /** @param non-empty-list<array{float, float}> $values [s, value] */
+    private static function response(array $values, Settling $settling, float $windowS, float $band): ?float
     {
         $first = $settling->settledAtS;
         $untilRest = array_values(array_filter($values, static fn(array $value): bool => $value[0] <= $first));
 
-        return $untilRest === [] ? null : Settling::of($untilRest, Settling::BAND_PH, $windowS)->responseS;
+        return $untilRest === [] ? null : Settling::of($untilRest, $band, $windowS)->responseS;
     }
 }

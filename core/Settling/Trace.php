@@ -7,7 +7,7 @@ namespace Rheacid\Core\Settling;
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\Nernst;
 
-/** What one immersion gave: seconds, mV and °C, in the order of time. */
+/** What one immersion gave: seconds, mV (or what a cell reads) and °C, in the order of time. */
 final readonly class Trace
 {
     /** @param non-empty-list<array{float, float, float}> $points [s, mV, °C] */
@@ -43,6 +43,6 @@ final readonly class Trace
 
     public function standing(?CalibrationFit $by, float $windowS = Settling::WINDOW_S): Standing
     {
-        return Standing::of($this, $this->inPh($by), $windowS);
+        return Measurand::ph($by)->standing($this, $windowS);
     }
 }

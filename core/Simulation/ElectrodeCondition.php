@@ -13,6 +13,7 @@ final readonly class ElectrodeCondition
      * @param float $slowShare part of each step that comes slowly, as through a coating; 0–1
      * @param float $noiseMv standard deviation of the noise
      * @param float $driftMvPerMinute of the junction
+     * @param float $sensorErrorC what its temperature sensor shows too much
      */
     public function __construct(
         public float $slopeShare,
@@ -23,5 +24,6 @@ final readonly class ElectrodeCondition
         public float $noiseMv,
         public float $driftMvPerMinute,
         public int $seed,
+        public float $sensorErrorC = 0.0,
     ) {}
 }

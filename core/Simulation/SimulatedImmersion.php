@@ -54,7 +54,7 @@ final readonly class SimulatedImmersion
             $points[] = [
                 (float) $t,
                 round(round($mv / $resolutionMv) * $resolutionMv, 6),
-                round($this->celsius + self::TEMPERATURE_NOISE_C * $noise->next(), 1),
+                round($this->celsius + $this->electrode->sensorErrorC + self::TEMPERATURE_NOISE_C * $noise->next(), 1),
             ];
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Words;
 
+use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Limits\ReleaseBlock;
@@ -13,9 +14,14 @@ use Rheacid\Core\Numbers;
 final class StateWords
 {
     /** @param string|null $until a time already said in words */
-    public static function pair(PairState $state, ?string $until): string
+    public static function pair(PairState $state, ?string $until, ?CareKind $because = null): string
     {
         return match ($state) {
+            PairState::Due => 'calibration due: ' . ($because === null ? 'something happened' : CareWords::happened($because)) . ' since the last one',
+            PairState::OutOfBracket => 'calibration due: a reading lay outside its buffers',
+            PairState::Spent => 'calibration due: the use it was made for is over',
+            PairState::Stored => 'stored; calibrate before use',
+            PairState::Retired => 'retired',
             PairState::Ready => "ready until $until",
             PairState::UseWithCare => "use with care, until $until",
             PairState::Uncalibrated => 'never calibrated',
@@ -23,7 +29,7 @@ final class StateWords
             PairState::Failed => 'out of use: the last calibration failed',
             PairState::Doubtful => 'out of use: the last calibration is in doubt',
             PairState::Soaking => "soaking until $until",
-            PairState::OutOfUse => 'taken out of use',
+            PairState::OutOfUse => $because === CareKind::Broken ? 'out of use: broken' : 'taken out of use',
         };
     }
 
@@ -52,6 +58,7 @@ final class StateWords
             ReleaseBlock::ThermometerNotCovering => 'The check of the thermometer does not cover this temperature.',
             ReleaseBlock::CheckBufferMissing => 'No independent check buffer was read on this calibration in the last two hours and ten samples. Read one; a critical limit needs it.',
             ReleaseBlock::CheckBufferFailed => 'The last check buffer failed. Calibrate, then measure again.',
+            ReleaseBlock::SolutionBarred => 'The calibration rests on a bottle that was dipped into or made up with tap water: never for a critical limit. Calibrate on other bottles.',
             ReleaseBlock::SampleTemperature => 'The sample was outside the temperature of the method. Bring it there and measure again.',
         };
     }

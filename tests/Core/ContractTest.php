@@ -29,7 +29,18 @@ final class ContractTest extends TestCase
     {
         [$answer] = Contract::answer($job, $input);
 
-        self::assertJsonStringEqualsJsonString($output, $answer);
+        self::assertSame(self::toTenDigits($output), self::toTenDigits($answer));
+    }
+
+    /** The last digits of a fit may differ between processors. */
+    private static function toTenDigits(string $json): mixed
+    {
+        $value = ['answer' => json_decode($json, true, 64, JSON_THROW_ON_ERROR)];
+        array_walk_recursive($value, static function (mixed &$one): void {
+            $one = is_int($one) || is_float($one) ? sprintf('%.9e', $one) : $one;
+        });
+
+        return $value;
     }
 
     public function test_every_job_is_shown_by_five_examples_and_its_input_by_a_schema(): void

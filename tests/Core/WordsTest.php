@@ -6,7 +6,11 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Care\CareKind;
+use Rheacid\Core\Care\CareStep;
+use Rheacid\Core\Care\Dirt;
 use Rheacid\Core\Care\PairState;
+use Rheacid\Core\Electrode\Diagnosis;
 use Rheacid\Core\Electrode\Finding;
 use Rheacid\Core\Electrode\FindingCode;
 use Rheacid\Core\Electrode\Severity;
@@ -15,6 +19,8 @@ use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\Overall;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Numbers;
+use Rheacid\Core\Words\CareWords;
+use Rheacid\Core\Words\DiagnosisWords;
 use Rheacid\Core\Words\FindingWords;
 use Rheacid\Core\Words\LimitWords;
 use Rheacid\Core\Words\StateWords;
@@ -98,5 +104,25 @@ final class WordsTest extends TestCase
         self::assertSame('soaking until 10:40', StateWords::pair(PairState::Soaking, '10:40'));
         self::assertSame(['at once', '38 s', 'yes'], array_map(StateWords::response(...), [0.0, 38.0, null]));
         self::assertSame(['settled at once', 'settled in 38 s', 'settled'], array_map(StateWords::settled(...), [0.0, 38.0, null]));
+    }
+
+    public function test_every_signature_has_its_words_and_its_steps(): void
+    {
+        foreach (Diagnosis::cases() as $diagnosis) {
+            $words = [DiagnosisWords::likely($diagnosis), DiagnosisWords::first($diagnosis), DiagnosisWords::otherwise($diagnosis)];
+            self::assertCount(3, array_unique($words), $diagnosis->value);
+            self::assertNotSame([], $diagnosis->followUp(), $diagnosis->value);
+        }
+        self::assertSame([CareStep::FreshBuffers, CareStep::Calibrate], Diagnosis::TiredBuffers->followUp(), 'fresh buffers before cleaning or replacing');
+        self::assertSame([CareStep::Clean, CareStep::SoakHour, CareStep::Calibrate], Diagnosis::Coated->followUp());
+    }
+
+    public function test_what_can_hurt_has_its_caution(): void
+    {
+        self::assertStringContainsString('no flame', (string) CareWords::cleaningCaution(Dirt::Fat));
+        self::assertStringContainsString('goggles and gloves', (string) CareWords::cleaningCaution(Dirt::Scale));
+        self::assertStringContainsString('foreign-body case', (string) CareWords::how(CareKind::Broken));
+        self::assertStringContainsString('leaches', (string) CareWords::how(CareKind::WrongStorage));
+        self::assertSame(['Top up the cap of E-07', 'Clean E-07', 'Top up the cap'], [CareWords::toDo(CareKind::ToppedUp, 'E-07'), CareWords::toDo(CareKind::Cleaned, 'E-07'), CareWords::toDo(CareKind::ToppedUp)]);
     }
 }

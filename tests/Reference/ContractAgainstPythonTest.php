@@ -95,8 +95,49 @@ final class ContractAgainstPythonTest extends TestCase
             $samples[] = [$time, round(4.5 - 0.4 * exp(-$time / 12) + $number(-0.008, 0.008, 4), 4)];
         }
         $low = $number(2.5, 8);
+        $from = new \DateTimeImmutable('2025-01-01');
+        $history = [];
+        $checks = [];
+        $age = 0;
+        for ($i = $random->getInt(1, 14); $i > 0; $i--) {
+            $age += $random->getInt(5, 60);
+            $on = $from->modify("+$age days")->format('Y-m-d');
+            $history[] = ['on' => $on, 'slope_percent' => 99 - $age * $any([0.005, 0.01, 0.02]) + $number(-0.6, 0.6)];
+            $checks[] = ['on' => $on, 'error_c' => $number(-0.3, $any([0.3, 0.6])), 'tolerance_c' => $any([0.5, 1.0])];
+        }
+        $method = $any(['ice', 'boiling', 'comparison']);
+        $isFahrenheit = $random->getInt(0, 1) === 1;
+        $true = match ($method) {
+            'ice' => $number(-0.6, 1.5),
+            'boiling' => $number(97, 100),
+            'comparison' => $number(62, 64),
+        };
+        $readings = array_map(static fn(): float => round(($true + $number(-0.2, 0.2)) * ($isFahrenheit ? 1.8 : 1) + ($isFahrenheit ? 32 : 0), 1), range(1, $random->getInt(1, 6)));
+
+        $course = [];
+        [$middle, $scale] = [$number(30, 60), $number(6, 14)];
+        for ($hours = 0.0, $count = $random->getInt(1, 12); count($course) < $count; $hours += $number(8, 14)) {
+            $course[] = [round($hours, 2), round(3.9 + 1.8 / (1 + exp(($hours - $middle) / $scale)) + $number(-0.01, 0.01, 3), 3)];
+        }
 
         return [
+            'forecast' => ['readings' => $course, 'target' => $any([4.2, 4.6]), ...($random->getInt(0, 1) === 1 ? ['expanded_u' => 0.07] : []), ...($random->getInt(0, 2) > 0 ? ['within_h' => $any([48, 72, 168])] : [])],
+            'electrode-trend' => ['history' => $random->shuffleArray($history), 'limit_percent' => $any([90, 95])],
+            'conductivity' => ['us_per_cm' => $number(0, 20000, 1), 'temperature_c' => $number(0, 60, 1), 'percent_per_c' => $number(0, 2.5), 'cell_factor' => $number(0.8, 1.2, 4)],
+            'boiling-point' => $random->getInt(0, 1) === 1 ? ['pressure_kpa' => $number(30, 110)] : ['elevation_m' => $number(-400, 9000)],
+            'thermometer-check' => [
+                'method' => $method, 'readings' => $readings, 'unit' => $isFahrenheit ? 'F' : 'C', 'resolution' => $any([0.1, 0.5, 1]), 'pooled_sd_c' => $number(0, 0.2),
+                ...match ($method) {
+                    'ice' => [],
+                    'boiling' => $random->getInt(0, 1) === 1 ? ['pressure_kpa' => $number(95, 103)] : ['elevation_m' => $number(0, 900)],
+                    'comparison' => ['reference_c' => 63.0, 'reference_expanded_u_c' => $number(0.02, 0.3)],
+                },
+                ...($random->getInt(0, 1) === 1 ? ['tolerance_c' => $any([0.5, 1, 1.5])] : ['tolerance_class' => ['standard' => 'IEC 60751', 'class' => $any(['AA', 'A', 'B', 'C'])]]),
+            ],
+            'rtd' => $random->getInt(0, 1) === 1 ? ['temperature_c' => $number(-200, 850), 'r0' => $any([100, 1000])] : ['ohm' => $number(20, 390)],
+            'rtd-check' => ['ohm_at_ice' => $number(99.5, 100.5, 3), 'standard' => 'ASTM E1137', 'class' => $any(['A', 'B']), 'insulation_megaohm' => $any([0, 99.9, 100, 2000]), 'previous_ohm' => $number(99.8, 100.2, 3)],
+            'two-point-correction' => ['low' => ['reference_c' => 0.0, 'reading_c' => $number(-1, 1)], 'high' => ['reference_c' => $number(97, 100), 'reading_c' => $number(96, 101)], 'reading_c' => $number(-20, 120)],
+            'interval' => ['current_days' => $any([7, 8, 30, 365, 500]), 'history' => $random->shuffleArray($checks), ...($random->getInt(0, 1) === 1 ? ['changed_on' => $checks[intdiv(count($checks), 3)]['on']] : []), 'policy' => ['double_after' => $any([2, 3, 5]), 'significant_share' => $any([0.3, 0.6]), 'max_days' => $any([180, 730])]],
             'ph-calibration' => [...$calibration, 'check_points' => [['buffer_ph' => 6.86, 'mv' => $number(-5, 12, 1), 'temperature_c' => 21.0]]],
             'ph-from-mv' => ['calibration' => $calibration, 'mv' => $number(-250, 250, 1), 'temperature_c' => $number(5, 60, 1)],
             'recognise-buffer' => ['mv' => $number(-200, 200, 1), 'temperature_c' => $number(15, 30, 1), 'candidates' => ['technical-4.01', 'phosphate-6.86', 'technical-10.01'], ...($random->getInt(0, 1) === 1 ? ['last_calibration' => $calibration] : [])],

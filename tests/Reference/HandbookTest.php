@@ -8,7 +8,11 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Electrode\BufferTables;
+use Rheacid\Core\Electrode\Conductivity;
 use Rheacid\Core\Electrode\Nernst;
+use Rheacid\Core\Thermometry\BoilingPoint;
+use Rheacid\Core\Thermometry\Rtd;
+use Rheacid\Core\Thermometry\ToleranceClass;
 
 /** Values as handbooks print them. Delta: the last printed digit. */
 final class HandbookTest extends TestCase
@@ -73,5 +77,89 @@ final class HandbookTest extends TestCase
     {
         self::assertSame('7.02', sprintf('%.2f', Buffer::named('technical-7.00')->phAt(20)));
         self::assertEqualsWithDelta(9.23, Buffer::named('borax-9.18')->phAt(20), 0.006);
+    }
+
+    /**
+     * 0.01 mol/L potassium chloride, the 1413 µS/cm standard. Source: ISO 7888 and Kohlrausch's tables, from memory. A straight
+     * 2 % per °C is an approximation: within 1 % of the table from 18 to 30 °C.
+     *
+     * @return iterable<string, array{float, float}> °C, µS/cm
+     */
+    public static function potassiumChloride(): iterable
+    {
+        yield 'a cool room' => [18.0, 1225.0];
+        yield 'a room' => [20.0, 1278.0];
+        yield 'nearly the reference' => [23.0, 1359.0];
+        yield 'the reference' => [25.0, 1413.0];
+        yield 'a warm room' => [30.0, 1552.0];
+    }
+
+    #[DataProvider('potassiumChloride')]
+    public function test_a_conductivity_standard_compensates_to_its_printed_value(float $celsius, float $printed): void
+    {
+        self::assertEqualsWithDelta(1413, Conductivity::compensated($printed, $celsius)->usPerCm25, 14.13);
+    }
+
+    /** @return iterable<string, array{float, float}> kPa, °C: steam tables after IAPWS-IF97, from memory */
+    public static function steamTable(): iterable
+    {
+        yield 'a high mountain' => [50.0, 81.32];
+        yield 'a mountain town' => [70.0, 89.93];
+        yield 'one bar' => [100.0, 99.606];
+        yield 'standard atmosphere, not 100 °C' => [101.325, 99.974];
+    }
+
+    #[DataProvider('steamTable')]
+    public function test_water_boils_where_the_steam_table_says(float $kpa, float $printed): void
+    {
+        self::assertEqualsWithDelta($printed, BoilingPoint::celsius($kpa), 0.006);
+    }
+
+    public function test_conversions_agree_with_gnu_units(): void
+    {
+        self::assertEqualsWithDelta(99.974, BoilingPoint::celsius(self::units('atm', 'kPa')), 0.0005, 'its standard atmosphere');
+        self::assertEqualsWithDelta(0.5, self::units('tempF(32.9)', 'tempC'), 1e-6, 'a probe that settles at 32.9 °F in ice reads half a degree high (common practice)');
+        self::assertEqualsWithDelta((32.9 - 32) / 1.8, self::units('tempF(32.9)', 'tempC'), 1e-6);
+    }
+
+    /** @return iterable<string, array{float, float}> °C, Ω of a Pt100: table of IEC 60751, from memory with high certainty */
+    public static function platinum(): iterable
+    {
+        yield 'the cold end' => [-200.0, 18.52];
+        yield 'dry ice and colder' => [-100.0, 60.26];
+        yield 'the ice point' => [0.0, 100.00];
+        yield 'a hot limit' => [100.0, 138.51];
+        yield 'an oven' => [200.0, 175.86];
+        yield 'a furnace' => [400.0, 247.09];
+        yield 'the hot end' => [850.0, 390.48];
+    }
+
+    #[DataProvider('platinum')]
+    public function test_a_platinum_resistance_is_the_printed_one(float $celsius, float $printed): void
+    {
+        self::assertEqualsWithDelta($printed, Rtd::ohm($celsius), 0.0051);
+        self::assertEqualsWithDelta($celsius, Rtd::celsius(Rtd::ohm($celsius)), 1e-9, 'and back');
+    }
+
+    /** @return iterable<string, array{string, string, float, float}> IEC 60751:2008 and ASTM E1137, tables of tolerances, from memory */
+    public static function tolerances(): iterable
+    {
+        yield 'AA at the ice point' => ['IEC 60751', 'AA', 0.0, 0.10];
+        yield 'A at 100 °C' => ['IEC 60751', 'A', 100.0, 0.35];
+        yield 'B at 100 °C' => ['IEC 60751', 'B', 100.0, 0.80];
+        yield 'B below zero' => ['IEC 60751', 'B', -50.0, 0.55];
+        yield 'C at 200 °C' => ['IEC 60751', 'C', 200.0, 2.60];
+        yield 'grade A at the ice point' => ['ASTM E1137', 'A', 0.0, 0.13];
+    }
+
+    #[DataProvider('tolerances')]
+    public function test_a_tolerance_class_is_the_printed_one(string $standard, string $class, float $celsius, float $printed): void
+    {
+        self::assertEqualsWithDelta($printed, ToleranceClass::named($standard, $class)->at($celsius), 1e-9);
+    }
+
+    private static function units(string $from, string $to): float
+    {
+        return (float) shell_exec('/usr/bin/units --terse --output-format "%.10g" ' . escapeshellarg($from) . ' ' . escapeshellarg($to));
     }
 }

@@ -9,11 +9,12 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Rheacid\Core\Maths\LeastSquares;
 use Rheacid\Core\Maths\Pchip;
+use Rheacid\Core\Maths\StudentT;
 
-/** Our small routines against scipy.interpolate.PchipInterpolator and scipy.stats.linregress, on 500 random inputs. */
+/** Our small routines against scipy.interpolate.PchipInterpolator, scipy.stats.linregress and scipy.stats.t, on 500 random inputs. */
 final class MathsAgainstScipyTest extends TestCase
 {
-    public function test_pchip_and_least_squares_agree_with_scipy(): void
+    public function test_our_routines_agree_with_scipy(): void
     {
         $random = new Randomizer(new Mt19937(20261125));
         $cases = [];
@@ -25,7 +26,7 @@ final class MathsAgainstScipyTest extends TestCase
                 $points[] = [$x, $random->getInt(-500, 500) / 100];
             }
             $at = $points[0][0] + ($x - $points[0][0]) * $random->getInt(0, 1000) / 1000;
-            $cases[] = ['points' => $points, 'at' => $at];
+            $cases[] = ['points' => $points, 'at' => $at, 'probability' => 0.5 + $random->getInt(1, 498) / 1000, 'freedom' => $random->getInt(1, $random->getInt(1, 60))];
         }
 
         foreach (Python::run('maths.py', $cases) as $i => $expected) {
@@ -34,6 +35,8 @@ final class MathsAgainstScipyTest extends TestCase
             self::assertNotNull($line);
             $where = json_encode($cases[$i]) ?: '';
             self::assertEqualsWithDelta($expected['pchip'], Pchip::through($points)->at($cases[$i]['at']), 1e-10, $where);
+            // SciPy's own quantile is off by up to 2e-9: its cumulative function says so.
+            self::assertEqualsWithDelta($expected['t'], StudentT::quantile($cases[$i]['probability'], $cases[$i]['freedom']), 1e-8 * max(1.0, $expected['t']), $where);
             self::assertEqualsWithDelta($expected['slope'], $line->slope, 1e-9, $where);
             self::assertEqualsWithDelta($expected['intercept'], $line->intercept, 1e-9, $where);
         }

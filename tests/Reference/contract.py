@@ -1,16 +1,21 @@
-"""Answers the computing contract a second time, on SciPy, NumPy and uncertainties, from its formulae alone.
+"""Answers the computing contract a second time, on SciPy, NumPy, uncertainties and iapws, from its formulae alone.
 
 Reads [{"job", "input"}, ...] and prints the answers that can be computed independently (null for the rest).
 Constants: scipy.constants (CODATA); interpolation: scipy PchipInterpolator; lines: numpy.polyfit; combined
 uncertainty: the package uncertainties, by propagation through the measurement model rather than by adding parts.
 """
+import datetime
 import json
 import math
 import sys
 
 import numpy as np
 from scipy.constants import R, physical_constants
+from iapws import iapws97
 from scipy.interpolate import PchipInterpolator
+from scipy.optimize import brentq, least_squares
+from scipy.special import expit
+from scipy.stats import linregress, t as student
 from uncertainties import ufloat
 
 F = physical_constants["Faraday constant"][0]
@@ -177,7 +182,166 @@ def plan(i):
     return {"points": [{"lot": p["id"]} for p in points], "brackets": max(outside) <= 1e-9, "outside_by_ph": outside}
 
 
+def day(date):
+    return datetime.date.fromisoformat(date).toordinal()
+
+
+def trend(i):
+    """linregress; the band's edges by brentq on the textbook formula."""
+    history = sorted((day(h["on"]), h["slope_percent"]) for h in i["history"])
+    if len(history) == 1:
+        return {"percent_per_year": None, "leaves_policy_on": None, "earliest": None, "latest": None}
+    x, y = (np.array(column, float) for column in zip(*history))
+    fit = linregress(x - x[0], y)
+    answer = {"percent_per_year": fit.slope * 365.25, "leaves_policy_on": None, "earliest": None, "latest": None}
+    if len(x) < 4 or fit.slope >= 0:
+        return answer
+    n, centred = len(x), x - x[0] - (x - x[0]).mean()
+    s = math.sqrt(np.sum((y - fit.intercept - fit.slope * (x - x[0])) ** 2) / (n - 2))
+    half = lambda at: student.ppf(0.95, n - 2) * s * np.sqrt(1 / n + (at - (x - x[0]).mean()) ** 2 / np.sum(centred ** 2))
+    last, end = x[-1] - x[0], x[-1] - x[0] + 3652.5
+    for name, side in [("leaves_policy_on", 0), ("earliest", -1), ("latest", 1)]:
+        edge = lambda at: fit.intercept + fit.slope * at + side * half(at) - i.get("limit_percent", 90)
+        grid = np.linspace(last, end, 20001)
+        below = grid[edge(grid) <= 0]
+        if edge(last) > 0 and len(below):
+            answer[name] = datetime.date.fromordinal(int(x[0] + round(brentq(edge, last, below[0])))).isoformat()
+    return answer
+
+
+def compensated(i):
+    ref = i["us_per_cm"] * i.get("cell_factor", 1) / (1 + i.get("percent_per_c", 2.0) / 100 * (i["temperature_c"] - 25))
+    return {"us_per_cm_25": ref, "tds_500_ppm": ref / 2, "tds_700_ppm": 0.7 * ref}
+
+
+def boiling(kpa):
+    return iapws97._TSat_P(kpa / 1000) - 273.15
+
+
+def pressure(i):
+    return i["pressure_kpa"] if "pressure_kpa" in i else 101.325 * (1 - 2.25577e-5 * i["elevation_m"]) ** 5.25588
+
+
+def platinum(t, r0=100):
+    r = np.polyval([-5.775e-7, 3.9083e-3, 1], t)
+    return r0 * (r - 4.183e-12 * (t - 100) * t ** 3 if t < 0 else r)
+
+
+def platinum_c(ohm, r0=100):
+    return brentq(lambda t: platinum(t, r0) - ohm, -200, 850, xtol=1e-12, rtol=1e-14)
+
+
+CLASSES = {("IEC 60751", "AA"): (.1, .0017), ("IEC 60751", "A"): (.15, .002), ("IEC 60751", "B"): (.3, .005), ("IEC 60751", "C"): (.6, .01), ("ASTM E1137", "A"): (.13, .0017), ("ASTM E1137", "B"): (.25, .0042)}
+
+
+def proven(error, u, tolerance):
+    return "within" if abs(error) + u <= tolerance + 1e-9 else "outside" if abs(error) - u > tolerance + 1e-9 else "inconclusive"
+
+
+def check(i):
+    """The error as an uncertain difference: mean of the readings, its digit and the reference."""
+    celsius = lambda v: (v - 32) * 5 / 9 if i.get("unit", "C") == "F" else v
+    readings = [celsius(v) for v in i["readings"]]
+    digit = i["resolution"] * (5 / 9 if i.get("unit", "C") == "F" else 1)
+    boils = i["method"] == "boiling"
+    reference = boiling(pressure(i)) if boils else i.get("reference_c", 0)
+    known = i.get("reference_expanded_u_c", (0.3 if "pressure_kpa" in i else 0.8) if boils else 0.1)
+    s = max(np.std(readings, ddof=1) if len(readings) > 1 else 0, i.get("pooled_sd_c", 0))
+    error = ufloat(np.mean(readings), s / math.sqrt(len(readings))) + ufloat(0, digit / math.sqrt(12)) - ufloat(reference, known / 2)
+    if "tolerance_class" in i:
+        a, b = CLASSES[i["tolerance_class"]["standard"], i["tolerance_class"]["class"]]
+    else:
+        a, b = i["tolerance_c"], 0
+    tolerance, u, e = a + b * abs(reference), 2 * error.std_dev, error.nominal_value
+    spread = max(readings) - min(readings)
+    findings = [name for name, found in [
+        ("BATH_SUSPECT", i["method"] == "ice" and (0.8 - 1e-9 <= e <= 2.5 + 1e-9 or e < -0.3 - 1e-9)),
+        ("UNSTEADY", spread > max(0.3, digit) + 1e-9),
+        ("REFERENCE_TOO_COARSE", u > tolerance / 2 + 1e-9),
+    ] if found]
+    return {"reference_c": reference, "mean_c": float(np.mean(readings)), "error_c": e, "spread_c": spread, "tolerance_c": tolerance, "expanded_u_c": u, "correction_c": -e, "correction_usable": bool(abs(e) > u + 1e-9 and not findings), "verdict": proven(e, u, tolerance), "findings": findings}
+
+
+def rtd_check(i):
+    r0 = i.get("r0", 100)
+    deviation = platinum_c(i["ohm_at_ice"], r0)
+    tolerance = CLASSES[i["standard"], i["class"]][0]
+    u = math.hypot(i.get("reference_expanded_u_c", 0.1), i.get("ohm_expanded_u", 0.039) / (3.9083e-3 * r0))
+    insulation = None if "insulation_megaohm" not in i else "good" if i["insulation_megaohm"] >= 100 else "low"
+    verdict = proven(deviation, u, tolerance)
+    return {"deviation_c": deviation, "tolerance_c": tolerance, "expanded_u_c": u, "insulation": insulation, "verdict": "inconclusive" if insulation == "low" and verdict == "within" else verdict, "shift_c": deviation - platinum_c(i["previous_ohm"], r0) if "previous_ohm" in i else None}
+
+
+def two_points(i):
+    gain, offset = np.polyfit([i["low"]["reading_c"], i["high"]["reading_c"]], [i["low"]["reference_c"], i["high"]["reference_c"]], 1)
+    return {"gain": gain, "offset_c": offset, "corrected_c": gain * i["reading_c"] + offset}
+
+
+def interval(i):
+    rule = {"double_after": 5, "significant_share": 0.3, "min_days": 7, "max_days": 730, **i.get("policy", {})}
+    checks = sorted(i["history"], key=lambda c: c["on"])
+    good = lambda c: abs(c["error_c"]) <= c["tolerance_c"] + 1e-9
+    row = [c for c in checks if c["on"] > i.get("changed_on", "")][-rule["double_after"]:]
+    e, last = [c["error_c"] for c in row], checks[-1]
+    small = lambda a, b, c: abs(a - b) <= rule["significant_share"] * c["tolerance_c"] + 1e-9
+    earned = len(row) == rule["double_after"] and all(map(good, row)) and all(small(a, b, c) for a, b, c in zip(e, e[1:], row[1:])) and small(e[0], e[-1], last) and abs(e[-1]) + abs(e[-1] - e[0]) <= last["tolerance_c"] + 1e-9
+    days, reason = (i["current_days"] // 2, "halved") if not good(last) else (2 * i["current_days"], "doubled") if earned else (i["current_days"], "keep")
+    allowed = int(np.clip(days, rule["min_days"], rule["max_days"]))
+    return {"next_days": allowed, "due_on": datetime.date.fromordinal(day(last["on"]) + allowed).isoformat(), "reason": reason if allowed == days else "capped"}
+
+
+def forecast(i):
+    """The sigmoid by SciPy from many starts, polished by Gauss and Newton; its interval from the Jacobian at the optimum."""
+    t, ph = np.array(i["readings"], float).T
+    goal, within = i["target"] - i.get("expanded_u", 0), i.get("within_h")
+    said = lambda model, eta, low, high, verdict: {"model": model, "eta_h": eta, "low_h": low, "high_h": high, "verdict": None if within is None else verdict}
+    met = next((n for n in range(len(t)) if ph[n] <= goal + 1e-9), None)
+    if met is not None:
+        eta = t[0] if met == 0 else np.interp(goal, [ph[met], ph[met - 1]], [t[met], t[met - 1]])
+        return said("line", eta, eta, eta, "met" if within is not None and eta <= within + 1e-9 else "late")
+    late = within is not None and t[-1] > within + 1e-9
+    found = sigmoid(t, ph) if len(t) >= 6 else None
+    if found is not None and found[0][0] < goal < found[0][1]:
+        (lo, hi, m, s), jacobian, left = found
+        eta = m + s * math.log((hi - goal) / (goal - lo))
+        slopes = np.array([s / (goal - lo), s / (hi - goal), 1, (eta - m) / s])
+        error = np.linalg.norm(np.linalg.solve(np.linalg.qr(jacobian)[1].T, slopes)) * math.sqrt(left @ left / (len(t) - 4))
+        half = student.ppf(0.95, len(t) - 4) * error
+        in_time = within is not None and eta + half <= within * (0.8 if len(t) <= 7 else 1) + 1e-9
+        return said("falling-sigmoid", eta, eta - half, eta + half, "late" if late else "on-track" if in_time else "at-risk")
+    slope, start = np.polyfit(t[-3:], ph[-3:], 1) if len(t) >= 3 else (0, 0)
+    return said("line", (goal - start) / slope, None, None, "late" if late else "at-risk") if slope < 0 else said("none", None, None, None, "late" if late else "at-risk")
+
+
+def sigmoid(t, ph):
+    best = None
+    for below in (0.05, 1):
+        for along in (0.2, 0.5, 1):
+            start = [min(ph) - below * np.ptp(ph), max(ph) + 0.05, t[0] + along * np.ptp(t), np.ptp(t) / 8]
+            left = lambda p: ph - p[0] - (p[1] - p[0]) * expit(-(t - p[2]) / p[3])
+            got = least_squares(left, start, method="lm", xtol=1e-15, ftol=1e-15, gtol=1e-15, max_nfev=5000)
+            if got.success and got.x[0] < got.x[1] and got.x[3] > 0 and (best is None or got.cost < best[0]):
+                best = (got.cost, got.x, left)
+    if best is None:
+        return None
+    p = best[1]
+    for _ in range(8):
+        share = expit(-(t - p[2]) / p[3])
+        steep = (p[1] - p[0]) * share * (1 - share) / p[3]
+        jacobian = np.column_stack([1 - share, share, steep, steep * (t - p[2]) / p[3]])
+        p = p + np.linalg.lstsq(jacobian, best[2](p), rcond=None)[0]
+    return p, jacobian, best[2](p)
+
+
 JOBS = {
+    "electrode-trend": trend,
+    "conductivity": compensated,
+    "boiling-point": lambda i: {"temperature_c": boiling(pressure(i)), "pressure_kpa": pressure(i)},
+    "thermometer-check": check,
+    "rtd": lambda i: {"temperature_c": i["temperature_c"], "ohm": platinum(i["temperature_c"], i.get("r0", 100))} if "temperature_c" in i else {"temperature_c": platinum_c(i["ohm"], i.get("r0", 100)), "ohm": i["ohm"]},
+    "rtd-check": rtd_check,
+    "two-point-correction": two_points,
+    "interval": interval,
     "buffer-plan": plan,
     "nernst-slope": lambda i: {"mv_per_ph": k(i["temperature_c"])},
     "buffer-ph": lambda i: {"ph": buffer(i)},
@@ -188,6 +352,7 @@ JOBS = {
     "compensation-error": lambda i: {"error_ph": 7 + (k(i["sample_temperature_c"]) / k(i["compensation_temperature_c"])) * (i["ph"] - 7) - i["ph"]},
     "ph-uncertainty": uncertainty,
     "decide": decide,
+    "forecast": forecast,
 }
 
 given = json.load(sys.stdin)

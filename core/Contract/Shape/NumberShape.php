@@ -38,6 +38,12 @@ final readonly class NumberShape implements Shape
         return new self(-5, 130);
     }
 
+    /** What a thermometer can be asked, colder and hotter than any sample. */
+    public static function thermometerCelsius(): self
+    {
+        return new self(-200, 850);
+    }
+
     public static function ph(): self
     {
         return new self(-2, 16);

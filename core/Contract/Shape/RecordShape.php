@@ -15,8 +15,10 @@ final readonly class RecordShape implements Shape
      * @param array<string, Shape> $required
      * @param array<string, Shape> $optional
      * @param list<array<string, Shape>> $alternatives exactly one of these groups must be there, whole
+     * @param list<array{key: string, word: string, groups: list<list<string>>}> $conditions exactly one of the groups must be there, whole, where the key has that word
+     * @param array<string, array{string, string}> $only key and word to which a field belongs
      */
-    private function __construct(private array $required, private array $optional, private array $alternatives) {}
+    private function __construct(private array $required, private array $optional, private array $alternatives = [], private array $conditions = [], private array $only = []) {}
 
     /**
      * @param array<string, Shape> $required
@@ -24,13 +26,24 @@ final readonly class RecordShape implements Shape
      */
     public static function of(array $required, array $optional = []): self
     {
-        return new self($required, $optional, []);
+        return new self($required, $optional);
     }
 
     /** @param array<string, Shape> ...$groups */
     public function withOneOf(array ...$groups): self
     {
-        return new self($this->required, $this->optional, array_values($groups));
+        return new self($this->required, $this->optional, array_values($groups), $this->conditions, $this->only);
+    }
+
+    /**
+     * Where a required key has a word, exactly one of some groups of the optional fields is needed.
+     *
+     * @param list<list<string>> $groups
+     * @param list<string> $only fields that belong to this word and clash with any other
+     */
+    public function when(string $key, string $word, array $groups, array $only): self
+    {
+        return new self($this->required, $this->optional, $this->alternatives, [...$this->conditions, ['key' => $key, 'word' => $word, 'groups' => $groups]], [...$this->only, ...array_fill_keys($only, [$key, $word])]);
     }
 
     public function read(mixed $value, string $path): Input
@@ -55,6 +68,8 @@ final readonly class RecordShape implements Shape
             $read[$key] = $known[$key]->read($item, self::at($path, (string) $key));
         }
 
+        $this->ensureConditions($read, $path);
+
         return new Input($read, $path);
     }
 
@@ -76,7 +91,58 @@ final readonly class RecordShape implements Shape
             'required' => array_keys($this->required),
             'additionalProperties' => false,
             ...($oneOf === [] ? [] : ['oneOf' => $oneOf]),
+            ...($this->conditions === [] ? [] : ['allOf' => array_map($this->condition(...), $this->conditions)]),
         ];
+    }
+
+    /**
+     * @param array{key: string, word: string, groups: list<list<string>>} $condition
+     *
+     * @return array<string, mixed>
+     */
+    private function condition(array $condition): array
+    {
+        $alien = array_keys(array_filter($this->only, static fn(array $only): bool => $only[0] === $condition['key'] && $only[1] !== $condition['word']));
+
+        return [
+            'if' => ['properties' => [$condition['key'] => ['const' => $condition['word']]]],
+            'then' => [
+                ...($condition['groups'] === [] ? [] : ['oneOf' => array_map(static fn(array $group): array => ['required' => $group], $condition['groups'])]),
+                ...($alien === [] ? [] : ['not' => ['anyOf' => array_map(static fn(string $field): array => ['required' => [$field]], $alien)]]),
+            ],
+        ];
+    }
+
+    /** @param array<array-key, mixed> $read */
+    private function ensureConditions(array $read, string $path): void
+    {
+        foreach ($this->only as $field => [$key, $word]) {
+            if (isset($read[$field]) && $read[$key] !== $word) {
+                throw new Refusal(ErrorCode::Inconsistent, self::at($path, $field), sprintf('"%s" is accepted only where "%s" is "%s".', $field, $key, $word));
+            }
+        }
+        foreach ($this->conditions as $condition) {
+            if ($read[$condition['key']] === $condition['word']) {
+                $this->ensureOneWhole($condition['groups'], $read, $path);
+            }
+        }
+    }
+
+    /**
+     * @param list<list<string>> $groups
+     * @param array<array-key, mixed> $read
+     */
+    private function ensureOneWhole(array $groups, array $read, string $path): void
+    {
+        $meant = array_values(array_filter($groups, static fn(array $group): bool => array_intersect($group, array_keys($read)) !== []));
+        if (count($meant) > 1) {
+            throw new Refusal(ErrorCode::Inconsistent, self::at($path, $meant[1][0]), sprintf('Only one of %s can be given.', implode(' or ', array_merge(...$groups))));
+        }
+        foreach ($meant[0] ?? $groups[0] ?? [] as $field) {
+            if (!isset($read[$field])) {
+                throw new Refusal(ErrorCode::MissingField, self::at($path, $field), sprintf('%s is needed here.', implode(' or ', array_map(static fn(array $group): string => implode(' with ', $group), $groups))));
+            }
+        }
     }
 
     /**

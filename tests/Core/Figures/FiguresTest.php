@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Figures;
 
+use Carbon\CarbonImmutable;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\Criteria;
@@ -12,15 +13,19 @@ use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Limit;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\TimedLimit;
+use Rheacid\Core\Settling\Measurand;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Core\Settling\Trace;
 use Rheacid\View\Figures\AcidRule;
 use Rheacid\View\Figures\BudgetBar;
 use Rheacid\View\Figures\CheckChart;
+use Rheacid\View\Figures\ErrorRule;
+use Rheacid\View\Figures\HistoryChart;
 use Rheacid\View\Figures\ResponseLine;
 use Rheacid\View\Figures\Scale;
 use Rheacid\View\Figures\SeriesChart;
 use Rheacid\View\Figures\SettlingTrace;
+use Rheacid\View\Figures\Spark;
 use Rheacid\View\Figures\Wall;
 use Tests\Core\CalibrationFitTest;
 
@@ -85,7 +90,7 @@ final class FiguresTest extends TestCase
     public function test_the_funnel_encloses_the_trace_and_narrows_to_the_band(): void
     {
         $trace = Trace::of(array_map(static fn(int $t): array => [(float) $t, 170.0 - 60 * exp(-$t / 8), 25.0], range(0, 80)));
-        $figure = new SettlingTrace($trace, $trace->standing(null), null, 30.0);
+        $figure = new SettlingTrace($trace, $trace->standing(null), Measurand::ph(null), 30.0);
 
         preg_match_all('/([\d.]+) ([\d.]+)/', $figure->funnel(), $corners);
         $heights = array_map(floatval(...), $corners[2]);
@@ -93,14 +98,14 @@ final class FiguresTest extends TestCase
         $width = static fn(int $i): float => abs($heights[$i] - $heights[count($heights) - 1 - $i]);
         self::assertSame(81, $count);
         self::assertLessThan($width($count - 1), $width(0), 'narrow at the newest point, wide at the first');
-        self::assertEqualsWithDelta(abs($figure->ph->at(4.0) - $figure->ph->at(4.0 + Settling::BAND_PH)), $width(0), 0.3);
+        self::assertEqualsWithDelta(abs($figure->value->at(4.0) - $figure->value->at(4.0 + Settling::BAND_PH)), $width(0), 0.3);
         self::assertSame(100.0, $figure->ring());
     }
 
     public function test_the_ring_fills_as_the_reading_holds(): void
     {
         $trace = Trace::of(array_map(static fn(int $t): array => [(float) $t, 170.0, 25.0], range(0, 12)));
-        $figure = new SettlingTrace($trace, $trace->standing(null), null, 30.0);
+        $figure = new SettlingTrace($trace, $trace->standing(null), Measurand::ph(null), 30.0);
 
         self::assertSame(40.0, $figure->ring());
         self::assertStringStartsWith('moved 0.000 in the last 30 s', $figure->words());
@@ -144,6 +149,46 @@ final class FiguresTest extends TestCase
         self::assertSame([null, null, 'act'], array_column($chart->points(), 'signal'));
         self::assertGreaterThan($chart->points()[2]['y'], $chart->lines()[4]['y'], 'above the upper action line');
         self::assertStringContainsString('find the cause', $chart->words());
+    }
+
+    public function test_a_history_is_drawn_in_the_band_of_the_policy_with_where_it_is_heading(): void
+    {
+        CarbonImmutable::setTestNow('2026-11-25T10:00:00Z');
+        $at = static fn(string $day): CarbonImmutable => CarbonImmutable::parse($day);
+        $chart = new HistoryChart('Slope, %', ['acid side' => [[$at('2026-01-01'), 98.0], [$at('2026-11-01'), 92.0]]], 90.0, 102.0, [[$at('2026-01-01'), 98.0], [$at('2027-02-01'), 90.0]], [$at('2027-01-15'), null]);
+        $far = new HistoryChart('Slope, %', ['acid side' => [[$at('2026-01-01'), 98.0], [$at('2026-11-01'), 97.0]]], 90.0, 102.0, [[$at('2026-01-01'), 98.0], [$at('2032-09-01'), 90.0]], [$at('2032-01-01'), $at('2033-01-01')]);
+        CarbonImmutable::setTestNow();
+
+        self::assertSame($chart->value->at(102), $chart->band()['y'] ?? null);
+        self::assertEqualsWithDelta($chart->value->at(90) - $chart->value->at(102), $chart->band()['height'] ?? 0, 0.1);
+        self::assertLessThan($chart->x($at('2026-11-01')), $chart->x($at('2026-01-01')));
+        self::assertSame(HistoryChart::WIDTH - 14.0, $chart->x($at('2030-01-01')), 'never outside the drawing');
+        preg_match('/L([\d.]+) ([\d.]+)$/', $far->trend(), $end);
+        self::assertEqualsWithDelta([HistoryChart::WIDTH - 14.0, $far->value->at(96.13)], [(float) $end[1], (float) $end[2]], 0.6, 'a line that goes on beyond the drawing keeps its slope');
+        self::assertNull($far->reach(), 'what is met beyond the drawing is not drawn at its edge');
+        self::assertSame($chart->x($at('2027-01-15')), $chart->reach()['x'] ?? null);
+        self::assertEqualsWithDelta(HistoryChart::WIDTH - 14, ($chart->reach()['x'] ?? 0) + ($chart->reach()['width'] ?? 0), 1, 'without a latest day it reaches to the edge');
+        self::assertStringStartsWith('M58 ', $chart->trend());
+    }
+
+    public function test_the_error_of_a_thermometer_stands_between_its_walls(): void
+    {
+        $rule = new ErrorRule(0.6, 0.12, 1.0);
+
+        self::assertSame(ErrorRule::WIDTH / 2.0, $rule->x(0));
+        self::assertGreaterThan($rule->plumb()['to'], $rule->walls()['high'], 'the whisker ends before the wall');
+        self::assertSame(['low' => $rule->x(-1), 'high' => $rule->x(1), 'label' => '1'], $rule->walls());
+        self::assertSame('Error 0.60 °C with uncertainty 0.12 °C, tolerance 1 °C', $rule->words());
+        self::assertLessThanOrEqual(ErrorRule::WIDTH - 30, (new ErrorRule(3.0, 0.2, 1.0))->plumb()['to'], 'a large error widens the rule');
+    }
+
+    public function test_a_spark_stays_above_its_limit_while_the_slope_does(): void
+    {
+        $spark = new Spark([98.0, 96.0, 93.0], 90, 100);
+
+        self::assertMatchesRegularExpression('/^M3 [\d.]+ L45 [\d.]+ L87 [\d.]+$/', $spark->path());
+        self::assertLessThan($spark->limit(), (float) substr($spark->path(), -4), 'downwards is lower');
+        self::assertSame('', (new Spark([], 90, 100))->path());
     }
 
     private static function critical(float $value): Limit

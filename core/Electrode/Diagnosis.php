@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Electrode;
+
+use Rheacid\Core\Care\CareStep;
+
+/**
+ * What is likely wrong with an electrode or its buffers, from the signature of a calibration: slope, offset, response,
+ * rest, and which buffer is off. The table of signatures is common practice, no source.
+ */
+enum Diagnosis: string
+{
+    case Coated = 'coated';
+    case Aged = 'aged';
+    case Poisoned = 'poisoned-reference';
+    case Broken = 'cracked-or-shorted';
+    case Restless = 'dry-or-blocked';
+    case OtherFamily = 'other-family-or-temperature';
+    case TiredBuffers = 'tired-buffers';
+    case Swapped = 'swapped-buffers';
+    case AlkalineBuffer = 'alkaline-buffer';
+
+    /** A reading that has not come to rest by then never will. */
+    public const LONG_ENOUGH_S = 120.0;
+
+    private const NO_RESPONSE_PERCENT = 10.0;
+
+    /** Two segments of one glass never differ by so much. */
+    private const FAR_APART_PERCENT = 40.0;
+    private const LEAST_SEGMENT_PH = 2.0;
+    private const NEUTRAL_PH = 7.2;
+
+    /** Half a pH unit at 25 °C, where the policy gives no limit in mV. */
+    private const LARGE_OFFSET_MV = 30.0;
+    private const SLOW_S = 60.0;
+
+    /** @param bool $isRestless a buffer never came to rest, though it had two minutes and more */
+    public static function of(CalibrationFit $fit, Criteria $criteria, bool $isRestless, ElectrodePast $past): ?self
+    {
+        if (count($fit->points) < 2) {
+            return $isRestless ? self::Restless : null;
+        }
+        $slopes = self::slopes($fit);
+        [$lowest, $highest] = [min($slopes), max($slopes)];
+
+        return match (true) {
+            $highest < self::NO_RESPONSE_PERCENT && $lowest > -self::NO_RESPONSE_PERCENT => self::Broken,
+            $lowest <= -self::NO_RESPONSE_PERCENT, $highest - $lowest > self::FAR_APART_PERCENT => self::Swapped,
+            $isRestless => self::Restless,
+            $highest > $criteria->highestSlopePercent => self::OtherFamily,
+            $lowest < $criteria->lowestSlopePercent => self::lowSlope($fit, $criteria, $past),
+            abs($fit->neutral()->offsetMv) > ($criteria->offsetMv ?? self::LARGE_OFFSET_MV) => self::Poisoned,
+            default => null,
+        };
+    }
+
+    /** @return list<CareStep> what is done, in order, before it is calibrated again */
+    public function followUp(): array
+    {
+        return match ($this) {
+            self::Coated => [CareStep::Clean, CareStep::SoakHour, CareStep::Calibrate],
+            self::Aged => [CareStep::Replace],
+            self::Poisoned => [CareStep::Refill, CareStep::SoakHour, CareStep::Calibrate],
+            self::Broken => [CareStep::Inspect, CareStep::Calibrate],
+            self::Restless => [CareStep::Soak, CareStep::Calibrate],
+            self::OtherFamily, self::Swapped => [CareStep::Calibrate],
+            self::TiredBuffers, self::AlkalineBuffer => [CareStep::FreshBuffers, CareStep::Calibrate],
+        };
+    }
+
+    private static function lowSlope(CalibrationFit $fit, Criteria $criteria, ElectrodePast $past): self
+    {
+        $slowest = max([0.0, ...array_map(static fn(CalibrationPoint $point): float => $point->responseSeconds ?? 0.0, $fit->points)]);
+
+        return match (true) {
+            self::isOnlyAlkalineLow($fit, $criteria) => self::AlkalineBuffer,
+            $past->wasCleaned && $past->isFalling => self::Aged,
+            $slowest > ($criteria->responseSeconds ?? self::SLOW_S) => self::Coated,
+            // A healthy glass answers in time: fresh buffers come before cleaning or replacing.
+            default => self::TiredBuffers,
+        };
+    }
+
+    private static function isOnlyAlkalineLow(CalibrationFit $fit, Criteria $criteria): bool
+    {
+        $isLow = static fn(Segment $segment): bool => $segment->percent() < $criteria->lowestSlopePercent;
+        $isAcid = static fn(Segment $segment): bool => $segment->toPh <= self::NEUTRAL_PH;
+        $acid = array_filter($fit->segments, $isAcid);
+
+        return $acid !== [] && array_filter($acid, $isLow) === [];
+    }
+
+    /** @return non-empty-list<float> percent, of the segments long enough to tell; else of the line from end to end */
+    private static function slopes(CalibrationFit $fit): array
+    {
+        $long = array_values(array_filter($fit->segments, static fn(Segment $segment): bool => $segment->lengthPh() >= self::LEAST_SEGMENT_PH));
+
+        return $long === [] || $fit->method === FitMethod::LeastSquares
+            ? [$fit->endToEnd()->percent()]
+            : array_map(static fn(Segment $segment): float => $segment->percent(), $long);
+    }
+}

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Simulation;
+
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+
+/**
+ * One drawn state of the simulated bench: the electrode's true condition, and what is truly in the cups. The same fault and
+ * seed always give the same scene. The ranges are invented for practice; docs/job.md lists them.
+ */
+final readonly class Scene
+{
+    private const ROOM_C = 21.4;
+
+    /** In a cool room a sensor can hardly read so low that the slope shows it: the buffers change with it. */
+    private const WARM_ROOM_C = 30.0;
+
+    /**
+     * @param float $celsius of every cup
+     * @param float $shiftPh how far a spoilt buffer has moved towards neutral
+     */
+    private function __construct(public Fault $fault, public ElectrodeCondition $electrode, public float $celsius, private float $shiftPh) {}
+
+    public static function draw(Fault $fault, int $seed): self
+    {
+        $random = new Randomizer(new Xoshiro256StarStar($seed));
+        $between = static fn(float $low, float $high): float => $low + ($high - $low) * $random->getInt(0, 1_000_000) / 1_000_000;
+        $sign = static fn(): int => $random->getInt(0, 1) * 2 - 1;
+        // In a fixed order, whatever the fault, so that a range can be changed without moving the others.
+        $slope = $between(0.955, 1.0);
+        $offset = $between(-12, 12);
+        $time = $between(3, 8);
+        $slowShare = $between(0, 0.06);
+        $slowTime = $between(10, 18);
+        $noise = $between(0.05, 0.15);
+        $drift = $between(-0.1, 0.1);
+        $shift = 0.0;
+        $sensor = 0.0;
+        switch ($fault) {
+            case Fault::Healthy:
+            case Fault::Swapped:
+                break;
+            case Fault::Dry:
+                [$noise, $drift] = [$between(0.5, 1.5), $sign() * $between(4, 10)];
+                break;
+            case Fault::Blocked:
+                [$noise, $drift] = [$between(1, 3), $sign() * $between(1, 4)];
+                break;
+            case Fault::Coated:
+                [$slope, $slowShare, $slowTime] = [$between(0.78, 0.885), $between(0.4, 0.7), $between(20, 45)];
+                break;
+            case Fault::Aged:
+                [$slope, $time, $slowShare, $slowTime] = [$between(0.80, 0.885), $between(6, 12), $between(0.1, 0.2), $between(18, 25)];
+                break;
+            case Fault::Poisoned:
+                $offset = $sign() * $between(35, 60);
+                break;
+            case Fault::Cracked:
+                [$slope, $offset] = [$between(0, 0.05), $between(-10, 10)];
+                break;
+            case Fault::Exhausted:
+                $shift = $between(0.45, 0.8);
+                break;
+            case Fault::AlkalineTaken:
+                $shift = $between(0.4, 0.8);
+                break;
+            case Fault::OtherFamily:
+                $slope = $between(0.98, 1.0);
+                break;
+            case Fault::TemperatureLow:
+                [$slope, $sensor] = [$between(0.985, 1.0), -$between(18, 24)];
+                break;
+        }
+
+        return new self($fault, new ElectrodeCondition($slope, $offset, $time, $slowShare, $slowTime, $noise, $drift, $seed, $sensor), $fault === Fault::TemperatureLow ? self::WARM_ROOM_C : self::ROOM_C, $shift);
+    }
+
+    /** What is truly in a cup of buffer, by what its label says at its temperature. */
+    public function inCup(float $labelledPh): float
+    {
+        $near = static fn(float $ph): bool => abs($labelledPh - $ph) < 0.3;
+
+        return match ($this->fault) {
+            Fault::Swapped => match (true) {
+                $near(4.0) => 7.0,
+                $near(7.0) => 4.01,
+                default => $labelledPh,
+            },
+            Fault::OtherFamily => abs($labelledPh - 6.88) < 0.07 ? 7.02 : $labelledPh,
+            Fault::Exhausted => $labelledPh - ($near(7.0) ? 0 : $this->shiftPh * ($labelledPh <=> 7.0)),
+            Fault::AlkalineTaken => $labelledPh > 8.5 ? $labelledPh - $this->shiftPh : $labelledPh,
+            default => $labelledPh,
+        };
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Thermometry;
+
+use Rheacid\Core\Days;
+use Rheacid\Core\Numbers;
+
+/**
+ * The next interval of a thermometer in its place: what its own checks have earned, or those of alike probes in like service
+ * together with them, shortened by what it suffers, capped by a third party. Common practice, no source.
+ */
+final readonly class IntervalPlan
+{
+    /**
+     * @param int $nextDays what is in force from now on
+     * @param int $earnedDays before stress and cap
+     * @param int $goodInRow own checks in a row since the interval began, within and without a significant shift
+     * @param int $pooledFrom probes whose checks were counted, 1 where only its own were
+     */
+    private function __construct(
+        public int $nextDays,
+        public string $dueOn,
+        public IntervalReason $reason,
+        public int $earnedDays,
+        public int $goodInRow,
+        public int $needed,
+        public int $pooledFrom,
+        public Service $service,
+    ) {}
+
+    /**
+     * @param int $earnedDays the interval earned so far, before stress and cap
+     * @param non-empty-list<array{on: string, error: float, tolerance: float}> $own checks; °C
+     * @param list<non-empty-list<array{on: string, error: float, tolerance: float}>> $alike checks of alike probes in like service
+     */
+    public static function after(int $earnedDays, array $own, ?string $changedOn, Service $service, array $alike = [], IntervalPolicy $policy = new IntervalPolicy()): self
+    {
+        $next = CheckInterval::after($earnedDays, $own, $changedOn, $policy);
+        $own = Days::sorted($own, static fn(array $check): string => $check['on']);
+        $row = self::goodInRow($own, $changedOn, $policy);
+        $days = $next->nextDays;
+        $reason = $next->reason;
+        $pooled = 1;
+        if ($reason === IntervalReason::Keep && self::haveHeldTogether($row, $alike, $changedOn, $policy) && self::staysWithin($own, 2 * $earnedDays)) {
+            [$days, $reason, $pooled] = [min($earnedDays * 2, $policy->maxDays), IntervalReason::Doubled, 1 + count($alike)];
+        }
+        $wanted = (int) floor($days * Stress::SHORTENS ** count($service->stresses));
+        $allowed = max($policy->minDays, min($wanted, $service->capDays ?? $wanted));
+        $last = $own[count($own) - 1]['on'];
+
+        return new self($allowed, Days::date(Days::number($last) + $allowed), $service->capDays !== null && $wanted > $service->capDays ? IntervalReason::Capped : $reason, $days, count($row), $policy->doubleAfter, $pooled, $service);
+    }
+
+    /**
+     * Alike probes count as one where each of them has held, this one at least twice.
+     *
+     * @param list<array{on: string, error: float, tolerance: float}> $row
+     * @param list<non-empty-list<array{on: string, error: float, tolerance: float}>> $alike
+     */
+    private static function haveHeldTogether(array $row, array $alike, ?string $changedOn, IntervalPolicy $policy): bool
+    {
+        $rows = [$row];
+        foreach ($alike as $checks) {
+            $rows[] = self::goodInRow(Days::sorted($checks, static fn(array $check): string => $check['on']), $changedOn, $policy);
+        }
+
+        return $alike !== [] && count($row) >= 2 && min(array_map(count(...), $rows)) >= 1 && array_sum(array_map(count(...), $rows)) >= $policy->doubleAfter;
+    }
+
+    /**
+     * A probe that walks steadily is not given more time than it needs to walk out.
+     *
+     * @param non-empty-list<array{on: string, error: float, tolerance: float}> $own sorted
+     */
+    private static function staysWithin(array $own, int $days): bool
+    {
+        $last = $own[count($own) - 1];
+
+        return Numbers::atMost(abs($last['error']) + abs(Drift::of($own)->cPerYear ?? 0.0) * $days / Days::IN_A_YEAR, $last['tolerance']);
+    }
+
+    /**
+     * Backwards from the last check: within tolerance, without a significant shift from one to the next or from end to end.
+     *
+     * @param list<array{on: string, error: float, tolerance: float}> $checks sorted
+     *
+     * @return list<array{on: string, error: float, tolerance: float}>
+     */
+    private static function goodInRow(array $checks, ?string $changedOn, IntervalPolicy $policy): array
+    {
+        $row = [];
+        foreach (array_reverse($checks) as $check) {
+            $isOld = $changedOn !== null && $check['on'] <= $changedOn;
+            $isSteady = $row === [] || (self::isSmall($check, $row[count($row) - 1], $policy) && self::isSmall($check, $row[0], $policy));
+            if ($isOld || !$isSteady || !Numbers::atMost(abs($check['error']), $check['tolerance'])) {
+                break;
+            }
+            $row[] = $check;
+        }
+
+        return $row;
+    }
+
+    /**
+     * @param array{on: string, error: float, tolerance: float} $earlier
+     * @param array{on: string, error: float, tolerance: float} $later
+     */
+    private static function isSmall(array $earlier, array $later, IntervalPolicy $policy): bool
+    {
+        return Numbers::atMost(abs($later['error'] - $earlier['error']), $policy->significantShare * $later['tolerance']);
+    }
+}

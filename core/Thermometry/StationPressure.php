@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Thermometry;
+
+use Rheacid\Core\Inconsistent;
+
+/** The air pressure at the pot, from what was read of a barometer or a weather report. */
+final class StationPressure
+{
+    /** Weather moves the pressure of a place by no more. Common practice, no source. */
+    private const WEATHER_KPA = 4.5;
+
+    /**
+     * @param float $kpa as read
+     * @param bool|null $isReduced to sea level, as weather reports give it; null where nobody said
+     * @param float|null $siteM elevation of the site, where it is known
+     *
+     * @return float kPa at the site
+     *
+     * @throws Inconsistent if it looks reduced to sea level and nobody said so, or the elevation for the reduction is missing
+     */
+    public static function of(float $kpa, ?bool $isReduced, ?float $siteM): float
+    {
+        if ($isReduced === true) {
+            return $siteM === null
+                ? throw Inconsistent::because('To undo the reduction to sea level the elevation of the site is needed.', 'elevation_m')
+                : $kpa * BoilingPoint::kpaAt($siteM) / BoilingPoint::kpaAt(0);
+        }
+        if ($isReduced === null && $siteM !== null && $kpa > BoilingPoint::kpaAt($siteM) + self::WEATHER_KPA) {
+            throw Inconsistent::because(sprintf('%.1f kPa is much at %.0f m, where about %.1f kPa is usual. Is it reduced to sea level, as weather reports give it? Say so below.', $kpa, $siteM, BoilingPoint::kpaAt($siteM)), 'reduced');
+        }
+
+        return $kpa;
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Thermometry;
+
+use Rheacid\Core\OutOfRange;
+
+/**
+ * What a class of industrial platinum thermometer may be off, ±(a + b·|t|) °C, within its wire-wound range.
+ *
+ * Sources, from memory: IEC 60751:2008, tables for thermometers (high certainty); ASTM E1137 (medium certainty).
+ */
+final readonly class ToleranceClass
+{
+    /** standard → class → [a in °C, b per °C, lowest °C, highest °C] */
+    private const TABLE = [
+        'IEC 60751' => [
+            'AA' => [0.1, 0.0017, -50.0, 250.0],
+            'A' => [0.15, 0.002, -100.0, 450.0],
+            'B' => [0.3, 0.005, -196.0, 600.0],
+            'C' => [0.6, 0.01, -196.0, 600.0],
+        ],
+        'ASTM E1137' => [
+            'A' => [0.13, 0.0017, -200.0, 650.0],
+            'B' => [0.25, 0.0042, -200.0, 650.0],
+        ],
+    ];
+
+    private function __construct(public string $standard, public string $class, private float $a, private float $b, private float $lowC, private float $highC) {}
+
+    /** @throws OutOfRange if the standard has no such class */
+    public static function named(string $standard, string $class): self
+    {
+        [$a, $b, $low, $high] = self::TABLE[$standard][$class] ?? throw OutOfRange::because(sprintf('%s has no class %s; accepted: %s.', $standard, $class, implode(', ', array_keys(self::TABLE[$standard] ?? []))), 'class');
+
+        return new self($standard, $class, $a, $b, $low, $high);
+    }
+
+    /** @return non-empty-list<string> */
+    public static function standards(): array
+    {
+        return array_keys(self::TABLE);
+    }
+
+    /** @return non-empty-list<string> */
+    public static function classes(): array
+    {
+        return ['AA', 'A', 'B', 'C'];
+    }
+
+    /**
+     * @return float °C that a thermometer may be off at a temperature
+     *
+     * @throws OutOfRange outside the range of the class
+     */
+    public function at(float $celsius): float
+    {
+        if ($celsius < $this->lowC || $celsius > $this->highC) {
+            throw OutOfRange::because(sprintf('%s class %s holds from %g to %g °C, not at %g °C.', $this->standard, $this->class, $this->lowC, $this->highC, $celsius), null);
+        }
+
+        return $this->a + $this->b * abs($celsius);
+    }
+}

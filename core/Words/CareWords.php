@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Words;
+
+use Rheacid\Core\Care\CareKind;
+use Rheacid\Core\Care\CareStep;
+use Rheacid\Core\Care\CleaningEffect;
+use Rheacid\Core\Care\Dirt;
+use Rheacid\Core\Care\SoakSchool;
+
+/** The care of an electrode in the words of the bench. What helps against what is common practice, no source. */
+final class CareWords
+{
+    /** As it stands in the care log: "cleaned", "dropped". */
+    public static function happened(CareKind $kind): string
+    {
+        return match ($kind) {
+            CareKind::Soak => 'soaked',
+            CareKind::Cleaned => 'cleaned',
+            CareKind::Refilled => 'refilled',
+            CareKind::Inspected => 'inspected',
+            CareKind::ToppedUp => 'cap topped up',
+            CareKind::Stored => 'stored',
+            CareKind::GlassWhole => 'glass whole',
+            CareKind::Sanitised => 'washed and sanitised',
+            CareKind::Dropped => 'dropped',
+            CareKind::DriedOut => 'dried out',
+            CareKind::WrongStorage => 'stored wrongly',
+            CareKind::Battery => 'battery changed',
+            CareKind::Repaired => 'repaired',
+            CareKind::Broken => 'broken',
+            CareKind::OutOfUse => 'taken out of use',
+            CareKind::BackInUse => 'taken back into use',
+            CareKind::Retired => 'retired',
+        };
+    }
+
+    /** As it stands on the plan of the day: "Top up the cap of E-07"; without a code: "Top up the cap". */
+    public static function toDo(CareKind $kind, ?string $code = null): string
+    {
+        return match ($kind) {
+            CareKind::ToppedUp => 'Top up the cap' . ($code === null ? '' : " of $code"),
+            CareKind::Cleaned => trim("Clean $code"),
+            CareKind::Soak => trim("Re-hydrate $code"),
+            default => trim(ucfirst(self::happened($kind)) . " $code"),
+        };
+    }
+
+    /** How it is done; null where nothing needs saying. */
+    public static function how(CareKind $kind): ?string
+    {
+        return match ($kind) {
+            CareKind::ToppedUp => '3–5 drops of 3 M KCl into the cap. White crystals on it are KCl, harmless: rinse them off.',
+            CareKind::Soak => 'Tip in storage solution, 3 M KCl. Never in distilled, deionised or reverse-osmosis water: it leaches the reference.',
+            CareKind::Cleaned => 'Then soak 1 h in 3 M KCl and calibrate: slope, response and check buffer prove it.',
+            CareKind::Refilled => 'Electrolyte to within 12 mm of the fill hole; no bubble behind the bulb. Then calibrate.',
+            CareKind::Stored => 'Tip wet, in 3 M KCl, fill hole closed.',
+            CareKind::GlassWhole => 'Counted, and looked at: no chip, nothing missing. Before and after each use in food.',
+            CareKind::Sanitised => 'Washed, sanitised and dried: between raw and ready-to-eat food, and after allergens. A spear for raw meat is kept apart.',
+            CareKind::DriedOut => 'Soak 24 h in 3 M KCl. A tip that has dried out is often lost: the next calibration shows it.',
+            CareKind::WrongStorage => 'Dry, the hydrated layer of the glass is lost; over pure water, the salt of the reference leaches out. Both drift for hours. In an emergency pH 4 or 7 buffer, or tap water, for a short while.',
+            CareKind::Broken => 'Look for every piece of glass. A chip or a missing tip makes what was measured since the last look a foreign-body case: those batches are held. Follow your site’s rules and local codes. Gloves; never bare fingers.',
+            default => null,
+        };
+    }
+
+    /** What the cleaning of a kind of dirt takes. */
+    public static function cleaning(Dirt $dirt): string
+    {
+        return match ($dirt) {
+            Dirt::General => 'no special dirt: 30 min in cleaning solution',
+            Dirt::Stubborn => 'stubborn: 30 min in detergent solution, soft brush',
+            Dirt::Fat => 'fat or oil: detergent, then a brief wipe with ethanol',
+            Dirt::Protein => 'protein (milk, meat): pepsin solution',
+            Dirt::Scale => 'scale: dilute acid',
+        };
+    }
+
+    /** What can hurt with it; null where nothing does. */
+    public static function cleaningCaution(Dirt $dirt): ?string
+    {
+        return match ($dirt) {
+            Dirt::Fat => 'Ethanol burns: no flame, no sparks, air the room. Follow your site’s rules and local codes.',
+            Dirt::Protein, Dirt::Scale => 'Acid burns: goggles and gloves, acid into water. Follow your site’s rules and local codes.',
+            Dirt::General, Dirt::Stubborn => null,
+        };
+    }
+
+    public static function soak(SoakSchool $school): string
+    {
+        return match ($school) {
+            SoakSchool::Careful => '24 h: first use, or dried out',
+            SoakSchool::Usual => '2 h: the usual re-hydration',
+            SoakSchool::AfterCleaning => '1 h: after cleaning or refilling',
+            SoakSchool::Fast => '15 min: in frequent use, never dry',
+        };
+    }
+
+    public static function step(CareStep $step): string
+    {
+        return match ($step) {
+            CareStep::Clean => 'clean it by kind of dirt',
+            CareStep::SoakHour => 'soak it 1 h in 3 M KCl',
+            CareStep::Soak => 'hydrate it, 2 h or more, fill hole open',
+            CareStep::Refill => 'refill or replace the electrolyte',
+            CareStep::Inspect => 'inspect it and shake bubbles down',
+            CareStep::FreshBuffers => 'take fresh buffers',
+            CareStep::Calibrate => 'calibrate again',
+            CareStep::Replace => 'replace it',
+        };
+    }
+
+    public static function effect(CleaningEffect $effect): string
+    {
+        return match ($effect) {
+            CleaningEffect::Better => 'It helped.',
+            CleaningEffect::None => 'It changed little.',
+            CleaningEffect::Worse => 'It is worse than before: soak it, then calibrate again on fresh buffers.',
+        };
+    }
+
+    /** Why a batch is held when glass broke. */
+    public static function glassBroke(string $code): string
+    {
+        return "Foreign body: the glass of $code broke after this batch was measured with it. Find every piece; a lead decides.";
+    }
+
+    /** @return non-empty-array<string, string> what is looked at before use, by a short key */
+    public static function inspection(): array
+    {
+        return [
+            'electrolyte' => 'electrolyte within 12 mm of the fill hole, or sealed',
+            'bubbles' => 'no bubble behind the bulb (shake down like a clinical thermometer)',
+            'bulb' => 'bulb whole and clean',
+            'hole' => 'fill hole open for measuring, or sealed',
+            'sleeve' => 'sleeve seated, or none',
+            'batteries' => 'batteries and gaskets in order',
+        ];
+    }
+}

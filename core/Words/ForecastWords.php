@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Words;
+
+use Rheacid\Core\Limits\Forecast;
+use Rheacid\Core\Limits\ForecastVerdict;
+
+/** What a forecast says of a deadline: when, how sure, and never more than the readings bear. */
+final class ForecastWords
+{
+    /** @param callable(float): string $at says a time, given in hours on the readings' clock */
+    public static function sentence(Forecast $forecast, callable $at): string
+    {
+        $eta = $forecast->etaH === null ? '' : $at($forecast->etaH);
+
+        return match (true) {
+            $forecast->isReached() => "reached about $eta" . ($forecast->verdict === ForecastVerdict::Late ? ', after the deadline' : ''),
+            $forecast->verdict === ForecastVerdict::Late => 'not reached',
+            $forecast->etaH === null => 'no forecast yet, it takes three readings that fall',
+            $forecast->verdict === ForecastVerdict::OnTrack => sprintf('on track for about %s, %s at the latest (90 %%)', $eta, $at((float) $forecast->highH)),
+            $forecast->highH !== null => sprintf('about %s, perhaps only %s (90 %%), %s', $eta, $at($forecast->highH), self::short($forecast)),
+            default => sprintf('at this pace about %s, %s', $eta, self::short($forecast)),
+        };
+    }
+
+    /** Two or three words for a drawing. */
+    public static function short(Forecast $forecast): string
+    {
+        return match (true) {
+            $forecast->isReached() => 'reached',
+            $forecast->verdict === ForecastVerdict::OnTrack => 'on track',
+            $forecast->verdict === ForecastVerdict::Late => 'not reached',
+            $forecast->etaH === null => 'no forecast yet',
+            default => $forecast->withinH !== null && $forecast->etaH > $forecast->withinH ? 'likely late' : 'not certain',
+        };
+    }
+
+    /** Its state in the words and shapes of the house. */
+    public static function sign(ForecastVerdict $verdict): string
+    {
+        return match ($verdict) {
+            ForecastVerdict::Met, ForecastVerdict::OnTrack => 'met',
+            ForecastVerdict::AtRisk => 'care',
+            ForecastVerdict::Late => 'fail',
+        };
+    }
+}

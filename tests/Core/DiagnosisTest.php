@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Electrode\Buffer;
+use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Core\Electrode\CalibrationPoint;
+use Rheacid\Core\Electrode\Criteria;
+use Rheacid\Core\Electrode\Diagnosis;
+use Rheacid\Core\Electrode\ElectrodePast;
+use Rheacid\Core\Electrode\Judgement;
+use Rheacid\Core\Simulation\Fault;
+use Rheacid\Core\Simulation\Scene;
+use Rheacid\Core\Simulation\SimulatedImmersion;
+
+/** The table of signatures, at the simulated bench: the conditions are drawn from the ranges that docs/job.md states. */
+final class DiagnosisTest extends TestCase
+{
+    private const SEEDS = 50;
+    private const PATIENCE_S = 420;
+
+    private const TECHNICAL = ['technical-7.00', 'technical-4.01', 'technical-10.01'];
+
+    /** @return iterable<string, array{Fault, Diagnosis, list<string>, ElectrodePast}> */
+    public static function rows(): iterable
+    {
+        $fresh = new ElectrodePast();
+        $worn = new ElectrodePast(wasCleaned: true, isFalling: true);
+        $two = array_slice(self::TECHNICAL, 0, 2);
+        foreach (['two points' => $two, 'three points' => self::TECHNICAL] as $name => $buffers) {
+            yield "coated glass, $name" => [Fault::Coated, Diagnosis::Coated, $buffers, $fresh];
+            yield "worn glass, $name" => [Fault::Aged, Diagnosis::Aged, $buffers, $worn];
+            yield "poisoned reference, $name" => [Fault::Poisoned, Diagnosis::Poisoned, $buffers, $fresh];
+            yield "cracked bulb, $name" => [Fault::Cracked, Diagnosis::Broken, $buffers, $fresh];
+            yield "dry membrane, $name" => [Fault::Dry, Diagnosis::Restless, $buffers, $fresh];
+            yield "blocked junction, $name" => [Fault::Blocked, Diagnosis::Restless, $buffers, $fresh];
+            yield "temperature too low, $name" => [Fault::TemperatureLow, Diagnosis::OtherFamily, $buffers, $fresh];
+            yield "exhausted buffers, $name" => [Fault::Exhausted, Diagnosis::TiredBuffers, $buffers, $fresh];
+            yield "swapped buffers, $name" => [Fault::Swapped, Diagnosis::Swapped, $buffers, $fresh];
+        }
+        yield 'buffer of the other family, two points' => [Fault::OtherFamily, Diagnosis::OtherFamily, ['phosphate-6.86', 'phthalate'], $fresh];
+        yield 'buffer of the other family, three points' => [Fault::OtherFamily, Diagnosis::OtherFamily, ['phosphate-6.86', 'phthalate', 'borax-9.18'], $fresh];
+        yield 'alkaline buffer' => [Fault::AlkalineTaken, Diagnosis::AlkalineBuffer, self::TECHNICAL, $fresh];
+    }
+
+    /** @param list<string> $buffers */
+    #[DataProvider('rows')]
+    public function test_nine_of_ten_are_diagnosed_right(Fault $fault, Diagnosis $expected, array $buffers, ElectrodePast $past): void
+    {
+        $found = [];
+        for ($seed = 1; $seed <= self::SEEDS; $seed++) {
+            [$fit, $isRestless] = self::calibrated(Scene::draw($fault, $seed), $buffers);
+            $found[] = Diagnosis::of($fit, Criteria::process(), $isRestless, $past)?->value;
+        }
+
+        self::assertGreaterThanOrEqual(0.9 * self::SEEDS, count(array_keys($found, $expected->value, true)), json_encode(array_count_values(array_map('strval', $found))) ?: '');
+    }
+
+    public function test_fifty_healthy_electrodes_give_no_finding_and_no_diagnosis(): void
+    {
+        for ($seed = 1; $seed <= self::SEEDS; $seed++) {
+            $scene = Scene::draw(Fault::Healthy, $seed);
+            [$fit, $isRestless] = self::calibrated($scene, self::TECHNICAL);
+            [$check] = self::point($scene, 'phosphate-6.86', 9);
+
+            self::assertSame([], Judgement::of($fit, Criteria::process(), [$check])->findings, "seed $seed");
+            self::assertNull(Diagnosis::of($fit, Criteria::process(), $isRestless, new ElectrodePast(wasCleaned: true, isFalling: true)), "seed $seed");
+        }
+    }
+
+    public function test_a_slope_that_is_low_under_the_laboratory_policy_only_is_diagnosed_there_only(): void
+    {
+        // 7.00 taken for 6.86: the cup of 7.00 holds 6.88.
+        $fit = CalibrationFit::through([new CalibrationPoint(7.01, 7.0, 21.4, 40), new CalibrationPoint(4.0, 172.0, 21.4, 40)]);
+
+        self::assertNull(Diagnosis::of($fit, Criteria::process(), false, new ElectrodePast()));
+        self::assertSame(Diagnosis::TiredBuffers, Diagnosis::of($fit, Criteria::laboratory(), false, new ElectrodePast()));
+    }
+
+    /**
+     * A patient checker: waits until each buffer has come to rest, up to seven minutes.
+     *
+     * @param list<string> $buffers
+     *
+     * @return array{CalibrationFit, bool}
+     */
+    private static function calibrated(Scene $scene, array $buffers): array
+    {
+        $points = [];
+        $isRestless = false;
+        $fromMv = 0.0;
+        foreach ($buffers as $i => $buffer) {
+            [$point, $settled, $fromMv] = self::point($scene, $buffer, $i, $fromMv);
+            $points[] = $point;
+            $isRestless = $isRestless || !$settled;
+        }
+
+        return [CalibrationFit::through($points), $isRestless];
+    }
+
+    /** @return array{CalibrationPoint, bool, float} the point, whether it came to rest, and where the electrode then stands */
+    private static function point(Scene $scene, string $buffer, int $seed, float $fromMv = 0.0): array
+    {
+        $immersion = new SimulatedImmersion($scene->electrode, $scene->inCup(Buffer::named($buffer)->phAt($scene->celsius)), $scene->celsius, $fromMv, $seed);
+        $trace = $immersion->trace(self::PATIENCE_S);
+        $rest = $trace->standing(null)->settling->settledAtS;
+        $standing = ($rest === null ? $trace : $trace->until($rest))->standing(null);
+
+        return [new CalibrationPoint(Buffer::named($buffer)->phAt($standing->celsius), $standing->mv, $standing->celsius, $standing->responseS), $standing->settled, $immersion->restMv()];
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Inconsistent;
+use Rheacid\Core\Limits\Forecast;
+use Rheacid\Core\Limits\ForecastModel;
+use Rheacid\Core\Limits\ForecastVerdict;
+use Rheacid\Core\Words\ForecastWords;
+
+final class ForecastTest extends TestCase
+{
+    public function test_a_ferment_without_scatter_is_told_to_the_second_with_no_doubt(): void
+    {
+        $forecast = Forecast::of(self::ferment([0, 12, 24, 36, 48, 60]), 4.0, withinH: 100.0);
+
+        self::assertSame(ForecastModel::FallingSigmoid, $forecast->model);
+        self::assertEqualsWithDelta(40 + 12 * log((5.7 - 4.0) / (4.0 - 3.8)), $forecast->etaH, 1e-6);
+        self::assertEqualsWithDelta($forecast->etaH, $forecast->highH, 1e-6);
+    }
+
+    public function test_the_target_is_reached_only_when_the_uncertainty_is_beyond_it_too(): void
+    {
+        $readings = [[0.0, 5.7], [24.0, 4.58], [48.0, 4.5]];
+
+        self::assertEqualsWithDelta(24 * 1.1 / 1.12, Forecast::of($readings, 4.6)->etaH, 1e-9);
+        self::assertEqualsWithDelta(24 + 24 * 0.05 / 0.08, Forecast::of($readings, 4.6, 0.07)->etaH, 1e-9);
+        self::assertSame(48.0, Forecast::of($readings, 4.6, 0.1)->etaH, 'a hair of rounding does not miss it');
+    }
+
+    /** @return iterable<string, array{list<array{float, float}>, float, float, ForecastVerdict}> readings, target, deadline, verdict */
+    public static function clocks(): iterable
+    {
+        $six = self::ferment([0, 12, 24, 36, 48, 60]);
+        $eight = self::ferment([0, 12, 24, 36, 48, 54, 58, 60]);
+        yield 'met before the deadline' => [[[0.0, 5.0], [20.0, 4.5]], 4.6, 24.0, ForecastVerdict::Met];
+        yield 'met after it' => [[[0.0, 5.0], [30.0, 4.5]], 4.6, 12.0, ForecastVerdict::Late];
+        yield 'not met, and the deadline is past' => [[[0.0, 5.0], [30.0, 4.9]], 4.6, 24.0, ForecastVerdict::Late];
+        yield 'read at the very deadline and not met: the clock has not yet run out' => [[[0.0, 5.0], [24.0, 4.9]], 4.6, 24.0, ForecastVerdict::AtRisk];
+        yield 'far enough before the deadline' => [$six, 4.0, 100.0, ForecastVerdict::OnTrack];
+        yield 'six readings are trusted to four fifths of the time only' => [$six, 4.0, 70.0, ForecastVerdict::AtRisk];
+        yield 'eight are trusted to the whole of it' => [$eight, 4.0, 70.0, ForecastVerdict::OnTrack];
+        yield 'a straight line has no interval, so it promises nothing' => [[[0.0, 5.7], [1.0, 5.0], [2.0, 4.7]], 4.6, 100.0, ForecastVerdict::AtRisk];
+    }
+
+    /** @param non-empty-list<array{float, float}> $readings */
+    #[DataProvider('clocks')]
+    public function test_the_clock_is_judged_while_something_can_still_be_done(array $readings, float $target, float $withinH, ForecastVerdict $verdict): void
+    {
+        self::assertSame($verdict, Forecast::of($readings, $target, 0.0, $withinH)->verdict);
+        self::assertNull(Forecast::of($readings, $target)->verdict, 'without a deadline nothing is judged');
+    }
+
+    public function test_a_curve_that_levels_out_above_the_target_falls_back_on_the_last_three_readings(): void
+    {
+        $forecast = Forecast::of(self::ferment([0, 12, 24, 36, 48, 60, 72]), 3.7);
+
+        self::assertSame(ForecastModel::Line, $forecast->model);
+        self::assertNull($forecast->highH);
+        self::assertGreaterThan(72.0, $forecast->etaH);
+    }
+
+    public function test_nothing_is_told_of_two_readings_or_of_a_ferment_that_rises(): void
+    {
+        foreach ([[[0.0, 5.7], [10.0, 5.0]], [[0.0, 5.7], [10.0, 5.0], [20.0, 5.2], [30.0, 5.3]], array_map(static fn(int $n): array => [$n * 10.0, 5.0 + $n * 0.05], range(0, 7))] as $readings) {
+            $forecast = Forecast::of($readings, 4.6);
+            self::assertSame([ForecastModel::None, null], [$forecast->model, $forecast->etaH]);
+        }
+    }
+
+    public function test_a_reading_twice_at_one_time_is_refused(): void
+    {
+        $this->expectException(Inconsistent::class);
+        Forecast::of([[0.0, 5.7], [0.0, 5.6]], 4.6);
+    }
+
+    public function test_the_words_promise_no_more_than_the_numbers(): void
+    {
+        $at = static fn(float $hours): string => "h$hours";
+        $say = static fn(array $readings, float $within): string => ForecastWords::sentence(Forecast::of($readings, 4.6, 0.0, $within), $at);
+
+        self::assertSame('reached about h16', $say([[0.0, 5.0], [20.0, 4.5]], 24.0));
+        self::assertSame('reached about h16, after the deadline', $say([[0.0, 5.0], [20.0, 4.5]], 12.0));
+        self::assertSame('at this pace about h40, likely late', $say([[0.0, 5.6], [10.0, 5.35], [20.0, 5.1]], 30.0));
+        self::assertSame('at this pace about h40, not certain', $say([[0.0, 5.6], [10.0, 5.35], [20.0, 5.1]], 50.0), 'a line has no interval to rely on');
+        self::assertSame('no forecast yet, it takes three readings that fall', $say([[0.0, 5.6]], 30.0));
+        self::assertSame('not reached', $say([[0.0, 5.6], [31.0, 5.3]], 30.0));
+        self::assertMatchesRegularExpression('/^on track for about h[\d.]+, h[\d.]+ at the latest \(90 %\)$/', $say(self::ferment([0, 12, 24, 36, 40, 42]), 168.0));
+    }
+
+    /**
+     * From 5.7 to 3.8, half way at 40 h.
+     *
+     * @param non-empty-list<int> $hours
+     *
+     * @return non-empty-list<array{float, float}>
+     */
+    private static function ferment(array $hours): array
+    {
+        return array_map(static fn(int $at): array => [(float) $at, 3.8 + 1.9 / (1 + exp(($at - 40) / 12))], $hours);
+    }
+}

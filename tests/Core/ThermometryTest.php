@@ -1,0 +1,195 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Care\ThermometerStanding;
+use Rheacid\Core\Care\ThermometerState;
+use Rheacid\Core\Days;
+use Rheacid\Core\Inconsistent;
+use Rheacid\Core\Logs\LogRefused;
+use Rheacid\Core\Logs\TemperatureLog;
+use Rheacid\Core\OutOfRange;
+use Rheacid\Core\Simulation\BathKind;
+use Rheacid\Core\Simulation\SimulatedBath;
+use Rheacid\Core\Thermometry\BoilingPoint;
+use Rheacid\Core\Thermometry\CheckFinding;
+use Rheacid\Core\Thermometry\CheckMethod;
+use Rheacid\Core\Thermometry\CheckVerdict;
+use Rheacid\Core\Thermometry\Coverage;
+use Rheacid\Core\Thermometry\Drift;
+use Rheacid\Core\Thermometry\IntervalPlan;
+use Rheacid\Core\Thermometry\IntervalReason;
+use Rheacid\Core\Thermometry\Outcome;
+use Rheacid\Core\Thermometry\Reference;
+use Rheacid\Core\Thermometry\Sense;
+use Rheacid\Core\Thermometry\Service;
+use Rheacid\Core\Thermometry\StationPressure;
+use Rheacid\Core\Thermometry\Stress;
+use Rheacid\Core\Thermometry\ThermometerCheck;
+use Rheacid\Core\Words\Quantity;
+use Rheacid\Core\Words\ThermometerWords;
+
+/** The rules of checking thermometers: verdict, suspicion, coverage, interval. */
+final class ThermometryTest extends TestCase
+{
+    /** @return iterable<string, array{list<float>, float, float, CheckVerdict, list<CheckFinding>}> readings, digit, tolerance */
+    public static function icePoints(): iterable
+    {
+        yield 'right' => [[0.1, 0.1, 0.1], 0.1, 0.5, CheckVerdict::Within, []];
+        yield 'close to the wall' => [[0.45, 0.45, 0.45], 0.1, 0.5, CheckVerdict::Inconclusive, []];
+        yield 'beyond it' => [[0.7, 0.7, 0.7], 0.1, 0.5, CheckVerdict::Outside, []];
+        yield 'as cubes read' => [[1.4, 1.4, 1.4], 0.1, 2.0, CheckVerdict::Within, [CheckFinding::BathSuspect]];
+        yield 'as salted ice reads' => [[-0.4, -0.4, -0.4], 0.1, 1.0, CheckVerdict::Within, [CheckFinding::BathSuspect]];
+        yield 'wandering' => [[0.0, 0.4, 0.1], 0.1, 1.0, CheckVerdict::Within, [CheckFinding::Unsteady]];
+        yield 'one digit of a coarse display is no wandering' => [[0.0, 1.0, 0.0], 1.0, 4.0, CheckVerdict::Within, []];
+        yield 'a display too coarse to prove it' => [[0.0, 0.0, 0.0], 1.0, 1.0, CheckVerdict::Within, [CheckFinding::ReferenceTooCoarse]];
+    }
+
+    /**
+     * @param non-empty-list<float> $readings
+     * @param list<CheckFinding> $findings
+     */
+    #[DataProvider('icePoints')]
+    public function test_an_ice_point_is_judged_with_its_uncertainty(array $readings, float $digit, float $tolerance, CheckVerdict $verdict, array $findings): void
+    {
+        $check = ThermometerCheck::of(Reference::ice(), $readings, $digit, $tolerance);
+
+        self::assertSame([$verdict, $findings], [$check->verdict, $check->findings]);
+    }
+
+    public function test_a_correction_is_usable_only_where_the_error_is_known_and_nothing_is_suspect(): void
+    {
+        $usable = static fn(float $error): bool => ThermometerCheck::of(Reference::ice(), [$error, $error, $error], 0.1, 1.0)->isCorrectionUsable();
+
+        self::assertSame([false, true, false], [$usable(0.05), $usable(0.5), $usable(1.2)], 'smaller than its uncertainty; known; the bath is suspect');
+    }
+
+    public function test_what_may_follow_depends_on_the_verdict(): void
+    {
+        self::assertSame([Outcome::Use, Outcome::Replaced, Outcome::OutOfUse], Outcome::allowed(CheckVerdict::Within, false, false));
+        self::assertSame([Outcome::Correct, Outcome::Adjusted, Outcome::Replaced, Outcome::OutOfUse], Outcome::allowed(CheckVerdict::Outside, true, true));
+    }
+
+    public function test_a_check_covers_its_neighbourhood(): void
+    {
+        self::assertSame([-10.0, 25.0], Coverage::of(CheckMethod::Ice, 0.0));
+        self::assertSame([62.0, 82.0], Coverage::of(CheckMethod::Comparison, 72.0));
+    }
+
+    /** @return iterable<string, array{CheckVerdict|null, Outcome|null, string, ThermometerState}> */
+    public static function standings(): iterable
+    {
+        yield 'never' => [null, null, '2027-01-01', ThermometerState::Unchecked];
+        yield 'within' => [CheckVerdict::Within, null, '2027-01-01', ThermometerState::Ready];
+        yield 'not proven' => [CheckVerdict::Inconclusive, Outcome::Use, '2027-01-01', ThermometerState::WithCare];
+        yield 'outside' => [CheckVerdict::Outside, null, '2027-01-01', ThermometerState::Failed];
+        yield 'outside, but corrected' => [CheckVerdict::Outside, Outcome::Correct, '2027-01-01', ThermometerState::Ready];
+        yield 'overdue' => [CheckVerdict::Within, Outcome::Use, '2026-11-25', ThermometerState::Overdue];
+        yield 'adjusted' => [CheckVerdict::Outside, Outcome::Adjusted, '2027-01-01', ThermometerState::Adjusted];
+        yield 'replaced' => [CheckVerdict::Within, Outcome::Replaced, '2027-01-01', ThermometerState::OutOfUse];
+    }
+
+    #[DataProvider('standings')]
+    public function test_a_thermometer_is_in_one_state(?CheckVerdict $verdict, ?Outcome $outcome, string $due, ThermometerState $state): void
+    {
+        self::assertSame($state, ThermometerStanding::at(new \DateTimeImmutable('2026-11-25T10:00Z'), $verdict, $outcome, $verdict === null ? null : new \DateTimeImmutable($due))->state);
+    }
+
+    public function test_readings_that_cannot_be_are_told_and_another_unit_is_recognised(): void
+    {
+        Sense::ensure(Reference::ice(), [0.4, -0.2]);
+        $told = [];
+        foreach ([[32.9], [200.0], [-40.0]] as $readings) {
+            try {
+                Sense::ensure(Reference::ice(), $readings);
+            } catch (Inconsistent|OutOfRange $failure) {
+                $told[] = $failure::class;
+            }
+        }
+
+        self::assertSame([Inconsistent::class, OutOfRange::class, OutOfRange::class], $told);
+        $this->expectException(Inconsistent::class);
+        Sense::ensure(Reference::thermometer(63.0, 0.1), [145.4]);
+    }
+
+    public function test_a_pressure_reduced_to_sea_level_is_noticed_and_undone(): void
+    {
+        self::assertSame(96.0, StationPressure::of(96.0, null, 500.0));
+        self::assertEqualsWithDelta(BoilingPoint::kpaAt(500), StationPressure::of(101.325, true, 500.0), 1e-9);
+        // By the steam table: 1.7 °C at 500 m, the error of taking one for the other (common practice).
+        self::assertEqualsWithDelta(1.7, BoilingPoint::celsius(101.325) - BoilingPoint::celsius(StationPressure::of(101.325, true, 500.0)), 0.05);
+        $this->expectException(Inconsistent::class);
+        StationPressure::of(101.325, null, 500.0);
+    }
+
+    public function test_units_of_pressure_and_height_are_read_as_typed(): void
+    {
+        self::assertEqualsWithDelta([101.325, 101.325, 101.325, 99.5, 304.8], [Quantity::Pressure->read('1013.25 hPa'), Quantity::Pressure->read('760 mmHg'), Quantity::Pressure->read('1 atm'), Quantity::Pressure->read('99,5'), Quantity::Elevation->read('1000 ft')], 0.001);
+        $this->expectException(OutOfRange::class);
+        Quantity::Elevation->read('90 km');
+    }
+
+    public function test_alike_probes_stress_and_a_third_party_change_the_interval(): void
+    {
+        $checks = static fn(int $count, float $error = 0.1): array => array_map(static fn(int $i): array => ['on' => sprintf('2026-%02d-01', $i), 'error' => $error, 'tolerance' => 1.0], range(1, max(1, $count)));
+        $plan = static fn(Service $service, array ...$alike): IntervalPlan => IntervalPlan::after(30, $checks(3), null, $service, array_values($alike));
+
+        self::assertSame([30, IntervalReason::Keep], [$plan(new Service(30))->nextDays, $plan(new Service(30))->reason]);
+        self::assertSame([60, IntervalReason::Doubled, 2], [$plan(new Service(30), $checks(2))->nextDays, $plan(new Service(30), $checks(2))->reason, $plan(new Service(30), $checks(2))->pooledFrom]);
+        self::assertSame(IntervalReason::Keep, $plan(new Service(30), $checks(2, 1.4))->reason, 'one of them is out');
+        self::assertSame(IntervalReason::Doubled, IntervalPlan::after(30, $checks(5), '2026-03-15', new Service(30), [$checks(8)])->reason);
+        $walking = array_map(static fn(int $i): array => ['on' => sprintf('2026-%02d-01', $i), 'error' => 0.19 * $i, 'tolerance' => 1.0], range(1, 5));
+        self::assertSame(IntervalReason::Keep, IntervalPlan::after(30, $walking, '2026-03-15', new Service(30), [$checks(8)])->reason, 'it would walk out before the next check');
+        self::assertSame(16, $plan(new Service(30, [Stress::Sticky, Stress::Shock]))->nextDays, '30 · 0.75 · 0.75, rounded down');
+        self::assertSame([20, IntervalReason::Capped], [$plan(new Service(30, [], 20))->nextDays, $plan(new Service(30, [], 20))->reason]);
+        self::assertStringContainsString('Kept at 30 days: 3 good checks in a row. 2 more without a shift over 0.30 °C would double it', ThermometerWords::interval($plan(new Service(30)), 1.0));
+        self::assertStringContainsString('before and after every batch', ThermometerWords::interval($plan(new Service(30, eachBatch: true)), 1.0));
+    }
+
+    /** @return iterable<string, array{list<array{float, float}>, list<array{float, float}>}> what the checks cover of 0–90 °C, what they leave open */
+    public static function coverings(): iterable
+    {
+        yield 'ice alone does not cover a hot limit' => [[[-10.0, 25.0]], [[25.0, 90.0]]];
+        yield 'ice and boiling leave the middle' => [[[88.0, 108.0], [-10.0, 25.0]], [[25.0, 88.0]]];
+        yield 'a comparison in the heat alone' => [[[62.0, 82.0]], [[0.0, 62.0], [82.0, 90.0]]];
+        yield 'three that meet' => [[[-10.0, 25.0], [25.0, 60.0], [50.0, 95.0]], []];
+        yield 'one inside another' => [[[-10.0, 80.0], [10.0, 20.0], [80.0, 100.0]], []];
+        yield 'a check beyond its use' => [[[100.0, 120.0]], [[0.0, 90.0]]];
+        yield 'no check at all' => [[], [[0.0, 90.0]]];
+    }
+
+    /**
+     * @param list<array{float, float}> $covered
+     * @param list<array{float, float}> $gaps
+     */
+    #[DataProvider('coverings')]
+    public function test_what_no_check_covers_of_the_range_of_use_is_told(array $covered, array $gaps): void
+    {
+        self::assertSame($gaps, Coverage::gaps($covered, 0.0, 90.0));
+    }
+
+    public function test_a_walk_is_forecast_either_way(): void
+    {
+        $walk = static fn(float $a_month): Drift => Drift::of(array_map(static fn(int $i): array => ['on' => sprintf('2026-%02d-01', $i), 'error' => $a_month * $i, 'tolerance' => 1.0], range(1, 6)));
+
+        // 0.1 °C a month from 0.6 in June: 1.0 about four months later.
+        self::assertEqualsWithDelta(Days::number('2026-10-01'), Days::number((string) $walk(0.1)->leavesOn), 3, 'months are not quite alike');
+        self::assertSame($walk(0.1)->leavesOn, $walk(-0.1)->leavesOn);
+        self::assertNull($walk(0.0)->leavesOn);
+    }
+
+    public function test_a_loggers_file_is_read_where_it_rests(): void
+    {
+        $trace = (new SimulatedBath(BathKind::Cubes->celsius(0.0), 0.1, 1.0, 6.0, 0.02, 3))->trace(150, 0.1);
+        $readings = TemperatureLog::readings(implode("\n", array_map(static fn(array $point): string => sprintf('%d;%s', $point[0], str_replace('.', ',', (string) $point[1])), $trace)), 0.1);
+
+        self::assertEqualsWithDelta([1.5, 1.5, 1.5], $readings, 0.11, 'cubes read 1–2 °C high (common practice)');
+        $this->expectException(LogRefused::class);
+        $this->expectExceptionMessage('seconds and temperature in two columns');
+        TemperatureLog::readings('', 0.1);
+    }
+}
