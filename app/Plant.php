@@ -16,15 +16,15 @@ final class Plant
         return CarbonImmutable::instance($at)->setTimezone(is_string($zone) ? $zone : 'UTC');
     }
 
-    /** 10:40 today, Thu 08:00 within a week, 3 Nov 08:00 beyond. */
+    /** 10:40 today, Thu 08:00 yesterday and within the week ahead, 3 Nov 08:00 beyond: a weekday never means two days. */
     public static function short(\DateTimeInterface $at): string
     {
         $local = self::local($at);
-        $days = abs(self::local(CarbonImmutable::now())->startOfDay()->diffInDays($local->startOfDay()));
+        $days = self::local(CarbonImmutable::now())->startOfDay()->diffInDays($local->startOfDay());
 
         return $local->format(match (true) {
-            $days < 0.5 => 'H:i',
-            $days < 6.5 => 'D H:i',
+            abs($days) < 0.5 => 'H:i',
+            $days > -1.5 && $days < 5.5 => 'D H:i',
             default => 'j M H:i',
         });
     }
@@ -37,6 +37,11 @@ final class Plant
     public static function full(\DateTimeInterface $at): string
     {
         return self::local($at)->format('D j M Y, H:i');
+    }
+
+    public static function endOfDay(\DateTimeInterface $at): CarbonImmutable
+    {
+        return self::local($at)->endOfDay()->startOfSecond()->utc();
     }
 
     /** As a datetime-local field holds it. */

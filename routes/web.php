@@ -3,22 +3,35 @@
 declare(strict_types=1);
 
 use Illuminate\Support\Facades\Route;
+use Rheacid\Http\Controllers\AddController;
 use Rheacid\Http\Controllers\BatchController;
+use Rheacid\Http\Controllers\BenchController;
+use Rheacid\Http\Controllers\BottleController;
 use Rheacid\Http\Controllers\BufferCheckController;
 use Rheacid\Http\Controllers\CalibrateController;
 use Rheacid\Http\Controllers\CalibrationController;
 use Rheacid\Http\Controllers\CalibrationRunController;
+use Rheacid\Http\Controllers\CareController;
+use Rheacid\Http\Controllers\CellController;
+use Rheacid\Http\Controllers\CheckController;
 use Rheacid\Http\Controllers\CorrectionController;
 use Rheacid\Http\Controllers\FindController;
 use Rheacid\Http\Controllers\HandsController;
+use Rheacid\Http\Controllers\LabelController;
 use Rheacid\Http\Controllers\LogController;
 use Rheacid\Http\Controllers\MeasureController;
+use Rheacid\Http\Controllers\PairingController;
+use Rheacid\Http\Controllers\PolicyController;
 use Rheacid\Http\Controllers\ReadingController;
 use Rheacid\Http\Controllers\ReadingDraftController;
 use Rheacid\Http\Controllers\ShelfController;
+use Rheacid\Http\Controllers\ShelfImportController;
 use Rheacid\Http\Controllers\SignInController;
+use Rheacid\Http\Controllers\TemperatureReferenceController;
+use Rheacid\Http\Controllers\ThermometerServiceController;
 use Rheacid\Http\Controllers\TodayController;
 use Rheacid\Http\Controllers\UpController;
+use Rheacid\Http\Controllers\VerifyController;
 use Rheacid\Http\Middleware\SignsOutIdle;
 use Rheacid\Http\Middleware\Writes;
 
@@ -32,6 +45,8 @@ Route::pattern('reading', '[0-9]{1,18}');
 Route::pattern('lot', '[0-9]{1,18}');
 Route::pattern('log', '[0-9]{1,18}');
 Route::pattern('thermometer', '[0-9]{1,18}');
+Route::pattern('policy', '[0-9]{1,18}');
+Route::pattern('check', '[0-9]{1,18}');
 
 Route::get('up', UpController::class)->withoutMiddleware('web')->name('up');
 
@@ -45,10 +60,19 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('hands', [HandsController::class, 'index'])->name('hands');
     Route::get('hands/{person}', [HandsController::class, 'create'])->name('hands.create');
     Route::post('hands/{person}', [HandsController::class, 'store'])->middleware('throttle:hands')->name('hands.store');
-    Route::get('/', TodayController::class)->name('today');
+    Route::get('/', [TodayController::class, 'show'])->name('today');
+    Route::get('today/sheet', [TodayController::class, 'sheet'])->name('today.sheet');
+    Route::get('today/due.ics', [TodayController::class, 'calendar'])->name('today.calendar');
     Route::get('find', FindController::class)->name('find');
 
     Route::get('ready', [ShelfController::class, 'index'])->name('ready');
+    Route::get('ready/add/{what}', [AddController::class, 'create'])->name('add');
+    Route::get('ready/import', [ShelfImportController::class, 'create'])->name('shelf.import');
+    Route::get('ready/labels', LabelController::class)->name('labels');
+    Route::get('ready/pairing', [PairingController::class, 'create'])->name('pairing');
+    Route::get('ready/electrodes', [ShelfController::class, 'compare'])->name('electrodes');
+    Route::get('policies', [PolicyController::class, 'index'])->name('policies');
+    Route::get('policies/{policy}', [PolicyController::class, 'show'])->name('policies.show');
     Route::get('pairs/{pair}', [ShelfController::class, 'pair'])->name('pairs.show');
     Route::get('lots/{lot}', [ShelfController::class, 'lot'])->name('lots.show');
     Route::get('thermometers/{thermometer}', [ShelfController::class, 'thermometer'])->name('thermometers.show');
@@ -59,7 +83,18 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('runs/{run}/live', [CalibrationRunController::class, 'live'])->name('runs.live');
     Route::get('pairs/{pair}/check', [BufferCheckController::class, 'show'])->name('checks.show');
     Route::get('pairs/{pair}/check/live', [BufferCheckController::class, 'live'])->name('checks.live');
+    Route::get('cells/{pair}', [CellController::class, 'show'])->name('cells.show');
+    Route::get('cells/{pair}/live', [CellController::class, 'live'])->name('cells.live');
+    Route::get('bench/{pair}', [BenchController::class, 'show'])->name('bench.show');
     Route::get('calibrations/{calibration}', CalibrationController::class)->name('calibrations.show');
+
+    Route::get('verify', [VerifyController::class, 'index'])->name('verify');
+    Route::get('verify/alike', [TemperatureReferenceController::class, 'alike'])->name('verify.alike');
+    Route::get('verify/reference', [TemperatureReferenceController::class, 'show'])->name('verify.reference');
+    Route::get('verify/{thermometer}', [VerifyController::class, 'show'])->name('verify.show');
+    Route::get('thermometer-checks/{check}', [CheckController::class, 'show'])->name('checks.result');
+    Route::get('thermometer-checks/{check}/certificate', [CheckController::class, 'certificate'])->name('checks.certificate');
+    Route::get('thermometer-checks/{check}/certificate.pdf', [CheckController::class, 'pdf'])->name('checks.pdf');
 
     Route::get('logs/{log}', [LogController::class, 'show'])->name('logs.show');
     Route::get('pairs/{pair}/sample-log', [LogController::class, 'sample'])->name('logs.sample');
@@ -75,6 +110,25 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('readings/{reading}/correction', [CorrectionController::class, 'create'])->name('corrections.create');
 
     Route::middleware(Writes::class)->group(static function (): void {
+        Route::post('ready/add/{what}', [AddController::class, 'store'])->name('add.store');
+        Route::post('ready/import', [ShelfImportController::class, 'preview'])->name('shelf.preview');
+        Route::post('ready/import/take', [ShelfImportController::class, 'store'])->name('shelf.take');
+        Route::post('ready/pairs', [PairingController::class, 'store'])->name('pairing.store');
+        Route::post('pairs/{pair}/part', [PairingController::class, 'part'])->name('pairs.part');
+        Route::post('pairs/{pair}/care', [CareController::class, 'store'])->name('care.store');
+        Route::post('pairs/{pair}/policy', [PolicyController::class, 'assign'])->name('policies.assign');
+        Route::post('lots/{lot}/events', [BottleController::class, 'store'])->name('lots.log');
+        Route::post('policies/{policy}', [PolicyController::class, 'update'])->name('policies.update');
+        Route::post('cells/{pair}/immersions', [CellController::class, 'immerse'])->name('cells.immerse');
+        Route::post('cells/{pair}', [CellController::class, 'store'])->name('cells.store');
+        Route::post('verify/elevation', [VerifyController::class, 'elevation'])->name('verify.elevation');
+        Route::post('verify/{thermometer}', [VerifyController::class, 'store'])->name('verify.store');
+        Route::post('verify/{thermometer}/dip', [VerifyController::class, 'dip'])->name('verify.dip');
+        Route::post('verify/{thermometer}/log', [VerifyController::class, 'log'])->name('verify.log');
+        Route::post('thermometer-checks/{check}/outcome', [CheckController::class, 'conclude'])->name('checks.conclude');
+        Route::post('thermometers/{thermometer}/service', [ThermometerServiceController::class, 'store'])->name('thermometers.service');
+        Route::post('bench/{pair}', [BenchController::class, 'store'])->name('bench.store');
+
         Route::post('calibrate/{pair}/runs', [CalibrateController::class, 'store'])->name('runs.store');
         Route::post('runs/{run}/immersions', [CalibrationRunController::class, 'immerse'])->name('runs.immerse');
         Route::post('runs/{run}/points', [CalibrationRunController::class, 'accept'])->name('runs.accept');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions;
 
+use Rheacid\Bench\CellReading;
 use Rheacid\Bench\Observation;
 use Rheacid\Models\Trace;
 use Rheacid\Records\Entry;
@@ -12,7 +13,7 @@ use Rheacid\Records\Refused;
 /** Keeps what an immersion gave. One immersion serves one accepted value. */
 final class KeepTrace
 {
-    public static function of(Entry $entry, Observation $seen): ?Trace
+    public static function of(Entry $entry, Observation|CellReading $seen): ?Trace
     {
         if ($seen->trace === null) {
             return null;

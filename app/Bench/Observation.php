@@ -36,6 +36,12 @@ final readonly class Observation
         return new self(Signal::mv($standing->mv), $standing->celsius, $standing->settled, $standing->waitS, $standing->responseS, $source, $trace, $immersionId);
     }
 
+    /** Seconds from immersion to acceptance; for a typed reading the time it took to come to rest, if that was written. */
+    public function waitedS(): ?float
+    {
+        return $this->trace?->lastSecond() ?? $this->responseS;
+    }
+
     /**
      * @param string|null $reason why it is taken all the same
      *

@@ -5,14 +5,23 @@ declare(strict_types=1);
 namespace Rheacid\Bench;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Core\Electrode\Buffer;
+use Rheacid\Core\Electrode\Conductivity;
 use Rheacid\Core\Settling\Trace;
+use Rheacid\Core\Simulation\BathKind;
 use Rheacid\Core\Simulation\ElectrodeCondition;
+use Rheacid\Core\Simulation\Scene;
+use Rheacid\Core\Simulation\SimulatedBath;
+use Rheacid\Core\Simulation\SimulatedCell;
 use Rheacid\Core\Simulation\SimulatedImmersion;
 use Rheacid\Models\Electrode;
+use Rheacid\Models\Lot;
+use Rheacid\Models\Measures;
 use Rheacid\Models\Meter;
 use Rheacid\Models\Pair;
+use Rheacid\Models\Thermometer;
 
 /** The simulated bench: the only reader of the truth about its electrodes and cups. */
 final class SimulatedBench
@@ -23,12 +32,16 @@ final class SimulatedBench
     private const SAMPLE_S = 180;
     private const RINSE_S = 20;
 
-    /** @return list<Cup> every cup on the bench, buffers first */
+    /** What buffers and samples have where no standard is: µS/cm at 25 °C, mV. */
+    private const OTHER_LIQUID = ['conductivity' => 4300.0, 'redox' => 180.0];
+
+    /** @return list<Cup> every cup on the bench, buffers first; not those of bottles that were discarded */
     public function cups(): array
     {
         return array_values(DB::table('bench_cups')
             ->leftJoin('lots', 'lots.id', '=', 'bench_cups.lot_id')
             ->leftJoin('batches', 'batches.id', '=', 'bench_cups.batch_id')
+            ->whereNotExists(static fn(Builder $event) => $event->from('lot_events')->whereColumn('lot_events.lot_id', 'bench_cups.lot_id')->where('lot_events.kind', 'discarded'))
             ->orderByRaw('bench_cups.batch_id is not null, lots.nominal_ph, bench_cups.id')
             ->get(['bench_cups.id', 'bench_cups.lot_id', 'bench_cups.batch_id', 'lots.label', 'lots.code as lot', 'batches.code as batch'])
             ->map(static fn(object $cup): Cup => new Cup(
@@ -69,12 +82,90 @@ final class SimulatedBench
         return max(0.0, $immersion->at->diffInMilliseconds(CarbonImmutable::now()) / 1000 * $immersion->speed);
     }
 
-    /** Where the electrode stands now, in mV without noise: the next immersion begins there. */
+    /** Where the electrode stands now, in mV without noise (a cell in its own unit): the next immersion begins there. */
     public function standsAt(Electrode $electrode): float
     {
         $immersion = $this->current($electrode);
 
-        return $immersion === null ? 0.0 : $this->simulate($immersion)->restMv();
+        return match (true) {
+            $immersion === null => 0.0,
+            $this->hasCell($electrode) => $this->cellTarget($immersion),
+            default => $this->simulate($immersion)->restMv(),
+        };
+    }
+
+    /** Whether a conductivity cell or redox electrode stands on the bench. */
+    public function hasCell(Electrode $electrode): bool
+    {
+        return DB::table('bench_cells')->where('electrode_id', $electrode->id)->exists();
+    }
+
+    /** Of a cell from the moment of immersion until now: seconds, µS/cm as read or mV, °C. */
+    public function cellTrace(Immersion $immersion): Trace
+    {
+        $cell = DB::table('bench_cells')->where('electrode_id', $immersion->electrodeId)->sole();
+        $cup = DB::table('bench_cups')->where('id', $immersion->cupId)->sole();
+
+        return (new SimulatedCell($this->cellTarget($immersion), $immersion->fromMv, (float) $cup->celsius, (float) $cell->time_constant_s, (float) $cell->noise_share, (int) $cell->seed * 1_000_003 + self::ordinal($immersion)))->trace($this->elapsed($immersion));
+    }
+
+    /** What a cell tends to in a cup: the standard by its label, or what anything else may have. */
+    private function cellTarget(Immersion $immersion): float
+    {
+        $cell = DB::table('bench_cells')->join('electrodes', 'electrodes.id', '=', 'bench_cells.electrode_id')->where('electrode_id', $immersion->electrodeId)->sole(['bench_cells.*', 'electrodes.measures']);
+        $cup = DB::table('bench_cups')->leftJoin('lots', 'lots.id', '=', 'bench_cups.lot_id')->where('bench_cups.id', $immersion->cupId)->sole(['bench_cups.celsius', 'lots.kind', 'lots.standard_value']);
+        $value = $cup->kind === $cell->measures ? (float) $cup->standard_value : self::OTHER_LIQUID[(string) $cell->measures];
+
+        return $cell->measures === Measures::Redox->value
+            ? $value + (float) $cell->offset_mv
+            : $value * (1 + Conductivity::PERCENT_PER_C / 100 * ((float) $cup->celsius - 25)) / (float) $cell->factor;
+    }
+
+    /** Gives the electrode the condition of a scene, and the cups of buffer what the scene has in them. */
+    public function set(Electrode $electrode, Scene $scene): void
+    {
+        $true = $scene->electrode;
+        DB::transaction(static function () use ($electrode, $scene, $true): void {
+            DB::table('bench_electrodes')->where('electrode_id', $electrode->id)->update([
+                'slope_share' => $true->slopeShare,
+                'offset_mv' => $true->offsetMv,
+                'time_constant_s' => $true->timeConstantS,
+                'slow_share' => $true->slowShare,
+                'slow_time_constant_s' => $true->slowTimeConstantS,
+                'noise_mv' => $true->noiseMv,
+                'drift_mv_per_min' => $true->driftMvPerMinute,
+                'sensor_error_c' => $true->sensorErrorC,
+                'seed' => $true->seed,
+            ]);
+            foreach (Lot::query()->where('kind', 'buffer')->get() as $lot) {
+                if ($lot->buffer()->covers($scene->celsius)) {
+                    DB::table('bench_cups')->where('lot_id', $lot->id)->update(['buffer' => null, 'ph' => $scene->inCup($lot->buffer()->phAt($scene->celsius)), 'celsius' => $scene->celsius]);
+                }
+            }
+        });
+    }
+
+    /** Whether a thermometer stands on the bench. */
+    public function hasThermometer(Thermometer $thermometer): bool
+    {
+        return DB::table('bench_thermometers')->where('thermometer_id', $thermometer->id)->exists();
+    }
+
+    /**
+     * Puts a probe into a bath and waits until it has come to rest.
+     *
+     * @param float $expectedC what a good bath would have
+     *
+     * @return non-empty-list<float> three readings, ten seconds apart, in °C
+     */
+    public function dip(Thermometer $thermometer, BathKind $bath, float $expectedC): array
+    {
+        $probe = DB::table('bench_thermometers')->where('thermometer_id', $thermometer->id)->sole();
+        DB::table('bench_thermometers')->where('thermometer_id', $thermometer->id)->increment('dips');
+        $trace = (new SimulatedBath($bath->celsius($expectedC), (float) $probe->offset_c, (float) $probe->gain, (float) $probe->time_constant_s, (float) $probe->noise_c, (int) $probe->seed * 1000 + (int) $probe->dips))->trace(self::SAMPLE_S, $thermometer->resolution_c);
+        $end = count($trace) - 1;
+
+        return [$trace[$end - 20][1], $trace[$end - 10][1], $trace[$end][1]];
     }
 
     /** What a logger would have written of a calibration on 7.00 and 4.01 with a read-back: one point a second, a silence while rinsing. */
@@ -104,9 +195,14 @@ final class SimulatedBench
             $cup->buffer === null ? (float) $cup->ph : Buffer::named($cup->buffer)->phAt((float) $cup->celsius),
             (float) $cup->celsius,
             $immersion->fromMv,
-            // Counted by electrode, so that the same steps give the same traces in any database.
-            DB::table('bench_immersions')->where('electrode_id', $immersion->electrodeId)->where('id', '<=', $immersion->id)->count(),
+            self::ordinal($immersion),
         );
+    }
+
+    /** Counted by electrode, so that the same steps give the same traces in any database. */
+    private static function ordinal(Immersion $immersion): int
+    {
+        return DB::table('bench_immersions')->where('electrode_id', $immersion->electrodeId)->where('id', '<=', $immersion->id)->count();
     }
 
     private function condition(int $electrodeId): ElectrodeCondition
@@ -122,6 +218,7 @@ final class SimulatedBench
             (float) $electrode->noise_mv,
             (float) $electrode->drift_mv_per_min,
             (int) $electrode->seed,
+            (float) $electrode->sensor_error_c,
         );
     }
 }

@@ -36,6 +36,17 @@ final class Bench
         return $text === '' ? null : $text;
     }
 
+    /** Numbers are taken with a comma as well as with a point. */
+    public static function takeCommas(Request $request, string ...$fields): void
+    {
+        foreach ($fields as $field) {
+            $typed = $request->input($field);
+            if (is_string($typed)) {
+                $request->merge([$field => Quantity::plain($typed)]);
+            }
+        }
+    }
+
     /** @throws Refused if the pair gives no readings there */
     public static function source(Request $request, Pair $pair, SimulatedBench $bench): Source
     {
@@ -48,6 +59,17 @@ final class Bench
         };
 
         return $why === null ? $source : throw Refused::because(sprintf('%s on %s %s. Type what the meter shows.', $pair->electrode->code, $pair->name(), $why), 'source');
+    }
+
+    /** @return array{slope_percent: float|null, offset_mv: float|null} what a meter says of its own calibration, where it says it */
+    public static function ownCalibration(Request $request): array
+    {
+        $request->validate(['shown_slope' => ['nullable', 'string', new Measured(Quantity::Percent)], 'shown_offset' => ['nullable', 'string', new Measured(Quantity::Millivolt)]]);
+
+        return [
+            'slope_percent' => $request->filled('shown_slope') ? Quantity::Percent->read((string) $request->string('shown_slope')) : null,
+            'offset_mv' => $request->filled('shown_offset') ? Quantity::Millivolt->read((string) $request->string('shown_offset')) : null,
+        ];
     }
 
     public static function reading(Request $request, Source $source, Pair $pair, SimulatedBench $bench): ReadingSource

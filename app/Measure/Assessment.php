@@ -92,12 +92,17 @@ final readonly class Assessment
             CoreDecision::on($portions, $expandedU, $limits->judging()),
             [
                 ...self::blocks($deciding, $replicates, $calibration, $check, $method, $state, $uncertainty !== null),
-                ...array_filter([self::isBound($limits) ? $checked->block() : null]),
+                ...(self::isBound($limits) ? array_values(array_filter([$checked->block(), self::restsOnBarred($calibration) ? ReleaseBlock::SolutionBarred : null])) : []),
             ],
         );
     }
 
-    /** Only a critical or legal limit needs an independent buffer. */
+    private static function restsOnBarred(Calibration $calibration): bool
+    {
+        return $calibration->points->contains(static fn(CalibrationPoint $point): bool => $point->lot->isBarred($point->at));
+    }
+
+    /** Only a critical or legal limit needs an independent buffer and clean bottles. */
     private static function isBound(LimitsOnSample $limits): bool
     {
         foreach ($limits->judging() as $limit) {
@@ -162,7 +167,7 @@ final readonly class Assessment
             $state->block(),
             $hasUncertainty ? null : ReleaseBlock::OnePointCalibration,
             ...ReleaseBlock::outside($deciding->ph, $calibration->bracket_low_ph, $calibration->bracket_high_ph),
-            $check->verdict === 'outside' ? ReleaseBlock::ThermometerFailed : null,
+            $check->isFailed() ? ReleaseBlock::ThermometerFailed : null,
             $check->due_at->lessThan($deciding->at) ? ReleaseBlock::ThermometerOverdue : null,
             $low < $check->covers_low_c || $high > $check->covers_high_c ? ReleaseBlock::ThermometerNotCovering : null,
             $low < $method->low_c || $high > $method->high_c ? ReleaseBlock::SampleTemperature : null,

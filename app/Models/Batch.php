@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Rheacid\Models;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasManyThrough;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Rheacid\Plant;
 use Rheacid\Records\Kept;
 
 /**
@@ -57,5 +59,12 @@ final class Batch extends Model
     public function currentReadings(): HasManyThrough
     {
         return $this->hasManyThrough(Reading::class, Sample::class)->whereDoesntHave('successor')->orderBy('samples.drawn_at');
+    }
+
+    public function wasReadToday(): bool
+    {
+        $last = $this->currentReadings->last();
+
+        return $last !== null && Plant::local($last->observed_at)->isSameDay(Plant::local(CarbonImmutable::now()));
     }
 }

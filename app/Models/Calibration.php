@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Core\Electrode\Diagnosis;
 use Rheacid\Core\Electrode\Finding;
 use Rheacid\Core\Electrode\FindingCode;
 use Rheacid\Core\Electrode\FitMethod;
@@ -35,7 +36,10 @@ final class Calibration extends Model
         'verdict' => Verdict::class,
         'fit' => FitMethod::class,
         'slope_percent' => 'float',
+        'alkaline_slope_percent' => 'float',
         'offset_mv' => 'float',
+        'response_s' => 'float',
+        'diagnosis' => Diagnosis::class,
         'zero_point_ph' => 'float',
         'bracket_low_ph' => 'float',
         'bracket_high_ph' => 'float',

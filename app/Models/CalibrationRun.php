@@ -9,6 +9,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Bench\Source;
+use Rheacid\Core\Electrode\FitMethod;
+use Rheacid\Core\Solutions\BufferOrder;
 
 /**
  * A calibration in hand. What happened to it is kept in its events and points; this row only says where it stands.
@@ -27,6 +29,8 @@ final class CalibrationRun extends Model
 
     protected $casts = [
         'stations' => 'array',
+        'fit' => FitMethod::class,
+        'buffer_order' => BufferOrder::class,
         'opened_at' => 'datetime',
         'touched_at' => 'datetime',
         'source' => Source::class,

@@ -6,10 +6,12 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Core\Care\CareKind;
+use Rheacid\Core\Care\Dirt;
 use Rheacid\Records\Kept;
 
 /**
- * What was done to an electrode: soaked, taken out of use, taken back.
+ * What was done to an electrode, or happened to it.
  *
  * @property-read Person $person
  */
@@ -20,6 +22,8 @@ final class CareEvent extends Model
     protected $casts = [
         'at' => 'datetime',
         'until_at' => 'datetime',
+        'kind' => CareKind::class,
+        'dirt' => Dirt::class,
     ];
 
     /** @return BelongsTo<Person, $this> */

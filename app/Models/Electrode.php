@@ -15,6 +15,7 @@ final class Electrode extends Model
 
     protected $casts = [
         'first_used_on' => 'date',
+        'measures' => Measures::class,
     ];
 
     /** @return HasMany<CareEvent, $this> */

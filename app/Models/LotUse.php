@@ -9,9 +9,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Records\Kept;
 
 /**
- * One use of a bottle: a run takes one at its first immersion, abandoned or not.
+ * One use of a bottle: a run takes one at its first immersion, abandoned or not; the calibration of a cell takes one.
  *
- * @property-read CalibrationRun $run
+ * @property-read CalibrationRun|null $run
  */
 final class LotUse extends Model
 {
@@ -25,5 +25,11 @@ final class LotUse extends Model
     public function run(): BelongsTo
     {
         return $this->belongsTo(CalibrationRun::class, 'calibration_run_id');
+    }
+
+    /** @return BelongsTo<CellCalibration, $this> */
+    public function cell(): BelongsTo
+    {
+        return $this->belongsTo(CellCalibration::class, 'cell_calibration_id');
     }
 }

@@ -16,5 +16,6 @@ final class Meter extends Model
         'resolution_ph' => 'float',
         'resolution_mv' => 'float',
         'shows_mv' => 'boolean',
+        'compensates' => 'boolean',
     ];
 }

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Rheacid\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Database\Eloquent\Relations\HasOneThrough;
+use Rheacid\Core\Care\CareKind;
 use Rheacid\Records\Kept;
 
 /**
@@ -37,10 +40,44 @@ final class Pair extends Model
         return $this->belongsTo(Electrode::class);
     }
 
-    /** @return BelongsTo<Policy, $this> */
-    public function policy(): BelongsTo
+    /** @return HasOneThrough<Policy, PolicyAssignment, $this> the one assigned last */
+    public function policy(): HasOneThrough
     {
-        return $this->belongsTo(Policy::class);
+        return $this->hasOneThrough(Policy::class, PolicyAssignment::class, 'pair_id', 'id', 'id', 'policy_id')->orderByDesc('policy_assignments.id');
+    }
+
+    /** @return HasOne<Parting, $this> */
+    public function parting(): HasOne
+    {
+        return $this->hasOne(Parting::class);
+    }
+
+    /** @return HasMany<CellCalibration, $this> */
+    public function cellCalibrations(): HasMany
+    {
+        return $this->hasMany(CellCalibration::class)->orderBy('at');
+    }
+
+    /** @return HasOne<CellCalibration, $this> */
+    public function newestCell(): HasOne
+    {
+        return $this->hasOne(CellCalibration::class)->latestOfMany('at');
+    }
+
+    /**
+     * Pairs that belong together now.
+     *
+     * @param Builder<self> $query
+     */
+    public function scopeTogether(Builder $query): void
+    {
+        $query->whereDoesntHave('parting')->whereHas('electrode', static fn(Builder $electrode) => $electrode->whereDoesntHave('careEvents', static fn(Builder $care) => $care->where('kind', CareKind::Retired)));
+    }
+
+    /** @param Builder<self> $query */
+    public function scopeMeasuring(Builder $query, Measures ...$what): void
+    {
+        $query->whereHas('electrode', static fn(Builder $electrode) => $electrode->whereIn('measures', $what));
     }
 
     /** @return HasMany<Calibration, $this> */

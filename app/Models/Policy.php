@@ -4,8 +4,14 @@ declare(strict_types=1);
 
 namespace Rheacid\Models;
 
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
+use Rheacid\Core\Care\CalibrationInterval;
+use Rheacid\Core\Care\IntervalKind;
 use Rheacid\Core\Electrode\Criteria;
+use Rheacid\Core\Electrode\FitMethod;
+use Rheacid\Core\Solutions\BufferFamily;
+use Rheacid\Core\Solutions\BufferOrder;
 use Rheacid\Records\Kept;
 
 /** What is asked of a pair of meter and electrode, and how often. A changed policy is a new version. */
@@ -22,9 +28,24 @@ final class Policy extends Model
         'response_s' => 'float',
         'residual_ph' => 'float',
         'read_back_limit_ph' => 'float',
-        'calibrate_every_hours' => 'integer',
+        'interval_kind' => IntervalKind::class,
+        'interval_count' => 'integer',
+        'buffer_family' => BufferFamily::class,
+        'buffer_order' => BufferOrder::class,
+        'fit' => FitMethod::class,
         'pooled_sd_ph' => 'float',
     ];
+
+    public function interval(): CalibrationInterval
+    {
+        return new CalibrationInterval($this->interval_kind, $this->interval_count);
+    }
+
+    /** @return Collection<int, self> the newest version of each */
+    public static function newest(): Collection
+    {
+        return self::query()->orderBy('id')->get()->keyBy('code')->values();
+    }
 
     public function criteria(): Criteria
     {

@@ -12,6 +12,12 @@ enum Role: string
     /** Reads everything, changes nothing. */
     case Auditor = 'auditor';
 
+    /** Sets policies, limits and methods. */
+    public function leads(): bool
+    {
+        return $this === self::Lead;
+    }
+
     public function writes(): bool
     {
         return $this !== self::Auditor;

@@ -29,4 +29,25 @@ final class Thermometer extends Model
     {
         return $this->hasOne(ThermometerCheck::class)->latestOfMany('at');
     }
+
+    /** @return HasOne<ThermometerService, $this> */
+    public function newestService(): HasOne
+    {
+        return $this->hasOne(ThermometerService::class)->latestOfMany();
+    }
+
+    public function service(): ThermometerService
+    {
+        return $this->newestService ?? ThermometerService::usual($this);
+    }
+
+    public function isRtd(): bool
+    {
+        return str_starts_with($this->kind, 'RTD');
+    }
+
+    public function isAdjustable(): bool
+    {
+        return str_contains($this->kind, 'dial');
+    }
 }

@@ -40,6 +40,12 @@ final class LedgerCheck
         ];
     }
 
+    /** Hash of the last line, printed on certificates so that a cut tail shows. */
+    public static function head(): string
+    {
+        return (string) (DB::table('ledger')->orderByDesc('seq')->value('hash') ?? LedgerLine::ORIGIN);
+    }
+
     private static function rowDifference(LedgerLine $line): ?string
     {
         foreach ($line->rows() as $table => $rows) {

@@ -34,7 +34,7 @@ final class Fits
         $planned = count(array_filter($run->plan(), static fn(array $station): bool => $station['kind'] === 'fit'));
         $points = CalibrationPoint::ofKind($run->points, fitted: true);
 
-        return count($points) === $planned ? CalibrationFit::through($points) : null;
+        return count($points) === $planned ? CalibrationFit::through($points, $run->fit) : null;
     }
 
     /** What settling is judged by: the new response when there is one, else the one before, else an ideal electrode. */

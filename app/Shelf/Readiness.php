@@ -7,12 +7,16 @@ namespace Rheacid\Shelf;
 use Carbon\CarbonImmutable;
 use Illuminate\Contracts\Database\Eloquent\Builder;
 use Rheacid\Core\Care\CalibrationFacts;
+use Rheacid\Core\Care\CareKind;
+use Rheacid\Core\Care\IntervalKind;
 use Rheacid\Core\Care\PairStanding;
+use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Words\StateWords;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CareEvent;
 use Rheacid\Models\Pair;
+use Rheacid\Models\Reading;
 use Rheacid\Models\RunState;
 use Rheacid\Plant;
 
@@ -28,20 +32,49 @@ final class Readiness
     public static function at(Pair $pair, ?Calibration $calibration, CarbonImmutable $at): PairStanding
     {
         $care = $pair->electrode->careEvents->filter(static fn(CareEvent $event): bool => $event->at <= $at);
-        $soak = $care->last(static fn(CareEvent $event): bool => $event->kind === 'soak');
-        $use = $care->last(static fn(CareEvent $event): bool => in_array($event->kind, ['out-of-use', 'back-in-use'], true));
+        $soak = $care->last(static fn(CareEvent $event): bool => $event->kind === CareKind::Soak);
+        $use = $care->last(static fn(CareEvent $event): bool => $event->kind->takesOutOfUse() || $event->kind === CareKind::BackInUse);
+        $since = $calibration === null ? $care : $care->filter(static fn(CareEvent $event): bool => $event->at > $calibration->at);
+        $wasStored = $since->contains(static fn(CareEvent $event): bool => $event->kind === CareKind::Stored);
 
         return PairStanding::at(
             $at,
-            $calibration === null ? null : new CalibrationFacts($calibration->verdict, $calibration->due_at, self::isDoubtful($calibration)),
+            $calibration === null ? null : new CalibrationFacts(
+                $calibration->verdict,
+                $calibration->due_at,
+                self::isDoubtful($calibration),
+                $since->last(static fn(CareEvent $event): bool => $event->kind->makesCalibrationDue())?->kind,
+                $calibration->policy->interval()->isSpent(self::readingsOn($calibration, $at), $wasStored),
+                self::isOutOfBracket($calibration, $at),
+            ),
             $soak?->until_at,
-            $use?->kind === 'out-of-use',
+            $use?->kind->takesOutOfUse() === true ? $use->kind : null,
+            $since->last()?->kind === CareKind::Stored,
         );
+    }
+
+    /** Counted only where the policy asks. */
+    private static function readingsOn(Calibration $calibration, CarbonImmutable $at): int
+    {
+        return $calibration->policy->interval_kind === IntervalKind::Readings
+            ? Reading::query()->where('calibration_id', $calibration->id)->where('observed_at', '<=', $at)->count()
+            : 0;
+    }
+
+    /** A reading that stands lay above its buffers or far below them. */
+    private static function isOutOfBracket(Calibration $calibration, CarbonImmutable $at): bool
+    {
+        return Reading::query()->where('calibration_id', $calibration->id)->where('observed_at', '<', $at)->whereDoesntHave('successor')
+            ->whereHas('decision', static fn(Builder $decision) => $decision->where(static function (Builder $any): void {
+                foreach (ReleaseBlock::OUT_OF_BRACKET as $block) {
+                    $any->orWhereJsonContains('blocks', $block->value);
+                }
+            }))->exists();
     }
 
     public static function words(PairStanding $standing): string
     {
-        return StateWords::pair($standing->state, $standing->until === null ? null : Plant::short($standing->until));
+        return StateWords::pair($standing->state, $standing->until === null ? null : Plant::short($standing->until), $standing->because);
     }
 
     /** Voided, or found off by more than the read-back limit in a run that was begun since and not completed. */

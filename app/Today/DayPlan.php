@@ -5,23 +5,29 @@ declare(strict_types=1);
 namespace Rheacid\Today;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
+use Rheacid\Core\Care\CareStep;
 use Rheacid\Core\Care\PairStanding;
 use Rheacid\Core\Care\PairState;
-use Rheacid\Core\Limits\Applies;
-use Rheacid\Core\Numbers;
-use Rheacid\Core\Solutions\BufferLot;
+use Rheacid\Core\Care\ThermometerState;
+use Rheacid\Core\Solutions\BufferFamily;
 use Rheacid\Core\Solutions\BufferPlan;
 use Rheacid\Models\Batch;
 use Rheacid\Models\CalibrationRun;
-use Rheacid\Models\Lot;
+use Rheacid\Models\CareEvent;
+use Rheacid\Models\Electrode;
+use Rheacid\Models\Measures;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Reading;
 use Rheacid\Models\ReadingDraft;
+use Rheacid\Models\Thermometer;
 use Rheacid\Plant;
 use Rheacid\Records\Ledger;
+use Rheacid\Shelf\Cells;
 use Rheacid\Shelf\Readiness;
+use Rheacid\Shelf\Thermometers;
 
 /** What to do next, in the order in which to do it. Worked out once a request. */
 final class DayPlan
@@ -37,10 +43,16 @@ final class DayPlan
     /** @var Collection<int, Pair>|null */
     private ?Collection $pairs = null;
 
+    /** @var Collection<int, Pair>|null */
+    private ?Collection $cells = null;
+
     /** @var Collection<int, Batch>|null */
     private ?Collection $batches = null;
 
     private ?BufferPlan $buffers = null;
+
+    /** @var list<Thermometer>|null */
+    private ?array $thermometersDue = null;
 
     /** @var array<int, PairStanding> */
     private array $standings = [];
@@ -68,9 +80,10 @@ final class DayPlan
     private function worked(): array
     {
         // Without a pair in force nothing can be measured; with one, the batches come first.
-        $work = $this->readyPair() === null ? [...$this->calibrations(), ...$this->measurements()] : [...$this->measurements(), ...$this->calibrations()];
+        $measurements = BatchTasks::toMeasure($this->batches(), $this->readyPair());
+        $work = $this->readyPair() === null ? [...$this->calibrations(), ...$measurements] : [...$measurements, ...$this->calibrations()];
 
-        return [...$this->openWork(), ...$work, ...$this->soaks(), ...$this->held()];
+        return [...$this->openWork(), ...$this->followUps(), ...$work, ...$this->cellTasks(), ...$this->thermometers(), ...$this->soaks(), ...BatchTasks::held($this->batches()), ...$this->care()];
     }
 
     public function waiting(string $room): int
@@ -81,13 +94,29 @@ final class DayPlan
     /** @return Collection<int, Pair> */
     public function pairs(): Collection
     {
-        return $this->pairs ??= Pair::query()->with(['meter', 'electrode.careEvents', 'policy', 'newestCalibration.void', 'newestCalibration.policy', 'newestCalibration.points', 'openRun.holder', 'openDraft.holder'])->orderBy('id')->get();
+        return $this->pairs ??= Pair::query()->together()->measuring(Measures::Ph)->with(['meter', 'electrode.careEvents' => self::lastOfEachKind(...), 'policy', 'newestCalibration.void', 'newestCalibration.policy', 'newestCalibration.points', 'openRun.holder', 'openDraft.holder'])->orderBy('id')->get();
+    }
+
+    /**
+     * The present state and what is due follow from the last event of each kind; a year of care need not be read for them.
+     *
+     * @param HasMany<CareEvent, Electrode> $care
+     */
+    private static function lastOfEachKind(HasMany $care): void
+    {
+        $care->whereRaw('(electrode_id, kind, at) in (select electrode_id, kind, max(at) from care_events group by electrode_id, kind)');
+    }
+
+    /** @return Collection<int, Pair> conductivity and redox sensors */
+    public function cells(): Collection
+    {
+        return $this->cells ??= Pair::query()->together()->measuring(Measures::Conductivity, Measures::Redox)->with(['meter', 'electrode.careEvents' => self::lastOfEachKind(...), 'policy', 'newestCell'])->orderBy('id')->get();
     }
 
     /** @return Collection<int, Batch> running and held */
     public function batches(): Collection
     {
-        return $this->batches ??= Batch::query()->with(['product.limits', 'product.method', 'newestEvent', 'currentReadings.decision'])->orderBy('started_at')->get()
+        return $this->batches ??= Batch::query()->with(['product.limits', 'product.method', 'newestEvent', 'currentReadings.decision', 'currentReadings.sample'])->orderBy('started_at')->get()
             ->filter(static fn(Batch $batch): bool => in_array($batch->state(), ['running', 'held'], true))->values();
     }
 
@@ -121,26 +150,13 @@ final class DayPlan
     /** The buffers to bring for today's batches, of one family, from bottles in date with uses left. */
     public function buffers(): BufferPlan
     {
-        return $this->buffers ??= $this->planBuffers();
+        return $this->buffers ??= $this->buffersFor(BufferFamily::Any);
     }
 
-    private function planBuffers(): BufferPlan
+    /** @param BufferFamily $family as the policy of an instrument asks */
+    public function buffersFor(BufferFamily $family): BufferPlan
     {
-        $expected = $this->expectedPh();
-        $today = Plant::local(CarbonImmutable::now())->toDateString();
-        $lots = Lot::query()->with('uses')->where('kind', 'buffer')->orderBy('code')->get();
-        $isTechnical = static fn(Lot $lot): bool => str_starts_with((string) $lot->buffer, 'technical');
-        $plans = [];
-        foreach ([$lots->filter($isTechnical), $lots->reject($isTechnical), $lots] as $family) {
-            $plans[] = BufferPlan::for($expected === [] ? [[4.0, 7.0]] : $expected, $today, array_values($family->map(static fn(Lot $lot): BufferLot => $lot->forPlan())->all()));
-        }
-        foreach ($plans as $plan) {
-            if ($plan->brackets()) {
-                return $plan;
-            }
-        }
-
-        return $plans[0]->points === [] ? $plans[2] : $plans[0];
+        return BuffersToBring::for($this->expectedPh(), $family);
     }
 
     /** @return list<Task> */
@@ -172,31 +188,71 @@ final class DayPlan
         $tasks = [];
         foreach ($this->pairs() as $pair) {
             $state = $this->standing($pair)->state;
-            if ($pair->openRun === null && !$state->isInForce() && $state !== PairState::Soaking && $state !== PairState::OutOfUse) {
-                $tasks[] = new Task('calibrate', "Calibrate {$pair->electrode->code} on {$pair->name()}", Readiness::words($this->standing($pair)), route('runs.create', $pair), 'Calibrate', $state === PairState::Failed ? 'fail' : 'care');
+            $waits = $state->isInForce() || in_array($state, [PairState::Soaking, PairState::OutOfUse, PairState::Retired], true);
+            if ($pair->openRun === null && !$waits && CareDue::nextStep($pair) === null) {
+                $tasks[] = new Task('calibrate', "Calibrate {$pair->electrode->code} on {$pair->name()}", Readiness::words($this->standing($pair)) . $this->freshBuffers($pair), route('runs.create', $pair), 'Calibrate', $state === PairState::Failed ? 'fail' : 'care');
             }
         }
 
         return $tasks;
     }
 
+    private function freshBuffers(Pair $pair): string
+    {
+        return in_array(CareStep::FreshBuffers, $pair->newestCalibration?->diagnosis?->followUp() ?? [], true) ? ' · take fresh buffers' : '';
+    }
+
+    /** @return list<Task> what the last calibrations called for */
+    private function followUps(): array
+    {
+        return array_values(array_filter($this->pairs()->map(fn(Pair $pair): ?Task => $this->standing($pair)->state === PairState::Soaking ? null : CareDue::followUp($pair))->all()));
+    }
+
     /** @return list<Task> */
-    private function measurements(): array
+    private function care(): array
     {
         $tasks = [];
-        $ready = $this->readyPair();
-        foreach ($this->batches() as $batch) {
-            $last = $batch->currentReadings->last();
-            // A ferment under way is read at least once a day. Common practice, no source.
-            if ($last === null || !Plant::local($last->observed_at)->isSameDay(Plant::local(CarbonImmutable::now()))) {
-                $tasks[] = new Task(
-                    'measure',
-                    "Measure {$batch->product->name} {$batch->code}",
-                    implode(' · ', array_filter([$this->last($last), $this->deadline($batch), $ready === null ? 'needs a calibrated pair first' : "{$ready->electrode->code} is ready"])),
-                    route('drafts.create', $batch),
-                    'Measure',
-                    $ready === null ? 'idle' : 'met',
-                );
+        foreach ($this->pairs() as $pair) {
+            if (!in_array($this->standing($pair)->state, [PairState::Soaking, PairState::OutOfUse], true)) {
+                array_push($tasks, ...CareDue::today($pair));
+            }
+        }
+
+        return $tasks;
+    }
+
+    /** @return list<Thermometer> those whose check is due by the end of the day, or that need one before they are used */
+    public function thermometersDue(): array
+    {
+        $lastBatch = Batch::query()->max('started_at');
+
+        return $this->thermometersDue ??= array_values(Thermometer::query()->with(['newestCheck.outcome', 'newestService'])->orderBy('code')->get()->filter(static function (Thermometer $thermometer) use ($lastBatch): bool {
+            $standing = Thermometers::standing($thermometer);
+            $isNewBatch = $thermometer->service()->each_batch && $thermometer->newestCheck !== null && is_string($lastBatch) && CarbonImmutable::parse($lastBatch, 'UTC') > $thermometer->newestCheck->at;
+            $isDue = !$standing->state->isInForce() || $isNewBatch || $standing->until <= Plant::endOfDay(CarbonImmutable::now());
+
+            return $isDue && $standing->state !== ThermometerState::OutOfUse && !$thermometer->service()->isReference();
+        })->all());
+    }
+
+    /** @return list<Task> */
+    private function thermometers(): array
+    {
+        return array_map(static function (Thermometer $thermometer): Task {
+            $standing = Thermometers::standing($thermometer);
+
+            return new Task('verify', "Check $thermometer->code, $thermometer->name", Thermometers::words($standing), route('verify.show', $thermometer), 'Verify', $standing->state === ThermometerState::Failed ? 'fail' : 'care');
+        }, $this->thermometersDue());
+    }
+
+    /** @return list<Task> */
+    private function cellTasks(): array
+    {
+        $tasks = [];
+        foreach ($this->cells() as $pair) {
+            $standing = Cells::standing($pair);
+            if (!$standing->state->isInForce() && !in_array($standing->state, [PairState::Soaking, PairState::OutOfUse, PairState::Retired], true)) {
+                $tasks[] = new Task('calibrate', sprintf('Calibrate %s (%s)', $pair->electrode->code, $pair->electrode->measures->words()), Readiness::words($standing), route('cells.show', $pair), 'Calibrate', 'care');
             }
         }
 
@@ -215,36 +271,5 @@ final class DayPlan
         }
 
         return $tasks;
-    }
-
-    /** @return list<Task> */
-    private function held(): array
-    {
-        return array_values($this->batches()->filter(static fn(Batch $batch): bool => $batch->state() === 'held')->map(static fn(Batch $batch): Task => new Task(
-            'batch',
-            "{$batch->code} is held",
-            (string) $batch->newestEvent?->reason,
-            route('batches.show', $batch),
-            'Open',
-            'fail',
-        ))->all());
-    }
-
-    private function last(?Reading $reading): string
-    {
-        return $reading?->decision === null ? 'no reading yet' : sprintf('last %s, %s', Numbers::fixed($reading->decision->value_ph, 2), Plant::short($reading->observed_at));
-    }
-
-    private function deadline(Batch $batch): ?string
-    {
-        foreach ($batch->product->limits as $limit) {
-            if ($limit->applies === Applies::WithinHours->value && $limit->condition === null && $limit->hours !== null) {
-                $due = $batch->started_at->addHours($limit->hours);
-
-                return sprintf('pH %s %s %s', $limit->toCore()->limit->written(), $due->isPast() ? 'due since' : 'by', Plant::short($due));
-            }
-        }
-
-        return null;
     }
 }

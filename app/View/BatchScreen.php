@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\View;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Batches\Deadline;
 use Rheacid\Core\Limits\TimedLimit;
 use Rheacid\Models\Batch;
 use Rheacid\Models\ProductLimit;
@@ -16,7 +17,7 @@ use Rheacid\View\Figures\SeriesChart;
 final readonly class BatchScreen
 {
     /** @param list<array{reading: Reading, rule: AcidRule, sign: string, word: string}> $rows newest first */
-    private function __construct(public Batch $batch, public string $sign, public array $rows, public SeriesChart $chart) {}
+    private function __construct(public Batch $batch, public string $sign, public array $rows, public SeriesChart $chart, public ?Deadline $deadline) {}
 
     public static function of(Batch $batch): self
     {
@@ -43,6 +44,8 @@ final readonly class BatchScreen
             ->filter(static fn(ProductLimit $limit): bool => $limit->condition === null || in_array($limit->condition, $answered, true))
             ->map(static fn(ProductLimit $limit): TimedLimit => $limit->toCore());
 
+        $deadline = in_array($batch->state(), ['running', 'held'], true) ? Deadline::next($batch) : null;
+
         return new self(
             $batch,
             match ($batch->state()) {
@@ -51,7 +54,8 @@ final readonly class BatchScreen
                 default => 'idle',
             },
             array_reverse($rows),
-            new SeriesChart($points, array_values($limits->all()), $batch->started_at->diffInSeconds(CarbonImmutable::now()) / 3600),
+            new SeriesChart($points, array_values($limits->all()), $batch->started_at->diffInSeconds(CarbonImmutable::now()) / 3600, $deadline?->forecast),
+            $deadline,
         );
     }
 

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Rheacid\View;
 
+use Carbon\CarbonImmutable;
+use Rheacid\Core\Care\CareStep;
+use Rheacid\Core\Care\PairStanding;
+use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Electrode\Finding;
 use Rheacid\Core\Electrode\Severity;
 use Rheacid\Core\Electrode\Verdict;
@@ -12,6 +16,8 @@ use Rheacid\Core\Words\FindingWords;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Plant;
+use Rheacid\Shelf\Readiness;
+use Rheacid\Today\CareDue;
 use Rheacid\View\Figures\ResponseLine;
 
 /** What the page of a calibration shows: the verdict in one sentence, the findings, what to do next, the response line. */
@@ -27,11 +33,15 @@ final readonly class CalibrationScreen
         public ?ResponseLine $line,
         public string $slope,
         public string $offset,
+        public ?CareStep $nextStep,
+        public bool $isInForce,
     ) {}
 
     public static function of(Calibration $calibration): self
     {
         $fit = $calibration->fitted();
+        $isNewest = $calibration->is($calibration->pair->newestCalibration);
+        $standing = $isNewest ? Readiness::of($calibration->pair) : null;
         $slope = $calibration->slope_percent === null ? 'kept by the meter' : Numbers::fixed($calibration->slope_percent, 1) . ' %';
         $offset = $calibration->offset_mv === null ? 'kept by the meter' : Numbers::fixed($calibration->offset_mv, 1) . ' mV';
 
@@ -43,10 +53,7 @@ final readonly class CalibrationScreen
                 Verdict::Caution => 'Use with care.',
                 Verdict::Fail => 'Fail.',
             },
-            match ($calibration->verdict) {
-                Verdict::Fail => 'This pair is out of use until a calibration passes.',
-                default => sprintf('Usable until %s, from pH %s to %s.', Plant::short($calibration->due_at), Numbers::fixed($calibration->bracket_low_ph, 2), Numbers::fixed($calibration->bracket_high_ph, 2)),
-            },
+            self::sentence($calibration, $standing),
             array_map(static fn(Finding $finding): array => [
                 'sign' => match ($finding->severity) {
                     Severity::Fail => 'fail',
@@ -59,7 +66,42 @@ final readonly class CalibrationScreen
             $fit === null ? null : new ResponseLine($fit, $calibration->policy->criteria(), CalibrationPoint::ofKind($calibration->points, fitted: false)),
             $slope,
             $offset,
+            $isNewest ? CareDue::nextStep($calibration->pair) : null,
+            $standing?->state->isInForce() === true,
         );
+    }
+
+    /** @param PairStanding|null $standing of the pair now; null where a newer calibration has taken its place */
+    private static function sentence(Calibration $calibration, ?PairStanding $standing): string
+    {
+        $bracket = sprintf('from pH %s to %s', Numbers::fixed($calibration->bracket_low_ph, 2), Numbers::fixed($calibration->bracket_high_ph, 2));
+        $until = Plant::short($calibration->due_at);
+
+        return match (true) {
+            $calibration->verdict === Verdict::Fail => $standing === null ? 'The pair was out of use until the next one.' : 'This pair is out of use until a calibration passes.',
+            $standing === null => "Usable until $until at the latest, $bracket; a newer one has taken its place.",
+            $standing->state->isInForce() => "Usable until $until, $bracket.",
+            self::isHeldUpBySoakAlone($calibration, $standing) => sprintf('Usable until %s, %s, once the soak is over: %s.', $until, $bracket, Readiness::words($standing)),
+            default => sprintf('Not in force now: %s. It reached %s.', Readiness::words($standing), $bracket),
+        };
+    }
+
+    /** Calibrated before the soak was over, with a reason. */
+    private static function isHeldUpBySoakAlone(Calibration $calibration, PairStanding $standing): bool
+    {
+        return $standing->state === PairState::Soaking && $standing->until !== null
+            && Readiness::at($calibration->pair, $calibration, CarbonImmutable::instance($standing->until))->state->isInForce();
+    }
+
+    /** What the new calibration makes of a buffer, minus the buffer's pH. */
+    public function asLeft(CalibrationPoint $point): string
+    {
+        $response = $this->calibration->response();
+        if (!$response->canTell() || ($this->calibration->fit === null && $point->isFitted())) {
+            return '–';
+        }
+
+        return Numbers::fixed($response->tell($point->signal(), $point->celsius)->ph - $point->buffer_ph, 3) . ' pH off';
     }
 
     public static function sign(Verdict $verdict): string

@@ -46,7 +46,7 @@ final readonly class CheckScreen
         return new self(
             $pair,
             $checks,
-            array_values(Lot::query()->with('uses')->where('kind', 'buffer')->whereNotIn('id', $used)->orderBy('nominal_ph')->orderBy('code')->get()
+            array_values(Lot::query()->onShelf()->with('uses')->where('kind', 'buffer')->whereNotIn('id', $used)->orderBy('nominal_ph')->orderBy('code')->get()
                 ->filter(static fn(Lot $lot): bool => OpenRun::objection($lot) === null)->all()),
             $bench->knows($pair->electrode) && $calibration !== null
                 ? LiveReading::of($pair, $bench, $calibration->fitted(), Settling::WINDOW_S, route('checks.live', $pair), 'pH by the calibration in force')

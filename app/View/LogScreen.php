@@ -11,6 +11,7 @@ use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Logs\LogColumns;
 use Rheacid\Core\Logs\LogTable;
 use Rheacid\Core\Logs\Plateau;
+use Rheacid\Core\Settling\Measurand;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Models\LogUpload;
 use Rheacid\Models\Lot;
@@ -39,7 +40,7 @@ final readonly class LogScreen
         $log = $columns->trace($table);
         $by = self::judging($upload);
         $window = self::window($upload);
-        $lots = array_values(Lot::query()->with('uses')->where('kind', 'buffer')->orderBy('opened_on')->orderBy('code')->get()->filter(static fn(Lot $lot): bool => OpenRun::objection($lot) === null)->all());
+        $lots = array_values(Lot::query()->onShelf()->with('uses')->where('kind', 'buffer')->orderBy('opened_on')->orderBy('code')->get()->filter(static fn(Lot $lot): bool => OpenRun::objection($lot) === null)->all());
 
         return new self(
             $upload,
@@ -47,7 +48,7 @@ final readonly class LogScreen
             $columns,
             self::recognised(Plateau::in($log, $by, $window), $by, $lots),
             $lots,
-            new SettlingTrace($log, $log->standing($by, $window), $by, $window),
+            new SettlingTrace($log, $log->standing($by, $window), Measurand::ph($by), $window),
         );
     }
 

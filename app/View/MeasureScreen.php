@@ -40,7 +40,7 @@ final readonly class MeasureScreen
 
     public static function of(ReadingDraft $draft, SimulatedBench $bench): self
     {
-        $draft->load(['replicates', 'sample.batch.product.limits', 'pair.meter', 'pair.electrode.careEvents', 'pair.policy', 'pair.newestCalibration', 'calibration.points.lot', 'thermometerCheck.thermometer', 'method', 'holder']);
+        $draft->load(['replicates', 'sample.batch.product.limits', 'pair.meter', 'pair.electrode.careEvents', 'pair.policy', 'pair.newestCalibration', 'calibration.points.lot', 'thermometerCheck.thermometer', 'thermometerCheck.outcome', 'method', 'holder']);
         $response = $draft->calibration->response();
         $live = $draft->source === Source::Simulated
             ? LiveReading::of($draft->pair, $bench, $draft->calibration->fitted(), $draft->method->settle_window_s, route('drafts.live', $draft), 'pH before the temperature correction')

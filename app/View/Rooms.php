@@ -9,7 +9,7 @@ use Rheacid\Today\DayPlan;
 /** The rooms that work, in the order of the job, each with what waits there. */
 final class Rooms
 {
-    public const NAMES = ['Today', 'Ready', 'Calibrate', 'Measure', 'Batches'];
+    public const NAMES = ['Today', 'Ready', 'Calibrate', 'Verify', 'Measure', 'Batches'];
 
     /** @return array<string, array{string, int}> route and count by name */
     public static function all(): array
@@ -18,8 +18,9 @@ final class Rooms
 
         return [
             'Today' => ['today', count($plan->tasks())],
-            'Ready' => ['ready', 0],
+            'Ready' => ['ready', $plan->waiting('ready')],
             'Calibrate' => ['calibrate', $plan->waiting('calibrate')],
+            'Verify' => ['verify', $plan->waiting('verify')],
             'Measure' => ['measure', $plan->waiting('measure')],
             'Batches' => ['batches', $plan->waiting('batch')],
         ];

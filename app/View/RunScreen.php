@@ -10,6 +10,7 @@ use Rheacid\Bench\Source;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\OutOfRange;
 use Rheacid\Core\Settling\Settling;
+use Rheacid\Core\Solutions\BufferOrder;
 use Rheacid\Core\Words\StateWords;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CalibrationRun;
@@ -33,6 +34,7 @@ final readonly class RunScreen
         public array $cups,
         public string $bufferNow,
         public ?CalibrationPoint $lastPoint,
+        public bool $isFree,
     ) {}
 
     public static function of(CalibrationRun $run, SimulatedBench $bench): self
@@ -63,6 +65,7 @@ final readonly class RunScreen
             $run->source === Source::Simulated ? array_values(array_filter($bench->cups(), static fn(Cup $cup): bool => $cup->batchId === null)) : [],
             self::bufferNow($lot, $live),
             $run->points->last(),
+            $run->buffer_order === BufferOrder::Free && $plan['kind'] === 'fit',
         );
     }
 

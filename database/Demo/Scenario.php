@@ -20,7 +20,7 @@ use Rheacid\Records\SentForm;
  */
 final readonly class Scenario
 {
-    public function __construct(private Past $past) {}
+    public function __construct(private Past $past, private Year $year, private Work $work) {}
 
     public function load(string $passphrase): void
     {
@@ -29,8 +29,16 @@ final readonly class Scenario
         try {
             DB::transaction(function () use ($passphrase, $now): void {
                 // The shelf was set up before the first thing that happened at it: records never go back in time.
-                CarbonImmutable::setTestNow($now->subDays(30));
-                $this->past->live(self::furnish($passphrase, $now), $now);
+                CarbonImmutable::setTestNow($now->subDays(371));
+                $people = self::furnish($passphrase, $now);
+                $events = [...$this->year->events($people, $now), ...$this->past->events($people, $now)];
+                usort($events, static fn(array $a, array $b): int => $a[0] <=> $b[0]);
+                foreach ($events as [, $happen]) {
+                    $happen();
+                }
+                foreach (Shelf::TRUE_NOW as $electrode => [$share, $offset]) {
+                    $this->work->wear($electrode, $share, $offset);
+                }
             });
         } finally {
             CarbonImmutable::setTestNow($held);

@@ -9,6 +9,8 @@ use Illuminate\Support\Facades\DB;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Electrode;
+use Rheacid\Models\Lot;
+use Rheacid\Models\LotEvent;
 use Rheacid\Models\LotUse;
 use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
@@ -46,6 +48,21 @@ final readonly class MoveElectrode
     {
         $used = ['lot_id' => $lotId, 'calibration_run_id' => $run->id];
 
-        return LotUse::query()->where($used)->first() ?? $entry->add(new LotUse([...$used, 'at' => $entry->at]));
+        $earlier = LotUse::query()->where($used)->first();
+        if ($earlier !== null) {
+            return $earlier;
+        }
+        self::openLot($entry, $lotId);
+
+        return $entry->add(new LotUse([...$used, 'at' => $entry->at]));
+    }
+
+    /** A bottle that is used is open, whether anybody said so or not. */
+    public static function openLot(Entry $entry, int $lotId): void
+    {
+        $lot = Lot::query()->with('events')->findOrFail($lotId);
+        if ($lot->openedOn() === null) {
+            $entry->add(new LotEvent(['lot_id' => $lotId, 'kind' => 'opened', 'note' => 'first use', 'at' => $entry->at, 'person_id' => $entry->by->id]));
+        }
     }
 }

@@ -13,6 +13,7 @@ use Rheacid\Core\Electrode\BufferRecognition;
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Settling\Settling;
+use Rheacid\Core\Solutions\BufferOrder;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Lot;
@@ -36,20 +37,24 @@ final readonly class AcceptPoint
     /**
      * @param int $station the one that was on the screen
      * @param string|null $reason why a reading is taken that has not settled, or that looks like another buffer
+     * @param array{slope_percent: float|null, offset_mv: float|null} $shown what a meter that shows only pH says of its own calibration
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, SentForm $form, CalibrationRun $run, int $station, ReadingSource $source, ?string $reason): CalibrationPoint
+    public function __invoke(Person $by, SentForm $form, CalibrationRun $run, int $station, ReadingSource $source, ?string $reason, array $shown = ['slope_percent' => null, 'offset_mv' => null]): CalibrationPoint
     {
-        return Recording::once($by, $form, 'accept a calibration point', CalibrationPoint::class, function (Entry $entry) use ($by, $run, $station, $source, $reason): CalibrationPoint {
+        return Recording::once($by, $form, 'accept a calibration point', CalibrationPoint::class, function (Entry $entry) use ($by, $run, $station, $source, $reason, $shown): CalibrationPoint {
             $run = self::held(CalibrationRun::query()->lockForUpdate()->findOrFail($run->id), $by);
             if ($run->station() !== $station) {
                 throw Refused::because('This station has its point already; the run has gone on.', 'station');
             }
-            $plan = $run->plan()[$station];
-            $lot = Lot::query()->with('uses')->findOrFail($plan['lot_id']);
             $judging = Fits::judging($run);
             $seen = $source->observe($judging, Settling::WINDOW_S);
+            if ($run->buffer_order === BufferOrder::Free) {
+                self::takeRecognised($run, $station, $seen, $judging);
+            }
+            $plan = $run->plan()[$station];
+            $lot = Lot::query()->with('uses')->findOrFail($plan['lot_id']);
             if ($reason === null) {
                 $seen->ensureSettled(Settling::WINDOW_S, null);
                 self::ensureExpected($seen, $lot, $judging);
@@ -65,9 +70,12 @@ final readonly class AcceptPoint
                 'shown_ph' => $seen->signal->shownPh,
                 'celsius' => $seen->celsius,
                 'response_s' => $seen->responseS,
+                'waited_s' => $seen->waitedS(),
                 'settled' => $seen->settled,
                 'reason' => $reason,
                 'as_found_ph' => $plan['kind'] === 'fit' ? $seen->signal->shownPh ?? $asFound?->tell($seen->signal, $seen->celsius)->ph : null,
+                'shown_slope_percent' => $shown['slope_percent'],
+                'shown_offset_mv' => $shown['offset_mv'],
                 'trace_id' => KeepTrace::of($entry, $seen)?->id,
                 'source' => $seen->source,
                 'person_id' => $by->id,
@@ -99,10 +107,29 @@ final readonly class AcceptPoint
         return $run;
     }
 
+    /** In any order: the planned buffer that the electrode seems to stand in takes this station. */
+    private static function takeRecognised(CalibrationRun $run, int $station, Observation $seen, ?CalibrationFit $last): void
+    {
+        $plan = $run->plan();
+        $lots = Lot::query()->whereIn('id', array_column($plan, 'lot_id'))->get()->keyBy('id');
+        $candidates = [];
+        foreach ($plan as $i => $one) {
+            $buffer = $lots->get($one['lot_id'])?->buffer();
+            if ($i >= $station && $one['kind'] === 'fit' && $buffer?->covers($seen->celsius) === true) {
+                $candidates[$i] = $buffer;
+            }
+        }
+        $found = $candidates === [] ? null : BufferRecognition::among($candidates, $seen->signal->idealMv($seen->celsius), $seen->celsius, $last)->recognised;
+        if (is_numeric($found) && (int) $found !== $station) {
+            [$plan[$station], $plan[(int) $found]] = [$plan[(int) $found], $plan[$station]];
+            $run->update(['stations' => $plan]);
+        }
+    }
+
     /** A bottle confirms itself, so what stands in the cup is told from the potential and compared with the plan. */
     private static function ensureExpected(Observation $seen, Lot $expected, ?CalibrationFit $last): void
     {
-        $shelf = Lot::query()->where('kind', 'buffer')->orderBy('code')->get();
+        $shelf = Lot::query()->onShelf()->where('kind', 'buffer')->orderBy('code')->get();
         $candidates = ['expected' => $expected->buffer()];
         foreach ($shelf as $lot) {
             if (abs((float) $lot->nominal_ph - (float) $expected->nominal_ph) >= self::TELLABLE_PH && $lot->buffer()->covers($seen->celsius)) {

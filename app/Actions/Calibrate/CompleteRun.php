@@ -4,29 +4,40 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Calibrate;
 
+use Rheacid\Core\Care\CareKind;
+use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Core\Electrode\Diagnosis;
+use Rheacid\Core\Electrode\ElectrodePast;
 use Rheacid\Core\Electrode\Finding;
 use Rheacid\Core\Electrode\Judgement;
 use Rheacid\Core\Electrode\Segment;
 use Rheacid\Core\Electrode\ShownJudgement;
+use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Version;
+use Rheacid\Models\BufferCheck;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CalibrationRun;
+use Rheacid\Models\CareEvent;
 use Rheacid\Models\RunEvent;
 use Rheacid\Models\RunState;
+use Rheacid\Plant;
 use Rheacid\Records\Entry;
 use Rheacid\Shelf\Fits;
+use Rheacid\Shelf\Health;
 
 /** Judges a run whose stations all have their point, and writes the calibration. */
 final class CompleteRun
 {
+    private const ALKALINE_FROM_PH = 6.5;
+
     public function __invoke(Entry $entry, CalibrationRun $run): Calibration
     {
         $run->update(['state' => RunState::Completed, 'open_pair_id' => null]);
         $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'kind' => 'completed', 'person_id' => $entry->by->id, 'at' => $entry->at]));
         $outcome = $run->pair->meter->shows_mv ? self::fitted($run) : self::shown($run);
 
-        return $entry->add(new Calibration([
+        $calibration = $entry->add(new Calibration([
             'calibration_run_id' => $run->id,
             'pair_id' => $run->pair_id,
             'policy_id' => $run->policy_id,
@@ -38,10 +49,13 @@ final class CompleteRun
                 'needed' => $finding->needed,
             ], $outcome['findings']),
             'at' => $entry->at,
-            'due_at' => $entry->at->addHours($run->policy->calibrate_every_hours),
+            'due_at' => $run->policy->interval()->dueAt($entry->at, Plant::endOfDay($entry->at)),
             'person_id' => $entry->by->id,
             'core_version' => Version::CORE,
         ]));
+        self::countAsCheck($entry, $run, $calibration);
+
+        return $calibration;
     }
 
     /** @return array{findings: list<Finding>}&array<string, mixed> by our own fit through the potentials */
@@ -56,6 +70,9 @@ final class CompleteRun
             'verdict' => $judgement->verdict,
             'findings' => $judgement->findings,
             'slope_percent' => min(array_map(static fn(Segment $segment): float => $segment->percent(), $fit->segments)),
+            'alkaline_slope_percent' => self::alkaline($fit),
+            'response_s' => self::slowest($run),
+            'diagnosis' => Diagnosis::of($fit, $run->policy->criteria(), self::isRestless($run), self::past($run)),
             'offset_mv' => $fit->neutral()->offsetMv,
             'zero_point_ph' => $fit->zeroPointPh(),
             'bracket_low_ph' => $low,
@@ -77,9 +94,70 @@ final class CompleteRun
             'fit' => null,
             'verdict' => $judgement->verdict,
             'findings' => $judgement->findings,
+            'slope_percent' => $readBack->shown_slope_percent,
+            'offset_mv' => $readBack->shown_offset_mv,
+            'response_s' => self::slowest($run),
             'bracket_low_ph' => min([...$buffers, INF]),
             'bracket_high_ph' => max([...$buffers, -INF]),
             'read_back_error_ph' => $error,
         ];
+    }
+
+    /** Slope above pH 7 where that side has its own line. */
+    private static function alkaline(CalibrationFit $fit): ?float
+    {
+        $last = $fit->segments[count($fit->segments) - 1];
+
+        return count($fit->segments) > 1 && $last->fromPh >= self::ALKALINE_FROM_PH ? $last->percent() : null;
+    }
+
+    private static function slowest(CalibrationRun $run): ?float
+    {
+        $slowest = $run->points->max('response_s');
+
+        return is_float($slowest) ? $slowest : null;
+    }
+
+    private static function isRestless(CalibrationRun $run): bool
+    {
+        return $run->points->contains(static fn(CalibrationPoint $point): bool => !$point->settled && $point->waited_s !== null && $point->waited_s >= Diagnosis::LONG_ENOUGH_S);
+    }
+
+    private static function past(CalibrationRun $run): ElectrodePast
+    {
+        $before = Calibration::query()->where('pair_id', $run->pair_id)->orderByDesc('at')->first();
+        $wasCleaned = $run->pair->electrode->careEvents->contains(static fn(CareEvent $event): bool => $event->kind === CareKind::Cleaned && ($before === null || $event->at > $before->at));
+
+        return new ElectrodePast($wasCleaned, (Health::trend($run->pair)->percentPerYear ?? 0.0) < 0);
+    }
+
+    /** A read-back in a bottle that was not fitted is a reading of an independent buffer: it opens the session's checks. */
+    private static function countAsCheck(Entry $entry, CalibrationRun $run, Calibration $calibration): void
+    {
+        $fitted = $run->points->filter(static fn(CalibrationPoint $point): bool => $point->isFitted())->pluck('lot_id');
+        foreach ($run->points as $point) {
+            if ($point->isFitted() || $fitted->contains($point->lot_id) || $calibration->verdict === Verdict::Fail || $calibration->read_back_error_ph === null) {
+                continue;
+            }
+            $entry->add(new BufferCheck([
+                'pair_id' => $run->pair_id,
+                'calibration_id' => $calibration->id,
+                'lot_id' => $point->lot_id,
+                'moment' => 'start',
+                'mv' => $point->mv,
+                'shown_ph' => $point->shown_ph,
+                'celsius' => $point->celsius,
+                'ph' => $point->buffer_ph + $calibration->read_back_error_ph,
+                'buffer_ph' => $point->buffer_ph,
+                'limit_ph' => $run->policy->read_back_limit_ph,
+                'passed' => true,
+                'settled' => $point->settled,
+                'reason' => $point->reason,
+                'trace_id' => $point->trace_id,
+                'source' => $point->source,
+                'person_id' => $point->person_id,
+                'at' => $entry->at,
+            ]));
+        }
     }
 }

@@ -8,9 +8,14 @@ use Carbon\CarbonImmutable;
 use Rheacid\Bench\Source;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Core\Electrode\FitMethod;
 use Rheacid\Core\Numbers;
+use Rheacid\Core\Solutions\BufferOrder;
+use Rheacid\Core\Solutions\SolutionKind;
+use Rheacid\Core\Words\StateWords;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Lot;
+use Rheacid\Models\Measures;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Models\RunEvent;
@@ -27,13 +32,17 @@ final class OpenRun
 {
     /**
      * @param non-empty-list<Lot> $lots in the order in which they will be read
+     * @param Lot $readBack read after the fit: a bottle that was not fitted counts as an independent check too
      * @param string|null $reason why an electrode that is still soaking is calibrated all the same
+     * @param FitMethod|null $fit as the policy says if null
+     * @param BufferOrder $order free: whichever buffer the electrode is in is recognised and takes its station
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, SentForm $form, Pair $pair, array $lots, Lot $readBack, Source $source, ?string $reason): CalibrationRun
+    public function __invoke(Person $by, SentForm $form, Pair $pair, array $lots, Lot $readBack, Source $source, ?string $reason, ?FitMethod $fit = null, BufferOrder $order = BufferOrder::NeutralFirst): CalibrationRun
     {
-        return Recording::once($by, $form, 'open a calibration run', CalibrationRun::class, static function (Entry $entry) use ($by, $pair, $lots, $readBack, $source, $reason): CalibrationRun {
+        return Recording::once($by, $form, 'open a calibration run', CalibrationRun::class, static function (Entry $entry) use ($by, $pair, $lots, $readBack, $source, $reason, $fit, $order): CalibrationRun {
+            self::ensureMeasuresPh($pair);
             foreach ([...$lots, $readBack] as $lot) {
                 self::ensureUsable($lot);
             }
@@ -46,7 +55,9 @@ final class OpenRun
             }
             $run = CalibrationRun::query()->create([
                 'pair_id' => $pair->id,
-                'policy_id' => $pair->policy_id,
+                'policy_id' => $pair->policy->id,
+                'fit' => $fit ?? $pair->policy->fit,
+                'buffer_order' => $order,
                 'source' => $source,
                 'stations' => [
                     ...array_map(static fn(Lot $lot): array => ['kind' => 'fit', 'lot_id' => $lot->id], $lots),
@@ -68,11 +79,33 @@ final class OpenRun
     public static function objection(Lot $lot): ?string
     {
         return match (true) {
+            $lot->solution() === SolutionKind::Conductivity => 'a conductivity standard, not a pH buffer',
             !$lot->isBuffer() => 'not a pH buffer',
+            default => self::spent($lot),
+        };
+    }
+
+    /** Why a bottle of whatever kind cannot be used today; null if it can. */
+    public static function spent(Lot $lot): ?string
+    {
+        return match (true) {
+            $lot->happened('discarded') !== null => 'discarded ' . Plant::day($lot->happened('discarded')->at),
+            $lot->comes_as === 'powder' && $lot->openedOn() === null => 'powder, not made up yet',
             $lot->usableUntil()->lessThan(CarbonImmutable::now()->startOfDay()) => 'expired ' . Plant::day($lot->usableUntil()),
-            $lot->usesLeft() < 1 => sprintf('all %d uses taken', $lot->uses_allowed),
+            $lot->usesLeft() !== null && $lot->usesLeft() < 1 => sprintf('all %d uses taken', $lot->uses_allowed),
             default => null,
         };
+    }
+
+    /** @throws Refused if the pair was parted, or does not measure pH */
+    public static function ensureMeasuresPh(Pair $pair): void
+    {
+        if ($pair->parting !== null) {
+            throw Refused::because(sprintf('%s and %s were parted %s. Take the pair that the electrode belongs to now.', $pair->electrode->code, $pair->meter->name, Plant::short($pair->parting->at)), 'pair');
+        }
+        if ($pair->electrode->measures !== Measures::Ph) {
+            throw Refused::because(sprintf('%s measures %s; it is calibrated on its own page.', $pair->electrode->code, $pair->electrode->measures->words()), 'pair');
+        }
     }
 
     private static function ensureUsable(Lot $lot): void
@@ -101,8 +134,8 @@ final class OpenRun
     private static function ensureFit(Pair $pair, ?string $reason): void
     {
         $standing = Readiness::of($pair);
-        if ($standing->state === PairState::OutOfUse) {
-            throw Refused::because('This electrode was taken out of use. Take it back into use first.', 'pair');
+        if ($standing->state === PairState::OutOfUse || $standing->state === PairState::Retired) {
+            throw Refused::because(sprintf('This electrode is %s. Take it back into use first.', StateWords::pair($standing->state, null, $standing->because)), 'pair');
         }
         if ($standing->state === PairState::Soaking && $standing->until !== null && $reason === null) {
             throw Refused::because(sprintf('The electrode soaks until %s. Wait, or write why it is calibrated before.', Plant::short($standing->until)), 'soak_reason');

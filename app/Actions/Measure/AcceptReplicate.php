@@ -36,8 +36,7 @@ final class AcceptReplicate
             $response = $draft->calibration->response();
             $seen = $source->observe($draft->calibration->fitted(), $draft->method->settle_window_s);
             $seen->ensureSettled($draft->method->settle_window_s, $reason);
-            $correction = $draft->thermometerCheck->correction_c;
-            $celsius = round($seen->celsius + $correction, 3);
+            $celsius = round($draft->thermometerCheck->corrected($seen->celsius), 3);
             $reading = $response->tell($seen->signal, $celsius);
 
             return $entry->add(new Replicate([
@@ -48,7 +47,7 @@ final class AcceptReplicate
                 'mv' => $seen->signal->mv,
                 'shown_ph' => $seen->signal->shownPh,
                 'shown_c' => $seen->celsius,
-                'correction_c' => $correction,
+                'correction_c' => round($celsius - $seen->celsius, 3),
                 'celsius' => $celsius,
                 'ph' => $reading->ph,
                 'outside_by_ph' => $reading->outsideByPh(),

@@ -6,9 +6,12 @@ namespace Rheacid\Actions\Measure;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
+use Rheacid\Actions\Calibrate\OpenRun;
 use Rheacid\Bench\Source;
 use Rheacid\Core\Care\PairState;
+use Rheacid\Core\Care\ThermometerState;
 use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Words\ThermometerWords;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
@@ -21,6 +24,7 @@ use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Records\SentForm;
 use Rheacid\Shelf\Readiness;
+use Rheacid\Shelf\Thermometers;
 
 /** Keeps the sample that was drawn, and begins to measure it with a pair and a thermometer. */
 final class BeginMeasuring
@@ -33,14 +37,20 @@ final class BeginMeasuring
     public function __invoke(Person $by, SentForm $form, Batch $batch, Pair $pair, Thermometer $thermometer, Stage $stage, string $place, CarbonImmutable $drawnAt, array $answeredYes, Source $source): ReadingDraft
     {
         return Recording::once($by, $form, 'draw a sample', ReadingDraft::class, static function (Entry $entry) use ($by, $batch, $pair, $thermometer, $stage, $place, $drawnAt, $answeredYes, $source): ReadingDraft {
+            OpenRun::ensureMeasuresPh($pair);
             $calibration = $pair->newestCalibration;
             if ($calibration === null || !$calibration->response()->canTell()) {
                 throw Refused::because('This pair has no calibration that could turn mV into pH. Calibrate it first.', 'pair');
             }
-            if (Readiness::of($pair)->state === PairState::OutOfUse) {
+            if (in_array(Readiness::of($pair)->state, [PairState::OutOfUse, PairState::Retired], true)) {
                 throw Refused::because('This electrode was taken out of use. Choose another pair.', 'pair');
             }
-            $check = $thermometer->newestCheck ?? throw Refused::because('This thermometer was never checked. Choose another, or verify it first.', 'thermometer');
+            $thermometerState = Thermometers::standing($thermometer)->state;
+            if ($thermometerState === ThermometerState::OutOfUse || $thermometerState === ThermometerState::Adjusted) {
+                throw Refused::because(sprintf('This thermometer is %s. Choose another.', ThermometerWords::state($thermometerState, null)), 'thermometer');
+            }
+            $method = $batch->product->method;
+            $check = Thermometers::checkFor($thermometer, ($method->low_c + $method->high_c) / 2) ?? throw Refused::because('This thermometer was never checked. Choose another, or verify it first.', 'thermometer');
             self::ensureDrawn($batch, $drawnAt, $entry->at);
             $open = ReadingDraft::query()->where('open_pair_id', $pair->id)->lockForUpdate()->first();
             if ($open !== null) {

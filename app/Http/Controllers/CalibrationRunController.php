@@ -52,6 +52,7 @@ final class CalibrationRunController
             $request->integer('station', -1),
             Bench::reading($request, $run->source, $run->pair, $bench),
             Bench::remark($request),
+            Bench::ownCalibration($request),
         );
 
         return redirect()->route('runs.show', $run);

@@ -19,6 +19,7 @@ use Rheacid\Models\Thermometer;
 use Rheacid\Plant;
 use Rheacid\Records\Refused;
 use Rheacid\Records\SentForm;
+use Rheacid\Shelf\Thermometers;
 use Rheacid\Today\DayPlan;
 
 /** Choosing what is measured, and with what. */
@@ -36,7 +37,8 @@ final class MeasureController
         return view('measure.create', [
             'batch' => $batch,
             'plan' => $plan,
-            'thermometers' => Thermometer::query()->with('newestCheck')->orderBy('code')->get(),
+            // What can be relied on comes first.
+            'thermometers' => Thermometer::query()->with('newestCheck.outcome')->orderBy('code')->get()->sortBy(static fn(Thermometer $thermometer): int => Thermometers::standing($thermometer)->state->isInForce() ? 0 : 1)->values(),
             'simulated' => $plan->readyPair() !== null && $bench->knows($plan->readyPair()->electrode),
         ]);
     }

@@ -27,7 +27,7 @@ final class ReadingController
 
     public function show(Request $request, Reading $reading): View
     {
-        $reading->load(['sample.batch.product', 'replicates', 'decision', 'pair.meter', 'pair.electrode', 'calibration.points.lot', 'calibration.void', 'thermometerCheck.thermometer', 'method', 'person', 'superseded', 'successor']);
+        $reading->load(['sample.batch.product', 'replicates', 'decision', 'pair.meter', 'pair.electrode', 'calibration.points.lot', 'calibration.void', 'thermometerCheck.thermometer', 'thermometerCheck.outcome', 'method', 'person', 'superseded', 'successor']);
 
         return view('measure.reading', [
             'screen' => ReadingScreen::of($reading),

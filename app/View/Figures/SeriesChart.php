@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\View\Figures;
 
 use Rheacid\Core\Limits\Applies;
+use Rheacid\Core\Limits\Forecast;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\TimedLimit;
 
@@ -21,7 +22,7 @@ final readonly class SeriesChart
      * @param list<array{hours: float, ph: float, u: float, id: int}> $readings
      * @param list<TimedLimit> $limits those that concern the batch
      */
-    public function __construct(public array $readings, private array $limits, public float $nowHours)
+    public function __construct(public array $readings, private array $limits, public float $nowHours, private ?Forecast $forecast = null)
     {
         $times = [...array_column($readings, 'hours'), $nowHours, 24.0];
         foreach ($limits as $limit) {
@@ -71,6 +72,28 @@ final readonly class SeriesChart
         }
 
         return $walls;
+    }
+
+    /**
+     * Where the course is heading, while it is not there: from the last reading to what must be read, as early and as late as may be.
+     *
+     * @return array{cone: string|null, line: string}|null
+     */
+    public function ahead(): ?array
+    {
+        $last = $this->readings[count($this->readings) - 1] ?? null;
+        $eta = $this->forecast?->etaH;
+        if ($last === null || $this->forecast === null || $eta === null || $eta <= $last['hours']) {
+            return null;
+        }
+        $at = fn(float $hours, float $ph): string => $this->hours->within($hours) . ' ' . $this->ph->at($ph);
+        $from = 'M' . $at($last['hours'], $last['ph']);
+        [$low, $high] = [$this->forecast->lowH, $this->forecast->highH];
+
+        return [
+            'cone' => $low === null || $high === null ? null : sprintf('%s L%s H%s Z', $from, $at(max($low, $last['hours']), $this->forecast->goal), $this->hours->within($high)),
+            'line' => sprintf('%s L%s', $from, $at($eta, $this->forecast->goal)),
+        ];
     }
 
     /** @return array{y: float, height: float, label: string}|null */

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\View\Figures;
 
-use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Numbers;
-use Rheacid\Core\Settling\Settling;
+use Rheacid\Core\Settling\Measurand;
 use Rheacid\Core\Settling\Standing;
 use Rheacid\Core\Settling\Trace;
 
@@ -19,24 +18,24 @@ final readonly class SettlingTrace
     /** At most so many points are drawn; the judging uses all. */
     private const DRAWN = 300;
 
-    /** @var non-empty-list<array{float, float}> [s, pH] */
+    /** @var non-empty-list<array{float, float}> [s, value] */
     private array $points;
     public Scale $time;
-    public Scale $ph;
+    public Scale $value;
 
-    public function __construct(Trace $trace, public Standing $standing, ?CalibrationFit $by, public float $windowS)
+    public function __construct(Trace $trace, public Standing $standing, public Measurand $in, public float $windowS)
     {
-        $this->points = $trace->inPh($by);
+        $this->points = $in->values($trace);
         $values = array_column($this->points, 1);
         $middle = (max($values) + min($values)) / 2;
-        $half = max(0.06, (max($values) - min($values)) / 2 + 0.02);
+        $half = max(3 * $in->band, (max($values) - min($values)) / 2 + $in->band);
         $this->time = new Scale(0, max(90.0, $trace->lastSecond() * 1.04), 58, self::WIDTH - 14);
-        $this->ph = new Scale($middle - $half, $middle + $half, self::HEIGHT - 34, 10);
+        $this->value = new Scale($middle - $half, $middle + $half, self::HEIGHT - 34, 10);
     }
 
     public function line(): string
     {
-        return 'M' . implode(' L', array_map(fn(array $point): string => $this->time->at($point[0]) . ' ' . $this->ph->at($point[1]), $this->drawn()));
+        return 'M' . implode(' L', array_map(fn(array $point): string => $this->time->at($point[0]) . ' ' . $this->value->at($point[1]), $this->drawn()));
     }
 
     /** Upper edge forwards, lower edge backwards: the highest and lowest from each moment on, half the band around them. */
@@ -46,11 +45,11 @@ final readonly class SettlingTrace
         $lower = [];
         $highest = -INF;
         $lowest = INF;
-        foreach (array_reverse($this->drawn()) as [$second, $ph]) {
-            $highest = max($highest, $ph);
-            $lowest = min($lowest, $ph);
-            $upper[] = $this->time->at($second) . ' ' . $this->ph->within($highest + Settling::BAND_PH / 2);
-            $lower[] = $this->time->at($second) . ' ' . $this->ph->within($lowest - Settling::BAND_PH / 2);
+        foreach (array_reverse($this->drawn()) as [$second, $value]) {
+            $highest = max($highest, $value);
+            $lowest = min($lowest, $value);
+            $upper[] = $this->time->at($second) . ' ' . $this->value->within($highest + $this->in->band / 2);
+            $lower[] = $this->time->at($second) . ' ' . $this->value->within($lowest - $this->in->band / 2);
         }
 
         return 'M' . implode(' L', [...$upper, ...array_reverse($lower)]) . ' Z';
@@ -69,12 +68,12 @@ final readonly class SettlingTrace
     /** @return array{x: float, y: float} */
     public function end(): array
     {
-        [$second, $ph] = $this->points[count($this->points) - 1];
+        [$second, $value] = $this->points[count($this->points) - 1];
 
-        return ['x' => $this->time->at($second), 'y' => $this->ph->at($ph)];
+        return ['x' => $this->time->at($second), 'y' => $this->value->at($value)];
     }
 
-    public function latestPh(): float
+    public function latest(): float
     {
         return $this->points[count($this->points) - 1][1];
     }
@@ -92,9 +91,10 @@ final readonly class SettlingTrace
 
     public function words(): string
     {
-        return $this->standing->settled
-            ? sprintf('settled: moved %s in %s s', Numbers::fixed($this->standing->settling->rangeInWindow, 3), Numbers::plain($this->windowS))
-            : sprintf('moved %s in the last %s s; %s is allowed', Numbers::fixed($this->standing->settling->rangeInWindow, 3), Numbers::plain($this->windowS), Settling::BAND_PH);
+        $moved = Numbers::fixed($this->standing->settling->rangeInWindow, $this->in->decimals + 1);
+        $window = Numbers::plain($this->windowS);
+
+        return $this->standing->settled ? "settled: moved $moved in $window s" : sprintf('moved %s in the last %s s; %s is allowed', $moved, $window, Numbers::plain(round($this->in->band, 2)));
     }
 
     /** @return list<array{float, float}> */

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Ready;
+
+use Illuminate\Contracts\Database\Eloquent\Builder;
+use Rheacid\Core\Care\CareKind;
+use Rheacid\Core\Care\Dirt;
+use Rheacid\Core\Care\SoakSchool;
+use Rheacid\Core\Words\CareWords;
+use Rheacid\Models\Batch;
+use Rheacid\Models\BatchEvent;
+use Rheacid\Models\CareEvent;
+use Rheacid\Models\Electrode;
+use Rheacid\Models\Person;
+use Rheacid\Models\ReadingDraft;
+use Rheacid\Records\Entry;
+use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
+use Rheacid\Records\SentForm;
+
+/** Writes into the care log of an electrode what was done to it, or what happened. */
+final class LogCare
+{
+    /**
+     * @param SoakSchool|null $school how long it soaks
+     * @param Dirt|null $dirt what was cleaned off
+     *
+     * @throws Refused if something is missing, or the electrode is retired
+     */
+    public function __invoke(Person $by, SentForm $form, Electrode $electrode, CareKind $kind, ?SoakSchool $school = null, ?Dirt $dirt = null, ?string $note = null): CareEvent
+    {
+        return Recording::once($by, $form, 'care for an electrode', CareEvent::class, static function (Entry $entry) use ($by, $electrode, $kind, $school, $dirt, $note): CareEvent {
+            $isRetired = CareEvent::query()->where('electrode_id', $electrode->id)->where('kind', CareKind::Retired)->exists();
+            if ($isRetired) {
+                throw Refused::because('This electrode is retired; its log is closed.', 'kind');
+            }
+            if ($kind === CareKind::Soak && $school === null) {
+                throw Refused::because('Choose how long it soaks.', 'school');
+            }
+            if ($kind === CareKind::Cleaned && $dirt === null) {
+                throw Refused::because('Choose what was cleaned off: it decides what takes it off.', 'dirt');
+            }
+
+            if ($kind === CareKind::Broken) {
+                self::holdForGlass($entry, $electrode);
+            }
+
+            return $entry->add(new CareEvent([
+                'electrode_id' => $electrode->id,
+                'kind' => $kind,
+                'at' => $entry->at,
+                'until_at' => $kind === CareKind::Soak ? $entry->at->addMinutes($school->minutes()) : null,
+                'dirt' => $kind === CareKind::Cleaned ? $dirt : null,
+                'note' => $note,
+                'person_id' => $by->id,
+            ]));
+        });
+    }
+
+    /** What was measured since the glass was last seen whole may hold a piece of it. */
+    private static function holdForGlass(Entry $entry, Electrode $electrode): void
+    {
+        $lastLook = CareEvent::query()->where('electrode_id', $electrode->id)->whereIn('kind', [CareKind::GlassWhole, CareKind::Inspected])->max('at');
+        $touched = ReadingDraft::query()->with('sample')->whereRelation('pair', 'electrode_id', $electrode->id)
+            ->whereHas('replicates', static fn(Builder $portions): Builder => $lastLook === null ? $portions : $portions->where('at', '>', $lastLook))->get();
+        foreach (Batch::query()->with('newestEvent')->findMany($touched->pluck('sample.batch_id')->unique()) as $batch) {
+            if ($batch->state() === 'running') {
+                $entry->add(new BatchEvent(['batch_id' => $batch->id, 'state' => 'held', 'at' => $entry->at, 'reason' => CareWords::glassBroke($electrode->code), 'person_id' => $entry->by->id]));
+            }
+        }
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Ready;
+
+use Rheacid\Models\Pair;
+use Rheacid\Models\Parting;
+use Rheacid\Models\Person;
+use Rheacid\Records\Entry;
+use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
+use Rheacid\Records\SentForm;
+
+/** Takes an electrode off its meter. Their history stays; their calibration is void. */
+final class PartPair
+{
+    /** @throws Refused if somebody is at work with the pair */
+    public function __invoke(Person $by, SentForm $form, Pair $pair, ?string $reason): Parting
+    {
+        return Recording::once($by, $form, 'part a pair', Parting::class, static fn(Entry $entry): Parting => self::write($entry, $pair, $reason));
+    }
+
+    public static function write(Entry $entry, Pair $pair, ?string $reason): Parting
+    {
+        if ($pair->parting !== null) {
+            throw Refused::because('They were parted already.', 'pair');
+        }
+        $holder = $pair->openRun->holder ?? $pair->openDraft?->holder;
+        if ($holder !== null) {
+            throw Refused::because(sprintf('%s is at work with this pair. Finish or leave that first.', $holder->name), 'pair');
+        }
+
+        return $entry->add(new Parting(['pair_id' => $pair->id, 'reason' => $reason, 'at' => $entry->at, 'person_id' => $entry->by->id]));
+    }
+}

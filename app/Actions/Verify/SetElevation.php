@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Verify;
+
+use Rheacid\Models\Person;
+use Rheacid\Models\SiteElevation;
+use Rheacid\Records\Entry;
+use Rheacid\Records\Recording;
+use Rheacid\Records\SentForm;
+
+/** Keeps how high the site lies, by which a boiling point is told. */
+final class SetElevation
+{
+    public function __invoke(Person $by, SentForm $form, float $metres): SiteElevation
+    {
+        return Recording::once($by, $form, 'set the elevation', SiteElevation::class, static fn(Entry $entry): SiteElevation => $entry->add(new SiteElevation(['elevation_m' => $metres, 'at' => $entry->at, 'person_id' => $by->id])));
+    }
+}

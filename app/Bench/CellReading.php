@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Bench;
+
+use Rheacid\Core\Numbers;
+use Rheacid\Core\Settling\Measurand;
+use Rheacid\Core\Settling\Settling;
+use Rheacid\Core\Settling\Trace;
+use Rheacid\Models\Measures;
+use Rheacid\Models\Pair;
+use Rheacid\Records\Refused;
+
+/** What a conductivity cell or redox electrode reads, typed or at the simulated bench. */
+final readonly class CellReading
+{
+    private function __construct(public float $value, public float $celsius, public bool $settled, public Source $source, private ?float $waitS = null, public ?Trace $trace = null, public ?int $immersionId = null) {}
+
+    /** @param bool $stoodStill for 30 s, by the checker's word */
+    public static function typed(float $value, float $celsius, bool $stoodStill): self
+    {
+        return new self($value, $celsius, $stoodStill, Source::Typed);
+    }
+
+    /**
+     * @param float|null $seenS simulated second up to which the trace was on the screen
+     *
+     * @throws Refused if it stands in no cup
+     */
+    public static function simulated(SimulatedBench $bench, Pair $pair, ?float $seenS): self
+    {
+        $immersion = $bench->current($pair->electrode) ?? throw Refused::because('It stands in no cup. Move it into one first.', 'cup');
+        $trace = $bench->cellTrace($immersion);
+        $seen = $seenS === null ? $trace : $trace->until($seenS);
+        $standing = self::measurand($pair, $seen)->standing($seen, Settling::WINDOW_S);
+
+        // The trace holds the cell's own unit where an electrode has mV.
+        return new self($standing->mv, $standing->celsius, $standing->settled, Source::Simulated, $standing->waitS, $seen, $immersion->id);
+    }
+
+    /** What its reading is judged in: within a share of what it reads, or within a millivolt. */
+    public static function measurand(Pair $pair, Trace $trace): Measurand
+    {
+        return $pair->electrode->measures === Measures::Redox ? Measurand::redox() : Measurand::conductivity($trace->points[count($trace->points) - 1][1]);
+    }
+
+    /** @throws Refused if it has not come to rest and no reason is given */
+    public function ensureSettled(?string $reason): void
+    {
+        if (!$this->settled && $reason === null) {
+            throw Refused::because($this->waitS === null
+                ? 'Tick that the reading stood still for 30 s, or write why it is taken before.'
+                : sprintf('Not settled yet: %s s to go. Wait, or write why it is taken now.', Numbers::plain($this->waitS)), 'reason');
+        }
+    }
+}

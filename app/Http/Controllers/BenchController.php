@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Controllers;
+
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Rheacid\Bench\SimulatedBench;
+use Rheacid\Core\Simulation\Fault;
+use Rheacid\Core\Simulation\Scene;
+use Rheacid\Models\Pair;
+
+/** Sets the scene of the simulated bench: which fault it has, drawn from a seed. */
+final class BenchController
+{
+    public function show(Pair $pair, SimulatedBench $bench): View
+    {
+        abort_unless($bench->knows($pair->electrode), 404);
+
+        return view('calibrate.bench', ['pair' => $pair]);
+    }
+
+    public function store(Request $request, Pair $pair, SimulatedBench $bench): RedirectResponse
+    {
+        abort_unless($bench->knows($pair->electrode), 404);
+        $request->validate(['fault' => ['required', Rule::enum(Fault::class)], 'seed' => ['required', 'integer', 'min:1', 'max:1000000']], ['seed' => 'A whole number from 1 to 1000000 is accepted.']);
+        $bench->set($pair->electrode, Scene::draw(Fault::from((string) $request->string('fault')), $request->integer('seed')));
+
+        return redirect()->route('runs.create', $pair)->with('done', 'The simulated bench is set.');
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Controllers;
+
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Validation\Rule;
+use Rheacid\Actions\Verify\RecordCheck;
+use Rheacid\Actions\Verify\SetElevation;
+use Rheacid\Bench\SimulatedBench;
+use Rheacid\Core\Care\ThermometerState;
+use Rheacid\Core\Logs\TemperatureLog;
+use Rheacid\Core\Simulation\BathKind;
+use Rheacid\Core\Thermometry\CheckMethod;
+use Rheacid\Core\Words\Quantity;
+use Rheacid\Http\Bench;
+use Rheacid\Http\Measured;
+use Rheacid\Models\SiteElevation;
+use Rheacid\Models\Thermometer;
+use Rheacid\Records\SentForm;
+use Rheacid\Shelf\Thermometers;
+use Rheacid\Verify\TypedCheck;
+use Rheacid\View\VerifyScreen;
+
+/** A thermometer in a bath: what it reads against what it should. */
+final class VerifyController
+{
+    public function index(): View
+    {
+        // What is due comes first, references and what is out of use last.
+        $rank = static fn(Thermometer $thermometer): array => match (true) {
+            $thermometer->service()->isReference(), Thermometers::standing($thermometer)->state === ThermometerState::OutOfUse => [2, $thermometer->code],
+            Thermometers::standing($thermometer)->state->isInForce() => [1, (string) $thermometer->newestCheck?->due_at],
+            default => [0, $thermometer->code],
+        };
+
+        return view('verify.index', ['thermometers' => Thermometer::query()->with(['newestCheck.outcome', 'newestService'])->orderBy('code')->get()->sortBy($rank)->values(), 'elevation' => SiteElevation::current()]);
+    }
+
+    public function show(Request $request, Thermometer $thermometer, SimulatedBench $bench): View
+    {
+        $asked = $request->input('method', old('method'));
+        $method = is_string($asked) ? CheckMethod::tryFrom($asked) : null;
+
+        return view('verify.bath', ['screen' => VerifyScreen::of($thermometer, $method ?? ($thermometer->isRtd() ? CheckMethod::Rtd : CheckMethod::Ice), $bench)]);
+    }
+
+    public function store(Request $request, Thermometer $thermometer, RecordCheck $record): RedirectResponse
+    {
+        $check = $record(Bench::person($request), SentForm::from($request), $thermometer, TypedCheck::from($request, $thermometer));
+
+        return redirect()->route('checks.result', $check);
+    }
+
+    /** Readings of the simulated bath, put into the fields for the person to look at. */
+    public function dip(Request $request, Thermometer $thermometer, SimulatedBench $bench): RedirectResponse
+    {
+        abort_unless($bench->hasThermometer($thermometer), 404);
+        $request->validate(['dip' => ['required', Rule::enum(BathKind::class)]]);
+        $reference = TypedCheck::reference($request, $thermometer);
+        $unit = TypedCheck::unit($request, $thermometer);
+        $shown = array_map(static fn(float $celsius): string => sprintf('%.1f', $unit === 'F' ? $celsius * 1.8 + 32 : $celsius), $bench->dip($thermometer, BathKind::from((string) $request->string('dip')), $reference->celsius));
+
+        return redirect()->back()->withInput([...$request->except(['_token', 'form', 'dip']), 'readings' => $shown, 'source' => 'simulated']);
+    }
+
+    /** Readings of a logger's file, put into the fields for the person to look at. */
+    public function log(Request $request, Thermometer $thermometer): RedirectResponse
+    {
+        $request->validate(['log' => ['required', 'file', 'max:5120']], ['log.required' => 'Choose the file of the logger.']);
+        $file = $request->file('log');
+        $readings = TemperatureLog::readings($file instanceof UploadedFile ? (string) $file->get() : '', $thermometer->resolution_c);
+
+        return redirect()->back()->withInput([...$request->except(['_token', 'form', 'log']), 'readings' => array_map(static fn(float $reading): string => (string) $reading, $readings), 'source' => 'imported']);
+    }
+
+    public function elevation(Request $request, SetElevation $set): RedirectResponse
+    {
+        $request->validate(['elevation' => ['required', 'string', new Measured(Quantity::Elevation)]], ['elevation.required' => Quantity::Elevation->accepted()]);
+        $set(Bench::person($request), SentForm::from($request), Quantity::Elevation->read((string) $request->string('elevation')));
+
+        return redirect()->route('verify')->with('done', 'The elevation of the site is kept.');
+    }
+}

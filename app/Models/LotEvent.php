@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Records\Kept;
+
+/**
+ * Something that was done to a bottle: opened, made up, dipped, discarded.
+ *
+ * @property-read Person $person
+ */
+final class LotEvent extends Model
+{
+    use Kept;
+
+    protected $casts = [
+        'at' => 'datetime',
+        'volume_ml' => 'float',
+    ];
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+
+    /** @return BelongsTo<Lot, $this> */
+    public function lot(): BelongsTo
+    {
+        return $this->belongsTo(Lot::class);
+    }
+}

@@ -1,0 +1,266 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Shelf;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\Validator;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use Rheacid\Core\Electrode\Buffer;
+use Rheacid\Core\Electrode\BufferTables;
+use Rheacid\Core\Failure;
+use Rheacid\Core\Solutions\SolutionKind;
+use Rheacid\Core\Words\Quantity;
+use Rheacid\Models\Batch;
+use Rheacid\Models\Electrode;
+use Rheacid\Models\Lot;
+use Rheacid\Models\Measures;
+use Rheacid\Models\Meter;
+use Rheacid\Models\Thermometer;
+use Rheacid\Records\Refused;
+
+/** One kind of thing for the shelf: what is asked about it, and what is made of the answers. A form and a CSV row are read alike. */
+enum NewThing: string
+{
+    case Meter = 'meter';
+    case Electrode = 'electrode';
+    case Thermometer = 'thermometer';
+    case Bottle = 'bottle';
+
+    public const ELECTRODES = [
+        'general purpose' => Measures::Ph,
+        'sealed gel' => Measures::Ph,
+        'refillable' => Measures::Ph,
+        'refillable, double junction' => Measures::Ph,
+        'sleeve junction, refillable' => Measures::Ph,
+        'spear tip for direct insertion' => Measures::Ph,
+        'flat surface' => Measures::Ph,
+        'conductivity cell' => Measures::Conductivity,
+        'redox electrode' => Measures::Redox,
+    ];
+
+    public const THERMOMETERS = ['thermistor stick', 'thermocouple stick', 'multimeter probe', 'bimetal dial', 'RTD Pt100', 'RTD Pt1000', 'liquid in glass'];
+
+    /** Asked about few bottles: folded on the form. */
+    public const SELDOM = ['volume_ml', 'standard_value', 'reference', 'expanded_u_ph', 'table'];
+
+    private const NUMBERS = ['resolution_ph', 'resolution_mv', 'resolution_c', 'volume_ml', 'standard_value', 'expanded_u_ph'];
+
+    private const CODE = '/^[A-Za-z0-9][A-Za-z0-9-]{0,19}$/D';
+
+    /** @return non-empty-array<string, array{label: string, help: string|null, options: list<string>|null}> the fields, in the order of the form */
+    public function fields(): array
+    {
+        $code = self::field('Code on the label', 'short and unlike the others, like E-12');
+
+        return match ($this) {
+            self::Meter => [
+                'code' => $code,
+                'name' => self::field('Name', 'like Bench meter A'),
+                'resolution_ph' => self::field('Last digit, pH', null, ['0.01', '0.001', '0.1']),
+                'resolution_mv' => self::field('Last digit, mV', 'empty: it shows only pH', ['', '0.1', '1']),
+                'compensates' => self::field('Temperature', null, ['sensor', 'typed in by hand']),
+            ],
+            self::Electrode => [
+                'code' => $code,
+                'name' => self::field('Name', 'like Electrode E-12'),
+                'kind' => self::field('Kind', null, array_keys(self::ELECTRODES)),
+                'first_used_on' => self::field('First used on', 'day, like 2026-11-25'),
+            ],
+            self::Thermometer => [
+                'code' => $code,
+                'name' => self::field('Name', 'like Stick thermometer T-06'),
+                'kind' => self::field('Kind', null, self::THERMOMETERS),
+                'resolution_c' => self::field('Last digit, °C', null, ['0.1', '0.01', '0.5', '1']),
+            ],
+            self::Bottle => [
+                'code' => self::field('Lot number', 'as on the bottle, once on the shelf'),
+                'label' => self::field('Label', 'large and plain, like pH 4.01'),
+                'kind' => self::field('What it is', null, array_column(SolutionKind::cases(), 'value')),
+                'buffer' => self::field('Buffer', 'for a pH buffer', ['', ...BufferTables::names()]),
+                'comes_as' => self::field('Comes as', null, ['bottle', 'sachet', 'powder']),
+                'expires_on' => self::field('Printed expiry', 'day, like 2027-06-30'),
+                'opened_on' => self::field('Opened on', 'empty: not opened yet'),
+                'volume_ml' => self::field('Volume, mL', 'may stay empty'),
+                'standard_value' => self::field('Value of a standard', 'µS/cm at 25 °C, or mV at 25 °C for redox'),
+                'reference' => self::field('Redox reference', 'like Ag/AgCl 3 M KCl; for redox only'),
+                'expanded_u_ph' => self::field('Uncertainty, pH', 'k = 2, from the certificate; may stay empty'),
+                'table' => self::field('Its own printed table', 'pairs of °C and pH, like 15 4.00; 20 4.00; 25 4.01'),
+            ],
+        };
+    }
+
+    /**
+     * @param list<string>|null $options
+     *
+     * @return array{label: string, help: string|null, options: list<string>|null}
+     */
+    private static function field(string $label, ?string $help = null, ?array $options = null): array
+    {
+        return ['label' => $label, 'help' => $help, 'options' => $options];
+    }
+
+    /**
+     * @param array<string, mixed> $typed
+     *
+     * @return Model not saved yet
+     *
+     * @throws ValidationException with what is accepted, by field
+     */
+    public function make(array $typed): Model
+    {
+        $typed = array_map(static fn(mixed $value): mixed => is_string($value) ? trim($value) : $value, array_intersect_key($typed, $this->fields()));
+        foreach (self::NUMBERS as $number) {
+            $typed[$number] = is_string($typed[$number] ?? null) ? Quantity::plain($typed[$number]) : $typed[$number] ?? null;
+        }
+        $typed = array_map(static fn(mixed $value): mixed => $value === '' ? null : $value, array_intersect_key($typed, $this->fields())) + array_fill_keys(array_keys($this->fields()), null);
+        $read = Validator::make($typed, $this->rules(), [
+            'code.regex' => 'Letters, digits and hyphens are accepted, like E-12; at most 20.',
+            'required' => 'This is needed.',
+            'date_format' => 'A day like 2027-06-30 is accepted.',
+            'in' => 'Accepted: :values.',
+            'numeric' => 'A number with a point is accepted, like 250.',
+            'gt' => 'A number above :value is accepted.',
+            'max' => 'At most :max characters are accepted.',
+        ])->after(fn(\Illuminate\Validation\Validator $validator) => $this->lookFurther($validator, $typed))->validate();
+
+        return $this->model($read);
+    }
+
+    /** A code opens one thing, so nothing on the shelf may share it. */
+    public static function owner(string $code): ?string
+    {
+        return match (true) {
+            Meter::query()->where('code', $code)->exists() => 'a meter',
+            Electrode::query()->where('code', $code)->exists() => 'an electrode',
+            Thermometer::query()->where('code', $code)->exists() => 'a thermometer',
+            Lot::query()->where('code', $code)->exists() => 'a bottle',
+            Batch::query()->where('code', $code)->exists() => 'a batch',
+            default => null,
+        };
+    }
+
+    /** @return array<string, list<mixed>> */
+    private function rules(): array
+    {
+        $rules = [];
+        foreach ($this->fields() as $name => $field) {
+            $rules[$name] = [
+                in_array($name, ['resolution_mv', 'buffer', 'opened_on', 'volume_ml', 'standard_value', 'reference', 'expanded_u_ph', 'table'], true) ? 'nullable' : 'required',
+                ...match ($name) {
+                    'code' => ['string', 'regex:' . self::CODE],
+                    'expires_on', 'opened_on', 'first_used_on' => ['date_format:Y-m-d', 'after:1990-01-01', 'before:2100-01-01'],
+                    'volume_ml', 'standard_value', 'expanded_u_ph' => ['numeric', 'gt:0', 'lt:100000'],
+                    'table' => ['string', 'max:400'],
+                    'reference' => ['string', 'max:60'],
+                    default => $field['options'] === null ? ['string', 'max:80'] : ['string', Rule::in($field['options'])],
+                },
+            ];
+        }
+
+        return $rules;
+    }
+
+    /** @param array<string, mixed> $typed */
+    private function lookFurther(\Illuminate\Validation\Validator $validator, array $typed): void
+    {
+        if ($validator->errors()->isNotEmpty()) {
+            return;
+        }
+        $owner = self::owner((string) $typed['code']);
+        if ($owner !== null) {
+            $validator->errors()->add('code', sprintf('%s is already the code of %s. Each code stands once on the shelf.', $typed['code'], $owner));
+        }
+        if ($this === self::Bottle) {
+            foreach (self::objectionsToBottle($typed) as $field => $message) {
+                $validator->errors()->add($field, $message);
+            }
+        }
+    }
+
+    /**
+     * @param array<string, mixed> $typed
+     *
+     * @return array<string, string> by field
+     */
+    private static function objectionsToBottle(array $typed): array
+    {
+        $kind = SolutionKind::from((string) $typed['kind']);
+        $opened = $typed['opened_on'];
+        try {
+            $table = self::table((string) $typed['table']);
+            $table === null || Buffer::printed($table);
+            $badTable = null;
+        } catch (Failure $failure) {
+            $badTable = $failure->getMessage() . ' Pairs of °C and pH are accepted, the temperatures rising, like 15 4.00; 25 4.01.';
+        }
+
+        return array_filter([
+            'expires_on' => $opened !== null && $typed['expires_on'] < $opened ? 'It would have expired before it was opened. An expiry on or after the day of opening is accepted.' : null,
+            'opened_on' => $opened !== null && $opened > CarbonImmutable::now()->addDay()->toDateString() ? 'That day has not come yet.' : ($typed['comes_as'] === 'powder' && $opened !== null ? 'A powder is made up on its own page, with volume and water.' : null),
+            'buffer' => match (true) {
+                $kind === SolutionKind::Buffer && $typed['buffer'] === null && $typed['table'] === null => 'A pH buffer needs its table: one of the list, or its own printed one.',
+                $kind !== SolutionKind::Buffer && ($typed['buffer'] !== null || $typed['table'] !== null) => sprintf('Only a pH buffer has a pH; this is %s.', $kind->value),
+                default => null,
+            },
+            'standard_value' => $typed['standard_value'] === null && in_array($kind, [SolutionKind::Conductivity, SolutionKind::Redox], true) ? 'The value on the label is needed, like 1413.' : null,
+            'table' => $badTable,
+        ]);
+    }
+
+    /**
+     * @return list<array{float, float}>|null null where none was typed
+     *
+     * @throws Failure if it is no list of pairs
+     */
+    private static function table(string $text): ?array
+    {
+        if (trim($text) === '') {
+            return null;
+        }
+        $table = [];
+        foreach (preg_split('/[;\n]+/', trim($text, " ;\n")) ?: [] as $pair) {
+            $numbers = array_map(Quantity::plain(...), preg_split('/\s+/', trim($pair)) ?: []);
+            if (count($numbers) !== 2 || !is_numeric($numbers[0]) || !is_numeric($numbers[1])) {
+                throw Refused::because(sprintf('"%s" is no pair of °C and pH.', mb_strimwidth(trim($pair), 0, 30, '…')), 'table');
+            }
+            $table[] = [(float) $numbers[0], (float) $numbers[1]];
+        }
+
+        return $table;
+    }
+
+    /** @param array<string, mixed> $read */
+    private function model(array $read): Model
+    {
+        return match ($this) {
+            self::Meter => new Meter([...$read, 'shows_mv' => $read['resolution_mv'] !== null, 'compensates' => $read['compensates'] === 'sensor']),
+            self::Electrode => new Electrode([...$read, 'measures' => self::ELECTRODES[$read['kind']]]),
+            self::Thermometer => new Thermometer($read),
+            self::Bottle => self::bottle($read),
+        };
+    }
+
+    /** @param array<string, mixed> $read */
+    private static function bottle(array $read): Lot
+    {
+        $kind = SolutionKind::from((string) $read['kind']);
+        $table = self::table((string) $read['table']);
+        $buffer = $table === null ? ($read['buffer'] === null ? null : Buffer::named((string) $read['buffer'])) : Buffer::printed($table);
+        // A printed table need not reach 25 °C; then its middle names the bottle.
+        $nominal = $buffer === null ? null : round($buffer->phAt($buffer->covers(25) || $table === null ? 25.0 : $table[intdiv(count($table), 2)][0]), 3);
+        unset($read['table']);
+
+        return new Lot([
+            ...$read,
+            'buffer' => $kind === SolutionKind::Buffer ? $read['buffer'] ?? 'printed' : null,
+            'nominal_ph' => $nominal,
+            'printed_table' => $table,
+            'days_after_opening' => $kind->daysAfterOpening($read['comes_as'] !== 'bottle', $nominal),
+            'uses_allowed' => $kind->usesAllowed(),
+        ]);
+    }
+}

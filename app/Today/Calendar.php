@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Today;
+
+use Carbon\CarbonImmutable;
+use Sabre\VObject\Component\VCalendar;
+
+/** Due work as a calendar file (RFC 5545). */
+final class Calendar
+{
+    private const MINUTES = 15;
+
+    /** @param list<DueDate> $due */
+    public static function of(array $due): string
+    {
+        $calendar = new VCalendar(['PRODID' => '-//Rheacid//due work//EN']);
+        foreach ($due as $one) {
+            $calendar->add('VEVENT', [
+                // The same work keeps its identity, so that a calendar read again is not doubled.
+                'UID' => hash('sha256', $one->what . $one->at->format('c')) . '@rheacid',
+                'DTSTAMP' => CarbonImmutable::now()->utc(),
+                'DTSTART' => $one->at->utc(),
+                'DTEND' => $one->at->utc()->addMinutes(self::MINUTES),
+                'SUMMARY' => $one->what,
+                'URL' => $one->url,
+            ]);
+        }
+
+        return $calendar->serialize();
+    }
+}

@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Verify;
+
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Rheacid\Core\Failure;
+use Rheacid\Core\Numbers;
+use Rheacid\Core\Thermometry\CheckMethod;
+use Rheacid\Core\Thermometry\Reference;
+use Rheacid\Core\Thermometry\StationPressure;
+use Rheacid\Core\Words\Quantity;
+use Rheacid\Models\SiteElevation;
+use Rheacid\Models\Thermometer;
+use Rheacid\Records\Refused;
+
+/** What a form says of a check. */
+final class TypedCheck
+{
+    /** @throws Refused if something is missing or not understood */
+    public static function from(Request $request, Thermometer $thermometer): CheckInput|RtdInput
+    {
+        $bath = array_values(array_filter((array) $request->input('bath', []), is_string(...)));
+        if (self::method($request) === CheckMethod::Rtd) {
+            return new RtdInput(
+                self::quantity($request, 'ohm', Quantity::Ohm) ?? throw Refused::because(Quantity::Ohm->accepted(), 'ohm'),
+                self::quantity($request, 'insulation', Quantity::Megaohm),
+                $bath,
+            );
+        }
+        $request->validate(['source' => ['nullable', Rule::in(['typed', 'simulated', 'imported'])]]);
+        $unit = self::unit($request, $thermometer);
+        $readings = self::readings($request, $unit);
+
+        return new CheckInput(
+            self::reference($request, $thermometer),
+            $readings === [] ? throw Refused::because('Type at least three readings. ' . Quantity::Thermometer->accepted(), 'readings') : $readings,
+            $unit,
+            self::restsOn($request, $thermometer),
+            $bath,
+            $request->filled('source') ? (string) $request->string('source') : 'typed',
+            self::method($request) === CheckMethod::Comparison ? self::referenceThermometer($request) : null,
+        );
+    }
+
+    public static function unit(Request $request, Thermometer $thermometer): string
+    {
+        $request->validate(['unit' => ['nullable', Rule::in(['C', 'F'])]], ['unit' => 'C or F is accepted.']);
+
+        return $request->filled('unit') ? (string) $request->string('unit') : $thermometer->service()->unit;
+    }
+
+    public static function reference(Request $request, Thermometer $thermometer): Reference
+    {
+        return match (self::method($request)) {
+            CheckMethod::Boiling => self::boiling($request),
+            CheckMethod::Comparison => self::comparison($request),
+            default => Reference::ice(),
+        };
+    }
+
+    private static function method(Request $request): CheckMethod
+    {
+        $request->validate(['method' => ['required', Rule::enum(CheckMethod::class)]]);
+
+        return CheckMethod::from((string) $request->string('method'));
+    }
+
+    /** @return list<float> °C */
+    private static function readings(Request $request, string $unit): array
+    {
+        $readings = [];
+        foreach ((array) $request->input('readings', []) as $typed) {
+            if (is_string($typed) && trim($typed) !== '') {
+                // A unit behind the number goes before the one that was chosen.
+                $isPlain = preg_match('/[fF]\s*$|[cC]\s*$/', $typed) !== 1;
+                $readings[] = self::told(static fn(): float => Quantity::Thermometer->read($isPlain && $unit === 'F' ? "$typed F" : $typed), 'readings');
+            }
+        }
+
+        return $readings;
+    }
+
+    private static function boiling(Request $request): Reference
+    {
+        $site = self::quantity($request, 'elevation', Quantity::Elevation) ?? SiteElevation::current();
+        $kpa = self::quantity($request, 'pressure', Quantity::Pressure);
+        $isReduced = match ($request->input('reduced')) {
+            'yes' => true,
+            'no' => false,
+            default => null,
+        };
+
+        return self::told(static fn(): Reference => match (true) {
+            $kpa !== null => Reference::boilingAtPressure(StationPressure::of($kpa, $isReduced, $site)),
+            $site !== null => Reference::boilingAtElevation($site),
+            default => throw Refused::because('The air pressure is needed, or the elevation of the site. ' . Quantity::Pressure->accepted(), 'pressure'),
+        }, 'pressure');
+    }
+
+    private static function comparison(Request $request): Reference
+    {
+        $reference = self::referenceThermometer($request);
+        $celsius = self::quantity($request, 'reference_c', Quantity::Thermometer) ?? throw Refused::because('What does the reference read? ' . Quantity::Thermometer->accepted(), 'reference_c');
+
+        return Reference::thermometer($celsius, (float) $reference->service()->certificate_expanded_u_c);
+    }
+
+    private static function referenceThermometer(Request $request): Thermometer
+    {
+        $code = $request->input('reference');
+        $reference = is_string($code) && $code !== '' ? Thermometer::query()->with('newestService')->where('code', $code)->first() : null;
+        if ($reference === null) {
+            throw Refused::because('Choose the reference thermometer.', 'reference');
+        }
+        if (!$reference->service()->isReference()) {
+            throw Refused::because($reference->service()->certificate_expanded_u_c === null ? "$reference->code has no certificate on record; a reference needs one, with its uncertainty." : "The certificate of $reference->code has run out.", 'reference');
+        }
+
+        return $reference;
+    }
+
+    private static function restsOn(Request $request, Thermometer $thermometer): string
+    {
+        $reference = self::reference($request, $thermometer);
+        $u = Numbers::plain($reference->expandedU);
+        $pressure = $request->input('pressure');
+        $isByPressure = is_string($pressure) && trim($pressure) !== '';
+
+        return match ($reference->method) {
+            CheckMethod::Boiling => sprintf('boiling at %s °C ± %s, by %s', Numbers::fixed($reference->celsius, 2), $u, $isByPressure ? 'pressure ' . mb_strimwidth($pressure, 0, 30) . ($request->input('reduced') === 'yes' ? ' reduced to sea level' : '') : 'elevation'),
+            CheckMethod::Comparison => sprintf('%s at %s °C ± %s, certificate %s', self::referenceThermometer($request)->code, Numbers::fixed($reference->celsius, 2), $u, self::referenceThermometer($request)->service()->certificate),
+            default => "ice point 0.0 °C ± $u",
+        };
+    }
+
+    private static function quantity(Request $request, string $field, Quantity $quantity): ?float
+    {
+        $typed = $request->input($field);
+
+        return is_string($typed) && trim($typed) !== '' ? self::told(static fn(): float => $quantity->read($typed), $field) : null;
+    }
+
+    /**
+     * @template T
+     *
+     * @param callable(): T $read
+     *
+     * @return T
+     *
+     * @throws Refused what the core refuses, told at the field
+     */
+    private static function told(callable $read, string $field): mixed
+    {
+        try {
+            return $read();
+        } catch (Failure $failure) {
+            throw Refused::because($failure->getMessage(), in_array($failure->field(), ['reduced', 'elevation_m', 'pressure_kpa'], true) ? 'pressure' : $failure->field() ?? $field);
+        }
+    }
+}

@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\View\Figures;
+
+use Carbon\CarbonImmutable;
+use Rheacid\Batches\Deadline;
+use Rheacid\Core\Care\PairState;
+use Rheacid\Core\Words\ForecastWords;
+use Rheacid\Models\Batch;
+use Rheacid\Models\Pair;
+use Rheacid\Plant;
+use Rheacid\Today\CareDue;
+use Rheacid\Today\DayPlan;
+
+/** The day as a time line: a lane for each instrument and batch, and what waits for what. */
+final readonly class DayLine
+{
+    public const WIDTH = 800;
+    public const LANE = 36;
+    public const LEFT = 176;
+
+    private const HOURS = 10;
+    private const BEFORE_H = 2;
+
+    /** How long each step is drawn. Common practice, no source. */
+    private const CALIBRATE_MIN = 20;
+    private const MEASURE_MIN = 20;
+
+    private Scale $time;
+    private CarbonImmutable $from;
+    public CarbonImmutable $now;
+
+    /**
+     * @param list<array{name: string, boxes: list<array{from: CarbonImmutable, to: CarbonImmutable, kind: string, label: string}>, deadline: array{at: CarbonImmutable, label: string, sign: string}|null}> $lanes
+     * @param list<array{from: int, to: int, at: CarbonImmutable}> $blocks a lane waits for another one until then
+     */
+    private function __construct(public array $lanes, public array $blocks)
+    {
+        $this->now = CarbonImmutable::now();
+        $this->from = Plant::local($this->now)->startOfHour()->subHours(self::BEFORE_H);
+        $this->time = new Scale(0, self::HOURS * 60, self::LEFT, self::WIDTH - 24);
+    }
+
+    public static function of(DayPlan $plan): self
+    {
+        $lanes = [];
+        $ready = $plan->readyPair();
+        $soonest = null;
+        foreach ($plan->pairs() as $pair) {
+            [$boxes, $free] = self::instrument($pair, $plan);
+            if ($boxes !== []) {
+                $soonest = $free !== null && ($soonest === null || $free < $soonest['at']) ? ['lane' => count($lanes), 'at' => $free] : $soonest;
+                $lanes[] = ['name' => 'Electrode ' . $pair->electrode->code, 'boxes' => $boxes, 'deadline' => null];
+            }
+        }
+        $checks = CarbonImmutable::now()->addMinutes(self::CALIBRATE_MIN + 10);
+        foreach ($plan->thermometersDue() as $thermometer) {
+            $lanes[] = ['name' => "Thermometer $thermometer->code", 'boxes' => [['from' => $checks, 'to' => $checks->addMinutes(self::CALIBRATE_MIN), 'kind' => 'plan', 'label' => 'check']], 'deadline' => null];
+        }
+        $blocks = [];
+        $start = $ready !== null ? CarbonImmutable::now() : $soonest['at'] ?? null;
+        foreach ($plan->batches() as $batch) {
+            $lane = self::batch($batch, $start);
+            if ($lane === null) {
+                continue;
+            }
+            if ($ready === null && $soonest !== null && $lane['boxes'] !== []) {
+                $blocks = $blocks !== [] ? $blocks : [['from' => $soonest['lane'], 'to' => count($lanes), 'at' => $soonest['at']]];
+            }
+            $start = $lane['boxes'] === [] || $start === null ? $start : $start->addMinutes(self::MEASURE_MIN + 10);
+            $lanes[] = $lane;
+        }
+
+        return new self($lanes, $blocks);
+    }
+
+    public function x(\DateTimeInterface $at): float
+    {
+        return $this->time->within($this->from->diffInMinutes($at));
+    }
+
+    public function isInView(\DateTimeInterface $at): bool
+    {
+        return $at >= $this->from && $at <= $this->from->addHours(self::HOURS);
+    }
+
+    /** @return list<array{x: float, label: string}> */
+    public function hours(): array
+    {
+        $hours = [];
+        for ($i = 0; $i <= self::HOURS; $i++) {
+            $hours[] = ['x' => $this->x($this->from->addHours($i)), 'label' => $this->from->addHours($i)->format('G:i')];
+        }
+
+        return $hours;
+    }
+
+    public function height(): int
+    {
+        return 34 + self::LANE * count($this->lanes);
+    }
+
+    public function y(int $lane): int
+    {
+        return 30 + self::LANE * $lane;
+    }
+
+    /**
+     * @return array{list<array{from: CarbonImmutable, to: CarbonImmutable, kind: string, label: string}>, CarbonImmutable|null} what is drawn, and when it can measure
+     */
+    private static function instrument(Pair $pair, DayPlan $plan): array
+    {
+        $now = CarbonImmutable::now();
+        $standing = $plan->standing($pair);
+        $until = $standing->until === null ? null : CarbonImmutable::instance($standing->until);
+        $calibrate = static fn(CarbonImmutable $at, string $label): array => ['from' => $at, 'to' => $at->addMinutes(self::CALIBRATE_MIN), 'kind' => 'plan', 'label' => $label];
+        if ($standing->state === PairState::Soaking && $until !== null) {
+            $since = $pair->electrode->careEvents->last(static fn($event): bool => $event->until_at !== null);
+
+            return [[['from' => CarbonImmutable::instance($since->at ?? $now), 'to' => $until, 'kind' => 'soak', 'label' => ''], $calibrate($until, 'out of its soak ' . Plant::short($until) . ', then calibrate')], $until->addMinutes(self::CALIBRATE_MIN)];
+        }
+        if ($standing->state->isInForce() && $until !== null && $pair->newestCalibration !== null) {
+            return [[['from' => CarbonImmutable::instance($pair->newestCalibration->at), 'to' => $until, 'kind' => $standing->state === PairState::Ready ? 'ready' : 'care', 'label' => ($standing->state === PairState::Ready ? 'ready until ' : 'with care until ') . Plant::short($until)]], $now];
+        }
+        if (in_array($standing->state, [PairState::OutOfUse, PairState::Retired], true)) {
+            return [[], null];
+        }
+
+        return [[$calibrate($now, CareDue::nextStep($pair) === null ? 'calibrate' : 'care first, then calibrate')], $now->addMinutes(self::CALIBRATE_MIN)];
+    }
+
+    /** @return array{name: string, boxes: list<array{from: CarbonImmutable, to: CarbonImmutable, kind: string, label: string}>, deadline: array{at: CarbonImmutable, label: string, sign: string}|null}|null null where nothing of it falls in the day */
+    private static function batch(Batch $batch, ?CarbonImmutable $start): ?array
+    {
+        $last = $batch->currentReadings->last();
+        $boxes = match (true) {
+            $last !== null && $batch->wasReadToday() => [['from' => CarbonImmutable::instance($last->observed_at), 'to' => $last->observed_at->addMinutes(self::MEASURE_MIN), 'kind' => 'done', 'label' => 'measured']],
+            $start === null => [],
+            default => [['from' => $start, 'to' => $start->addMinutes(self::MEASURE_MIN), 'kind' => 'plan', 'label' => 'measure']],
+        };
+        $next = Deadline::next($batch);
+        $forecast = $next?->forecast;
+        $deadline = $next === null ? null : [
+            'at' => $next->at,
+            'label' => $next->words() . ($forecast === null || $next->at->isPast() ? '' : ', ' . ForecastWords::short($forecast)),
+            'sign' => $next->at->isPast() || $forecast?->verdict === null ? 'fail' : ForecastWords::sign($forecast->verdict),
+        ];
+
+        return $boxes === [] && $deadline === null ? null : ['name' => $batch->code, 'boxes' => $boxes, 'deadline' => $deadline];
+    }
+}

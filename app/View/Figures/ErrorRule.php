@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\View\Figures;
+
+use Rheacid\Core\Numbers;
+
+/** The error of a thermometer as a plumb line with whiskers between its tolerance walls. */
+final readonly class ErrorRule
+{
+    public const WIDTH = 760;
+    public const HEIGHT = 118;
+
+    private Scale $error;
+
+    public function __construct(private float $errorC, private float $expandedU, private float $toleranceC)
+    {
+        $reach = max(1.5 * $toleranceC, 1.15 * (abs($errorC) + $expandedU));
+        $this->error = new Scale(-$reach, $reach, 30, self::WIDTH - 30);
+    }
+
+    public function x(float $celsius): float
+    {
+        return $this->error->within($celsius);
+    }
+
+    /** @return array{low: float, high: float, label: string} */
+    public function walls(): array
+    {
+        return ['low' => $this->x(-$this->toleranceC), 'high' => $this->x($this->toleranceC), 'label' => Numbers::plain($this->toleranceC)];
+    }
+
+    /** @return array{x: float, from: float, to: float} */
+    public function plumb(): array
+    {
+        return ['x' => $this->x($this->errorC), 'from' => $this->x($this->errorC - $this->expandedU), 'to' => $this->x($this->errorC + $this->expandedU)];
+    }
+
+    /** @return list<float> */
+    public function ticks(): array
+    {
+        return array_map($this->x(...), $this->error->ticks($this->error->step(20)));
+    }
+
+    public function words(): string
+    {
+        return sprintf('Error %s °C with uncertainty %s °C, tolerance %s °C', Numbers::fixed($this->errorC, 2), Numbers::fixed($this->expandedU, 2), Numbers::plain($this->toleranceC));
+    }
+}

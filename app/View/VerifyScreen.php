@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\View;
+
+use Illuminate\Support\Collection;
+use Rheacid\Bench\SimulatedBench;
+use Rheacid\Core\Simulation\BathKind;
+use Rheacid\Core\Thermometry\CheckMethod;
+use Rheacid\Core\Thermometry\Coverage;
+use Rheacid\Models\SiteElevation;
+use Rheacid\Models\Thermometer;
+use Rheacid\Models\ThermometerCheck;
+use Rheacid\Models\ThermometerService;
+
+/** What the page of a thermometer in its bath shows. */
+final readonly class VerifyScreen
+{
+    /**
+     * @param Collection<int, Thermometer> $references with a certificate in date
+     * @param list<BathKind> $baths of the simulated bench
+     */
+    private function __construct(
+        public Thermometer $thermometer,
+        public ThermometerService $service,
+        public CheckMethod $method,
+        public Collection $references,
+        public ?float $elevation,
+        public array $baths,
+        public ?ThermometerCheck $last,
+    ) {}
+
+    public static function of(Thermometer $thermometer, CheckMethod $method, SimulatedBench $bench): self
+    {
+        $thermometer->load(['newestCheck.outcome', 'newestService']);
+
+        return new self(
+            $thermometer,
+            $thermometer->service(),
+            $method,
+            Thermometer::query()->with('newestService')->whereKeyNot($thermometer->id)->orderBy('code')->get()->filter(static fn(Thermometer $other): bool => $other->service()->isReference())->values(),
+            SiteElevation::current(),
+            $bench->hasThermometer($thermometer) ? self::baths($method) : [],
+            $thermometer->newestCheck,
+        );
+    }
+
+    /** @return array<string, string> what is ticked on the drawing, by a short key */
+    public function ticks(): array
+    {
+        $depth = "{$this->service->immersion_mm} mm deep at least: the sensing length is covered";
+
+        return match ($this->method) {
+            CheckMethod::Ice, CheckMethod::Rtd => [
+                'crushed' => 'ice crushed, to the bottom',
+                'water' => 'clean water only just covers it: a slush, nothing floats',
+                'depth' => $depth,
+                'clear' => '25 mm clear of wall and bottom',
+                'stirred' => 'stirred, then waited until steady',
+            ],
+            CheckMethod::Boiling => [
+                'pure' => 'pure water, no salt, nothing cooked in it',
+                'rolling' => 'a rolling boil',
+                'depth' => $depth,
+                'clear' => 'clear of wall and bottom',
+            ],
+            CheckMethod::Comparison => [
+                'stirred' => 'bath stirred, at the temperature of use',
+                'near' => 'both tips side by side, at one depth',
+                'depth' => $depth,
+                'steady' => 'waited three to five response times',
+            ],
+        };
+    }
+
+    /** What this method would and would not cover of the thermometer's range of use. */
+    public function coverage(): string
+    {
+        [$low, $high] = Coverage::of($this->method, match ($this->method) {
+            CheckMethod::Boiling => 98.0,
+            CheckMethod::Comparison => ($this->service->use_low_c + $this->service->use_high_c) / 2,
+            default => 0.0,
+        });
+
+        return match (true) {
+            $this->method === CheckMethod::Comparison => '10 °C either way of the bath: choose the temperature of use',
+            $this->service->use_high_c > $high => sprintf('up to %.0f °C; it is used up to %.0f °C, which needs a boiling or comparison check within 10 °C of that', $high, $this->service->use_high_c),
+            default => sprintf('%.0f to %.0f °C', $low, $high),
+        };
+    }
+
+    /** @return list<BathKind> */
+    private static function baths(CheckMethod $method): array
+    {
+        return match ($method) {
+            CheckMethod::Ice => [BathKind::Slush, BathKind::Cubes, BathKind::Salted, BathKind::AtTheWall],
+            CheckMethod::Boiling => [BathKind::Boiling],
+            CheckMethod::Comparison => [BathKind::Stirred],
+            CheckMethod::Rtd => [],
+        };
+    }
+}

@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Rheacid\Actions\Bench\MoveElectrode;
+use Rheacid\Actions\Calibrate\AcceptPoint;
+use Rheacid\Actions\Calibrate\CalibrateCell;
+use Rheacid\Actions\Calibrate\CheckBuffer;
+use Rheacid\Actions\Calibrate\OpenRun;
+use Rheacid\Actions\Measure\AcceptReplicate;
+use Rheacid\Actions\Measure\BeginMeasuring;
+use Rheacid\Actions\Measure\RecordReading;
+use Rheacid\Actions\Ready\LogBottle;
+use Rheacid\Actions\Ready\LogCare;
+use Rheacid\Actions\Verify\ChooseOutcome;
+use Rheacid\Actions\Verify\RecordCheck;
+use Rheacid\Actions\Verify\SetElevation;
+use Rheacid\Bench\CellReading;
+use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\SimulatedReading;
+use Rheacid\Bench\Source;
+use Rheacid\Core\Care\CareKind;
+use Rheacid\Core\Care\Dirt;
+use Rheacid\Core\Care\SoakSchool;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Thermometry\Outcome;
+use Rheacid\Core\Thermometry\Reference;
+use Rheacid\Models\Batch;
+use Rheacid\Models\Electrode;
+use Rheacid\Models\Lot;
+use Rheacid\Models\Pair;
+use Rheacid\Models\Person;
+use Rheacid\Models\Thermometer;
+use Rheacid\Records\SentForm;
+use Rheacid\Verify\CheckInput;
+use Rheacid\Verify\RtdInput;
+
+/** What the invented people of the demo do at the simulated bench, each through the application's own action. */
+final readonly class Work
+{
+    /** Long enough for the slowest electrode on the shelf to settle. */
+    private const WAIT_S = 240;
+
+    public function __construct(
+        private SimulatedBench $bench,
+        private MoveElectrode $move,
+        private OpenRun $open,
+        private CheckBuffer $checkBuffer,
+        private AcceptPoint $acceptPoint,
+        private BeginMeasuring $begin,
+        private AcceptReplicate $acceptReplicate,
+        private RecordReading $record,
+        private LogCare $logCare,
+        private LogBottle $logBottle,
+        private CalibrateCell $calibrateCell,
+        private RecordCheck $recordCheck,
+        private ChooseOutcome $chooseOutcome,
+        private SetElevation $setElevation,
+    ) {}
+
+    public function standAt(Person $by, float $metres, CarbonImmutable $at): void
+    {
+        CarbonImmutable::setTestNow($at);
+        ($this->setElevation)($by, SentForm::own(), $metres);
+    }
+
+    public function check(Person $by, string $electrode, string $code, CarbonImmutable $at): void
+    {
+        CarbonImmutable::setTestNow($at);
+        $pair = $this->pair($electrode);
+        $lot = Lot::query()->with('uses')->where('code', $code)->firstOrFail();
+        $this->immerse($by, $pair, 'lot_id', $lot->id, null);
+        ($this->checkBuffer)($by, SentForm::own(), $pair, $lot, 'start', new SimulatedReading($this->bench, $pair, null), null);
+    }
+
+    /** @param list<string> $codes bottles in the order of the run; the first is read back */
+    public function calibrate(Person $by, string $electrode, array $codes, CarbonImmutable $at): void
+    {
+        CarbonImmutable::setTestNow($at);
+        $pair = $this->pair($electrode);
+        $lots = array_map(static fn(string $code): Lot => Lot::query()->where('code', $code)->firstOrFail(), $codes);
+        assert($lots !== []);
+        $run = ($this->open)($by, SentForm::own(), $pair, $lots, $lots[0], Source::Simulated, null);
+        foreach ([...$lots, $lots[0]] as $station => $lot) {
+            $this->immerse($by, $pair, 'lot_id', $lot->id, $run->id);
+            ($this->acceptPoint)($by, SentForm::own(), $run->refresh(), $station, new SimulatedReading($this->bench, $pair, null), null);
+        }
+    }
+
+    public function measure(Person $by, string $code, Stage $stage, float $ph, CarbonImmutable $at): void
+    {
+        CarbonImmutable::setTestNow($at);
+        $batch = Batch::query()->where('code', $code)->firstOrFail();
+        $pair = $this->pair('E-07');
+        $draft = ($this->begin)($by, SentForm::own(), $batch, $pair, Thermometer::query()->where('code', 'T-03')->firstOrFail(), $stage, 'blend', $at->subMinutes(8), [], Source::Simulated);
+        foreach ([$ph - 0.006, $ph] as $portion) {
+            $this->fill($code, $portion);
+            $this->immerse($by, $pair, 'batch_id', $batch->id, null);
+            ($this->acceptReplicate)($by, SentForm::own(), $draft, new SimulatedReading($this->bench, $pair, null), null);
+        }
+        ($this->record)($by, SentForm::own(), $draft);
+    }
+
+    private function immerse(Person $by, Pair $pair, string $column, int $id, ?int $runId): void
+    {
+        $cup = DB::table('bench_cups')->where($column, $id)->value('id');
+        $run = $runId === null ? null : $pair->openRun()->first();
+        ($this->move)($by, $pair->electrode, is_int($cup) ? $cup : 0, 1, $run);
+        CarbonImmutable::setTestNow(CarbonImmutable::now()->addSeconds(self::WAIT_S));
+    }
+
+    public function fill(string $code, float $ph): void
+    {
+        DB::table('bench_cups')->where('batch_id', Batch::query()->where('code', $code)->firstOrFail()->id)->update(['ph' => $ph]);
+    }
+
+    private function pair(string $electrode): Pair
+    {
+        return Pair::query()->with(['electrode.careEvents', 'meter', 'policy'])->whereRelation('electrode', 'code', $electrode)->firstOrFail();
+    }
+
+    public function care(Person $by, string $electrode, CareKind $kind, CarbonImmutable $at, ?SoakSchool $school = null, ?Dirt $dirt = null): void
+    {
+        CarbonImmutable::setTestNow($at);
+        ($this->logCare)($by, SentForm::own(), Electrode::query()->where('code', $electrode)->firstOrFail(), $kind, $school, $dirt, null);
+    }
+
+    public function cell(Person $by, string $electrode, string $code, float $reading, float $celsius, CarbonImmutable $at): void
+    {
+        CarbonImmutable::setTestNow($at);
+        ($this->calibrateCell)($by, SentForm::own(), $this->pair($electrode), Lot::query()->with('uses')->where('code', $code)->firstOrFail(), CellReading::typed($reading, $celsius, true), null);
+    }
+
+    public function discard(Person $by, string $code, CarbonImmutable $at): void
+    {
+        CarbonImmutable::setTestNow($at);
+        ($this->logBottle)($by, SentForm::own(), Lot::query()->where('code', $code)->firstOrFail(), 'discarded', null, null, 'used up');
+    }
+
+    /** What the glass has become by then; nobody at the bench can see it. */
+    public function wear(string $electrode, float $slopeShare, float $offsetMv): void
+    {
+        DB::table('bench_electrodes')->where('electrode_id', Electrode::query()->where('code', $electrode)->firstOrFail()->id)->update(['slope_share' => $slopeShare, 'offset_mv' => $offsetMv]);
+    }
+
+    /** @param list<float> $readings °C */
+    public function verify(Person $by, string $code, array $readings, CarbonImmutable $at): void
+    {
+        CarbonImmutable::setTestNow($at);
+        $thermometer = Thermometer::query()->with(['newestService', 'newestCheck.outcome'])->where('code', $code)->firstOrFail();
+        assert($readings !== []);
+        $check = ($this->recordCheck)($by, SentForm::own(), $thermometer, new CheckInput(Reference::ice(), $readings, $thermometer->service()->unit, 'ice point 0.0 °C ± 0.1', ['crushed', 'water', 'depth', 'clear', 'stirred'], 'typed'));
+        ($this->chooseOutcome)($by, SentForm::own(), $check, Outcome::Use, null);
+    }
+
+    public function verifyRtd(Person $by, string $code, float $ohm, float $insulation, CarbonImmutable $at): void
+    {
+        CarbonImmutable::setTestNow($at);
+        $thermometer = Thermometer::query()->with(['newestService', 'newestCheck.outcome'])->where('code', $code)->firstOrFail();
+        $check = ($this->recordCheck)($by, SentForm::own(), $thermometer, new RtdInput($ohm, $insulation, ['crushed', 'water', 'depth', 'clear', 'stirred']));
+        ($this->chooseOutcome)($by, SentForm::own(), $check, Outcome::Use, null);
+    }
+}
