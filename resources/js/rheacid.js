@@ -49,9 +49,17 @@ document.addEventListener('submit', (event) => {
     }
 });
 
+document.addEventListener('click', (event) => {
+    if (event.target.closest('[data-print]')) {
+        event.preventDefault();
+        window.print();
+    }
+});
+
 document.addEventListener('change', (event) => {
     if (event.target.matches('[data-submits]')) event.target.form.requestSubmit();
 });
 
 keepWhatIsTyped();
 listenToKeys();
+if (document.querySelector('.labels')) import('./labels.js').then(({ drawLabels }) => drawLabels());

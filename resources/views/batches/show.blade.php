@@ -1,6 +1,9 @@
 @php($batch = $screen->batch)
 <x-house :title="'Batch ' . $batch->code" room="Batches">
     <p class="what">{{ $batch->product->name }} · started {{ Rheacid\Plant::full($batch->started_at) }} · {{ $batch->vessel }} · {{ $batch->size }} · version {{ $batch->product->version }} of the product</p>
+    @if ($outlook = $screen->deadline?->outlook())
+        <p class="verdict"><x-state :is="Rheacid\Core\Words\ForecastWords::sign($screen->deadline->forecast->verdict)">{{ $screen->deadline->words() }}: {{ $outlook }}</x-state></p>
+    @endif
     <x-series-chart :figure="$screen->chart" />
     <h2>Readings</h2>
     <table class="stack">

@@ -2,27 +2,43 @@
     @if ($pair->openRun)
         <p class="verdict"><x-state is="care">In hand.</x-state> {{ $pair->openRun->holder->name }} is calibrating this pair since {{ Rheacid\Plant::short($pair->openRun->opened_at) }}. <a href="{{ route('runs.show', $pair->openRun) }}">Open that run</a></p>
     @endif
+    @if ($step)<p class="verdict"><x-state is="care">First:</x-state> {{ Rheacid\Core\Words\CareWords::step($step) }}. <a href="{{ route('pairs.show', $pair) }}">To its care</a></p>@endif
     <form id="open-run" method="post" action="{{ route('runs.store', $pair) }}">
         <x-form-id />
-        <h2>Buffers, in the order in which you take them</h2>
+        <h2>Buffers</h2>
         <div class="fields">
-            @foreach (range(0, max(2, count($order) - 1)) as $i)
-                <x-field name="lots[{{ $i }}]" :label="['First', 'Second', 'Third', 'Fourth', 'Fifth'][$i] . ($i > 1 ? ' (may stay empty)' : '')">
+            @foreach (range(0, 4) as $i)
+                <x-field name="lots[{{ $i }}]" :label="['First', 'Second', 'Third', 'Fourth', 'Fifth'][$i] . ($i > 1 ? ' (may stay empty)' : '')" :class="$i > max(2, count($order) - 1) ? 'more' : ''">
                     <select class="form-select" id="f-lots-{{ $i }}" name="lots[{{ $i }}]">
                         <option value="">none</option>
                         @foreach ($lots as $lot)
                             @php($objection = Rheacid\Actions\Calibrate\OpenRun::objection($lot))
-                            <option value="{{ $lot->code }}" @selected(old("lots.$i", $order[$i] ?? '') === $lot->code)>{{ $lot->label }} · {{ $lot->code }} · {{ $objection ?? $lot->usesLeftWords() }}</option>
+                            <option value="{{ $lot->code }}" @selected(old("lots.$i", $order[$i] ?? '') === $lot->code)>{{ $lot->label }} · {{ $lot->code }} · {{ $objection ?? ($lot->isBarred() ? 'not for critical limits' : $lot->usesLeftWords()) }}</option>
                         @endforeach
                     </select>
                 </x-field>
             @endforeach
+            <x-field name="read_back" label="Read back in">
+                <select class="form-select" id="f-read_back" name="read_back">
+                    <option value="">the first one again</option>
+                    @foreach ($lots as $lot)
+                        @if (Rheacid\Actions\Calibrate\OpenRun::objection($lot) === null)<option value="{{ $lot->code }}" @selected(old('read_back', $readBack ?? '') === $lot->code)>{{ $lot->label }} · {{ $lot->code }}</option>@endif
+                    @endforeach
+                </select>
+            </x-field>
         </div>
         @error('lots')<p class="problem">{{ $message }}</p>@enderror
-        <p class="form-text">Two about 3 pH apart at least. The first is read back at the end.</p>
+        @error('read_back')<p class="problem">{{ $message }}</p>@enderror
+        <p class="form-text">Two about 3 pH apart at least, up to five. A bottle that is not fitted, read back at the end, counts as the independent check as well.</p>
+        <details class="mt-2"><summary>Order and line: {{ Rheacid\View\PolicyWords::order($pair->policy->buffer_order) }}, {{ Rheacid\View\PolicyWords::fit($pair->policy->fit) }}</summary>
+            <div class="fields mt-2">
+                <x-field name="order" label="Order"><select class="form-select" id="f-order" name="order">@foreach (Rheacid\Core\Solutions\BufferOrder::cases() as $school)<option value="{{ $school->value }}" @selected(old('order', $pair->policy->buffer_order->value) === $school->value)>{{ Rheacid\View\PolicyWords::order($school) }}</option>@endforeach</select></x-field>
+                <x-field name="fit" label="Line"><select class="form-select" id="f-fit" name="fit">@foreach (Rheacid\Core\Electrode\FitMethod::cases() as $fit)<option value="{{ $fit->value }}" @selected(old('fit', $pair->policy->fit->value) === $fit->value)>{{ Rheacid\View\PolicyWords::fit($fit) }}</option>@endforeach</select></x-field>
+            </div>
+        </details>
         <h2>Where the readings come from</h2>
         @if ($simulated)
-            <label class="form-check"><input class="form-check-input" type="radio" name="source" value="simulated" @checked(old('source', 'simulated') === 'simulated')> the simulated bench</label>
+            <label class="form-check"><input class="form-check-input" type="radio" name="source" value="simulated" @checked(old('source', 'simulated') === 'simulated')> the simulated bench</label> <a class="cell-link" href="{{ route('bench.show', $pair) }}">set its scene</a>
         @endif
         <label class="form-check"><input class="form-check-input" type="radio" name="source" value="typed" @checked(old('source', $simulated ? 'simulated' : 'typed') === 'typed')> typed: the {{ $pair->meter->shows_mv ? 'mV' : 'pH' }} and °C that a real meter shows</label>
         @if ($standing->state === Rheacid\Core\Care\PairState::Soaking)
@@ -47,7 +63,7 @@
                 <dd><a href="{{ route('calibrations.show', $last) }}">{{ Rheacid\Plant::short($last->at) }}</a>, <x-slope :calibration="$last" /></dd>
             @endif
             <dt>Policy {{ $pair->policy->name }}</dt>
-            <dd>slope {{ Rheacid\Core\Numbers::plain($pair->policy->slope_low_percent) }}–{{ Rheacid\Core\Numbers::plain($pair->policy->slope_high_percent) }} %, read-back within {{ Rheacid\Core\Numbers::plain($pair->policy->read_back_limit_ph) }} pH, every {{ $pair->policy->calibrate_every_hours }} h</dd>
+            <dd>slope {{ Rheacid\Core\Numbers::plain($pair->policy->slope_low_percent) }}–{{ Rheacid\Core\Numbers::plain($pair->policy->slope_high_percent) }} %, read-back within {{ Rheacid\Core\Numbers::plain($pair->policy->read_back_limit_ph) }} pH, {{ Rheacid\View\PolicyWords::interval($pair->policy) }}; {{ Rheacid\View\PolicyWords::buffers($pair->policy) }}</dd>
         </dl>
         <h2>Why these buffers</h2>
         @if ($expected === [])

@@ -11,6 +11,12 @@
                 @endif
             </li>
         @endforeach
+        @foreach ($plan->cells() as $pair)
+            <li>
+                <div><b>{{ $pair->electrode->code }} on {{ $pair->name() }} <x-measures :is="$pair->electrode->measures" /></b><small>{{ $pair->electrode->kind }} · <x-pair-state :standing="Rheacid\Shelf\Cells::standing($pair)" /></small></div>
+                <a class="do quiet" href="{{ route('cells.show', $pair) }}">Calibrate<span class="visually-hidden"> {{ $pair->electrode->code }}</span></a>
+            </li>
+        @endforeach
     </ul>
     <x-slot:evidence>
         <h2>Before you begin</h2>

@@ -6,6 +6,7 @@
             <li @class(['done' => $station['state'] === 'done']) @if ($station['state'] === 'now') aria-current="step" @endif><b>{{ $station['name'] }}</b><span>{{ $station['detail'] }}</span></li>
         @endforeach
     </ol>
+    @if ($screen->isFree && $mine)<p class="what">Any of the buffers that are left will do: it is recognised from its potential.</p>@endif
     @if ($run->state !== Rheacid\Models\RunState::Open)
         <p class="verdict"><x-state is="idle">Left.</x-state> This run was left without a verdict; its points stay on record.</p>
     @else
@@ -19,6 +20,12 @@
                 <x-form-id />
                 <input type="hidden" name="station" value="{{ $screen->station }}">
                 @if ($screen->live)<input type="hidden" name="seen_s" value="{{ $screen->live->figure ? $screen->live->seenS : '' }}">@endif
+                @if ($screen->isReadBack && !$run->pair->meter->shows_mv)
+                    <div class="fields mb-3">
+                        <x-field name="shown_slope" label="Its own slope, % (may stay empty)" help="if the meter shows it, like 98" inputmode="decimal" />
+                        <x-field name="shown_offset" label="Its own offset, mV (may stay empty)" inputmode="text" />
+                    </div>
+                @endif
                 @unless ($screen->live)<x-typed-reading :window="30" form="accept" :meter="$run->pair->meter" />@endunless
             </form>
             @if ($screen->live)<x-bench-strip :cups="$screen->cups" :action="route('runs.immerse', $run)" :current="$screen->live->cupId" :speed="$screen->live->speed" />@endif
@@ -28,7 +35,7 @@
     @endif
     @if ($mine)
         <x-slot:act>
-            <x-accept-bar form="accept" :label="($screen->isReadBack ? 'Accept read-back' : 'Accept ' . $screen->bufferNow)" :live="$screen->live" :leave="route('runs.leave', $run)" />
+            <x-accept-bar form="accept" :label="match (true) { $screen->isReadBack => 'Accept read-back', $screen->isFree => 'Accept what is recognised', default => 'Accept ' . $screen->bufferNow }" :live="$screen->live" :leave="route('runs.leave', $run)" />
         </x-slot>
     @elseif ($run->state === Rheacid\Models\RunState::Open && auth()->user()->role->writes())
         <x-slot:act>
@@ -40,13 +47,14 @@
         <dl>
             <dt>Bottle {{ $screen->lot->code }}, {{ $screen->lot->label }} at 25 °C</dt>
             <dd><x-state is="met">{{ $screen->bufferNow }}{{ $screen->live?->figure ? ' at ' . Rheacid\Core\Numbers::fixed($screen->live->celsius, 1) . ' °C' : '' }}</x-state><br>
-                @if ($screen->lot->opened_on) opened {{ (int) $screen->lot->opened_on->diffInDays(now()) }} days ago · @endif {{ $screen->lot->usesLeftWords() }}{{ $screen->lot->uses->contains('calibration_run_id', $run->id) ? ' after this run' : '' }}</dd>
+                @if ($screen->lot->openedOn()) opened {{ (int) $screen->lot->openedOn()->diffInDays(now()) }} days ago · @endif {{ $screen->lot->usesLeftWords() }}{{ $screen->lot->uses->contains('calibration_run_id', $run->id) ? ' after this run' : '' }}</dd>
         </dl>
         <h2>Now</h2>
         <ul class="steps">
-            <li>Rinse, blot, do not rub.</li>
+            <li>Rinse with {{ Rheacid\View\PolicyWords::rinse($run->policy) }}, blot, do not rub.</li>
             <li>Tip 25 mm deep, fill hole open, not touching the wall.</li>
             <li>Stir gently, no vortex, then leave it alone.</li>
+            @unless ($run->pair->meter->compensates)<li><b>Temperature by hand:</b> set it on the meter, and type what a checked thermometer reads in this buffer.</li>@endunless
         </ul>
         @if ($screen->lastPoint?->as_found_ph !== null)
             <h2>As found</h2>

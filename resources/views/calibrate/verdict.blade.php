@@ -1,19 +1,26 @@
 @php($calibration = $screen->calibration)
 <x-house :title="'Calibration · ' . $calibration->pair->electrode->code . ' on ' . $calibration->pair->name()" room="Calibrate">
     <p class="what">{{ Rheacid\Plant::full($calibration->at) }}, by {{ $calibration->person->name }}, policy {{ $calibration->policy->name }}</p>
-    @if ($calibration->slope_percent === null)
-        <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 2) }}</span><span class="unit">pH off at the read-back<br>the meter keeps slope and offset to itself</span></div>
+    @if ($calibration->fit === null)
+        <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 2) }}</span><span class="unit">pH off at the read-back<br>{{ $calibration->slope_percent === null ? 'the meter keeps slope and offset to itself' : 'the meter says: slope ' . $screen->slope . ', offset ' . $screen->offset }}</span></div>
     @else
         <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->slope_percent, 1) }}</span><span class="pm">% slope</span><span class="unit">offset {{ $screen->offset }}@if ($calibration->read_back_error_ph !== null) · read back {{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 3) }} pH off @endif</span></div>
     @endif
     <p class="verdict"><x-state :is="$screen->sign">{{ $screen->head }}</x-state> {{ $screen->sentence }}</p>
+    @if ($diagnosis = $calibration->diagnosis)
+        <div class="diagnosis">
+            <p class="verdict"><x-state is="care">Likely.</x-state> {{ Rheacid\Core\Words\DiagnosisWords::likely($diagnosis) }}</p>
+            <p><b>First:</b> {{ Rheacid\Core\Words\DiagnosisWords::first($diagnosis) }} <b>If that does not help:</b> {{ Rheacid\Core\Words\DiagnosisWords::otherwise($diagnosis) }}</p>
+            @if ($screen->nextStep)<p class="soft">It stands on Today until it is done: {{ implode(', then ', array_map(Rheacid\Core\Words\CareWords::step(...), $diagnosis->followUp())) }}.</p>@endif
+        </div>
+    @endif
     @foreach ($screen->findings as $finding)
-        <p class="verdict"><x-sign :is="$finding['sign']" /> <span>{{ $finding['sentence'] }} @if ($finding['advice'])<span class="soft">{{ $finding['advice'] }}</span>@endif</span></p>
+        <p class="verdict"><x-sign :is="$finding['sign']" /> <span>{{ $finding['sentence'] }} @if ($finding['advice'] && !$calibration->diagnosis)<span class="soft">{{ $finding['advice'] }}</span>@endif</span></p>
     @endforeach
     @if ($calibration->void)<p class="verdict"><x-state is="fail">Voided.</x-state> {{ $calibration->void->reason }} ({{ $calibration->void->person->name }}, {{ Rheacid\Plant::short($calibration->void->at) }})</p>@endif
     @if ($screen->line)<x-response-line :figure="$screen->line" :slope="$screen->slope" :offset="$screen->offset" />@endif
     <table class="stack">
-        <thead><tr><th>Buffer</th><th>Bottle</th><th>Shown</th><th>°C</th><th>came to rest</th><th>as found</th></tr></thead>
+        <thead><tr><th>Buffer</th><th>Bottle</th><th>Shown</th><th>°C</th><th>came to rest</th><th>as found</th><th>as left</th></tr></thead>
         @foreach ($calibration->points as $point)
             <tr>
                 <td class="num">{{ Rheacid\Core\Numbers::fixed($point->buffer_ph, 3) }} <small>{{ $point->isFitted() ? '' : 'read back' }}</small></td>
@@ -22,12 +29,14 @@
                 <td>{{ Rheacid\Core\Numbers::fixed($point->celsius, 1) }}</td>
                 <td>@if ($point->settled){{ Rheacid\Core\Words\StateWords::response($point->response_s) }}@else<x-state is="care">taken unsettled: {{ $point->reason }}</x-state>@endif</td>
                 <td>{{ $point->as_found_ph === null ? '–' : Rheacid\Core\Numbers::fixed($point->asFoundError(), 3) . ' pH off' }}</td>
+                <td>{{ $screen->asLeft($point) }}</td>
             </tr>
         @endforeach
     </table>
     <x-slot:act>
-        @if ($calibration->verdict === Rheacid\Core\Electrode\Verdict::Fail)
-            <a class="do" href="{{ route('runs.create', $calibration->pair_id) }}" data-primary>Calibrate again <kbd>Enter</kbd></a>
+        @if (!$screen->isInForce)
+            @if ($screen->nextStep)<a href="{{ route('runs.create', $calibration->pair_id) }}">Calibrate again</a><a class="do" href="{{ route('pairs.show', $calibration->pair_id) }}" data-primary>{{ ucfirst(Rheacid\Core\Words\CareWords::step($screen->nextStep)) }} <kbd>Enter</kbd></a>
+            @else<a class="do" href="{{ route('runs.create', $calibration->pair_id) }}" data-primary>Calibrate again <kbd>Enter</kbd></a>@endif
         @else
             <a href="{{ route('runs.create', $calibration->pair_id) }}">Calibrate again</a>
             <a href="{{ route('checks.show', $calibration->pair_id) }}">Read a check buffer</a>

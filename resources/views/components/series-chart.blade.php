@@ -23,6 +23,10 @@
     @php($now = $figure->hours->within($figure->nowHours))
     <path class="now" d="M{{ $now }} 14V{{ $bottom }}"/>
     <text x="{{ $now - 6 }}" y="{{ $bottom - 6 }}" text-anchor="end">now</text>
+    @if ($ahead = $figure->ahead())
+        @if ($ahead['cone'])<path class="cone" d="{{ $ahead['cone'] }}"/>@endif
+        <path class="ahead" d="{{ $ahead['line'] }}"/>
+    @endif
     <path class="trace" d="{{ $figure->line() }}"/>
     @foreach ($figure->readings as $reading)
         @php($x = $figure->hours->at($reading['hours']))

@@ -14,7 +14,7 @@
             </x-field>
             <x-field name="thermometer" label="Thermometer">
                 <select class="form-select" id="f-thermometer" name="thermometer">
-                    @foreach ($thermometers as $thermometer)<option value="{{ $thermometer->id }}" @selected((int) old('thermometer') === $thermometer->id)>{{ $thermometer->code }} · {{ $thermometer->newestCheck === null ? 'never checked' : ($thermometer->newestCheck->due_at->isPast() ? 'check overdue' : 'checked until ' . Rheacid\Plant::short($thermometer->newestCheck->due_at)) }}</option>@endforeach
+                    @foreach ($thermometers as $thermometer)<option value="{{ $thermometer->id }}" @selected((int) old('thermometer') === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words(Rheacid\Shelf\Thermometers::standing($thermometer)) }}</option>@endforeach
                 </select>
             </x-field>
             <x-field name="stage" label="Stage of the batch">
@@ -41,6 +41,7 @@
     <x-slot:evidence>
         <h2>{{ $batch->product->method->name }}</h2>
         <ul class="steps">@foreach ($batch->product->method->steps as $step)<li>{{ $step }}</li>@endforeach</ul>
+        <p class="note">Never an electrode in a vessel: draw a sample, measure it, throw it away. Look at the glass before and after.</p>
         @if ($batch->product->caution)<p class="note">{{ $batch->product->caution }}</p>@endif
     </x-slot>
 </x-house>

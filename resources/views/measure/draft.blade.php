@@ -29,7 +29,7 @@
     @endif
     @if ($draft->replicates->isNotEmpty())
         <h2>Portions</h2>
-        <x-replicates :replicates="$draft->replicates">
+        <x-replicates :replicates="$draft->replicates" :calibration="$draft->calibration">
             @if ($screen->isComplete() && $assessment->agree($draft->method))
                 <tr class="ghost"><th>{{ $draft->replicates->count() + 1 }}</th><td colspan="4">not needed: they agree within {{ Rheacid\Core\Numbers::plain($draft->method->agree_within_ph) }}</td></tr>
             @elseif (!$screen->isComplete() && $draft->replicates->count() >= $draft->method->portions)

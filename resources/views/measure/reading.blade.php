@@ -15,7 +15,7 @@
         <p class="verdict"><x-state is="idle">Correction.</x-state> {{ $reading->reason }} <a href="{{ route('readings.show', $reading->superseded) }}">The entry before</a></p>
     @endif
     <h2>Portions</h2>
-    <x-replicates :replicates="$reading->replicates" />
+    <x-replicates :replicates="$reading->replicates" :calibration="$reading->calibration" />
     <x-slot:act>
         @if ($mayCorrect)<a href="{{ route('corrections.create', $reading) }}">Correct this reading</a>@endif
         <a class="do" href="{{ route('batches.show', $batch) }}" data-primary>To batch {{ $batch->code }} <kbd>Enter</kbd></a>
@@ -23,6 +23,14 @@
     <x-slot:evidence>
         <x-rests-on :calibration="$reading->calibration" :pair="$reading->pair" :check="$reading->thermometerCheck" :method="$reading->method" />
         @if ($screen->budget)<h2>What the ± is made of</h2><x-budget :bar="$screen->budget" />@endif
+        @if (auth()->user()->role->writes() && $reading->pair->parting === null)
+            <h2>The electrode after food</h2>
+            <form class="hygiene" method="post" action="{{ route('care.store', $reading->pair) }}">
+                <x-form-id />
+                @foreach (Rheacid\Core\Care\CareKind::hygiene() as $kind)<button class="do quiet" name="act" value="{{ $kind->value }}">{{ ucfirst(Rheacid\Core\Words\CareWords::happened($kind)) }}</button>@endforeach
+            </form>
+            <p class="soft">{{ Rheacid\Core\Words\CareWords::how(Rheacid\Core\Care\CareKind::Sanitised) }}</p>
+        @endif
         <h2>On record</h2>
         <dl><dt>{{ $reading->person->name }}</dt><dd>observed {{ Rheacid\Plant::full($reading->observed_at) }}<br>entered {{ Rheacid\Plant::full($reading->entered_at) }}</dd></dl>
         <p class="note">Your site’s plan and local codes decide about the product. Rheacid says which limit was met.</p>

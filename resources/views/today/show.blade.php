@@ -1,5 +1,6 @@
 @php($tasks = $plan->tasks())
 <x-house :title="Rheacid\Plant::local(now())->format('l, j F')" room="Today">
+    @if ($line->lanes !== [])<x-day-line :figure="$line" />@endif
     @if ($tasks === [])
         <h2>Nothing waits</h2>
         <p>Every pair is calibrated and every running batch was read today.</p>
@@ -27,6 +28,15 @@
             </dl>
             @if (!$buffers->brackets())<p class="soft">Together they do not reach every batch: readings outside are marked, and their uncertainty grows.</p>@endif
         @endif
+        @php($ahead = array_values(array_filter($week, fn ($due) => $due->at >= now())))
+        @if ($ahead !== [])
+            <h2>This week</h2>
+            <dl class="week">
+                @foreach (array_slice($ahead, 0, 7) as $due)<dt>{{ Rheacid\Plant::short($due->at) }}</dt><dd><a href="{{ $due->url }}">{{ $due->what }}</a></dd>@endforeach
+            </dl>
+            @if (count($ahead) > 7)<p class="soft">and {{ count($ahead) - 7 }} more, on the day sheet</p>@endif
+        @endif
+        <p><a href="{{ route('today.sheet') }}">Day sheet to print</a> · <a href="{{ route('today.calendar') }}">calendar file</a></p>
         <h2>Pairs</h2>
         <dl>
             @foreach ($plan->pairs() as $pair)

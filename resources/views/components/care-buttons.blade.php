@@ -1,0 +1,40 @@
+@props(['pair'])
+@use(Rheacid\Core\Care\CareKind)
+@use(Rheacid\Core\Care\Dirt)
+@use(Rheacid\Core\Care\SoakSchool)
+@use(Rheacid\Core\Words\CareWords)
+{{-- Two taps: one opens what is meant, the other writes it down. --}}
+<form id="care" class="care-log" method="post" action="{{ route('care.store', $pair) }}">
+    <x-form-id />
+    <x-enter-sends-nothing />
+    @error('act')<p class="problem">{{ $message }}</p>@enderror
+    <details name="care"><summary>Soak</summary>
+        <p class="form-text">{{ CareWords::how(CareKind::Soak) }}</p>
+        @foreach (SoakSchool::cases() as $school)<button class="do quiet" name="act" value="soak {{ $school->value }}">{{ CareWords::soak($school) }}</button>@endforeach
+    </details>
+    <details name="care"><summary>Clean</summary>
+        <p class="form-text">{{ CareWords::how(CareKind::Cleaned) }}</p>
+        @foreach (Dirt::cases() as $dirt)
+            <button class="do quiet" name="act" value="cleaned {{ $dirt->value }}">{{ CareWords::cleaning($dirt) }}</button>
+            @if (CareWords::cleaningCaution($dirt))<p class="caution">{{ CareWords::cleaningCaution($dirt) }}</p>@endif
+        @endforeach
+    </details>
+    <details name="care"><summary>Store, top up, refill</summary>
+        @foreach ([CareKind::Stored, CareKind::ToppedUp, CareKind::Refilled] as $kind)<button class="do quiet" name="act" value="{{ $kind->value }}">{{ ucfirst(CareWords::happened($kind)) }}</button><p class="form-text">{{ CareWords::how($kind) }}</p>@endforeach
+    </details>
+    <details name="care"><summary>Before and after food</summary>
+        @foreach (CareKind::hygiene() as $kind)<button class="do quiet" name="act" value="{{ $kind->value }}">{{ ucfirst(CareWords::happened($kind)) }}</button><p class="form-text">{{ CareWords::how($kind) }}</p>@endforeach
+    </details>
+    <details name="care"><summary>Inspect</summary>
+        @foreach (CareWords::inspection() as $key => $words)<label class="form-check"><input class="form-check-input" type="checkbox" name="good[]" value="{{ $key }}"> {{ $words }}</label>@endforeach
+        <button class="do quiet" name="act" value="inspected">Inspected: what is ticked is good</button>
+    </details>
+    <details name="care"><summary>Something happened</summary>
+        @foreach (CareKind::incidents() as $kind)<button class="do quiet" name="act" value="{{ $kind->value }}">{{ ucfirst(CareWords::happened($kind)) }}</button>@if (CareWords::how($kind))<p class="form-text">{{ CareWords::how($kind) }}</p>@endif @endforeach
+        <p class="form-text">Each makes a calibration due at once.</p>
+    </details>
+    <details name="care"><summary>In and out of use</summary>
+        @foreach ([CareKind::OutOfUse, CareKind::BackInUse, ...(auth()->user()->role->leads() ? [CareKind::Retired] : [])] as $kind)<button class="do quiet" name="act" value="{{ $kind->value }}">{{ ucfirst(CareWords::happened($kind)) }}</button>@endforeach
+        <x-field name="note" label="Remark" maxlength="400" class="mt-2" />
+    </details>
+</form>

@@ -1,0 +1,10 @@
+@props(['name', 'field'])
+@if ($field['options'] === null)
+    <x-field :name="$name" :label="$field['label']" :help="$field['help']" :class="$name === 'table' ? 'wide' : ''" />
+@else
+    <x-field :name="$name" :label="$field['label']" :help="$field['help']">
+        <select class="form-select" id="f-{{ $name }}" name="{{ $name }}">
+            @foreach ($field['options'] as $option)<option value="{{ $option }}" @selected(old($name) === $option)>{{ $option === '' ? 'none' : $option }}</option>@endforeach
+        </select>
+    </x-field>
+@endif

@@ -1,0 +1,16 @@
+<x-house title="Compare electrodes" room="Ready">
+    @if ($chart->series === [])<p>No electrode has a slope on record yet.</p>@else<x-history-chart :figure="$chart" />@endif
+    <table class="stack">
+        <thead><tr><th>Electrode</th><th>In use since</th><th>Last slope</th><th>A year</th><th>Leaves the policy</th></tr></thead>
+        @foreach ($rows as $row)
+            <tr>
+                <td><a class="cell-link" href="{{ route('pairs.show', $row['pair']) }}"><b>{{ $row['pair']->electrode->code }}</b></a> <span class="soft">on {{ $row['pair']->name() }}</span></td>
+                <td>{{ Rheacid\Plant::day($row['pair']->electrode->first_used_on) }}</td>
+                <td class="num">{{ $row['last'] === null ? '–' : Rheacid\Core\Numbers::fixed($row['last'], 1) . ' %' }}</td>
+                <td>{{ $row['trend']?->percentPerYear === null ? '–' : Rheacid\Core\Numbers::fixed($row['trend']->percentPerYear, 1) . ' %' }}</td>
+                <td>@if ($row['trend']?->leavesPolicyOn)<x-state :is="Carbon\CarbonImmutable::parse($row['trend']->leavesPolicyOn)->isBefore(now()->addDays(Rheacid\Today\CareDue::FORESEEN_DAYS)) ? 'care' : 'met'">about {{ Rheacid\Plant::day(Carbon\CarbonImmutable::parse($row['trend']->leavesPolicyOn)) }}</x-state>@else<span class="soft">not in sight</span>@endif</td>
+            </tr>
+        @endforeach
+    </table>
+    <x-slot:evidence><h2>How to read it</h2><p>Each line is one electrode on its meter. The band is what the policy allows. A line through failed or voided calibrations is not drawn.</p></x-slot>
+</x-house>

@@ -1,0 +1,34 @@
+<x-house :title="'Policy ' . $policy->name" room="Ready">
+    @php($choices = [
+        'interval_kind' => ['A calibration holds', array_map(fn ($kind) => [$kind->value, Rheacid\View\PolicyWords::kind($kind)], Rheacid\Core\Care\IntervalKind::cases()), $policy->interval_kind->value],
+        'buffer_family' => ['Buffers', array_map(fn ($family) => [$family->value, Rheacid\View\PolicyWords::family($family)], Rheacid\Core\Solutions\BufferFamily::cases()), $policy->buffer_family->value],
+        'buffer_order' => ['Order', array_map(fn ($order) => [$order->value, Rheacid\View\PolicyWords::order($order)], Rheacid\Core\Solutions\BufferOrder::cases()), $policy->buffer_order->value],
+        'fit' => ['Line', array_map(fn ($fit) => [$fit->value, Rheacid\View\PolicyWords::fit($fit)], Rheacid\Core\Electrode\FitMethod::cases()), $policy->fit->value],
+        'rinse' => ['Rinse with', [['distilled', 'distilled or deionised water'], ['tap', 'clean tap water']], $policy->rinse],
+    ])
+    <p class="what">Version {{ $policy->version }}@if ($versions->first()->isNot($policy)). <a href="{{ route('policies.show', $versions->first()) }}">The newest is version {{ $versions->first()->version }}</a>@endif</p>
+    @error('policy')<p class="problem">{{ $message }}</p>@enderror
+    <form id="policy" method="post" action="{{ route('policies.update', $policy) }}" data-keep>
+        <x-form-id />
+        <fieldset class="fields" @disabled(!$leads)>
+            @foreach (Rheacid\Http\Controllers\PolicyController::NUMBERS as $name => [$label])
+                <x-field :name="$name" :label="$label" inputmode="decimal" :value="$policy->getAttribute($name)" />
+            @endforeach
+            @foreach ($choices as $name => [$label, $options, $now])
+                <x-field :name="$name" :label="$label"><select class="form-select" id="f-{{ $name }}" name="{{ $name }}">@foreach ($options as [$value, $words])<option value="{{ $value }}" @selected(old($name, $now) === $value)>{{ $words }}</option>@endforeach</select></x-field>
+                @if ($name === 'interval_kind')<x-field name="interval_count" label="So many" inputmode="numeric" :value="$policy->interval_count" />@endif
+            @endforeach
+            @if ($leads)
+                <x-field name="copy_as" label="Keep as an own copy named (or empty)" maxlength="80" />
+                <x-field name="reason" label="Why it is changed" maxlength="400" />
+            @endif
+        </fieldset>
+    </form>
+    <x-slot:act><a href="{{ route('policies') }}">All policies</a>@if ($leads)<button class="do" form="policy" data-primary>Follow this from now on <kbd>Enter</kbd></button>@endif</x-slot>
+    <x-slot:evidence>
+        <h2>Versions</h2>
+        <dl>@foreach ($versions as $version)<dt><a href="{{ route('policies.show', $version) }}">Version {{ $version->version }}</a></dt><dd>slope from {{ Rheacid\Core\Numbers::plain($version->slope_low_percent) }} %, {{ Rheacid\View\PolicyWords::interval($version) }}</dd>@endforeach</dl>
+        @if ($assignments->isNotEmpty())<h2>Followed by</h2><dl>@foreach ($assignments as $assignment)<dt>{{ $assignment->pair->electrode->code }} since {{ Rheacid\Plant::day($assignment->at) }}</dt><dd>{{ implode(': ', array_filter([$assignment->person?->name, $assignment->reason])) }}</dd>@endforeach</dl>@endif
+        @unless ($leads)<p class="note">A lead changes policies. You can read them.</p>@endunless
+    </x-slot>
+</x-house>

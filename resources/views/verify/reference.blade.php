@@ -1,0 +1,17 @@
+<x-house title="Reference values" room="Verify">
+    <div class="tables">
+        <div><h2>Boiling point of water</h2><table><thead><tr><th>hPa at the pot</th><th>°C</th></tr></thead>@foreach ($boiling as [$hpa, $celsius])<tr><td>{{ $hpa }}</td><td class="num">{{ Rheacid\Core\Numbers::fixed($celsius, 2) }}</td></tr>@endforeach</table></div>
+        <div><h2>By elevation, in a standard atmosphere</h2><table><thead><tr><th>m</th><th>kPa</th><th>°C</th></tr></thead>@foreach ($heights as [$metres, $kpa, $celsius])<tr><td>{{ $metres }}</td><td>{{ Rheacid\Core\Numbers::fixed($kpa, 1) }}</td><td class="num">{{ Rheacid\Core\Numbers::fixed($celsius, 1) }}</td></tr>@endforeach</table><p class="soft">Weather moves it: ± 0.8 °C is reckoned with.{{ $site === null ? '' : ' The site lies at ' . Rheacid\Core\Numbers::plain($site) . ' m.' }}</p></div>
+        <div><h2>Pt100 (Pt1000: ten times)</h2><table><thead><tr><th>°C</th><th>Ω</th></tr></thead>@foreach ($platinum as [$celsius, $ohm])<tr><td>{{ Rheacid\Core\Numbers::plain($celsius) }}</td><td class="num">{{ Rheacid\Core\Numbers::fixed($ohm, 2) }}</td></tr>@endforeach</table></div>
+        <div><h2>°C and °F</h2><table><thead><tr><th>°C</th><th>°F</th></tr></thead>@foreach ($scales as [$celsius, $fahrenheit])<tr><td>{{ Rheacid\Core\Numbers::plain($celsius) }}</td><td class="num">{{ Rheacid\Core\Numbers::fixed($fahrenheit, 1) }}</td></tr>@endforeach</table></div>
+    </div>
+    <h2>What an error costs</h2>
+    <form id="cost" action="{{ route('verify.reference') }}">
+        <div class="fields">
+            @foreach (['kg_h' => 'Water heated, kg/h', 'hours' => 'Hours a year', 'error' => 'Degrees too far, °C', 'efficiency' => 'Efficiency, %', 'price' => 'Price of a kWh'] as $name => $label)<x-field :name="$name" :label="$label" inputmode="decimal" :value="$values[$name]" />@endforeach
+        </div>
+    </form>
+    <p class="verdict"><b>{{ Rheacid\Core\Numbers::fixed($cost['cost'], 0) }}</b> a year, for {{ Rheacid\Core\Numbers::fixed($cost['kwh'], 0) }} kWh that nobody needed.</p>
+    <x-slot:act><a href="{{ route('verify') }}">Back</a><a href="#" data-print>Print</a><button class="do" form="cost" data-primary>Work it out <kbd>Enter</kbd></button></x-slot>
+    <x-slot:evidence><h2>Sources</h2><dl><dt>Boiling point</dt><dd>IAPWS-IF97, region 4</dd><dt>Pressure by elevation</dt><dd>standard atmosphere, ISO 2533</dd><dt>Platinum</dt><dd>IEC 60751, Callendar–Van Dusen</dd><dt>Cost</dt><dd>m · c · ΔT ÷ efficiency × price, c = 4.18 kJ/(kg K)</dd></dl><p class="note">Formulae from memory, checked against general-purpose libraries.</p></x-slot>
+</x-house>
