@@ -18,10 +18,10 @@ final class HandsOnTest extends BrowserTestCase
         $oda = $this->atTheBench(390, 844, dark: true)->signsIn('oda', self::PASSPHRASE);
         self::assertSame('rgb(26, 34, 39)', $oda->browser->executeScript("return getComputedStyle(document.querySelector('.surface')).backgroundColor"), 'the dark scheme');
 
-        $oda->touches('Calibrate: Calibrate E-07')->sees('Buffers, in the order')->touches('Begin with the first buffer')->sees('Waiting.')->chooses('speed', '60');
+        $oda->touches('Calibrate: Calibrate E-07')->sees('Read back in')->touches('Begin with the first buffer')->sees('Waiting.')->chooses('speed', '60');
         $oda->touches('pH 7.00 · Q-27')->seesAcceptAwake()->touches('Accept 7.0')->sees('4.01 now')
             ->touches('pH 4.01 · Q-28')->seesAcceptAwake()->touches('Accept 4.0')->sees('Accept read-back')
-            ->touches('pH 7.00 · Q-27')->seesAcceptAwake()->touches('Accept read-back')->sees('Usable until');
+            ->touches('pH 4.01 reference · R-07')->seesAcceptAwake()->touches('Accept read-back')->sees('Usable until');
         self::assertSame(Verdict::Pass, Calibration::query()->sole()->verdict);
 
         $oda->touches('Measure a batch')->sees('Which batch?')->touches('Measure CS-0417')->sees('Begin measuring')->touches('Begin measuring')->sees('Portion 1')->chooses('speed', '60');

@@ -20,11 +20,11 @@ final class JourneyTest extends BrowserTestCase
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
 
         $oda->sees('Calibrate E-07')->presses(WebDriverKeys::ENTER)
-            ->sees('Buffers, in the order')->presses(WebDriverKeys::ENTER)
+            ->sees('Read back in')->presses(WebDriverKeys::ENTER)
             ->sees('Waiting.')->tabsTo('speed')->types('60')
             ->movesTheElectrodeAndAccepts('pH 7.00 · Q-27')->sees('4.01 now')
             ->movesTheElectrodeAndAccepts('pH 4.01 · Q-28')->sees('Accept read-back')
-            ->movesTheElectrodeAndAccepts('pH 7.00 · Q-27')->sees('Usable until');
+            ->movesTheElectrodeAndAccepts('pH 4.01 reference · R-07')->sees('Usable until');
         self::assertSame(Verdict::Pass, Calibration::query()->sole()->verdict);
 
         $oda->presses(WebDriverKeys::ENTER)->sees('Which batch?')->tabsTo('Measure CS-0417')->presses(WebDriverKeys::ENTER)
@@ -33,6 +33,7 @@ final class JourneyTest extends BrowserTestCase
             ->movesTheElectrodeAndAccepts('sample of CS-0417')->sees('Portion 2')
             ->movesTheElectrodeAndAccepts('sample of CS-0417')->sees('not needed: they agree within 0.05')
             ->presses(WebDriverKeys::ENTER)->sees('Recorded on CS-0417.')->sees('Critical limit met.')
+            ->tabsTo('Glass whole')->presses(WebDriverKeys::ENTER)->sees('Glass whole: noted.')->leavesFields()
             ->presses(WebDriverKeys::ENTER)->sees('Readings')->sees('evidence');
 
         $reading = Reading::query()->sole();

@@ -66,7 +66,10 @@ final class Person
 
     public function taps(string $name): self
     {
-        $this->named($name)->click();
+        $element = $this->named($name);
+        // As a person scrolls: what is tapped does not hide behind the bar at the lower edge.
+        $this->browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
+        $element->click();
 
         return $this;
     }

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Actions\Measure\CorrectReading;
 use Rheacid\Actions\Measure\RecordReading;
+use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Limits\Overall;
 use Rheacid\Core\Limits\Stage;
@@ -14,6 +15,7 @@ use Rheacid\Models\Reading;
 use Rheacid\Models\Replicate;
 use Rheacid\Records\Refused;
 use Rheacid\Records\SentForm;
+use Rheacid\Shelf\Readiness;
 
 final class MeasuringTest extends BenchTestCase
 {
@@ -111,6 +113,40 @@ final class MeasuringTest extends BenchTestCase
         self::assertSame([], array_intersect(['far-below-bracket', 'above-bracket'], $below->decision->blocks));
         self::assertGreaterThan(0.075, $below->decision->expanded_u_ph);
         self::assertContains('above-bracket', $above->decision->blocks);
+    }
+
+    public function test_a_reading_outside_the_buffers_makes_a_calibration_due_until_it_is_corrected_or_calibrated_again(): void
+    {
+        $this->calibrate();
+        $this->measure([3.4, 3.41]);
+        self::assertSame(PairState::Ready, Readiness::of($this->pair())->state, 'a little below is usable');
+
+        $above = $this->measure([7.3, 7.31]);
+        $this->wait(60);
+        self::assertSame('calibration due: a reading lay outside its buffers', Readiness::words(Readiness::of($this->pair())));
+        self::assertContains('calibration-overdue', $this->measure([4.45, 4.46])->decision->blocks);
+
+        $mistyped = ['signal' => Signal::mv($this->shown(4.4)), 'celsius' => 21.4];
+        $this->correct($above, [1 => $mistyped, 2 => $mistyped], 'typed 7 for 4');
+        self::assertSame(PairState::Ready, Readiness::of($this->pair())->state, 'a reading that does not stand makes nothing due');
+
+        $this->measure([7.3, 7.31]);
+        $this->wait(60);
+        $this->calibrate();
+        self::assertSame(PairState::Ready, Readiness::of($this->pair())->state);
+    }
+
+    public function test_a_sample_far_from_the_temperature_of_the_calibration_is_marked(): void
+    {
+        $this->calibrate();
+        $draft = $this->begin();
+        foreach ([34.0, 22.0] as $celsius) {
+            (new AcceptReplicate())($this->people['checker'], SentForm::own(), $draft, $this->typed($this->shown(4.5, celsius: $celsius), $celsius), null);
+        }
+
+        $page = (string) $this->actingAs($this->people['checker'])->get("/drafts/{$draft->id}")->assertOk()->getContent();
+
+        self::assertSame(1, substr_count($page, 'calibrated at 21.0 °C'), 'the warm portion, and not the other');
     }
 
     public function test_without_any_calibration_nothing_is_measured(): void

@@ -88,6 +88,9 @@ final class RightsTest extends BenchTestCase
             'lot' => $this->lot('Q-31')->id,
             'thermometer' => $this->thermometer()->id,
             'batch' => $this->batch()->id,
+            'what' => 'bottle',
+            'check' => $this->thermometer()->newestCheck?->id,
+            'policy' => $this->pair()->policy->id,
             'person' => $this->people['second']->id,
         ];
         $calibration = Calibration::query()->first() ?? $this->calibrate();

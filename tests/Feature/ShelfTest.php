@@ -27,7 +27,7 @@ final class ShelfTest extends BenchTestCase
         $this->get('/ready')->assertSeeInOrder([
             'E-07', 'Bench meter A', 'never calibrated',
             'E-09', 'soaking until 11:12',
-            'T-03', 'checked, due 13 Dec 08:05',
+            'T-03', 'within tolerance, due 13 Dec 08:05',
             'T-05', 'check overdue since 14 Nov 08:05',
             'Q-18', '10 of 10', 'expired 16 Oct 2026',
         ]);
@@ -38,7 +38,7 @@ final class ShelfTest extends BenchTestCase
         $run = $this->openRun();
         $this->immerse('lot_id', $this->lot('Q-31')->id, $run);
 
-        $this->get("/lots/{$this->lot('Q-31')->id}")->assertSeeInOrder(['4.01', '9 of 10 uses left', 'Usable until 4 Feb 2027', 'E-07', 'Oda Venn', '± 0.02 pH', '25 °C', '4.010']);
+        $this->get("/lots/{$this->lot('Q-31')->id}")->assertSeeInOrder(['4.01', '9 uses left', 'Usable until 4 Feb 2027', 'E-07', 'Oda Venn', '± 0.02 pH', '25 °C', '4.010']);
         $this->get("/lots/{$this->lot('C-02')->id}")->assertSee('never used to calibrate pH');
     }
 
@@ -64,7 +64,7 @@ final class ShelfTest extends BenchTestCase
         $this->calibrate(91.0);
 
         $this->get("/pairs/{$this->pair()->id}")->assertSeeInOrder(['use with care', '91.', '98.', 'Oda Venn', 'pass']);
-        $this->get("/pairs/{$this->pair('E-09')->id}")->assertSee('first use, 2 h in storage solution')->assertSee('never in distilled water');
+        $this->get("/pairs/{$this->pair('E-09')->id}")->assertSee('re-hydration, 2 h in storage solution')->assertSee('never in distilled water');
     }
 
     public function test_an_electrode_out_of_use_is_neither_calibrated_nor_measured_with(): void

@@ -9,10 +9,10 @@ use Rheacid\Actions\Calibrate\LeaveRun;
 use Rheacid\Core\Solutions\BufferLot;
 use Rheacid\Core\Uncertainty\UncertaintyInputs;
 use Rheacid\Measure\Help;
-use Rheacid\Models\Pair;
 use Rheacid\Plant;
 use Rheacid\Records\SentForm;
 use Rheacid\Today\DayPlan;
+use Rheacid\View\Figures\DayLine;
 
 /** What to do next, in the order in which to do it. */
 final class TodayTest extends BenchTestCase
@@ -105,7 +105,56 @@ final class TodayTest extends BenchTestCase
     public function test_a_pair_says_its_meter_and_socket(): void
     {
         self::assertSame(['Bench meter A', 'Cellar meter B, left socket'], [$this->pair()->name(), $this->pair('E-05')->name()]);
-        self::assertSame(4, Pair::query()->count());
+        self::assertSame('Bench meter A', $this->plan()->pairs()->firstOrFail()->name());
+    }
+
+    public function test_the_day_is_drawn_with_what_waits_for_what(): void
+    {
+        $line = DayLine::of($this->plan());
+        $lanes = array_column($line->lanes, null, 'name');
+
+        self::assertSame(['Electrode E-07', 'Electrode E-05', 'Electrode E-09', 'Electrode E-11', 'Thermometer T-05', 'Thermometer T-07', 'Thermometer T-08', 'Thermometer T-11', 'CS-0409', 'CS-0417', 'CS-0421'], array_keys($lanes));
+        self::assertSame(['soak', 'plan'], array_column($lanes['Electrode E-09']['boxes'], 'kind'));
+        self::assertSame('out of its soak 11:12, then calibrate', $lanes['Electrode E-09']['boxes'][1]['label']);
+        self::assertSame('pH ≤ 4.6 was due 19 Nov 09:20', $lanes['CS-0409']['deadline']['label'] ?? null);
+        self::assertSame([['from' => 0, 'to' => 8]], array_map(static fn(array $block): array => ['from' => $block['from'], 'to' => $block['to']], $line->blocks), 'the first batch waits for the first electrode');
+
+        $this->calibrate();
+        $this->measure([4.45, 4.46]);
+        $line = DayLine::of($this->plan());
+        $lanes = array_column($line->lanes, null, 'name');
+
+        self::assertSame(['ready', 'ready until 22:00'], [$lanes['Electrode E-07']['boxes'][0]['kind'], $lanes['Electrode E-07']['boxes'][0]['label']]);
+        self::assertSame(['done', null], [$lanes['CS-0417']['boxes'][0]['kind'], $lanes['CS-0417']['deadline']], 'measured, and its limit is met with what is uncertain about it');
+        self::assertSame([], $line->blocks);
+    }
+
+    public function test_a_deadline_stands_with_what_the_readings_let_expect(): void
+    {
+        $this->calibrate();
+        $detail = fn(): string => array_column($this->plan()->tasks(), 'detail', 'title')['Measure Fermented chilli sauce, red CS-0421'];
+        self::assertSame('no reading yet · pH ≤ 4.6 by Mon 10:15 · E-07 is ready', $detail());
+
+        foreach ([5.4, 5.2, 5.0] as $ph) {
+            $this->wait(3 * 3600);
+            $this->measure([$ph, $ph], batch: 'CS-0421');
+        }
+        $this->wait(24 * 3600);
+        self::assertMatchesRegularExpression('/pH ≤ 4\.6 by Mon 10:15: at this pace about .*, not certain/u', $detail());
+        self::assertMatchesRegularExpression('/, not certain$/u', array_column(DayLine::of($this->plan())->lanes, 'deadline', 'name')['CS-0421']['label'] ?? '');
+        $this->actingAs($this->people['auditor'])->get("/batches/{$this->batch('CS-0421')->id}")->assertOk()->assertSee('at this pace about')->assertSee('class="ahead"', false);
+
+        $this->measure([4.3, 4.31], batch: 'CS-0421');
+        $this->wait(24 * 3600);
+        self::assertStringNotContainsString('≤', $detail(), 'once it is met nothing is due');
+    }
+
+    public function test_an_electrode_on_its_way_out_is_to_be_replaced_in_time(): void
+    {
+        self::assertNotContains('Order the successor of E-05', $this->titles(), 'it lasts 25 days more');
+        $this->wait(12 * 86400);
+        self::assertContains('Order the successor of E-05', $this->titles(), 'two weeks before its year is over');
+        self::assertNotContains('Order the successor of E-07', $this->titles());
     }
 
     private function plan(): DayPlan

@@ -1,0 +1,263 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Http\UploadedFile;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rheacid\Core\Care\ThermometerState;
+use Rheacid\Core\Limits\ReleaseBlock;
+use Rheacid\Core\Thermometry\CheckFinding;
+use Rheacid\Core\Thermometry\CheckVerdict;
+use Rheacid\Models\ReadingDraft;
+use Rheacid\Models\Replicate;
+use Rheacid\Models\Thermometer;
+use Rheacid\Models\ThermometerCheck;
+use Rheacid\Records\LedgerCheck;
+use Rheacid\Shelf\Thermometers;
+
+/** A thermometer against ice, steam, a reference or its resistance table, and what follows. */
+final class VerifyTest extends BenchTestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->people['checker']);
+    }
+
+    public function test_an_ice_point_in_fahrenheit_is_confirmed_in_a_fresh_bath_before_its_correction_is_used(): void
+    {
+        $first = $this->checks('T-07', ['readings' => ['32.9', '32,9', '32.9 F'], 'unit' => 'F']);
+        self::assertEqualsWithDelta(0.5, $first->error_c, 1e-3, '32.9 °F is half a degree high (common practice)');
+        self::assertSame([CheckVerdict::Within, true, false], [$first->verdict, $first->hasUsableCorrection(), $first->isConfirmed()]);
+        $this->concludes($first, 'correct')->assertSessionHasErrors('outcome');
+
+        $this->wait(600);
+        $second = $this->checks('T-07', ['readings' => ['32.9', '33.0', '33.0'], 'unit' => 'F']);
+        $this->concludes($second, 'correct')->assertSessionHasNoErrors();
+        $this->get("/thermometer-checks/$second->id")->assertSee('Use with correction.')->assertSee('Correction −0.52 °C');
+
+        $this->calibrate();
+        $this->post("/measure/{$this->batch()->id}/drafts", ['pair' => (string) $this->pair()->id, 'thermometer' => (string) $this->named('T-07')->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T10:05', 'source' => 'typed', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $draft = ReadingDraft::query()->sole();
+        $this->post("/drafts/$draft->id/replicates", ['mv' => '143', 'celsius' => '21.5', 'still' => '1', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $replicate = Replicate::query()->sole();
+        self::assertEqualsWithDelta([21.5, -0.519, 20.981], [$replicate->shown_c, $replicate->correction_c, $replicate->celsius], 0.002);
+        $this->get("/drafts/$draft->id")->assertSee('(shown 21.5, correction −0.5)');
+    }
+
+    public function test_two_points_far_apart_give_a_straight_correction(): void
+    {
+        foreach ([1, 2] as $_) {
+            $this->checks('T-08', ['readings' => ['0.6', '0.6', '0.6']]);
+        }
+        $this->wait(60);
+        foreach ([1, 2] as $_) {
+            $boiling = $this->checks('T-08', ['method' => 'boiling', 'readings' => ['98.6', '98.6', '98.6'], 'pressure' => '1013.25 hPa']);
+        }
+        $this->concludes($boiling, 'correct')->assertSessionHasNoErrors();
+
+        // By hand: the readings 0.6 and 98.6 stand for 0 and 99.974 °C.
+        self::assertEqualsWithDelta(99.974 * (50 - 0.6) / (98.6 - 0.6), $boiling->refresh()->corrected(50), 0.002);
+    }
+
+    public function test_a_damp_resistance_thermometer_fails_by_its_insulation_whatever_it_reads(): void
+    {
+        $good = $this->checks('T-11', ['method' => 'rtd', 'ohm' => '100.02', 'insulation' => '900 MΩ']);
+        self::assertSame([CheckVerdict::Within, false], [$good->verdict, $good->isDamp()]);
+        $this->concludes($good, 'use');
+
+        $damp = $this->checks('T-11', ['method' => 'rtd', 'ohm' => '100.01', 'insulation' => '12']);
+
+        self::assertSame([CheckVerdict::Inconclusive, ThermometerState::Failed], [$damp->verdict, $this->standing('T-11')]);
+        self::assertEqualsWithDelta(-0.0256, $damp->shift_c, 0.001);
+        $this->get("/thermometer-checks/$damp->id")->assertSee('Failed by its insulation.')->assertSee('12 MΩ: low.')->assertSee('Take out of use');
+        $this->concludes($damp, 'use')->assertSessionHasErrors(['outcome' => 'Its insulation is low: not to be used as it is.']);
+    }
+
+    public function test_five_good_checks_double_the_interval_and_a_bad_one_halves_it(): void
+    {
+        $days = [];
+        foreach ([0.1, 0.1, 0.2, 0.1, 0.2, 1.6] as $error) {
+            $this->flushSession();
+            $this->actingAs($this->people['checker']);
+            $check = $this->checks('T-05', ['readings' => array_fill(0, 3, (string) $error)]);
+            $days[] = $check->interval_days;
+            $this->wait(20 * 86400);
+        }
+
+        // The check that the shelf was furnished with is the first of the five.
+        self::assertSame([30, 30, 30, 60, 60, 30], $days);
+        self::assertStringContainsString('Halved to 30 days', (string) $check->interval_why);
+        self::assertSame(ThermometerState::Failed, $this->standing('T-05'));
+    }
+
+    public function test_a_dial_is_adjusted_between_as_found_and_as_left(): void
+    {
+        $found = $this->checks('T-05', ['readings' => ['2', '2', '2']]);
+        self::assertSame([CheckFinding::BathSuspect, CheckFinding::ReferenceTooCoarse], $found->found());
+        $this->concludes($found, 'adjusted');
+        self::assertSame(ThermometerState::Adjusted, $this->standing('T-05'));
+        $this->get('/')->assertSee('adjusted: check it as left');
+        $this->calibrate();
+        $this->post("/measure/{$this->batch()->id}/drafts", ['pair' => (string) $this->pair()->id, 'thermometer' => (string) $this->named('T-05')->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T10:00', 'source' => 'typed', 'form' => self::formId()])->assertSessionHasErrors(['thermometer' => 'This thermometer is adjusted: check it as left. Choose another.']);
+
+        $left = $this->checks('T-05', ['readings' => ['0', '0', '0']]);
+
+        self::assertTrue($left->as_left);
+        self::assertNotSame(ThermometerState::Adjusted, $this->standing('T-05'));
+        $other = $this->checks('T-08', ['readings' => ['0.1', '0.1', '0.1']]);
+        $this->concludes($other, 'adjusted')->assertSessionHasErrors(['outcome' => 'Only a dial can be adjusted.']);
+    }
+
+    public function test_a_failed_thermometer_lists_what_was_read_with_it_and_releases_nothing(): void
+    {
+        $this->calibrate();
+        $this->measure([4.45, 4.46]);
+        $this->wait(3000);
+
+        $failed = $this->checks('T-03', ['readings' => ['0.7', '0.7', '0.7']]);
+
+        self::assertSame(CheckVerdict::Outside, $failed->verdict, '0.7 ± 0.12 where 0.5 is allowed');
+        $this->get("/thermometer-checks/$failed->id")->assertSee('2 portions were read with it');
+        self::assertContains(ReleaseBlock::ThermometerFailed->value, $this->measure([4.45, 4.46])->decision->blocks);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string, string}> typed, field, part of the answer */
+    public static function slips(): iterable
+    {
+        $three = ['readings' => ['0.1', '0.1', '0.1']];
+        $boiling = ['method' => 'boiling', 'readings' => ['99', '99', '99']];
+        yield 'two hundred in ice' => [['readings' => ['200', '200', '200']], 'readings', 'cannot be where 0.0 °C is expected'];
+        yield 'Fahrenheit in a Celsius form' => [['readings' => ['32.9', '32.9', '32.9']], 'unit', 'looks like °F: that would be 0.5 °C. Choose °F'];
+        yield 'two readings' => [['readings' => ['0.1', '0.1', '']], 'readings', 'Three readings at least'];
+        yield 'none' => [['readings' => ['', '', '']], 'readings', 'A temperature like 0.4'];
+        yield 'words' => [['readings' => ['cold', '0.1', '0.1']], 'readings', 'not understood'];
+        yield 'a boil without pressure' => [$boiling, 'pressure', 'The air pressure is needed'];
+        yield 'a pressure of no place' => [[...$boiling, 'pressure' => '1013'], 'pressure', 'outside 30 to 110 kPa'];
+        yield 'reduced to sea level, it seems' => [[...$boiling, 'pressure' => '1018 hPa', 'elevation' => '600'], 'pressure', 'Is it reduced to sea level'];
+        yield 'an elevation of ninety kilometres' => [[...$boiling, 'elevation' => '90 km'], 'elevation', 'from −400 to 9000 m'];
+        yield 'no reference' => [['method' => 'comparison', ...$three], 'reference', 'Choose the reference thermometer'];
+        yield 'a reference without certificate' => [['method' => 'comparison', 'reference' => 'T-03', 'reference_c' => '0', ...$three], 'reference', 'has no certificate on record'];
+        yield 'a resistance of no platinum' => [['method' => 'rtd', 'ohm' => '4'], 'ohm', 'Which class is it?'];
+    }
+
+    /** @param array<string, mixed> $typed */
+    #[DataProvider('slips')]
+    public function test_a_slip_is_asked_about_and_nothing_is_kept_or_lost(array $typed, string $field, string $answer): void
+    {
+        $before = ThermometerCheck::query()->count();
+
+        $this->from('/verify/' . $this->named('T-08')->id)->post('/verify/' . $this->named('T-08')->id, ['method' => 'ice', ...$typed, 'form' => self::formId()])->assertSessionHasErrors($field);
+
+        self::assertStringContainsString($answer, (string) session('errors')->first($field));
+        self::assertSame($before, ThermometerCheck::query()->count());
+        self::assertSame($typed['readings'][0] ?? '', (string) session()->getOldInput('readings.0'), 'what was typed comes back');
+    }
+
+    public function test_a_pressure_is_taken_in_its_unit_and_back_from_sea_level(): void
+    {
+        $boil = fn(array $typed): float => (float) $this->checks('T-08', ['method' => 'boiling', 'readings' => ['98.3', '98.3', '98.3'], ...$typed])->reference_c;
+
+        self::assertEqualsWithDelta($boil(['pressure' => '95.46']), $boil(['pressure' => '954.6 hPa']), 1e-3);
+        self::assertEqualsWithDelta($boil(['pressure' => '716.0 mmHg']), $boil(['pressure' => '954.6 mbar']), 0.01);
+        self::assertEqualsWithDelta($boil(['elevation' => '500']), $boil(['pressure' => '1013.25 hPa', 'reduced' => 'yes', 'elevation' => '500']), 1e-3);
+    }
+
+    public function test_a_loggers_file_gives_its_readings_where_it_came_to_rest_and_an_empty_one_is_told(): void
+    {
+        $lines = implode("\n", array_map(static fn(int $t): string => sprintf('%d;%.2f', $t, 0.3 + 20 * exp(-$t / 8)), range(0, 160)));
+        $send = fn(string $content) => $this->from('/verify/' . $this->named('T-08')->id)->post("/verify/{$this->named('T-08')->id}/log", ['log' => UploadedFile::fake()->createWithContent('log.csv', $content), 'method' => 'ice', 'form' => self::formId()]);
+
+        $send($lines);
+        self::assertSame(['0.3', '0.3', '0.3'], session()->getOldInput('readings'));
+
+        $send('');
+        self::assertStringContainsString('The file is empty.', (string) session('errors')->first('log'));
+        $send("0;20\n10;15\n20;11");
+        self::assertStringContainsString('never stood still', (string) session('errors')->first('log'));
+    }
+
+    public function test_the_simulated_bath_of_cubes_is_suspected_before_the_probe(): void
+    {
+        $this->post("/verify/{$this->named('T-08')->id}/dip", ['dip' => 'cubes', 'method' => 'ice']);
+        $readings = session()->getOldInput('readings');
+
+        $check = $this->checks('T-08', ['readings' => $readings, 'source' => 'simulated']);
+
+        self::assertSame([CheckFinding::BathSuspect], $check->found());
+        $this->get("/thermometer-checks/$check->id")->assertSee('Suspect the bath before the probe')->assertSee('simulated bath');
+    }
+
+    public function test_a_comparison_rests_on_a_certificate_and_is_certified_itself(): void
+    {
+        $check = $this->checks('T-08', ['method' => 'comparison', 'reference' => 'T-00', 'reference_c' => '63.05', 'readings' => ['63.2', '63.1', '63.2']]);
+        $this->concludes($check, 'use');
+
+        self::assertSame([53.05, 73.05], [$check->covers_low_c, $check->covers_high_c]);
+        $this->get("/thermometer-checks/$check->id/certificate")->assertSeeInOrder(['T-08', 'T-00 at 63.05 °C ± 0.05, certificate invented 4711', 'Within tolerance.', 'Head of the ledger']);
+        $pdf = $this->get("/thermometer-checks/$check->id/certificate.pdf")->assertOk();
+        self::assertStringStartsWith('%PDF-', (string) $pdf->getContent());
+        self::assertNull(LedgerCheck::run()['difference']);
+    }
+
+    public function test_alike_probes_in_like_service_earn_a_longer_interval_together(): void
+    {
+        foreach ([0, 1, 2] as $month) {
+            $this->flushSession();
+            $this->actingAs($this->people['checker']);
+            $a = $this->checks('T-07', ['readings' => ['0.1', '0.1', '0.1'], 'unit' => 'C']);
+            $b = $this->checks('T-08', ['readings' => ['0.1', '0.1', '0.1']]);
+            $this->wait(20 * 86400);
+        }
+
+        self::assertSame([60, 60], [$a->earned_days, $b->earned_days], 'three of one and two of the other are five');
+        self::assertStringContainsString('2 alike probes in like service', (string) $b->interval_why);
+        self::assertSame(45, $a->interval_days, 'shortened by sticky product');
+        $this->flushSession();
+        $this->actingAs($this->people['checker'])->get('/verify/alike')->assertSee('T-07')->assertSee('T-08');
+    }
+
+    public function test_its_place_and_tolerance_are_set_and_a_class_that_is_none_is_refused(): void
+    {
+        $form = ['tolerance_c' => '0,5', 'unit' => 'C', 'use_low_c' => '0', 'use_high_c' => '95', 'immersion_mm' => '50', 'interval_days' => '30', 'cap_days' => '20'];
+        $url = "/thermometers/{$this->named('T-08')->id}/service";
+        $this->post($url, [...$form, 'tolerance_standard' => 'ASTM E1137', 'tolerance_class' => 'AA', 'form' => self::formId()])->assertSessionHasErrors('tolerance_class');
+        $this->post($url, [...$form, 'use_high_c' => '-5', 'form' => self::formId()])->assertSessionHasErrors('use_high_c');
+
+        $this->post($url, [...$form, 'form' => self::formId()])->assertSessionHasNoErrors();
+
+        self::assertSame(20, $this->checks('T-08', ['readings' => ['0.1', '0.1', '0.1']])->interval_days, 'a third party allows twenty days');
+    }
+
+    public function test_what_an_error_costs_is_worked_out(): void
+    {
+        // By hand: 1000 kg/h · 3600 h · 4.18 kJ · 1 °C / 3600 / 0.5 = 8360 kWh.
+        $this->get('/verify/reference?kg_h=1000&hours=3600&error=1&efficiency=50&price=0.25')->assertSee('8360 kWh')->assertSee('2090');
+    }
+
+    /** @param array<string, mixed> $typed */
+    private function checks(string $code, array $typed): ThermometerCheck
+    {
+        $this->post('/verify/' . $this->named($code)->id, ['method' => 'ice', ...$typed, 'form' => self::formId()])->assertSessionHasNoErrors();
+
+        return ThermometerCheck::query()->orderByDesc('id')->firstOrFail();
+    }
+
+    private function concludes(ThermometerCheck $check, string $outcome): TestResponse
+    {
+        return $this->post("/thermometer-checks/$check->id/outcome", ['outcome' => $outcome, 'form' => self::formId()]);
+    }
+
+    private function named(string $code): Thermometer
+    {
+        return Thermometer::query()->where('code', $code)->firstOrFail();
+    }
+
+    private function standing(string $code): ThermometerState
+    {
+        return Thermometers::standing($this->named($code))->state;
+    }
+}
