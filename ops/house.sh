@@ -3,8 +3,9 @@
 set -euo pipefail
 
 ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
-RUN_PACKAGES=(php8.2-cli php8.2-fpm php8.2-mysql php8.2-mbstring php8.2-xml php8.2-intl nginx mariadb-server)
-TEST_PACKAGES=(php8.2-curl php8.2-zip chromium chromium-driver python3-scipy python3-uncertainties)
+# curl and zip are asked for by the libraries of the tests, which Composer installs with the rest.
+RUN_PACKAGES=(php8.2-cli php8.2-fpm php8.2-mysql php8.2-mbstring php8.2-xml php8.2-intl php8.2-curl php8.2-zip nginx mariadb-server)
+TEST_PACKAGES=(chromium chromium-driver python3-scipy python3-uncertainties python3-iapws units)
 SERVICE_USER=rheacid
 
 say() { printf '%s\n' "$*" >&2; }
