@@ -6,6 +6,7 @@ namespace Rheacid\View;
 
 use Illuminate\Support\Collection;
 use Rheacid\Bench\SimulatedBench;
+use Rheacid\Core\Numbers;
 use Rheacid\Core\Simulation\BathKind;
 use Rheacid\Core\Thermometry\CheckMethod;
 use Rheacid\Core\Thermometry\Coverage;
@@ -85,8 +86,8 @@ final readonly class VerifyScreen
 
         return match (true) {
             $this->method === CheckMethod::Comparison => '10 °C either way of the bath: choose the temperature of use',
-            $this->service->use_high_c > $high => sprintf('up to %.0f °C; it is used up to %.0f °C, which needs a boiling or comparison check within 10 °C of that', $high, $this->service->use_high_c),
-            default => sprintf('%.0f to %.0f °C', $low, $high),
+            $this->service->use_high_c > $high => sprintf('up to %s °C; it is used up to %s °C, which needs a boiling or comparison check within 10 °C of that', Numbers::fixed($high, 0), Numbers::fixed($this->service->use_high_c, 0)),
+            default => sprintf('%s to %s °C', Numbers::fixed($low, 0), Numbers::fixed($high, 0)),
         };
     }
 

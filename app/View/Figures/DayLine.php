@@ -33,7 +33,7 @@ final readonly class DayLine
     public CarbonImmutable $now;
 
     /**
-     * @param list<array{name: string, boxes: list<array{from: CarbonImmutable, to: CarbonImmutable, kind: string, label: string}>, deadline: array{at: CarbonImmutable, label: string, sign: string}|null}> $lanes
+     * @param list<array{thing: string, code: string, boxes: list<array{from: CarbonImmutable, to: CarbonImmutable, kind: string, label: string}>, deadline: array{at: CarbonImmutable, label: string, forecast: string, sign: string}|null}> $lanes
      * @param list<array{from: int, to: int, at: CarbonImmutable}> $blocks a lane waits for another one until then
      */
     private function __construct(public array $lanes, public array $blocks)
@@ -52,12 +52,12 @@ final readonly class DayLine
             [$boxes, $free] = self::instrument($pair, $plan);
             if ($boxes !== []) {
                 $soonest = $free !== null && ($soonest === null || $free < $soonest['at']) ? ['lane' => count($lanes), 'at' => $free] : $soonest;
-                $lanes[] = ['name' => 'Electrode ' . $pair->electrode->code, 'boxes' => $boxes, 'deadline' => null];
+                $lanes[] = ['thing' => 'Electrode', 'code' => $pair->electrode->code, 'boxes' => $boxes, 'deadline' => null];
             }
         }
         $checks = CarbonImmutable::now()->addMinutes(self::CALIBRATE_MIN + 10);
         foreach ($plan->thermometersDue() as $thermometer) {
-            $lanes[] = ['name' => "Thermometer $thermometer->code", 'boxes' => [['from' => $checks, 'to' => $checks->addMinutes(self::CALIBRATE_MIN), 'kind' => 'plan', 'label' => 'check']], 'deadline' => null];
+            $lanes[] = ['thing' => 'Thermometer', 'code' => $thermometer->code, 'boxes' => [['from' => $checks, 'to' => $checks->addMinutes(self::CALIBRATE_MIN), 'kind' => 'plan', 'label' => 'check']], 'deadline' => null];
         }
         $blocks = [];
         $start = $ready !== null ? CarbonImmutable::now() : $soonest['at'] ?? null;
@@ -131,7 +131,7 @@ final readonly class DayLine
         return [[$calibrate($now, CareDue::nextStep($pair) === null ? 'calibrate' : 'care first, then calibrate')], $now->addMinutes(self::CALIBRATE_MIN)];
     }
 
-    /** @return array{name: string, boxes: list<array{from: CarbonImmutable, to: CarbonImmutable, kind: string, label: string}>, deadline: array{at: CarbonImmutable, label: string, sign: string}|null}|null null where nothing of it falls in the day */
+    /** @return array{thing: string, code: string, boxes: list<array{from: CarbonImmutable, to: CarbonImmutable, kind: string, label: string}>, deadline: array{at: CarbonImmutable, label: string, forecast: string, sign: string}|null}|null null where nothing of it falls in the day */
     private static function batch(Batch $batch, ?CarbonImmutable $start): ?array
     {
         $last = $batch->currentReadings->last();
@@ -144,10 +144,11 @@ final readonly class DayLine
         $forecast = $next?->forecast;
         $deadline = $next === null ? null : [
             'at' => $next->at,
-            'label' => $next->words() . ($forecast === null || $next->at->isPast() ? '' : ', ' . ForecastWords::short($forecast)),
+            'label' => $next->words(),
+            'forecast' => $forecast === null || $next->at->isPast() ? '' : ', ' . ForecastWords::short($forecast),
             'sign' => $next->at->isPast() || $forecast?->verdict === null ? 'fail' : ForecastWords::sign($forecast->verdict),
         ];
 
-        return $boxes === [] && $deadline === null ? null : ['name' => $batch->code, 'boxes' => $boxes, 'deadline' => $deadline];
+        return $boxes === [] && $deadline === null ? null : ['thing' => '', 'code' => $batch->code, 'boxes' => $boxes, 'deadline' => $deadline];
     }
 }

@@ -14,9 +14,9 @@
     @if (session("idle"))<p class="verdict" role="status">{{ session("idle") }}</p>@endif
     <form method="post" action="{{ url('sign-in') }}">
         @csrf
-        <x-field name="username" label="Name" class="mb-3" autofocus required autocapitalize="none" autocomplete="username" maxlength="40" />
-        <x-field name="passphrase" label="Passphrase" class="mb-3" type="password" required autocomplete="current-password" />
-        <button class="do" data-primary>Sign in <kbd>Enter</kbd></button>
+        <x-field name="username" label="Name" autofocus required autocapitalize="none" autocomplete="username" maxlength="40" />
+        <x-field name="passphrase" label="Passphrase" class="apart" type="password" required autocomplete="current-password" />
+        <button class="do apart" data-primary>Sign in <kbd>Enter</kbd></button>
     </form>
 </main>
 </body>

@@ -42,7 +42,7 @@
         @endif
         <label class="form-check"><input class="form-check-input" type="radio" name="source" value="typed" @checked(old('source', $simulated ? 'simulated' : 'typed') === 'typed')> typed: the {{ $pair->meter->shows_mv ? 'mV' : 'pH' }} and °C that a real meter shows</label>
         @if ($standing->state === Rheacid\Core\Care\PairState::Soaking)
-            <x-field name="soak_reason" label="Why before the soak is over" class="mt-3 wide" maxlength="400" :help="'The glass soaks until ' . Rheacid\Plant::short($standing->until) . '. A dry glass drifts; waiting is better.'" />
+            <x-field name="soak_reason" label="Why before the soak is over" class="apart wide" maxlength="400" :help="'The glass soaks until ' . Rheacid\Plant::short($standing->until) . '. A dry glass drifts; waiting is better.'" />
         @endif
     </form>
     @if ($pair->meter->shows_mv && auth()->user()->role->writes())

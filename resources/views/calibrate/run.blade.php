@@ -21,7 +21,7 @@
                 <input type="hidden" name="station" value="{{ $screen->station }}">
                 @if ($screen->live)<input type="hidden" name="seen_s" value="{{ $screen->live->figure ? $screen->live->seenS : '' }}">@endif
                 @if ($screen->isReadBack && !$run->pair->meter->shows_mv)
-                    <div class="fields mb-3">
+                    <div class="fields apart">
                         <x-field name="shown_slope" label="Its own slope, % (may stay empty)" help="if the meter shows it, like 98" inputmode="decimal" />
                         <x-field name="shown_offset" label="Its own offset, mV (may stay empty)" inputmode="text" />
                     </div>

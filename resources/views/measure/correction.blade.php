@@ -23,7 +23,7 @@
                 <x-field name="celsius[{{ $replicate->position }}]" label="Temperature of portion {{ $replicate->position }}" :value="Rheacid\Core\Numbers::plain($replicate->shown_c)" help="°C as the thermometer showed it" />
             </div>
         @endforeach
-        <x-field name="reason" label="Why it is corrected" class="mt-3" maxlength="400" />
+        <x-field name="reason" label="Why it is corrected" class="apart" maxlength="400" />
     </form>
     <x-slot:act>
         <a href="{{ route('readings.show', $reading) }}">Leave it as it is</a>

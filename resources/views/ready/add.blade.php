@@ -4,7 +4,7 @@
         @php([$seldom, $usual] = collect($what->fields())->partition(fn ($field, $name) => in_array($name, Rheacid\Shelf\NewThing::SELDOM, true)))
         <div class="fields">@foreach ($usual as $name => $field)<x-shelf-field :$name :$field />@endforeach</div>
         @if ($seldom->isNotEmpty())
-            <details class="mt-3" @if ($errors->hasAny($seldom->keys()->all()) || $seldom->keys()->contains(fn ($name) => filled(old($name)))) open @endif>
+            <details class="apart" @if ($errors->hasAny($seldom->keys()->all()) || $seldom->keys()->contains(fn ($name) => filled(old($name)))) open @endif>
                 <summary>A conductivity or redox standard, a certificate, or a table of its own</summary>
                 <div class="fields mt-2">@foreach ($seldom as $name => $field)<x-shelf-field :$name :$field />@endforeach</div>
             </details>

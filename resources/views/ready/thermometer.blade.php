@@ -24,7 +24,7 @@
         @endforelse
     </table>
     @if (auth()->user()->role->writes())
-        <details class="mt-3" @if ($errors->any()) open @endif><summary>Place and tolerance</summary>
+        <details class="apart" @if ($errors->any()) open @endif><summary>Place and tolerance</summary>
             <form id="service" class="mt-2" method="post" action="{{ route('thermometers.service', $thermometer) }}" data-keep>
                 <x-form-id />
                 <div class="fields">

@@ -4,7 +4,7 @@
 @php($unit = old('unit', $screen->service->unit))
 @php($source = is_string(old('source')) ? old('source') : 'typed')
 <x-house :title="'Verify · ' . $thermometer->code . ' ' . $thermometer->name" room="Verify">
-    <p class="what">{{ $thermometer->kind }}{{ $screen->service->place ? ' · ' . $screen->service->place : '' }} · tolerance ± {{ Rheacid\Core\Numbers::plain($screen->service->tolerance_c) }} °C{{ $screen->service->tolerance_class ? ', ' . $screen->service->tolerance_standard . ' class ' . $screen->service->tolerance_class : '' }} · <x-thermometer-state :thermometer="$thermometer" /></p>
+    <p class="what">{{ $thermometer->kind }}{{ $screen->service->place ? ' · ' . $screen->service->place : '' }} · tolerance ± {{ Rheacid\Core\Numbers::plain($screen->service->tolerance_c) }} °C{{ $screen->service->tolerance_class ? ', ' . $screen->service->tolerance_standard . ' class ' . $screen->service->tolerance_class : '' }} <x-thermometer-state :thermometer="$thermometer" /></p>
     <nav class="methods" aria-label="How it is checked">
         @foreach ($thermometer->isRtd() ? CheckMethod::cases() : CheckMethod::read() as $method)<a href="{{ route('verify.show', [$thermometer, 'method' => $method->value]) }}" @if ($method === $screen->method) aria-current="page" @endif>{{ ucfirst(ThermometerWords::method($method)) }}</a>@endforeach
     </nav>
@@ -47,7 +47,7 @@
         @endif
     </form>
     @if ($screen->method !== CheckMethod::Rtd)
-        <details class="mt-3"><summary>Readings from a logger’s file</summary>
+        <details class="apart"><summary>Readings from a logger’s file</summary>
             <form method="post" action="{{ route('verify.log', $thermometer) }}" enctype="multipart/form-data"><x-form-id /><input type="hidden" name="method" value="{{ $screen->method->value }}">
                 <x-field name="log" label="Log file" help="seconds and temperature in two columns; the readings are taken where it had come to rest"><input class="form-control" id="f-log" type="file" name="log" accept=".csv,.txt,text/csv,text/plain"></x-field><button class="do quiet mt-2">Take its readings</button></form>
         </details>
