@@ -13,6 +13,7 @@ use Rheacid\Http\Controllers\CalibrationController;
 use Rheacid\Http\Controllers\CalibrationRunController;
 use Rheacid\Http\Controllers\CareController;
 use Rheacid\Http\Controllers\CellController;
+use Rheacid\Http\Controllers\CertificateController;
 use Rheacid\Http\Controllers\CheckController;
 use Rheacid\Http\Controllers\CorrectionController;
 use Rheacid\Http\Controllers\FindController;
@@ -87,14 +88,16 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('cells/{pair}/live', [CellController::class, 'live'])->name('cells.live');
     Route::get('bench/{pair}', [BenchController::class, 'show'])->name('bench.show');
     Route::get('calibrations/{calibration}', CalibrationController::class)->name('calibrations.show');
+    Route::get('calibrations/{calibration}/certificate', [CertificateController::class, 'calibration'])->name('calibrations.certificate');
+    Route::get('calibrations/{calibration}/certificate.pdf', [CertificateController::class, 'calibrationPdf'])->name('calibrations.pdf');
 
     Route::get('verify', [VerifyController::class, 'index'])->name('verify');
     Route::get('verify/alike', [TemperatureReferenceController::class, 'alike'])->name('verify.alike');
     Route::get('verify/reference', [TemperatureReferenceController::class, 'show'])->name('verify.reference');
     Route::get('verify/{thermometer}', [VerifyController::class, 'show'])->name('verify.show');
     Route::get('thermometer-checks/{check}', [CheckController::class, 'show'])->name('checks.result');
-    Route::get('thermometer-checks/{check}/certificate', [CheckController::class, 'certificate'])->name('checks.certificate');
-    Route::get('thermometer-checks/{check}/certificate.pdf', [CheckController::class, 'pdf'])->name('checks.pdf');
+    Route::get('thermometer-checks/{check}/certificate', [CertificateController::class, 'verification'])->name('checks.certificate');
+    Route::get('thermometer-checks/{check}/certificate.pdf', [CertificateController::class, 'verificationPdf'])->name('checks.pdf');
 
     Route::get('logs/{log}', [LogController::class, 'show'])->name('logs.show');
     Route::get('pairs/{pair}/sample-log', [LogController::class, 'sample'])->name('logs.sample');

@@ -10,6 +10,7 @@ use Illuminate\Support\Collection;
 use Rheacid\Bench\Source;
 use Rheacid\Core\Electrode\CalibrationPoint as CorePoint;
 use Rheacid\Core\Electrode\Signal;
+use Rheacid\Core\Numbers;
 use Rheacid\Records\Kept;
 
 /**
@@ -89,6 +90,12 @@ final class CalibrationPoint extends Model
     public function asFoundError(): ?float
     {
         return $this->as_found_ph === null ? null : $this->as_found_ph - $this->buffer_ph;
+    }
+
+    /** As the meter showed it. */
+    public function shown(): string
+    {
+        return $this->mv === null ? 'pH ' . Numbers::fixed((float) $this->shown_ph, 2) : Numbers::fixed($this->mv, 1) . ' mV';
     }
 
     public function signal(): Signal

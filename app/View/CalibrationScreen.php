@@ -39,6 +39,7 @@ final readonly class CalibrationScreen
 
     public static function of(Calibration $calibration): self
     {
+        $calibration->load(['points.lot', 'run.events.person', 'pair.meter', 'pair.electrode.careEvents', 'pair.newestCalibration', 'policy', 'person', 'void.person']);
         $fit = $calibration->fitted();
         $isNewest = $calibration->is($calibration->pair->newestCalibration);
         $standing = $isNewest ? Readiness::of($calibration->pair) : null;

@@ -13,8 +13,6 @@ final class CalibrationController
 {
     public function __invoke(Calibration $calibration): View
     {
-        $calibration->load(['points.lot', 'run.events.person', 'pair.meter', 'pair.electrode.careEvents', 'pair.newestCalibration', 'policy', 'person', 'void.person']);
-
         return view('calibrate.verdict', ['screen' => CalibrationScreen::of($calibration)]);
     }
 }

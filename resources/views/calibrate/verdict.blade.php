@@ -25,7 +25,7 @@
             <tr>
                 <td class="num">{{ Rheacid\Core\Numbers::fixed($point->buffer_ph, 3) }} <small>{{ $point->isFitted() ? '' : 'read back' }}</small></td>
                 <td><a class="cell-link" href="{{ route('lots.show', $point->lot) }}">{{ $point->lot->code }}</a></td>
-                <td>{{ $point->mv === null ? 'pH ' . Rheacid\Core\Numbers::fixed($point->shown_ph, 2) : Rheacid\Core\Numbers::fixed($point->mv, 1) . ' mV' }}</td>
+                <td>{{ $point->shown() }}</td>
                 <td>{{ Rheacid\Core\Numbers::fixed($point->celsius, 1) }}</td>
                 <td>@if ($point->settled){{ Rheacid\Core\Words\StateWords::response($point->response_s) }}@else<x-state is="care">taken unsettled: {{ $point->reason }}</x-state>@endif</td>
                 <td>{{ $point->as_found_ph === null ? '–' : Rheacid\Core\Numbers::fixed($point->asFoundError(), 3) . ' pH off' }}</td>
@@ -51,6 +51,7 @@
             <dt>Pair</dt><dd><a href="{{ route('pairs.show', $calibration->pair_id) }}">{{ $calibration->pair->electrode->code }} on {{ $calibration->pair->name() }}</a></dd>
             <dt>Rules</dt><dd>core {{ $calibration->core_version }}</dd>
         </dl>
+        <p><a href="{{ route('calibrations.certificate', $calibration) }}">Certificate</a> · <a href="{{ route('calibrations.pdf', $calibration) }}">as PDF</a></p>
         <h2>What happened</h2>
         <dl>@foreach ($calibration->run->events as $event)<dt>{{ str_replace('-', ' ', $event->kind) }}</dt><dd>{{ $event->person->name }}, {{ Rheacid\Plant::short($event->at) }}@if ($event->reason): {{ $event->reason }}@endif</dd>@endforeach</dl>
         <p class="note">A bottle confirms itself: a calibration cannot see a bad buffer. Read an independent one from time to time.</p>

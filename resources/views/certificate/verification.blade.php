@@ -1,3 +1,4 @@
+@php($screen = $certificate->screen)
 @php($check = $screen->check)
 <table>
     <tr><th>Thermometer</th><td>{{ $check->thermometer->code }} · {{ $check->thermometer->name }}, {{ $check->thermometer->kind }}, digit {{ Rheacid\Core\Numbers::plain($check->thermometer->resolution_c) }} °C</td></tr>
@@ -12,4 +13,4 @@
     <tr><th>What follows</th><td>{{ $check->outcome === null ? 'not concluded yet' : Rheacid\Core\Words\ThermometerWords::outcome($check->outcome->outcome) . ($check->outcome->outcome === Rheacid\Core\Thermometry\Outcome::Correct ? ', correction ' . $screen->correction : '') . ', ' . $check->outcome->person->name }}</td></tr>
     <tr><th>Next check</th><td>{{ Rheacid\Plant::day($check->due_at) }}. {{ $check->interval_why }}</td></tr>
 </table>
-<p>Guarded rule: within only if error and uncertainty together stay inside the tolerance. Head of the ledger when printed: {{ $head }}</p>
+<p>Guarded rule: within only if error and uncertainty together stay inside the tolerance. Head of the ledger when printed: {{ $certificate->head }}</p>

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Controllers;
+
+use Dompdf\Dompdf;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Response;
+use Rheacid\Models\Calibration;
+use Rheacid\Models\ThermometerCheck;
+use Rheacid\View\Certificate;
+
+/** Certificates of calibrations and verifications, on the screen, on paper and as PDF. */
+final class CertificateController
+{
+    public function calibration(Calibration $calibration): View
+    {
+        return view('certificate.page', ['certificate' => Certificate::ofCalibration($calibration)]);
+    }
+
+    public function calibrationPdf(Calibration $calibration): Response
+    {
+        return self::pdf(Certificate::ofCalibration($calibration));
+    }
+
+    public function verification(ThermometerCheck $check): View
+    {
+        return view('certificate.page', ['certificate' => Certificate::ofVerification($check)]);
+    }
+
+    public function verificationPdf(ThermometerCheck $check): Response
+    {
+        return self::pdf(Certificate::ofVerification($check));
+    }
+
+    private static function pdf(Certificate $certificate): Response
+    {
+        $pdf = new Dompdf(['isRemoteEnabled' => false, 'isPhpEnabled' => false, 'isJavascriptEnabled' => false, 'defaultFont' => 'DejaVu Sans']);
+        $style = (string) file_get_contents(resource_path('css/certificate.css'));
+        $pdf->getCss()->load_css($style);
+        $pdf->loadHtml(view('certificate.pdf', ['certificate' => $certificate])->render());
+        $pdf->setPaper('A4');
+        $pdf->render();
+
+        return response((string) $pdf->output(), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$certificate->fileName()}\""]);
+    }
+}

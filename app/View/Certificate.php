@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\View;
+
+use Rheacid\Models\Calibration;
+use Rheacid\Models\ThermometerCheck;
+use Rheacid\Records\LedgerCheck;
+
+/** A calibration or a verification on one sheet, for whoever asks how the number is known. */
+final readonly class Certificate
+{
+    /**
+     * @param view-string $body
+     * @param string $head hash of the ledger's last line: printed on paper, it shows a tail that was cut later
+     */
+    private function __construct(
+        public string $of,
+        public string $room,
+        public string $body,
+        public string $back,
+        public CalibrationScreen|ResultScreen $screen,
+        public string $head,
+    ) {}
+
+    public static function ofCalibration(Calibration $calibration): self
+    {
+        return new self("calibration {$calibration->pair->electrode->code} / $calibration->id", 'Calibrate', 'certificate.calibration', route('calibrations.show', $calibration), CalibrationScreen::of($calibration), LedgerCheck::head());
+    }
+
+    public static function ofVerification(ThermometerCheck $check): self
+    {
+        return new self("verification {$check->thermometer->code} / $check->id", 'Verify', 'certificate.verification', route('checks.result', $check), ResultScreen::of($check), LedgerCheck::head());
+    }
+
+    public function fileName(): string
+    {
+        return str_replace([' / ', ' '], '-', "certificate $this->of.pdf");
+    }
+}

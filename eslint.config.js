@@ -1,0 +1,8 @@
+import js from '@eslint/js';
+import globals from 'globals';
+
+export default [
+    { ignores: ['public/', 'vendor/', 'var/'] },
+    js.configs.recommended,
+    { languageOptions: { globals: globals.browser }, rules: { eqeqeq: 'error', 'no-var': 'error', 'prefer-const': 'error' } },
+];
