@@ -34,6 +34,19 @@ final class Plant
         return self::local($at)->format('j M Y');
     }
 
+    /** A day that was reckoned from a trend, between the ends of its 90 % interval; an end that is null has no bound. */
+    public static function reckonedDay(string $on, ?string $earliest, ?string $latest): string
+    {
+        $day = static fn(string $date): string => self::day(CarbonImmutable::parse($date));
+
+        return $day($on) . match (true) {
+            $earliest !== null && $latest !== null => sprintf(' (%s to %s, at 90 %% confidence)', $day($earliest), $day($latest)),
+            $earliest !== null => sprintf(' (at the earliest %s)', $day($earliest)),
+            $latest !== null => sprintf(' (at the latest %s)', $day($latest)),
+            default => ' (too uncertain yet to say when)',
+        };
+    }
+
     public static function full(\DateTimeInterface $at): string
     {
         return self::local($at)->format('D j M Y, H:i');

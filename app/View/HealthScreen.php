@@ -45,12 +45,9 @@ final readonly class HealthScreen
             return ['met', $moves . ' It does not leave the policy within sight.' . $rest];
         }
         $leaves = CarbonImmutable::parse($trend->leavesPolicyOn);
-        $interval = $trend->earliest === null || $trend->latest === null
-            ? ($trend->earliest === null ? '' : ', at the earliest ' . Plant::day(CarbonImmutable::parse($trend->earliest)))
-            : sprintf(' (%s to %s, 90 %%)', Plant::day(CarbonImmutable::parse($trend->earliest)), Plant::day(CarbonImmutable::parse($trend->latest)));
         $orderBy = CarbonImmutable::parse($trend->earliest ?? $trend->leavesPolicyOn)->subDays(CareDue::ORDER_AHEAD_DAYS);
 
-        return [$leaves->isBefore(CarbonImmutable::now()->addDays(CareDue::FORESEEN_DAYS)) ? 'care' : 'met', sprintf('%s It meets %s %%, where the policy ends, about %s%s. Order the next one by %s.', $moves, Numbers::plain($pair->policy->slope_low_percent), Plant::day($leaves), $interval, Plant::day($orderBy))];
+        return [$leaves->isBefore(CarbonImmutable::now()->addDays(CareDue::FORESEEN_DAYS)) ? 'care' : 'met', sprintf('%s It meets %s %%, where the policy ends, about %s. Order the next one by %s.', $moves, Numbers::plain($pair->policy->slope_low_percent), Plant::reckonedDay($trend->leavesPolicyOn, $trend->earliest, $trend->latest), Plant::day($orderBy))];
     }
 
     /** What a cleaning did: slope, response and check buffer before and after. */

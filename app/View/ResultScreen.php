@@ -116,8 +116,7 @@ final readonly class ResultScreen
         }
         $drift = Drift::of(array_values($byDay));
         $walks = sprintf('It walks %s °C a year.', Numbers::fixed((float) $drift->cPerYear, 2));
-        $day = static fn(?string $on): ?string => $on === null ? null : Plant::day(CarbonImmutable::parse($on));
 
-        return $drift->leavesOn === null ? $walks . ' It does not leave its tolerance within sight.' : sprintf('%s At this pace it leaves its tolerance about %s (%s to %s, 90 %%).', $walks, $day($drift->leavesOn), $day($drift->earliest) ?? 'now', $day($drift->latest) ?? 'no end');
+        return $drift->leavesOn === null ? $walks . ' It does not leave its tolerance within sight.' : sprintf('%s At this pace it leaves its tolerance about %s.', $walks, Plant::reckonedDay($drift->leavesOn, $drift->earliest, $drift->latest));
     }
 }

@@ -153,6 +153,11 @@ abstract class BenchTestCase extends TestCase
         return app(RecordReading::class)($this->people['checker'], SentForm::own(), $draft);
     }
 
+    protected function tapsCare(string $act): void
+    {
+        $this->post("/pairs/{$this->pair()->id}/care", ['act' => $act, 'form' => self::formId()])->assertSessionHasNoErrors();
+    }
+
     /** Puts the simulated electrode into the cup of a bottle or batch. */
     protected function immerse(string $column, int $id, ?CalibrationRun $run = null, string $electrode = 'E-07'): void
     {

@@ -12,6 +12,7 @@ use Rheacid\Core\Care\CleaningEffect;
 use Rheacid\Core\Care\Dirt;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Care\SoakSchool;
+use Rheacid\Core\Words\CareWords;
 use Rheacid\Models\BatchEvent;
 use Rheacid\Models\CareEvent;
 use Rheacid\Records\LedgerCheck;
@@ -128,5 +129,14 @@ final class CareLogTest extends BenchTestCase
     private function log(CareKind $kind, ?SoakSchool $school = null, ?Dirt $dirt = null): void
     {
         app(LogCare::class)($this->people['checker'], SentForm::own(), $this->pair()->electrode, $kind, $school, $dirt);
+    }
+
+    public function test_an_inspection_names_what_was_not_good(): void
+    {
+        $this->actingAs($this->people['checker'])->post("/pairs/{$this->pair()->id}/care", ['act' => 'inspected', 'good' => ['electrolyte', 'bulb', 'hole', 'sleeve', 'batteries'], 'note' => 'one bubble', 'form' => self::formId()])->assertSessionHasNoErrors();
+        self::assertSame('not good: bubbles; one bubble', $this->pair()->electrode->careEvents->last()?->note);
+
+        $this->post("/pairs/{$this->pair()->id}/care", ['act' => 'inspected', 'good' => array_keys(CareWords::inspection()), 'form' => self::formId()]);
+        self::assertSame('all good', $this->pair()->electrode->careEvents->last()?->note);
     }
 }

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Rheacid\Actions\Calibrate\CheckBuffer;
+use Rheacid\Actions\Ready\LogBottle;
+use Rheacid\Core\Limits\ReleaseBlock;
+use Rheacid\Records\SentForm;
+
+/** Dipped, made up, discarded: what befalls a bottle. */
+final class BottleTest extends BenchTestCase
+{
+    private const BOTTLE = ['code' => 'Q-50', 'label' => 'pH 4.01', 'kind' => 'buffer', 'buffer' => 'technical-4.01', 'comes_as' => 'bottle', 'expires_on' => '2027-06-30', 'opened_on' => '2026-11-20'];
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->people['checker']);
+    }
+
+    public function test_a_dipped_bottle_cannot_release_on_a_critical_limit(): void
+    {
+        (new LogBottle())($this->people['checker'], SentForm::own(), $this->lot('Q-31'), 'dipped', null, null, null);
+        $this->calibrate();
+        (new CheckBuffer())($this->people['checker'], SentForm::own(), $this->pair(), $this->lot('R-07'), 'start', $this->typed($this->shown(4.001)), null);
+
+        self::assertContains(ReleaseBlock::SolutionBarred->value, $this->measure([4.45, 4.46])->decision->blocks);
+        $this->get('/calibrate/' . $this->pair()->id)->assertSee('Q-31 · not for critical limits');
+    }
+
+    public function test_a_powder_is_made_up_before_it_is_used_and_keeps_a_day(): void
+    {
+        $this->post('/ready/add/bottle', [...self::BOTTLE, 'code' => 'P-01', 'comes_as' => 'powder', 'opened_on' => '', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $lot = $this->lot('P-01');
+        $this->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-29', 'P-01'], 'source' => 'typed', 'form' => self::formId()])->assertSessionHasErrors(['lots' => 'Bottle P-01 (pH 4.01): powder, not made up yet. Choose a pH buffer that is in date with uses left.']);
+        $this->post("/lots/$lot->id/events", ['kind' => 'made-up', 'form' => self::formId()])->assertSessionHasErrors('volume_ml');
+
+        $this->post("/lots/$lot->id/events", ['kind' => 'made-up', 'volume_ml' => '250', 'water' => 'tap', 'form' => self::formId()])->assertSessionHasNoErrors();
+
+        $lot = $this->lot('P-01');
+        self::assertSame('2026-11-26', $lot->usableUntil()->toDateString());
+        self::assertTrue($lot->isBarred(), 'made up with tap water');
+    }
+
+    public function test_a_discarded_bottle_is_off_the_shelf_and_closed(): void
+    {
+        $lot = $this->lot('Q-36');
+        $this->post("/lots/$lot->id/events", ['kind' => 'discarded', 'note' => 'spilt', 'form' => self::formId()])->assertSessionHasNoErrors();
+
+        $this->get('/ready')->assertDontSee('Q-36');
+        $this->get("/lots/$lot->id")->assertSee('Discarded')->assertSee('spilt');
+        $this->post("/lots/$lot->id/events", ['kind' => 'dipped', 'form' => self::formId()])->assertSessionHasErrors(['kind' => 'This bottle was discarded.']);
+        $this->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-36', 'Q-31'], 'source' => 'typed', 'form' => self::formId()])->assertSessionHasErrors('lots');
+    }
+}
