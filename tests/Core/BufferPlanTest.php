@@ -32,6 +32,14 @@ final class BufferPlanTest extends TestCase
         self::assertSame(['4.01', '10.01'], self::buffers($plan));
     }
 
+    public function test_a_middle_buffer_half_a_ph_from_an_end_gives_no_slope_of_its_own(): void
+    {
+        $with = static fn(float $middle): array => self::buffers(self::plan([[4.1, 9.0]], [self::lot('a', 'low', 4.0), self::lot('b', 'middle', $middle), self::lot('c', 'high', 10.01)]));
+
+        self::assertSame(['low', 'high'], $with(4.49));
+        self::assertSame(['low', 'middle', 'high'], $with(4.5));
+    }
+
     public function test_what_no_pair_reaches_is_told(): void
     {
         $plan = self::plan([[3.2, 3.6]], self::shelf());

@@ -44,6 +44,15 @@ final class CheckTest extends TestCase
         self::assertEqualsWithDelta(0.0, $chart->centre, 1e-12);
     }
 
+    public function test_the_lines_of_a_known_bottle_lie_about_its_own_mean(): void
+    {
+        // Mean 0.0177, deviation 0.0050: the last lies 2.1 deviations below it, though hardly off zero.
+        $chart = ControlChart::of([0.022, 0.016, 0.022, 0.016, 0.022, 0.016, 0.022, 0.016, 0.007], 0.05);
+
+        self::assertEqualsWithDelta(0.01767, $chart->centre, 1e-5);
+        self::assertSame([...array_fill(0, 8, null), ChartSignal::Warn], $chart->signals);
+    }
+
     public function test_seven_in_a_row_on_one_side_are_told_and_six_are_not(): void
     {
         $six = ControlChart::of([0.01, 0.01, 0.01, 0.01, 0.01, 0.01], 0.05)->signals;

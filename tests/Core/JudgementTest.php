@@ -117,7 +117,7 @@ final class JudgementTest extends TestCase
 
     public function test_two_buffers_nearer_than_2_8_ph_are_marked(): void
     {
-        self::assertNotNull(self::judged([self::seen(4.21, 98), self::seen(7, 98)])->found(Code::SpanShort));
+        self::assertEqualsWithDelta(2.79, self::judged([self::seen(4.21, 98), self::seen(7, 98)])->found(Code::SpanShort)?->seen, 1e-9);
         self::assertNull(self::judged([self::seen(4.2, 98), self::seen(7, 98)])->found(Code::SpanShort));
     }
 
