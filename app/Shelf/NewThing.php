@@ -20,6 +20,7 @@ use Rheacid\Models\Lot;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Meter;
 use Rheacid\Models\Thermometer;
+use Rheacid\Plant;
 use Rheacid\Records\Refused;
 
 /** One kind of thing for the shelf: what is asked about it, and what is made of the answers. A form and a CSV row are read alike. */
@@ -120,10 +121,14 @@ enum NewThing: string
         $read = Validator::make($typed, $this->rules(), [
             'code.regex' => 'Letters, digits and hyphens are accepted, like E-12; at most 20.',
             'required' => 'This is needed.',
-            'date_format' => 'A day like 2027-06-30 is accepted.',
+            'date_format' => 'A day like 2026-11-20 is accepted.',
+            'after' => 'A day after 1990 is accepted.',
+            'before' => 'A day before 2100 is accepted.',
+            'before_or_equal' => 'A day up to today is accepted.',
             'in' => 'Accepted: :values.',
-            'numeric' => 'A number with a point is accepted, like 250.',
+            'numeric' => 'A number is accepted, like 250.',
             'gt' => 'A number above :value is accepted.',
+            'lt' => 'A number below :value is accepted.',
             'max' => 'At most :max characters are accepted.',
         ])->after(fn(\Illuminate\Validation\Validator $validator) => $this->lookFurther($validator, $typed))->validate();
 
@@ -152,7 +157,8 @@ enum NewThing: string
                 in_array($name, ['resolution_mv', 'buffer', 'opened_on', 'volume_ml', 'standard_value', 'reference', 'expanded_u_ph', 'table'], true) ? 'nullable' : 'required',
                 ...match ($name) {
                     'code' => ['string', 'regex:' . self::CODE],
-                    'expires_on', 'opened_on', 'first_used_on' => ['date_format:Y-m-d', 'after:1990-01-01', 'before:2100-01-01'],
+                    'expires_on' => ['date_format:Y-m-d', 'after:1990-01-01', 'before:2100-01-01'],
+                    'opened_on', 'first_used_on' => ['date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:' . Plant::local(CarbonImmutable::now())->toDateString()],
                     'volume_ml', 'standard_value', 'expanded_u_ph' => ['numeric', 'gt:0', 'lt:100000'],
                     'table' => ['string', 'max:400'],
                     'reference' => ['string', 'max:60'],

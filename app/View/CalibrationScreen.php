@@ -39,9 +39,9 @@ final readonly class CalibrationScreen
 
     public static function of(Calibration $calibration): self
     {
-        $calibration->load(['points.lot', 'run.events.person', 'pair.meter', 'pair.electrode.careEvents', 'pair.newestCalibration', 'policy', 'person', 'void.person']);
+        $calibration->load(['points.lot', 'run.events.person', 'pair.meter', 'pair.electrode.careEvents', 'pair.newestCalibration', 'pair.parting', 'policy', 'person', 'void.person']);
         $fit = $calibration->fitted();
-        $isNewest = $calibration->is($calibration->pair->newestCalibration);
+        $isNewest = $calibration->pair->parting === null && $calibration->is($calibration->pair->newestCalibration);
         $standing = $isNewest ? Readiness::of($calibration->pair) : null;
         $slope = $calibration->slope_percent === null ? 'kept by the meter' : Numbers::fixed($calibration->slope_percent, 1) . ' %';
         $offset = $calibration->offset_mv === null ? 'kept by the meter' : Numbers::fixed($calibration->offset_mv, 1) . ' mV';
@@ -72,13 +72,16 @@ final readonly class CalibrationScreen
         );
     }
 
-    /** @param PairStanding|null $standing of the pair now; null where a newer calibration has taken its place */
+    /** @param PairStanding|null $standing of the pair now; null where a newer calibration has taken its place, or they were parted */
     private static function sentence(Calibration $calibration, ?PairStanding $standing): string
     {
         $bracket = sprintf('from pH %s to %s', Numbers::fixed($calibration->bracket_low_ph, 2), Numbers::fixed($calibration->bracket_high_ph, 2));
         $until = Plant::short($calibration->due_at);
 
+        $parting = $calibration->pair->parting;
+
         return match (true) {
+            $parting !== null => sprintf('Void since %s was parted from %s, %s. It reached %s.', $calibration->pair->electrode->code, $calibration->pair->name(), Plant::short($parting->at), $bracket),
             $calibration->verdict === Verdict::Fail => $standing === null ? 'The pair was out of use until the next one.' : 'This pair is out of use until a calibration passes.',
             $standing === null => "Usable until $until at the latest, $bracket; a newer one has taken its place.",
             $standing->state->isInForce() => "Usable until $until, $bracket.",

@@ -30,7 +30,9 @@ final class ShelfFormsTest extends BenchTestCase
         yield 'a table of words' => ['bottle', ['table' => 'cold 4'], 'table', 'no pair of °C and pH'];
         yield 'a buffer without any table' => ['bottle', ['buffer' => ''], 'buffer', 'needs its table'];
         yield 'a standard without its value' => ['bottle', ['kind' => 'conductivity', 'buffer' => ''], 'standard_value', 'The value on the label is needed'];
-        yield 'a day that is none' => ['bottle', ['expires_on' => '30.6.2027'], 'expires_on', 'A day like 2027-06-30 is accepted'];
+        yield 'a day that is none' => ['bottle', ['expires_on' => '30.6.2027'], 'expires_on', 'A day like 2026-11-20 is accepted'];
+        yield 'a bottle opened tomorrow' => ['bottle', ['opened_on' => '2026-11-26'], 'opened_on', 'A day up to today is accepted'];
+        yield 'a volume beyond any bottle' => ['bottle', ['volume_ml' => '1000000'], 'volume_ml', 'A number below 100000 is accepted'];
         yield 'a thermometer of no kind' => ['thermometer', ['name' => 'T', 'kind' => 'guess', 'resolution_c' => '0.1'], 'kind', 'Accepted:'];
     }
 

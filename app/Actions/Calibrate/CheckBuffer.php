@@ -35,6 +35,7 @@ final class CheckBuffer
     public function __invoke(Person $by, SentForm $form, Pair $pair, Lot $lot, string $moment, ReadingSource $source, ?string $reason): BufferCheck
     {
         return Recording::once($by, $form, 'check with a buffer', BufferCheck::class, static function (Entry $entry) use ($by, $pair, $lot, $moment, $source, $reason): BufferCheck {
+            OpenRun::ensureMeasuresPh($pair);
             $calibration = self::inForce($pair);
             self::ensureIndependent($lot, $calibration);
             $seen = $source->observe($calibration->fitted(), Settling::WINDOW_S);

@@ -26,7 +26,7 @@
         </form>
         @if ($screen->live)
             <x-live :live="$screen->live" />
-            <details class="mt-2" @if (old('reading')) open @endif><summary>Or typed, from a real meter</summary><x-cell-typed :screen="$screen" /><button class="do quiet mt-2" form="accept">Accept what was typed</button></details>
+            <details class="apart" @if (old('reading')) open @endif><summary>Or typed, from a real meter</summary><x-cell-typed :screen="$screen" /><button class="do quiet apart" form="accept">Accept what was typed</button></details>
             <x-bench-strip :cups="$screen->cups" :action="route('cells.immerse', $pair)" :current="$screen->live->cupId" :speed="$screen->live->speed" />
         @endif
         <x-slot:act><x-accept-bar form="accept" label="Accept the reading" :live="$screen->live" /></x-slot>

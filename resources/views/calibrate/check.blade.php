@@ -20,7 +20,7 @@
         </form>
         @if ($screen->live)
             <x-live :live="$screen->live" />
-            <details class="mt-2"><summary>Or typed, from a real meter</summary><x-typed-reading :window="30" form="accept" :meter="$pair->meter" /><button class="do quiet mt-2" form="accept">Accept what was typed</button></details>
+            <details class="apart"><summary>Or typed, from a real meter</summary><x-typed-reading :window="30" form="accept" :meter="$pair->meter" /><button class="do quiet apart" form="accept">Accept what was typed</button></details>
             <x-bench-strip :cups="$screen->cups" :action="route('checks.immerse', $pair)" :current="$screen->live->cupId" :speed="$screen->live->speed" />
         @endif
         <x-slot:act><x-accept-bar form="accept" label="Accept the check" :live="$screen->live" /></x-slot>

@@ -30,8 +30,8 @@
         @error('lots')<p class="problem">{{ $message }}</p>@enderror
         @error('read_back')<p class="problem">{{ $message }}</p>@enderror
         <p class="form-text">Two about 3 pH apart at least, up to five. A bottle that is not fitted, read back at the end, counts as the independent check as well.</p>
-        <details class="mt-2"><summary>Order and line: {{ Rheacid\View\PolicyWords::order($pair->policy->buffer_order) }}, {{ Rheacid\View\PolicyWords::fit($pair->policy->fit) }}</summary>
-            <div class="fields mt-2">
+        <details class="apart"><summary>Order and line: {{ Rheacid\View\PolicyWords::order($pair->policy->buffer_order) }}, {{ Rheacid\View\PolicyWords::fit($pair->policy->fit) }}</summary>
+            <div class="fields apart">
                 <x-field name="order" label="Order"><select class="form-select" id="f-order" name="order">@foreach (Rheacid\Core\Solutions\BufferOrder::cases() as $school)<option value="{{ $school->value }}" @selected(old('order', $pair->policy->buffer_order->value) === $school->value)>{{ Rheacid\View\PolicyWords::order($school) }}</option>@endforeach</select></x-field>
                 <x-field name="fit" label="Line"><select class="form-select" id="f-fit" name="fit">@foreach (Rheacid\Core\Electrode\FitMethod::cases() as $fit)<option value="{{ $fit->value }}" @selected(old('fit', $pair->policy->fit->value) === $fit->value)>{{ Rheacid\View\PolicyWords::fit($fit) }}</option>@endforeach</select></x-field>
             </div>

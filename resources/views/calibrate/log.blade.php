@@ -9,7 +9,7 @@
                 </x-field>
             @endforeach
         </div>
-        <noscript><button class="do quiet mt-2">Read with these columns</button></noscript>
+        <noscript><button class="do quiet apart">Read with these columns</button></noscript>
     </form>
     <x-settling-trace :figure="$screen->trace" :funnel="false" />
     @if ($screen->plateaus === [])
@@ -41,7 +41,7 @@
             </table>
             @unless ($upload->draft)
                 <p class="form-text">The last plateau that has a bottle is the read-back; it may repeat a bottle.</p>
-                <x-field name="reason" label="Why, if a plateau looks like another buffer (may stay empty)" class="mt-2" maxlength="400" />
+                <x-field name="reason" label="Why, if a plateau looks like another buffer (may stay empty)" class="apart" maxlength="400" />
             @endunless
         </form>
         <x-slot:act>

@@ -39,7 +39,7 @@
         </x-slot>
     @elseif ($run->state === Rheacid\Models\RunState::Open && auth()->user()->role->writes())
         <x-slot:act>
-            <form method="post" action="{{ route('runs.take-over', $run) }}"><x-form-id /><x-field name="reason" label="Why you take over" maxlength="400" /><button class="do mt-2">Take this run over</button></form>
+            <form method="post" action="{{ route('runs.take-over', $run) }}"><x-form-id /><x-field name="reason" label="Why you take over" maxlength="400" /><button class="do apart">Take this run over</button></form>
         </x-slot>
     @endif
     <x-slot:evidence>

@@ -34,7 +34,9 @@
         @endforeach
     </table>
     <x-slot:act>
-        @if (!$screen->isInForce)
+        @if ($calibration->pair->parting)
+            <a class="do" href="{{ route('pairing') }}" data-primary>Pair meter and electrode <kbd>Enter</kbd></a>
+        @elseif (!$screen->isInForce)
             @if ($screen->nextStep)<a href="{{ route('runs.create', $calibration->pair_id) }}">Calibrate again</a><a class="do" href="{{ route('pairs.show', $calibration->pair_id) }}" data-primary>{{ ucfirst(Rheacid\Core\Words\CareWords::step($screen->nextStep)) }} <kbd>Enter</kbd></a>
             @else<a class="do" href="{{ route('runs.create', $calibration->pair_id) }}" data-primary>Calibrate again <kbd>Enter</kbd></a>@endif
         @else

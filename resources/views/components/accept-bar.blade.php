@@ -3,7 +3,7 @@
 <details @if (is_string(old('reason')) && old('reason') !== '') open @endif>
     <summary>Accept now, with a reason</summary>
     <x-field name="reason" label="Why" maxlength="400" :form="$form" />
-    <button class="do quiet mt-2" form="{{ $form }}">Accept with this reason</button>
+    <button class="do quiet apart" form="{{ $form }}">Accept with this reason</button>
 </details>
 @if ($leave)<form method="post" action="{{ $leave }}"><x-form-id /><button class="do link">Leave</button></form>@endif
 <button class="do" form="{{ $form }}" data-accept data-primary @if ($live) aria-disabled="{{ $live->isSettled() ? 'false' : 'true' }}" @endif>{{ $label }}<span data-wait>{{ $live?->figure && !$live->isSettled() ? ' in ' . $live->waitS() . ' s' : '' }}</span> <kbd>Enter</kbd></button>

@@ -35,6 +35,6 @@
     </details>
     <details name="care"><summary>In and out of use</summary>
         @foreach ([CareKind::OutOfUse, CareKind::BackInUse, ...(auth()->user()->role->leads() ? [CareKind::Retired] : [])] as $kind)<button class="do quiet" name="act" value="{{ $kind->value }}">{{ ucfirst(CareWords::happened($kind)) }}</button>@endforeach
-        <x-field name="note" label="Remark" maxlength="400" class="mt-2" />
+        <x-field name="note" label="Remark" maxlength="400" class="apart" />
     </details>
 </form>

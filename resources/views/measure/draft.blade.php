@@ -51,7 +51,7 @@
     @elseif ($draft->isOpen() && auth()->user()->role->writes())
         <x-slot:act>
             <p class="verdict"><x-state is="care">In other hands.</x-state> {{ $draft->holder->name }}, since {{ Rheacid\Plant::short($draft->opened_at) }}.</p>
-            <form method="post" action="{{ route('drafts.take-over', $draft) }}"><x-form-id /><x-field name="reason" label="Why you take over" maxlength="400" /><button class="do mt-2">Take this measurement over</button></form>
+            <form method="post" action="{{ route('drafts.take-over', $draft) }}"><x-form-id /><x-field name="reason" label="Why you take over" maxlength="400" /><button class="do apart">Take this measurement over</button></form>
         </x-slot>
     @endif
     <x-slot:evidence>

@@ -6,7 +6,7 @@
         @if ($seldom->isNotEmpty())
             <details class="apart" @if ($errors->hasAny($seldom->keys()->all()) || $seldom->keys()->contains(fn ($name) => filled(old($name)))) open @endif>
                 <summary>A conductivity or redox standard, a certificate, or a table of its own</summary>
-                <div class="fields mt-2">@foreach ($seldom as $name => $field)<x-shelf-field :$name :$field />@endforeach</div>
+                <div class="fields apart">@foreach ($seldom as $name => $field)<x-shelf-field :$name :$field />@endforeach</div>
             </details>
         @endif
     </form>

@@ -17,7 +17,7 @@
                 <button class="do quiet" name="kind" value="opened">Opened now</button>
             @endif
             @unless ($lot->isBarred())<details><summary>Dipped</summary><p class="form-text">An electrode or a cloth was in the bottle itself. It is then barred from work for critical limits.</p><button class="do quiet" name="kind" value="dipped">Mark as dipped</button></details>@endunless
-            <details><summary>Discard</summary><x-field name="note" label="Why (may stay empty)" maxlength="400" /><button class="do quiet mt-2" name="kind" value="discarded">Discard this bottle</button></details>
+            <details><summary>Discard</summary><x-field name="note" label="Why (may stay empty)" maxlength="400" /><button class="do quiet apart" name="kind" value="discarded">Discard this bottle</button></details>
         </form>
     @endif
     <h2>Used by</h2>

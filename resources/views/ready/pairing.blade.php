@@ -15,7 +15,7 @@
     <table class="stack">
         @foreach ($together as $pair)
             <tr><td><a class="cell-link" href="{{ route('pairs.show', $pair) }}"><b>{{ $pair->electrode->code }}</b></a></td><td>on {{ $pair->name() }}</td><td class="soft">since {{ Rheacid\Plant::day($pair->paired_at) }}</td>
-                <td>@if (auth()->user()->role->writes())<details><summary>Part them</summary><form method="post" action="{{ route('pairs.part', $pair) }}"><x-form-id /><input class="form-control" name="reason" aria-label="Why {{ $pair->electrode->code }} is parted" placeholder="why" maxlength="400"><button class="do quiet mt-2">Part</button></form></details>@endif</td></tr>
+                <td>@if (auth()->user()->role->writes())<details><summary>Part them</summary><form method="post" action="{{ route('pairs.part', $pair) }}"><x-form-id /><input class="form-control" name="reason" aria-label="Why {{ $pair->electrode->code }} is parted" placeholder="why" maxlength="400"><button class="do quiet apart">Part</button></form></details>@endif</td></tr>
         @endforeach
     </table>
     <x-slot:act><a href="{{ route('ready') }}">Back to the shelf</a>@if (auth()->user()->role->writes())<button class="do" form="pairing" data-primary>Pair them <kbd>Enter</kbd></button>@endif</x-slot>

@@ -20,7 +20,7 @@
                 <td>{{ $pair->policy->name }}, version {{ $pair->policy->version }}</td>
                 <td>@if ($leads)<details><summary>Change</summary><form method="post" action="{{ route('policies.assign', $pair) }}"><x-form-id />
                     <select class="form-select" name="policy" aria-label="Policy of {{ $pair->electrode->code }}">@foreach ($policies as $policy)<option value="{{ $policy->code }}" @selected($policy->code === $pair->policy->code)>{{ $policy->name }}</option>@endforeach</select>
-                    <input class="form-control mt-2" name="reason" aria-label="Why" placeholder="why" maxlength="400"><button class="do quiet mt-2">Follow it from now on</button></form></details>@endif</td>
+                    <input class="form-control apart" name="reason" aria-label="Why" placeholder="why" maxlength="400"><button class="do quiet apart">Follow it from now on</button></form></details>@endif</td>
             </tr>
         @endforeach
     </table>

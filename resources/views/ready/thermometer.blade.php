@@ -25,7 +25,7 @@
     </table>
     @if (auth()->user()->role->writes())
         <details class="apart" @if ($errors->any()) open @endif><summary>Place and tolerance</summary>
-            <form id="service" class="mt-2" method="post" action="{{ route('thermometers.service', $thermometer) }}" data-keep>
+            <form id="service" class="apart" method="post" action="{{ route('thermometers.service', $thermometer) }}" data-keep>
                 <x-form-id />
                 <div class="fields">
                     <x-field name="place" label="Place" help="like cooking line; alike probes in one place are pooled" maxlength="60" :value="$service->place" />
@@ -45,7 +45,7 @@
                     <fieldset class="wide"><legend class="form-label">What it suffers</legend>@foreach (Stress::cases() as $stress)<label class="form-check"><input class="form-check-input" type="checkbox" name="stresses[]" value="{{ $stress->value }}" @checked(in_array($stress->value, (array) old('stresses', $service->stresses), true))> {{ ThermometerWords::stress($stress) }}</label>@endforeach</fieldset>
                     <label class="form-check wide"><input class="form-check-input" type="checkbox" name="each_batch" value="1" @checked(old('each_batch', $service->each_batch))> before and after every batch: the batch is worth more than the check</label>
                 </div>
-                <button class="do quiet mt-2">It holds from now on</button>
+                <button class="do quiet apart">It holds from now on</button>
             </form>
         </details>
     @endif

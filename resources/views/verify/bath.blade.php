@@ -49,7 +49,7 @@
     @if ($screen->method !== CheckMethod::Rtd)
         <details class="apart"><summary>Readings from a logger’s file</summary>
             <form method="post" action="{{ route('verify.log', $thermometer) }}" enctype="multipart/form-data"><x-form-id /><input type="hidden" name="method" value="{{ $screen->method->value }}">
-                <x-field name="log" label="Log file" help="seconds and temperature in two columns; the readings are taken where it had come to rest"><input class="form-control" id="f-log" type="file" name="log" accept=".csv,.txt,text/csv,text/plain"></x-field><button class="do quiet mt-2">Take its readings</button></form>
+                <x-field name="log" label="Log file" help="seconds and temperature in two columns; the readings are taken where it had come to rest"><input class="form-control" id="f-log" type="file" name="log" accept=".csv,.txt,text/csv,text/plain"></x-field><button class="do quiet apart">Take its readings</button></form>
         </details>
     @endif
     @if (in_array($screen->method, [CheckMethod::Ice, CheckMethod::Rtd], true))

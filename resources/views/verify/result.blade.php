@@ -34,7 +34,7 @@
         <x-slot:act>
             <details><summary>Otherwise</summary>
                 <x-field name="note" label="Remark (may stay empty)" maxlength="400" form="conclude" />
-                @foreach ($screen->choices as $outcome)@unless ($outcome === Outcome::Use || $outcome === Outcome::Correct)<button class="do quiet mt-2" form="conclude" name="outcome" value="{{ $outcome->value }}">{{ ucfirst(ThermometerWords::outcome($outcome)) }}</button> @endunless @endforeach
+                @foreach ($screen->choices as $outcome)@unless ($outcome === Outcome::Use || $outcome === Outcome::Correct)<button class="do quiet apart" form="conclude" name="outcome" value="{{ $outcome->value }}">{{ ucfirst(ThermometerWords::outcome($outcome)) }}</button> @endunless @endforeach
             </details>
             @unless ($check->method === Rheacid\Core\Thermometry\CheckMethod::Rtd)<a href="{{ route('verify.show', [$thermometer, 'method' => $check->method->value]) }}">Fresh bath</a>@endunless
             @if (in_array(Outcome::Correct, $screen->choices, true))

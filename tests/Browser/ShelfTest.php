@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use Rheacid\Bench\Source;
+use Rheacid\Core\Electrode\Verdict;
+use Rheacid\Models\CalibrationRun;
+use Rheacid\Models\Electrode;
+use Rheacid\Models\Pair;
+use Rheacid\Models\Thermometer;
+
+/** What a lead and a checker do at the shelf, in a real browser. */
+final class ShelfTest extends BrowserTestCase
+{
+    public function test_a_file_is_looked_at_mended_on_the_page_and_taken(): void
+    {
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/ready')->taps('Take a shelf from a file')->sees('Look at it first')
+            ->fills('Or its text', "what;code;name;kind;first_used_on\nelectrode;E-41;Spare;sealed gel;1.11.2026")->taps('Look at it first')
+            ->sees('Not yet.')->sees('A day like 2026-11-20');
+
+        $oda->fills('The text', "what;code;name;kind;first_used_on\nelectrode;E-41;Spare;sealed gel;2026-11-01")->taps('Look again')->sees('Everything can be taken.');
+        self::assertFalse(Electrode::query()->where('code', 'E-41')->exists());
+        $oda->taps('Put them on the shelf')->sees('E-41');
+        self::assertSame('sealed gel', Electrode::query()->where('code', 'E-41')->sole()->kind);
+    }
+
+    public function test_an_electrode_moves_to_another_meter_and_begins_there_uncalibrated(): void
+    {
+        $old = $this->calibrate()->pair;
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/ready/pairing')
+            ->fills('Electrode or sensor', 'E-07')->fills('Meter', 'M-B')->fills('Socket', 'third socket')->taps('Pair them')
+            ->sees('Tick "exchange" to part them first')->taps('exchange: part first')->taps('Pair them')
+            ->sees('E-07 on Cellar meter B, third socket')->sees('never calibrated');
+
+        $oda->opens("/pairs/$old->id")->sees('Parted')->opens("/calibrations/{$old->newestCalibration?->id}")->sees('Void since E-07 was parted from Bench meter A');
+        self::assertSame(1, Pair::query()->together()->whereRelation('electrode', 'code', 'E-07')->count());
+    }
+
+    public function test_a_lead_makes_a_stricter_policy_and_the_next_calibration_is_judged_by_it(): void
+    {
+        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens('/policies')->taps('Process')->sees('Follow this from now on')
+            ->fills('Lowest slope, %', '99')->fills('Why it is changed', 'new electrodes')->leavesFields()->presses(WebDriverKeys::ENTER)->sees('Version 2');
+        $calibration = $this->calibrate(98.0);
+        $sela->opens("/calibrations/$calibration->id")->sees('Process, version 2')->sees('slope 99–102 %');
+        self::assertSame(Verdict::Fail, $calibration->verdict);
+    }
+
+    public function test_the_second_at_an_electrode_sees_who_holds_it_and_takes_over_with_a_reason(): void
+    {
+        $run = $this->openRun();
+        $perrin = $this->atTheBench()->signsIn('perrin', self::PASSPHRASE)->opens("/calibrate/{$this->pair()->id}")
+            ->sees('Oda Venn is calibrating this pair since')->taps('Open that run')->sees('Oda Venn holds this run since')
+            ->taps('Take this run over')->sees('Write why you take this run over');
+        self::assertSame($this->people['checker']->id, CalibrationRun::query()->findOrFail($run->id)->holder_id);
+
+        $perrin->fills('Why you take over', 'Oda is at the vat')->taps('Take this run over')->sees('Accept 7.0')
+            ->fills('Potential', (string) $this->shown(7.016))->fills('Temperature', '21')->taps('it stood still')->leavesFields()->presses(WebDriverKeys::ENTER)->sees('4.01 now');
+        self::assertSame([$this->people['second']->id, Source::Typed], [CalibrationRun::query()->findOrFail($run->id)->holder_id, $run->points()->sole()->source]);
+    }
+
+    public function test_a_comparison_ends_in_a_certificate(): void
+    {
+        $stick = Thermometer::query()->where('code', 'T-08')->sole();
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/verify/$stick->id?method=comparison")->sees('Reference')
+            ->chooses('reference', 'T-00')->fills('It reads', '63.05')->fills('First reading', '63,2')->fills('Second', '63.1')->fills('Third', '63.2')->taps('Judge these readings')
+            ->sees('Within tolerance.')->leavesFields()->presses(WebDriverKeys::ENTER)->sees('Use as it is.')->taps('Certificate');
+
+        $oda->sees('T-00 at 63.05 °C')->sees('Head of the ledger');
+        $pdf = (string) $oda->browser->findElement(WebDriverBy::linkText('As PDF'))->getAttribute('href');
+        self::assertSame('%PDF-', $oda->browser->executeAsyncScript('const done = arguments[1]; fetch(arguments[0]).then(r => r.text()).then(text => done(text.slice(0, 5)))', [$pdf]));
+    }
+
+    public function test_a_redox_electrode_is_checked_by_typing(): void
+    {
+        $oda = $this->atTheBench(390, 844)->signsIn('oda', self::PASSPHRASE)->opens('/calibrate')->taps('Calibrate X-01')->sees('redox')
+            ->chooses('lot', 'N-01')->taps('Or typed')->fills('Redox potential', '221 mV')->fills('Temperature', '25')->taps('it stood still')->taps('Accept what was typed')
+            ->sees('Pass.')->sees('1.0 mV offset');
+
+        self::assertFalse($oda->scrollsSideways());
+    }
+}
