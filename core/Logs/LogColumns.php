@@ -70,7 +70,7 @@ final readonly class LogColumns
         $start = null;
         $last = null;
         foreach ($table->rows as $line => $cells) {
-            $second = self::seconds($cells[$this->time] ?? '', $line);
+            $second = LogCell::seconds($cells[$this->time] ?? '', $line);
             $start ??= $second;
             if ($last !== null && $second <= $last) {
                 throw LogRefused::line($line, sprintf('time does not go forward ("%s").', $cells[$this->time] ?? ''));
@@ -78,41 +78,11 @@ final readonly class LogColumns
             $last = $second;
             $points[] = [
                 round($second - $start, 3),
-                self::number($cells[$this->mv] ?? '', $line, 'mV', -1000, 1000),
-                self::number($cells[$this->celsius] ?? '', $line, '°C', -5, 130),
+                LogCell::number($cells[$this->mv] ?? '', $line, 'mV', -1000, 1000),
+                LogCell::number($cells[$this->celsius] ?? '', $line, '°C', -5, 130),
             ];
         }
 
         return Trace::of($points);
-    }
-
-    private static function number(string $cell, int $line, string $unit, float $low, float $high): float
-    {
-        if (preg_match('/^[+-]?[0-9]{1,6}([.,][0-9]{1,9})?$/D', $cell) !== 1) {
-            throw LogRefused::line($line, sprintf('"%s" is not a number in %s.', substr($cell, 0, 40), $unit));
-        }
-        $number = (float) str_replace(',', '.', $cell);
-        if ($number < $low || $number > $high) {
-            throw LogRefused::line($line, sprintf('%s %s is outside %s to %s.', $cell, $unit, $low, $high));
-        }
-
-        return $number;
-    }
-
-    /** Seconds as a number, a time of day, or a day with a time. */
-    private static function seconds(string $cell, int $line): float
-    {
-        if (preg_match('/^[0-9]{1,9}([.,][0-9]{1,6})?$/D', $cell) === 1) {
-            return (float) str_replace(',', '.', $cell);
-        }
-        if (preg_match('/^([0-9]{1,3}):([0-5][0-9]):([0-5][0-9](?:[.,][0-9]{1,6})?)$/D', $cell, $clock) === 1) {
-            return (int) $clock[1] * 3600 + (int) $clock[2] * 60 + (float) str_replace(',', '.', $clock[3]);
-        }
-        if (preg_match('/^[0-9]{4}-[0-9]{2}-[0-9]{2}[T ][0-9]{2}:[0-9]{2}:[0-9]{2}(\.[0-9]{1,6})?(Z|[+-][0-9]{2}:?[0-9]{2})?$/D', $cell) === 1) {
-            $at = date_create_immutable($cell, new \DateTimeZone('UTC'));
-
-            return $at === false ? throw LogRefused::line($line, sprintf('"%s" is not a time.', $cell)) : (float) $at->format('U.u');
-        }
-        throw LogRefused::line($line, sprintf('"%s" is not a time: seconds, 12:34:56 or 2026-11-25 12:34:56 are.', substr($cell, 0, 40)));
     }
 }

@@ -12,6 +12,10 @@ final class TemperatureLog
     /** Within so much for thirty seconds it has come to rest, or within the display's digit. Common practice, no source. */
     private const BAND_C = 0.1;
     private const READINGS = 3;
+
+    /** Of a probe in any bath, in °C or °F. */
+    private const LOWEST = -100.0;
+    private const HIGHEST = 1000.0;
     private const ACCEPTED = 'Accepted: a text file with seconds and temperature in two columns parted by comma, semicolon or tab, one point a line.';
 
     /**
@@ -52,12 +56,14 @@ final class TemperatureLog
     {
         $samples = [];
         foreach ($table->rows as $line => $cells) {
-            $numbers = array_map(static fn(string $cell): string => str_replace(',', '.', $cell), $cells);
-            $last = $numbers[count($numbers) - 1] ?? '';
-            if (count($numbers) < 2 || !is_numeric($numbers[0]) || !is_numeric($last)) {
-                throw LogRefused::file("Line $line holds no seconds and temperature.");
+            if (count($cells) < 2) {
+                throw LogRefused::line($line, 'it holds no seconds and temperature.');
             }
-            $samples[] = [(float) $numbers[0], (float) $last];
+            $second = LogCell::seconds($cells[0], $line);
+            if ($samples !== [] && $second <= $samples[count($samples) - 1][0]) {
+                throw LogRefused::line($line, sprintf('time does not go forward ("%s").', $cells[0]));
+            }
+            $samples[] = [$second, LogCell::number($cells[count($cells) - 1], $line, '°', self::LOWEST, self::HIGHEST)];
         }
 
         return $samples;

@@ -182,6 +182,33 @@ final class ThermometryTest extends TestCase
         self::assertNull($walk(0.0)->leavesOn);
     }
 
+    /** @return iterable<string, array{string, list<float>|string}> the file, and its readings or what is said */
+    public static function loggerFiles(): iterable
+    {
+        $line = static fn(int $second, float $celsius): string => "$second\t$celsius";
+        $rising = implode("\n", array_map(static fn(int $t): string => $line($t, $t < 20 ? 25 - $t : 5 + 0.002 * ($t - 20)), range(0, 60)));
+        yield 'first, middle and last of the half minute at rest' => ["s\t°C\n$rising", [5.02, 5.05, 5.08]];
+        yield 'by the clock, with a comma' => ["time;°C\n" . implode("\n", array_map(static fn(int $t): string => sprintf('07:%02d:%02d;4,9', intdiv($t, 60), $t % 60), range(0, 90))), [4.9, 4.9, 4.9]];
+        yield 'never at rest' => [implode("\n", array_map(static fn(int $t): string => $line($t, 25 - 0.3 * $t), range(0, 60))), 'never stood still within 0.1 for 30 s'];
+        yield 'words' => ["1;cold\n2;warm\n", 'Line 2: "warm" is not a number'];
+        yield 'a number beyond all bounds' => ["$rising\n61\t1e400", 'Line 62: "1e400" is not a number'];
+        yield 'hotter than any bath' => ["$rising\n61\t1001", 'Line 62: 1001 ° is outside -100 to 1000'];
+        yield 'a clock that goes back' => ["$rising\n59\t5.1", 'Line 62: time does not go forward'];
+        yield 'one column' => ["1\n2\n3\n", 'No column separator was found'];
+        yield 'a line cut short' => ["1;20\n2;20\n3\n", 'Line 3: it holds no seconds and temperature'];
+    }
+
+    /** @param list<float>|string $expected */
+    #[DataProvider('loggerFiles')]
+    public function test_a_loggers_file_gives_three_readings_or_says_why_not(string $file, array|string $expected): void
+    {
+        if (is_string($expected)) {
+            $this->expectException(LogRefused::class);
+            $this->expectExceptionMessageMatches("/$expected/i");
+        }
+        self::assertEqualsWithDelta($expected, TemperatureLog::readings($file, 0.01), 1e-9);
+    }
+
     public function test_a_loggers_file_is_read_where_it_rests(): void
     {
         $trace = (new SimulatedBath(BathKind::Cubes->celsius(0.0), 0.1, 1.0, 6.0, 0.02, 3))->trace(150, 0.1);
