@@ -116,7 +116,7 @@ final class CareWords
     {
         return match ($effect) {
             CleaningEffect::Better => 'It helped.',
-            CleaningEffect::None => 'It changed little.',
+            CleaningEffect::None => 'No gain shows.',
             CleaningEffect::Worse => 'It is worse than before: soak it, then calibrate again on fresh buffers.',
         };
     }
