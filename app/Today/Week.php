@@ -8,9 +8,12 @@ use Carbon\CarbonImmutable;
 use Rheacid\Actions\Calibrate\OpenRun;
 use Rheacid\Batches\Deadline;
 use Rheacid\Core\Care\CareSchedule;
+use Rheacid\Core\Care\PairState;
+use Rheacid\Core\Care\ThermometerState;
 use Rheacid\Core\Words\CareWords;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Thermometer;
+use Rheacid\Shelf\Thermometers;
 
 /** What falls due in the days ahead: calibrations, care, checks, bottles, and the deadlines of batches. */
 final class Week
@@ -20,8 +23,8 @@ final class Week
     {
         $end = CarbonImmutable::now()->addDays($days);
         $due = [...self::instruments($plan), ...self::bottles(), ...self::deadlines($plan)];
-        foreach (Thermometer::query()->with('newestCheck')->get() as $thermometer) {
-            if ($thermometer->newestCheck !== null) {
+        foreach (Thermometer::query()->with(['newestCheck.outcome', 'newestService'])->get() as $thermometer) {
+            if ($thermometer->newestCheck !== null && Thermometers::standing($thermometer)->state !== ThermometerState::OutOfUse) {
                 $due[] = new DueDate($thermometer->newestCheck->due_at, "Check thermometer $thermometer->code", route('thermometers.show', $thermometer));
             }
         }
@@ -37,6 +40,9 @@ final class Week
         $due = [];
         foreach ($plan->pairs() as $pair) {
             $standing = $plan->standing($pair);
+            if ($standing->state === PairState::OutOfUse) {
+                continue;
+            }
             if ($standing->state->isInForce() && $standing->until !== null) {
                 $due[] = new DueDate(CarbonImmutable::instance($standing->until), "Calibrate {$pair->electrode->code}", route('runs.create', $pair));
             }

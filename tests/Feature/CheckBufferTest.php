@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Rheacid\Actions\Calibrate\CheckBuffer;
+use Rheacid\Actions\Ready\LogBottle;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Models\BufferCheck;
 use Rheacid\Models\CalibrationVoid;
@@ -68,6 +69,15 @@ final class CheckBufferTest extends BenchTestCase
 
         $this->expectExceptionMessage('a bottle confirms itself');
         $this->check(4.0, 'Q-31');
+    }
+
+    public function test_an_unusable_bottle_vouches_for_nothing(): void
+    {
+        $this->calibrate();
+        (new LogBottle())($this->people['checker'], SentForm::own(), $this->lot('Q-28'), 'discarded', null, null, null);
+
+        $this->expectExceptionMessage('Bottle Q-28: discarded 25 Nov 2026. Choose a pH buffer that is in date.');
+        $this->check(4.0);
     }
 
     public function test_there_must_be_something_to_check(): void

@@ -10,6 +10,7 @@ use Rheacid\Actions\Ready\PairUp;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\Dirt;
 use Rheacid\Core\Care\PairState;
+use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Models\BufferCheck;
 use Rheacid\Models\CalibrationPoint;
@@ -113,7 +114,9 @@ final class ReadyTest extends BenchTestCase
         self::assertSame(['Q-35', 'Q-31', 'Q-29', 'R-07'], $calibration->points->map(static fn(CalibrationPoint $point): string => $point->lot->code)->all());
         self::assertSame(Verdict::Pass, $calibration->verdict);
         self::assertNotNull($calibration->alkaline_slope_percent);
-        self::assertTrue(BufferCheck::query()->where('calibration_id', $calibration->id)->sole()->passed, 'a bottle that was not fitted is an independent check');
+        $check = BufferCheck::query()->where('calibration_id', $calibration->id)->sole();
+        self::assertTrue($check->passed, 'a bottle that was not fitted is an independent check');
+        self::assertEqualsWithDelta($calibration->response()->tell(Signal::mv((float) $check->mv), $check->celsius)->ph, $check->ph, 1e-9);
     }
 
     public function test_a_meter_that_shows_only_ph_may_tell_its_own_slope(): void

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Lot;
+use Rheacid\Models\Meter;
 
 /** New things on the shelf: by form, from a file, found by their code. */
 final class ShelfFormsTest extends BenchTestCase
@@ -30,6 +31,8 @@ final class ShelfFormsTest extends BenchTestCase
         yield 'a table of words' => ['bottle', ['table' => 'cold 4'], 'table', 'no pair of °C and pH'];
         yield 'a buffer without any table' => ['bottle', ['buffer' => ''], 'buffer', 'needs its table'];
         yield 'a standard without its value' => ['bottle', ['kind' => 'conductivity', 'buffer' => ''], 'standard_value', 'The value on the label is needed'];
+        yield 'a standard with the table of a buffer' => ['bottle', ['kind' => 'conductivity', 'standard_value' => '1413', 'buffer' => 'technical-4.01'], 'buffer', 'Only a pH buffer has a pH; this is conductivity.'];
+        yield 'a standard with a table of its own' => ['bottle', ['kind' => 'conductivity', 'standard_value' => '1413', 'buffer' => '', 'table' => '15 4.00; 25 4.01'], 'buffer', 'Only a pH buffer has a pH'];
         yield 'a day that is none' => ['bottle', ['expires_on' => '30.6.2027'], 'expires_on', 'A day like 2026-11-20 is accepted'];
         yield 'a bottle opened tomorrow' => ['bottle', ['opened_on' => '2026-11-26'], 'opened_on', 'A day up to today is accepted'];
         yield 'a volume beyond any bottle' => ['bottle', ['volume_ml' => '1000000'], 'volume_ml', 'A number below 100000 is accepted'];
@@ -111,5 +114,14 @@ final class ShelfFormsTest extends BenchTestCase
             $this->from('/ready/import')->post('/ready/import', ['shelf' => $shelf, 'form' => self::formId()])->assertSessionHasErrors('shelf');
             self::assertStringContainsString($said, (string) session('errors')->first('shelf'));
         }
+    }
+
+    public function test_a_meter_without_a_digit_of_mv_shows_only_ph(): void
+    {
+        $form = ['name' => 'Meter', 'resolution_ph' => '0.01', 'compensates' => 'sensor'];
+        $this->post('/ready/add/meter', [...$form, 'code' => 'M-8', 'resolution_mv' => '0.1', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post('/ready/add/meter', [...$form, 'code' => 'M-9', 'resolution_mv' => '', 'compensates' => 'typed in by hand', 'form' => self::formId()])->assertSessionHasNoErrors();
+
+        self::assertSame([[true, true], [false, false]], Meter::query()->whereIn('code', ['M-8', 'M-9'])->orderBy('code')->get()->map(static fn(Meter $meter): array => [$meter->shows_mv, $meter->compensates])->all());
     }
 }

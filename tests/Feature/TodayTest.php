@@ -5,13 +5,21 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Actions\Calibrate\AcceptPoint;
 use Rheacid\Actions\Calibrate\LeaveRun;
+use Rheacid\Actions\Ready\LogCare;
+use Rheacid\Batches\Deadline;
+use Rheacid\Bench\TypedReading;
+use Rheacid\Core\Care\CareKind;
+use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Solutions\BufferLot;
 use Rheacid\Core\Uncertainty\UncertaintyInputs;
 use Rheacid\Measure\Help;
 use Rheacid\Plant;
 use Rheacid\Records\SentForm;
 use Rheacid\Today\DayPlan;
+use Rheacid\Today\DueDate;
+use Rheacid\Today\Week;
 use Rheacid\View\Figures\DayLine;
 
 /** What to do next, in the order in which to do it. */
@@ -155,6 +163,45 @@ final class TodayTest extends BenchTestCase
         $this->wait(12 * 86400);
         self::assertContains('Order the successor of E-05', $this->titles(), 'two weeks before its year is over');
         self::assertNotContains('Order the successor of E-07', $this->titles());
+    }
+
+    public function test_the_week_holds_what_ends_in_it_and_nothing_of_what_is_out_of_use(): void
+    {
+        $this->calibrate();
+        (new LogCare())($this->people['checker'], SentForm::own(), $this->pair('E-05')->electrode, CareKind::OutOfUse, note: 'cracked');
+        $week = array_map(static fn(DueDate $due): string => Plant::short($due->at) . ' ' . $due->what, Week::ahead($this->plan(), 14));
+
+        self::assertContains('22:00 Calibrate E-07', $week, 'twelve hours after it was calibrated');
+        self::assertSame([], array_values(array_filter($week, static fn(string $due): bool => str_contains($due, 'Calibrate E-09') || str_contains($due, 'E-05'))), 'one soaks, one is out of use');
+        self::assertContains('Thu 11:40 CS-0417: pH ≤ 4.6 is due', $week);
+        self::assertSame($week, array_values(array_unique($week)));
+    }
+
+    public function test_a_failed_pair_without_a_signature_is_to_be_calibrated_and_one_out_of_use_is_not(): void
+    {
+        $this->calibrate(98.0, 7.09);
+        self::assertContains('Calibrate E-07 on Bench meter A', $this->titles());
+
+        (new LogCare())($this->people['checker'], SentForm::own(), $this->pair()->electrode, CareKind::OutOfUse, note: 'cracked');
+
+        self::assertSame([], array_filter($this->titles(), static fn(string $title): bool => str_contains($title, 'E-07')));
+    }
+
+    public function test_what_follows_a_cleaning_is_told_in_its_order(): void
+    {
+        $run = $this->openRun();
+        foreach ([7.016, 4.002, 7.016] as $station => $ph) {
+            app(AcceptPoint::class)($this->people['checker'], SentForm::own(), $run, $station, new TypedReading(Signal::mv($this->shown($ph, 85)), 21, true, 90.0), 'typed by a test');
+        }
+
+        $task = $this->plan()->tasks()[0];
+        self::assertSame('E-07: clean it by kind of dirt', $task->title);
+        self::assertStringEndsWith('Then soak it 1 h in 3 M KCl, then calibrate again.', $task->detail);
+    }
+
+    public function test_a_deadline_with_a_condition_is_nobodys_until_the_condition_is_true(): void
+    {
+        self::assertSame(['pH ≤ 4.6 by Thu 11:40'], array_map(static fn(Deadline $deadline): string => $deadline->words(), Deadline::of($this->batch())), 'acid was not added, so the day for acidified food does not bind');
     }
 
     private function plan(): DayPlan
