@@ -8,7 +8,6 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
-use Rheacid\Core\Care\CareStep;
 use Rheacid\Core\Care\PairStanding;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Care\ThermometerState;
@@ -25,7 +24,6 @@ use Rheacid\Models\ReadingDraft;
 use Rheacid\Models\Thermometer;
 use Rheacid\Plant;
 use Rheacid\Records\Ledger;
-use Rheacid\Shelf\Cells;
 use Rheacid\Shelf\Readiness;
 use Rheacid\Shelf\Thermometers;
 
@@ -81,9 +79,19 @@ final class DayPlan
     {
         // Without a pair in force nothing can be measured; with one, the batches come first.
         $measurements = BatchTasks::toMeasure($this->batches(), $this->readyPair());
-        $work = $this->readyPair() === null ? [...$this->calibrations(), ...$measurements] : [...$measurements, ...$this->calibrations()];
+        $calibrations = InstrumentTasks::toCalibrate($this);
+        $work = $this->readyPair() === null ? [...$calibrations, ...$measurements] : [...$measurements, ...$calibrations];
 
-        return [...$this->openWork(), ...$this->followUps(), ...$work, ...$this->cellTasks(), ...$this->thermometers(), ...$this->soaks(), ...BatchTasks::held($this->batches()), ...$this->care()];
+        return [
+            ...$this->openWork(),
+            ...InstrumentTasks::followUps($this),
+            ...$work,
+            ...InstrumentTasks::cells($this),
+            ...InstrumentTasks::toCheck($this),
+            ...InstrumentTasks::soaks($this),
+            ...BatchTasks::held($this->batches()),
+            ...InstrumentTasks::care($this),
+        ];
     }
 
     public function waiting(string $room): int
@@ -182,45 +190,6 @@ final class DayPlan
         return [...$runs->all(), ...$drafts->all()];
     }
 
-    /** @return list<Task> */
-    private function calibrations(): array
-    {
-        $tasks = [];
-        foreach ($this->pairs() as $pair) {
-            $state = $this->standing($pair)->state;
-            $waits = $state->isInForce() || in_array($state, [PairState::Soaking, PairState::OutOfUse, PairState::Retired], true);
-            if ($pair->openRun === null && !$waits && CareDue::nextStep($pair) === null) {
-                $tasks[] = new Task('calibrate', "Calibrate {$pair->electrode->code} on {$pair->name()}", Readiness::words($this->standing($pair)) . $this->freshBuffers($pair), route('runs.create', $pair), 'Calibrate', $state === PairState::Failed ? 'fail' : 'care');
-            }
-        }
-
-        return $tasks;
-    }
-
-    private function freshBuffers(Pair $pair): string
-    {
-        return in_array(CareStep::FreshBuffers, $pair->newestCalibration?->diagnosis?->followUp() ?? [], true) ? ' · take fresh buffers' : '';
-    }
-
-    /** @return list<Task> what the last calibrations called for */
-    private function followUps(): array
-    {
-        return array_values(array_filter($this->pairs()->map(fn(Pair $pair): ?Task => $this->standing($pair)->state === PairState::Soaking ? null : CareDue::followUp($pair))->all()));
-    }
-
-    /** @return list<Task> */
-    private function care(): array
-    {
-        $tasks = [];
-        foreach ($this->pairs() as $pair) {
-            if (!in_array($this->standing($pair)->state, [PairState::Soaking, PairState::OutOfUse], true)) {
-                array_push($tasks, ...CareDue::today($pair));
-            }
-        }
-
-        return $tasks;
-    }
-
     /** @return list<Thermometer> those whose check is due by the end of the day, or that need one before they are used */
     public function thermometersDue(): array
     {
@@ -233,43 +202,5 @@ final class DayPlan
 
             return $isDue && $standing->state !== ThermometerState::OutOfUse && !$thermometer->service()->isReference();
         })->all());
-    }
-
-    /** @return list<Task> */
-    private function thermometers(): array
-    {
-        return array_map(static function (Thermometer $thermometer): Task {
-            $standing = Thermometers::standing($thermometer);
-
-            return new Task('verify', "Check $thermometer->code, $thermometer->name", Thermometers::words($standing), route('verify.show', $thermometer), 'Verify', $standing->state === ThermometerState::Failed ? 'fail' : 'care');
-        }, $this->thermometersDue());
-    }
-
-    /** @return list<Task> */
-    private function cellTasks(): array
-    {
-        $tasks = [];
-        foreach ($this->cells() as $pair) {
-            $standing = Cells::standing($pair);
-            if (!$standing->state->isInForce() && !in_array($standing->state, [PairState::Soaking, PairState::OutOfUse, PairState::Retired], true)) {
-                $tasks[] = new Task('calibrate', sprintf('Calibrate %s (%s)', $pair->electrode->code, $pair->electrode->measures->words()), Readiness::words($standing), route('cells.show', $pair), 'Calibrate', 'care');
-            }
-        }
-
-        return $tasks;
-    }
-
-    /** @return list<Task> */
-    private function soaks(): array
-    {
-        $tasks = [];
-        foreach ($this->pairs() as $pair) {
-            $standing = $this->standing($pair);
-            if ($standing->state === PairState::Soaking && $standing->until !== null) {
-                $tasks[] = new Task('ready', sprintf('Take %s out of its soak at %s, then calibrate', $pair->electrode->code, Plant::short($standing->until)), 'storage solution 3 M KCl, never distilled water', route('pairs.show', $pair), 'Look', 'idle');
-            }
-        }
-
-        return $tasks;
     }
 }
