@@ -10,6 +10,7 @@ use Rheacid\Core\Care\CareKind;
 use Rheacid\Models\CareEvent;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\ThermometerCheck;
+use Rheacid\Today\DayPlan;
 
 /** What the past of an instrument lets expect. */
 final class HealthTest extends BenchTestCase
@@ -65,6 +66,21 @@ final class HealthTest extends BenchTestCase
         $check = ThermometerCheck::query()->where('thermometer_id', $stick->id)->latest('id')->firstOrFail();
         // 0.1 °C in thirty days: 1.22 °C a year, and the whole degree of its tolerance after 300 days.
         $this->get("/thermometer-checks/$check->id")->assertSee('It walks 1.22 °C a year.')->assertSee('leaves its tolerance about ' . CarbonImmutable::parse('2026-11-25')->addDays(300)->format('j M Y'));
+    }
+
+    public function test_a_thermometer_checked_with_each_batch_is_due_again_once_another_has_begun(): void
+    {
+        $due = static function (): bool {
+            app()->forgetScopedInstances();
+
+            return in_array('Check T-03, Probe thermometer T-03', array_column(app(DayPlan::class)->tasks(), 'title'), true);
+        };
+        self::assertFalse($due(), 'good until its date');
+        $this->actingAs($this->people['checker'])->post("/thermometers/{$this->thermometer()->id}/service", ['tolerance_c' => '0.5', 'unit' => 'C', 'use_low_c' => '0', 'use_high_c' => '40', 'immersion_mm' => '50', 'interval_days' => '30', 'each_batch' => '1', 'form' => self::formId()])->assertSessionHasNoErrors();
+        self::assertTrue($due(), 'CS-0421 has begun since it was checked');
+
+        $this->post("/verify/{$this->thermometer()->id}", ['method' => 'ice', 'readings' => ['0.4', '0.4', '0.4'], 'form' => self::formId()])->assertSessionHasNoErrors();
+        self::assertFalse($due());
     }
 
     private function reads(): TestResponse
