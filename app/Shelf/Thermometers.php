@@ -7,6 +7,7 @@ namespace Rheacid\Shelf;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Rheacid\Core\Care\ThermometerStanding;
+use Rheacid\Core\Care\ThermometerState;
 use Rheacid\Core\Thermometry\CheckVerdict;
 use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Words\ThermometerWords;
@@ -28,6 +29,19 @@ final class Thermometers
     public static function words(ThermometerStanding $standing): string
     {
         return ThermometerWords::state($standing->state, $standing->until === null ? null : Plant::short($standing->until));
+    }
+
+    /** Why it cannot vouch for another one, in a sentence; null where it can. */
+    public static function objectionToReference(Thermometer $reference): ?string
+    {
+        $state = self::standing($reference)->state;
+
+        return match (true) {
+            $reference->service()->certificate_expanded_u_c === null => "$reference->code has no certificate on record; a reference needs one, with its uncertainty.",
+            !$reference->service()->isReference() => "The certificate of $reference->code has run out.",
+            in_array($state, [ThermometerState::OutOfUse, ThermometerState::Failed, ThermometerState::Adjusted], true) => "$reference->code is " . ThermometerWords::state($state, null) . '.',
+            default => null,
+        };
     }
 
     /**

@@ -15,6 +15,7 @@ use Rheacid\Core\Words\Quantity;
 use Rheacid\Models\SiteElevation;
 use Rheacid\Models\Thermometer;
 use Rheacid\Records\Refused;
+use Rheacid\Shelf\Thermometers;
 
 /** What a form says of a check. */
 final class TypedCheck
@@ -111,12 +112,13 @@ final class TypedCheck
     private static function referenceThermometer(Request $request): Thermometer
     {
         $code = $request->input('reference');
-        $reference = is_string($code) && $code !== '' ? Thermometer::query()->with('newestService')->where('code', $code)->first() : null;
+        $reference = is_string($code) && $code !== '' ? Thermometer::query()->with(['newestService', 'newestCheck.outcome'])->where('code', $code)->first() : null;
         if ($reference === null) {
             throw Refused::because('Choose the reference thermometer.', 'reference');
         }
-        if (!$reference->service()->isReference()) {
-            throw Refused::because($reference->service()->certificate_expanded_u_c === null ? "$reference->code has no certificate on record; a reference needs one, with its uncertainty." : "The certificate of $reference->code has run out.", 'reference');
+        $objection = Thermometers::objectionToReference($reference);
+        if ($objection !== null) {
+            throw Refused::because("$objection Choose another reference.", 'reference');
         }
 
         return $reference;

@@ -14,12 +14,13 @@ use Rheacid\Models\SiteElevation;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\ThermometerCheck;
 use Rheacid\Models\ThermometerService;
+use Rheacid\Shelf\Thermometers;
 
 /** What the page of a thermometer in its bath shows. */
 final readonly class VerifyScreen
 {
     /**
-     * @param Collection<int, Thermometer> $references with a certificate in date
+     * @param Collection<int, Thermometer> $references that can vouch for it
      * @param list<BathKind> $baths of the simulated bench
      */
     private function __construct(
@@ -40,7 +41,7 @@ final readonly class VerifyScreen
             $thermometer,
             $thermometer->service(),
             $method,
-            Thermometer::query()->with('newestService')->whereKeyNot($thermometer->id)->orderBy('code')->get()->filter(static fn(Thermometer $other): bool => $other->service()->isReference())->values(),
+            Thermometer::query()->with(['newestService', 'newestCheck.outcome'])->whereKeyNot($thermometer->id)->orderBy('code')->get()->filter(static fn(Thermometer $other): bool => Thermometers::objectionToReference($other) === null)->values(),
             SiteElevation::current(),
             $bench->hasThermometer($thermometer) ? self::baths($method) : [],
             $thermometer->newestCheck,

@@ -203,6 +203,23 @@ final class VerifyTest extends BenchTestCase
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
+    public function test_what_cannot_vouch_is_no_reference(): void
+    {
+        $form = ['method' => 'comparison', 'reference_c' => '63.05', 'readings' => ['63.2', '63.1', '63.2']];
+        $refused = fn(string $thermometer, string $reference): string => (string) $this->post('/verify/' . $this->named($thermometer)->id, [...$form, 'reference' => $reference, 'form' => self::formId()])->assertSessionHasErrors('reference')->getSession()->get('errors')->first('reference');
+        self::assertSame('A thermometer cannot be its own reference.', $refused('T-00', 'T-00'));
+        self::assertSame('T-03 has no certificate on record; a reference needs one, with its uncertainty. Choose another reference.', $refused('T-08', 'T-03'));
+        self::assertSame('Choose the reference thermometer.', $refused('T-08', 'T-99'));
+
+        $this->concludes($this->checks('T-00', ['readings' => ['1.9', '1.9', '1.9']]), 'out-of-use');
+        self::assertSame('T-00 is out of use. Choose another reference.', $refused('T-08', 'T-00'), 'it failed in the ice, whatever its certificate says');
+        $this->get('/verify/' . $this->named('T-08')->id . '?method=comparison')->assertDontSee('value="T-00"', false);
+        $this->wait(400 * 86400);
+        $this->flushSession();
+        $this->actingAs($this->people['checker']);
+        self::assertSame('The certificate of T-00 has run out. Choose another reference.', $refused('T-08', 'T-00'));
+    }
+
     public function test_alike_probes_in_like_service_earn_a_longer_interval_together(): void
     {
         foreach ([0, 1, 2] as $month) {
