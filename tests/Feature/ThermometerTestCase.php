@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Testing\TestResponse;
+use Rheacid\Core\Care\ThermometerState;
+use Rheacid\Models\Thermometer;
+use Rheacid\Models\ThermometerCheck;
+use Rheacid\Shelf\Thermometers;
+
+/** Verbs at the thermometers: checking one, and saying what follows. */
+abstract class ThermometerTestCase extends BenchTestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->people['checker']);
+    }
+
+    /** @param array<string, mixed> $typed */
+    protected function checks(string $code, array $typed): ThermometerCheck
+    {
+        $this->post('/verify/' . $this->named($code)->id, ['method' => 'ice', ...$typed, 'form' => self::formId()])->assertSessionHasNoErrors();
+
+        return ThermometerCheck::query()->orderByDesc('id')->firstOrFail();
+    }
+
+    protected function concludes(ThermometerCheck $check, string $outcome): TestResponse
+    {
+        return $this->post("/thermometer-checks/$check->id/outcome", ['outcome' => $outcome, 'form' => self::formId()]);
+    }
+
+    protected function named(string $code): Thermometer
+    {
+        return Thermometer::query()->where('code', $code)->firstOrFail();
+    }
+
+    protected function standing(string $code): ThermometerState
+    {
+        return Thermometers::standing($this->named($code))->state;
+    }
+}
