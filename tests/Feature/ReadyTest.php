@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use Illuminate\Testing\TestResponse;
 use Rheacid\Actions\Ready\LogCare;
 use Rheacid\Actions\Ready\PairUp;
+use Rheacid\Actions\Ready\PartPair;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\Dirt;
 use Rheacid\Core\Care\PairState;
@@ -92,6 +93,19 @@ final class ReadyTest extends BenchTestCase
         self::assertEqualsWithDelta(12880 / (11600 / 0.9), $cell->cell_factor, 1e-9, 'by hand: 11.6 mS/cm at 20 °C is 12.889 at 25 °C');
         self::assertSame(4, $this->lot('C-03')->load('uses')->usesLeft());
         $this->get("/cells/$pen->id")->assertSee('Pass.')->assertSee('ready until');
+    }
+
+    public function test_a_cell_that_is_parted_or_out_of_use_is_not_calibrated(): void
+    {
+        $pen = $this->pair('L-01');
+        $form = ['lot' => 'C-02', 'reading' => '1280', 'celsius' => '20', 'still' => '1'];
+        (new LogCare())($this->people['checker'], SentForm::own(), $pen->electrode, CareKind::OutOfUse, note: 'cracked');
+        $this->post("/cells/$pen->id", [...$form, 'form' => self::formId()])->assertSessionHasErrors(['pair' => 'L-01 is taken out of use.']);
+        (new LogCare())($this->people['lead'], SentForm::own(), $pen->electrode, CareKind::BackInUse);
+        (new PartPair())($this->people['checker'], SentForm::own(), $pen, null);
+        $this->post("/cells/$pen->id", [...$form, 'form' => self::formId()])->assertSessionHasErrors(['pair' => 'L-01 is parted from its meter.']);
+
+        self::assertSame(0, CellCalibration::query()->count());
     }
 
     public function test_a_redox_check_gives_an_offset(): void

@@ -52,6 +52,13 @@ final class ShelfFormsTest extends BenchTestCase
         self::assertSame($before, Lot::query()->count());
     }
 
+    public function test_a_sachet_may_expire_on_the_day_on_which_it_is_opened(): void
+    {
+        $this->post('/ready/add/bottle', [...self::BOTTLE, 'comes_as' => 'sachet', 'opened_on' => '2026-11-25', 'expires_on' => '2026-11-25', 'form' => self::formId()])->assertSessionHasNoErrors();
+
+        self::assertSame('2026-11-25', $this->lot('Q-50')->usableUntil()->toDateString());
+    }
+
     public function test_numbers_are_taken_with_a_comma_too(): void
     {
         $this->post('/ready/add/bottle', [...self::BOTTLE, 'expanded_u_ph' => '0,02', 'volume_ml' => '250,5', 'table' => '15 4,00; 25 4,01', 'form' => self::formId()])->assertSessionHasNoErrors();
