@@ -29,6 +29,37 @@ final class QuantityTest extends TestCase
         self::assertEqualsWithDelta($value, $quantity->read($typed), 1e-9);
     }
 
+    /** @return iterable<string, array{Quantity, string, string, string, string}> the lowest and the highest that is taken, and what lies beyond */
+    public static function ranges(): iterable
+    {
+        yield 'pH' => [Quantity::Ph, '-2', '16', '-2.01', '16.01'];
+        yield 'mV' => [Quantity::Millivolt, '-1000', '1000', '-1000.1', '1000.1'];
+        yield 'a sample, °C' => [Quantity::Temperature, '-5', '130', '-5.1', '130.1'];
+        yield 'a sample, °F' => [Quantity::Temperature, '23 F', '266 F', '22.9 F', '266.1 F'];
+        yield 'a thermometer' => [Quantity::Thermometer, '-200', '850', '-200.1', '850.1'];
+        yield 'seconds' => [Quantity::Seconds, '0', '3600', '-1', '3601'];
+        yield 'conductivity' => [Quantity::Conductivity, '0', '500 mS/cm', '-1', '500.1 mS/cm'];
+        yield 'a slope' => [Quantity::Percent, '0 %', '200 %', '-1 %', '201 %'];
+        yield 'air pressure' => [Quantity::Pressure, '300 hPa', '110 kPa', '299 hPa', '1101 mbar'];
+        yield 'elevation' => [Quantity::Elevation, '-400', '9000', '-401', '30000 ft'];
+        yield 'resistance' => [Quantity::Ohm, '1', '10000', '0.9', '10001'];
+        yield 'insulation' => [Quantity::Megaohm, '0', '1000000', '-1', '1000001'];
+    }
+
+    #[DataProvider('ranges')]
+    public function test_a_quantity_is_taken_up_to_its_edge_and_no_further(Quantity $quantity, string $lowest, string $highest, string $below, string $above): void
+    {
+        self::assertLessThan($quantity->read($highest), $quantity->read($lowest));
+        foreach ([$below, $above] as $beyond) {
+            try {
+                $quantity->read($beyond);
+                self::fail("$beyond was taken.");
+            } catch (OutOfRange $refusal) {
+                self::assertStringContainsString('accepted', $refusal->getMessage());
+            }
+        }
+    }
+
     /** @return iterable<string, array{Quantity, string}> */
     public static function unclear(): iterable
     {

@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Care\ThermometerStanding;
 use Rheacid\Core\Care\ThermometerState;
 use Rheacid\Core\Days;
+use Rheacid\Core\Electrode\ElectrodeTrend;
 use Rheacid\Core\Inconsistent;
 use Rheacid\Core\Logs\LogRefused;
 use Rheacid\Core\Logs\TemperatureLog;
@@ -180,6 +181,19 @@ final class ThermometryTest extends TestCase
         self::assertEqualsWithDelta(Days::number('2026-10-01'), Days::number((string) $walk(0.1)->leavesOn), 3, 'months are not quite alike');
         self::assertSame($walk(0.1)->leavesOn, $walk(-0.1)->leavesOn);
         self::assertNull($walk(0.0)->leavesOn);
+    }
+
+    public function test_a_walk_with_scatter_is_forecast_between_two_days_like_the_slope_of_an_electrode(): void
+    {
+        $errors = ['2026-01-10' => 0.05, '2026-02-09' => 0.21, '2026-03-12' => 0.18, '2026-04-10' => 0.37, '2026-05-11' => 0.33];
+        $drift = Drift::of(array_map(static fn(string $on, float $error): array => ['on' => $on, 'error' => $error, 'tolerance' => 0.5], array_keys($errors), $errors));
+        // The same points as a falling slope; that trend is answered a second time by SciPy.
+        $slope = ElectrodeTrend::of(array_map(static fn(string $on, float $error): array => [$on, 100 - $error], array_keys($errors), $errors), 99.5);
+
+        self::assertSame([$slope->earliest, $slope->leavesPolicyOn, $slope->latest], [$drift->earliest, $drift->leavesOn, $drift->latest]);
+        self::assertLessThan((string) $drift->latest, (string) $drift->leavesOn);
+        self::assertLessThan((string) $drift->leavesOn, (string) $drift->earliest);
+        self::assertEqualsWithDelta(-(float) $slope->percentPerYear, $drift->cPerYear, 1e-9);
     }
 
     /** @return iterable<string, array{string, list<float>|string}> the file, and its readings or what is said */
