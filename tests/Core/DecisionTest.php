@@ -130,6 +130,14 @@ final class DecisionTest extends TestCase
         self::assertStringContainsString('less than 0.01', $say(4.535, 0.06));
     }
 
+    public function test_a_ph_at_the_edge_of_its_bracket_is_inside_and_up_to_1_0_below_it_is_marked_only(): void
+    {
+        self::assertSame([], ReleaseBlock::outside(7.0, 4.01, 7.0));
+        self::assertSame([ReleaseBlock::AboveBracket], ReleaseBlock::outside(7.001, 4.01, 7.0));
+        self::assertSame([], ReleaseBlock::outside(3.01, 4.01, 7.0));
+        self::assertSame([ReleaseBlock::FarBelowBracket], ReleaseBlock::outside(3.009, 4.01, 7.0));
+    }
+
     private static function limit(float $value): Limit
     {
         return Limit::edge('limit', LimitKind::Critical, Comparison::AtMost, $value);
