@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Rheacid\Batches;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Cache;
 use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Forecast;
 use Rheacid\Core\Limits\ForecastVerdict;
+use Rheacid\Core\Version;
 use Rheacid\Core\Words\ForecastWords;
 use Rheacid\Models\Batch;
 use Rheacid\Models\ProductLimit;
@@ -17,6 +19,8 @@ use Rheacid\Plant;
 /** By when a batch must have met what, and what its readings so far let expect. */
 final readonly class Deadline
 {
+    private const KEPT_S = 24 * 3600;
+
     /** @param Forecast|null $forecast null before the first reading, and for a limit that is no upper one */
     private function __construct(
         public Batch $batch,
@@ -37,7 +41,7 @@ final readonly class Deadline
                     $batch,
                     $limit,
                     CarbonImmutable::instance($batch->started_at)->addHours($limit->hours),
-                    $readings === [] || $limit->high === null ? null : Forecast::of($readings, $limit->high, $expandedU, (float) $limit->hours),
+                    $readings === [] || $limit->high === null ? null : self::forecast($readings, $limit->high, $expandedU, (float) $limit->hours),
                 );
             }
         }
@@ -72,6 +76,18 @@ final readonly class Deadline
     public function onClock(float $hours): CarbonImmutable
     {
         return CarbonImmutable::instance($this->batch->started_at)->addSeconds((int) round($hours * 3600));
+    }
+
+    /**
+     * A fit costs more than a page may; it follows from these numbers and the rules alone, so it is kept with them.
+     *
+     * @param non-empty-list<array{float, float}> $readings
+     */
+    private static function forecast(array $readings, float $target, float $expandedU, float $withinH): Forecast
+    {
+        $key = 'forecast ' . sha1(serialize([Version::CORE, $readings, $target, $expandedU, $withinH]));
+
+        return Cache::remember($key, self::KEPT_S, static fn(): Forecast => Forecast::of($readings, $target, $expandedU, $withinH));
     }
 
     /**
