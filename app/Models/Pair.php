@@ -61,7 +61,7 @@ final class Pair extends Model
     /** @return HasOne<CellCalibration, $this> */
     public function newestCell(): HasOne
     {
-        return $this->hasOne(CellCalibration::class)->latestOfMany('at');
+        return $this->hasOne(CellCalibration::class)->latestOfMany();
     }
 
     /**
@@ -86,10 +86,10 @@ final class Pair extends Model
         return $this->hasMany(Calibration::class)->orderBy('at');
     }
 
-    /** @return HasOne<Calibration, $this> */
+    /** @return HasOne<Calibration, $this> records are added in the order of time, so the newest is the one added last */
     public function newestCalibration(): HasOne
     {
-        return $this->hasOne(Calibration::class)->latestOfMany('at');
+        return $this->hasOne(Calibration::class)->latestOfMany();
     }
 
     /** @return HasOne<CalibrationRun, $this> */

@@ -27,7 +27,7 @@ final class Thermometer extends Model
     /** @return HasOne<ThermometerCheck, $this> */
     public function newestCheck(): HasOne
     {
-        return $this->hasOne(ThermometerCheck::class)->latestOfMany('at');
+        return $this->hasOne(ThermometerCheck::class)->latestOfMany();
     }
 
     /** @return HasOne<ThermometerService, $this> */
