@@ -73,7 +73,7 @@ final class MorningTest extends BrowserTestCase
     public function test_a_new_electrode_is_put_on_the_shelf_labelled_and_paired_by_keyboard(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
-        $oda->opens('/ready/add/electrode')->fills('Code on the label', 'E-12')->fills('Name', 'Electrode E-12')->chooses('kind', 'sleeve junction, refillable')->fills('First used on', '2026-11-25')
+        $oda->opens('/ready/add/electrode')->fills('Code on the label', 'E-12')->fills('Name', 'Electrode E-12')->chooses('kind', 'sleeve junction, refillable')->fills('First used on', '2026-01-05')
             ->leavesFields()->presses(WebDriverKeys::ENTER)->sees('E-12 stands on the shelf')
             ->fills('Electrode or sensor', 'E-12')->fills('Meter', 'M-B')->fills('Socket', 'third socket')->leavesFields()->presses(WebDriverKeys::ENTER)
             ->sees('E-12 on Cellar meter B, third socket')->sees('never calibrated');

@@ -22,7 +22,7 @@ final class ShelfTest extends BrowserTestCase
             ->fills('Or its text', "what;code;name;kind;first_used_on\nelectrode;E-41;Spare;sealed gel;1.11.2026")->taps('Look at it first')
             ->sees('Not yet.')->sees('A day like 2026-11-20');
 
-        $oda->fills('The text', "what;code;name;kind;first_used_on\nelectrode;E-41;Spare;sealed gel;2026-11-01")->taps('Look again')->sees('Everything can be taken.');
+        $oda->fills('The text', "what;code;name;kind;first_used_on\nelectrode;E-41;Spare;sealed gel;2026-01-05")->taps('Look again')->sees('Everything can be taken.');
         self::assertFalse(Electrode::query()->where('code', 'E-41')->exists());
         $oda->taps('Put them on the shelf')->sees('E-41');
         self::assertSame('sealed gel', Electrode::query()->where('code', 'E-41')->sole()->kind);
