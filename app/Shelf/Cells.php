@@ -6,7 +6,6 @@ namespace Rheacid\Shelf;
 
 use Carbon\CarbonImmutable;
 use Rheacid\Core\Care\CalibrationFacts;
-use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\PairStanding;
 use Rheacid\Models\CareEvent;
 use Rheacid\Models\Pair;
@@ -18,14 +17,13 @@ final class Cells
     {
         $newest = $pair->newestCell;
         $care = $pair->electrode->careEvents;
-        $use = $care->last(static fn(CareEvent $event): bool => $event->kind->takesOutOfUse() || $event->kind === CareKind::BackInUse);
         $incident = $newest === null ? null : $care->last(static fn(CareEvent $event): bool => $event->at > $newest->at && $event->kind->makesCalibrationDue());
 
         return PairStanding::at(
             CarbonImmutable::now(),
             $newest === null ? null : new CalibrationFacts($newest->verdict, $newest->due_at, false, $incident?->kind),
-            $care->last(static fn(CareEvent $event): bool => $event->kind === CareKind::Soak)?->until_at,
-            $use?->kind->takesOutOfUse() === true ? $use->kind : null,
+            Readiness::soakingUntil($care),
+            Readiness::outOfUseBy($care),
         );
     }
 }

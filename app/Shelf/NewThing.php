@@ -151,7 +151,7 @@ enum NewThing: string
         $rules = [];
         foreach ($this->fields() as $name => $field) {
             $rules[$name] = [
-                in_array($name, ['resolution_mv', 'buffer', 'opened_on', 'volume_ml', 'standard_value', 'reference', 'expanded_u_ph', 'table'], true) ? 'nullable' : 'required',
+                in_array($name, ['resolution_mv', 'buffer', 'opened_on', ...self::SELDOM], true) ? 'nullable' : 'required',
                 ...match ($name) {
                     'code' => ['string', 'regex:' . self::CODE],
                     'expires_on' => ['date_format:Y-m-d', 'after:1990-01-01', 'before:2100-01-01'],

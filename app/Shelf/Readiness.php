@@ -6,6 +6,7 @@ namespace Rheacid\Shelf;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Contracts\Database\Eloquent\Builder;
+use Illuminate\Support\Collection;
 use Rheacid\Core\Care\CalibrationFacts;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\IntervalKind;
@@ -32,8 +33,6 @@ final class Readiness
     public static function at(Pair $pair, ?Calibration $calibration, CarbonImmutable $at): PairStanding
     {
         $care = $pair->electrode->careEvents->filter(static fn(CareEvent $event): bool => $event->at <= $at);
-        $soak = $care->last(static fn(CareEvent $event): bool => $event->kind === CareKind::Soak);
-        $use = $care->last(static fn(CareEvent $event): bool => $event->kind->takesOutOfUse() || $event->kind === CareKind::BackInUse);
         $since = $calibration === null ? $care : $care->filter(static fn(CareEvent $event): bool => $event->at > $calibration->at);
         $wasStored = $since->contains(static fn(CareEvent $event): bool => $event->kind === CareKind::Stored);
 
@@ -47,10 +46,24 @@ final class Readiness
                 $calibration->policy->interval()->isSpent(self::readingsOn($calibration, $at), $wasStored),
                 self::isOutOfBracket($calibration, $at),
             ),
-            $soak?->until_at,
-            $use?->kind->takesOutOfUse() === true ? $use->kind : null,
+            self::soakingUntil($care),
+            self::outOfUseBy($care),
             $since->last()?->kind === CareKind::Stored,
         );
+    }
+
+    /** @param Collection<int, CareEvent> $care in the order of time */
+    public static function soakingUntil(Collection $care): ?CarbonImmutable
+    {
+        return $care->last(static fn(CareEvent $event): bool => $event->kind === CareKind::Soak)?->until_at;
+    }
+
+    /** @param Collection<int, CareEvent> $care in the order of time */
+    public static function outOfUseBy(Collection $care): ?CareKind
+    {
+        $use = $care->last(static fn(CareEvent $event): bool => $event->kind->takesOutOfUse() || $event->kind === CareKind::BackInUse);
+
+        return $use?->kind->takesOutOfUse() === true ? $use->kind : null;
     }
 
     /** Counted only where the policy asks. */

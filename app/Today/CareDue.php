@@ -23,7 +23,7 @@ final class CareDue
     public const ORDER_AHEAD_DAYS = 14;
 
     /** A forecast further off is no concern of today. */
-    public const FORESEEN_DAYS = 60;
+    private const FORESEEN_DAYS = 60;
 
     /** The first step that the last calibration called for and that nobody has done yet; null where nothing is left but to calibrate. */
     public static function nextStep(Pair $pair): ?CareStep
@@ -81,16 +81,21 @@ final class CareDue
         return CareSchedule::next($pair->electrode->first_used_on, $last);
     }
 
+    /** Whether a day that a trend tells is near enough to act upon. */
+    public static function isForeseen(string $leavesOn): bool
+    {
+        return CarbonImmutable::parse($leavesOn)->lessThan(CarbonImmutable::now()->addDays(self::FORESEEN_DAYS));
+    }
+
     private static function order(Pair $pair): ?Task
     {
         $leaves = Health::trend($pair)?->leavesPolicyOn;
-        $now = CarbonImmutable::now();
-        if ($leaves !== null && CarbonImmutable::parse($leaves)->lessThan($now->addDays(self::FORESEEN_DAYS))) {
+        if ($leaves !== null && self::isForeseen($leaves)) {
             return new Task('ready', "Order the successor of {$pair->electrode->code}", sprintf('by its trend the slope leaves the policy on %s (below %s %%)', Plant::day(CarbonImmutable::parse($leaves)), Numbers::plain($pair->policy->slope_low_percent)), route('pairs.show', $pair), 'Look', 'care');
         }
         $replaceBy = CareSchedule::replaceBy($pair->electrode->first_used_on);
 
-        return $replaceBy <= $now->addDays(self::ORDER_AHEAD_DAYS)
+        return $replaceBy <= CarbonImmutable::now()->addDays(self::ORDER_AHEAD_DAYS)
             ? new Task('ready', "Order the successor of {$pair->electrode->code}", sprintf('in use since %s; an electrode usually lasts about a year', Plant::day($pair->electrode->first_used_on)), route('pairs.show', $pair), 'Look', 'idle')
             : null;
     }

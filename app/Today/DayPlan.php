@@ -193,9 +193,12 @@ final class DayPlan
     /** @return list<Thermometer> those whose check is due by the end of the day, or that need one before they are used */
     public function thermometersDue(): array
     {
+        if ($this->thermometersDue !== null) {
+            return $this->thermometersDue;
+        }
         $lastBatch = Batch::query()->max('started_at');
 
-        return $this->thermometersDue ??= array_values(Thermometer::query()->with(['newestCheck.outcome', 'newestService'])->orderBy('code')->get()->filter(static function (Thermometer $thermometer) use ($lastBatch): bool {
+        return $this->thermometersDue = array_values(Thermometer::query()->with(['newestCheck.outcome', 'newestService'])->orderBy('code')->get()->filter(static function (Thermometer $thermometer) use ($lastBatch): bool {
             $standing = Thermometers::standing($thermometer);
             $isNewBatch = $thermometer->service()->each_batch && $thermometer->newestCheck !== null && is_string($lastBatch) && CarbonImmutable::parse($lastBatch, 'UTC') > $thermometer->newestCheck->at;
             $isDue = !$standing->state->isInForce() || $isNewBatch || $standing->until <= Plant::endOfDay(CarbonImmutable::now());

@@ -34,15 +34,17 @@ final class TypedCheck
         $request->validate(['source' => ['nullable', Rule::in(['typed', 'simulated', 'imported'])]]);
         $unit = self::unit($request, $thermometer);
         $readings = self::readings($request, $unit);
+        $other = self::method($request) === CheckMethod::Comparison ? self::referenceThermometer($request) : null;
+        $reference = $other === null ? self::reference($request) : self::comparison($request, $other);
 
         return new CheckInput(
-            self::reference($request, $thermometer),
+            $reference,
             $readings === [] ? throw Refused::because('Type at least three readings. ' . Quantity::Thermometer->accepted(), 'readings') : $readings,
             $unit,
-            self::restsOn($request, $thermometer),
+            self::restsOn($request, $reference, $other),
             $bath,
             $request->filled('source') ? (string) $request->string('source') : 'typed',
-            self::method($request) === CheckMethod::Comparison ? self::referenceThermometer($request) : null,
+            $other,
         );
     }
 
@@ -53,11 +55,11 @@ final class TypedCheck
         return $request->filled('unit') ? (string) $request->string('unit') : $thermometer->service()->unit;
     }
 
-    public static function reference(Request $request, Thermometer $thermometer): Reference
+    public static function reference(Request $request): Reference
     {
         return match (self::method($request)) {
             CheckMethod::Boiling => self::boiling($request),
-            CheckMethod::Comparison => self::comparison($request),
+            CheckMethod::Comparison => self::comparison($request, self::referenceThermometer($request)),
             default => Reference::ice(),
         };
     }
@@ -101,12 +103,11 @@ final class TypedCheck
         }, 'pressure');
     }
 
-    private static function comparison(Request $request): Reference
+    private static function comparison(Request $request, Thermometer $other): Reference
     {
-        $reference = self::referenceThermometer($request);
         $celsius = self::quantity($request, 'reference_c', Quantity::Thermometer) ?? throw Refused::because('What does the reference read? ' . Quantity::Thermometer->accepted(), 'reference_c');
 
-        return Reference::thermometer($celsius, (float) $reference->service()->certificate_expanded_u_c);
+        return Reference::thermometer($celsius, (float) $other->service()->certificate_expanded_u_c);
     }
 
     private static function referenceThermometer(Request $request): Thermometer
@@ -124,16 +125,15 @@ final class TypedCheck
         return $reference;
     }
 
-    private static function restsOn(Request $request, Thermometer $thermometer): string
+    private static function restsOn(Request $request, Reference $reference, ?Thermometer $other): string
     {
-        $reference = self::reference($request, $thermometer);
         $u = Numbers::plain($reference->expandedU);
         $pressure = $request->input('pressure');
         $isByPressure = is_string($pressure) && trim($pressure) !== '';
 
         return match ($reference->method) {
             CheckMethod::Boiling => sprintf('boiling at %s °C ± %s, by %s', Numbers::fixed($reference->celsius, 2), $u, $isByPressure ? 'pressure ' . mb_strimwidth($pressure, 0, 30) . ($request->input('reduced') === 'yes' ? ' reduced to sea level' : '') : 'elevation'),
-            CheckMethod::Comparison => sprintf('%s at %s °C ± %s, certificate %s', self::referenceThermometer($request)->code, Numbers::fixed($reference->celsius, 2), $u, self::referenceThermometer($request)->service()->certificate),
+            CheckMethod::Comparison => sprintf('%s at %s °C ± %s, certificate %s', $other?->code, Numbers::fixed($reference->celsius, 2), $u, $other?->service()->certificate),
             default => "ice point 0.0 °C ± $u",
         };
     }

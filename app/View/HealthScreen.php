@@ -44,10 +44,9 @@ final readonly class HealthScreen
         if ($trend->leavesPolicyOn === null) {
             return ['met', $moves . ' It does not leave the policy within sight.' . $rest];
         }
-        $leaves = CarbonImmutable::parse($trend->leavesPolicyOn);
         $orderBy = CarbonImmutable::parse($trend->earliest ?? $trend->leavesPolicyOn)->subDays(CareDue::ORDER_AHEAD_DAYS);
 
-        return [$leaves->isBefore(CarbonImmutable::now()->addDays(CareDue::FORESEEN_DAYS)) ? 'care' : 'met', sprintf('%s It meets %s %%, where the policy ends, about %s. Order the next one by %s.', $moves, Numbers::plain($pair->policy->slope_low_percent), Plant::reckonedDay($trend->leavesPolicyOn, $trend->earliest, $trend->latest), Plant::day($orderBy))];
+        return [CareDue::isForeseen($trend->leavesPolicyOn) ? 'care' : 'met', sprintf('%s It meets %s %%, where the policy ends, about %s. Order the next one by %s.', $moves, Numbers::plain($pair->policy->slope_low_percent), Plant::reckonedDay($trend->leavesPolicyOn, $trend->earliest, $trend->latest), Plant::day($orderBy))];
     }
 
     /** What a cleaning did: slope, response and check buffer before and after. */

@@ -66,7 +66,7 @@ final class PolicyController
             'fit' => ['required', Rule::enum(FitMethod::class)],
             'rinse' => ['required', Rule::in(['distilled', 'tap'])],
             'copy_as' => ['nullable', 'string', 'max:80'],
-        ], ['min' => 'At least :min is accepted.', 'max' => 'At most :max is accepted.', 'numeric' => 'A number with a point is accepted, like 95.', 'integer' => 'A whole number is accepted, like 12.']);
+        ], ['min' => 'At least :min is accepted.', 'max' => 'At most :max is accepted.', 'numeric' => 'A number is accepted, like 95.', 'integer' => 'A whole number is accepted, like 12.']);
         unset($values['copy_as']);
         $changed = $change(Bench::person($request), SentForm::from($request), $policy, [...array_fill_keys(array_keys(self::NUMBERS), null), ...$values], Bench::remark($request, 'copy_as'), Bench::remark($request));
 

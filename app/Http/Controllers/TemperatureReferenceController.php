@@ -22,7 +22,7 @@ final class TemperatureReferenceController
     public function show(Request $request): View
     {
         Bench::takeCommas($request, 'kg_h', 'hours', 'error', 'efficiency', 'price');
-        $typed = $request->validate(['kg_h' => ['nullable', 'numeric', 'gt:0'], 'hours' => ['nullable', 'numeric', 'gt:0', 'max:8784'], 'error' => ['nullable', 'numeric'], 'efficiency' => ['nullable', 'numeric', 'gt:0', 'max:100'], 'price' => ['nullable', 'numeric', 'min:0']], ['numeric' => 'A number with a point is accepted.', 'gt' => 'A number above :value is accepted.', 'max' => 'At most :max is accepted.']);
+        $typed = $request->validate(['kg_h' => ['nullable', 'numeric', 'gt:0'], 'hours' => ['nullable', 'numeric', 'gt:0', 'max:8784'], 'error' => ['nullable', 'numeric'], 'efficiency' => ['nullable', 'numeric', 'gt:0', 'max:100'], 'price' => ['nullable', 'numeric', 'min:0']], ['numeric' => 'A number is accepted, like 0.5.', 'gt' => 'A number above :value is accepted.', 'max' => 'At most :max is accepted.']);
         $of = static fn(string $key, float $usual): float => isset($typed[$key]) && is_numeric($typed[$key]) ? (float) $typed[$key] : $usual;
         $values = ['kg_h' => $of('kg_h', 500), 'hours' => $of('hours', 2000), 'error' => $of('error', 1), 'efficiency' => $of('efficiency', 80), 'price' => $of('price', 0.2)];
 

@@ -41,7 +41,7 @@ final class ThermometerServiceController
             'certificate_expanded_u_c' => ['nullable', 'numeric', 'gt:0', 'max:5', 'required_with:certificate'],
             'certificate_due_on' => ['nullable', 'date_format:Y-m-d', 'required_with:certificate'],
         ], [
-            'numeric' => 'A number with a point is accepted, like 0.5.',
+            'numeric' => 'A number is accepted, like 0.5.',
             'integer' => 'A whole number is accepted, like 30.',
             'gt' => 'It must be above the lower end.',
             'required_with' => 'This belongs to it and is needed.',

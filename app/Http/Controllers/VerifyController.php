@@ -61,7 +61,7 @@ final class VerifyController
     {
         abort_unless($bench->hasThermometer($thermometer), 404);
         $request->validate(['dip' => ['required', Rule::enum(BathKind::class)]]);
-        $reference = TypedCheck::reference($request, $thermometer);
+        $reference = TypedCheck::reference($request);
         $unit = TypedCheck::unit($request, $thermometer);
         $shown = array_map(static fn(float $celsius): string => sprintf('%.1f', $unit === 'F' ? $celsius * 1.8 + 32 : $celsius), $bench->dip($thermometer, BathKind::from((string) $request->string('dip')), $reference->celsius));
 

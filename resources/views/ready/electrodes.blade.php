@@ -8,7 +8,7 @@
                 <td>{{ Rheacid\Plant::day($row['pair']->electrode->first_used_on) }}</td>
                 <td class="num">{{ $row['last'] === null ? '–' : Rheacid\Core\Numbers::fixed($row['last'], 1) . ' %' }}</td>
                 <td>{{ $row['trend']?->percentPerYear === null ? '–' : Rheacid\Core\Numbers::fixed($row['trend']->percentPerYear, 1) . ' %' }}</td>
-                <td>@if ($row['trend']?->leavesPolicyOn)<x-state :is="Carbon\CarbonImmutable::parse($row['trend']->leavesPolicyOn)->isBefore(now()->addDays(Rheacid\Today\CareDue::FORESEEN_DAYS)) ? 'care' : 'met'">about {{ Rheacid\Plant::day(Carbon\CarbonImmutable::parse($row['trend']->leavesPolicyOn)) }}</x-state>@else<span class="soft">not in sight</span>@endif</td>
+                <td>@if ($row['trend']?->leavesPolicyOn)<x-state :is="Rheacid\Today\CareDue::isForeseen($row['trend']->leavesPolicyOn) ? 'care' : 'met'">about {{ Rheacid\Plant::day(Carbon\CarbonImmutable::parse($row['trend']->leavesPolicyOn)) }}</x-state>@else<span class="soft">not in sight</span>@endif</td>
             </tr>
         @endforeach
     </table>
