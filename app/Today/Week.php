@@ -13,6 +13,7 @@ use Rheacid\Core\Care\ThermometerState;
 use Rheacid\Core\Words\CareWords;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Thermometer;
+use Rheacid\Shelf\Cells;
 use Rheacid\Shelf\Thermometers;
 
 /** What falls due in the days ahead: calibrations, care, checks, bottles, and the deadlines of batches. */
@@ -52,7 +53,7 @@ final class Week
             $due[] = new DueDate(CarbonImmutable::instance(CareSchedule::replaceBy($pair->electrode->first_used_on)), "Replace {$pair->electrode->code}: a year in use", route('pairs.show', $pair));
         }
         foreach ($plan->cells() as $pair) {
-            if ($pair->newestCell !== null) {
+            if ($pair->newestCell !== null && Cells::standing($pair)->state !== PairState::OutOfUse) {
                 $due[] = new DueDate($pair->newestCell->due_at, "Calibrate {$pair->electrode->code} ({$pair->electrode->measures->words()})", route('cells.show', $pair));
             }
         }

@@ -107,6 +107,21 @@ final class ThermometerLifeTest extends ThermometerTestCase
         $this->actingAs($this->people['checker'])->get('/verify/alike')->assertSee('T-07')->assertSee('T-08');
     }
 
+    public function test_the_bath_is_suspected_where_several_probes_read_high_in_the_ice_of_one_day(): void
+    {
+        $suspects = fn(): bool => str_contains((string) $this->get('/verify/alike')->assertOk()->getContent(), 'Suspect the bath.');
+        $this->checks('T-07', ['readings' => ['1.4', '1.4', '1.4'], 'unit' => 'C']);
+        self::assertFalse($suspects(), 'one probe alone');
+        $this->wait(86400);
+        $this->flushSession();
+        $this->actingAs($this->people['checker']);
+        $this->checks('T-08', ['readings' => ['1.5', '1.5', '1.5']]);
+        self::assertFalse($suspects(), 'another bath, on another day');
+
+        $this->checks('T-07', ['readings' => ['1.4', '1.4', '1.4'], 'unit' => 'C']);
+        self::assertTrue($suspects());
+    }
+
     public function test_its_place_and_tolerance_are_set_and_a_class_that_is_none_is_refused(): void
     {
         $form = ['tolerance_c' => '0,5', 'unit' => 'C', 'use_low_c' => '0', 'use_high_c' => '95', 'immersion_mm' => '50', 'interval_days' => '30', 'cap_days' => '20'];

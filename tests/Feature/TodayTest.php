@@ -6,9 +6,11 @@ namespace Tests\Feature;
 
 use Carbon\CarbonImmutable;
 use Rheacid\Actions\Calibrate\AcceptPoint;
+use Rheacid\Actions\Calibrate\CalibrateCell;
 use Rheacid\Actions\Calibrate\LeaveRun;
 use Rheacid\Actions\Ready\LogCare;
 use Rheacid\Batches\Deadline;
+use Rheacid\Bench\CellReading;
 use Rheacid\Bench\TypedReading;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Electrode\Signal;
@@ -169,6 +171,12 @@ final class TodayTest extends BenchTestCase
     {
         $this->calibrate();
         (new LogCare())($this->people['checker'], SentForm::own(), $this->pair('E-05')->electrode, CareKind::OutOfUse, note: 'cracked');
+        $pen = $this->pair('L-01');
+        (new CalibrateCell())($this->people['checker'], SentForm::own(), $pen, $this->lot('C-02'), CellReading::typed(1280.0, 20.0, true), null);
+        $far = fn(): array => array_column(Week::ahead($this->plan(), 90), 'what');
+        self::assertContains('Calibrate L-01 (conductivity)', $far());
+        (new LogCare())($this->people['checker'], SentForm::own(), $pen->electrode, CareKind::OutOfUse, note: 'cracked');
+        self::assertNotContains('Calibrate L-01 (conductivity)', $far());
         $week = array_map(static fn(DueDate $due): string => Plant::short($due->at) . ' ' . $due->what, Week::ahead($this->plan(), 14));
 
         self::assertContains('22:00 Calibrate E-07', $week, 'twelve hours after it was calibrated');

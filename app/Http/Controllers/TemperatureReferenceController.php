@@ -7,12 +7,13 @@ namespace Rheacid\Http\Controllers;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Rheacid\Core\Thermometry\BoilingPoint;
+use Rheacid\Core\Thermometry\CheckFinding;
 use Rheacid\Core\Thermometry\ErrorCost;
 use Rheacid\Core\Thermometry\Rtd;
 use Rheacid\Http\Bench;
 use Rheacid\Models\SiteElevation;
 use Rheacid\Models\Thermometer;
-use Rheacid\Models\ThermometerCheck;
+use Rheacid\Plant;
 use Rheacid\View\Figures\HistoryChart;
 use Rheacid\View\ResultScreen;
 
@@ -59,12 +60,13 @@ final class TemperatureReferenceController
      */
     private static function bathSuspect(array $thermometers): bool
     {
-        $high = array_filter($thermometers, static function (Thermometer $one): bool {
-            $check = $one->newestCheck;
+        $days = [];
+        foreach ($thermometers as $one) {
+            if ($one->newestCheck !== null && $one->newestCheck->error_c > 0 && in_array(CheckFinding::BathSuspect, $one->newestCheck->found(), true)) {
+                $days[] = Plant::local($one->newestCheck->at)->toDateString();
+            }
+        }
 
-            return $check instanceof ThermometerCheck && $check->found() !== [] && $check->error_c >= 0.8;
-        });
-
-        return count($high) > 1;
+        return count(array_unique($days)) < count($days);
     }
 }
