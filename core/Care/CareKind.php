@@ -47,7 +47,7 @@ enum CareKind: string
         return in_array($this, [self::Cleaned, self::Refilled, ...self::incidents()], true);
     }
 
-    /** Whether the electrode may be used again after it. */
+    /** Whether the electrode must not be used after it until it is taken back. */
     public function takesOutOfUse(): bool
     {
         return in_array($this, [self::OutOfUse, self::Broken, self::Retired], true);
