@@ -14,7 +14,7 @@ final class CareSchedule
     ];
 
     /** Usual life of an electrode. */
-    public const LIFE_DAYS = 365;
+    private const LIFE_DAYS = 365;
 
     /**
      * @param \DateTimeImmutable $firstUsed what counts until the first care on record
