@@ -7,14 +7,14 @@ use Rheacid\Http\Controllers\AddController;
 use Rheacid\Http\Controllers\BatchController;
 use Rheacid\Http\Controllers\BenchController;
 use Rheacid\Http\Controllers\BottleController;
-use Rheacid\Http\Controllers\BufferCheckController;
+use Rheacid\Http\Controllers\ControlCheckController;
 use Rheacid\Http\Controllers\CalibrateController;
 use Rheacid\Http\Controllers\CalibrationController;
 use Rheacid\Http\Controllers\CalibrationRunController;
 use Rheacid\Http\Controllers\CareController;
 use Rheacid\Http\Controllers\CellController;
 use Rheacid\Http\Controllers\CertificateController;
-use Rheacid\Http\Controllers\CheckController;
+use Rheacid\Http\Controllers\VerificationController;
 use Rheacid\Http\Controllers\CorrectionController;
 use Rheacid\Http\Controllers\FindController;
 use Rheacid\Http\Controllers\HandsController;
@@ -23,8 +23,8 @@ use Rheacid\Http\Controllers\LogController;
 use Rheacid\Http\Controllers\MeasureController;
 use Rheacid\Http\Controllers\PairingController;
 use Rheacid\Http\Controllers\PolicyController;
-use Rheacid\Http\Controllers\ReadingController;
-use Rheacid\Http\Controllers\ReadingDraftController;
+use Rheacid\Http\Controllers\MeasurementController;
+use Rheacid\Http\Controllers\MeasurementDraftController;
 use Rheacid\Http\Controllers\ShelfController;
 use Rheacid\Http\Controllers\ShelfImportController;
 use Rheacid\Http\Controllers\SignInController;
@@ -82,8 +82,8 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('calibrate/{pair}', [CalibrateController::class, 'create'])->name('runs.create');
     Route::get('runs/{run}', [CalibrationRunController::class, 'show'])->name('runs.show');
     Route::get('runs/{run}/live', [CalibrationRunController::class, 'live'])->name('runs.live');
-    Route::get('pairs/{pair}/check', [BufferCheckController::class, 'show'])->name('checks.show');
-    Route::get('pairs/{pair}/check/live', [BufferCheckController::class, 'live'])->name('checks.live');
+    Route::get('pairs/{pair}/check', [ControlCheckController::class, 'show'])->name('checks.show');
+    Route::get('pairs/{pair}/check/live', [ControlCheckController::class, 'live'])->name('checks.live');
     Route::get('cells/{pair}', [CellController::class, 'show'])->name('cells.show');
     Route::get('cells/{pair}/live', [CellController::class, 'live'])->name('cells.live');
     Route::get('bench/{pair}', [BenchController::class, 'show'])->name('bench.show');
@@ -95,21 +95,21 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('verify/alike', [TemperatureReferenceController::class, 'alike'])->name('verify.alike');
     Route::get('verify/reference', [TemperatureReferenceController::class, 'show'])->name('verify.reference');
     Route::get('verify/{thermometer}', [VerifyController::class, 'show'])->name('verify.show');
-    Route::get('thermometer-checks/{check}', [CheckController::class, 'show'])->name('checks.result');
-    Route::get('thermometer-checks/{check}/certificate', [CertificateController::class, 'verification'])->name('checks.certificate');
-    Route::get('thermometer-checks/{check}/certificate.pdf', [CertificateController::class, 'verificationPdf'])->name('checks.pdf');
+    Route::get('thermometer-checks/{check}', [VerificationController::class, 'show'])->name('verifications.show');
+    Route::get('thermometer-checks/{check}/certificate', [CertificateController::class, 'verification'])->name('verifications.certificate');
+    Route::get('thermometer-checks/{check}/certificate.pdf', [CertificateController::class, 'verificationPdf'])->name('verifications.pdf');
 
     Route::get('logs/{log}', [LogController::class, 'show'])->name('logs.show');
     Route::get('pairs/{pair}/sample-log', [LogController::class, 'sample'])->name('logs.sample');
 
     Route::get('measure', [MeasureController::class, 'index'])->name('measure');
     Route::get('measure/{batch}', [MeasureController::class, 'create'])->name('drafts.create');
-    Route::get('drafts/{draft}', [ReadingDraftController::class, 'show'])->name('drafts.show');
-    Route::get('drafts/{draft}/live', [ReadingDraftController::class, 'live'])->name('drafts.live');
+    Route::get('drafts/{draft}', [MeasurementDraftController::class, 'show'])->name('drafts.show');
+    Route::get('drafts/{draft}/live', [MeasurementDraftController::class, 'live'])->name('drafts.live');
 
     Route::get('batches', [BatchController::class, 'index'])->name('batches');
     Route::get('batches/{batch}', [BatchController::class, 'show'])->name('batches.show');
-    Route::get('readings/{reading}', [ReadingController::class, 'show'])->name('readings.show');
+    Route::get('readings/{reading}', [MeasurementController::class, 'show'])->name('readings.show');
     Route::get('readings/{reading}/correction', [CorrectionController::class, 'create'])->name('corrections.create');
 
     Route::middleware(Writes::class)->group(static function (): void {
@@ -128,7 +128,7 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
         Route::post('verify/{thermometer}', [VerifyController::class, 'store'])->name('verify.store');
         Route::post('verify/{thermometer}/dip', [VerifyController::class, 'dip'])->name('verify.dip');
         Route::post('verify/{thermometer}/log', [VerifyController::class, 'log'])->name('verify.log');
-        Route::post('thermometer-checks/{check}/outcome', [CheckController::class, 'conclude'])->name('checks.conclude');
+        Route::post('thermometer-checks/{check}/outcome', [VerificationController::class, 'conclude'])->name('verifications.conclude');
         Route::post('thermometers/{thermometer}/service', [ThermometerServiceController::class, 'store'])->name('thermometers.service');
         Route::post('bench/{pair}', [BenchController::class, 'store'])->name('bench.store');
 
@@ -142,15 +142,15 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
         Route::post('drafts/{draft}/log', [LogController::class, 'forDraft'])->name('logs.draft');
         Route::post('logs/{log}/calibration', [LogController::class, 'calibrate'])->name('logs.calibrate');
         Route::post('logs/{log}/portions', [LogController::class, 'measure'])->name('logs.measure');
-        Route::post('pairs/{pair}/check', [BufferCheckController::class, 'store'])->name('checks.store');
-        Route::post('pairs/{pair}/check/immersions', [BufferCheckController::class, 'immerse'])->name('checks.immerse');
+        Route::post('pairs/{pair}/check', [ControlCheckController::class, 'store'])->name('checks.store');
+        Route::post('pairs/{pair}/check/immersions', [ControlCheckController::class, 'immerse'])->name('checks.immerse');
 
         Route::post('measure/{batch}/drafts', [MeasureController::class, 'store'])->name('drafts.store');
-        Route::post('drafts/{draft}/immersions', [ReadingDraftController::class, 'immerse'])->name('drafts.immerse');
-        Route::post('drafts/{draft}/replicates', [ReadingDraftController::class, 'accept'])->name('drafts.accept');
-        Route::post('drafts/{draft}/reading', [ReadingController::class, 'store'])->name('readings.store');
-        Route::post('drafts/{draft}/leave', [ReadingDraftController::class, 'leave'])->name('drafts.leave');
-        Route::post('drafts/{draft}/take-over', [ReadingDraftController::class, 'takeOver'])->name('drafts.take-over');
+        Route::post('drafts/{draft}/immersions', [MeasurementDraftController::class, 'immerse'])->name('drafts.immerse');
+        Route::post('drafts/{draft}/replicates', [MeasurementDraftController::class, 'accept'])->name('drafts.accept');
+        Route::post('drafts/{draft}/reading', [MeasurementController::class, 'store'])->name('readings.store');
+        Route::post('drafts/{draft}/leave', [MeasurementDraftController::class, 'leave'])->name('drafts.leave');
+        Route::post('drafts/{draft}/take-over', [MeasurementDraftController::class, 'takeOver'])->name('drafts.take-over');
         Route::post('readings/{reading}/correction', [CorrectionController::class, 'store'])->name('corrections.store');
     });
 });

@@ -13,8 +13,8 @@ use Rheacid\Core\Version;
 use Rheacid\Core\Words\ForecastWords;
 use Rheacid\Models\Batch;
 use Rheacid\Models\ProductLimit;
-use Rheacid\Models\Reading;
-use Rheacid\Plant;
+use Rheacid\Models\Measurement;
+use Rheacid\SiteClock;
 
 /** By when a batch must have met what, and what its readings so far let expect. */
 final readonly class Deadline
@@ -33,7 +33,7 @@ final readonly class Deadline
     public static function of(Batch $batch): array
     {
         $readings = self::course($batch);
-        $expandedU = (float) $batch->currentReadings->last()?->decision?->expanded_u_ph;
+        $expandedU = (float) $batch->currentMeasurements->last()?->decision?->expanded_u_ph;
         $deadlines = [];
         foreach ($batch->product->limits as $limit) {
             if ($limit->applies === Applies::WithinHours->value && $limit->condition === null && $limit->hours !== null) {
@@ -64,13 +64,13 @@ final readonly class Deadline
 
     public function words(): string
     {
-        return sprintf('pH %s %s %s', $this->limit->toCore()->limit->written(), $this->at->isPast() ? 'was due' : 'by', Plant::short($this->at));
+        return sprintf('pH %s %s %s', $this->limit->toCore()->limit->written(), $this->at->isPast() ? 'was due' : 'by', SiteClock::short($this->at));
     }
 
     /** What is expected, in words; null before the first reading. */
     public function outlook(): ?string
     {
-        return $this->forecast === null ? null : ForecastWords::sentence($this->forecast, fn(float $hours): string => Plant::short($this->onClock($hours)));
+        return $this->forecast === null ? null : ForecastWords::sentence($this->forecast, fn(float $hours): string => SiteClock::short($this->onClock($hours)));
     }
 
     public function onClock(float $hours): CarbonImmutable
@@ -98,8 +98,8 @@ final readonly class Deadline
     private static function course(Batch $batch): array
     {
         $highest = [];
-        foreach ($batch->currentReadings as $reading) {
-            /** @var Reading $reading */
+        foreach ($batch->currentMeasurements as $reading) {
+            /** @var Measurement $reading */
             if ($reading->decision !== null) {
                 $second = (int) $batch->started_at->diffInSeconds($reading->sample->drawn_at);
                 $highest[$second] = max($highest[$second] ?? -INF, $reading->decision->value_ph);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Bench;
 
 use Rheacid\Core\Numbers;
-use Rheacid\Core\Settling\Measurand;
+use Rheacid\Core\Settling\SettlingCriterion;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Core\Settling\Trace;
 use Rheacid\Models\Measures;
@@ -33,16 +33,16 @@ final readonly class CellReading
         $immersion = $bench->current($pair->electrode) ?? throw Refused::because('It stands in no cup. Move it into one first.', 'cup');
         $trace = $bench->cellTrace($immersion);
         $seen = $seenS === null ? $trace : $trace->until($seenS);
-        $standing = self::measurand($pair, $seen)->standing($seen, Settling::WINDOW_S);
+        $progress = self::criterion($pair, $seen)->progress($seen, Settling::WINDOW_S);
 
         // The trace holds the cell's own unit where an electrode has mV.
-        return new self($standing->mv, $standing->celsius, $standing->settled, Source::Simulated, $standing->waitS, $seen, $immersion->id);
+        return new self($progress->mv, $progress->celsius, $progress->settled, Source::Simulated, $progress->waitS, $seen, $immersion->id);
     }
 
     /** What its reading is judged in: within a share of what it reads, or within a millivolt. */
-    public static function measurand(Pair $pair, Trace $trace): Measurand
+    public static function criterion(Pair $pair, Trace $trace): SettlingCriterion
     {
-        return $pair->electrode->measures === Measures::Redox ? Measurand::redox() : Measurand::conductivity($trace->points[count($trace->points) - 1][1]);
+        return $pair->electrode->measures === Measures::Redox ? SettlingCriterion::redox() : SettlingCriterion::conductivity($trace->points[count($trace->points) - 1][1]);
     }
 
     /** @throws Refused if it has not come to rest and no reason is given */

@@ -22,7 +22,7 @@ final readonly class Observation
         public float $celsius,
         public bool $settled,
         public ?float $waitS,
-        public ?float $responseS,
+        public ?float $responseTimeS,
         public Source $source,
         public ?Trace $trace = null,
         public ?int $immersionId = null,
@@ -31,15 +31,15 @@ final readonly class Observation
     /** From a trace, as far as it was seen. */
     public static function ofTrace(Trace $trace, ?CalibrationFit $by, float $windowS, Source $source, ?int $immersionId = null): self
     {
-        $standing = $trace->standing($by, $windowS);
+        $progress = $trace->progress($by, $windowS);
 
-        return new self(Signal::mv($standing->mv), $standing->celsius, $standing->settled, $standing->waitS, $standing->responseS, $source, $trace, $immersionId);
+        return new self(Signal::mv($progress->mv), $progress->celsius, $progress->settled, $progress->waitS, $progress->responseTimeS, $source, $trace, $immersionId);
     }
 
     /** Seconds from immersion to acceptance; for a typed reading the time it took to come to rest, if that was written. */
     public function waitedS(): ?float
     {
-        return $this->trace?->lastSecond() ?? $this->responseS;
+        return $this->trace?->lastSecond() ?? $this->responseTimeS;
     }
 
     /**

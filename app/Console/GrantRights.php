@@ -19,7 +19,7 @@ final class GrantRights extends Command
     protected $description = 'Grant the application account its rights on each table';
 
     /** Work in hand and the simulated world: not records. */
-    private const CHANGEABLE = ['calibration_runs', 'reading_drafts', 'bench_cups', 'bench_electrodes', 'bench_thermometers'];
+    private const CHANGEABLE = ['calibration_runs', 'measurement_drafts', 'bench_cups', 'bench_electrodes', 'bench_thermometers'];
 
     public function handle(): int
     {

@@ -83,7 +83,7 @@ final class Bench
         $request->validate([
             $field => ['required', 'string', new Measured($quantity)],
             'celsius' => ['required', 'string', new Measured(Quantity::Temperature)],
-            'response_s' => ['nullable', 'string', new Measured(Quantity::Seconds)],
+            'response_time_s' => ['nullable', 'string', new Measured(Quantity::Seconds)],
         ], [
             "$field.required" => $quantity->accepted(),
             'celsius.required' => Quantity::Temperature->accepted(),
@@ -95,7 +95,7 @@ final class Bench
             $quantity === Quantity::Ph ? Signal::shownPh($value) : Signal::mv($value),
             Quantity::Temperature->read((string) $request->string('celsius')),
             $request->boolean('still'),
-            $request->filled('response_s') ? Quantity::Seconds->read((string) $request->string('response_s')) : null,
+            $request->filled('response_time_s') ? Quantity::Seconds->read((string) $request->string('response_time_s')) : null,
         );
     }
 }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Rheacid\Measure;
 
 use Illuminate\Support\Collection;
-use Rheacid\Core\Care\CheckStanding;
+use Rheacid\Core\Care\ControlCheckStatus;
 use Rheacid\Core\Care\PairState;
-use Rheacid\Core\Electrode\Response;
+use Rheacid\Core\Electrode\CalibrationFunction;
 use Rheacid\Core\Limits\Decision as CoreDecision;
 use Rheacid\Core\Limits\LimitsOnSample;
 use Rheacid\Core\Limits\ReleaseBlock;
@@ -23,7 +23,7 @@ use Rheacid\Models\Pair;
 use Rheacid\Models\ProductLimit;
 use Rheacid\Models\Replicate;
 use Rheacid\Models\Sample;
-use Rheacid\Models\ThermometerCheck;
+use Rheacid\Models\Verification;
 
 /**
  * What the replicates of one sample mean: the value that counts, its uncertainty, the limits it meets, and what keeps it
@@ -51,10 +51,10 @@ final readonly class Assessment
     ) {}
 
     /** @param Collection<int, Replicate> $replicates at least one */
-    public static function of(Collection $replicates, Sample $sample, Pair $pair, Calibration $calibration, ThermometerCheck $check, Method $method, PairState $state, CheckStanding $checked): self
+    public static function of(Collection $replicates, Sample $sample, Pair $pair, Calibration $calibration, Verification $check, Method $method, PairState $state, ControlCheckStatus $checked): self
     {
         $portions = array_values($replicates->map(static fn(Replicate $replicate): float => $replicate->ph)->all());
-        $response = $calibration->response();
+        $response = $calibration->calibrationFunction();
         // The highest portion is the worst one for pH ≤ a limit; it decides, so it stands with the pooled repeatability, n = 1.
         $deciding = $replicates->sortByDesc('ph')->firstOrFail();
         $inputs = count($response->buffers()) === 1 ? null : new UncertaintyInputs(
@@ -137,7 +137,7 @@ final readonly class Assessment
      *
      * @return array{array{ph: float, expanded_u: float}, array{ph: float, expanded_u: float}}
      */
-    private static function buffers(Calibration $calibration, Response $response, Replicate $deciding): array
+    private static function buffers(Calibration $calibration, CalibrationFunction $response, Replicate $deciding): array
     {
         [$low, $high] = $response->leansOn($response->tell($deciding->signal(), $deciding->celsius));
         $uncertainty = static function (float $ph) use ($calibration): float {
@@ -157,7 +157,7 @@ final readonly class Assessment
      *
      * @return list<ReleaseBlock>
      */
-    private static function blocks(Replicate $deciding, Collection $replicates, Calibration $calibration, ThermometerCheck $check, Method $method, PairState $state, bool $hasUncertainty): array
+    private static function blocks(Replicate $deciding, Collection $replicates, Calibration $calibration, Verification $check, Method $method, PairState $state, bool $hasUncertainty): array
     {
         $temperatures = $replicates->map(static fn(Replicate $replicate): float => $replicate->celsius);
         $low = (float) $temperatures->min();
@@ -169,7 +169,7 @@ final readonly class Assessment
             ...ReleaseBlock::outside($deciding->ph, $calibration->bracket_low_ph, $calibration->bracket_high_ph),
             $check->isFailed() ? ReleaseBlock::ThermometerFailed : null,
             $check->due_at->lessThan($deciding->at) ? ReleaseBlock::ThermometerOverdue : null,
-            $low < $check->covers_low_c || $high > $check->covers_high_c ? ReleaseBlock::ThermometerNotCovering : null,
+            $low < $check->verified_low_c || $high > $check->verified_high_c ? ReleaseBlock::ThermometerNotCovering : null,
             $low < $method->low_c || $high > $method->high_c ? ReleaseBlock::SampleTemperature : null,
         ]));
     }

@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasManyThrough;
 use Illuminate\Database\Eloquent\Relations\HasOne;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 use Rheacid\Records\Kept;
 
 /**
@@ -55,16 +55,16 @@ final class Batch extends Model
         return $this->newestEvent->state ?? 'planned';
     }
 
-    /** @return HasManyThrough<Reading, Sample, $this> readings that stand, in the order in which their samples were drawn */
-    public function currentReadings(): HasManyThrough
+    /** @return HasManyThrough<Measurement, Sample, $this> readings that stand, in the order in which their samples were drawn */
+    public function currentMeasurements(): HasManyThrough
     {
-        return $this->hasManyThrough(Reading::class, Sample::class)->whereDoesntHave('successor')->orderBy('samples.drawn_at');
+        return $this->hasManyThrough(Measurement::class, Sample::class)->whereDoesntHave('successor')->orderBy('samples.drawn_at');
     }
 
     public function wasReadToday(): bool
     {
-        $last = $this->currentReadings->last();
+        $last = $this->currentMeasurements->last();
 
-        return $last !== null && Plant::local($last->observed_at)->isSameDay(Plant::local(CarbonImmutable::now()));
+        return $last !== null && SiteClock::local($last->observed_at)->isSameDay(SiteClock::local(CarbonImmutable::now()));
     }
 }

@@ -13,7 +13,7 @@ use Rheacid\Core\Electrode\Diagnosis;
 use Rheacid\Core\Electrode\Finding;
 use Rheacid\Core\Electrode\FindingCode;
 use Rheacid\Core\Electrode\FitMethod;
-use Rheacid\Core\Electrode\Response;
+use Rheacid\Core\Electrode\CalibrationFunction;
 use Rheacid\Core\Electrode\Severity;
 use Rheacid\Core\Electrode\ShownScale;
 use Rheacid\Core\Electrode\Verdict;
@@ -38,7 +38,7 @@ final class Calibration extends Model
         'slope_percent' => 'float',
         'alkaline_slope_percent' => 'float',
         'offset_mv' => 'float',
-        'response_s' => 'float',
+        'response_time_s' => 'float',
         'diagnosis' => Diagnosis::class,
         'zero_point_ph' => 'float',
         'bracket_low_ph' => 'float',
@@ -85,7 +85,7 @@ final class Calibration extends Model
     }
 
     /** What turns the pair's signal into pH: laid again through the kept points, or the meter's own scale. */
-    public function response(): Response
+    public function calibrationFunction(): CalibrationFunction
     {
         if ($this->fit !== null) {
             return CalibrationFit::through(CalibrationPoint::ofKind($this->points, fitted: true), $this->fit);
@@ -100,7 +100,7 @@ final class Calibration extends Model
     /** Our own fit; null where the meter calibrated itself. */
     public function fitted(): ?CalibrationFit
     {
-        $response = $this->response();
+        $response = $this->calibrationFunction();
 
         return $response instanceof CalibrationFit ? $response : null;
     }

@@ -32,7 +32,7 @@ final class CalibrationPoint extends Model
         'mv' => 'float',
         'shown_ph' => 'float',
         'celsius' => 'float',
-        'response_s' => 'float',
+        'response_time_s' => 'float',
         'waited_s' => 'float',
         'shown_slope_percent' => 'float',
         'shown_offset_mv' => 'float',
@@ -68,7 +68,7 @@ final class CalibrationPoint extends Model
 
     public function toCore(): CorePoint
     {
-        return new CorePoint($this->buffer_ph, $this->signal()->idealMv($this->celsius), $this->celsius, $this->response_s);
+        return new CorePoint($this->buffer_ph, $this->signal()->idealMv($this->celsius), $this->celsius, $this->response_time_s);
     }
 
     /**

@@ -13,7 +13,7 @@ use Rheacid\Records\Kept;
  * A data logger's file as it was uploaded, waiting to be looked through.
  *
  * @property-read Pair $pair
- * @property-read ReadingDraft|null $draft
+ * @property-read MeasurementDraft|null $draft
  */
 final class LogUpload extends Model
 {
@@ -27,10 +27,10 @@ final class LogUpload extends Model
         return $this->belongsTo(Pair::class);
     }
 
-    /** @return BelongsTo<ReadingDraft, $this> */
+    /** @return BelongsTo<MeasurementDraft, $this> */
     public function draft(): BelongsTo
     {
-        return $this->belongsTo(ReadingDraft::class, 'reading_draft_id');
+        return $this->belongsTo(MeasurementDraft::class, 'measurement_draft_id');
     }
 
     public function table(): LogTable

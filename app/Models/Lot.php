@@ -11,7 +11,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Solutions\BufferLot;
 use Rheacid\Core\Solutions\SolutionKind;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 use Rheacid\Records\Kept;
 
 /** A bottle of solution. */
@@ -70,7 +70,7 @@ final class Lot extends Model
     {
         $event = $this->comes_as === 'powder' ? $this->happened('made-up') : $this->happened('opened');
 
-        return $this->opened_on ?? ($event === null ? null : Plant::local($event->at)->startOfDay());
+        return $this->opened_on ?? ($event === null ? null : SiteClock::local($event->at)->startOfDay());
     }
 
     /** Dipped into, or made up with tap water: never for a critical limit. */

@@ -98,10 +98,10 @@ final class Pair extends Model
         return $this->hasOne(CalibrationRun::class, 'open_pair_id');
     }
 
-    /** @return HasOne<ReadingDraft, $this> */
+    /** @return HasOne<MeasurementDraft, $this> */
     public function openDraft(): HasOne
     {
-        return $this->hasOne(ReadingDraft::class, 'open_pair_id');
+        return $this->hasOne(MeasurementDraft::class, 'open_pair_id');
     }
 
     public function name(): string

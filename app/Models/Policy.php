@@ -25,7 +25,7 @@ final class Policy extends Model
         'slope_high_percent' => 'float',
         'zero_point_ph' => 'float',
         'offset_mv' => 'float',
-        'response_s' => 'float',
+        'response_time_s' => 'float',
         'residual_ph' => 'float',
         'read_back_limit_ph' => 'float',
         'interval_kind' => IntervalKind::class,
@@ -49,6 +49,6 @@ final class Policy extends Model
 
     public function criteria(): Criteria
     {
-        return new Criteria($this->slope_low_percent, $this->slope_high_percent, $this->zero_point_ph, $this->offset_mv, $this->response_s, $this->residual_ph);
+        return new Criteria($this->slope_low_percent, $this->slope_high_percent, $this->zero_point_ph, $this->offset_mv, $this->response_time_s, $this->residual_ph);
     }
 }

@@ -14,7 +14,7 @@ use Rheacid\Records\Kept;
  * One portion, measured: what was read, what was corrected, and the pH that follows.
  *
  * @property-read Calibration $calibration
- * @property-read ThermometerCheck $thermometerCheck
+ * @property-read Verification $verification
  * @property-read Person $person
  */
 final class Replicate extends Model
@@ -30,7 +30,7 @@ final class Replicate extends Model
         'celsius' => 'float',
         'ph' => 'float',
         'outside_by_ph' => 'float',
-        'response_s' => 'float',
+        'response_time_s' => 'float',
         'settled' => 'boolean',
         'at' => 'datetime',
         'source' => Source::class,
@@ -42,10 +42,10 @@ final class Replicate extends Model
         return $this->belongsTo(Calibration::class);
     }
 
-    /** @return BelongsTo<ThermometerCheck, $this> */
-    public function thermometerCheck(): BelongsTo
+    /** @return BelongsTo<Verification, $this> */
+    public function verification(): BelongsTo
     {
-        return $this->belongsTo(ThermometerCheck::class);
+        return $this->belongsTo(Verification::class);
     }
 
     /** @return BelongsTo<Trace, $this> */

@@ -18,16 +18,16 @@ final class Thermometer extends Model
         'resolution_c' => 'float',
     ];
 
-    /** @return HasMany<ThermometerCheck, $this> */
+    /** @return HasMany<Verification, $this> */
     public function checks(): HasMany
     {
-        return $this->hasMany(ThermometerCheck::class)->orderBy('at');
+        return $this->hasMany(Verification::class)->orderBy('at');
     }
 
-    /** @return HasOne<ThermometerCheck, $this> */
-    public function newestCheck(): HasOne
+    /** @return HasOne<Verification, $this> */
+    public function newestVerification(): HasOne
     {
-        return $this->hasOne(ThermometerCheck::class)->latestOfMany();
+        return $this->hasOne(Verification::class)->latestOfMany();
     }
 
     /** @return HasOne<ThermometerService, $this> */

@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Core\Records\LedgerLine;
 use Rheacid\Models\Person;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 
 /** What one action writes: its rows are gathered and sealed together in one ledger line. */
 final class Entry
@@ -71,7 +71,7 @@ final class Entry
     {
         $before = $last === null ? null : CarbonImmutable::parse($last->at);
         if ($before !== null && $this->at->lessThan($before->subSeconds(self::CLOCK_TOLERANCE_S))) {
-            throw Refused::because(sprintf('The clock of this machine has gone back: it says %s, but the last record is of %s. Set the clock right, then send the form again; nothing was recorded.', Plant::full($this->at), Plant::full($before)), 'clock');
+            throw Refused::because(sprintf('The clock of this machine has gone back: it says %s, but the last record is of %s. Set the clock right, then send the form again; nothing was recorded.', SiteClock::full($this->at), SiteClock::full($before)), 'clock');
         }
     }
 

@@ -12,8 +12,8 @@ final class Ledger
 {
     /** Tables whose rows are only ever added, each by an action that seals it in the ledger. */
     public const RECORD_TABLES = [
-        'batch_events', 'buffer_checks', 'calibration_points', 'calibration_voids', 'calibrations', 'care_events', 'cell_calibrations', 'check_outcomes', 'decisions', 'draft_events', 'lot_events',
-        'lot_uses', 'partings', 'readings', 'replicates', 'run_events', 'samples', 'thermometer_checks', 'thermometer_services', 'traces',
+        'batch_events', 'control_checks', 'calibration_points', 'calibration_voids', 'calibrations', 'care_events', 'cell_calibrations', 'verification_outcomes', 'decisions', 'draft_events', 'lot_events',
+        'lot_uses', 'partings', 'readings', 'replicates', 'run_events', 'samples', 'verifications', 'thermometer_services', 'traces',
     ];
 
     /** The last line, locked until the transaction ends so that only one writer can follow it. */

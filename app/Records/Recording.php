@@ -29,7 +29,7 @@ final class Recording
      * @throws ChangedAndSentAgain if the form was recorded before with other contents
      * @throws Refused if the rules do not allow what is written
      */
-    public static function once(Person $by, SentForm $form, string $action, string $class, callable $write): Model
+    public static function once(Person $by, IdempotencyKey $form, string $action, string $class, callable $write): Model
     {
         $work = static fn(): Model => self::earlier($by, $form, $class) ?? self::write($by, $form, $action, $write);
         if (DB::transactionLevel() > 0) {
@@ -61,9 +61,9 @@ final class Recording
      *
      * @return T|null
      */
-    private static function earlier(Person $by, SentForm $form, string $class): ?Model
+    private static function earlier(Person $by, IdempotencyKey $form, string $class): ?Model
     {
-        $sent = DB::table('sent_forms')->where('person_id', $by->id)->where('form', $form->uuid)->first();
+        $sent = DB::table('idempotency_keys')->where('person_id', $by->id)->where('form', $form->uuid)->first();
         if ($sent === null) {
             return null;
         }
@@ -81,12 +81,12 @@ final class Recording
      *
      * @return T
      */
-    private static function write(Person $by, SentForm $form, string $action, callable $write): Model
+    private static function write(Person $by, IdempotencyKey $form, string $action, callable $write): Model
     {
         $entry = new Entry($by, CarbonImmutable::now());
         $leading = $write($entry);
         $entry->seal($action, $leading);
-        DB::table('sent_forms')->insert([
+        DB::table('idempotency_keys')->insert([
             'person_id' => $by->id,
             'form' => $form->uuid,
             'body_hash' => $form->bodyHash,

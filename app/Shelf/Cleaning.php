@@ -6,7 +6,7 @@ namespace Rheacid\Shelf;
 
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\CleaningProof;
-use Rheacid\Models\BufferCheck;
+use Rheacid\Models\ControlCheck;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CareEvent;
 use Rheacid\Models\Pair;
@@ -26,12 +26,12 @@ final readonly class Cleaning
             return null;
         }
         $after = $pair->calibrations->first(static fn(Calibration $one): bool => $one->at > $event->at);
-        $checks = BufferCheck::query()->whereIn('calibration_id', array_filter([$before->id, $after?->id]))->orderBy('at')->get();
+        $checks = ControlCheck::query()->whereIn('calibration_id', array_filter([$before->id, $after?->id]))->orderBy('at')->get();
         $error = static fn(?Calibration $on, string $which): ?float => $checks->where('calibration_id', $on?->id)->{$which}()?->error();
 
         return new self(
             $event,
-            $after === null ? null : new CleaningProof($before->slope_percent, $after->slope_percent, $before->response_s, $after->response_s),
+            $after === null ? null : new CleaningProof($before->slope_percent, $after->slope_percent, $before->response_time_s, $after->response_time_s),
             $error($before, 'last'),
             $after === null ? null : $error($after, 'first'),
         );

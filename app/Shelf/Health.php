@@ -11,7 +11,7 @@ use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationVoid;
 use Rheacid\Models\Pair;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 
 /** How an electrode has fared on its meter, and where its slope is heading. */
 final readonly class Health
@@ -35,7 +35,7 @@ final readonly class Health
             ->whereNotIn('id', CalibrationVoid::query()->select('calibration_id'))->orderBy('at')->get(['at', 'slope_percent']);
         $byDay = [];
         foreach ($rows as $row) {
-            $on = Plant::local(CarbonImmutable::parse($row->at, 'UTC'))->toDateString();
+            $on = SiteClock::local(CarbonImmutable::parse($row->at, 'UTC'))->toDateString();
             $byDay[$on] = [$on, (float) $row->slope_percent];
         }
 

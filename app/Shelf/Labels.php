@@ -9,7 +9,7 @@ use Rheacid\Models\Lot;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Meter;
 use Rheacid\Models\Thermometer;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 
 /** What stands on the label of each thing. */
 final class Labels
@@ -33,7 +33,7 @@ final class Labels
             $labels[] = ['code' => $thermometer->code, 'name' => 'Thermometer', 'detail' => $thermometer->kind, 'warning' => null];
         }
         foreach (Lot::query()->onShelf()->orderBy('code')->get() as $lot) {
-            $labels[] = ['code' => $lot->code, 'name' => $lot->label, 'detail' => 'usable until ' . Plant::day($lot->usableUntil()), 'warning' => 'Never pour back'];
+            $labels[] = ['code' => $lot->code, 'name' => $lot->label, 'detail' => 'usable until ' . SiteClock::day($lot->usableUntil()), 'warning' => 'Never pour back'];
         }
 
         return array_values(array_filter($labels, static fn(array $label): bool => $code === null || $label['code'] === $code));

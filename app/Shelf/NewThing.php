@@ -18,7 +18,7 @@ use Rheacid\Models\Lot;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Meter;
 use Rheacid\Models\Thermometer;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 
 /** One kind of thing for the shelf: what is asked about it, and what is made of the answers. A form and a CSV row are read alike. */
 enum NewThing: string
@@ -155,7 +155,7 @@ enum NewThing: string
                 ...match ($name) {
                     'code' => ['string', 'regex:' . self::CODE],
                     'expires_on' => ['date_format:Y-m-d', 'after:1990-01-01', 'before:2100-01-01'],
-                    'opened_on', 'first_used_on' => ['date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:' . Plant::local(CarbonImmutable::now())->toDateString()],
+                    'opened_on', 'first_used_on' => ['date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:' . SiteClock::local(CarbonImmutable::now())->toDateString()],
                     'volume_ml', 'standard_value', 'expanded_u_ph' => ['numeric', 'gt:0', 'lt:100000'],
                     'table' => ['string', 'max:400'],
                     'reference' => ['string', 'max:60'],

@@ -10,33 +10,33 @@ use Illuminate\Support\Collection;
 use Rheacid\Core\Care\CalibrationFacts;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\IntervalKind;
-use Rheacid\Core\Care\PairStanding;
+use Rheacid\Core\Care\PairStatus;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Words\StateWords;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CareEvent;
 use Rheacid\Models\Pair;
-use Rheacid\Models\Reading;
+use Rheacid\Models\Measurement;
 use Rheacid\Models\RunState;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 
 /** Gathers from the records what the core needs to tell the state of a pair. */
 final class Readiness
 {
-    public static function of(Pair $pair): PairStanding
+    public static function of(Pair $pair): PairStatus
     {
         return self::at($pair, $pair->newestCalibration, CarbonImmutable::now());
     }
 
     /** As it stood at a moment, on the calibration that was the newest then. */
-    public static function at(Pair $pair, ?Calibration $calibration, CarbonImmutable $at): PairStanding
+    public static function at(Pair $pair, ?Calibration $calibration, CarbonImmutable $at): PairStatus
     {
         $care = $pair->electrode->careEvents->filter(static fn(CareEvent $event): bool => $event->at <= $at);
         $since = $calibration === null ? $care : $care->filter(static fn(CareEvent $event): bool => $event->at > $calibration->at);
         $wasStored = $since->contains(static fn(CareEvent $event): bool => $event->kind === CareKind::Stored);
 
-        return PairStanding::at(
+        return PairStatus::at(
             $at,
             $calibration === null ? null : new CalibrationFacts(
                 $calibration->verdict,
@@ -70,14 +70,14 @@ final class Readiness
     private static function readingsOn(Calibration $calibration, CarbonImmutable $at): int
     {
         return $calibration->policy->interval_kind === IntervalKind::Readings
-            ? Reading::query()->where('calibration_id', $calibration->id)->where('observed_at', '<=', $at)->count()
+            ? Measurement::query()->where('calibration_id', $calibration->id)->where('observed_at', '<=', $at)->count()
             : 0;
     }
 
     /** A reading that stands lay above its buffers or far below them. */
     private static function isOutOfBracket(Calibration $calibration, CarbonImmutable $at): bool
     {
-        return Reading::query()->where('calibration_id', $calibration->id)->where('observed_at', '<', $at)->whereDoesntHave('successor')
+        return Measurement::query()->where('calibration_id', $calibration->id)->where('observed_at', '<', $at)->whereDoesntHave('successor')
             ->whereHas('decision', static fn(Builder $decision) => $decision->where(static function (Builder $any): void {
                 foreach (ReleaseBlock::OUT_OF_BRACKET as $block) {
                     $any->orWhereJsonContains('blocks', $block->value);
@@ -85,9 +85,9 @@ final class Readiness
             }))->exists();
     }
 
-    public static function words(PairStanding $standing): string
+    public static function words(PairStatus $status): string
     {
-        return StateWords::pair($standing->state, $standing->until === null ? null : Plant::short($standing->until), $standing->because);
+        return StateWords::pair($status->state, $status->until === null ? null : SiteClock::short($status->until), $status->because);
     }
 
     /** Voided, or found off by more than the read-back limit in a run that was begun since and not completed. */

@@ -6,35 +6,35 @@ namespace Rheacid\Shelf;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
-use Rheacid\Core\Care\ThermometerStanding;
+use Rheacid\Core\Care\ThermometerStatus;
 use Rheacid\Core\Care\ThermometerState;
-use Rheacid\Core\Thermometry\CheckVerdict;
+use Rheacid\Core\Thermometry\VerificationVerdict;
 use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Words\ThermometerWords;
 use Rheacid\Models\Replicate;
 use Rheacid\Models\Thermometer;
-use Rheacid\Models\ThermometerCheck;
-use Rheacid\Plant;
+use Rheacid\Models\Verification;
+use Rheacid\SiteClock;
 
 /** Gathers from the records what a thermometer is fit for, and which check speaks for a temperature. */
 final class Thermometers
 {
-    public static function standing(Thermometer $thermometer): ThermometerStanding
+    public static function status(Thermometer $thermometer): ThermometerStatus
     {
-        $newest = $thermometer->newestCheck;
+        $newest = $thermometer->newestVerification;
 
-        return ThermometerStanding::at(CarbonImmutable::now(), $newest?->isDamp() === true ? CheckVerdict::Outside : $newest?->verdict, $newest?->outcome?->outcome, $newest?->due_at);
+        return ThermometerStatus::at(CarbonImmutable::now(), $newest?->isDamp() === true ? VerificationVerdict::Outside : $newest?->verdict, $newest?->outcome?->outcome, $newest?->due_at);
     }
 
-    public static function words(ThermometerStanding $standing): string
+    public static function words(ThermometerStatus $status): string
     {
-        return ThermometerWords::state($standing->state, $standing->until === null ? null : Plant::short($standing->until));
+        return ThermometerWords::state($status->state, $status->until === null ? null : SiteClock::short($status->until));
     }
 
     /** Why it cannot vouch for another one, in a sentence; null where it can. */
     public static function objectionToReference(Thermometer $reference): ?string
     {
-        $state = self::standing($reference)->state;
+        $state = self::status($reference)->state;
 
         return match (true) {
             $reference->service()->certificate_expanded_u_c === null => "$reference->code has no certificate on record; a reference needs one, with its uncertainty.",
@@ -47,11 +47,11 @@ final class Thermometers
     /**
      * The check that speaks for a temperature: of the newest run of checks without a failed one the last that covers it.
      *
-     * @return ThermometerCheck|null the newest of all where none covers it, or the newest failed; null without any
+     * @return Verification|null the newest of all where none covers it, or the newest failed; null without any
      */
-    public static function checkFor(Thermometer $thermometer, float $celsius): ?ThermometerCheck
+    public static function checkFor(Thermometer $thermometer, float $celsius): ?Verification
     {
-        $checks = ThermometerCheck::query()->with('outcome')->where('thermometer_id', $thermometer->id)->orderByDesc('at')->orderByDesc('id')->limit(12)->get();
+        $checks = Verification::query()->with('outcome')->where('thermometer_id', $thermometer->id)->orderByDesc('at')->orderByDesc('id')->limit(12)->get();
         $newest = $checks->first();
         foreach ($checks as $check) {
             // Nothing before a failure or an adjustment speaks for it any more.
@@ -71,12 +71,12 @@ final class Thermometers
      *
      * @return Collection<int, Replicate>
      */
-    public static function touchedBy(ThermometerCheck $check): Collection
+    public static function touchedBy(Verification $check): Collection
     {
-        $good = ThermometerCheck::query()->with('outcome')->where('thermometer_id', $check->thermometer_id)->where('id', '<', $check->id)->orderByDesc('at')->get()
-            ->first(static fn(ThermometerCheck $earlier): bool => !$earlier->isFailed());
+        $good = Verification::query()->with('outcome')->where('thermometer_id', $check->thermometer_id)->where('id', '<', $check->id)->orderByDesc('at')->get()
+            ->first(static fn(Verification $earlier): bool => !$earlier->isFailed());
 
-        return Replicate::query()->with(['calibration', 'person'])->whereRelation('thermometerCheck', 'thermometer_id', $check->thermometer_id)
+        return Replicate::query()->with(['calibration', 'person'])->whereRelation('verification', 'thermometer_id', $check->thermometer_id)
             ->where('at', '<=', $check->at)->when($good !== null, static fn($query) => $query->where('at', '>', $good?->at))->orderBy('at')->get();
     }
 }

@@ -9,8 +9,8 @@ use Rheacid\Batches\Deadline;
 use Rheacid\Core\Numbers;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Pair;
-use Rheacid\Models\Reading;
-use Rheacid\Plant;
+use Rheacid\Models\Measurement;
+use Rheacid\SiteClock;
 
 /** What running and held batches ask for. */
 final class BatchTasks
@@ -28,7 +28,7 @@ final class BatchTasks
         return array_values($batches->reject(static fn(Batch $batch): bool => $batch->wasReadToday())->map(static fn(Batch $batch): Task => new Task(
             'measure',
             "Measure {$batch->product->name} {$batch->code}",
-            implode(' · ', array_filter([self::last($batch->currentReadings->last()), self::deadline($batch), $ready === null ? 'needs a calibrated pair first' : "{$ready->electrode->code} is ready"])),
+            implode(' · ', array_filter([self::last($batch->currentMeasurements->last()), self::deadline($batch), $ready === null ? 'needs a calibrated pair first' : "{$ready->electrode->code} is ready"])),
             route('drafts.create', $batch),
             'Measure',
             $ready === null ? 'idle' : 'met',
@@ -52,9 +52,9 @@ final class BatchTasks
         ))->all());
     }
 
-    private static function last(?Reading $reading): string
+    private static function last(?Measurement $reading): string
     {
-        return $reading?->decision === null ? 'no reading yet' : sprintf('last %s, %s', Numbers::fixed($reading->decision->value_ph, 2), Plant::short($reading->observed_at));
+        return $reading?->decision === null ? 'no reading yet' : sprintf('last %s, %s', Numbers::fixed($reading->decision->value_ph, 2), SiteClock::short($reading->observed_at));
     }
 
     private static function deadline(Batch $batch): ?string

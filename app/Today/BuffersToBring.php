@@ -9,7 +9,7 @@ use Rheacid\Core\Solutions\BufferFamily;
 use Rheacid\Core\Solutions\BufferLot;
 use Rheacid\Core\Solutions\BufferPlan;
 use Rheacid\Models\Lot;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 
 /** The buffers for what will be measured, of one family, from bottles in date with uses left. */
 final class BuffersToBring
@@ -23,7 +23,7 @@ final class BuffersToBring
      */
     public static function for(array $expectedPh, BufferFamily $family): BufferPlan
     {
-        $today = Plant::local(CarbonImmutable::now())->toDateString();
+        $today = SiteClock::local(CarbonImmutable::now())->toDateString();
         $lots = Lot::query()->onShelf()->with('uses')->where('kind', 'buffer')->orderBy('code')->get()->reject(static fn(Lot $lot): bool => $lot->isBarred() || ($lot->comes_as === 'powder' && $lot->openedOn() === null));
         $plans = [];
         foreach ($family === BufferFamily::Any ? [BufferFamily::Technical, BufferFamily::Standard, BufferFamily::Any] : [$family] as $one) {

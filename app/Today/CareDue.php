@@ -13,7 +13,7 @@ use Rheacid\Core\Words\CareWords;
 use Rheacid\Core\Words\DiagnosisWords;
 use Rheacid\Models\CareEvent;
 use Rheacid\Models\Pair;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 use Rheacid\Shelf\Health;
 
 /** What an electrode needs besides calibrating: what its last calibration called for, its regular care, its successor. */
@@ -60,10 +60,10 @@ final class CareDue
     public static function today(Pair $pair): array
     {
         $tasks = [];
-        $endOfDay = Plant::endOfDay(CarbonImmutable::now());
+        $endOfDay = SiteClock::endOfDay(CarbonImmutable::now());
         foreach (self::schedule($pair) as $due) {
             if ($due['at'] <= $endOfDay) {
-                $tasks[] = new Task('ready', CareWords::toDo($due['kind'], $pair->electrode->code), sprintf('due since %s · %s', Plant::day($due['at']), CareWords::how($due['kind']) ?? ''), route('pairs.show', $pair), 'Log it', 'idle');
+                $tasks[] = new Task('ready', CareWords::toDo($due['kind'], $pair->electrode->code), sprintf('due since %s · %s', SiteClock::day($due['at']), CareWords::how($due['kind']) ?? ''), route('pairs.show', $pair), 'Log it', 'idle');
             }
         }
 
@@ -91,12 +91,12 @@ final class CareDue
     {
         $leaves = Health::trend($pair)?->leavesPolicyOn;
         if ($leaves !== null && self::isForeseen($leaves)) {
-            return new Task('ready', "Order the successor of {$pair->electrode->code}", sprintf('by its trend the slope leaves the policy on %s (below %s %%)', Plant::day(CarbonImmutable::parse($leaves)), Numbers::plain($pair->policy->slope_low_percent)), route('pairs.show', $pair), 'Look', 'care');
+            return new Task('ready', "Order the successor of {$pair->electrode->code}", sprintf('by its trend the slope leaves the policy on %s (below %s %%)', SiteClock::day(CarbonImmutable::parse($leaves)), Numbers::plain($pair->policy->slope_low_percent)), route('pairs.show', $pair), 'Look', 'care');
         }
         $replaceBy = CareSchedule::replaceBy($pair->electrode->first_used_on);
 
         return $replaceBy <= CarbonImmutable::now()->addDays(self::ORDER_AHEAD_DAYS)
-            ? new Task('ready', "Order the successor of {$pair->electrode->code}", sprintf('in use since %s; an electrode usually lasts about a year', Plant::day($pair->electrode->first_used_on)), route('pairs.show', $pair), 'Look', 'idle')
+            ? new Task('ready', "Order the successor of {$pair->electrode->code}", sprintf('in use since %s; an electrode usually lasts about a year', SiteClock::day($pair->electrode->first_used_on)), route('pairs.show', $pair), 'Look', 'idle')
             : null;
     }
 }

@@ -8,7 +8,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
-use Rheacid\Core\Care\PairStanding;
+use Rheacid\Core\Care\PairStatus;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Care\ThermometerState;
 use Rheacid\Core\Solutions\BufferFamily;
@@ -19,10 +19,10 @@ use Rheacid\Models\CareEvent;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Pair;
-use Rheacid\Models\Reading;
-use Rheacid\Models\ReadingDraft;
+use Rheacid\Models\Measurement;
+use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Thermometer;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 use Rheacid\Records\Ledger;
 use Rheacid\Shelf\Readiness;
 use Rheacid\Shelf\Thermometers;
@@ -52,8 +52,8 @@ final class DayPlan
     /** @var list<Thermometer>|null */
     private ?array $thermometersDue = null;
 
-    /** @var array<int, PairStanding> */
-    private array $standings = [];
+    /** @var array<int, PairStatus> */
+    private array $statuses = [];
 
     /** @return list<Task> */
     public function tasks(): array
@@ -124,19 +124,19 @@ final class DayPlan
     /** @return Collection<int, Batch> running and held */
     public function batches(): Collection
     {
-        return $this->batches ??= Batch::query()->with(['product.limits', 'product.method', 'newestEvent', 'currentReadings.decision', 'currentReadings.sample'])->orderBy('started_at')->get()
+        return $this->batches ??= Batch::query()->with(['product.limits', 'product.method', 'newestEvent', 'currentMeasurements.decision', 'currentMeasurements.sample'])->orderBy('started_at')->get()
             ->filter(static fn(Batch $batch): bool => in_array($batch->state(), ['running', 'held'], true))->values();
     }
 
-    public function standing(Pair $pair): PairStanding
+    public function status(Pair $pair): PairStatus
     {
-        return $this->standings[$pair->id] ??= Readiness::of($pair);
+        return $this->statuses[$pair->id] ??= Readiness::of($pair);
     }
 
     public function readyPair(): ?Pair
     {
-        return $this->pairs()->first(fn(Pair $pair): bool => $this->standing($pair)->state === PairState::Ready)
-            ?? $this->pairs()->first(fn(Pair $pair): bool => $this->standing($pair)->state->isInForce());
+        return $this->pairs()->first(fn(Pair $pair): bool => $this->status($pair)->state === PairState::Ready)
+            ?? $this->pairs()->first(fn(Pair $pair): bool => $this->status($pair)->state->isInForce());
     }
 
     /**
@@ -147,7 +147,7 @@ final class DayPlan
     public function expectedPh(): array
     {
         return array_values($this->batches()->map(static function (Batch $batch): array {
-            $last = $batch->currentReadings->last()?->decision;
+            $last = $batch->currentMeasurements->last()?->decision;
 
             return $last === null
                 ? [$batch->product->expected_low_ph, $batch->product->expected_high_ph]
@@ -173,15 +173,15 @@ final class DayPlan
         $runs = CalibrationRun::query()->with(['pair.electrode', 'holder'])->whereNotNull('open_pair_id')->get()->map(static fn(CalibrationRun $run): Task => new Task(
             'calibrate',
             "Go on with the calibration of {$run->pair->electrode->code}",
-            sprintf('%s, since %s', $run->holder->name, Plant::short($run->opened_at)),
+            sprintf('%s, since %s', $run->holder->name, SiteClock::short($run->opened_at)),
             route('runs.show', $run),
             'Go on',
             'care',
         ));
-        $drafts = ReadingDraft::query()->with(['sample.batch', 'holder'])->whereNotNull('open_pair_id')->get()->map(static fn(ReadingDraft $draft): Task => new Task(
+        $drafts = MeasurementDraft::query()->with(['sample.batch', 'holder'])->whereNotNull('open_pair_id')->get()->map(static fn(MeasurementDraft $draft): Task => new Task(
             'measure',
             "Go on measuring {$draft->sample->batch->code}",
-            sprintf('%s, since %s', $draft->holder->name, Plant::short($draft->opened_at)),
+            sprintf('%s, since %s', $draft->holder->name, SiteClock::short($draft->opened_at)),
             route('drafts.show', $draft),
             'Go on',
             'care',
@@ -198,12 +198,12 @@ final class DayPlan
         }
         $lastBatch = Batch::query()->max('started_at');
 
-        return $this->thermometersDue = array_values(Thermometer::query()->with(['newestCheck.outcome', 'newestService'])->orderBy('code')->get()->filter(static function (Thermometer $thermometer) use ($lastBatch): bool {
-            $standing = Thermometers::standing($thermometer);
-            $isNewBatch = $thermometer->service()->each_batch && $thermometer->newestCheck !== null && is_string($lastBatch) && CarbonImmutable::parse($lastBatch, 'UTC') > $thermometer->newestCheck->at;
-            $isDue = !$standing->state->isInForce() || $isNewBatch || $standing->until <= Plant::endOfDay(CarbonImmutable::now());
+        return $this->thermometersDue = array_values(Thermometer::query()->with(['newestVerification.outcome', 'newestService'])->orderBy('code')->get()->filter(static function (Thermometer $thermometer) use ($lastBatch): bool {
+            $status = Thermometers::status($thermometer);
+            $isNewBatch = $thermometer->service()->each_batch && $thermometer->newestVerification !== null && is_string($lastBatch) && CarbonImmutable::parse($lastBatch, 'UTC') > $thermometer->newestVerification->at;
+            $isDue = !$status->state->isInForce() || $isNewBatch || $status->until <= SiteClock::endOfDay(CarbonImmutable::now());
 
-            return $isDue && $standing->state !== ThermometerState::OutOfUse && !$thermometer->service()->isReference();
+            return $isDue && $status->state !== ThermometerState::OutOfUse && !$thermometer->service()->isReference();
         })->all());
     }
 }

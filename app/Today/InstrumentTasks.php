@@ -9,7 +9,7 @@ use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Care\ThermometerState;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Thermometer;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 use Rheacid\Shelf\Cells;
 use Rheacid\Shelf\Readiness;
 use Rheacid\Shelf\Thermometers;
@@ -22,10 +22,10 @@ final class InstrumentTasks
     {
         $tasks = [];
         foreach ($plan->pairs() as $pair) {
-            $state = $plan->standing($pair)->state;
+            $state = $plan->status($pair)->state;
             $waits = $state->isInForce() || in_array($state, [PairState::Soaking, PairState::OutOfUse, PairState::Retired], true);
             if ($pair->openRun === null && !$waits && CareDue::nextStep($pair) === null) {
-                $tasks[] = new Task('calibrate', "Calibrate {$pair->electrode->code} on {$pair->name()}", Readiness::words($plan->standing($pair)) . self::freshBuffers($pair), route('runs.create', $pair), 'Calibrate', $state === PairState::Failed ? 'fail' : 'care');
+                $tasks[] = new Task('calibrate', "Calibrate {$pair->electrode->code} on {$pair->name()}", Readiness::words($plan->status($pair)) . self::freshBuffers($pair), route('runs.create', $pair), 'Calibrate', $state === PairState::Failed ? 'fail' : 'care');
             }
         }
 
@@ -40,7 +40,7 @@ final class InstrumentTasks
     /** @return list<Task> what the last calibrations called for */
     public static function followUps(DayPlan $plan): array
     {
-        return array_values(array_filter($plan->pairs()->map(static fn(Pair $pair): ?Task => $plan->standing($pair)->state === PairState::Soaking ? null : CareDue::followUp($pair))->all()));
+        return array_values(array_filter($plan->pairs()->map(static fn(Pair $pair): ?Task => $plan->status($pair)->state === PairState::Soaking ? null : CareDue::followUp($pair))->all()));
     }
 
     /** @return list<Task> */
@@ -48,7 +48,7 @@ final class InstrumentTasks
     {
         $tasks = [];
         foreach ($plan->pairs() as $pair) {
-            if (!in_array($plan->standing($pair)->state, [PairState::Soaking, PairState::OutOfUse], true)) {
+            if (!in_array($plan->status($pair)->state, [PairState::Soaking, PairState::OutOfUse], true)) {
                 array_push($tasks, ...CareDue::today($pair));
             }
         }
@@ -61,9 +61,9 @@ final class InstrumentTasks
     {
         $tasks = [];
         foreach ($plan->cells() as $pair) {
-            $standing = Cells::standing($pair);
-            if (!$standing->state->isInForce() && !in_array($standing->state, [PairState::Soaking, PairState::OutOfUse, PairState::Retired], true)) {
-                $tasks[] = new Task('calibrate', sprintf('Calibrate %s (%s)', $pair->electrode->code, $pair->electrode->measures->words()), Readiness::words($standing), route('cells.show', $pair), 'Calibrate', 'care');
+            $status = Cells::status($pair);
+            if (!$status->state->isInForce() && !in_array($status->state, [PairState::Soaking, PairState::OutOfUse, PairState::Retired], true)) {
+                $tasks[] = new Task('calibrate', sprintf('Calibrate %s (%s)', $pair->electrode->code, $pair->electrode->measures->words()), Readiness::words($status), route('cells.show', $pair), 'Calibrate', 'care');
             }
         }
 
@@ -74,9 +74,9 @@ final class InstrumentTasks
     public static function toCheck(DayPlan $plan): array
     {
         return array_map(static function (Thermometer $thermometer): Task {
-            $standing = Thermometers::standing($thermometer);
+            $status = Thermometers::status($thermometer);
 
-            return new Task('verify', "Check $thermometer->code, $thermometer->name", Thermometers::words($standing), route('verify.show', $thermometer), 'Verify', $standing->state === ThermometerState::Failed ? 'fail' : 'care');
+            return new Task('verify', "Check $thermometer->code, $thermometer->name", Thermometers::words($status), route('verify.show', $thermometer), 'Verify', $status->state === ThermometerState::Failed ? 'fail' : 'care');
         }, $plan->thermometersDue());
     }
 
@@ -85,9 +85,9 @@ final class InstrumentTasks
     {
         $tasks = [];
         foreach ($plan->pairs() as $pair) {
-            $standing = $plan->standing($pair);
-            if ($standing->state === PairState::Soaking && $standing->until !== null) {
-                $tasks[] = new Task('ready', sprintf('Take %s out of its soak at %s, then calibrate', $pair->electrode->code, Plant::short($standing->until)), 'storage solution 3 M KCl, never distilled water', route('pairs.show', $pair), 'Look', 'idle');
+            $status = $plan->status($pair);
+            if ($status->state === PairState::Soaking && $status->until !== null) {
+                $tasks[] = new Task('ready', sprintf('Take %s out of its soak at %s, then calibrate', $pair->electrode->code, SiteClock::short($status->until)), 'storage solution 3 M KCl, never distilled water', route('pairs.show', $pair), 'Look', 'idle');
             }
         }
 

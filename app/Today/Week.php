@@ -24,9 +24,9 @@ final class Week
     {
         $end = CarbonImmutable::now()->addDays($days);
         $due = [...self::instruments($plan), ...self::bottles(), ...self::deadlines($plan)];
-        foreach (Thermometer::query()->with(['newestCheck.outcome', 'newestService'])->get() as $thermometer) {
-            if ($thermometer->newestCheck !== null && Thermometers::standing($thermometer)->state !== ThermometerState::OutOfUse) {
-                $due[] = new DueDate($thermometer->newestCheck->due_at, "Check thermometer $thermometer->code", route('thermometers.show', $thermometer));
+        foreach (Thermometer::query()->with(['newestVerification.outcome', 'newestService'])->get() as $thermometer) {
+            if ($thermometer->newestVerification !== null && Thermometers::status($thermometer)->state !== ThermometerState::OutOfUse) {
+                $due[] = new DueDate($thermometer->newestVerification->due_at, "Check thermometer $thermometer->code", route('thermometers.show', $thermometer));
             }
         }
         $due = array_filter($due, static fn(DueDate $one): bool => $one->at <= $end);
@@ -40,12 +40,12 @@ final class Week
     {
         $due = [];
         foreach ($plan->pairs() as $pair) {
-            $standing = $plan->standing($pair);
-            if ($standing->state === PairState::OutOfUse) {
+            $status = $plan->status($pair);
+            if ($status->state === PairState::OutOfUse) {
                 continue;
             }
-            if ($standing->state->isInForce() && $standing->until !== null) {
-                $due[] = new DueDate(CarbonImmutable::instance($standing->until), "Calibrate {$pair->electrode->code}", route('runs.create', $pair));
+            if ($status->state->isInForce() && $status->until !== null) {
+                $due[] = new DueDate(CarbonImmutable::instance($status->until), "Calibrate {$pair->electrode->code}", route('runs.create', $pair));
             }
             foreach (CareDue::schedule($pair) as $care) {
                 $due[] = new DueDate(CarbonImmutable::instance($care['at']), CareWords::toDo($care['kind'], $pair->electrode->code), route('pairs.show', $pair));
@@ -53,7 +53,7 @@ final class Week
             $due[] = new DueDate(CarbonImmutable::instance(CareSchedule::replaceBy($pair->electrode->first_used_on)), "Replace {$pair->electrode->code}: a year in use", route('pairs.show', $pair));
         }
         foreach ($plan->cells() as $pair) {
-            if ($pair->newestCell !== null && Cells::standing($pair)->state !== PairState::OutOfUse) {
+            if ($pair->newestCell !== null && Cells::status($pair)->state !== PairState::OutOfUse) {
                 $due[] = new DueDate($pair->newestCell->due_at, "Calibrate {$pair->electrode->code} ({$pair->electrode->measures->words()})", route('cells.show', $pair));
             }
         }

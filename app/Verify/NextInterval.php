@@ -7,7 +7,7 @@ namespace Rheacid\Verify;
 use Rheacid\Core\Care\ThermometerState;
 use Rheacid\Core\Thermometry\IntervalPlan;
 use Rheacid\Models\Thermometer;
-use Rheacid\Models\ThermometerCheck;
+use Rheacid\Models\Verification;
 use Rheacid\Shelf\Thermometers;
 
 /** When a thermometer is checked next, from its own record and that of alike probes in like service. */
@@ -17,7 +17,7 @@ final class NextInterval
     public static function of(Thermometer $thermometer, array $now): IntervalPlan
     {
         $service = $thermometer->service();
-        $before = ThermometerCheck::query()->where('thermometer_id', $thermometer->id)->orderBy('at')->orderBy('id')->get();
+        $before = Verification::query()->where('thermometer_id', $thermometer->id)->orderBy('at')->orderBy('id')->get();
         $earned = $service->interval_days;
         $changedOn = null;
         foreach ($before as $check) {
@@ -27,7 +27,7 @@ final class NextInterval
             }
         }
 
-        return IntervalPlan::after($earned, self::byDay([...array_map(static fn(ThermometerCheck $check): array => $check->toCore(), $before->all()), $now]), $changedOn, $service->toCore(), self::alike($thermometer));
+        return IntervalPlan::after($earned, self::byDay([...array_map(static fn(Verification $check): array => $check->toCore(), $before->all()), $now]), $changedOn, $service->toCore(), self::alike($thermometer));
     }
 
     /**
@@ -42,10 +42,10 @@ final class NextInterval
             return [];
         }
         $histories = [];
-        foreach (Thermometer::query()->with(['newestService', 'newestCheck.outcome', 'checks'])->where('kind', $thermometer->kind)->whereKeyNot($thermometer->id)->get() as $other) {
-            $inForce = Thermometers::standing($other)->state;
+        foreach (Thermometer::query()->with(['newestService', 'newestVerification.outcome', 'checks'])->where('kind', $thermometer->kind)->whereKeyNot($thermometer->id)->get() as $other) {
+            $inForce = Thermometers::status($other)->state;
             if ($other->service()->place === $place && $other->checks->isNotEmpty() && $inForce !== ThermometerState::OutOfUse) {
-                $histories[] = self::byDay(array_map(static fn(ThermometerCheck $check): array => $check->toCore(), $other->checks->all()));
+                $histories[] = self::byDay(array_map(static fn(Verification $check): array => $check->toCore(), $other->checks->all()));
             }
         }
 

@@ -9,7 +9,7 @@ use Rheacid\Batches\Deadline;
 use Rheacid\Core\Limits\TimedLimit;
 use Rheacid\Models\Batch;
 use Rheacid\Models\ProductLimit;
-use Rheacid\Models\Reading;
+use Rheacid\Models\Measurement;
 use Rheacid\View\Figures\AcidRule;
 use Rheacid\View\Figures\SeriesChart;
 
@@ -24,7 +24,7 @@ final readonly class BatchScreen
         $rows = [];
         $points = [];
         $answered = [];
-        foreach ($batch->currentReadings as $reading) {
+        foreach ($batch->currentMeasurements as $reading) {
             $decision = $reading->decision ?? throw new \LogicException('A reading always has its decision.');
             $lines = DecisionLines::recorded($decision, $batch);
             $rows[] = [

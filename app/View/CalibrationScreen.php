@@ -6,7 +6,7 @@ namespace Rheacid\View;
 
 use Carbon\CarbonImmutable;
 use Rheacid\Core\Care\CareStep;
-use Rheacid\Core\Care\PairStanding;
+use Rheacid\Core\Care\PairStatus;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Electrode\Finding;
 use Rheacid\Core\Electrode\Severity;
@@ -15,7 +15,7 @@ use Rheacid\Core\Numbers;
 use Rheacid\Core\Words\FindingWords;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 use Rheacid\Shelf\Readiness;
 use Rheacid\Today\CareDue;
 use Rheacid\View\Figures\ResponseLine;
@@ -42,7 +42,7 @@ final readonly class CalibrationScreen
         $calibration->load(['points.lot', 'run.events.person', 'pair.meter', 'pair.electrode.careEvents', 'pair.newestCalibration', 'pair.parting', 'policy', 'person', 'void.person']);
         $fit = $calibration->fitted();
         $isNewest = $calibration->pair->parting === null && $calibration->is($calibration->pair->newestCalibration);
-        $standing = $isNewest ? Readiness::of($calibration->pair) : null;
+        $status = $isNewest ? Readiness::of($calibration->pair) : null;
         $slope = $calibration->slope_percent === null ? 'kept by the meter' : Numbers::fixed($calibration->slope_percent, 1) . ' %';
         $offset = $calibration->offset_mv === null ? 'kept by the meter' : Numbers::fixed($calibration->offset_mv, 1) . ' mV';
 
@@ -54,7 +54,7 @@ final readonly class CalibrationScreen
                 Verdict::Caution => 'Use with care.',
                 Verdict::Fail => 'Fail.',
             },
-            self::sentence($calibration, $standing),
+            self::sentence($calibration, $status),
             array_map(static fn(Finding $finding): array => [
                 'sign' => match ($finding->severity) {
                     Severity::Fail => 'fail',
@@ -68,39 +68,39 @@ final readonly class CalibrationScreen
             $slope,
             $offset,
             $isNewest ? CareDue::nextStep($calibration->pair) : null,
-            $standing?->state->isInForce() === true,
+            $status?->state->isInForce() === true,
         );
     }
 
-    /** @param PairStanding|null $standing of the pair now; null where a newer calibration has taken its place, or they were parted */
-    private static function sentence(Calibration $calibration, ?PairStanding $standing): string
+    /** @param PairStatus|null $status of the pair now; null where a newer calibration has taken its place, or they were parted */
+    private static function sentence(Calibration $calibration, ?PairStatus $status): string
     {
         $bracket = sprintf('from pH %s to %s', Numbers::fixed($calibration->bracket_low_ph, 2), Numbers::fixed($calibration->bracket_high_ph, 2));
-        $until = Plant::short($calibration->due_at);
+        $until = SiteClock::short($calibration->due_at);
 
         $parting = $calibration->pair->parting;
 
         return match (true) {
-            $parting !== null => sprintf('Void since %s was parted from %s, %s. It reached %s.', $calibration->pair->electrode->code, $calibration->pair->name(), Plant::short($parting->at), $bracket),
-            $calibration->verdict === Verdict::Fail => $standing === null ? 'The pair was out of use until the next one.' : 'This pair is out of use until a calibration passes.',
-            $standing === null => "Usable until $until at the latest, $bracket; a newer one has taken its place.",
-            $standing->state->isInForce() => "Usable until $until, $bracket.",
-            self::isHeldUpBySoakAlone($calibration, $standing) => sprintf('Usable until %s, %s, once the soak is over: %s.', $until, $bracket, Readiness::words($standing)),
-            default => sprintf('Not in force now: %s. It reached %s.', Readiness::words($standing), $bracket),
+            $parting !== null => sprintf('Void since %s was parted from %s, %s. It reached %s.', $calibration->pair->electrode->code, $calibration->pair->name(), SiteClock::short($parting->at), $bracket),
+            $calibration->verdict === Verdict::Fail => $status === null ? 'The pair was out of use until the next one.' : 'This pair is out of use until a calibration passes.',
+            $status === null => "Usable until $until at the latest, $bracket; a newer one has taken its place.",
+            $status->state->isInForce() => "Usable until $until, $bracket.",
+            self::isHeldUpBySoakAlone($calibration, $status) => sprintf('Usable until %s, %s, once the soak is over: %s.', $until, $bracket, Readiness::words($status)),
+            default => sprintf('Not in force now: %s. It reached %s.', Readiness::words($status), $bracket),
         };
     }
 
     /** Calibrated before the soak was over, with a reason. */
-    private static function isHeldUpBySoakAlone(Calibration $calibration, PairStanding $standing): bool
+    private static function isHeldUpBySoakAlone(Calibration $calibration, PairStatus $status): bool
     {
-        return $standing->state === PairState::Soaking && $standing->until !== null
-            && Readiness::at($calibration->pair, $calibration, CarbonImmutable::instance($standing->until))->state->isInForce();
+        return $status->state === PairState::Soaking && $status->until !== null
+            && Readiness::at($calibration->pair, $calibration, CarbonImmutable::instance($status->until))->state->isInForce();
     }
 
     /** What the new calibration makes of a buffer, minus the buffer's pH. */
     public function asLeft(CalibrationPoint $point): string
     {
-        $response = $this->calibration->response();
+        $response = $this->calibration->calibrationFunction();
         if (!$response->canTell() || ($this->calibration->fit === null && $point->isFitted())) {
             return '–';
         }

@@ -8,7 +8,7 @@ use Illuminate\Support\Collection;
 use Rheacid\Actions\Calibrate\CalibrateCell;
 use Rheacid\Bench\Cup;
 use Rheacid\Bench\SimulatedBench;
-use Rheacid\Core\Care\PairStanding;
+use Rheacid\Core\Care\PairStatus;
 use Rheacid\Core\Electrode\Conductivity;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Numbers;
@@ -16,7 +16,7 @@ use Rheacid\Models\CellCalibration;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Pair;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 use Rheacid\Shelf\Cells;
 
 /** What the page of a conductivity or redox sensor shows. */
@@ -29,7 +29,7 @@ final readonly class CellScreen
      */
     private function __construct(
         public Pair $pair,
-        public PairStanding $standing,
+        public PairStatus $status,
         public bool $isConductivity,
         public Collection $history,
         public Collection $lots,
@@ -49,7 +49,7 @@ final readonly class CellScreen
 
         return new self(
             $pair,
-            Cells::standing($pair),
+            Cells::status($pair),
             $measures === Measures::Conductivity,
             $pair->cellCalibrations()->with(['lot', 'person'])->get()->reverse()->take(20)->values(),
             $lots,
@@ -73,8 +73,8 @@ final readonly class CellScreen
     public function sentence(CellCalibration $cell): string
     {
         return match ($cell->verdict) {
-            Verdict::Pass => 'Usable until ' . Plant::short($cell->due_at) . '.',
-            Verdict::Caution => ($this->isConductivity ? 'Clean the cell, knock bubbles off, take fresh standard soon. ' : 'Clean the ring, take fresh standard soon. ') . 'Usable until ' . Plant::short($cell->due_at) . '.',
+            Verdict::Pass => 'Usable until ' . SiteClock::short($cell->due_at) . '.',
+            Verdict::Caution => ($this->isConductivity ? 'Clean the cell, knock bubbles off, take fresh standard soon. ' : 'Clean the ring, take fresh standard soon. ') . 'Usable until ' . SiteClock::short($cell->due_at) . '.',
             Verdict::Fail => 'Rinse, take fresh standard, read it again. If it stays off, clean or replace the sensor.',
         };
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\View;
 
 use Rheacid\Models\Calibration;
-use Rheacid\Models\ThermometerCheck;
+use Rheacid\Models\Verification;
 use Rheacid\Records\LedgerCheck;
 
 /** A calibration or a verification on one sheet, for whoever asks how the number is known. */
@@ -20,7 +20,7 @@ final readonly class Certificate
         public string $room,
         public string $body,
         public string $back,
-        public CalibrationScreen|ResultScreen $screen,
+        public CalibrationScreen|VerificationScreen $screen,
         public string $head,
     ) {}
 
@@ -29,9 +29,9 @@ final readonly class Certificate
         return new self("calibration {$calibration->pair->electrode->code} / $calibration->id", 'Calibrate', 'certificate.calibration', route('calibrations.show', $calibration), CalibrationScreen::of($calibration), LedgerCheck::head());
     }
 
-    public static function ofVerification(ThermometerCheck $check): self
+    public static function ofVerification(Verification $check): self
     {
-        return new self("verification {$check->thermometer->code} / $check->id", 'Verify', 'certificate.verification', route('checks.result', $check), ResultScreen::of($check), LedgerCheck::head());
+        return new self("verification {$check->thermometer->code} / $check->id", 'Verify', 'certificate.verification', route('verifications.show', $check), VerificationScreen::of($check), LedgerCheck::head());
     }
 
     public function fileName(): string

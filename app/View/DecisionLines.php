@@ -14,7 +14,7 @@ use Rheacid\Core\Limits\TimedLimit;
 use Rheacid\Core\Words\LimitWords;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Decision;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 use Rheacid\View\Figures\Wall;
 
 /** A decision as sentences and walls, whether it stands on record or is only a preview. */
@@ -61,7 +61,7 @@ final readonly class DecisionLines
     private static function when(TimedLimit $timed, Batch $batch): string
     {
         return match ($timed->applies) {
-            Applies::WithinHours => 'not due until ' . Plant::short($batch->started_at->addHours((int) $timed->hours)),
+            Applies::WithinHours => 'not due until ' . SiteClock::short($batch->started_at->addHours((int) $timed->hours)),
             Applies::Always => 'always',
             Applies::Start => 'at the start only',
             Applies::Equilibrium => 'when equilibrium is declared',

@@ -11,7 +11,7 @@ use Rheacid\Core\Numbers;
 use Rheacid\Core\Words\CareWords;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\Pair;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 use Rheacid\Shelf\Cleaning;
 use Rheacid\Shelf\Health;
 use Rheacid\Today\CareDue;
@@ -36,7 +36,7 @@ final readonly class HealthScreen
     {
         $trend = $health->trend;
         $perYear = $trend?->percentPerYear;
-        $rest = ' It is in use since ' . Plant::day($pair->electrode->first_used_on) . '; plan its successor for ' . Plant::day(CareSchedule::replaceBy($pair->electrode->first_used_on)) . ' at the latest.';
+        $rest = ' It is in use since ' . SiteClock::day($pair->electrode->first_used_on) . '; plan its successor for ' . SiteClock::day(CareSchedule::replaceBy($pair->electrode->first_used_on)) . ' at the latest.';
         if ($trend === null || $perYear === null) {
             return ['idle', 'Too few calibrations to tell a trend.' . $rest];
         }
@@ -46,7 +46,7 @@ final readonly class HealthScreen
         }
         $orderBy = CarbonImmutable::parse($trend->earliest ?? $trend->leavesPolicyOn)->subDays(CareDue::ORDER_AHEAD_DAYS);
 
-        return [CareDue::isForeseen($trend->leavesPolicyOn) ? 'care' : 'met', sprintf('%s It meets %s %%, where the policy ends, about %s. Order the next one by %s.', $moves, Numbers::plain($pair->policy->slope_low_percent), Plant::reckonedDay($trend->leavesPolicyOn, $trend->earliest, $trend->latest), Plant::day($orderBy))];
+        return [CareDue::isForeseen($trend->leavesPolicyOn) ? 'care' : 'met', sprintf('%s It meets %s %%, where the policy ends, about %s. Order the next one by %s.', $moves, Numbers::plain($pair->policy->slope_low_percent), SiteClock::reckonedDay($trend->leavesPolicyOn, $trend->earliest, $trend->latest), SiteClock::day($orderBy))];
     }
 
     /** What a cleaning did: slope, response and check buffer before and after. */
@@ -76,7 +76,7 @@ final readonly class HealthScreen
         return array_values(array_filter([
             new HistoryChart('Slope, % of the ideal', $slopes, $policy->slope_low_percent, $policy->slope_high_percent, self::trend($health), self::reach($health)),
             new HistoryChart('Offset at pH 7, mV', ['offset' => $of('offset_mv')], $limit === null ? null : -$limit, $limit),
-            new HistoryChart('Response, s', ['response' => $of('response_s')], 0.0, $policy->response_s),
+            new HistoryChart('Response, s', ['response' => $of('response_time_s')], 0.0, $policy->response_time_s),
             new HistoryChart('Read-back, pH off', ['read back' => $of('read_back_error_ph')], -$policy->read_back_limit_ph, $policy->read_back_limit_ph, least: 0.01),
         ], static fn(HistoryChart $chart): bool => array_merge([], ...array_values($chart->series)) !== []));
     }

@@ -9,7 +9,7 @@ use Rheacid\Bench\Immersion;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Numbers;
-use Rheacid\Core\Settling\Measurand;
+use Rheacid\Core\Settling\SettlingCriterion;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Core\Settling\Trace as CoreTrace;
 use Rheacid\Models\Measures;
@@ -45,7 +45,7 @@ final readonly class LiveReading
         $trace = $bench->trace($immersion, $pair->meter);
         $mv = $trace->points[count($trace->points) - 1][1];
 
-        return self::drawn($immersion, $trace, Measurand::ph($by), $windowS, $url, $judgedBy, Numbers::fixed($mv, 1) . ' mV · ');
+        return self::drawn($immersion, $trace, SettlingCriterion::ph($by), $windowS, $url, $judgedBy, Numbers::fixed($mv, 1) . ' mV · ');
     }
 
     /** A conductivity cell or redox electrode in its cup. */
@@ -56,7 +56,7 @@ final readonly class LiveReading
             return self::waiting($url, $immersion);
         }
         $trace = $bench->cellTrace($immersion);
-        $in = CellReading::measurand($pair, $trace);
+        $in = CellReading::criterion($pair, $trace);
 
         return self::drawn($immersion, $trace, $in, Settling::WINDOW_S, $url, $pair->electrode->measures === Measures::Redox ? $in->name : "$in->name, not compensated", '');
     }
@@ -72,18 +72,18 @@ final readonly class LiveReading
         return new self($url, null, null, $immersion === null ? 1 : $immersion->speed, '', '', 0.0, 0.0);
     }
 
-    private static function drawn(Immersion $immersion, CoreTrace $trace, Measurand $in, float $windowS, string $url, string $judgedBy, string $raw): self
+    private static function drawn(Immersion $immersion, CoreTrace $trace, SettlingCriterion $in, float $windowS, string $url, string $judgedBy, string $raw): self
     {
-        return new self($url, new SettlingTrace($trace, $in->standing($trace, $windowS), $in, $windowS), $immersion->cupId, $immersion->speed, $judgedBy, $raw, $trace->points[count($trace->points) - 1][2], $trace->lastSecond());
+        return new self($url, new SettlingTrace($trace, $in->progress($trace, $windowS), $in, $windowS), $immersion->cupId, $immersion->speed, $judgedBy, $raw, $trace->points[count($trace->points) - 1][2], $trace->lastSecond());
     }
 
     public function isSettled(): bool
     {
-        return $this->figure !== null && $this->figure->standing->settled;
+        return $this->figure !== null && $this->figure->progress->settled;
     }
 
     public function waitS(): int
     {
-        return (int) ($this->figure === null ? 0 : $this->figure->standing->waitS);
+        return (int) ($this->figure === null ? 0 : $this->figure->progress->waitS);
     }
 }

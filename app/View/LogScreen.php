@@ -11,7 +11,7 @@ use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Logs\LogColumns;
 use Rheacid\Core\Logs\LogTable;
 use Rheacid\Core\Logs\Plateau;
-use Rheacid\Core\Settling\Measurand;
+use Rheacid\Core\Settling\SettlingCriterion;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Models\LogUpload;
 use Rheacid\Models\Lot;
@@ -48,7 +48,7 @@ final readonly class LogScreen
             $columns,
             self::recognised(Plateau::in($log, $by, $window), $by, $lots),
             $lots,
-            new SettlingTrace($log, $log->standing($by, $window), Measurand::ph($by), $window),
+            new SettlingTrace($log, $log->progress($by, $window), SettlingCriterion::ph($by), $window),
         );
     }
 
@@ -88,11 +88,11 @@ final readonly class LogScreen
         foreach ($plateaus as $i => $plateau) {
             $candidates = [];
             foreach ($lots as $lot) {
-                if ($lot->buffer()->covers($plateau->standing->celsius)) {
+                if ($lot->buffer()->covers($plateau->progress->celsius)) {
                     $candidates[$lot->code] = $lot->buffer();
                 }
             }
-            $recognition = BufferRecognition::among($candidates, $plateau->standing->mv, $plateau->standing->celsius, $by);
+            $recognition = BufferRecognition::among($candidates, $plateau->progress->mv, $plateau->progress->celsius, $by);
             $nearest = $recognition->matches[0] ?? null;
             $isNear = $nearest !== null && abs($nearest['difference_ph']) <= 0.5;
             $rows[] = [

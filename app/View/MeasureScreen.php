@@ -11,8 +11,8 @@ use Rheacid\Bench\Source;
 use Rheacid\Core\Words\StateWords;
 use Rheacid\Measure\Assessment;
 use Rheacid\Measure\Help;
-use Rheacid\Models\Reading;
-use Rheacid\Models\ReadingDraft;
+use Rheacid\Models\Measurement;
+use Rheacid\Models\MeasurementDraft;
 use Rheacid\Shelf\Checks;
 use Rheacid\Shelf\Readiness;
 use Rheacid\View\Figures\AcidRule;
@@ -27,7 +27,7 @@ final readonly class MeasureScreen
      * @param list<array{what: string, expanded_u: float}> $help
      */
     private function __construct(
-        public ReadingDraft $draft,
+        public MeasurementDraft $draft,
         public ?LiveReading $live,
         public array $cups,
         public ?Assessment $assessment,
@@ -38,10 +38,10 @@ final readonly class MeasureScreen
         public array $help,
     ) {}
 
-    public static function of(ReadingDraft $draft, SimulatedBench $bench): self
+    public static function of(MeasurementDraft $draft, SimulatedBench $bench): self
     {
-        $draft->load(['replicates', 'sample.batch.product.limits', 'pair.meter', 'pair.electrode.careEvents', 'pair.policy', 'pair.newestCalibration', 'calibration.points.lot', 'thermometerCheck.thermometer', 'thermometerCheck.outcome', 'method', 'holder']);
-        $response = $draft->calibration->response();
+        $draft->load(['replicates', 'sample.batch.product.limits', 'pair.meter', 'pair.electrode.careEvents', 'pair.policy', 'pair.newestCalibration', 'calibration.points.lot', 'verification.thermometer', 'verification.outcome', 'method', 'holder']);
+        $response = $draft->calibration->calibrationFunction();
         $live = $draft->source === Source::Simulated
             ? LiveReading::of($draft->pair, $bench, $draft->calibration->fitted(), $draft->method->settle_window_s, route('drafts.live', $draft), 'pH before the temperature correction')
             : null;
@@ -50,10 +50,10 @@ final readonly class MeasureScreen
             $draft->sample,
             $draft->pair,
             $draft->calibration,
-            $draft->thermometerCheck,
+            $draft->verification,
             $draft->method,
             Readiness::of($draft->pair)->state,
-            Checks::standing($draft->calibration, CarbonImmutable::now()),
+            Checks::status($draft->calibration, CarbonImmutable::now()),
         );
         $decision = $assessment === null ? null : DecisionLines::of($assessment->decision->outcomes, $assessment->limits->notDue, $draft->sample->batch);
 
@@ -76,10 +76,10 @@ final readonly class MeasureScreen
     }
 
     /** @return list<float> the last readings that stand, oldest first */
-    private static function earlier(ReadingDraft $draft): array
+    private static function earlier(MeasurementDraft $draft): array
     {
-        return array_values($draft->sample->batch->currentReadings()->with('decision')->get()
-            ->map(static fn(Reading $reading): ?float => $reading->decision?->value_ph)
+        return array_values($draft->sample->batch->currentMeasurements()->with('decision')->get()
+            ->map(static fn(Measurement $reading): ?float => $reading->decision?->value_ph)
             ->filter(static fn(?float $ph): bool => $ph !== null)->take(-4)->all());
     }
 }

@@ -84,7 +84,7 @@ final readonly class RunScreen
                 'name' => $plan['kind'] === 'fit' ? $nominal : 'Read back',
                 'detail' => match (true) {
                     $point !== null => implode(' · ', array_filter([
-                        $point->settled ? StateWords::settled($point->response_s) : 'taken unsettled',
+                        $point->settled ? StateWords::settled($point->response_time_s) : 'taken unsettled',
                         $point->as_found_ph === null ? null : 'as found ' . Numbers::fixed($point->as_found_ph, 2),
                     ])),
                     $plan['kind'] === 'fit' => $i === $now ? 'now' : '',

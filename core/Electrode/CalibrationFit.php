@@ -10,7 +10,7 @@ use Rheacid\Core\Numbers;
 use Rheacid\Core\OutOfRange;
 
 /** The response of one pair of meter and electrode, laid through one to five buffers. */
-final readonly class CalibrationFit implements Response
+final readonly class CalibrationFit implements CalibrationFunction
 {
     public const MOST_POINTS = 5;
 

@@ -10,12 +10,12 @@ final readonly class CalibrationPoint
     /**
      * @param float $bufferPh the buffer's pH at its temperature
      * @param float $mv electrode potential in mV, within ±1000
-     * @param float|null $responseSeconds time until it read within half the band of its final value
+     * @param float|null $responseTimeS time until it read within half the band of its final value
      */
     public function __construct(
         public float $bufferPh,
         public float $mv,
         public float $celsius,
-        public ?float $responseSeconds = null,
+        public ?float $responseTimeS = null,
     ) {}
 }

@@ -12,17 +12,17 @@ final readonly class Criteria
         public float $highestSlopePercent,
         public ?float $zeroPointPh = null,
         public ?float $offsetMv = null,
-        public ?float $responseSeconds = null,
+        public ?float $responseTimeS = null,
         public ?float $residualPh = null,
     ) {}
 
     public static function process(): self
     {
-        return new self(90, 102, zeroPointPh: 0.5, responseSeconds: 60, residualPh: 0.05);
+        return new self(90, 102, zeroPointPh: 0.5, responseTimeS: 60, residualPh: 0.05);
     }
 
     public static function laboratory(): self
     {
-        return new self(95, 102, offsetMv: 15, responseSeconds: 60, residualPh: 0.02);
+        return new self(95, 102, offsetMv: 15, responseTimeS: 60, residualPh: 0.02);
     }
 }

@@ -72,12 +72,12 @@ enum Diagnosis: string
 
     private static function lowSlope(CalibrationFit $fit, Criteria $criteria, ElectrodePast $past): self
     {
-        $slowest = max([0.0, ...array_map(static fn(CalibrationPoint $point): float => $point->responseSeconds ?? 0.0, $fit->points)]);
+        $slowest = max([0.0, ...array_map(static fn(CalibrationPoint $point): float => $point->responseTimeS ?? 0.0, $fit->points)]);
 
         return match (true) {
             self::isOnlyAlkalineLow($fit, $criteria) => self::AlkalineBuffer,
             $past->wasCleaned && $past->isFalling => self::Aged,
-            $slowest > ($criteria->responseSeconds ?? self::SLOW_S) => self::Coated,
+            $slowest > ($criteria->responseTimeS ?? self::SLOW_S) => self::Coated,
             // A healthy glass answers in time: fresh buffers come before cleaning or replacing.
             default => self::TiredBuffers,
         };

@@ -145,8 +145,8 @@ final readonly class Judgement
      */
     public static function response(array $points, Criteria $criteria): array
     {
-        $slowest = max([0.0, ...array_map(static fn(CalibrationPoint $point): float => $point->responseSeconds ?? 0.0, $points)]);
-        $limit = $criteria->responseSeconds;
+        $slowest = max([0.0, ...array_map(static fn(CalibrationPoint $point): float => $point->responseTimeS ?? 0.0, $points)]);
+        $limit = $criteria->responseTimeS;
         if ($limit === null || Numbers::atMost($slowest, $limit)) {
             return [];
         }

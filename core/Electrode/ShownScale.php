@@ -7,7 +7,7 @@ namespace Rheacid\Core\Electrode;
 use Rheacid\Core\Inconsistent;
 
 /** The scale of a meter that shows only pH: taken as shown, known from its buffers and from one read-back. */
-final readonly class ShownScale implements Response
+final readonly class ShownScale implements CalibrationFunction
 {
     /**
      * @param non-empty-list<float> $buffers pH at their temperature, ascending

@@ -6,7 +6,7 @@ namespace Rheacid\Core\Logs;
 
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Settling\Settling;
-use Rheacid\Core\Settling\Standing;
+use Rheacid\Core\Settling\TraceProgress;
 use Rheacid\Core\Settling\Trace;
 
 /** A stretch of a log that ends at rest: one cup. */
@@ -19,7 +19,7 @@ final readonly class Plateau
     private const SAME_PH = 0.1;
 
     /** @param Trace $trace from the immersion to the last moment at rest, its seconds counted from 0 */
-    private function __construct(public float $fromS, public float $toS, public Trace $trace, public Standing $standing) {}
+    private function __construct(public float $fromS, public float $toS, public Trace $trace, public TraceProgress $progress) {}
 
     /**
      * Every plateau of a log, found by the rule by which a live reading settles.
@@ -52,7 +52,7 @@ final readonly class Plateau
             }
         }
 
-        return array_values(array_filter($plateaus, static fn(self $plateau): bool => $plateau->standing->settled));
+        return array_values(array_filter($plateaus, static fn(self $plateau): bool => $plateau->progress->settled));
     }
 
     /** @param list<array{float, float, float}> $points at least one */
@@ -61,12 +61,12 @@ final readonly class Plateau
         [$from, $to] = [$points[0][0], $points[count($points) - 1][0]];
         $trace = Trace::of(array_map(static fn(array $point): array => [round($point[0] - $from, 3), $point[1], $point[2]], $points));
 
-        return new self($from, $to, $trace, $trace->standing($by, $windowS));
+        return new self($from, $to, $trace, $trace->progress($by, $windowS));
     }
 
     private static function ph(self $plateau, ?CalibrationFit $by): float
     {
-        return Trace::of([[0.0, $plateau->standing->mv, $plateau->standing->celsius]])->inPh($by)[0][1];
+        return Trace::of([[0.0, $plateau->progress->mv, $plateau->progress->celsius]])->inPh($by)[0][1];
     }
 
     /** @return list<non-empty-list<array{float, float, float}>> */

@@ -18,14 +18,14 @@ final readonly class Settling
     /**
      * @param float|null $settledAtS first time at which the window before it was still
      * @param float|null $driftPerMinute least-squares slope over the last window; null with one point in it
-     * @param float|null $responseS time from which on every point is within half the band of the last window's mean
+     * @param float|null $responseTimeS time from which on every point is within half the band of the last window's mean
      */
     private function __construct(
         public bool $settled,
         public ?float $settledAtS,
         public ?float $driftPerMinute,
         public float $rangeInWindow,
-        public ?float $responseS,
+        public ?float $responseTimeS,
         public float $meanInWindow,
         public float $stillForS,
     ) {}

@@ -41,8 +41,8 @@ final readonly class Trace
         ], $this->points);
     }
 
-    public function standing(?CalibrationFit $by, float $windowS = Settling::WINDOW_S): Standing
+    public function progress(?CalibrationFit $by, float $windowS = Settling::WINDOW_S): TraceProgress
     {
-        return Measurand::ph($by)->standing($this, $windowS);
+        return SettlingCriterion::ph($by)->progress($this, $windowS);
     }
 }

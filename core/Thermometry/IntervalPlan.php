@@ -37,7 +37,7 @@ final readonly class IntervalPlan
      */
     public static function after(int $earnedDays, array $own, ?string $changedOn, Service $service, array $alike = [], IntervalPolicy $policy = new IntervalPolicy()): self
     {
-        $next = CheckInterval::after($earnedDays, $own, $changedOn, $policy);
+        $next = VerificationInterval::after($earnedDays, $own, $changedOn, $policy);
         $own = Days::sorted($own, static fn(array $check): string => $check['on']);
         $row = self::goodInRow($own, $changedOn, $policy);
         $days = $next->nextDays;

@@ -23,10 +23,10 @@ enum Outcome: string
      *
      * @return non-empty-list<self> what may be chosen
      */
-    public static function allowed(CheckVerdict $verdict, bool $isConfirmed, bool $isAdjustable): array
+    public static function allowed(VerificationVerdict $verdict, bool $isConfirmed, bool $isAdjustable): array
     {
         return [
-            ...($verdict === CheckVerdict::Outside ? [] : [self::Use]),
+            ...($verdict === VerificationVerdict::Outside ? [] : [self::Use]),
             ...($isConfirmed ? [self::Correct] : []),
             ...($isAdjustable ? [self::Adjusted] : []),
             self::Replaced,

@@ -6,9 +6,9 @@ namespace Rheacid\Core\Words;
 
 use Rheacid\Core\Care\ThermometerState;
 use Rheacid\Core\Numbers;
-use Rheacid\Core\Thermometry\CheckFinding;
-use Rheacid\Core\Thermometry\CheckMethod;
-use Rheacid\Core\Thermometry\CheckVerdict;
+use Rheacid\Core\Thermometry\VerificationFinding;
+use Rheacid\Core\Thermometry\VerificationMethod;
+use Rheacid\Core\Thermometry\VerificationVerdict;
 use Rheacid\Core\Thermometry\IntervalPlan;
 use Rheacid\Core\Thermometry\IntervalPolicy;
 use Rheacid\Core\Thermometry\IntervalReason;
@@ -31,22 +31,22 @@ final class ThermometerWords
         };
     }
 
-    public static function method(CheckMethod $method): string
+    public static function method(VerificationMethod $method): string
     {
         return match ($method) {
-            CheckMethod::Ice => 'ice point',
-            CheckMethod::Boiling => 'boiling point',
-            CheckMethod::Comparison => 'comparison',
-            CheckMethod::Rtd => 'resistance at the ice point',
+            VerificationMethod::Ice => 'ice point',
+            VerificationMethod::Boiling => 'boiling point',
+            VerificationMethod::Comparison => 'comparison',
+            VerificationMethod::Rtd => 'resistance at the ice point',
         };
     }
 
-    public static function verdict(CheckVerdict $verdict): string
+    public static function verdict(VerificationVerdict $verdict): string
     {
         return match ($verdict) {
-            CheckVerdict::Within => 'Within tolerance.',
-            CheckVerdict::Inconclusive => 'Not proven.',
-            CheckVerdict::Outside => 'Outside tolerance.',
+            VerificationVerdict::Within => 'Within tolerance.',
+            VerificationVerdict::Inconclusive => 'Not proven.',
+            VerificationVerdict::Outside => 'Outside tolerance.',
         };
     }
 
@@ -57,12 +57,12 @@ final class ThermometerWords
             : sprintf('Reads %s °C %s, ± %s.', Numbers::fixed(abs($errorC), 2), $errorC > 0 ? 'high' : 'low', Numbers::fixed($expandedU, 2));
     }
 
-    public static function finding(CheckFinding $finding): string
+    public static function finding(VerificationFinding $finding): string
     {
         return match ($finding) {
-            CheckFinding::BathSuspect => 'Suspect the bath before the probe: cubes in much water read 1–2 °C high, salt in the ice reads low. Make a fresh slush of crushed ice and clean water, and read again.',
-            CheckFinding::Unsteady => 'The readings wander. Stir, wait three to five response times, and read again.',
-            CheckFinding::ReferenceTooCoarse => 'The uncertainty is more than half the tolerance: this reference or display is too coarse to prove it. Take a better reference, or more readings.',
+            VerificationFinding::BathSuspect => 'Suspect the bath before the probe: cubes in much water read 1–2 °C high, salt in the ice reads low. Make a fresh slush of crushed ice and clean water, and read again.',
+            VerificationFinding::Unsteady => 'The readings wander. Stir, wait three to five response times, and read again.',
+            VerificationFinding::ReferenceTooCoarse => 'The uncertainty is more than half the tolerance: this reference or display is too coarse to prove it. Take a better reference, or more readings.',
         };
     }
 

@@ -9,10 +9,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Rheacid\Models\Person;
 use Rheacid\Models\Role;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /**
  * Quillmere Pantry Works: an invented cooperative with invented people, relative to now and the same each time. Its past is
@@ -53,7 +53,7 @@ final readonly class Scenario
     public static function furnish(string $passphrase, CarbonImmutable $now): array
     {
         $people = self::people($passphrase);
-        Recording::once($people['lead'], SentForm::own(), 'set up the shelf', Person::class, static function (Entry $entry) use ($people, $now): Person {
+        Recording::once($people['lead'], IdempotencyKey::own(), 'set up the shelf', Person::class, static function (Entry $entry) use ($people, $now): Person {
             Shelf::stock($entry, $now);
 
             return $people['lead'];
@@ -88,6 +88,6 @@ final readonly class Scenario
     /** So many days before now, at a time on the plant's clock. */
     public static function day(CarbonImmutable $now, int $daysAgo, string $time): CarbonImmutable
     {
-        return Plant::local($now)->subDays($daysAgo)->setTimeFromTimeString($time)->utc();
+        return SiteClock::local($now)->subDays($daysAgo)->setTimeFromTimeString($time)->utc();
     }
 }

@@ -7,8 +7,8 @@ namespace Database\Demo;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Core\Care\CareKind;
-use Rheacid\Core\Thermometry\CheckMethod;
-use Rheacid\Core\Thermometry\CheckVerdict;
+use Rheacid\Core\Thermometry\VerificationMethod;
+use Rheacid\Core\Thermometry\VerificationVerdict;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchEvent;
 use Rheacid\Models\CareEvent;
@@ -23,7 +23,7 @@ use Rheacid\Models\PolicyAssignment;
 use Rheacid\Models\Product;
 use Rheacid\Models\ProductLimit;
 use Rheacid\Models\Thermometer;
-use Rheacid\Models\ThermometerCheck;
+use Rheacid\Models\Verification;
 use Rheacid\Models\ThermometerService;
 use Rheacid\Records\Entry;
 
@@ -46,7 +46,7 @@ final class Shelf
     /** @return array{process: Policy, laboratory: Policy, pens: Policy} */
     private static function policies(): array
     {
-        $shared = ['version' => 1, 'slope_high_percent' => 102, 'response_s' => 60, 'interval_kind' => 'hours', 'interval_count' => 12, 'buffer_family' => 'any', 'buffer_order' => 'neutral-first', 'rinse' => 'distilled', 'fit' => 'segments', 'pooled_sd_ph' => 0.018];
+        $shared = ['version' => 1, 'slope_high_percent' => 102, 'response_time_s' => 60, 'interval_kind' => 'hours', 'interval_count' => 12, 'buffer_family' => 'any', 'buffer_order' => 'neutral-first', 'rinse' => 'distilled', 'fit' => 'segments', 'pooled_sd_ph' => 0.018];
 
         return [
             'process' => Policy::query()->create([...$shared, 'code' => 'process', 'name' => 'Process', 'slope_low_percent' => 90, 'zero_point_ph' => 0.5, 'residual_ph' => 0.05, 'read_back_limit_ph' => 0.05]),
@@ -107,17 +107,17 @@ final class Shelf
                 if ($checked !== $code) {
                     continue;
                 }
-                $entry->add(new ThermometerCheck([
+                $entry->add(new Verification([
                     'thermometer_id' => $thermometer->id,
-                    'method' => CheckMethod::Ice,
+                    'method' => VerificationMethod::Ice,
                     'at' => Scenario::day($now, $days, '08:05'),
                     'reading_c' => $error,
                     'error_c' => $error,
                     'expanded_u_c' => $expandedU,
                     'correction_c' => $correction,
-                    'verdict' => CheckVerdict::Within,
-                    'covers_low_c' => -5,
-                    'covers_high_c' => 25,
+                    'verdict' => VerificationVerdict::Within,
+                    'verified_low_c' => -5,
+                    'verified_high_c' => 25,
                     'due_at' => Scenario::day($now, $days - 30, '08:05'),
                     'person_id' => $entry->by->id,
                 ]));

@@ -9,15 +9,15 @@ use Illuminate\Support\Facades\DB;
 use Rheacid\Actions\Bench\MoveElectrode;
 use Rheacid\Actions\Calibrate\AcceptPoint;
 use Rheacid\Actions\Calibrate\CalibrateCell;
-use Rheacid\Actions\Calibrate\CheckBuffer;
+use Rheacid\Actions\Calibrate\ReadControlCheck;
 use Rheacid\Actions\Calibrate\OpenRun;
 use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Actions\Measure\BeginMeasuring;
-use Rheacid\Actions\Measure\RecordReading;
+use Rheacid\Actions\Measure\RecordMeasurement;
 use Rheacid\Actions\Ready\LogBottle;
 use Rheacid\Actions\Ready\LogCare;
 use Rheacid\Actions\Verify\ChooseOutcome;
-use Rheacid\Actions\Verify\RecordCheck;
+use Rheacid\Actions\Verify\RecordVerification;
 use Rheacid\Actions\Verify\SetElevation;
 use Rheacid\Bench\CellReading;
 use Rheacid\Bench\SimulatedBench;
@@ -35,8 +35,8 @@ use Rheacid\Models\Lot;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Models\Thermometer;
-use Rheacid\Records\SentForm;
-use Rheacid\Verify\CheckInput;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Verify\VerificationInput;
 use Rheacid\Verify\RtdInput;
 
 /** What the invented people of the demo do at the simulated bench, each through the application's own action. */
@@ -49,15 +49,15 @@ final readonly class Work
         private SimulatedBench $bench,
         private MoveElectrode $move,
         private OpenRun $open,
-        private CheckBuffer $checkBuffer,
+        private ReadControlCheck $readControlCheck,
         private AcceptPoint $acceptPoint,
         private BeginMeasuring $begin,
         private AcceptReplicate $acceptReplicate,
-        private RecordReading $record,
+        private RecordMeasurement $record,
         private LogCare $logCare,
         private LogBottle $logBottle,
         private CalibrateCell $calibrateCell,
-        private RecordCheck $recordCheck,
+        private RecordVerification $recordVerification,
         private ChooseOutcome $chooseOutcome,
         private SetElevation $setElevation,
     ) {}
@@ -65,7 +65,7 @@ final readonly class Work
     public function standAt(Person $by, float $metres, CarbonImmutable $at): void
     {
         CarbonImmutable::setTestNow($at);
-        ($this->setElevation)($by, SentForm::own(), $metres);
+        ($this->setElevation)($by, IdempotencyKey::own(), $metres);
     }
 
     public function check(Person $by, string $electrode, string $code, CarbonImmutable $at): void
@@ -74,7 +74,7 @@ final readonly class Work
         $pair = $this->pair($electrode);
         $lot = Lot::query()->with('uses')->where('code', $code)->firstOrFail();
         $this->immerse($by, $pair, 'lot_id', $lot->id, null);
-        ($this->checkBuffer)($by, SentForm::own(), $pair, $lot, 'start', new SimulatedReading($this->bench, $pair, null), null);
+        ($this->readControlCheck)($by, IdempotencyKey::own(), $pair, $lot, 'start', new SimulatedReading($this->bench, $pair, null), null);
     }
 
     /** @param list<string> $codes bottles in the order of the run; the first is read back */
@@ -84,10 +84,10 @@ final readonly class Work
         $pair = $this->pair($electrode);
         $lots = array_map(static fn(string $code): Lot => Lot::query()->where('code', $code)->firstOrFail(), $codes);
         assert($lots !== []);
-        $run = ($this->open)($by, SentForm::own(), $pair, $lots, $lots[0], Source::Simulated, null);
+        $run = ($this->open)($by, IdempotencyKey::own(), $pair, $lots, $lots[0], Source::Simulated, null);
         foreach ([...$lots, $lots[0]] as $station => $lot) {
             $this->immerse($by, $pair, 'lot_id', $lot->id, $run->id);
-            ($this->acceptPoint)($by, SentForm::own(), $run->refresh(), $station, new SimulatedReading($this->bench, $pair, null), null);
+            ($this->acceptPoint)($by, IdempotencyKey::own(), $run->refresh(), $station, new SimulatedReading($this->bench, $pair, null), null);
         }
     }
 
@@ -96,13 +96,13 @@ final readonly class Work
         CarbonImmutable::setTestNow($at);
         $batch = Batch::query()->where('code', $code)->firstOrFail();
         $pair = $this->pair('E-07');
-        $draft = ($this->begin)($by, SentForm::own(), $batch, $pair, Thermometer::query()->where('code', 'T-03')->firstOrFail(), $stage, 'blend', $at->subMinutes(8), [], Source::Simulated);
+        $draft = ($this->begin)($by, IdempotencyKey::own(), $batch, $pair, Thermometer::query()->where('code', 'T-03')->firstOrFail(), $stage, 'blend', $at->subMinutes(8), [], Source::Simulated);
         foreach ([$ph - 0.006, $ph] as $portion) {
             $this->fill($code, $portion);
             $this->immerse($by, $pair, 'batch_id', $batch->id, null);
-            ($this->acceptReplicate)($by, SentForm::own(), $draft, new SimulatedReading($this->bench, $pair, null), null);
+            ($this->acceptReplicate)($by, IdempotencyKey::own(), $draft, new SimulatedReading($this->bench, $pair, null), null);
         }
-        ($this->record)($by, SentForm::own(), $draft);
+        ($this->record)($by, IdempotencyKey::own(), $draft);
     }
 
     private function immerse(Person $by, Pair $pair, string $column, int $id, ?int $runId): void
@@ -126,19 +126,19 @@ final readonly class Work
     public function care(Person $by, string $electrode, CareKind $kind, CarbonImmutable $at, ?SoakSchool $school = null, ?Dirt $dirt = null): void
     {
         CarbonImmutable::setTestNow($at);
-        ($this->logCare)($by, SentForm::own(), Electrode::query()->where('code', $electrode)->firstOrFail(), $kind, $school, $dirt, null);
+        ($this->logCare)($by, IdempotencyKey::own(), Electrode::query()->where('code', $electrode)->firstOrFail(), $kind, $school, $dirt, null);
     }
 
     public function cell(Person $by, string $electrode, string $code, float $reading, float $celsius, CarbonImmutable $at): void
     {
         CarbonImmutable::setTestNow($at);
-        ($this->calibrateCell)($by, SentForm::own(), $this->pair($electrode), Lot::query()->with('uses')->where('code', $code)->firstOrFail(), CellReading::typed($reading, $celsius, true), null);
+        ($this->calibrateCell)($by, IdempotencyKey::own(), $this->pair($electrode), Lot::query()->with('uses')->where('code', $code)->firstOrFail(), CellReading::typed($reading, $celsius, true), null);
     }
 
     public function discard(Person $by, string $code, CarbonImmutable $at): void
     {
         CarbonImmutable::setTestNow($at);
-        ($this->logBottle)($by, SentForm::own(), Lot::query()->where('code', $code)->firstOrFail(), 'discarded', null, null, 'used up');
+        ($this->logBottle)($by, IdempotencyKey::own(), Lot::query()->where('code', $code)->firstOrFail(), 'discarded', null, null, 'used up');
     }
 
     /** What the glass has become by then; nobody at the bench can see it. */
@@ -151,17 +151,17 @@ final readonly class Work
     public function verify(Person $by, string $code, array $readings, CarbonImmutable $at): void
     {
         CarbonImmutable::setTestNow($at);
-        $thermometer = Thermometer::query()->with(['newestService', 'newestCheck.outcome'])->where('code', $code)->firstOrFail();
+        $thermometer = Thermometer::query()->with(['newestService', 'newestVerification.outcome'])->where('code', $code)->firstOrFail();
         assert($readings !== []);
-        $check = ($this->recordCheck)($by, SentForm::own(), $thermometer, new CheckInput(Reference::ice(), $readings, $thermometer->service()->unit, 'ice point 0.0 °C ± 0.1', ['crushed', 'water', 'depth', 'clear', 'stirred'], 'typed'));
-        ($this->chooseOutcome)($by, SentForm::own(), $check, Outcome::Use, null);
+        $check = ($this->recordVerification)($by, IdempotencyKey::own(), $thermometer, new VerificationInput(Reference::ice(), $readings, $thermometer->service()->unit, 'ice point 0.0 °C ± 0.1', ['crushed', 'water', 'depth', 'clear', 'stirred'], 'typed'));
+        ($this->chooseOutcome)($by, IdempotencyKey::own(), $check, Outcome::Use, null);
     }
 
     public function verifyRtd(Person $by, string $code, float $ohm, float $insulation, CarbonImmutable $at): void
     {
         CarbonImmutable::setTestNow($at);
-        $thermometer = Thermometer::query()->with(['newestService', 'newestCheck.outcome'])->where('code', $code)->firstOrFail();
-        $check = ($this->recordCheck)($by, SentForm::own(), $thermometer, new RtdInput($ohm, $insulation, ['crushed', 'water', 'depth', 'clear', 'stirred']));
-        ($this->chooseOutcome)($by, SentForm::own(), $check, Outcome::Use, null);
+        $thermometer = Thermometer::query()->with(['newestService', 'newestVerification.outcome'])->where('code', $code)->firstOrFail();
+        $check = ($this->recordVerification)($by, IdempotencyKey::own(), $thermometer, new RtdInput($ohm, $insulation, ['crushed', 'water', 'depth', 'clear', 'stirred']));
+        ($this->chooseOutcome)($by, IdempotencyKey::own(), $check, Outcome::Use, null);
     }
 }

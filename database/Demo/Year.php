@@ -14,7 +14,7 @@ use Rheacid\Models\Lot;
 use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** A year at the demo's shelf: electrodes that wear, bottles that are used up, care that is logged. Invented. */
 final readonly class Year
@@ -128,7 +128,7 @@ final readonly class Year
     private function open(Person $by, string $bottles, CarbonImmutable $now, int $daysAgo): void
     {
         CarbonImmutable::setTestNow(Scenario::day($now, $daysAgo, '07:30'));
-        Recording::once($by, SentForm::own(), 'add to the shelf', Lot::class, static function (Entry $entry) use ($bottles, $now, $daysAgo): Lot {
+        Recording::once($by, IdempotencyKey::own(), 'add to the shelf', Lot::class, static function (Entry $entry) use ($bottles, $now, $daysAgo): Lot {
             foreach (['H7' => ['technical-7.00', 7.0, 'pH 7.00'], 'H4' => ['technical-4.01', 4.01, 'pH 4.01']] as $code => [$buffer, $nominal, $label]) {
                 $lot = $entry->add(new Lot([
                     'code' => "$code-$bottles",

@@ -31,7 +31,7 @@ return new class extends Migration {
             $table->char('hash', 64)->unique();
         });
 
-        Schema::create('sent_forms', static function (Blueprint $table): void {
+        Schema::create('idempotency_keys', static function (Blueprint $table): void {
             $table->id();
             $table->foreignId('person_id')->constrained('people');
             $table->uuid('form');

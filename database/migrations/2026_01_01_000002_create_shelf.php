@@ -18,7 +18,7 @@ return new class extends Migration {
             $table->decimal('slope_high_percent', 6, 2);
             $table->decimal('zero_point_ph', 5, 3)->nullable();
             $table->decimal('offset_mv', 6, 2)->nullable();
-            $table->decimal('response_s', 6, 1)->nullable();
+            $table->decimal('response_time_s', 6, 1)->nullable();
             $table->decimal('residual_ph', 5, 3)->nullable();
             $table->decimal('read_back_limit_ph', 5, 3);
             $table->unsignedInteger('calibrate_every_hours');
@@ -87,7 +87,7 @@ return new class extends Migration {
             $table->decimal('resolution_c', 5, 3);
         });
 
-        Schema::create('thermometer_checks', static function (Blueprint $table): void {
+        Schema::create('verifications', static function (Blueprint $table): void {
             $table->id();
             $table->foreignId('thermometer_id')->constrained();
             $table->string('method', 20);
@@ -97,8 +97,8 @@ return new class extends Migration {
             $table->decimal('expanded_u_c', 6, 3);
             $table->decimal('correction_c', 7, 3);
             $table->string('verdict', 20);
-            $table->decimal('covers_low_c', 7, 2);
-            $table->decimal('covers_high_c', 7, 2);
+            $table->decimal('verified_low_c', 7, 2);
+            $table->decimal('verified_high_c', 7, 2);
             $table->dateTime('due_at', 3);
             $table->foreignId('person_id')->constrained('people');
         });

@@ -58,7 +58,7 @@ return new class extends Migration {
             $table->decimal('mv', 8, 3)->nullable();
             $table->decimal('shown_ph', 6, 3)->nullable();
             $table->decimal('celsius', 7, 3);
-            $table->decimal('response_s', 7, 1)->nullable();
+            $table->decimal('response_time_s', 7, 1)->nullable();
             $table->boolean('settled');
             $table->string('reason', 400)->nullable();
             $table->decimal('as_found_ph', 13, 10)->nullable();
@@ -91,7 +91,7 @@ return new class extends Migration {
             $table->index(['pair_id', 'at']);
         });
 
-        Schema::create('buffer_checks', static function (Blueprint $table): void {
+        Schema::create('control_checks', static function (Blueprint $table): void {
             $table->id();
             $table->foreignId('pair_id')->constrained();
             $table->foreignId('calibration_id')->constrained();

@@ -82,12 +82,12 @@ return new class extends Migration {
         });
 
         // Work in hand, not a record: the replicates are kept as they are accepted, the reading when it is recorded.
-        Schema::create('reading_drafts', static function (Blueprint $table): void {
+        Schema::create('measurement_drafts', static function (Blueprint $table): void {
             $table->id();
             $table->foreignId('sample_id')->constrained();
             $table->foreignId('pair_id')->constrained();
             $table->foreignId('calibration_id')->constrained();
-            $table->foreignId('thermometer_check_id')->constrained();
+            $table->foreignId('verification_id')->constrained();
             $table->foreignId('method_id')->constrained();
             $table->uuid('series')->unique();
             $table->string('source', 20);
@@ -100,7 +100,7 @@ return new class extends Migration {
 
         Schema::create('draft_events', static function (Blueprint $table): void {
             $table->id();
-            $table->foreignId('reading_draft_id')->constrained();
+            $table->foreignId('measurement_draft_id')->constrained();
             $table->string('kind', 20);
             $table->foreignId('person_id')->constrained('people');
             $table->dateTime('at', 3);
@@ -112,7 +112,7 @@ return new class extends Migration {
             $table->uuid('series');
             $table->unsignedInteger('position');
             $table->foreignId('calibration_id')->constrained();
-            $table->foreignId('thermometer_check_id')->constrained();
+            $table->foreignId('verification_id')->constrained();
             $table->decimal('mv', 8, 3)->nullable();
             $table->decimal('shown_ph', 6, 3)->nullable();
             $table->decimal('shown_c', 7, 3);
@@ -120,7 +120,7 @@ return new class extends Migration {
             $table->decimal('celsius', 7, 3);
             $table->decimal('ph', 13, 10);
             $table->decimal('outside_by_ph', 13, 10);
-            $table->decimal('response_s', 7, 1)->nullable();
+            $table->decimal('response_time_s', 7, 1)->nullable();
             $table->boolean('settled');
             $table->string('reason', 400)->nullable();
             $table->foreignId('trace_id')->nullable()->constrained();
@@ -135,7 +135,7 @@ return new class extends Migration {
         Schema::create('log_uploads', static function (Blueprint $table): void {
             $table->id();
             $table->foreignId('pair_id')->constrained();
-            $table->foreignId('reading_draft_id')->nullable()->constrained();
+            $table->foreignId('measurement_draft_id')->nullable()->constrained();
             $table->foreignId('person_id')->constrained('people');
             $table->string('name', 200);
             $table->char('sha256', 64);
@@ -149,7 +149,7 @@ return new class extends Migration {
             $table->uuid('series')->unique();
             $table->foreignId('pair_id')->constrained();
             $table->foreignId('calibration_id')->constrained();
-            $table->foreignId('thermometer_check_id')->constrained();
+            $table->foreignId('verification_id')->constrained();
             $table->foreignId('method_id')->constrained();
             $table->dateTime('observed_at', 3);
             $table->dateTime('entered_at', 3);

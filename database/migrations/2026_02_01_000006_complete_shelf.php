@@ -87,7 +87,7 @@ return new class extends Migration {
         Schema::table('calibrations', static function (Blueprint $table): void {
             $table->string('diagnosis', 40)->nullable();
             $table->decimal('alkaline_slope_percent', 9, 4)->nullable();
-            $table->decimal('response_s', 7, 1)->nullable();
+            $table->decimal('response_time_s', 7, 1)->nullable();
         });
         Schema::create('cell_calibrations', static function (Blueprint $table): void {
             $table->id();

@@ -39,7 +39,7 @@ return new class extends Migration {
             $table->dateTime('at', 3);
             $table->foreignId('person_id')->constrained('people');
         });
-        Schema::table('thermometer_checks', static function (Blueprint $table): void {
+        Schema::table('verifications', static function (Blueprint $table): void {
             $table->decimal('reference_c', 7, 3)->nullable();
             $table->decimal('tolerance_c', 6, 3)->nullable();
             $table->decimal('spread_c', 7, 3)->nullable();
@@ -50,7 +50,7 @@ return new class extends Migration {
             $table->string('source', 20)->nullable();
             $table->string('rests_on', 200)->nullable();
             $table->foreignId('reference_thermometer_id')->nullable()->constrained('thermometers');
-            $table->foreignId('confirms_id')->nullable()->constrained('thermometer_checks');
+            $table->foreignId('confirms_id')->nullable()->constrained('verifications');
             $table->boolean('as_left')->nullable();
             $table->decimal('ohm', 9, 4)->nullable();
             $table->decimal('insulation_megaohm', 12, 3)->nullable();
@@ -60,9 +60,9 @@ return new class extends Migration {
             $table->string('interval_why', 400)->nullable();
             $table->index(['thermometer_id', 'at']);
         });
-        Schema::create('check_outcomes', static function (Blueprint $table): void {
+        Schema::create('verification_outcomes', static function (Blueprint $table): void {
             $table->id();
-            $table->foreignId('thermometer_check_id')->unique()->constrained();
+            $table->foreignId('verification_id')->unique()->constrained();
             $table->string('outcome', 20);
             // true = gain · reading + offset
             $table->decimal('gain', 13, 10)->nullable();

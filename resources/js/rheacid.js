@@ -14,7 +14,7 @@ function sayConnected(connected) {
 
 // The live part of a page says how the reading stands; the Accept button outside it follows, so that it keeps the focus.
 function followStanding() {
-    const standing = document.querySelector('[data-standing]');
+    const standing = document.querySelector('[data-progress]');
     const accept = document.querySelector('[data-accept]');
     if (!standing || !accept) return;
     const { settled, wait, seen } = standing.dataset;

@@ -8,7 +8,7 @@ use Facebook\WebDriver\WebDriverKeys;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
-use Rheacid\Models\Reading;
+use Rheacid\Models\Measurement;
 
 /** The slice under real conditions: a telephone in a dark cellar, a lost connection, gloves, other hands. */
 final class HandsOnTest extends BrowserTestCase
@@ -29,7 +29,7 @@ final class HandsOnTest extends BrowserTestCase
             ->touches('sample of CS-0417')->seesAcceptAwake()->touches('Accept portion 2')->sees('not needed')
             ->touches('Record on CS-0417')->sees('Recorded on CS-0417.');
 
-        self::assertEqualsWithDelta(5.7, Reading::query()->sole()->decision->value_ph, 0.02);
+        self::assertEqualsWithDelta(5.7, Measurement::query()->sole()->decision->value_ph, 0.02);
     }
 
     public function test_a_connection_lost_in_the_middle_of_a_run_loses_nothing(): void

@@ -8,7 +8,7 @@ use Facebook\WebDriver\WebDriverKeys;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationRun;
-use Rheacid\Models\Reading;
+use Rheacid\Models\Measurement;
 use Rheacid\Models\RunState;
 use Rheacid\Records\LedgerCheck;
 
@@ -36,7 +36,7 @@ final class JourneyTest extends BrowserTestCase
             ->tabsTo('Glass whole')->presses(WebDriverKeys::ENTER)->sees('Glass whole: noted.')->leavesFields()
             ->presses(WebDriverKeys::ENTER)->sees('Readings')->sees('evidence');
 
-        $reading = Reading::query()->sole();
+        $reading = Measurement::query()->sole();
         self::assertEqualsWithDelta(5.7, $reading->decision->value_ph, 0.02, 'the demo cup holds pH 5.70');
         self::assertNull(LedgerCheck::run()['difference']);
         $oda->tabsTo('evidence')->presses(WebDriverKeys::ENTER)->sees('Probe thermometer T-03')->sees('Q-27')

@@ -6,16 +6,16 @@ namespace Tests\Browser;
 
 use Carbon\CarbonImmutable;
 use Facebook\WebDriver\WebDriverKeys;
-use Rheacid\Actions\Verify\RecordCheck;
-use Rheacid\Core\Thermometry\CheckVerdict;
+use Rheacid\Actions\Verify\RecordVerification;
+use Rheacid\Core\Thermometry\VerificationVerdict;
 use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Thermometry\Reference;
-use Rheacid\Models\CheckOutcome;
+use Rheacid\Models\VerificationOutcome;
 use Rheacid\Models\Replicate;
 use Rheacid\Models\Thermometer;
-use Rheacid\Models\ThermometerCheck;
-use Rheacid\Records\SentForm;
-use Rheacid\Verify\CheckInput;
+use Rheacid\Models\Verification;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Verify\VerificationInput;
 
 /** Thermometers in their baths, in a real browser. */
 final class VerifyTest extends BrowserTestCase
@@ -38,7 +38,7 @@ final class VerifyTest extends BrowserTestCase
                 ->sees('Within tolerance.')->sees('Reads 0.50 °C high');
         }
         $oda->sees('Use with −0.50 °C')->leavesFields()->presses(WebDriverKeys::ENTER)->sees('Use with correction.');
-        self::assertSame(Outcome::Correct, CheckOutcome::query()->orderByDesc('id')->firstOrFail()->outcome);
+        self::assertSame(Outcome::Correct, VerificationOutcome::query()->orderByDesc('id')->firstOrFail()->outcome);
 
         $this->calibrate();
         $oda->opens("/measure/{$this->batch()->id}")->chooses('thermometer', (string) $this->named('T-07')->id)->taps('typed')->taps('Begin measuring')->sees('Portion 1')
@@ -50,7 +50,7 @@ final class VerifyTest extends BrowserTestCase
     {
         foreach ([150, 120, 90, 60] as $daysAgo) {
             CarbonImmutable::setTestNow(CarbonImmutable::createFromTimestamp(time())->subDays($daysAgo));
-            (new RecordCheck())($this->people['checker'], SentForm::own(), $this->named('T-08'), new CheckInput(Reference::ice(), [0.1, 0.1, 0.1], 'C', 'ice point', [], 'typed'));
+            (new RecordVerification())($this->people['checker'], IdempotencyKey::own(), $this->named('T-08'), new VerificationInput(Reference::ice(), [0.1, 0.1, 0.1], 'C', 'ice point', [], 'typed'));
         }
         CarbonImmutable::setTestNow();
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/verify');
@@ -61,7 +61,7 @@ final class VerifyTest extends BrowserTestCase
 
         $oda->opens('/verify/' . $this->named('T-08')->id)->sees('First reading')->tabsTo('First reading')->types('2.9')->tabsTo('Second')->types('2.9')->tabsTo('Third')->types('2.9')->presses(WebDriverKeys::ENTER)
             ->sees('Outside tolerance.')->sees('Halved to 30 days')->presses(WebDriverKeys::ENTER)->sees('Taken out of use.');
-        self::assertSame([60, 30], ThermometerCheck::query()->where('thermometer_id', $this->named('T-08')->id)->orderByDesc('id')->limit(2)->pluck('interval_days')->reverse()->values()->all());
+        self::assertSame([60, 30], Verification::query()->where('thermometer_id', $this->named('T-08')->id)->orderByDesc('id')->limit(2)->pluck('interval_days')->reverse()->values()->all());
         $oda->opens('/verify')->sees('out of use');
     }
 
@@ -72,7 +72,7 @@ final class VerifyTest extends BrowserTestCase
         $oda->opens('/verify/' . $this->named('T-11')->id)->fills('Resistance at the ice point', '100.02')->fills('Insulation, at room temperature', '15')->leavesFields()->presses(WebDriverKeys::ENTER)
             ->sees('Failed by its insulation.')->sees('15 MΩ: low.')->presses(WebDriverKeys::ENTER)->sees('Taken out of use.');
 
-        self::assertSame(CheckVerdict::Inconclusive, ThermometerCheck::query()->orderByDesc('id')->firstOrFail()->verdict, 'the resistance alone would be within');
+        self::assertSame(VerificationVerdict::Inconclusive, Verification::query()->orderByDesc('id')->firstOrFail()->verdict, 'the resistance alone would be within');
     }
 
     public function test_what_was_typed_survives_a_unit_that_is_asked_about(): void

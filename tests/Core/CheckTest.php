@@ -7,28 +7,28 @@ namespace Tests\Core;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Care\ChartSignal;
-use Rheacid\Core\Care\CheckStanding;
+use Rheacid\Core\Care\ControlCheckStatus;
 use Rheacid\Core\Care\ControlChart;
 
 final class CheckTest extends TestCase
 {
-    /** @return iterable<string, array{CheckStanding, bool|null, string|null, int}> */
+    /** @return iterable<string, array{ControlCheckStatus, bool|null, string|null, int}> */
     public static function checks(): iterable
     {
-        yield 'none was read' => [CheckStanding::Missing, null, null, 0];
-        yield 'a good one within two hours and ten samples' => [CheckStanding::Good, true, '-2 hours', 9];
-        yield 'two hours and a second ago' => [CheckStanding::Missing, true, '-7201 seconds', 0];
-        yield 'ten samples ago' => [CheckStanding::Missing, true, '-1 hour', 10];
-        yield 'the last one failed' => [CheckStanding::Failed, false, '-1 minute', 0];
+        yield 'none was read' => [ControlCheckStatus::Missing, null, null, 0];
+        yield 'a good one within two hours and ten samples' => [ControlCheckStatus::Good, true, '-2 hours', 9];
+        yield 'two hours and a second ago' => [ControlCheckStatus::Missing, true, '-7201 seconds', 0];
+        yield 'ten samples ago' => [ControlCheckStatus::Missing, true, '-1 hour', 10];
+        yield 'the last one failed' => [ControlCheckStatus::Failed, false, '-1 minute', 0];
     }
 
     #[DataProvider('checks')]
-    public function test_a_critical_limit_needs_a_fresh_good_check(CheckStanding $standing, ?bool $passed, ?string $ago, int $samples): void
+    public function test_a_critical_limit_needs_a_fresh_good_check(ControlCheckStatus $status, ?bool $passed, ?string $ago, int $samples): void
     {
         $now = new \DateTimeImmutable('2026-11-25T10:00:00Z');
 
-        self::assertSame($standing, CheckStanding::at($now, $passed, $ago === null ? null : $now->modify($ago), $samples));
-        self::assertSame($standing === CheckStanding::Good, $standing->block() === null);
+        self::assertSame($status, ControlCheckStatus::at($now, $passed, $ago === null ? null : $now->modify($ago), $samples));
+        self::assertSame($status === ControlCheckStatus::Good, $status->block() === null);
     }
 
     public function test_at_first_a_third_of_the_limit_stands_in_for_the_deviation(): void

@@ -148,9 +148,9 @@ final class DiagnosisTest extends TestCase
     {
         $immersion = new SimulatedImmersion($scene->electrode, $scene->inCup(Buffer::named($buffer)->phAt($scene->celsius)), $scene->celsius, $fromMv, $seed);
         $trace = $immersion->trace(self::PATIENCE_S);
-        $rest = $trace->standing(null)->settling->settledAtS;
-        $standing = ($rest === null ? $trace : $trace->until($rest))->standing(null);
+        $rest = $trace->progress(null)->settling->settledAtS;
+        $progress = ($rest === null ? $trace : $trace->until($rest))->progress(null);
 
-        return [new CalibrationPoint(Buffer::named($buffer)->phAt($standing->celsius), $standing->mv, $standing->celsius, $standing->responseS), $standing->settled, $immersion->restMv()];
+        return [new CalibrationPoint(Buffer::named($buffer)->phAt($progress->celsius), $progress->mv, $progress->celsius, $progress->responseTimeS), $progress->settled, $immersion->restMv()];
     }
 }

@@ -93,7 +93,7 @@ final class LogTest extends TestCase
     {
         $plateaus = Plateau::in(self::log([[60, -4.0], [60, 170.0]], rinseS: 20));
 
-        self::assertSame([-4.0, 170.0], array_map(static fn(Plateau $plateau): float => $plateau->standing->mv, $plateaus));
+        self::assertSame([-4.0, 170.0], array_map(static fn(Plateau $plateau): float => $plateau->progress->mv, $plateaus));
         self::assertSame([80.0, 140.0], [$plateaus[1]->fromS, $plateaus[1]->toS]);
         self::assertSame(0.0, $plateaus[1]->trace->points[0][0], 'each trace counts from its own immersion');
     }
@@ -103,7 +103,7 @@ final class LogTest extends TestCase
         $plateaus = Plateau::in(self::log([[60, -4.0], [60, 170.0]], rinseS: 0));
 
         self::assertCount(2, $plateaus);
-        self::assertEqualsWithDelta(170.0, $plateaus[1]->standing->mv, 0.001);
+        self::assertEqualsWithDelta(170.0, $plateaus[1]->progress->mv, 0.001);
     }
 
     public function test_a_short_disturbance_does_not_make_two_cups_of_one(): void

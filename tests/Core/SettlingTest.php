@@ -24,7 +24,7 @@ final class SettlingTest extends TestCase
 
         self::assertSame(30.0, $settling->settledAtS);
         self::assertFalse($settling->settled);
-        self::assertNull($settling->responseS);
+        self::assertNull($settling->responseTimeS);
     }
 
     public function test_the_response_is_the_first_moment_from_which_it_stayed_near_its_end(): void
@@ -32,7 +32,7 @@ final class SettlingTest extends TestCase
         $points = [[0.0, 4.5], [10.0, 4.2], [20.0, 4.009], [30.0, 4.0], [40.0, 4.0], [50.0, 4.0]];
 
         // Mean of the last 30 s is 4.00225; 4.009 lies within 0.01 of it, 4.2 does not.
-        self::assertSame(20.0, Settling::of($points)->responseS);
+        self::assertSame(20.0, Settling::of($points)->responseTimeS);
     }
 
     public function test_drift_is_told_per_minute_over_the_last_window(): void
@@ -65,10 +65,10 @@ final class SettlingTest extends TestCase
         $still = self::trace(20, static fn(int $t): float => 170.0);
         $moving = self::trace(60, static fn(int $t): float => 170.0 + max(0, 41 - $t));
 
-        self::assertSame(10.0, $still->standing(null)->waitS);
-        self::assertFalse($moving->standing(null)->settled);
-        self::assertSame(10.0, $moving->standing(null)->waitS, 'within 0.02 pH (1.2 mV) since second 40');
-        self::assertSame(0.0, self::trace(30, static fn(int $t): float => 170.0)->standing(null)->waitS);
+        self::assertSame(10.0, $still->progress(null)->waitS);
+        self::assertFalse($moving->progress(null)->settled);
+        self::assertSame(10.0, $moving->progress(null)->waitS, 'within 0.02 pH (1.2 mV) since second 40');
+        self::assertSame(0.0, self::trace(30, static fn(int $t): float => 170.0)->progress(null)->waitS);
     }
 
     public function test_twenty_points_without_a_gap_are_needed_to_prove_rest(): void
@@ -76,14 +76,14 @@ final class SettlingTest extends TestCase
         $sparse = Trace::of(array_map(static fn(int $i): array => [2.0 * $i, 170.0, 25.0], range(0, 16)));
         $gap = Trace::of(array_map(static fn(int $t): array => [(float) $t + ($t > 20 ? 4.0 : 0.0), 170.0, 25.0], range(0, 40)));
 
-        self::assertFalse($sparse->standing(null)->settled, '16 points in the window');
-        self::assertFalse($gap->standing(null)->settled, 'five seconds without a point');
+        self::assertFalse($sparse->progress(null)->settled, '16 points in the window');
+        self::assertFalse($gap->progress(null)->settled, 'five seconds without a point');
     }
 
     public function test_a_settled_reading_is_the_mean_of_its_window_and_an_early_one_the_last_value(): void
     {
-        $settled = self::trace(40, static fn(int $t): float => 170.0 + ($t % 2) * 0.2)->standing(null);
-        $early = self::trace(10, static fn(int $t): float => 170.0 - $t)->standing(null);
+        $settled = self::trace(40, static fn(int $t): float => 170.0 + ($t % 2) * 0.2)->progress(null);
+        $early = self::trace(10, static fn(int $t): float => 170.0 - $t)->progress(null);
 
         self::assertEqualsWithDelta(170.097, $settled->mv, 0.001);
         self::assertSame(160.0, $early->mv);

@@ -25,9 +25,9 @@ final class SimulationTest extends TestCase
     {
         $points = [];
         foreach ([7.0, 4.0] as $seed => $ph) {
-            $standing = self::immersed($ph, seed: $seed)->trace(240)->standing(null);
-            self::assertTrue($standing->settled);
-            $points[] = new CalibrationPoint($ph, $standing->mv, $standing->celsius);
+            $progress = self::immersed($ph, seed: $seed)->trace(240)->progress(null);
+            self::assertTrue($progress->settled);
+            $points[] = new CalibrationPoint($ph, $progress->mv, $progress->celsius);
         }
 
         $fit = CalibrationFit::through($points);
@@ -43,7 +43,7 @@ final class SimulationTest extends TestCase
 
     private static function restAt(float $slowShare): float
     {
-        return (float) self::immersed(4.0, slowShare: $slowShare)->trace(400)->standing(null)->settling->settledAtS;
+        return (float) self::immersed(4.0, slowShare: $slowShare)->trace(400)->progress(null)->settling->settledAtS;
     }
 
     private static function immersed(float $ph, int $seed = 1, float $slowShare = 0.05): SimulatedImmersion

@@ -6,7 +6,7 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Rheacid\Core\Care\ThermometerStanding;
+use Rheacid\Core\Care\ThermometerStatus;
 use Rheacid\Core\Care\ThermometerState;
 use Rheacid\Core\Days;
 use Rheacid\Core\Electrode\ElectrodeTrend;
@@ -17,10 +17,10 @@ use Rheacid\Core\OutOfRange;
 use Rheacid\Core\Simulation\BathKind;
 use Rheacid\Core\Simulation\SimulatedBath;
 use Rheacid\Core\Thermometry\BoilingPoint;
-use Rheacid\Core\Thermometry\CheckFinding;
-use Rheacid\Core\Thermometry\CheckMethod;
-use Rheacid\Core\Thermometry\CheckVerdict;
-use Rheacid\Core\Thermometry\Coverage;
+use Rheacid\Core\Thermometry\VerificationFinding;
+use Rheacid\Core\Thermometry\VerificationMethod;
+use Rheacid\Core\Thermometry\VerificationVerdict;
+use Rheacid\Core\Thermometry\VerifiedRange;
 use Rheacid\Core\Thermometry\Drift;
 use Rheacid\Core\Thermometry\IntervalPlan;
 use Rheacid\Core\Thermometry\IntervalReason;
@@ -30,74 +30,74 @@ use Rheacid\Core\Thermometry\Sense;
 use Rheacid\Core\Thermometry\Service;
 use Rheacid\Core\Thermometry\StationPressure;
 use Rheacid\Core\Thermometry\Stress;
-use Rheacid\Core\Thermometry\ThermometerCheck;
+use Rheacid\Core\Thermometry\Verification;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Core\Words\ThermometerWords;
 
 /** The rules of checking thermometers: verdict, suspicion, coverage, interval. */
 final class ThermometryTest extends TestCase
 {
-    /** @return iterable<string, array{list<float>, float, float, CheckVerdict, list<CheckFinding>}> readings, digit, tolerance */
+    /** @return iterable<string, array{list<float>, float, float, VerificationVerdict, list<VerificationFinding>}> readings, digit, tolerance */
     public static function icePoints(): iterable
     {
-        yield 'right' => [[0.1, 0.1, 0.1], 0.1, 0.5, CheckVerdict::Within, []];
-        yield 'close to the wall' => [[0.45, 0.45, 0.45], 0.1, 0.5, CheckVerdict::Inconclusive, []];
-        yield 'beyond it' => [[0.7, 0.7, 0.7], 0.1, 0.5, CheckVerdict::Outside, []];
-        yield 'as cubes read' => [[1.4, 1.4, 1.4], 0.1, 2.0, CheckVerdict::Within, [CheckFinding::BathSuspect]];
-        yield 'as salted ice reads' => [[-0.4, -0.4, -0.4], 0.1, 1.0, CheckVerdict::Within, [CheckFinding::BathSuspect]];
-        yield 'wandering' => [[0.0, 0.4, 0.1], 0.1, 1.0, CheckVerdict::Within, [CheckFinding::Unsteady]];
-        yield 'one digit of a coarse display is no wandering' => [[0.0, 1.0, 0.0], 1.0, 4.0, CheckVerdict::Within, []];
-        yield 'a display too coarse to prove it' => [[0.0, 0.0, 0.0], 1.0, 1.0, CheckVerdict::Within, [CheckFinding::ReferenceTooCoarse]];
+        yield 'right' => [[0.1, 0.1, 0.1], 0.1, 0.5, VerificationVerdict::Within, []];
+        yield 'close to the wall' => [[0.45, 0.45, 0.45], 0.1, 0.5, VerificationVerdict::Inconclusive, []];
+        yield 'beyond it' => [[0.7, 0.7, 0.7], 0.1, 0.5, VerificationVerdict::Outside, []];
+        yield 'as cubes read' => [[1.4, 1.4, 1.4], 0.1, 2.0, VerificationVerdict::Within, [VerificationFinding::BathSuspect]];
+        yield 'as salted ice reads' => [[-0.4, -0.4, -0.4], 0.1, 1.0, VerificationVerdict::Within, [VerificationFinding::BathSuspect]];
+        yield 'wandering' => [[0.0, 0.4, 0.1], 0.1, 1.0, VerificationVerdict::Within, [VerificationFinding::Unsteady]];
+        yield 'one digit of a coarse display is no wandering' => [[0.0, 1.0, 0.0], 1.0, 4.0, VerificationVerdict::Within, []];
+        yield 'a display too coarse to prove it' => [[0.0, 0.0, 0.0], 1.0, 1.0, VerificationVerdict::Within, [VerificationFinding::ReferenceTooCoarse]];
     }
 
     /**
      * @param non-empty-list<float> $readings
-     * @param list<CheckFinding> $findings
+     * @param list<VerificationFinding> $findings
      */
     #[DataProvider('icePoints')]
-    public function test_an_ice_point_is_judged_with_its_uncertainty(array $readings, float $digit, float $tolerance, CheckVerdict $verdict, array $findings): void
+    public function test_an_ice_point_is_judged_with_its_uncertainty(array $readings, float $digit, float $tolerance, VerificationVerdict $verdict, array $findings): void
     {
-        $check = ThermometerCheck::of(Reference::ice(), $readings, $digit, $tolerance);
+        $check = Verification::of(Reference::ice(), $readings, $digit, $tolerance);
 
         self::assertSame([$verdict, $findings], [$check->verdict, $check->findings]);
     }
 
     public function test_a_correction_is_usable_only_where_the_error_is_known_and_nothing_is_suspect(): void
     {
-        $usable = static fn(float $error): bool => ThermometerCheck::of(Reference::ice(), [$error, $error, $error], 0.1, 1.0)->isCorrectionUsable();
+        $usable = static fn(float $error): bool => Verification::of(Reference::ice(), [$error, $error, $error], 0.1, 1.0)->isCorrectionUsable();
 
         self::assertSame([false, true, false], [$usable(0.05), $usable(0.5), $usable(1.2)], 'smaller than its uncertainty; known; the bath is suspect');
     }
 
     public function test_what_may_follow_depends_on_the_verdict(): void
     {
-        self::assertSame([Outcome::Use, Outcome::Replaced, Outcome::OutOfUse], Outcome::allowed(CheckVerdict::Within, false, false));
-        self::assertSame([Outcome::Correct, Outcome::Adjusted, Outcome::Replaced, Outcome::OutOfUse], Outcome::allowed(CheckVerdict::Outside, true, true));
+        self::assertSame([Outcome::Use, Outcome::Replaced, Outcome::OutOfUse], Outcome::allowed(VerificationVerdict::Within, false, false));
+        self::assertSame([Outcome::Correct, Outcome::Adjusted, Outcome::Replaced, Outcome::OutOfUse], Outcome::allowed(VerificationVerdict::Outside, true, true));
     }
 
     public function test_a_check_covers_its_neighbourhood(): void
     {
-        self::assertSame([-10.0, 25.0], Coverage::of(CheckMethod::Ice, 0.0));
-        self::assertSame([62.0, 82.0], Coverage::of(CheckMethod::Comparison, 72.0));
+        self::assertSame([-10.0, 25.0], VerifiedRange::of(VerificationMethod::Ice, 0.0));
+        self::assertSame([62.0, 82.0], VerifiedRange::of(VerificationMethod::Comparison, 72.0));
     }
 
-    /** @return iterable<string, array{CheckVerdict|null, Outcome|null, string, ThermometerState}> */
+    /** @return iterable<string, array{VerificationVerdict|null, Outcome|null, string, ThermometerState}> */
     public static function standings(): iterable
     {
         yield 'never' => [null, null, '2027-01-01', ThermometerState::Unchecked];
-        yield 'within' => [CheckVerdict::Within, null, '2027-01-01', ThermometerState::Ready];
-        yield 'not proven' => [CheckVerdict::Inconclusive, Outcome::Use, '2027-01-01', ThermometerState::WithCare];
-        yield 'outside' => [CheckVerdict::Outside, null, '2027-01-01', ThermometerState::Failed];
-        yield 'outside, but corrected' => [CheckVerdict::Outside, Outcome::Correct, '2027-01-01', ThermometerState::Ready];
-        yield 'overdue' => [CheckVerdict::Within, Outcome::Use, '2026-11-25', ThermometerState::Overdue];
-        yield 'adjusted' => [CheckVerdict::Outside, Outcome::Adjusted, '2027-01-01', ThermometerState::Adjusted];
-        yield 'replaced' => [CheckVerdict::Within, Outcome::Replaced, '2027-01-01', ThermometerState::OutOfUse];
+        yield 'within' => [VerificationVerdict::Within, null, '2027-01-01', ThermometerState::Ready];
+        yield 'not proven' => [VerificationVerdict::Inconclusive, Outcome::Use, '2027-01-01', ThermometerState::WithCare];
+        yield 'outside' => [VerificationVerdict::Outside, null, '2027-01-01', ThermometerState::Failed];
+        yield 'outside, but corrected' => [VerificationVerdict::Outside, Outcome::Correct, '2027-01-01', ThermometerState::Ready];
+        yield 'overdue' => [VerificationVerdict::Within, Outcome::Use, '2026-11-25', ThermometerState::Overdue];
+        yield 'adjusted' => [VerificationVerdict::Outside, Outcome::Adjusted, '2027-01-01', ThermometerState::Adjusted];
+        yield 'replaced' => [VerificationVerdict::Within, Outcome::Replaced, '2027-01-01', ThermometerState::OutOfUse];
     }
 
     #[DataProvider('standings')]
-    public function test_a_thermometer_is_in_one_state(?CheckVerdict $verdict, ?Outcome $outcome, string $due, ThermometerState $state): void
+    public function test_a_thermometer_is_in_one_state(?VerificationVerdict $verdict, ?Outcome $outcome, string $due, ThermometerState $state): void
     {
-        self::assertSame($state, ThermometerStanding::at(new \DateTimeImmutable('2026-11-25T10:00Z'), $verdict, $outcome, $verdict === null ? null : new \DateTimeImmutable($due))->state);
+        self::assertSame($state, ThermometerStatus::at(new \DateTimeImmutable('2026-11-25T10:00Z'), $verdict, $outcome, $verdict === null ? null : new \DateTimeImmutable($due))->state);
     }
 
     public function test_readings_that_cannot_be_are_told_and_another_unit_is_recognised(): void
@@ -170,7 +170,7 @@ final class ThermometryTest extends TestCase
     #[DataProvider('coverings')]
     public function test_what_no_check_covers_of_the_range_of_use_is_told(array $covered, array $gaps): void
     {
-        self::assertSame($gaps, Coverage::gaps($covered, 0.0, 90.0));
+        self::assertSame($gaps, VerifiedRange::gaps($covered, 0.0, 90.0));
     }
 
     public function test_a_walk_is_forecast_either_way(): void

@@ -12,7 +12,7 @@ use Rheacid\Bench\SimulatedReading;
 use Rheacid\Core\Electrode\Diagnosis;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CellCalibration;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** The simulated bench with a condition set by hand: what is hidden in it is found by the rules alone. */
 final class BenchSceneTest extends BenchTestCase
@@ -76,7 +76,7 @@ final class BenchSceneTest extends BenchTestCase
         foreach (['Q-29', 'Q-31', 'Q-29'] as $station => $code) {
             $this->immerse('lot_id', $this->lot($code)->id, $run);
             $this->wait(600);
-            app(AcceptPoint::class)($this->people['checker'], SentForm::own(), $run, $station, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null), 'it is the right bottle');
+            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, $station, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null), 'it is the right bottle');
         }
 
         return $run->calibration()->firstOrFail();

@@ -15,7 +15,7 @@ use Rheacid\Actions\Calibrate\AcceptPoint;
 use Rheacid\Actions\Calibrate\OpenRun;
 use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Actions\Measure\BeginMeasuring;
-use Rheacid\Actions\Measure\RecordReading;
+use Rheacid\Actions\Measure\RecordMeasurement;
 use Rheacid\Bench\Source;
 use Rheacid\Bench\TypedReading;
 use Rheacid\Core\Electrode\Nernst;
@@ -27,10 +27,10 @@ use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
-use Rheacid\Models\Reading;
-use Rheacid\Models\ReadingDraft;
+use Rheacid\Models\Measurement;
+use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Thermometer;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** A furnished bench in a real MariaDB, and a person's verbs at it. The clock stands at ten on a Wednesday and is moved by hand. */
 abstract class BenchTestCase extends TestCase
@@ -106,7 +106,7 @@ abstract class BenchTestCase extends TestCase
     {
         $bottles = array_map($this->lot(...), $lots);
 
-        return (new OpenRun())($by ?? $this->people['checker'], SentForm::own(), $this->pair($electrode), $bottles, $bottles[0], Source::Typed, $reason);
+        return (new OpenRun())($by ?? $this->people['checker'], IdempotencyKey::own(), $this->pair($electrode), $bottles, $bottles[0], Source::Typed, $reason);
     }
 
     /** What an electrode of that slope shows in a solution of that pH, in mV to a tenth. */
@@ -130,27 +130,27 @@ abstract class BenchTestCase extends TestCase
         $run = $this->openRun(electrode: $electrode);
         $accept = app(AcceptPoint::class);
         foreach ([$this->lot('Q-29'), $this->lot('Q-31')] as $station => $lot) {
-            $accept($this->people['checker'], SentForm::own(), $run, $station, $this->typed($this->shown($lot->buffer()->phAt(21), $percent)), 'typed by a test');
+            $accept($this->people['checker'], IdempotencyKey::own(), $run, $station, $this->typed($this->shown($lot->buffer()->phAt(21), $percent)), 'typed by a test');
         }
-        $accept($this->people['checker'], SentForm::own(), $run, 2, $this->typed($this->shown($readBackPh ?? $this->lot('Q-29')->buffer()->phAt(21), $percent)), 'typed by a test');
+        $accept($this->people['checker'], IdempotencyKey::own(), $run, 2, $this->typed($this->shown($readBackPh ?? $this->lot('Q-29')->buffer()->phAt(21), $percent)), 'typed by a test');
 
         return $run->calibration()->firstOrFail();
     }
 
-    protected function begin(Stage $stage = Stage::Underway, string $batch = 'CS-0417', ?Person $by = null): ReadingDraft
+    protected function begin(Stage $stage = Stage::Underway, string $batch = 'CS-0417', ?Person $by = null): MeasurementDraft
     {
-        return (new BeginMeasuring())($by ?? $this->people['checker'], SentForm::own(), $this->batch($batch), $this->pair(), $this->thermometer(), $stage, 'blend', CarbonImmutable::now(), [], Source::Typed);
+        return (new BeginMeasuring())($by ?? $this->people['checker'], IdempotencyKey::own(), $this->batch($batch), $this->pair(), $this->thermometer(), $stage, 'blend', CarbonImmutable::now(), [], Source::Typed);
     }
 
     /** @param list<float> $portions pH of each; the thermometer shows 21.4 °C, which its correction makes 21.0 */
-    protected function measure(array $portions, Stage $stage = Stage::Underway, string $batch = 'CS-0417'): Reading
+    protected function measure(array $portions, Stage $stage = Stage::Underway, string $batch = 'CS-0417'): Measurement
     {
         $draft = $this->begin($stage, $batch);
         foreach ($portions as $ph) {
-            (new AcceptReplicate())($this->people['checker'], SentForm::own(), $draft, $this->typed($this->shown($ph), 21.4), null);
+            (new AcceptReplicate())($this->people['checker'], IdempotencyKey::own(), $draft, $this->typed($this->shown($ph), 21.4), null);
         }
 
-        return app(RecordReading::class)($this->people['checker'], SentForm::own(), $draft);
+        return app(RecordMeasurement::class)($this->people['checker'], IdempotencyKey::own(), $draft);
     }
 
     protected function tapsCare(string $act): void

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Rheacid\Actions\Calibrate\CheckBuffer;
+use Rheacid\Actions\Calibrate\ReadControlCheck;
 use Rheacid\Actions\Ready\LogBottle;
 use Rheacid\Core\Limits\ReleaseBlock;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** Dipped, made up, discarded: what befalls a bottle. */
 final class BottleTest extends BenchTestCase
@@ -22,9 +22,9 @@ final class BottleTest extends BenchTestCase
 
     public function test_a_dipped_bottle_cannot_release_on_a_critical_limit(): void
     {
-        (new LogBottle())($this->people['checker'], SentForm::own(), $this->lot('Q-31'), 'dipped', null, null, null);
+        (new LogBottle())($this->people['checker'], IdempotencyKey::own(), $this->lot('Q-31'), 'dipped', null, null, null);
         $this->calibrate();
-        (new CheckBuffer())($this->people['checker'], SentForm::own(), $this->pair(), $this->lot('R-07'), 'start', $this->typed($this->shown(4.001)), null);
+        (new ReadControlCheck())($this->people['checker'], IdempotencyKey::own(), $this->pair(), $this->lot('R-07'), 'start', $this->typed($this->shown(4.001)), null);
 
         self::assertContains(ReleaseBlock::SolutionBarred->value, $this->measure([4.45, 4.46])->decision->blocks);
         $this->get('/calibrate/' . $this->pair()->id)->assertSee('Q-31 · not for critical limits');

@@ -17,7 +17,7 @@ use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\LotUse;
 use Rheacid\Models\RunState;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Shelf\Readiness;
 
 final class CalibratingTest extends BenchTestCase
@@ -29,7 +29,7 @@ final class CalibratingTest extends BenchTestCase
         foreach (['Q-29', 'Q-31', 'Q-29'] as $station => $code) {
             $this->immerse('lot_id', $this->lot($code)->id, $run);
             $this->wait(120);
-            $accept($this->people['checker'], SentForm::own(), $run, $station, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null), null);
+            $accept($this->people['checker'], IdempotencyKey::own(), $run, $station, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null), null);
         }
 
         $calibration = $run->calibration()->firstOrFail();
@@ -77,7 +77,7 @@ final class CalibratingTest extends BenchTestCase
         $this->wait(3600);
         $run = $this->openRun();
 
-        $point = app(AcceptPoint::class)($this->people['checker'], SentForm::own(), $run, 0, $this->typed($this->shown(7.017) + 2.9), null);
+        $point = app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown(7.017) + 2.9), null);
 
         self::assertEqualsWithDelta(-2.9 / 57.2, (float) $point->asFoundError(), 0.002);
     }
@@ -88,8 +88,8 @@ final class CalibratingTest extends BenchTestCase
         foreach ([[0.0, PairState::Ready], [6.0, PairState::Doubtful]] as [$off, $state]) {
             $this->wait(600);
             $run = $this->openRun();
-            app(AcceptPoint::class)($this->people['checker'], SentForm::own(), $run, 0, $this->typed($this->shown(7.017) + $off), null);
-            (new LeaveRun())($this->people['checker'], SentForm::own(), $run, null);
+            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown(7.017) + $off), null);
+            (new LeaveRun())($this->people['checker'], IdempotencyKey::own(), $run, null);
 
             self::assertSame($state, Readiness::of($this->pair())->state, "$off mV off as found");
             self::assertSame(RunState::Abandoned, $run->refresh()->state);
@@ -101,14 +101,14 @@ final class CalibratingTest extends BenchTestCase
         $run = $this->openRun();
         $accept = app(AcceptPoint::class);
         try {
-            $accept($this->people['checker'], SentForm::own(), $run, 0, $this->typed($this->shown(4.0)), null);
+            $accept($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown(4.0)), null);
             self::fail('It was taken.');
         } catch (Refused $refusal) {
             self::assertMatchesRegularExpression('/reads like pH 4\.01.*pH 7\.00 is expected/', $refusal->getMessage());
         }
 
         self::assertSame(0, CalibrationPoint::query()->count());
-        self::assertSame('swapped on purpose', $accept($this->people['checker'], SentForm::own(), $run, 0, $this->typed($this->shown(4.0)), 'swapped on purpose')->reason);
+        self::assertSame('swapped on purpose', $accept($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown(4.0)), 'swapped on purpose')->reason);
     }
 
     public function test_an_unsettled_reading_is_refused_with_the_seconds_to_go(): void
@@ -119,7 +119,7 @@ final class CalibratingTest extends BenchTestCase
 
         $this->expectException(Refused::class);
         $this->expectExceptionMessageMatches('/Not settled yet: \d+ s to go/');
-        app(AcceptPoint::class)($this->people['checker'], SentForm::own(), $run, 0, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null), null);
+        app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null), null);
     }
 
     public function test_one_immersion_serves_one_point(): void
@@ -128,10 +128,10 @@ final class CalibratingTest extends BenchTestCase
         $this->immerse('lot_id', $this->lot('Q-29')->id, $run);
         $this->wait(120);
         $source = new SimulatedReading(app(SimulatedBench::class), $this->pair(), null);
-        app(AcceptPoint::class)($this->people['checker'], SentForm::own(), $run, 0, $source, null);
+        app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, $source, null);
 
         $this->expectExceptionMessage('This immersion has been accepted already');
-        app(AcceptPoint::class)($this->people['checker'], SentForm::own(), $run, 1, $source, 'again');
+        app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 1, $source, 'again');
     }
 
     /** @return iterable<string, array{non-empty-list<string>, string}> */
@@ -161,7 +161,7 @@ final class CalibratingTest extends BenchTestCase
             $this->wait(60);
             $run = $this->openRun(['Q-29', 'Q-31']);
             $this->immerse('lot_id', $this->lot('Q-29')->id, $run);
-            (new LeaveRun())($this->people['checker'], SentForm::own(), $run, null);
+            (new LeaveRun())($this->people['checker'], IdempotencyKey::own(), $run, null);
         }
         self::assertSame(7, LotUse::query()->count());
 
@@ -191,11 +191,11 @@ final class CalibratingTest extends BenchTestCase
             self::assertStringContainsString('Oda Venn is calibrating this pair since 10:00', $refusal->getMessage());
         }
 
-        (new TakeOverRun())($this->people['second'], SentForm::own(), $run, 'Oda was called away');
+        (new TakeOverRun())($this->people['second'], IdempotencyKey::own(), $run, 'Oda was called away');
 
         self::assertSame($this->people['second']->id, $run->refresh()->holder_id);
         $this->expectExceptionMessage('Perrin Quillby holds this run');
-        app(AcceptPoint::class)($this->people['checker'], SentForm::own(), $run, 0, $this->typed($this->shown(7.0)), null);
+        app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown(7.0)), null);
     }
 
     public function test_a_run_untouched_for_15_minutes_before_its_second_point_gives_the_pair_free(): void

@@ -17,7 +17,7 @@ use Rheacid\Models\BatchEvent;
 use Rheacid\Models\CareEvent;
 use Rheacid\Records\LedgerCheck;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Shelf\Cleaning;
 use Rheacid\Shelf\Readiness;
 
@@ -46,7 +46,7 @@ final class CareLogTest extends BenchTestCase
     {
         $this->calibrate();
         $draft = $this->begin();
-        (new AcceptReplicate())($this->people['checker'], SentForm::own(), $draft, $this->typed(150.0), null);
+        (new AcceptReplicate())($this->people['checker'], IdempotencyKey::own(), $draft, $this->typed(150.0), null);
 
         $this->log(CareKind::Broken);
         self::assertSame('held', $this->batch()->state());
@@ -128,7 +128,7 @@ final class CareLogTest extends BenchTestCase
 
     private function log(CareKind $kind, ?SoakSchool $school = null, ?Dirt $dirt = null): void
     {
-        app(LogCare::class)($this->people['checker'], SentForm::own(), $this->pair()->electrode, $kind, $school, $dirt);
+        app(LogCare::class)($this->people['checker'], IdempotencyKey::own(), $this->pair()->electrode, $kind, $school, $dirt);
     }
 
     public function test_an_inspection_names_what_was_not_good(): void

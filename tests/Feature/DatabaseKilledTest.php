@@ -10,10 +10,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Models\Decision;
-use Rheacid\Models\Reading;
-use Rheacid\Models\ReadingDraft;
+use Rheacid\Models\Measurement;
+use Rheacid\Models\MeasurementDraft;
 use Rheacid\Records\LedgerCheck;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** The database process is killed at the worst moments; the same form is sent again when it is back. */
 final class DatabaseKilledTest extends BenchTestCase
@@ -32,7 +32,7 @@ final class DatabaseKilledTest extends BenchTestCase
         $this->post($url, $form)->assertStatus(503)->assertSee('Nothing was half-recorded');
         Event::forget(TransactionCommitting::class);
         self::startDatabase();
-        self::assertSame(0, Reading::query()->count());
+        self::assertSame(0, Measurement::query()->count());
 
         $this->post($url, $form)->assertRedirect();
         $this->assertRecordedOnce();
@@ -50,7 +50,7 @@ final class DatabaseKilledTest extends BenchTestCase
         Event::forget(TransactionCommitted::class);
         self::startDatabase();
 
-        $this->post($url, $form)->assertRedirect('/readings/' . Reading::query()->sole()->id);
+        $this->post($url, $form)->assertRedirect('/readings/' . Measurement::query()->sole()->id);
         $this->assertRecordedOnce();
     }
 
@@ -60,7 +60,7 @@ final class DatabaseKilledTest extends BenchTestCase
         $this->calibrate();
         $draft = $this->begin();
         foreach ([4.45, 4.46] as $ph) {
-            (new AcceptReplicate())($this->people['checker'], SentForm::own(), $draft, $this->typed($this->shown($ph), 21.4), null);
+            (new AcceptReplicate())($this->people['checker'], IdempotencyKey::own(), $draft, $this->typed($this->shown($ph), 21.4), null);
         }
         $this->actingAs($this->people['checker']);
 
@@ -69,9 +69,9 @@ final class DatabaseKilledTest extends BenchTestCase
 
     private function assertRecordedOnce(): void
     {
-        self::assertSame([1, 1], [Reading::query()->count(), Decision::query()->count()]);
+        self::assertSame([1, 1], [Measurement::query()->count(), Decision::query()->count()]);
         self::assertSame(1, DB::table('ledger')->where('table_name', 'readings')->count());
-        self::assertNull(ReadingDraft::query()->sole()->open_pair_id);
+        self::assertNull(MeasurementDraft::query()->sole()->open_pair_id);
         self::assertNull(LedgerCheck::run()['difference']);
     }
 

@@ -9,7 +9,7 @@ use Illuminate\Testing\TestResponse;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Models\CareEvent;
 use Rheacid\Models\Thermometer;
-use Rheacid\Models\ThermometerCheck;
+use Rheacid\Models\Verification;
 use Rheacid\Today\DayPlan;
 
 /** What the past of an instrument lets expect. */
@@ -63,7 +63,7 @@ final class HealthTest extends BenchTestCase
             $this->actingAs($this->people['checker']);
         }
 
-        $check = ThermometerCheck::query()->where('thermometer_id', $stick->id)->latest('id')->firstOrFail();
+        $check = Verification::query()->where('thermometer_id', $stick->id)->latest('id')->firstOrFail();
         // 0.1 °C in thirty days: 1.22 °C a year, and the whole degree of its tolerance after 300 days.
         $this->get("/thermometer-checks/$check->id")->assertSee('It walks 1.22 °C a year.')->assertSee('leaves its tolerance about ' . CarbonImmutable::parse('2026-11-25')->addDays(300)->format('j M Y'));
     }

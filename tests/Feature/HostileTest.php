@@ -67,7 +67,7 @@ final class HostileTest extends BenchTestCase
         $draft = $this->begin();
         $run = $this->openRun(electrode: 'E-05');
         $log = (new UploadLog())($this->people['checker'], 'a.csv', "0;170.0;20\n1;170.0;20", $this->pair(), null);
-        $typed = ['mv' => '143.0', 'celsius' => '21.4', 'still' => '1', 'response_s' => '40', 'reason' => ''];
+        $typed = ['mv' => '143.0', 'celsius' => '21.4', 'still' => '1', 'response_time_s' => '40', 'reason' => ''];
 
         return [
             "/calibrate/{$this->pair('E-05')->id}/runs" => ['lots' => ['Q-29', 'Q-31'], 'source' => 'typed', 'soak_reason' => ''],
@@ -90,7 +90,7 @@ final class HostileTest extends BenchTestCase
             "/cells/{$this->pair('L-01')->id}" => ['lot' => 'C-02', 'reading' => '1280', 'celsius' => '20', 'still' => '1', 'reason' => ''],
             "/verify/{$this->thermometer()->id}" => ['method' => 'ice', 'readings' => ['0.1', '0.1', '0.1'], 'unit' => 'C', 'source' => 'typed', 'bath' => ['crushed']],
             '/verify/' . Thermometer::query()->where('code', 'T-08')->sole()->id => ['method' => 'boiling', 'readings' => ['98.6', '98.6', '98.6'], 'pressure' => '1013 hPa', 'reduced' => '', 'elevation' => '100'],
-            "/thermometer-checks/{$this->thermometer()->newestCheck?->id}/outcome" => ['outcome' => 'use', 'note' => ''],
+            "/thermometer-checks/{$this->thermometer()->newestVerification?->id}/outcome" => ['outcome' => 'use', 'note' => ''],
             "/thermometers/{$this->thermometer()->id}/service" => ['place' => 'bench', 'tolerance_c' => '0.5', 'unit' => 'C', 'use_low_c' => '0', 'use_high_c' => '25', 'immersion_mm' => '50', 'interval_days' => '30', 'stresses' => ['sticky']],
             '/verify/elevation' => ['elevation' => '350 m'],
             "/readings/{$reading->id}/correction" => ['stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T09:30', 'signal' => ['1' => '143', '2' => '142'], 'celsius' => ['1' => '21', '2' => '21'], 'reason' => 'a slip'],

@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Models\Decision;
-use Rheacid\Models\Reading;
+use Rheacid\Models\Measurement;
 use Rheacid\Records\Ledger;
 use Rheacid\Records\LedgerCheck;
 
@@ -90,7 +90,7 @@ final class LedgerTest extends BenchTestCase
     /** @return iterable<string, array{string}> */
     public static function recordTables(): iterable
     {
-        foreach ([...Ledger::RECORD_TABLES, 'ledger', 'sent_forms', 'people'] as $table) {
+        foreach ([...Ledger::RECORD_TABLES, 'ledger', 'idempotency_keys', 'people'] as $table) {
             yield $table => [$table];
         }
     }
@@ -113,6 +113,6 @@ final class LedgerTest extends BenchTestCase
     {
         $this->expectException(\LogicException::class);
 
-        Reading::query()->firstOrFail()->update(['reason' => 'tidied up']);
+        Measurement::query()->firstOrFail()->update(['reason' => 'tidied up']);
     }
 }

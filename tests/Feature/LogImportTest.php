@@ -17,7 +17,7 @@ use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\LogUpload;
 use Rheacid\Models\Replicate;
 use Rheacid\Records\LedgerCheck;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** The third source of readings: the log of a real meter. */
 final class LogImportTest extends BenchTestCase
@@ -145,7 +145,7 @@ final class LogImportTest extends BenchTestCase
         foreach (['Q-29', 'Q-31', 'Q-29'] as $station => $code) {
             $this->immerse('lot_id', $this->lot($code)->id, $run);
             $this->wait(150);
-            app(AcceptPoint::class)($this->people['checker'], SentForm::own(), $run, $station, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null), null);
+            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, $station, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null), null);
         }
 
         return Calibration::query()->with('points.trace')->where('calibration_run_id', $run->id)->firstOrFail();

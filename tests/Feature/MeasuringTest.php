@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Rheacid\Actions\Measure\AcceptReplicate;
-use Rheacid\Actions\Measure\CorrectReading;
-use Rheacid\Actions\Measure\RecordReading;
+use Rheacid\Actions\Measure\CorrectMeasurement;
+use Rheacid\Actions\Measure\RecordMeasurement;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Limits\Overall;
 use Rheacid\Core\Limits\Stage;
-use Rheacid\Models\Reading;
+use Rheacid\Models\Measurement;
 use Rheacid\Models\Replicate;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Shelf\Readiness;
 
 final class MeasuringTest extends BenchTestCase
@@ -39,7 +39,7 @@ final class MeasuringTest extends BenchTestCase
         $replicate = $this->measure([4.45, 4.46])->replicates[0];
 
         self::assertSame([21.4, -0.4, 21.0], [$replicate->shown_c, $replicate->correction_c, $replicate->celsius]);
-        $this->actingAs($this->people['auditor'])->get('/readings/' . Reading::query()->firstOrFail()->id)->assertSee('shown 21.4, correction −0.4');
+        $this->actingAs($this->people['auditor'])->get('/readings/' . Measurement::query()->firstOrFail()->id)->assertSee('shown 21.4, correction −0.4');
     }
 
     public function test_a_stored_ph_can_be_computed_again_from_its_row_and_its_calibration(): void
@@ -48,7 +48,7 @@ final class MeasuringTest extends BenchTestCase
         $this->measure([4.45, 4.48]);
 
         foreach (Replicate::query()->with('calibration.points')->get() as $replicate) {
-            self::assertEqualsWithDelta($replicate->ph, $replicate->calibration->response()->tell($replicate->signal(), $replicate->celsius)->ph, 1e-9);
+            self::assertEqualsWithDelta($replicate->ph, $replicate->calibration->calibrationFunction()->tell($replicate->signal(), $replicate->celsius)->ph, 1e-9);
         }
     }
 
@@ -141,7 +141,7 @@ final class MeasuringTest extends BenchTestCase
         $this->calibrate();
         $draft = $this->begin();
         foreach ([34.0, 22.0] as $celsius) {
-            (new AcceptReplicate())($this->people['checker'], SentForm::own(), $draft, $this->typed($this->shown(4.5, celsius: $celsius), $celsius), null);
+            (new AcceptReplicate())($this->people['checker'], IdempotencyKey::own(), $draft, $this->typed($this->shown(4.5, celsius: $celsius), $celsius), null);
         }
 
         $page = (string) $this->actingAs($this->people['checker'])->get("/drafts/{$draft->id}")->assertOk()->getContent();
@@ -167,7 +167,7 @@ final class MeasuringTest extends BenchTestCase
 
         self::assertSame($first->id, $corrected->supersedes_id);
         self::assertEquals($before, $first->refresh()->replicates->pluck('mv'), 'the first entry stands as it was');
-        self::assertSame([$corrected->id], $this->batch()->currentReadings()->pluck('readings.id')->all());
+        self::assertSame([$corrected->id], $this->batch()->currentMeasurements()->pluck('readings.id')->all());
         $this->actingAs($this->people['auditor'])->get("/readings/{$first->id}")->assertSee('This entry was corrected');
     }
 
@@ -199,7 +199,7 @@ final class MeasuringTest extends BenchTestCase
         $draft = $this->begin();
 
         $this->expectExceptionMessage('Oda Venn holds this measurement');
-        (new AcceptReplicate())($this->people['second'], SentForm::own(), $draft, $this->typed(150.0), null);
+        (new AcceptReplicate())($this->people['second'], IdempotencyKey::own(), $draft, $this->typed(150.0), null);
     }
 
     public function test_a_measurement_without_a_portion_is_not_recorded(): void
@@ -207,14 +207,14 @@ final class MeasuringTest extends BenchTestCase
         $this->calibrate();
 
         $this->expectExceptionMessage('No portion has been read yet');
-        app(RecordReading::class)($this->people['checker'], SentForm::own(), $this->begin());
+        app(RecordMeasurement::class)($this->people['checker'], IdempotencyKey::own(), $this->begin());
     }
 
     /** @param array<int, array{signal: Signal, celsius: float}> $values */
-    private function correct(Reading $reading, array $values, ?string $reason, string $by = 'checker'): Reading
+    private function correct(Measurement $reading, array $values, ?string $reason, string $by = 'checker'): Measurement
     {
         $sample = $reading->sample;
 
-        return app(CorrectReading::class)($this->people[$by], SentForm::own(), $reading, $sample->stage, $sample->place, $sample->drawn_at, $values, $reason);
+        return app(CorrectMeasurement::class)($this->people[$by], IdempotencyKey::own(), $reading, $sample->stage, $sample->place, $sample->drawn_at, $values, $reason);
     }
 }

@@ -8,7 +8,7 @@ use Rheacid\Actions\Calibrate\LeaveRun;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Models\Pair;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Shelf\Readiness;
 
 /** Which electrode is on which meter, and what that does to a calibration. */
@@ -54,7 +54,7 @@ final class PairingTest extends BenchTestCase
         $pair = $this->calibrate()->pair;
         $run = $this->openRun(by: $this->people['second']);
         $this->post("/pairs/$pair->id/part", ['form' => self::formId()])->assertSessionHasErrors(['pair' => "{$this->people['second']->name} is at work with this pair. Finish or leave that first."]);
-        (new LeaveRun())($this->people['second'], SentForm::own(), $run, null);
+        (new LeaveRun())($this->people['second'], IdempotencyKey::own(), $run, null);
 
         $this->post("/pairs/$pair->id/part", ['reason' => 'the plug is loose', 'form' => self::formId()])->assertRedirect('/ready/pairing')->assertSessionHas('done', 'E-07 is off Bench meter A.');
 

@@ -9,7 +9,7 @@ use Rheacid\Models\CareEvent;
 use Rheacid\Records\Entry;
 use Rheacid\Records\LedgerCheck;
 use Rheacid\Records\Recording;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** Several people write at the same moment, each from a process and a connection of their own. */
 final class ParallelTest extends BenchTestCase
@@ -23,7 +23,7 @@ final class ParallelTest extends BenchTestCase
 
         $this->together(function (int $writer): void {
             for ($i = 0; $i < self::EACH; $i++) {
-                $this->soak("writer $writer, $i", SentForm::own());
+                $this->soak("writer $writer, $i", IdempotencyKey::own());
             }
         });
 
@@ -34,12 +34,12 @@ final class ParallelTest extends BenchTestCase
     public function test_one_form_sent_by_several_hands_at_once_is_recorded_once(): void
     {
         $before = CareEvent::query()->count();
-        $form = SentForm::own();
+        $form = IdempotencyKey::own();
 
         $this->together(fn(int $writer) => $this->soak('the same', $form));
 
         self::assertSame($before + 1, CareEvent::query()->count());
-        self::assertSame(1, DB::table('sent_forms')->where('form', $form->uuid)->count());
+        self::assertSame(1, DB::table('idempotency_keys')->where('form', $form->uuid)->count());
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
@@ -54,7 +54,7 @@ final class ParallelTest extends BenchTestCase
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
-    private function soak(string $note, SentForm $form): CareEvent
+    private function soak(string $note, IdempotencyKey $form): CareEvent
     {
         return Recording::once($this->people['checker'], $form, 'care', CareEvent::class, fn(Entry $entry): CareEvent => $entry->add(new CareEvent([
             'electrode_id' => $this->pair('E-05')->electrode_id,

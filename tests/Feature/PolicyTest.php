@@ -20,7 +20,7 @@ final class PolicyTest extends BenchTestCase
     public function test_only_a_lead_changes_a_policy_and_its_instruments_follow_the_new_version(): void
     {
         $policy = $this->pair()->policy;
-        $form = ['slope_low_percent' => '92', 'slope_high_percent' => '102', 'zero_point_ph' => '0.5', 'offset_mv' => '', 'response_s' => '60', 'residual_ph' => '0.05', 'read_back_limit_ph' => '0.05', 'pooled_sd_ph' => '0.018', 'interval_kind' => 'readings', 'interval_count' => '2', 'buffer_family' => 'standard', 'buffer_order' => 'lowest-first', 'fit' => 'least-squares', 'rinse' => 'tap'];
+        $form = ['slope_low_percent' => '92', 'slope_high_percent' => '102', 'zero_point_ph' => '0.5', 'offset_mv' => '', 'response_time_s' => '60', 'residual_ph' => '0.05', 'read_back_limit_ph' => '0.05', 'pooled_sd_ph' => '0.018', 'interval_kind' => 'readings', 'interval_count' => '2', 'buffer_family' => 'standard', 'buffer_order' => 'lowest-first', 'fit' => 'least-squares', 'rinse' => 'tap'];
         $this->post("/policies/$policy->id", [...$form, 'form' => self::formId()])->assertForbidden();
 
         $this->actingAs($this->people['lead'])->post("/policies/$policy->id", [...$form, 'reason' => 'stricter', 'form' => self::formId()])->assertRedirect();

@@ -13,7 +13,7 @@ use Rheacid\Core\Care\Dirt;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Electrode\Verdict;
-use Rheacid\Models\BufferCheck;
+use Rheacid\Models\ControlCheck;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\CareEvent;
@@ -22,7 +22,7 @@ use Rheacid\Models\Meter;
 use Rheacid\Models\Policy;
 use Rheacid\Records\LedgerCheck;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Shelf\Readiness;
 
 /** What stands on the shelf, what is done to it, and what is refused. */
@@ -58,7 +58,7 @@ final class ReadyTest extends BenchTestCase
             $this->post("/pairs/{$this->pair()->id}/care", ['act' => $act, 'form' => self::formId()])->assertSessionHasErrors($field);
         }
         $this->post("/pairs/{$this->pair()->id}/care", ['act' => 'retired', 'form' => self::formId()])->assertSessionHasErrors(['act' => 'A lead retires an electrode.']);
-        (new LogCare())($this->people['lead'], SentForm::own(), $this->pair()->electrode, CareKind::Retired);
+        (new LogCare())($this->people['lead'], IdempotencyKey::own(), $this->pair()->electrode, CareKind::Retired);
         $this->post("/pairs/{$this->pair()->id}/care", ['act' => 'soak fast', 'form' => self::formId()])->assertSessionHasErrors(['kind' => 'This electrode is retired; its log is closed.']);
     }
 
@@ -99,10 +99,10 @@ final class ReadyTest extends BenchTestCase
     {
         $pen = $this->pair('L-01');
         $form = ['lot' => 'C-02', 'reading' => '1280', 'celsius' => '20', 'still' => '1'];
-        (new LogCare())($this->people['checker'], SentForm::own(), $pen->electrode, CareKind::OutOfUse, note: 'cracked');
+        (new LogCare())($this->people['checker'], IdempotencyKey::own(), $pen->electrode, CareKind::OutOfUse, note: 'cracked');
         $this->post("/cells/$pen->id", [...$form, 'form' => self::formId()])->assertSessionHasErrors(['pair' => 'L-01 is taken out of use.']);
-        (new LogCare())($this->people['lead'], SentForm::own(), $pen->electrode, CareKind::BackInUse);
-        (new PartPair())($this->people['checker'], SentForm::own(), $pen, null);
+        (new LogCare())($this->people['lead'], IdempotencyKey::own(), $pen->electrode, CareKind::BackInUse);
+        (new PartPair())($this->people['checker'], IdempotencyKey::own(), $pen, null);
         $this->post("/cells/$pen->id", [...$form, 'form' => self::formId()])->assertSessionHasErrors(['pair' => 'L-01 is parted from its meter.']);
 
         self::assertSame(0, CellCalibration::query()->count());
@@ -128,9 +128,9 @@ final class ReadyTest extends BenchTestCase
         self::assertSame(['Q-35', 'Q-31', 'Q-29', 'R-07'], $calibration->points->map(static fn(CalibrationPoint $point): string => $point->lot->code)->all());
         self::assertSame(Verdict::Pass, $calibration->verdict);
         self::assertNotNull($calibration->alkaline_slope_percent);
-        $check = BufferCheck::query()->where('calibration_id', $calibration->id)->sole();
+        $check = ControlCheck::query()->where('calibration_id', $calibration->id)->sole();
         self::assertTrue($check->passed, 'a bottle that was not fitted is an independent check');
-        self::assertEqualsWithDelta($calibration->response()->tell(Signal::mv((float) $check->mv), $check->celsius)->ph, $check->ph, 1e-9);
+        self::assertEqualsWithDelta($calibration->calibrationFunction()->tell(Signal::mv((float) $check->mv), $check->celsius)->ph, $check->ph, 1e-9);
     }
 
     public function test_a_meter_that_shows_only_ph_may_tell_its_own_slope(): void
@@ -157,7 +157,7 @@ final class ReadyTest extends BenchTestCase
     public function test_the_chain_holds_whatever_was_done_at_the_shelf(): void
     {
         $this->tapsCare('soak usual');
-        (new PairUp())($this->people['checker'], SentForm::own(), Meter::query()->where('code', 'M-B')->firstOrFail(), $this->pair()->electrode, 'third', Policy::query()->firstOrFail(), true);
+        (new PairUp())($this->people['checker'], IdempotencyKey::own(), Meter::query()->where('code', 'M-B')->firstOrFail(), $this->pair()->electrode, 'third', Policy::query()->firstOrFail(), true);
 
         self::assertNull(LedgerCheck::run()['difference']);
     }
@@ -174,7 +174,7 @@ final class ReadyTest extends BenchTestCase
     {
         $run = $this->openRun();
         foreach ([7.016, 4.002, 7.016] as $station => $ph) {
-            $this->post("/runs/$run->id/points", ['station' => $station, 'mv' => (string) $this->shown($ph, 85), 'celsius' => '21', 'still' => '1', 'response_s' => '90', 'reason' => 'typed by a test', 'form' => self::formId()])->assertSessionHasNoErrors();
+            $this->post("/runs/$run->id/points", ['station' => $station, 'mv' => (string) $this->shown($ph, 85), 'celsius' => '21', 'still' => '1', 'response_time_s' => '90', 'reason' => 'typed by a test', 'form' => self::formId()])->assertSessionHasNoErrors();
         }
     }
 }

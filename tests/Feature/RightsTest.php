@@ -9,8 +9,8 @@ use Illuminate\Support\Facades\Route;
 use Rheacid\Actions\Logs\UploadLog;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\LogUpload;
-use Rheacid\Models\Reading;
-use Rheacid\Models\ReadingDraft;
+use Rheacid\Models\Measurement;
+use Rheacid\Models\MeasurementDraft;
 
 /** Every route, asked as everybody. */
 final class RightsTest extends BenchTestCase
@@ -89,13 +89,13 @@ final class RightsTest extends BenchTestCase
             'thermometer' => $this->thermometer()->id,
             'batch' => $this->batch()->id,
             'what' => 'bottle',
-            'check' => $this->thermometer()->newestCheck?->id,
+            'check' => $this->thermometer()->newestVerification?->id,
             'policy' => $this->pair()->policy->id,
             'person' => $this->people['second']->id,
         ];
         $calibration = Calibration::query()->first() ?? $this->calibrate();
-        $reading = Reading::query()->first() ?? $this->measure([4.45, 4.46]);
-        $draft = ReadingDraft::query()->first();
+        $reading = Measurement::query()->first() ?? $this->measure([4.45, 4.46]);
+        $draft = MeasurementDraft::query()->first();
         $log = LogUpload::query()->first() ?? (new UploadLog())($this->people['checker'], 'a.csv', "1;2;20\n2;2;20", $this->pair(), null);
         $existing += ['calibration' => $calibration->id, 'run' => $calibration->calibration_run_id, 'reading' => $reading->id, 'draft' => $draft?->id, 'log' => $log->id];
         $found = [];

@@ -7,9 +7,9 @@ namespace Tests\Feature;
 use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\Decision;
-use Rheacid\Models\Reading;
+use Rheacid\Models\Measurement;
 use Rheacid\Models\Replicate;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 final class SentTwiceTest extends BenchTestCase
 {
@@ -18,7 +18,7 @@ final class SentTwiceTest extends BenchTestCase
         $this->calibrate();
         $draft = $this->begin();
         foreach ([4.45, 4.46] as $ph) {
-            (new AcceptReplicate())($this->people['checker'], SentForm::own(), $draft, $this->typed($this->shown($ph), 21.4), null);
+            (new AcceptReplicate())($this->people['checker'], IdempotencyKey::own(), $draft, $this->typed($this->shown($ph), 21.4), null);
         }
         $form = ['form' => self::formId()];
 
@@ -26,7 +26,7 @@ final class SentTwiceTest extends BenchTestCase
         $second = $this->post("/drafts/{$draft->id}/reading", $form)->assertRedirect();
 
         self::assertSame($first->headers->get('Location'), $second->headers->get('Location'));
-        self::assertSame([1, 1], [Reading::query()->count(), Decision::query()->count()]);
+        self::assertSame([1, 1], [Measurement::query()->count(), Decision::query()->count()]);
     }
 
     public function test_changed_and_sent_again_under_the_same_number_it_is_refused(): void

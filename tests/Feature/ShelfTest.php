@@ -11,7 +11,7 @@ use Rheacid\Bench\SimulatedBench;
 use Rheacid\Models\CareEvent;
 use Rheacid\Models\Meter;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** The shelf and the simulated bench, as people see them. */
 final class ShelfTest extends BenchTestCase
@@ -124,7 +124,7 @@ final class ShelfTest extends BenchTestCase
         $this->actingAs($this->people['second'])->get("/runs/{$run->id}")->assertSee('Take this run over')->assertDontSee('data-accept', false);
         $this->actingAs($this->people['checker'])->get("/runs/{$run->id}")->assertSee('data-accept', false);
 
-        (new LeaveRun())($this->people['checker'], SentForm::own(), $run, null);
+        (new LeaveRun())($this->people['checker'], IdempotencyKey::own(), $run, null);
         $this->get("/runs/{$run->id}")->assertSee('left without a verdict')->assertDontSee('data-accept', false);
     }
 

@@ -8,8 +8,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationRun;
-use Rheacid\Models\Reading;
-use Rheacid\Models\ReadingDraft;
+use Rheacid\Models\Measurement;
+use Rheacid\Models\MeasurementDraft;
 
 /** A meter that shows only pH, from its calibration to a decision, through the pages. */
 final class ShownPhTest extends BenchTestCase
@@ -44,7 +44,7 @@ final class ShownPhTest extends BenchTestCase
             $this->post("/measure/{$this->batch()->id}/drafts", [...$form, 'form' => self::formId(), 'source' => $source])->assertSessionHasErrors('source');
         }
 
-        self::assertSame(0, ReadingDraft::query()->count());
+        self::assertSame(0, MeasurementDraft::query()->count());
     }
 
     /** @return iterable<string, array{list<string>, string}> */
@@ -90,16 +90,16 @@ final class ShownPhTest extends BenchTestCase
     }
 
     /** @param list<string> $shown */
-    private function measureShown(array $shown): Reading
+    private function measureShown(array $shown): Measurement
     {
         $this->post("/measure/{$this->batch()->id}/drafts", ['form' => self::formId(), 'pair' => $this->pair('E-11')->id, 'thermometer' => $this->thermometer()->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T09:30', 'source' => 'typed'])->assertSessionHasNoErrors();
-        $draft = ReadingDraft::query()->sole();
+        $draft = MeasurementDraft::query()->sole();
         foreach ($shown as $ph) {
             $this->post("/drafts/{$draft->id}/replicates", ['form' => self::formId(), 'shown_ph' => $ph, 'celsius' => '21.4', 'still' => '1'])->assertSessionHasNoErrors();
         }
         $this->get("/drafts/{$draft->id}")->assertSee('Record on CS-0417');
         $this->post("/drafts/{$draft->id}/reading", ['form' => self::formId()])->assertSessionHasNoErrors();
 
-        return Reading::query()->sole();
+        return Measurement::query()->sole();
     }
 }

@@ -6,8 +6,8 @@ namespace Tests\Feature;
 
 use Rheacid\Core\Care\ThermometerState;
 use Rheacid\Core\Limits\ReleaseBlock;
-use Rheacid\Core\Thermometry\CheckFinding;
-use Rheacid\Core\Thermometry\CheckVerdict;
+use Rheacid\Core\Thermometry\VerificationFinding;
+use Rheacid\Core\Thermometry\VerificationVerdict;
 use Rheacid\Records\LedgerCheck;
 
 /** What follows from checks over time: intervals, adjustments, look-back, references. */
@@ -27,15 +27,15 @@ final class ThermometerLifeTest extends ThermometerTestCase
         // The check that the shelf was furnished with is the first of the five.
         self::assertSame([30, 30, 30, 60, 60, 30], $days);
         self::assertStringContainsString('Halved to 30 days', (string) $check->interval_why);
-        self::assertSame(ThermometerState::Failed, $this->standing('T-05'));
+        self::assertSame(ThermometerState::Failed, $this->status('T-05'));
     }
 
     public function test_a_dial_is_adjusted_between_as_found_and_as_left(): void
     {
         $found = $this->checks('T-05', ['readings' => ['2', '2', '2']]);
-        self::assertSame([CheckFinding::BathSuspect, CheckFinding::ReferenceTooCoarse], $found->found());
+        self::assertSame([VerificationFinding::BathSuspect, VerificationFinding::ReferenceTooCoarse], $found->found());
         $this->concludes($found, 'adjusted');
-        self::assertSame(ThermometerState::Adjusted, $this->standing('T-05'));
+        self::assertSame(ThermometerState::Adjusted, $this->status('T-05'));
         $this->get('/')->assertSee('adjusted: check it as left');
         $this->calibrate();
         $this->post("/measure/{$this->batch()->id}/drafts", ['pair' => (string) $this->pair()->id, 'thermometer' => (string) $this->named('T-05')->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T10:00', 'source' => 'typed', 'form' => self::formId()])->assertSessionHasErrors(['thermometer' => 'This thermometer is adjusted: check it as left. Choose another.']);
@@ -43,7 +43,7 @@ final class ThermometerLifeTest extends ThermometerTestCase
         $left = $this->checks('T-05', ['readings' => ['0', '0', '0']]);
 
         self::assertTrue($left->as_left);
-        self::assertNotSame(ThermometerState::Adjusted, $this->standing('T-05'));
+        self::assertNotSame(ThermometerState::Adjusted, $this->status('T-05'));
         $other = $this->checks('T-08', ['readings' => ['0.1', '0.1', '0.1']]);
         $this->concludes($other, 'adjusted')->assertSessionHasErrors(['outcome' => 'Only a dial can be adjusted.']);
     }
@@ -56,7 +56,7 @@ final class ThermometerLifeTest extends ThermometerTestCase
 
         $failed = $this->checks('T-03', ['readings' => ['0.7', '0.7', '0.7']]);
 
-        self::assertSame(CheckVerdict::Outside, $failed->verdict, '0.7 ± 0.12 where 0.5 is allowed');
+        self::assertSame(VerificationVerdict::Outside, $failed->verdict, '0.7 ± 0.12 where 0.5 is allowed');
         $this->get("/thermometer-checks/$failed->id")->assertSee('2 portions were read with it');
         self::assertContains(ReleaseBlock::ThermometerFailed->value, $this->measure([4.45, 4.46])->decision->blocks);
     }
@@ -83,7 +83,7 @@ final class ThermometerLifeTest extends ThermometerTestCase
         $check = $this->checks('T-08', ['method' => 'comparison', 'reference' => 'T-00', 'reference_c' => '63.05', 'readings' => ['63.2', '63.1', '63.2']]);
         $this->concludes($check, 'use');
 
-        self::assertSame([53.05, 73.05], [$check->covers_low_c, $check->covers_high_c]);
+        self::assertSame([53.05, 73.05], [$check->verified_low_c, $check->verified_high_c]);
         $this->get("/thermometer-checks/$check->id/certificate")->assertSeeInOrder(['T-08', 'T-00 at 63.05 °C ± 0.05, certificate invented 4711', 'Within tolerance.', 'Head of the ledger']);
         $pdf = $this->get("/thermometer-checks/$check->id/certificate.pdf")->assertOk();
         self::assertStringStartsWith('%PDF-', (string) $pdf->getContent());

@@ -7,7 +7,7 @@ namespace Tests\Feature;
 use Illuminate\Testing\TestResponse;
 use Rheacid\Core\Care\ThermometerState;
 use Rheacid\Models\Thermometer;
-use Rheacid\Models\ThermometerCheck;
+use Rheacid\Models\Verification;
 use Rheacid\Shelf\Thermometers;
 
 /** Verbs at the thermometers: checking one, and saying what follows. */
@@ -20,14 +20,14 @@ abstract class ThermometerTestCase extends BenchTestCase
     }
 
     /** @param array<string, mixed> $typed */
-    protected function checks(string $code, array $typed): ThermometerCheck
+    protected function checks(string $code, array $typed): Verification
     {
         $this->post('/verify/' . $this->named($code)->id, ['method' => 'ice', ...$typed, 'form' => self::formId()])->assertSessionHasNoErrors();
 
-        return ThermometerCheck::query()->orderByDesc('id')->firstOrFail();
+        return Verification::query()->orderByDesc('id')->firstOrFail();
     }
 
-    protected function concludes(ThermometerCheck $check, string $outcome): TestResponse
+    protected function concludes(Verification $check, string $outcome): TestResponse
     {
         return $this->post("/thermometer-checks/$check->id/outcome", ['outcome' => $outcome, 'form' => self::formId()]);
     }
@@ -37,8 +37,8 @@ abstract class ThermometerTestCase extends BenchTestCase
         return Thermometer::query()->where('code', $code)->firstOrFail();
     }
 
-    protected function standing(string $code): ThermometerState
+    protected function status(string $code): ThermometerState
     {
-        return Thermometers::standing($this->named($code))->state;
+        return Thermometers::status($this->named($code))->state;
     }
 }

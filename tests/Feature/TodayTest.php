@@ -17,8 +17,8 @@ use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Solutions\BufferLot;
 use Rheacid\Core\Uncertainty\UncertaintyInputs;
 use Rheacid\Measure\Help;
-use Rheacid\Plant;
-use Rheacid\Records\SentForm;
+use Rheacid\SiteClock;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Today\DayPlan;
 use Rheacid\Today\DueDate;
 use Rheacid\Today\Week;
@@ -42,7 +42,7 @@ final class TodayTest extends BenchTestCase
         $run = $this->openRun();
         self::assertSame('Go on with the calibration of E-07', $this->titles()[0]);
 
-        (new LeaveRun())($this->people['checker'], SentForm::own(), $run, null);
+        (new LeaveRun())($this->people['checker'], IdempotencyKey::own(), $run, null);
 
         self::assertNotContains('Go on with the calibration of E-07', $this->titles());
     }
@@ -94,11 +94,11 @@ final class TodayTest extends BenchTestCase
     public function test_times_are_said_on_the_plants_clock(): void
     {
         CarbonImmutable::setTestNow('2026-07-14T09:00:00Z');
-        $say = static fn(string $at): string => Plant::short(CarbonImmutable::parse($at));
+        $say = static fn(string $at): string => SiteClock::short(CarbonImmutable::parse($at));
 
         self::assertSame(['10:40', 'Wed 08:00', '3 Jul 10:00'], [$say('2026-07-14T09:40:00Z'), $say('2026-07-15T07:00:00Z'), $say('2026-07-03T09:00:00Z')]);
-        self::assertSame('2026-07-14T08:40:00+00:00', Plant::fromField('2026-07-14T09:40')?->toIso8601String());
-        self::assertNull(Plant::fromField('this morning'));
+        self::assertSame('2026-07-14T08:40:00+00:00', SiteClock::fromField('2026-07-14T09:40')?->toIso8601String());
+        self::assertNull(SiteClock::fromField('this morning'));
     }
 
     public function test_only_what_makes_the_uncertainty_smaller_on_the_screen_is_offered_as_help(): void
@@ -170,14 +170,14 @@ final class TodayTest extends BenchTestCase
     public function test_the_week_holds_what_ends_in_it_and_nothing_of_what_is_out_of_use(): void
     {
         $this->calibrate();
-        (new LogCare())($this->people['checker'], SentForm::own(), $this->pair('E-05')->electrode, CareKind::OutOfUse, note: 'cracked');
+        (new LogCare())($this->people['checker'], IdempotencyKey::own(), $this->pair('E-05')->electrode, CareKind::OutOfUse, note: 'cracked');
         $pen = $this->pair('L-01');
-        (new CalibrateCell())($this->people['checker'], SentForm::own(), $pen, $this->lot('C-02'), CellReading::typed(1280.0, 20.0, true), null);
+        (new CalibrateCell())($this->people['checker'], IdempotencyKey::own(), $pen, $this->lot('C-02'), CellReading::typed(1280.0, 20.0, true), null);
         $far = fn(): array => array_column(Week::ahead($this->plan(), 90), 'what');
         self::assertContains('Calibrate L-01 (conductivity)', $far());
-        (new LogCare())($this->people['checker'], SentForm::own(), $pen->electrode, CareKind::OutOfUse, note: 'cracked');
+        (new LogCare())($this->people['checker'], IdempotencyKey::own(), $pen->electrode, CareKind::OutOfUse, note: 'cracked');
         self::assertNotContains('Calibrate L-01 (conductivity)', $far());
-        $week = array_map(static fn(DueDate $due): string => Plant::short($due->at) . ' ' . $due->what, Week::ahead($this->plan(), 14));
+        $week = array_map(static fn(DueDate $due): string => SiteClock::short($due->at) . ' ' . $due->what, Week::ahead($this->plan(), 14));
 
         self::assertContains('22:00 Calibrate E-07', $week, 'twelve hours after it was calibrated');
         self::assertSame([], array_values(array_filter($week, static fn(string $due): bool => str_contains($due, 'Calibrate E-09') || str_contains($due, 'E-05'))), 'one soaks, one is out of use');
@@ -190,7 +190,7 @@ final class TodayTest extends BenchTestCase
         $this->calibrate(98.0, 7.09);
         self::assertContains('Calibrate E-07 on Bench meter A', $this->titles());
 
-        (new LogCare())($this->people['checker'], SentForm::own(), $this->pair()->electrode, CareKind::OutOfUse, note: 'cracked');
+        (new LogCare())($this->people['checker'], IdempotencyKey::own(), $this->pair()->electrode, CareKind::OutOfUse, note: 'cracked');
 
         self::assertSame([], array_filter($this->titles(), static fn(string $title): bool => str_contains($title, 'E-07')));
     }
@@ -199,7 +199,7 @@ final class TodayTest extends BenchTestCase
     {
         $run = $this->openRun();
         foreach ([7.016, 4.002, 7.016] as $station => $ph) {
-            app(AcceptPoint::class)($this->people['checker'], SentForm::own(), $run, $station, new TypedReading(Signal::mv($this->shown($ph, 85)), 21, true, 90.0), 'typed by a test');
+            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, $station, new TypedReading(Signal::mv($this->shown($ph, 85)), 21, true, 90.0), 'typed by a test');
         }
 
         $task = $this->plan()->tasks()[0];

@@ -7,12 +7,12 @@ namespace Tests\Feature;
 use Illuminate\Http\UploadedFile;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Core\Care\ThermometerState;
-use Rheacid\Core\Thermometry\CheckFinding;
-use Rheacid\Core\Thermometry\CheckVerdict;
-use Rheacid\Models\ReadingDraft;
+use Rheacid\Core\Thermometry\VerificationFinding;
+use Rheacid\Core\Thermometry\VerificationVerdict;
+use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Replicate;
 use Rheacid\Models\Thermometer;
-use Rheacid\Models\ThermometerCheck;
+use Rheacid\Models\Verification;
 
 /** A thermometer against ice, steam, a reference or its resistance table, and what follows. */
 final class VerifyTest extends ThermometerTestCase
@@ -21,7 +21,7 @@ final class VerifyTest extends ThermometerTestCase
     {
         $first = $this->checks('T-07', ['readings' => ['32.9', '32,9', '32.9 F'], 'unit' => 'F']);
         self::assertEqualsWithDelta(0.5, $first->error_c, 1e-3, '32.9 °F is half a degree high (common practice)');
-        self::assertSame([CheckVerdict::Within, true, false], [$first->verdict, $first->hasUsableCorrection(), $first->isConfirmed()]);
+        self::assertSame([VerificationVerdict::Within, true, false], [$first->verdict, $first->hasUsableCorrection(), $first->isConfirmed()]);
         $this->concludes($first, 'correct')->assertSessionHasErrors('outcome');
 
         $this->wait(600);
@@ -31,7 +31,7 @@ final class VerifyTest extends ThermometerTestCase
 
         $this->calibrate();
         $this->post("/measure/{$this->batch()->id}/drafts", ['pair' => (string) $this->pair()->id, 'thermometer' => (string) $this->named('T-07')->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T10:05', 'source' => 'typed', 'form' => self::formId()])->assertSessionHasNoErrors();
-        $draft = ReadingDraft::query()->sole();
+        $draft = MeasurementDraft::query()->sole();
         $this->post("/drafts/$draft->id/replicates", ['mv' => '143', 'celsius' => '21.5', 'still' => '1', 'form' => self::formId()])->assertSessionHasNoErrors();
         $replicate = Replicate::query()->sole();
         self::assertEqualsWithDelta([21.5, -0.519, 20.981], [$replicate->shown_c, $replicate->correction_c, $replicate->celsius], 0.002);
@@ -56,12 +56,12 @@ final class VerifyTest extends ThermometerTestCase
     public function test_a_damp_resistance_thermometer_fails_by_its_insulation_whatever_it_reads(): void
     {
         $good = $this->checks('T-11', ['method' => 'rtd', 'ohm' => '100.02', 'insulation' => '900 MΩ']);
-        self::assertSame([CheckVerdict::Within, false], [$good->verdict, $good->isDamp()]);
+        self::assertSame([VerificationVerdict::Within, false], [$good->verdict, $good->isDamp()]);
         $this->concludes($good, 'use');
 
         $damp = $this->checks('T-11', ['method' => 'rtd', 'ohm' => '100.01', 'insulation' => '12']);
 
-        self::assertSame([CheckVerdict::Inconclusive, ThermometerState::Failed], [$damp->verdict, $this->standing('T-11')]);
+        self::assertSame([VerificationVerdict::Inconclusive, ThermometerState::Failed], [$damp->verdict, $this->status('T-11')]);
         self::assertEqualsWithDelta(-0.0256, $damp->shift_c, 0.001);
         $this->get("/thermometer-checks/$damp->id")->assertSee('Failed by its insulation.')->assertSee('12 MΩ: low.')->assertSee('Take out of use');
         $this->concludes($damp, 'use')->assertSessionHasErrors(['outcome' => 'Its insulation is low: not to be used as it is.']);
@@ -90,12 +90,12 @@ final class VerifyTest extends ThermometerTestCase
     #[DataProvider('slips')]
     public function test_a_slip_is_asked_about_and_nothing_is_kept_or_lost(array $typed, string $field, string $answer): void
     {
-        $before = ThermometerCheck::query()->count();
+        $before = Verification::query()->count();
 
         $this->from('/verify/' . $this->named('T-08')->id)->post('/verify/' . $this->named('T-08')->id, ['method' => 'ice', ...$typed, 'form' => self::formId()])->assertSessionHasErrors($field);
 
         self::assertStringContainsString($answer, (string) session('errors')->first($field));
-        self::assertSame($before, ThermometerCheck::query()->count());
+        self::assertSame($before, Verification::query()->count());
         self::assertSame($typed['readings'][0] ?? '', (string) session()->getOldInput('readings.0'), 'what was typed comes back');
     }
 
@@ -129,7 +129,7 @@ final class VerifyTest extends ThermometerTestCase
 
         $check = $this->checks('T-08', ['readings' => $readings, 'source' => 'simulated']);
 
-        self::assertSame([CheckFinding::BathSuspect], $check->found());
+        self::assertSame([VerificationFinding::BathSuspect], $check->found());
         $this->get("/thermometer-checks/$check->id")->assertSee('Suspect the bath before the probe')->assertSee('simulated bath');
     }
 

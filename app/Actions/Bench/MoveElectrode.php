@@ -16,7 +16,7 @@ use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** Puts the electrode of the simulated bench into a cup, the wrong one too. */
 final readonly class MoveElectrode
@@ -39,7 +39,7 @@ final readonly class MoveElectrode
             'from_mv' => $this->bench->standsAt($electrode),
         ]);
         if ($run !== null && $cup->lotId !== null && LotUse::query()->where(['lot_id' => $cup->lotId, 'calibration_run_id' => $run->id])->doesntExist()) {
-            Recording::once($by, SentForm::own(), 'use a bottle', LotUse::class, static fn(Entry $entry): LotUse => self::useLot($entry, $run, $cup->lotId));
+            Recording::once($by, IdempotencyKey::own(), 'use a bottle', LotUse::class, static fn(Entry $entry): LotUse => self::useLot($entry, $run, $cup->lotId));
         }
     }
 

@@ -19,11 +19,11 @@ use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Person;
 use Rheacid\Models\RunState;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Shelf\Fits;
 
 /** Takes the reading of one station of a run. With the last one the run is completed and judged. */
@@ -41,7 +41,7 @@ final readonly class AcceptPoint
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, SentForm $form, CalibrationRun $run, int $station, ReadingSource $source, ?string $reason, array $shown = ['slope_percent' => null, 'offset_mv' => null]): CalibrationPoint
+    public function __invoke(Person $by, IdempotencyKey $form, CalibrationRun $run, int $station, ReadingSource $source, ?string $reason, array $shown = ['slope_percent' => null, 'offset_mv' => null]): CalibrationPoint
     {
         return Recording::once($by, $form, 'accept a calibration point', CalibrationPoint::class, function (Entry $entry) use ($by, $run, $station, $source, $reason, $shown): CalibrationPoint {
             $run = self::held(CalibrationRun::query()->lockForUpdate()->findOrFail($run->id), $by);
@@ -69,7 +69,7 @@ final readonly class AcceptPoint
                 'mv' => $seen->signal->mv,
                 'shown_ph' => $seen->signal->shownPh,
                 'celsius' => $seen->celsius,
-                'response_s' => $seen->responseS,
+                'response_time_s' => $seen->responseTimeS,
                 'waited_s' => $seen->waitedS(),
                 'settled' => $seen->settled,
                 'reason' => $reason,
@@ -101,7 +101,7 @@ final readonly class AcceptPoint
             throw Refused::because('This run is closed; nothing can be added to it.', 'run');
         }
         if ($run->holder_id !== $by->id) {
-            throw Refused::because(sprintf('%s holds this run since %s. Take it over with a reason to go on.', $run->holder->name, Plant::short($run->opened_at)), 'run');
+            throw Refused::because(sprintf('%s holds this run since %s. Take it over with a reason to go on.', $run->holder->name, SiteClock::short($run->opened_at)), 'run');
         }
 
         return $run;

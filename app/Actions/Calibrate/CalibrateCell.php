@@ -16,11 +16,11 @@ use Rheacid\Models\LotUse;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Shelf\Cells;
 
 /** Reads a conductivity standard or a redox standard: one gives the cell factor, the other an offset. */
@@ -32,7 +32,7 @@ final class CalibrateCell
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, SentForm $form, Pair $pair, Lot $lot, CellReading $seen, ?string $reason): CellCalibration
+    public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, Lot $lot, CellReading $seen, ?string $reason): CellCalibration
     {
         return Recording::once($by, $form, 'calibrate a cell', CellCalibration::class, static function (Entry $entry) use ($by, $pair, $lot, $seen, $reason): CellCalibration {
             self::ensureUsable($pair);
@@ -58,7 +58,7 @@ final class CalibrateCell
                 'settled' => $seen->settled,
                 'reason' => $reason,
                 'at' => $entry->at,
-                'due_at' => $pair->policy->interval()->dueAt($entry->at, Plant::endOfDay($entry->at)),
+                'due_at' => $pair->policy->interval()->dueAt($entry->at, SiteClock::endOfDay($entry->at)),
                 'person_id' => $by->id,
             ]));
             MoveElectrode::openLot($entry, $lot->id);
@@ -83,9 +83,9 @@ final class CalibrateCell
         if ($pair->electrode->measures === Measures::Ph) {
             throw Refused::because(sprintf('%s measures pH; it is calibrated on buffers.', $pair->electrode->code), 'pair');
         }
-        $standing = Cells::standing($pair);
-        if ($pair->parting !== null || in_array($standing->state, [PairState::OutOfUse, PairState::Retired], true)) {
-            throw Refused::because(sprintf('%s is %s.', $pair->electrode->code, $pair->parting !== null ? 'parted from its meter' : StateWords::pair($standing->state, null, $standing->because)), 'pair');
+        $status = Cells::status($pair);
+        if ($pair->parting !== null || in_array($status->state, [PairState::OutOfUse, PairState::Retired], true)) {
+            throw Refused::because(sprintf('%s is %s.', $pair->electrode->code, $pair->parting !== null ? 'parted from its meter' : StateWords::pair($status->state, null, $status->because)), 'pair');
         }
     }
 }

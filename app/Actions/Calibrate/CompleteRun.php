@@ -14,14 +14,14 @@ use Rheacid\Core\Electrode\Segment;
 use Rheacid\Core\Electrode\ShownJudgement;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Version;
-use Rheacid\Models\BufferCheck;
+use Rheacid\Models\ControlCheck;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\CareEvent;
 use Rheacid\Models\RunEvent;
 use Rheacid\Models\RunState;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 use Rheacid\Records\Entry;
 use Rheacid\Shelf\Fits;
 use Rheacid\Shelf\Health;
@@ -49,7 +49,7 @@ final class CompleteRun
                 'needed' => $finding->needed,
             ], $outcome['findings']),
             'at' => $entry->at,
-            'due_at' => $run->policy->interval()->dueAt($entry->at, Plant::endOfDay($entry->at)),
+            'due_at' => $run->policy->interval()->dueAt($entry->at, SiteClock::endOfDay($entry->at)),
             'person_id' => $entry->by->id,
             'core_version' => Version::CORE,
         ]));
@@ -71,7 +71,7 @@ final class CompleteRun
             'findings' => $judgement->findings,
             'slope_percent' => min(array_map(static fn(Segment $segment): float => $segment->percent(), $fit->segments)),
             'alkaline_slope_percent' => self::alkaline($fit),
-            'response_s' => self::slowest($run),
+            'response_time_s' => self::slowest($run),
             'diagnosis' => Diagnosis::of($fit, $run->policy->criteria(), self::isRestless($run), self::past($run)),
             'offset_mv' => $fit->neutral()->offsetMv,
             'zero_point_ph' => $fit->zeroPointPh(),
@@ -96,7 +96,7 @@ final class CompleteRun
             'findings' => $judgement->findings,
             'slope_percent' => $readBack->shown_slope_percent,
             'offset_mv' => $readBack->shown_offset_mv,
-            'response_s' => self::slowest($run),
+            'response_time_s' => self::slowest($run),
             'bracket_low_ph' => min([...$buffers, INF]),
             'bracket_high_ph' => max([...$buffers, -INF]),
             'read_back_error_ph' => $error,
@@ -113,7 +113,7 @@ final class CompleteRun
 
     private static function slowest(CalibrationRun $run): ?float
     {
-        $slowest = $run->points->max('response_s');
+        $slowest = $run->points->max('response_time_s');
 
         return is_float($slowest) ? $slowest : null;
     }
@@ -139,7 +139,7 @@ final class CompleteRun
             if ($point->isFitted() || $fitted->contains($point->lot_id) || $calibration->verdict === Verdict::Fail || $calibration->read_back_error_ph === null) {
                 continue;
             }
-            $entry->add(new BufferCheck([
+            $entry->add(new ControlCheck([
                 'pair_id' => $run->pair_id,
                 'calibration_id' => $calibration->id,
                 'lot_id' => $point->lot_id,

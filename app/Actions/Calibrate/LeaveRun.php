@@ -10,12 +10,12 @@ use Rheacid\Models\RunEvent;
 use Rheacid\Models\RunState;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** Leaves a run without a verdict. The points stay on record; the calibration before stays in force unless it was found off. */
 final class LeaveRun
 {
-    public function __invoke(Person $by, SentForm $form, CalibrationRun $run, ?string $reason): RunEvent
+    public function __invoke(Person $by, IdempotencyKey $form, CalibrationRun $run, ?string $reason): RunEvent
     {
         return Recording::once($by, $form, 'leave a calibration run', RunEvent::class, static function (Entry $entry) use ($by, $run, $reason): RunEvent {
             $run = AcceptPoint::held(CalibrationRun::query()->lockForUpdate()->findOrFail($run->id), $by);

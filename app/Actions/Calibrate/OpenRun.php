@@ -20,11 +20,11 @@ use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Models\RunEvent;
 use Rheacid\Models\RunState;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Shelf\Readiness;
 
 /** Begins a calibration of a pair on chosen bottles: each is fitted once, then one is read back. */
@@ -39,7 +39,7 @@ final class OpenRun
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, SentForm $form, Pair $pair, array $lots, Lot $readBack, Source $source, ?string $reason, ?FitMethod $fit = null, BufferOrder $order = BufferOrder::NeutralFirst): CalibrationRun
+    public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, array $lots, Lot $readBack, Source $source, ?string $reason, ?FitMethod $fit = null, BufferOrder $order = BufferOrder::NeutralFirst): CalibrationRun
     {
         return Recording::once($by, $form, 'open a calibration run', CalibrationRun::class, static function (Entry $entry) use ($by, $pair, $lots, $readBack, $source, $reason, $fit, $order): CalibrationRun {
             self::ensureMeasuresPh($pair);
@@ -51,7 +51,7 @@ final class OpenRun
             (new CloseStaleRun())($entry, $pair);
             $open = CalibrationRun::query()->where('open_pair_id', $pair->id)->lockForUpdate()->first();
             if ($open !== null) {
-                throw Refused::because(sprintf('%s is calibrating this pair since %s. Open that run, or take it over with a reason.', $open->holder->name, Plant::short($open->opened_at)), 'pair');
+                throw Refused::because(sprintf('%s is calibrating this pair since %s. Open that run, or take it over with a reason.', $open->holder->name, SiteClock::short($open->opened_at)), 'pair');
             }
             $run = CalibrationRun::query()->create([
                 'pair_id' => $pair->id,
@@ -89,9 +89,9 @@ final class OpenRun
     public static function spent(Lot $lot): ?string
     {
         return match (true) {
-            $lot->happened('discarded') !== null => 'discarded ' . Plant::day($lot->happened('discarded')->at),
+            $lot->happened('discarded') !== null => 'discarded ' . SiteClock::day($lot->happened('discarded')->at),
             $lot->comes_as === 'powder' && $lot->openedOn() === null => 'powder, not made up yet',
-            $lot->usableUntil()->lessThan(CarbonImmutable::now()->startOfDay()) => 'expired ' . Plant::day($lot->usableUntil()),
+            $lot->usableUntil()->lessThan(CarbonImmutable::now()->startOfDay()) => 'expired ' . SiteClock::day($lot->usableUntil()),
             $lot->usesLeft() !== null && $lot->usesLeft() < 1 => sprintf('all %d uses taken', $lot->uses_allowed),
             default => null,
         };
@@ -101,7 +101,7 @@ final class OpenRun
     public static function ensureMeasuresPh(Pair $pair): void
     {
         if ($pair->parting !== null) {
-            throw Refused::because(sprintf('%s and %s were parted %s. Take the pair that the electrode belongs to now.', $pair->electrode->code, $pair->meter->name, Plant::short($pair->parting->at)), 'pair');
+            throw Refused::because(sprintf('%s and %s were parted %s. Take the pair that the electrode belongs to now.', $pair->electrode->code, $pair->meter->name, SiteClock::short($pair->parting->at)), 'pair');
         }
         if ($pair->electrode->measures !== Measures::Ph) {
             throw Refused::because(sprintf('%s measures %s; it is calibrated on its own page.', $pair->electrode->code, $pair->electrode->measures->words()), 'pair');
@@ -133,12 +133,12 @@ final class OpenRun
 
     private static function ensureFit(Pair $pair, ?string $reason): void
     {
-        $standing = Readiness::of($pair);
-        if ($standing->state === PairState::OutOfUse || $standing->state === PairState::Retired) {
-            throw Refused::because(sprintf('This electrode is %s. Take it back into use first.', StateWords::pair($standing->state, null, $standing->because)), 'pair');
+        $status = Readiness::of($pair);
+        if ($status->state === PairState::OutOfUse || $status->state === PairState::Retired) {
+            throw Refused::because(sprintf('This electrode is %s. Take it back into use first.', StateWords::pair($status->state, null, $status->because)), 'pair');
         }
-        if ($standing->state === PairState::Soaking && $standing->until !== null && $reason === null) {
-            throw Refused::because(sprintf('The electrode soaks until %s. Wait, or write why it is calibrated before.', Plant::short($standing->until)), 'soak_reason');
+        if ($status->state === PairState::Soaking && $status->until !== null && $reason === null) {
+            throw Refused::because(sprintf('The electrode soaks until %s. Wait, or write why it is calibrated before.', SiteClock::short($status->until)), 'soak_reason');
         }
     }
 }

@@ -11,13 +11,13 @@ use Rheacid\Models\RunState;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** Takes a run out of another person's hands, with a reason. */
 final class TakeOverRun
 {
     /** @throws Refused without a reason, or if the run is closed */
-    public function __invoke(Person $by, SentForm $form, CalibrationRun $run, ?string $reason): RunEvent
+    public function __invoke(Person $by, IdempotencyKey $form, CalibrationRun $run, ?string $reason): RunEvent
     {
         return Recording::once($by, $form, 'take over a calibration run', RunEvent::class, static function (Entry $entry) use ($by, $run, $reason): RunEvent {
             $run = CalibrationRun::query()->lockForUpdate()->findOrFail($run->id);

@@ -16,7 +16,7 @@ use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** Calibrates a pair from the plateaus of a log, by the same steps as live work: all of them, or nothing is recorded. */
 final readonly class CalibrateFromLog
@@ -29,7 +29,7 @@ final readonly class CalibrateFromLog
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, SentForm $form, LogUpload $upload, array $chosen, ?string $reason): Calibration
+    public function __invoke(Person $by, IdempotencyKey $form, LogUpload $upload, array $chosen, ?string $reason): Calibration
     {
         return Recording::once($by, $form, 'calibrate from a log', Calibration::class, function (Entry $entry) use ($by, $upload, $chosen, $reason): Calibration {
             if (count($chosen) < 2) {
@@ -41,9 +41,9 @@ final readonly class CalibrateFromLog
                 throw Refused::because('Each buffer is fitted once. Leave out the plateau that repeats a bottle; only the last one is a read-back.', 'lots');
             }
             assert($lots !== []);
-            $run = ($this->open)($by, SentForm::own(), $upload->pair, $lots, $readBack, Source::Imported, $reason);
+            $run = ($this->open)($by, IdempotencyKey::own(), $upload->pair, $lots, $readBack, Source::Imported, $reason);
             foreach ($chosen as $station => $choice) {
-                ($this->accept)($by, SentForm::own(), $run, $station, new LogReading($choice['plateau']), $reason);
+                ($this->accept)($by, IdempotencyKey::own(), $run, $station, new LogReading($choice['plateau']), $reason);
             }
 
             return $run->calibration()->firstOrFail();

@@ -8,12 +8,12 @@ use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Bench\LogReading;
 use Rheacid\Core\Logs\Plateau;
 use Rheacid\Models\Person;
-use Rheacid\Models\ReadingDraft;
+use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Replicate;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** Takes the chosen plateaus of a log as portions of a sample: all of them, or none. */
 final readonly class MeasureFromLog
@@ -25,12 +25,12 @@ final readonly class MeasureFromLog
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, SentForm $form, ReadingDraft $draft, array $chosen): Replicate
+    public function __invoke(Person $by, IdempotencyKey $form, MeasurementDraft $draft, array $chosen): Replicate
     {
         return Recording::once($by, $form, 'take portions from a log', Replicate::class, function (Entry $entry) use ($by, $draft, $chosen): Replicate {
             $replicate = null;
             foreach ($chosen as $plateau) {
-                $replicate = ($this->accept)($by, SentForm::own(), $draft, new LogReading($plateau), null);
+                $replicate = ($this->accept)($by, IdempotencyKey::own(), $draft, new LogReading($plateau), null);
             }
 
             return $replicate ?? throw Refused::because('Tick at least one plateau.', 'take');

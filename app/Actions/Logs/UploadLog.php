@@ -10,19 +10,19 @@ use Rheacid\Core\Logs\LogTable;
 use Rheacid\Models\LogUpload;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
-use Rheacid\Models\ReadingDraft;
+use Rheacid\Models\MeasurementDraft;
 
 /** Keeps an uploaded log for its preview. What cannot be read at all is refused here, with the line. */
 final class UploadLog
 {
-    public function __invoke(Person $by, string $name, string $content, Pair $pair, ?ReadingDraft $draft): LogUpload
+    public function __invoke(Person $by, string $name, string $content, Pair $pair, ?MeasurementDraft $draft): LogUpload
     {
         $table = LogTable::read($content);
         LogColumns::guess($table)->trace($table);
 
         return LogUpload::query()->create([
             'pair_id' => $pair->id,
-            'reading_draft_id' => $draft?->id,
+            'measurement_draft_id' => $draft?->id,
             'person_id' => $by->id,
             'name' => mb_substr(basename($name), 0, 200),
             'sha256' => hash('sha256', $content),

@@ -7,13 +7,13 @@ namespace Rheacid\Actions\Measure;
 use Rheacid\Actions\KeepTrace;
 use Rheacid\Bench\ReadingSource;
 use Rheacid\Models\Person;
-use Rheacid\Models\ReadingDraft;
+use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Replicate;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** Keeps one portion as it was read, at once. Nothing measured is thrown away. */
 final class AcceptReplicate
@@ -25,25 +25,25 @@ final class AcceptReplicate
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, SentForm $form, ReadingDraft $draft, ReadingSource $source, ?string $reason): Replicate
+    public function __invoke(Person $by, IdempotencyKey $form, MeasurementDraft $draft, ReadingSource $source, ?string $reason): Replicate
     {
         return Recording::once($by, $form, 'accept a replicate', Replicate::class, static function (Entry $entry) use ($by, $draft, $source, $reason): Replicate {
-            $draft = self::held(ReadingDraft::query()->lockForUpdate()->findOrFail($draft->id), $by);
+            $draft = self::held(MeasurementDraft::query()->lockForUpdate()->findOrFail($draft->id), $by);
             $position = $draft->replicates()->count() + 1;
             if ($position > self::MOST) {
                 throw Refused::because(sprintf('At most %d portions are read of one sample. Record the reading, or draw a fresh sample.', self::MOST), 'reason');
             }
-            $response = $draft->calibration->response();
+            $response = $draft->calibration->calibrationFunction();
             $seen = $source->observe($draft->calibration->fitted(), $draft->method->settle_window_s);
             $seen->ensureSettled($draft->method->settle_window_s, $reason);
-            $celsius = round($draft->thermometerCheck->corrected($seen->celsius), 3);
+            $celsius = round($draft->verification->corrected($seen->celsius), 3);
             $reading = $response->tell($seen->signal, $celsius);
 
             return $entry->add(new Replicate([
                 'series' => $draft->series,
                 'position' => $position,
                 'calibration_id' => $draft->calibration_id,
-                'thermometer_check_id' => $draft->thermometer_check_id,
+                'verification_id' => $draft->verification_id,
                 'mv' => $seen->signal->mv,
                 'shown_ph' => $seen->signal->shownPh,
                 'shown_c' => $seen->celsius,
@@ -51,7 +51,7 @@ final class AcceptReplicate
                 'celsius' => $celsius,
                 'ph' => $reading->ph,
                 'outside_by_ph' => $reading->outsideByPh(),
-                'response_s' => $seen->responseS,
+                'response_time_s' => $seen->responseTimeS,
                 'settled' => $seen->settled,
                 'reason' => $reason,
                 'trace_id' => KeepTrace::of($entry, $seen)?->id,
@@ -63,13 +63,13 @@ final class AcceptReplicate
     }
 
     /** @throws Refused if the measurement is closed or in other hands */
-    public static function held(ReadingDraft $draft, Person $by): ReadingDraft
+    public static function held(MeasurementDraft $draft, Person $by): MeasurementDraft
     {
         if (!$draft->isOpen()) {
             throw Refused::because('This measurement is closed; nothing can be added to it.', 'draft');
         }
         if ($draft->holder_id !== $by->id) {
-            throw Refused::because(sprintf('%s holds this measurement since %s.', $draft->holder->name, Plant::short($draft->opened_at)), 'draft');
+            throw Refused::because(sprintf('%s holds this measurement since %s.', $draft->holder->name, SiteClock::short($draft->opened_at)), 'draft');
         }
 
         return $draft;

@@ -15,14 +15,14 @@ use Rheacid\Core\Words\ThermometerWords;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
-use Rheacid\Models\ReadingDraft;
+use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Sample;
 use Rheacid\Models\Thermometer;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Shelf\Readiness;
 use Rheacid\Shelf\Thermometers;
 
@@ -34,27 +34,27 @@ final class BeginMeasuring
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, SentForm $form, Batch $batch, Pair $pair, Thermometer $thermometer, Stage $stage, string $place, CarbonImmutable $drawnAt, array $answeredYes, Source $source): ReadingDraft
+    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, Pair $pair, Thermometer $thermometer, Stage $stage, string $place, CarbonImmutable $drawnAt, array $answeredYes, Source $source): MeasurementDraft
     {
-        return Recording::once($by, $form, 'draw a sample', ReadingDraft::class, static function (Entry $entry) use ($by, $batch, $pair, $thermometer, $stage, $place, $drawnAt, $answeredYes, $source): ReadingDraft {
+        return Recording::once($by, $form, 'draw a sample', MeasurementDraft::class, static function (Entry $entry) use ($by, $batch, $pair, $thermometer, $stage, $place, $drawnAt, $answeredYes, $source): MeasurementDraft {
             OpenRun::ensureMeasuresPh($pair);
             $calibration = $pair->newestCalibration;
-            if ($calibration === null || !$calibration->response()->canTell()) {
+            if ($calibration === null || !$calibration->calibrationFunction()->canTell()) {
                 throw Refused::because('This pair has no calibration that could turn mV into pH. Calibrate it first.', 'pair');
             }
             if (in_array(Readiness::of($pair)->state, [PairState::OutOfUse, PairState::Retired], true)) {
                 throw Refused::because('This electrode was taken out of use. Choose another pair.', 'pair');
             }
-            $thermometerState = Thermometers::standing($thermometer)->state;
+            $thermometerState = Thermometers::status($thermometer)->state;
             if ($thermometerState === ThermometerState::OutOfUse || $thermometerState === ThermometerState::Adjusted) {
                 throw Refused::because(sprintf('This thermometer is %s. Choose another.', ThermometerWords::state($thermometerState, null)), 'thermometer');
             }
             $method = $batch->product->method;
             $check = Thermometers::checkFor($thermometer, ($method->low_c + $method->high_c) / 2) ?? throw Refused::because('This thermometer was never checked. Choose another, or verify it first.', 'thermometer');
             self::ensureDrawn($batch, $drawnAt, $entry->at);
-            $open = ReadingDraft::query()->where('open_pair_id', $pair->id)->lockForUpdate()->first();
+            $open = MeasurementDraft::query()->where('open_pair_id', $pair->id)->lockForUpdate()->first();
             if ($open !== null) {
-                throw Refused::because(sprintf('%s is measuring with this pair since %s. Finish or leave that measurement first, or choose another pair.', $open->holder->name, Plant::short($open->opened_at)), 'pair');
+                throw Refused::because(sprintf('%s is measuring with this pair since %s. Finish or leave that measurement first, or choose another pair.', $open->holder->name, SiteClock::short($open->opened_at)), 'pair');
             }
             $sample = $entry->add(new Sample([
                 'batch_id' => $batch->id,
@@ -65,11 +65,11 @@ final class BeginMeasuring
                 'person_id' => $by->id,
             ]));
 
-            return ReadingDraft::query()->create([
+            return MeasurementDraft::query()->create([
                 'sample_id' => $sample->id,
                 'pair_id' => $pair->id,
                 'calibration_id' => $calibration->id,
-                'thermometer_check_id' => $check->id,
+                'verification_id' => $check->id,
                 'method_id' => $batch->product->method_id,
                 'series' => (string) Str::uuid(),
                 'source' => $source,
@@ -85,7 +85,7 @@ final class BeginMeasuring
     public static function ensureDrawn(Batch $batch, CarbonImmutable $drawnAt, CarbonImmutable $now): void
     {
         if ($drawnAt->lessThan($batch->started_at->startOfMinute()) || $drawnAt->greaterThan($now)) {
-            throw Refused::because(sprintf('The sample was drawn between the start of the batch (%s) and now (%s).', Plant::full($batch->started_at), Plant::full($now)), 'drawn_at');
+            throw Refused::because(sprintf('The sample was drawn between the start of the batch (%s) and now (%s).', SiteClock::full($batch->started_at), SiteClock::full($now)), 'drawn_at');
         }
     }
 }

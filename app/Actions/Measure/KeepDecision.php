@@ -13,13 +13,13 @@ use Rheacid\Measure\Assessment;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchEvent;
 use Rheacid\Models\Decision;
-use Rheacid\Models\Reading;
+use Rheacid\Models\Measurement;
 use Rheacid\Records\Entry;
 
 /** Keeps what a reading meant on the day, with the limits as they stood, and holds the batch where that follows. */
 final class KeepDecision
 {
-    public function __invoke(Entry $entry, Reading $reading, Assessment $assessment, Batch $batch): Decision
+    public function __invoke(Entry $entry, Measurement $reading, Assessment $assessment, Batch $batch): Decision
     {
         if ($assessment->decision->overall === Overall::Hold && $batch->state() === 'running') {
             $entry->add(new BatchEvent([

@@ -6,20 +6,20 @@ namespace Rheacid\Actions\Measure;
 
 use Rheacid\Models\DraftEvent;
 use Rheacid\Models\Person;
-use Rheacid\Models\ReadingDraft;
+use Rheacid\Models\MeasurementDraft;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** Takes a measurement out of another person's hands, with a reason. */
 final class TakeOverMeasuring
 {
     /** @throws Refused without a reason, or if the measurement is closed */
-    public function __invoke(Person $by, SentForm $form, ReadingDraft $draft, ?string $reason): DraftEvent
+    public function __invoke(Person $by, IdempotencyKey $form, MeasurementDraft $draft, ?string $reason): DraftEvent
     {
         return Recording::once($by, $form, 'take over a measurement', DraftEvent::class, static function (Entry $entry) use ($by, $draft, $reason): DraftEvent {
-            $draft = ReadingDraft::query()->lockForUpdate()->findOrFail($draft->id);
+            $draft = MeasurementDraft::query()->lockForUpdate()->findOrFail($draft->id);
             if (!$draft->isOpen()) {
                 throw Refused::because('This measurement is closed; there is nothing to take over.', 'draft');
             }
@@ -28,7 +28,7 @@ final class TakeOverMeasuring
             }
             $draft->update(['holder_id' => $by->id]);
 
-            return $entry->add(new DraftEvent(['reading_draft_id' => $draft->id, 'kind' => 'taken-over', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => $reason]));
+            return $entry->add(new DraftEvent(['measurement_draft_id' => $draft->id, 'kind' => 'taken-over', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => $reason]));
         });
     }
 }

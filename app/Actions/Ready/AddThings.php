@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** Puts things on the shelf: all of them or none. */
 final class AddThings
@@ -20,7 +20,7 @@ final class AddThings
      *
      * @return T the first of them
      */
-    public function __invoke(Person $by, SentForm $form, array $things): Model
+    public function __invoke(Person $by, IdempotencyKey $form, array $things): Model
     {
         return Recording::once($by, $form, 'add to the shelf', $things[0]::class, static function (Entry $entry) use ($things): Model {
             foreach ($things as $thing) {

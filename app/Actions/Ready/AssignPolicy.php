@@ -10,12 +10,12 @@ use Rheacid\Models\Policy;
 use Rheacid\Models\PolicyAssignment;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** Puts a pair under a policy. What was calibrated before keeps the version it was judged by. */
 final class AssignPolicy
 {
-    public function __invoke(Person $by, SentForm $form, Pair $pair, Policy $policy, ?string $reason): PolicyAssignment
+    public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, Policy $policy, ?string $reason): PolicyAssignment
     {
         return Recording::once($by, $form, 'assign a policy', PolicyAssignment::class, static fn(Entry $entry): PolicyAssignment => self::write($entry, $by, $pair, $policy, $reason));
     }

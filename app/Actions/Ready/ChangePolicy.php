@@ -11,7 +11,7 @@ use Rheacid\Models\Policy;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** A changed policy is a new version, and every pair that followed the old one follows it from then on; an own copy stands beside it. */
 final class ChangePolicy
@@ -22,7 +22,7 @@ final class ChangePolicy
      *
      * @throws Refused if somebody changed it meanwhile, or the name is taken
      */
-    public function __invoke(Person $by, SentForm $form, Policy $policy, array $values, ?string $copyAs, ?string $reason): Policy
+    public function __invoke(Person $by, IdempotencyKey $form, Policy $policy, array $values, ?string $copyAs, ?string $reason): Policy
     {
         return Recording::once($by, $form, 'change a policy', Policy::class, static function (Entry $entry) use ($by, $policy, $values, $copyAs, $reason): Policy {
             $code = $copyAs === null ? $policy->code : Str::limit(Str::slug($copyAs), 40, '');

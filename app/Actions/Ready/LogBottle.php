@@ -10,7 +10,7 @@ use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** Opens, makes up or discards a bottle, or marks that something was dipped into it. */
 final class LogBottle
@@ -23,7 +23,7 @@ final class LogBottle
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, SentForm $form, Lot $lot, string $kind, ?float $volumeMl, ?string $water, ?string $note): LotEvent
+    public function __invoke(Person $by, IdempotencyKey $form, Lot $lot, string $kind, ?float $volumeMl, ?string $water, ?string $note): LotEvent
     {
         return Recording::once($by, $form, 'bottle', LotEvent::class, static function (Entry $entry) use ($by, $lot, $kind, $volumeMl, $water, $note): LotEvent {
             $lot = Lot::query()->lockForUpdate()->findOrFail($lot->id);

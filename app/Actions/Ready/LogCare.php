@@ -14,11 +14,11 @@ use Rheacid\Models\BatchEvent;
 use Rheacid\Models\CareEvent;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Person;
-use Rheacid\Models\ReadingDraft;
+use Rheacid\Models\MeasurementDraft;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** Writes into the care log of an electrode what was done to it, or what happened. */
 final class LogCare
@@ -29,7 +29,7 @@ final class LogCare
      *
      * @throws Refused if something is missing, or the electrode is retired
      */
-    public function __invoke(Person $by, SentForm $form, Electrode $electrode, CareKind $kind, ?SoakSchool $school = null, ?Dirt $dirt = null, ?string $note = null): CareEvent
+    public function __invoke(Person $by, IdempotencyKey $form, Electrode $electrode, CareKind $kind, ?SoakSchool $school = null, ?Dirt $dirt = null, ?string $note = null): CareEvent
     {
         return Recording::once($by, $form, 'care for an electrode', CareEvent::class, static function (Entry $entry) use ($by, $electrode, $kind, $school, $dirt, $note): CareEvent {
             $isRetired = CareEvent::query()->where('electrode_id', $electrode->id)->where('kind', CareKind::Retired)->exists();
@@ -63,7 +63,7 @@ final class LogCare
     private static function holdForGlass(Entry $entry, Electrode $electrode): void
     {
         $lastLook = CareEvent::query()->where('electrode_id', $electrode->id)->whereIn('kind', [CareKind::GlassWhole, CareKind::Inspected])->max('at');
-        $touched = ReadingDraft::query()->with('sample')->whereRelation('pair', 'electrode_id', $electrode->id)
+        $touched = MeasurementDraft::query()->with('sample')->whereRelation('pair', 'electrode_id', $electrode->id)
             ->whereHas('replicates', static fn(Builder $portions): Builder => $lastLook === null ? $portions : $portions->where('at', '>', $lastLook))->get();
         foreach (Batch::query()->with('newestEvent')->findMany($touched->pluck('sample.batch_id')->unique()) as $batch) {
             if ($batch->state() === 'running') {

@@ -11,11 +11,11 @@ use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Models\Policy;
 use Rheacid\Models\PolicyAssignment;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** Puts an electrode on a meter. The new pair has no calibration: exchanging either voids it. */
 final class PairUp
@@ -26,7 +26,7 @@ final class PairUp
      *
      * @throws Refused if either is in use elsewhere and is not to be exchanged
      */
-    public function __invoke(Person $by, SentForm $form, Meter $meter, Electrode $electrode, ?string $channel, Policy $policy, bool $exchange): Pair
+    public function __invoke(Person $by, IdempotencyKey $form, Meter $meter, Electrode $electrode, ?string $channel, Policy $policy, bool $exchange): Pair
     {
         return Recording::once($by, $form, 'pair up', Pair::class, static function (Entry $entry) use ($by, $meter, $electrode, $channel, $policy, $exchange): Pair {
             $taken = Pair::query()->with(['meter', 'electrode', 'openRun', 'openDraft'])->whereDoesntHave('parting')
@@ -34,7 +34,7 @@ final class PairUp
                 ->lockForUpdate()->get();
             foreach ($taken as $pair) {
                 if (!$exchange) {
-                    throw Refused::because(sprintf('%s is on %s since %s. Tick "exchange" to part them first; their calibration is void then.', $pair->electrode->code, $pair->name(), Plant::day($pair->paired_at)), 'electrode');
+                    throw Refused::because(sprintf('%s is on %s since %s. Tick "exchange" to part them first; their calibration is void then.', $pair->electrode->code, $pair->name(), SiteClock::day($pair->paired_at)), 'electrode');
                 }
                 PartPair::write($entry, $pair, "exchanged for $electrode->code on $meter->code");
             }

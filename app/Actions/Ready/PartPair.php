@@ -10,13 +10,13 @@ use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** Takes an electrode off its meter. Their history stays; their calibration is void. */
 final class PartPair
 {
     /** @throws Refused if somebody is at work with the pair */
-    public function __invoke(Person $by, SentForm $form, Pair $pair, ?string $reason): Parting
+    public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, ?string $reason): Parting
     {
         return Recording::once($by, $form, 'part a pair', Parting::class, static fn(Entry $entry): Parting => self::write($entry, $pair, $reason));
     }

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Verify;
 
-use Rheacid\Core\Thermometry\CheckVerdict;
+use Rheacid\Core\Thermometry\VerificationVerdict;
 use Rheacid\Core\Thermometry\LinearCorrection;
 use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Words\ThermometerWords;
-use Rheacid\Models\CheckOutcome;
+use Rheacid\Models\VerificationOutcome;
 use Rheacid\Models\Person;
-use Rheacid\Models\ThermometerCheck;
+use Rheacid\Models\Verification;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** Says what follows from a check: used on, corrected, adjusted, replaced, out of use. */
 final class ChooseOutcome
@@ -23,14 +23,14 @@ final class ChooseOutcome
     private const FAR_ENOUGH_C = 30.0;
 
     /** @throws Refused if the check does not allow it, or somebody has chosen already */
-    public function __invoke(Person $by, SentForm $form, ThermometerCheck $check, Outcome $outcome, ?string $note): CheckOutcome
+    public function __invoke(Person $by, IdempotencyKey $form, Verification $check, Outcome $outcome, ?string $note): VerificationOutcome
     {
-        return Recording::once($by, $form, 'conclude a check', CheckOutcome::class, static function (Entry $entry) use ($by, $check, $outcome, $note): CheckOutcome {
-            $check = ThermometerCheck::query()->with(['outcome', 'confirms', 'thermometer.newestCheck'])->lockForUpdate()->findOrFail($check->id);
+        return Recording::once($by, $form, 'conclude a check', VerificationOutcome::class, static function (Entry $entry) use ($by, $check, $outcome, $note): VerificationOutcome {
+            $check = Verification::query()->with(['outcome', 'confirms', 'thermometer.newestVerification'])->lockForUpdate()->findOrFail($check->id);
             if ($check->outcome !== null) {
                 throw Refused::because(sprintf('This check is concluded: %s.', ThermometerWords::outcome($check->outcome->outcome)), 'outcome');
             }
-            if ($check->thermometer->newestCheck?->is($check) !== true) {
+            if ($check->thermometer->newestVerification?->is($check) !== true) {
                 throw Refused::because('A newer check stands; conclude that one.', 'outcome');
             }
             if (!in_array($outcome, self::allowed($check), true)) {
@@ -42,14 +42,14 @@ final class ChooseOutcome
             }
             [$gain, $offset] = $outcome === Outcome::Correct ? self::correction($check) : [null, null];
 
-            return $entry->add(new CheckOutcome(['thermometer_check_id' => $check->id, 'outcome' => $outcome, 'gain' => $gain, 'offset_c' => $offset, 'note' => $note, 'at' => $entry->at, 'person_id' => $by->id]));
+            return $entry->add(new VerificationOutcome(['verification_id' => $check->id, 'outcome' => $outcome, 'gain' => $gain, 'offset_c' => $offset, 'note' => $note, 'at' => $entry->at, 'person_id' => $by->id]));
         });
     }
 
     /** @return list<Outcome> */
-    public static function allowed(ThermometerCheck $check): array
+    public static function allowed(Verification $check): array
     {
-        return Outcome::allowed($check->isDamp() ? CheckVerdict::Outside : $check->verdict, $check->isConfirmed(), $check->thermometer->isAdjustable());
+        return Outcome::allowed($check->isDamp() ? VerificationVerdict::Outside : $check->verdict, $check->isConfirmed(), $check->thermometer->isAdjustable());
     }
 
     /**
@@ -57,16 +57,16 @@ final class ChooseOutcome
      *
      * @return array{float, float} gain and offset in °C: true = gain · reading + offset
      */
-    public static function correction(ThermometerCheck $check): array
+    public static function correction(Verification $check): array
     {
-        $other = ThermometerCheck::query()->with('outcome')->where('thermometer_id', $check->thermometer_id)->whereNotNull('reference_c')->where('due_at', '>', $check->at)->where('id', '<', $check->id)->orderByDesc('at')->get()
-            ->first(static fn(ThermometerCheck $earlier): bool => abs((float) $earlier->reference_c - (float) $check->reference_c) >= self::FAR_ENOUGH_C && !in_array($earlier->outcome?->outcome, [Outcome::Adjusted, Outcome::Replaced], true));
+        $other = Verification::query()->with('outcome')->where('thermometer_id', $check->thermometer_id)->whereNotNull('reference_c')->where('due_at', '>', $check->at)->where('id', '<', $check->id)->orderByDesc('at')->get()
+            ->first(static fn(Verification $earlier): bool => abs((float) $earlier->reference_c - (float) $check->reference_c) >= self::FAR_ENOUGH_C && !in_array($earlier->outcome?->outcome, [Outcome::Adjusted, Outcome::Replaced], true));
         if ($other === null) {
             return [1.0, -($check->error_c + ($check->confirms ?? $check)->error_c) / 2];
         }
         $points = [$check, $other];
-        usort($points, static fn(ThermometerCheck $a, ThermometerCheck $b): int => $a->reference_c <=> $b->reference_c);
-        $point = static fn(ThermometerCheck $one): array => ['reference' => (float) $one->reference_c, 'reading' => $one->reading_c];
+        usort($points, static fn(Verification $a, Verification $b): int => $a->reference_c <=> $b->reference_c);
+        $point = static fn(Verification $one): array => ['reference' => (float) $one->reference_c, 'reading' => $one->reading_c];
         $line = LinearCorrection::through($point($points[0]), $point($points[1]));
 
         return [$line->gain, $line->offsetC];

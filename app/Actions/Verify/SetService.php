@@ -9,13 +9,13 @@ use Rheacid\Models\Thermometer;
 use Rheacid\Models\ThermometerService;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** Says how a thermometer is used from now on. */
 final class SetService
 {
     /** @param array<string, mixed> $values */
-    public function __invoke(Person $by, SentForm $form, Thermometer $thermometer, array $values): ThermometerService
+    public function __invoke(Person $by, IdempotencyKey $form, Thermometer $thermometer, array $values): ThermometerService
     {
         return Recording::once($by, $form, 'set the service of a thermometer', ThermometerService::class, static fn(Entry $entry): ThermometerService => $entry->add(new ThermometerService([...$values, 'thermometer_id' => $thermometer->id, 'at' => $entry->at, 'person_id' => $by->id])));
     }

@@ -11,7 +11,7 @@ use Rheacid\Actions\Ready\AddThings;
 use Rheacid\Http\Bench;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Thermometer;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Shelf\NewThing;
 
 /** One short form for each kind of thing. */
@@ -24,7 +24,7 @@ final class AddController
 
     public function store(Request $request, NewThing $what, AddThings $add): RedirectResponse
     {
-        $thing = $add(Bench::person($request), SentForm::from($request), [$what->make($request->all())]);
+        $thing = $add(Bench::person($request), IdempotencyKey::from($request), [$what->make($request->all())]);
 
         return match (true) {
             $thing instanceof Lot => redirect()->route('lots.show', $thing),

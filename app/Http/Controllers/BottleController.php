@@ -10,7 +10,7 @@ use Illuminate\Validation\Rule;
 use Rheacid\Actions\Ready\LogBottle;
 use Rheacid\Http\Bench;
 use Rheacid\Models\Lot;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** What happens to a bottle. */
 final class BottleController
@@ -25,7 +25,7 @@ final class BottleController
         ], ['volume_ml' => 'A volume in mL like 250 is accepted.']);
         $log(
             Bench::person($request),
-            SentForm::from($request),
+            IdempotencyKey::from($request),
             $lot,
             (string) $request->string('kind'),
             $request->filled('volume_ml') ? $request->float('volume_ml') : null,

@@ -19,7 +19,7 @@ use Rheacid\Models\Lot;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Pair;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Today\CareDue;
 use Rheacid\Today\DayPlan;
 
@@ -43,7 +43,7 @@ final class CalibrateController
 
         return view('calibrate.create', [
             'pair' => $pair,
-            'standing' => $plan->standing($pair),
+            'status' => $plan->status($pair),
             'step' => CareDue::nextStep($pair),
             'buffers' => $buffers,
             'order' => $order,
@@ -75,7 +75,7 @@ final class CalibrateController
         assert($lots !== []);
         $run = $open(
             Bench::person($request),
-            SentForm::from($request),
+            IdempotencyKey::from($request),
             $pair,
             $lots,
             $request->filled('read_back') ? $find((string) $request->string('read_back'), 'read_back') : $lots[0],

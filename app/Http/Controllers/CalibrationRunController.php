@@ -14,7 +14,7 @@ use Rheacid\Actions\Calibrate\TakeOverRun;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Http\Bench;
 use Rheacid\Models\CalibrationRun;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\View\RunScreen;
 
 /** A calibration under way, one station after the other. */
@@ -47,7 +47,7 @@ final class CalibrationRunController
     {
         $accept(
             Bench::person($request),
-            SentForm::from($request),
+            IdempotencyKey::from($request),
             $run,
             $request->integer('station', -1),
             Bench::reading($request, $run->source, $run->pair, $bench),
@@ -60,14 +60,14 @@ final class CalibrationRunController
 
     public function leave(Request $request, CalibrationRun $run, LeaveRun $leave): RedirectResponse
     {
-        $leave(Bench::person($request), SentForm::from($request), $run, Bench::remark($request));
+        $leave(Bench::person($request), IdempotencyKey::from($request), $run, Bench::remark($request));
 
         return redirect()->route('calibrate')->with('done', 'The run was left. Its points stay on record.');
     }
 
     public function takeOver(Request $request, CalibrationRun $run, TakeOverRun $takeOver): RedirectResponse
     {
-        $takeOver(Bench::person($request), SentForm::from($request), $run, Bench::remark($request));
+        $takeOver(Bench::person($request), IdempotencyKey::from($request), $run, Bench::remark($request));
 
         return redirect()->route('runs.show', $run);
     }

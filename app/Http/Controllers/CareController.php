@@ -14,7 +14,7 @@ use Rheacid\Core\Words\CareWords;
 use Rheacid\Http\Bench;
 use Rheacid\Models\Pair;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** The care log of an electrode, a tap for each thing done. */
 final class CareController
@@ -28,7 +28,7 @@ final class CareController
         if ($kind === CareKind::Retired && !Bench::person($request)->role->leads()) {
             throw Refused::because('A lead retires an electrode.', 'act');
         }
-        $log(Bench::person($request), SentForm::from($request), $pair->electrode, $kind, SoakSchool::tryFrom($detail), Dirt::tryFrom($detail), self::note($request, $kind));
+        $log(Bench::person($request), IdempotencyKey::from($request), $pair->electrode, $kind, SoakSchool::tryFrom($detail), Dirt::tryFrom($detail), self::note($request, $kind));
 
         // From the page of a reading it is one tap, and the hand stays there.
         return redirect()->back(fallback: route('pairs.show', $pair))->with('done', ucfirst(CareWords::happened($kind)) . ': noted.');

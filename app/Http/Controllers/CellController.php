@@ -18,7 +18,7 @@ use Rheacid\Models\Lot;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Pair;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\View\CellScreen;
 
 /** A conductivity pen or a redox electrode in its standard. */
@@ -47,7 +47,7 @@ final class CellController
     {
         $request->validate(['lot' => ['required', 'string', 'max:20']]);
         $lot = Lot::query()->with('uses')->where('code', $request->string('lot'))->first() ?? throw Refused::because('There is no such bottle on the shelf.', 'lot');
-        $calibrate(Bench::person($request), SentForm::from($request), $pair, $lot, self::reading($request, $pair, $bench), Bench::remark($request));
+        $calibrate(Bench::person($request), IdempotencyKey::from($request), $pair, $lot, self::reading($request, $pair, $bench), Bench::remark($request));
 
         return redirect()->route('cells.show', $pair);
     }

@@ -8,7 +8,7 @@ use Dompdf\Dompdf;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Response;
 use Rheacid\Models\Calibration;
-use Rheacid\Models\ThermometerCheck;
+use Rheacid\Models\Verification;
 use Rheacid\View\Certificate;
 
 /** Certificates of calibrations and verifications, on the screen, on paper and as PDF. */
@@ -24,12 +24,12 @@ final class CertificateController
         return self::pdf(Certificate::ofCalibration($calibration));
     }
 
-    public function verification(ThermometerCheck $check): View
+    public function verification(Verification $check): View
     {
         return view('certificate.page', ['certificate' => Certificate::ofVerification($check)]);
     }
 
-    public function verificationPdf(ThermometerCheck $check): Response
+    public function verificationPdf(Verification $check): Response
     {
         return self::pdf(Certificate::ofVerification($check));
     }

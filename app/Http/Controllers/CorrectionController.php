@@ -8,27 +8,27 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
-use Rheacid\Actions\Measure\CorrectReading;
+use Rheacid\Actions\Measure\CorrectMeasurement;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Http\Bench;
 use Rheacid\Http\Measured;
-use Rheacid\Models\Reading;
-use Rheacid\Records\SentForm;
+use Rheacid\Models\Measurement;
+use Rheacid\Records\IdempotencyKey;
 
 /** Correcting a reading: a new entry that supersedes it. */
 final class CorrectionController
 {
-    public function create(Request $request, Reading $reading): View
+    public function create(Request $request, Measurement $reading): View
     {
-        abort_unless(CorrectReading::allows(Bench::person($request), $reading), 403, 'A checker corrects own readings only.');
+        abort_unless(CorrectMeasurement::allows(Bench::person($request), $reading), 403, 'A checker corrects own readings only.');
         $reading->load(['sample.batch.product.method', 'replicates', 'successor', 'pair.meter']);
 
         return view('measure.correction', ['reading' => $reading]);
     }
 
-    public function store(Request $request, Reading $reading, CorrectReading $correct): RedirectResponse
+    public function store(Request $request, Measurement $reading, CorrectMeasurement $correct): RedirectResponse
     {
         $quantity = $reading->pair->meter->shows_mv ? Quantity::Millivolt : Quantity::Ph;
         $request->validate([
@@ -52,7 +52,7 @@ final class CorrectionController
         }
         $corrected = $correct(
             Bench::person($request),
-            SentForm::from($request),
+            IdempotencyKey::from($request),
             $reading,
             Stage::from((string) $request->string('stage')),
             (string) $request->string('place'),

@@ -19,9 +19,9 @@ use Rheacid\Http\Bench;
 use Rheacid\Models\LogUpload;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Pair;
-use Rheacid\Models\ReadingDraft;
+use Rheacid\Models\MeasurementDraft;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\View\LogScreen;
 
 /** Logs of real meters: uploaded, looked through, and taken from only when a person says so. */
@@ -32,7 +32,7 @@ final class LogController
         return redirect()->route('logs.show', $upload(Bench::person($request), ...self::file($request), pair: $pair, draft: null));
     }
 
-    public function forDraft(Request $request, ReadingDraft $draft, UploadLog $upload): RedirectResponse
+    public function forDraft(Request $request, MeasurementDraft $draft, UploadLog $upload): RedirectResponse
     {
         return redirect()->route('logs.show', $upload(Bench::person($request), ...self::file($request), pair: $draft->pair, draft: $draft));
     }
@@ -56,7 +56,7 @@ final class LogController
                 $chosen[] = ['plateau' => $plateau, 'lot' => $lots->get($code) ?? throw Refused::because("There is no bottle $code on the shelf.", 'lots')];
             }
         }
-        $calibration = $calibrate(Bench::person($request), SentForm::from($request), $log, $chosen, Bench::remark($request));
+        $calibration = $calibrate(Bench::person($request), IdempotencyKey::from($request), $log, $chosen, Bench::remark($request));
 
         return redirect()->route('calibrations.show', $calibration);
     }
@@ -67,7 +67,7 @@ final class LogController
         $request->validate(['take' => ['required', 'array'], 'take.*' => ['integer']], ['take' => 'Tick at least one plateau.']);
         $take = array_map(intval(...), array_filter((array) $request->input('take'), is_numeric(...)));
         $chosen = array_values(array_filter(self::plateaus($request, $log), static fn(int $i): bool => in_array($i, $take, true), ARRAY_FILTER_USE_KEY));
-        $measure(Bench::person($request), SentForm::from($request), $log->draft ?? abort(404), $chosen);
+        $measure(Bench::person($request), IdempotencyKey::from($request), $log->draft ?? abort(404), $chosen);
 
         return redirect()->route('drafts.show', $log->draft);
     }

@@ -16,9 +16,9 @@ use Rheacid\Http\Bench;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Thermometer;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Shelf\Thermometers;
 use Rheacid\Today\DayPlan;
 
@@ -38,7 +38,7 @@ final class MeasureController
             'batch' => $batch,
             'plan' => $plan,
             // What can be relied on comes first.
-            'thermometers' => Thermometer::query()->with('newestCheck.outcome')->orderBy('code')->get()->sortBy(static fn(Thermometer $thermometer): int => Thermometers::standing($thermometer)->state->isInForce() ? 0 : 1)->values(),
+            'thermometers' => Thermometer::query()->with('newestVerification.outcome')->orderBy('code')->get()->sortBy(static fn(Thermometer $thermometer): int => Thermometers::status($thermometer)->state->isInForce() ? 0 : 1)->values(),
             'simulated' => $plan->readyPair() !== null && $bench->knows($plan->readyPair()->electrode),
         ]);
     }
@@ -63,7 +63,7 @@ final class MeasureController
         $pair = Pair::query()->findOrFail($request->integer('pair'));
         $draft = $begin(
             Bench::person($request),
-            SentForm::from($request),
+            IdempotencyKey::from($request),
             $batch,
             $pair,
             Thermometer::query()->findOrFail($request->integer('thermometer')),
@@ -80,6 +80,6 @@ final class MeasureController
     /** @throws Refused if it is no time */
     public static function drawnAt(string $typed): CarbonImmutable
     {
-        return Plant::fromField($typed) ?? throw Refused::because('The time is not understood; accepted is a day and a time like 2026-11-24 09:40.', 'drawn_at');
+        return SiteClock::fromField($typed) ?? throw Refused::because('The time is not understood; accepted is a day and a time like 2026-11-24 09:40.', 'drawn_at');
     }
 }

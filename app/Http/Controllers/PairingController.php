@@ -15,7 +15,7 @@ use Rheacid\Models\Meter;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Policy;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Shelf\NewThing;
 
 /** Which electrode stands on which meter. */
@@ -37,14 +37,14 @@ final class PairingController
         $meter = Meter::query()->where('code', $request->string('meter'))->first() ?? throw self::unknown((string) $request->string('meter'), 'meter', 'a meter');
         $electrode = Electrode::query()->where('code', $request->string('electrode'))->first() ?? throw self::unknown((string) $request->string('electrode'), 'electrode', 'an electrode');
         $policy = Policy::newest()->firstWhere('code', (string) $request->string('policy')) ?? throw Refused::because('There is no such policy.', 'policy');
-        $pair = $pairUp(Bench::person($request), SentForm::from($request), $meter, $electrode, Bench::remark($request, 'channel'), $policy, $request->boolean('exchange'));
+        $pair = $pairUp(Bench::person($request), IdempotencyKey::from($request), $meter, $electrode, Bench::remark($request, 'channel'), $policy, $request->boolean('exchange'));
 
         return redirect()->route('pairs.show', $pair);
     }
 
     public function part(Request $request, Pair $pair, PartPair $part): RedirectResponse
     {
-        $part(Bench::person($request), SentForm::from($request), $pair, Bench::remark($request));
+        $part(Bench::person($request), IdempotencyKey::from($request), $pair, Bench::remark($request));
 
         return redirect()->route('pairing')->with('done', "{$pair->electrode->code} is off {$pair->name()}.");
     }

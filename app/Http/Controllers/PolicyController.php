@@ -19,7 +19,7 @@ use Rheacid\Models\Pair;
 use Rheacid\Models\Policy;
 use Rheacid\Models\PolicyAssignment;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** What is asked of an instrument, and how often; everybody reads it, a lead changes it. */
 final class PolicyController
@@ -30,12 +30,12 @@ final class PolicyController
         'slope_high_percent' => ['Highest slope, %', 100, 110],
         'zero_point_ph' => ['Zero point off 7, pH (or empty)', 0.05, 2],
         'offset_mv' => ['Offset, ± mV (or empty)', 1, 100],
-        'response_s' => ['Response, s (or empty)', 5, 600],
+        'response_time_s' => ['Response, s (or empty)', 5, 600],
         'residual_ph' => ['Residual, pH (or empty)', 0.005, 0.5],
         'read_back_limit_ph' => ['Read-back and check buffer within, pH', 0.005, 0.5],
         'pooled_sd_ph' => ['Pooled repeatability, pH', 0.001, 0.2],
     ];
-    private const MAY_BE_EMPTY = ['zero_point_ph', 'offset_mv', 'response_s', 'residual_ph'];
+    private const MAY_BE_EMPTY = ['zero_point_ph', 'offset_mv', 'response_time_s', 'residual_ph'];
 
     public function index(): View
     {
@@ -68,7 +68,7 @@ final class PolicyController
             'copy_as' => ['nullable', 'string', 'max:80'],
         ], ['min' => 'At least :min is accepted.', 'max' => 'At most :max is accepted.', 'numeric' => 'A number is accepted, like 95.', 'integer' => 'A whole number is accepted, like 12.']);
         unset($values['copy_as']);
-        $changed = $change(Bench::person($request), SentForm::from($request), $policy, [...array_fill_keys(array_keys(self::NUMBERS), null), ...$values], Bench::remark($request, 'copy_as'), Bench::remark($request));
+        $changed = $change(Bench::person($request), IdempotencyKey::from($request), $policy, [...array_fill_keys(array_keys(self::NUMBERS), null), ...$values], Bench::remark($request, 'copy_as'), Bench::remark($request));
 
         return redirect()->route('policies.show', $changed)->with('done', "$changed->name is version $changed->version now.");
     }
@@ -78,7 +78,7 @@ final class PolicyController
         self::ensureLead($request);
         $request->validate(['policy' => ['required', 'string', 'max:40']]);
         $policy = Policy::newest()->firstWhere('code', (string) $request->string('policy')) ?? throw Refused::because('There is no such policy.', 'policy');
-        $assign(Bench::person($request), SentForm::from($request), $pair, $policy, Bench::remark($request));
+        $assign(Bench::person($request), IdempotencyKey::from($request), $pair, $policy, Bench::remark($request));
 
         return redirect()->route('policies')->with('done', "{$pair->electrode->code} follows $policy->name now.");
     }

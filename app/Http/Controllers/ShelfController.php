@@ -7,21 +7,21 @@ namespace Rheacid\Http\Controllers;
 use Illuminate\Contracts\View\View;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Numbers;
-use Rheacid\Core\Thermometry\Coverage;
+use Rheacid\Core\Thermometry\VerifiedRange;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Thermometer;
-use Rheacid\Models\ThermometerCheck;
+use Rheacid\Models\Verification;
 use Rheacid\Shelf\Cells;
 use Rheacid\Shelf\Cleaning;
 use Rheacid\Shelf\Health;
 use Rheacid\Today\DayPlan;
 use Rheacid\View\Figures\HistoryChart;
 use Rheacid\View\HealthScreen;
-use Rheacid\View\ResultScreen;
+use Rheacid\View\VerificationScreen;
 
 /** The shelf: what is fit for use, and the history of each thing. */
 final class ShelfController
@@ -35,7 +35,7 @@ final class ShelfController
             'slopes' => self::slopes($plan),
             'alone' => Electrode::query()->with('careEvents')->whereNotIn('id', $together)->orderBy('code')->get(),
             'lots' => Lot::query()->onShelf()->with('uses')->orderBy('kind')->orderBy('nominal_ph')->orderBy('code')->get(),
-            'thermometers' => Thermometer::query()->with(['newestCheck.outcome', 'newestService'])->orderBy('code')->get(),
+            'thermometers' => Thermometer::query()->with(['newestVerification.outcome', 'newestService'])->orderBy('code')->get(),
         ]);
     }
 
@@ -45,7 +45,7 @@ final class ShelfController
 
         return view('ready.pair', [
             'pair' => $pair,
-            'standing' => $pair->electrode->measures === Measures::Ph ? $plan->standing($pair) : Cells::standing($pair),
+            'status' => $pair->electrode->measures === Measures::Ph ? $plan->status($pair) : Cells::status($pair),
             'health' => HealthScreen::of($pair),
             'cleaning' => Cleaning::last($pair),
             'before' => Pair::query()->with('meter')->where('electrode_id', $pair->electrode_id)->whereKeyNot($pair->id)->orderByDesc('id')->get(),
@@ -88,17 +88,17 @@ final class ShelfController
 
     public function thermometer(Thermometer $thermometer): View
     {
-        $thermometer->load(['checks.person', 'checks.outcome', 'newestCheck.outcome', 'newestService']);
+        $thermometer->load(['checks.person', 'checks.outcome', 'newestVerification.outcome', 'newestService']);
         $tolerance = $thermometer->service()->tolerance_c;
-        $inForce = $thermometer->checks->filter(static fn(ThermometerCheck $check): bool => !$check->isFailed() && $check->due_at->isFuture());
+        $inForce = $thermometer->checks->filter(static fn(Verification $check): bool => !$check->isFailed() && $check->due_at->isFuture());
 
-        $ranges = array_values(array_unique($inForce->map(static fn(ThermometerCheck $check): array => [$check->covers_low_c, $check->covers_high_c])->all(), SORT_REGULAR));
+        $ranges = array_values(array_unique($inForce->map(static fn(Verification $check): array => [$check->verified_low_c, $check->verified_high_c])->all(), SORT_REGULAR));
         $range = static fn(array $ends): string => sprintf('%s to %s °C', Numbers::plain($ends[0]), Numbers::plain($ends[1]));
 
         return view('ready.thermometer', [
             'thermometer' => $thermometer,
-            'gaps' => $ranges === [] ? [] : array_map($range, Coverage::gaps($ranges, $thermometer->service()->use_low_c, $thermometer->service()->use_high_c)),
-            'chart' => $thermometer->checks->count() > 1 ? new HistoryChart('Error within its tolerance, °C; the bar at the right is the next date', ['error' => ResultScreen::series($thermometer->checks)], -$tolerance, $tolerance, reach: $thermometer->newestCheck === null ? null : [$thermometer->newestCheck->due_at, $thermometer->newestCheck->due_at->addDay()], least: 0.2) : null,
+            'gaps' => $ranges === [] ? [] : array_map($range, VerifiedRange::gaps($ranges, $thermometer->service()->use_low_c, $thermometer->service()->use_high_c)),
+            'chart' => $thermometer->checks->count() > 1 ? new HistoryChart('Error within its tolerance, °C; the bar at the right is the next date', ['error' => VerificationScreen::series($thermometer->checks)], -$tolerance, $tolerance, reach: $thermometer->newestVerification === null ? null : [$thermometer->newestVerification->due_at, $thermometer->newestVerification->due_at->addDay()], least: 0.2) : null,
             'covered' => $inForce->isEmpty() ? 'nothing: no check is in force' : implode('; ', array_map($range, $ranges)),
         ]);
     }

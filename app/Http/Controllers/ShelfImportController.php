@@ -11,7 +11,7 @@ use Illuminate\Http\UploadedFile;
 use Rheacid\Actions\Ready\AddThings;
 use Rheacid\Http\Bench;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Shelf\ShelfFile;
 
 /** A shelf from a file: first shown, then taken, all of it or nothing. */
@@ -38,7 +38,7 @@ final class ShelfImportController
         if ($things === [] || !$file->isWhole()) {
             throw Refused::because('Some lines cannot be taken. Look at the preview, mend them, and send the file again; nothing was taken.', 'shelf');
         }
-        $add(Bench::person($request), SentForm::from($request), $things);
+        $add(Bench::person($request), IdempotencyKey::from($request), $things);
 
         return redirect()->route('ready')->with('done', count($things) === 1 ? 'One thing was put on the shelf.' : count($things) . ' things were put on the shelf.');
     }

@@ -7,15 +7,15 @@ namespace Rheacid\Http\Controllers;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Rheacid\Core\Thermometry\BoilingPoint;
-use Rheacid\Core\Thermometry\CheckFinding;
+use Rheacid\Core\Thermometry\VerificationFinding;
 use Rheacid\Core\Thermometry\ErrorCost;
 use Rheacid\Core\Thermometry\Rtd;
 use Rheacid\Http\Bench;
 use Rheacid\Models\SiteElevation;
 use Rheacid\Models\Thermometer;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 use Rheacid\View\Figures\HistoryChart;
-use Rheacid\View\ResultScreen;
+use Rheacid\View\VerificationScreen;
 
 /** Reference values to print, what an error costs, and alike probes side by side. */
 final class TemperatureReferenceController
@@ -41,14 +41,14 @@ final class TemperatureReferenceController
     public function alike(): View
     {
         $groups = [];
-        foreach (Thermometer::query()->with(['newestService', 'newestCheck.outcome', 'checks'])->orderBy('code')->get() as $thermometer) {
+        foreach (Thermometer::query()->with(['newestService', 'newestVerification.outcome', 'checks'])->orderBy('code')->get() as $thermometer) {
             $groups[$thermometer->kind . ($thermometer->service()->place === null ? '' : ', ' . $thermometer->service()->place)][] = $thermometer;
         }
         ksort($groups);
 
         return view('verify.alike', ['groups' => array_map(static fn(array $thermometers): array => [
             'thermometers' => $thermometers,
-            'chart' => new HistoryChart('Error, °C', array_filter(array_combine(array_map(static fn(Thermometer $one): string => $one->code, $thermometers), array_map(static fn(Thermometer $one): array => ResultScreen::series($one->checks), $thermometers))), -$thermometers[0]->service()->tolerance_c, $thermometers[0]->service()->tolerance_c, least: 0.2),
+            'chart' => new HistoryChart('Error, °C', array_filter(array_combine(array_map(static fn(Thermometer $one): string => $one->code, $thermometers), array_map(static fn(Thermometer $one): array => VerificationScreen::series($one->checks), $thermometers))), -$thermometers[0]->service()->tolerance_c, $thermometers[0]->service()->tolerance_c, least: 0.2),
             'suspect' => self::bathSuspect($thermometers),
         ], $groups)]);
     }
@@ -62,8 +62,8 @@ final class TemperatureReferenceController
     {
         $days = [];
         foreach ($thermometers as $one) {
-            if ($one->newestCheck !== null && $one->newestCheck->error_c > 0 && in_array(CheckFinding::BathSuspect, $one->newestCheck->found(), true)) {
-                $days[] = Plant::local($one->newestCheck->at)->toDateString();
+            if ($one->newestVerification !== null && $one->newestVerification->error_c > 0 && in_array(VerificationFinding::BathSuspect, $one->newestVerification->found(), true)) {
+                $days[] = SiteClock::local($one->newestVerification->at)->toDateString();
             }
         }
 

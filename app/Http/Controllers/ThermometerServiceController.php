@@ -14,7 +14,7 @@ use Rheacid\Core\Thermometry\ToleranceClass;
 use Rheacid\Http\Bench;
 use Rheacid\Models\Thermometer;
 use Rheacid\Records\Refused;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 
 /** Place, tolerance, interval and certificate of a thermometer. */
 final class ThermometerServiceController
@@ -54,7 +54,7 @@ final class ThermometerServiceController
                 throw Refused::because($failure->getMessage(), 'tolerance_class');
             }
         }
-        $set(Bench::person($request), SentForm::from($request), $thermometer, [...$values, 'stresses' => array_values((array) ($values['stresses'] ?? [])), 'each_batch' => $request->boolean('each_batch')]);
+        $set(Bench::person($request), IdempotencyKey::from($request), $thermometer, [...$values, 'stresses' => array_values((array) ($values['stresses'] ?? [])), 'each_batch' => $request->boolean('each_batch')]);
 
         return redirect()->route('thermometers.show', $thermometer)->with('done', 'Noted: it holds from now on.');
     }

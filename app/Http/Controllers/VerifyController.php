@@ -9,22 +9,22 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\Rule;
-use Rheacid\Actions\Verify\RecordCheck;
+use Rheacid\Actions\Verify\RecordVerification;
 use Rheacid\Actions\Verify\SetElevation;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Core\Care\ThermometerState;
 use Rheacid\Core\Logs\TemperatureLog;
 use Rheacid\Core\Simulation\BathKind;
-use Rheacid\Core\Thermometry\CheckMethod;
+use Rheacid\Core\Thermometry\VerificationMethod;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Http\Bench;
 use Rheacid\Http\Measured;
 use Rheacid\Models\SiteElevation;
 use Rheacid\Models\Thermometer;
-use Rheacid\Records\SentForm;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Shelf\Thermometers;
-use Rheacid\Verify\TypedCheck;
-use Rheacid\View\VerifyScreen;
+use Rheacid\Verify\TypedVerification;
+use Rheacid\View\BathScreen;
 
 /** A thermometer in a bath: what it reads against what it should. */
 final class VerifyController
@@ -33,27 +33,27 @@ final class VerifyController
     {
         // What is due comes first, references and what is out of use last.
         $rank = static fn(Thermometer $thermometer): array => match (true) {
-            $thermometer->service()->isReference(), Thermometers::standing($thermometer)->state === ThermometerState::OutOfUse => [2, $thermometer->code],
-            Thermometers::standing($thermometer)->state->isInForce() => [1, (string) $thermometer->newestCheck?->due_at],
+            $thermometer->service()->isReference(), Thermometers::status($thermometer)->state === ThermometerState::OutOfUse => [2, $thermometer->code],
+            Thermometers::status($thermometer)->state->isInForce() => [1, (string) $thermometer->newestVerification?->due_at],
             default => [0, $thermometer->code],
         };
 
-        return view('verify.index', ['thermometers' => Thermometer::query()->with(['newestCheck.outcome', 'newestService'])->orderBy('code')->get()->sortBy($rank)->values(), 'elevation' => SiteElevation::current()]);
+        return view('verify.index', ['thermometers' => Thermometer::query()->with(['newestVerification.outcome', 'newestService'])->orderBy('code')->get()->sortBy($rank)->values(), 'elevation' => SiteElevation::current()]);
     }
 
     public function show(Request $request, Thermometer $thermometer, SimulatedBench $bench): View
     {
         $asked = $request->input('method', old('method'));
-        $method = is_string($asked) ? CheckMethod::tryFrom($asked) : null;
+        $method = is_string($asked) ? VerificationMethod::tryFrom($asked) : null;
 
-        return view('verify.bath', ['screen' => VerifyScreen::of($thermometer, $method ?? ($thermometer->isRtd() ? CheckMethod::Rtd : CheckMethod::Ice), $bench)]);
+        return view('verify.bath', ['screen' => BathScreen::of($thermometer, $method ?? ($thermometer->isRtd() ? VerificationMethod::Rtd : VerificationMethod::Ice), $bench)]);
     }
 
-    public function store(Request $request, Thermometer $thermometer, RecordCheck $record): RedirectResponse
+    public function store(Request $request, Thermometer $thermometer, RecordVerification $record): RedirectResponse
     {
-        $check = $record(Bench::person($request), SentForm::from($request), $thermometer, TypedCheck::from($request, $thermometer));
+        $check = $record(Bench::person($request), IdempotencyKey::from($request), $thermometer, TypedVerification::from($request, $thermometer));
 
-        return redirect()->route('checks.result', $check);
+        return redirect()->route('verifications.show', $check);
     }
 
     /** Readings of the simulated bath, put into the fields for the person to look at. */
@@ -61,8 +61,8 @@ final class VerifyController
     {
         abort_unless($bench->hasThermometer($thermometer), 404);
         $request->validate(['dip' => ['required', Rule::enum(BathKind::class)]]);
-        $reference = TypedCheck::reference($request);
-        $unit = TypedCheck::unit($request, $thermometer);
+        $reference = TypedVerification::reference($request);
+        $unit = TypedVerification::unit($request, $thermometer);
         $shown = array_map(static fn(float $celsius): string => sprintf('%.1f', $unit === 'F' ? $celsius * 1.8 + 32 : $celsius), $bench->dip($thermometer, BathKind::from((string) $request->string('dip')), $reference->celsius));
 
         return redirect()->back()->withInput([...$request->except(['_token', 'form', 'dip']), 'readings' => $shown, 'source' => 'simulated']);
@@ -81,7 +81,7 @@ final class VerifyController
     public function elevation(Request $request, SetElevation $set): RedirectResponse
     {
         $request->validate(['elevation' => ['required', 'string', new Measured(Quantity::Elevation)]], ['elevation.required' => Quantity::Elevation->accepted()]);
-        $set(Bench::person($request), SentForm::from($request), Quantity::Elevation->read((string) $request->string('elevation')));
+        $set(Bench::person($request), IdempotencyKey::from($request), Quantity::Elevation->read((string) $request->string('elevation')));
 
         return redirect()->route('verify')->with('done', 'The elevation of the site is kept.');
     }

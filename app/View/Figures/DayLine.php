@@ -10,7 +10,7 @@ use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Words\ForecastWords;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Pair;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 use Rheacid\Today\CareDue;
 use Rheacid\Today\DayPlan;
 
@@ -39,7 +39,7 @@ final readonly class DayLine
     private function __construct(public array $lanes, public array $blocks)
     {
         $this->now = CarbonImmutable::now();
-        $this->from = Plant::local($this->now)->startOfHour()->subHours(self::BEFORE_H);
+        $this->from = SiteClock::local($this->now)->startOfHour()->subHours(self::BEFORE_H);
         $this->time = new Scale(0, self::HOURS * 60, self::LEFT, self::WIDTH - 24);
     }
 
@@ -113,18 +113,18 @@ final readonly class DayLine
     private static function instrument(Pair $pair, DayPlan $plan): array
     {
         $now = CarbonImmutable::now();
-        $standing = $plan->standing($pair);
-        $until = $standing->until === null ? null : CarbonImmutable::instance($standing->until);
+        $status = $plan->status($pair);
+        $until = $status->until === null ? null : CarbonImmutable::instance($status->until);
         $calibrate = static fn(CarbonImmutable $at, string $label): array => ['from' => $at, 'to' => $at->addMinutes(self::CALIBRATE_MIN), 'kind' => 'plan', 'label' => $label];
-        if ($standing->state === PairState::Soaking && $until !== null) {
+        if ($status->state === PairState::Soaking && $until !== null) {
             $since = $pair->electrode->careEvents->last(static fn($event): bool => $event->until_at !== null);
 
-            return [[['from' => CarbonImmutable::instance($since->at ?? $now), 'to' => $until, 'kind' => 'soak', 'label' => ''], $calibrate($until, 'out of its soak ' . Plant::short($until) . ', then calibrate')], $until->addMinutes(self::CALIBRATE_MIN)];
+            return [[['from' => CarbonImmutable::instance($since->at ?? $now), 'to' => $until, 'kind' => 'soak', 'label' => ''], $calibrate($until, 'out of its soak ' . SiteClock::short($until) . ', then calibrate')], $until->addMinutes(self::CALIBRATE_MIN)];
         }
-        if ($standing->state->isInForce() && $until !== null && $pair->newestCalibration !== null) {
-            return [[['from' => CarbonImmutable::instance($pair->newestCalibration->at), 'to' => $until, 'kind' => $standing->state === PairState::Ready ? 'ready' : 'care', 'label' => ($standing->state === PairState::Ready ? 'ready until ' : 'with care until ') . Plant::short($until)]], $now];
+        if ($status->state->isInForce() && $until !== null && $pair->newestCalibration !== null) {
+            return [[['from' => CarbonImmutable::instance($pair->newestCalibration->at), 'to' => $until, 'kind' => $status->state === PairState::Ready ? 'ready' : 'care', 'label' => ($status->state === PairState::Ready ? 'ready until ' : 'with care until ') . SiteClock::short($until)]], $now];
         }
-        if (in_array($standing->state, [PairState::OutOfUse, PairState::Retired], true)) {
+        if (in_array($status->state, [PairState::OutOfUse, PairState::Retired], true)) {
             return [[], null];
         }
 
@@ -134,7 +134,7 @@ final readonly class DayLine
     /** @return array{thing: string, code: string, boxes: list<array{from: CarbonImmutable, to: CarbonImmutable, kind: string, label: string}>, deadline: array{at: CarbonImmutable, label: string, forecast: string, sign: string}|null}|null null where nothing of it falls in the day */
     private static function batch(Batch $batch, ?CarbonImmutable $start): ?array
     {
-        $last = $batch->currentReadings->last();
+        $last = $batch->currentMeasurements->last();
         $boxes = match (true) {
             $last !== null && $batch->wasReadToday() => [['from' => CarbonImmutable::instance($last->observed_at), 'to' => $last->observed_at->addMinutes(self::MEASURE_MIN), 'kind' => 'done', 'label' => 'measured']],
             $start === null => [],

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\View\Figures;
 
 use Carbon\CarbonImmutable;
-use Rheacid\Plant;
+use Rheacid\SiteClock;
 
 /** A figure of an instrument over months: values, the band that the policy allows, and where a line is heading. */
 final readonly class HistoryChart
@@ -94,7 +94,7 @@ final readonly class HistoryChart
     {
         $every = max(1, (int) ceil($this->from->diffInMonths($this->to) / 8));
         $labels = [];
-        for ($month = Plant::local($this->from)->startOfMonth()->addMonth(); $month <= $this->to; $month = $month->addMonths($every)) {
+        for ($month = SiteClock::local($this->from)->startOfMonth()->addMonth(); $month <= $this->to; $month = $month->addMonths($every)) {
             $labels[] = ['x' => $this->x($month), 'label' => $month->format($month->month <= $every ? 'M Y' : 'M')];
         }
 

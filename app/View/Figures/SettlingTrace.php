@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Rheacid\View\Figures;
 
 use Rheacid\Core\Numbers;
-use Rheacid\Core\Settling\Measurand;
-use Rheacid\Core\Settling\Standing;
+use Rheacid\Core\Settling\SettlingCriterion;
+use Rheacid\Core\Settling\TraceProgress;
 use Rheacid\Core\Settling\Trace;
 
 /** A reading against time in a funnel of what it still moved from each moment on, which narrows as the reading comes to rest. */
@@ -23,7 +23,7 @@ final readonly class SettlingTrace
     public Scale $time;
     public Scale $value;
 
-    public function __construct(Trace $trace, public Standing $standing, public Measurand $in, public float $windowS)
+    public function __construct(Trace $trace, public TraceProgress $progress, public SettlingCriterion $in, public float $windowS)
     {
         $this->points = $in->values($trace);
         $values = array_column($this->points, 1);
@@ -80,7 +80,7 @@ final readonly class SettlingTrace
 
     public function stillForS(): float
     {
-        return min($this->windowS, $this->standing->settled ? $this->windowS : $this->standing->settling->stillForS);
+        return min($this->windowS, $this->progress->settled ? $this->windowS : $this->progress->settling->stillForS);
     }
 
     /** Share of the window that it has stood still, 0–100. */
@@ -91,10 +91,10 @@ final readonly class SettlingTrace
 
     public function words(): string
     {
-        $moved = Numbers::fixed($this->standing->settling->rangeInWindow, $this->in->decimals + 1);
+        $moved = Numbers::fixed($this->progress->settling->rangeInWindow, $this->in->decimals + 1);
         $window = Numbers::plain($this->windowS);
 
-        return $this->standing->settled ? "settled: moved $moved in $window s" : sprintf('moved %s in the last %s s; %s is allowed', $moved, $window, Numbers::plain(round($this->in->band, 2)));
+        return $this->progress->settled ? "settled: moved $moved in $window s" : sprintf('moved %s in the last %s s; %s is allowed', $moved, $window, Numbers::plain(round($this->in->band, 2)));
     }
 
     /** @return list<array{float, float}> */

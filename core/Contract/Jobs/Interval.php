@@ -11,7 +11,7 @@ use Rheacid\Core\Contract\Shape\ListShape;
 use Rheacid\Core\Contract\Shape\NumberShape;
 use Rheacid\Core\Contract\Shape\RecordShape;
 use Rheacid\Core\Contract\Shape\TextShape;
-use Rheacid\Core\Thermometry\CheckInterval;
+use Rheacid\Core\Thermometry\VerificationInterval;
 use Rheacid\Core\Thermometry\IntervalPolicy;
 
 final readonly class Interval implements Job
@@ -32,7 +32,7 @@ final readonly class Interval implements Job
         $policy = $in->recordOrNull('policy');
         $history = array_map(static fn(Input $check): array => ['on' => $check->text('on'), 'error' => $check->number('error_c'), 'tolerance' => $check->number('tolerance_c')], $in->records('history'));
         assert($history !== []);
-        $next = CheckInterval::after($in->count('current_days'), $history, $in->textOrNull('changed_on'), $policy === null ? new IntervalPolicy() : $policy->placing(static fn(): IntervalPolicy => new IntervalPolicy(
+        $next = VerificationInterval::after($in->count('current_days'), $history, $in->textOrNull('changed_on'), $policy === null ? new IntervalPolicy() : $policy->placing(static fn(): IntervalPolicy => new IntervalPolicy(
             $policy->count('double_after', IntervalPolicy::DOUBLE_AFTER),
             $policy->number('significant_share', IntervalPolicy::SIGNIFICANT_SHARE),
             $policy->count('min_days', IntervalPolicy::MIN_DAYS),

@@ -30,7 +30,7 @@ final readonly class Settle implements Job
             'settled_at_s' => $settling->settledAtS,
             'drift_per_min' => $settling->driftPerMinute,
             'range_in_window' => $settling->rangeInWindow,
-            'response_s' => $settling->responseS,
+            'response_s' => $settling->responseTimeS,
         ];
     }
 }

@@ -1,6 +1,6 @@
 @php($batch = $screen->batch)
 <x-house :title="'Batch ' . $batch->code" room="Batches">
-    <p class="what">{{ $batch->product->name }} · started {{ Rheacid\Plant::full($batch->started_at) }} · {{ $batch->vessel }} · {{ $batch->size }} · version {{ $batch->product->version }} of the product</p>
+    <p class="what">{{ $batch->product->name }} · started {{ Rheacid\SiteClock::full($batch->started_at) }} · {{ $batch->vessel }} · {{ $batch->size }} · version {{ $batch->product->version }} of the product</p>
     @if ($outlook = $screen->deadline?->outlook())
         <p class="verdict"><x-state :is="Rheacid\Core\Words\ForecastWords::sign($screen->deadline->forecast->verdict)">{{ $screen->deadline->words() }}: {{ $outlook }}</x-state></p>
     @endif
@@ -11,12 +11,12 @@
         @forelse ($screen->rows as $row)
             @php($decision = $row['reading']->decision)
             <tr>
-                <td class="nowrap">{{ Rheacid\Plant::short($row['reading']->sample->drawn_at) }}</td>
+                <td class="nowrap">{{ Rheacid\SiteClock::short($row['reading']->sample->drawn_at) }}</td>
                 <td class="num">{{ Rheacid\Core\Numbers::fixed($decision->value_ph, 2) }} @if ($decision->expanded_u_ph !== null)<small>± {{ Rheacid\Core\Numbers::fixed($decision->expanded_u_ph, 2) }}</small>@endif</td>
                 <td class="rule"><x-acid-rule :rule="$row['rule']" small /></td>
                 <td>{{ $row['reading']->sample->place }}, {{ $row['reading']->sample->stage->words() }}@if ($row['reading']->supersedes_id) <span class="soft">(corrected)</span>@endif</td>
                 <td><x-state :is="$row['sign']">{{ $row['word'] }}</x-state></td>
-                <td><a class="cell-link" href="{{ route('readings.show', $row['reading']) }}">evidence<span class="visually-hidden"> of {{ Rheacid\Plant::full($row['reading']->sample->drawn_at) }}</span></a></td>
+                <td><a class="cell-link" href="{{ route('readings.show', $row['reading']) }}">evidence<span class="visually-hidden"> of {{ Rheacid\SiteClock::full($row['reading']->sample->drawn_at) }}</span></a></td>
             </tr>
         @empty
             <tr><td colspan="6" class="soft">No reading yet. Measure the first portion.</td></tr>
@@ -33,7 +33,7 @@
         <dl>
             @foreach ($batch->product->limits as $limit)
                 <dt>{{ $limit->name }}: pH {{ $limit->toCore()->limit->written() }}</dt>
-                <dd>{{ Rheacid\Core\Words\LimitWords::kind($limit->toCore()->limit->kind) }}@if ($limit->hours), by {{ Rheacid\Plant::short($batch->started_at->addHours($limit->hours)) }}@elseif ($limit->applies !== 'always'), {{ $limit->applies === 'finished' ? 'when finished' : 'at ' . $limit->applies }}@endif @if ($limit->condition)<br>if: {{ lcfirst($limit->condition) }}@endif<br>{{ $limit->source }}</dd>
+                <dd>{{ Rheacid\Core\Words\LimitWords::kind($limit->toCore()->limit->kind) }}@if ($limit->hours), by {{ Rheacid\SiteClock::short($batch->started_at->addHours($limit->hours)) }}@elseif ($limit->applies !== 'always'), {{ $limit->applies === 'finished' ? 'when finished' : 'at ' . $limit->applies }}@endif @if ($limit->condition)<br>if: {{ lcfirst($limit->condition) }}@endif<br>{{ $limit->source }}</dd>
             @endforeach
         </dl>
         @if ($batch->state() === 'held')<p class="note">{{ $batch->product->limits->firstWhere('kind', 'critical')?->if_violated }}</p>@endif

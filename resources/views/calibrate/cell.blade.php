@@ -5,9 +5,9 @@
         <li aria-current="step"><b>{{ $screen->proposed ? Rheacid\Core\Numbers::plain((float) $screen->proposed->standard_value) . ' ' . $screen->unit() : 'Standard' }}</b><span>now</span></li>
         <li><b>Verdict</b><span>{{ $screen->isConductivity ? 'cell factor' : 'offset' }}</span></li>
     </ol>
-    <p class="verdict"><x-measures :is="$pair->electrode->measures" /> <x-pair-state :standing="$screen->standing" /></p>
+    <p class="verdict"><x-measures :is="$pair->electrode->measures" /> <x-pair-state :status="$screen->status" /></p>
     @if ($cell)
-        <p class="verdict"><x-state :is="Rheacid\View\CalibrationScreen::sign($cell->verdict)">{{ ucfirst(Rheacid\Core\Words\StateWords::verdict($cell->verdict)) }}.</x-state> <span><b>{{ $screen->figure($cell) }} {{ $screen->isConductivity ? 'cell factor' : 'mV offset' }}</b>, {{ Rheacid\Plant::short($cell->at) }}. {{ $screen->sentence($cell) }} <span class="soft">{{ $screen->meaning($cell) }}</span></span></p>
+        <p class="verdict"><x-state :is="Rheacid\View\CalibrationScreen::sign($cell->verdict)">{{ ucfirst(Rheacid\Core\Words\StateWords::verdict($cell->verdict)) }}.</x-state> <span><b>{{ $screen->figure($cell) }} {{ $screen->isConductivity ? 'cell factor' : 'mV offset' }}</b>, {{ Rheacid\SiteClock::short($cell->at) }}. {{ $screen->sentence($cell) }} <span class="soft">{{ $screen->meaning($cell) }}</span></span></p>
     @endif
     @if (auth()->user()->role->writes() && $pair->parting === null)
         <form id="accept" method="post" action="{{ route('cells.store', $pair) }}" data-keep>
@@ -35,7 +35,7 @@
     <table class="stack">
         <thead><tr><th>When</th><th>{{ $screen->isConductivity ? 'Cell factor' : 'Offset' }}</th><th>Standard</th><th>Read</th><th>By</th><th></th></tr></thead>
         @forelse ($screen->history as $earlier)
-            <tr><td>{{ Rheacid\Plant::short($earlier->at) }}</td><td class="num">{{ $screen->figure($earlier) }}</td><td><a class="cell-link" href="{{ route('lots.show', $earlier->lot) }}">{{ $earlier->lot->code }}</a> {{ Rheacid\Core\Numbers::plain($earlier->standard_value) }} {{ $screen->unit() }}</td><td>{{ Rheacid\Core\Numbers::plain($earlier->reading) }} {{ $screen->unit() }} at {{ Rheacid\Core\Numbers::fixed($earlier->celsius, 1) }} °C</td><td>{{ $earlier->person->name }}</td><td><x-state :is="Rheacid\View\CalibrationScreen::sign($earlier->verdict)">{{ Rheacid\Core\Words\StateWords::verdict($earlier->verdict) }}{{ $earlier->settled ? '' : ', unsettled: ' . $earlier->reason }}{{ $earlier->source === Rheacid\Bench\Source::Simulated ? ', simulated' : '' }}</x-state></td></tr>
+            <tr><td>{{ Rheacid\SiteClock::short($earlier->at) }}</td><td class="num">{{ $screen->figure($earlier) }}</td><td><a class="cell-link" href="{{ route('lots.show', $earlier->lot) }}">{{ $earlier->lot->code }}</a> {{ Rheacid\Core\Numbers::plain($earlier->standard_value) }} {{ $screen->unit() }}</td><td>{{ Rheacid\Core\Numbers::plain($earlier->reading) }} {{ $screen->unit() }} at {{ Rheacid\Core\Numbers::fixed($earlier->celsius, 1) }} °C</td><td>{{ $earlier->person->name }}</td><td><x-state :is="Rheacid\View\CalibrationScreen::sign($earlier->verdict)">{{ Rheacid\Core\Words\StateWords::verdict($earlier->verdict) }}{{ $earlier->settled ? '' : ', unsettled: ' . $earlier->reason }}{{ $earlier->source === Rheacid\Bench\Source::Simulated ? ', simulated' : '' }}</x-state></td></tr>
         @empty
             <tr><td colspan="6" class="soft">Never calibrated.</td></tr>
         @endforelse

@@ -29,7 +29,7 @@
         <h2>Readings in doubt</h2>
         <ul class="todo">
             @foreach ($screen->doubtful as $reading)
-                <li><div><b>{{ $reading->sample->batch->code }} · pH {{ Rheacid\Core\Numbers::fixed($reading->decision->value_ph, 2) }}</b><small>{{ Rheacid\Plant::full($reading->observed_at) }}</small></div><a class="do quiet" href="{{ route('readings.show', $reading) }}">Open</a></li>
+                <li><div><b>{{ $reading->sample->batch->code }} · pH {{ Rheacid\Core\Numbers::fixed($reading->decision->value_ph, 2) }}</b><small>{{ Rheacid\SiteClock::full($reading->observed_at) }}</small></div><a class="do quiet" href="{{ route('readings.show', $reading) }}">Open</a></li>
             @endforeach
         </ul>
     @endif
@@ -40,7 +40,7 @@
             <thead><tr><th>When</th><th>Bottle</th><th>Read</th><th>Off</th><th>Outcome</th></tr></thead>
             @foreach ($screen->checks as $check)
                 <tr>
-                    <td class="nowrap">{{ Rheacid\Plant::short($check->at) }}, {{ $check->moment }}</td>
+                    <td class="nowrap">{{ Rheacid\SiteClock::short($check->at) }}, {{ $check->moment }}</td>
                     <td><a class="cell-link" href="{{ route('lots.show', $check->lot_id) }}">{{ $check->lot->code }}</a></td>
                     <td class="num">{{ Rheacid\Core\Numbers::fixed($check->ph, 2) }} <small>in {{ Rheacid\Core\Numbers::fixed($check->buffer_ph, 2) }}</small></td>
                     <td>{{ Rheacid\Core\Numbers::fixed($check->error(), 3) }}</td>
@@ -55,7 +55,7 @@
         <p>A critical limit needs one at the start, every ten samples or two hours, and at the end.</p>
         @if ($calibration)
             <h2>Calibration</h2>
-            <dl><dt><a href="{{ route('calibrations.show', $calibration) }}">{{ Rheacid\Plant::short($calibration->at) }}</a></dt><dd><x-slope :calibration="$calibration" /></dd><dt>Allowed</dt><dd>{{ Rheacid\Core\Numbers::plain($pair->policy->read_back_limit_ph) }} pH off</dd></dl>
+            <dl><dt><a href="{{ route('calibrations.show', $calibration) }}">{{ Rheacid\SiteClock::short($calibration->at) }}</a></dt><dd><x-slope :calibration="$calibration" /></dd><dt>Allowed</dt><dd>{{ Rheacid\Core\Numbers::plain($pair->policy->read_back_limit_ph) }} pH off</dd></dl>
         @endif
     </x-slot>
 </x-house>

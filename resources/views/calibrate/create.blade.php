@@ -1,6 +1,6 @@
 <x-house :title="'Calibrate · ' . $pair->electrode->code . ' on ' . $pair->name()" room="Calibrate">
     @if ($pair->openRun)
-        <p class="verdict"><x-state is="care">In hand.</x-state> {{ $pair->openRun->holder->name }} is calibrating this pair since {{ Rheacid\Plant::short($pair->openRun->opened_at) }}. <a href="{{ route('runs.show', $pair->openRun) }}">Open that run</a></p>
+        <p class="verdict"><x-state is="care">In hand.</x-state> {{ $pair->openRun->holder->name }} is calibrating this pair since {{ Rheacid\SiteClock::short($pair->openRun->opened_at) }}. <a href="{{ route('runs.show', $pair->openRun) }}">Open that run</a></p>
     @endif
     @if ($step)<p class="verdict"><x-state is="care">First:</x-state> {{ Rheacid\Core\Words\CareWords::step($step) }}. <a href="{{ route('pairs.show', $pair) }}">To its care</a></p>@endif
     <form id="open-run" method="post" action="{{ route('runs.store', $pair) }}">
@@ -41,8 +41,8 @@
             <label class="form-check"><input class="form-check-input" type="radio" name="source" value="simulated" @checked(old('source', 'simulated') === 'simulated')> the simulated bench</label> <a class="cell-link" href="{{ route('bench.show', $pair) }}">set its scene</a>
         @endif
         <label class="form-check"><input class="form-check-input" type="radio" name="source" value="typed" @checked(old('source', $simulated ? 'simulated' : 'typed') === 'typed')> typed: the {{ $pair->meter->shows_mv ? 'mV' : 'pH' }} and °C that a real meter shows</label>
-        @if ($standing->state === Rheacid\Core\Care\PairState::Soaking)
-            <x-field name="soak_reason" label="Why before the soak is over" class="apart wide" maxlength="400" :help="'The glass soaks until ' . Rheacid\Plant::short($standing->until) . '. A dry glass drifts; waiting is better.'" />
+        @if ($status->state === Rheacid\Core\Care\PairState::Soaking)
+            <x-field name="soak_reason" label="Why before the soak is over" class="apart wide" maxlength="400" :help="'The glass soaks until ' . Rheacid\SiteClock::short($status->until) . '. A dry glass drifts; waiting is better.'" />
         @endif
     </form>
     @if ($pair->meter->shows_mv && auth()->user()->role->writes())
@@ -57,10 +57,10 @@
         <h2>Pair</h2>
         <dl>
             <dt>{{ $pair->electrode->code }} on {{ $pair->name() }}</dt>
-            <dd><x-pair-state :standing="$standing" /></dd>
+            <dd><x-pair-state :status="$status" /></dd>
             @if ($last = $pair->newestCalibration)
                 <dt>Last calibration</dt>
-                <dd><a href="{{ route('calibrations.show', $last) }}">{{ Rheacid\Plant::short($last->at) }}</a>, <x-slope :calibration="$last" /></dd>
+                <dd><a href="{{ route('calibrations.show', $last) }}">{{ Rheacid\SiteClock::short($last->at) }}</a>, <x-slope :calibration="$last" /></dd>
             @endif
             <dt>Policy {{ $pair->policy->name }}</dt>
             <dd>slope {{ Rheacid\Core\Numbers::plain($pair->policy->slope_low_percent) }}–{{ Rheacid\Core\Numbers::plain($pair->policy->slope_high_percent) }} %, read-back within {{ Rheacid\Core\Numbers::plain($pair->policy->read_back_limit_ph) }} pH, {{ Rheacid\View\PolicyWords::interval($pair->policy) }}; {{ Rheacid\View\PolicyWords::buffers($pair->policy) }}</dd>

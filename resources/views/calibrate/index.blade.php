@@ -3,7 +3,7 @@
     <ul class="todo">
         @foreach ($plan->pairs() as $pair)
             <li>
-                <div><b>{{ $pair->electrode->code }} on {{ $pair->name() }}</b><small>{{ $pair->electrode->kind }} <x-pair-state :standing="$plan->standing($pair)" /></small></div>
+                <div><b>{{ $pair->electrode->code }} on {{ $pair->name() }}</b><small>{{ $pair->electrode->kind }} <x-pair-state :status="$plan->status($pair)" /></small></div>
                 @if ($pair->openRun)
                     <a class="do" href="{{ route('runs.show', $pair->openRun) }}">Go on <span class="visually-hidden">with {{ $pair->electrode->code }}</span></a>
                 @else
@@ -13,7 +13,7 @@
         @endforeach
         @foreach ($plan->cells() as $pair)
             <li>
-                <div><b>{{ $pair->electrode->code }} on {{ $pair->name() }} <x-measures :is="$pair->electrode->measures" /></b><small>{{ $pair->electrode->kind }} <x-pair-state :standing="Rheacid\Shelf\Cells::standing($pair)" /></small></div>
+                <div><b>{{ $pair->electrode->code }} on {{ $pair->name() }} <x-measures :is="$pair->electrode->measures" /></b><small>{{ $pair->electrode->kind }} <x-pair-state :status="Rheacid\Shelf\Cells::status($pair)" /></small></div>
                 <a class="do quiet" href="{{ route('cells.show', $pair) }}">Calibrate<span class="visually-hidden"> {{ $pair->electrode->code }}</span></a>
             </li>
         @endforeach

@@ -1,10 +1,10 @@
 {{-- The part of a page that changes every second; the page includes it, and htmx fetches it alone. --}}
 @if ($live->figure === null)
-    <div data-standing data-settled="no" data-wait="" data-seen="">
+    <div data-progress data-settled="no" data-wait="" data-seen="">
         <p class="verdict"><x-state is="idle">Waiting.</x-state> Rinse, blot, and move the electrode into the cup.</p>
     </div>
 @else
-    <div data-standing data-settled="{{ $live->isSettled() ? 'yes' : 'no' }}" data-wait="{{ $live->waitS() }}" data-seen="{{ $live->seenS }}">
+    <div data-progress data-settled="{{ $live->isSettled() ? 'yes' : 'no' }}" data-wait="{{ $live->waitS() }}" data-seen="{{ $live->seenS }}">
         <div class="lead-row">
             <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($live->figure->latest(), $live->figure->in->decimals) }}</span><span class="unit">{{ $live->judgedBy }}<br>{{ $live->raw }}{{ Rheacid\Core\Numbers::fixed($live->celsius, 1) }} °C</span></div>
             <x-ring :figure="$live->figure" />

@@ -24,8 +24,8 @@
                     <tr>
                         <td class="nowrap">{{ (int) $row['plateau']->fromS }}–{{ (int) $row['plateau']->toS }} s</td>
                         <td class="num">{{ Rheacid\Core\Numbers::fixed($row['ph'], 2) }}</td>
-                        <td>{{ Rheacid\Core\Numbers::fixed($row['plateau']->standing->mv, 1) }}</td>
-                        <td>{{ Rheacid\Core\Numbers::fixed($row['plateau']->standing->celsius, 1) }}</td>
+                        <td>{{ Rheacid\Core\Numbers::fixed($row['plateau']->progress->mv, 1) }}</td>
+                        <td>{{ Rheacid\Core\Numbers::fixed($row['plateau']->progress->celsius, 1) }}</td>
                         <td>
                             @if ($upload->draft)
                                 <label class="form-check"><input class="form-check-input" type="checkbox" name="take[]" value="{{ $i }}" checked> as a portion</label>

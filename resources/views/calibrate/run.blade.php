@@ -30,7 +30,7 @@
             </form>
             @if ($screen->live)<x-bench-strip :cups="$screen->cups" :action="route('runs.immerse', $run)" :current="$screen->live->cupId" :speed="$screen->live->speed" />@endif
         @else
-            <p class="verdict"><x-state is="care">In other hands.</x-state> {{ $run->holder->name }} holds this run since {{ Rheacid\Plant::short($run->opened_at) }}.</p>
+            <p class="verdict"><x-state is="care">In other hands.</x-state> {{ $run->holder->name }} holds this run since {{ Rheacid\SiteClock::short($run->opened_at) }}.</p>
         @endif
     @endif
     @if ($mine)
@@ -63,7 +63,7 @@
         <h2>Pair</h2>
         <dl>
             <dt class="nowrap">{{ $run->pair->electrode->code }} on {{ $run->pair->name() }}</dt>
-            @if ($last = $run->pair->newestCalibration)<dd>last {{ $last->slope_percent === null ? 'calibrated by the meter' : 'slope ' . Rheacid\Core\Numbers::fixed($last->slope_percent, 1) . ' %' }}, {{ Rheacid\Plant::short($last->at) }}</dd>@endif
+            @if ($last = $run->pair->newestCalibration)<dd>last {{ $last->slope_percent === null ? 'calibrated by the meter' : 'slope ' . Rheacid\Core\Numbers::fixed($last->slope_percent, 1) . ' %' }}, {{ Rheacid\SiteClock::short($last->at) }}</dd>@endif
         </dl>
         <p class="note">Pour used buffer away, never back into the bottle.</p>
     </x-slot>

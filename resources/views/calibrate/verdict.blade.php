@@ -1,6 +1,6 @@
 @php($calibration = $screen->calibration)
 <x-house :title="'Calibration · ' . $calibration->pair->electrode->code . ' on ' . $calibration->pair->name()" room="Calibrate">
-    <p class="what">{{ Rheacid\Plant::full($calibration->at) }}, by {{ $calibration->person->name }}, policy {{ $calibration->policy->name }}</p>
+    <p class="what">{{ Rheacid\SiteClock::full($calibration->at) }}, by {{ $calibration->person->name }}, policy {{ $calibration->policy->name }}</p>
     @if ($calibration->fit === null)
         <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 2) }}</span><span class="unit">pH off at the read-back<br>{{ $calibration->slope_percent === null ? 'the meter keeps slope and offset to itself' : 'the meter says: slope ' . $screen->slope . ', offset ' . $screen->offset }}</span></div>
     @else
@@ -17,7 +17,7 @@
     @foreach ($screen->findings as $finding)
         <p class="verdict"><x-sign :is="$finding['sign']" /> <span>{{ $finding['sentence'] }} @if ($finding['advice'] && !$calibration->diagnosis)<span class="soft">{{ $finding['advice'] }}</span>@endif</span></p>
     @endforeach
-    @if ($calibration->void)<p class="verdict"><x-state is="fail">Voided.</x-state> {{ $calibration->void->reason }} ({{ $calibration->void->person->name }}, {{ Rheacid\Plant::short($calibration->void->at) }})</p>@endif
+    @if ($calibration->void)<p class="verdict"><x-state is="fail">Voided.</x-state> {{ $calibration->void->reason }} ({{ $calibration->void->person->name }}, {{ Rheacid\SiteClock::short($calibration->void->at) }})</p>@endif
     @if ($screen->line)<x-response-line :figure="$screen->line" :slope="$screen->slope" :offset="$screen->offset" />@endif
     <table class="stack">
         <thead><tr><th>Buffer</th><th>Bottle</th><th>Shown</th><th>°C</th><th>came to rest</th><th>as found</th><th>as left</th></tr></thead>
@@ -27,7 +27,7 @@
                 <td><a class="cell-link" href="{{ route('lots.show', $point->lot) }}">{{ $point->lot->code }}</a></td>
                 <td>{{ $point->shown() }}</td>
                 <td>{{ Rheacid\Core\Numbers::fixed($point->celsius, 1) }}</td>
-                <td>@if ($point->settled){{ Rheacid\Core\Words\StateWords::response($point->response_s) }}@else<x-state is="care">taken unsettled: {{ $point->reason }}</x-state>@endif</td>
+                <td>@if ($point->settled){{ Rheacid\Core\Words\StateWords::response($point->response_time_s) }}@else<x-state is="care">taken unsettled: {{ $point->reason }}</x-state>@endif</td>
                 <td>{{ $point->as_found_ph === null ? '–' : Rheacid\Core\Numbers::fixed($point->asFoundError(), 3) . ' pH off' }}</td>
                 <td>{{ $screen->asLeft($point) }}</td>
             </tr>
@@ -49,13 +49,13 @@
         <h2>What the policy asks</h2>
         <dl>
             <dt>{{ $calibration->policy->name }}, version {{ $calibration->policy->version }}</dt>
-            <dd>slope {{ Rheacid\Core\Numbers::plain($calibration->policy->slope_low_percent) }}–{{ Rheacid\Core\Numbers::plain($calibration->policy->slope_high_percent) }} %<br>read-back within {{ Rheacid\Core\Numbers::plain($calibration->policy->read_back_limit_ph) }} pH<br>@if ($calibration->policy->response_s) response up to {{ Rheacid\Core\Numbers::plain($calibration->policy->response_s) }} s @endif</dd>
+            <dd>slope {{ Rheacid\Core\Numbers::plain($calibration->policy->slope_low_percent) }}–{{ Rheacid\Core\Numbers::plain($calibration->policy->slope_high_percent) }} %<br>read-back within {{ Rheacid\Core\Numbers::plain($calibration->policy->read_back_limit_ph) }} pH<br>@if ($calibration->policy->response_time_s) response up to {{ Rheacid\Core\Numbers::plain($calibration->policy->response_time_s) }} s @endif</dd>
             <dt>Pair</dt><dd><a href="{{ route('pairs.show', $calibration->pair_id) }}">{{ $calibration->pair->electrode->code }} on {{ $calibration->pair->name() }}</a></dd>
             <dt>Rules</dt><dd>core {{ $calibration->core_version }}</dd>
         </dl>
         <p><a href="{{ route('calibrations.certificate', $calibration) }}">Certificate</a> · <a href="{{ route('calibrations.pdf', $calibration) }}">as PDF</a></p>
         <h2>What happened</h2>
-        <dl>@foreach ($calibration->run->events as $event)<dt>{{ str_replace('-', ' ', $event->kind) }}</dt><dd>{{ $event->person->name }}, {{ Rheacid\Plant::short($event->at) }}@if ($event->reason): {{ $event->reason }}@endif</dd>@endforeach</dl>
+        <dl>@foreach ($calibration->run->events as $event)<dt>{{ str_replace('-', ' ', $event->kind) }}</dt><dd>{{ $event->person->name }}, {{ Rheacid\SiteClock::short($event->at) }}@if ($event->reason): {{ $event->reason }}@endif</dd>@endforeach</dl>
         <p class="note">A bottle confirms itself: a calibration cannot see a bad buffer. Read an independent one from time to time.</p>
     </x-slot>
 </x-house>

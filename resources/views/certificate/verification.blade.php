@@ -2,15 +2,15 @@
 @php($check = $screen->check)
 <table>
     <tr><th>Thermometer</th><td>{{ $check->thermometer->code }} · {{ $check->thermometer->name }}, {{ $check->thermometer->kind }}, digit {{ Rheacid\Core\Numbers::plain($check->thermometer->resolution_c) }} °C</td></tr>
-    <tr><th>Verified</th><td>{{ Rheacid\Plant::full($check->at) }}, by {{ $check->person->name }}, {{ Rheacid\Core\Words\ThermometerWords::method($check->method) }}{{ $check->as_left ? ', as left' : '' }}</td></tr>
+    <tr><th>Verified</th><td>{{ Rheacid\SiteClock::full($check->at) }}, by {{ $check->person->name }}, {{ Rheacid\Core\Words\ThermometerWords::method($check->method) }}{{ $check->as_left ? ', as left' : '' }}</td></tr>
     <tr><th>Reference</th><td>{{ $check->rests_on }}</td></tr>
     <tr><th>Readings</th><td>{{ $screen->readings() === [] ? $screen->big() . ' ' . $screen->unit() : implode('; ', $screen->readings()) . ' ' . $screen->unit() }}</td></tr>
     <tr><th>Error</th><td>{{ Rheacid\Core\Numbers::fixed($check->error_c, 2) }} °C, expanded uncertainty {{ Rheacid\Core\Numbers::fixed($check->expanded_u_c, 2) }} °C (k = 2)</td></tr>
     <tr><th>Tolerance</th><td>± {{ Rheacid\Core\Numbers::plain($check->tolerance_c ?? 1.0) }} °C</td></tr>
     <tr><th>Verdict</th><td><strong>{{ $screen->head }}</strong> {{ $screen->sentence }}</td></tr>
     @if ($check->insulation_megaohm !== null)<tr><th>Insulation</th><td>{{ Rheacid\Core\Numbers::plain($check->insulation_megaohm) }} MΩ; at least 100 MΩ is needed</td></tr>@endif
-    <tr><th>Covers</th><td>{{ Rheacid\Core\Numbers::plain($check->covers_low_c) }} to {{ Rheacid\Core\Numbers::plain($check->covers_high_c) }} °C</td></tr>
+    <tr><th>Covers</th><td>{{ Rheacid\Core\Numbers::plain($check->verified_low_c) }} to {{ Rheacid\Core\Numbers::plain($check->verified_high_c) }} °C</td></tr>
     <tr><th>What follows</th><td>{{ $check->outcome === null ? 'not concluded yet' : Rheacid\Core\Words\ThermometerWords::outcome($check->outcome->outcome) . ($check->outcome->outcome === Rheacid\Core\Thermometry\Outcome::Correct ? ', correction ' . $screen->correction : '') . ', ' . $check->outcome->person->name }}</td></tr>
-    <tr><th>Next check</th><td>{{ Rheacid\Plant::day($check->due_at) }}. {{ $check->interval_why }}</td></tr>
+    <tr><th>Next check</th><td>{{ Rheacid\SiteClock::day($check->due_at) }}. {{ $check->interval_why }}</td></tr>
 </table>
 <p>Guarded rule: within only if error and uncertainty together stay inside the tolerance. Head of the ledger when printed: {{ $certificate->head }}</p>

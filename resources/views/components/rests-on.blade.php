@@ -2,12 +2,12 @@
 <h2>Rests on</h2>
 <dl>
     <dt><a class="nowrap" href="{{ route('pairs.show', $pair) }}">{{ $pair->electrode->code }}</a> on {{ $pair->name() }}</dt>
-    <dd><x-state :is="Rheacid\View\CalibrationScreen::sign($calibration->verdict)"><a href="{{ route('calibrations.show', $calibration) }}">calibrated {{ Rheacid\Plant::short($calibration->at) }}</a></x-state><br><x-slope :calibration="$calibration" /></dd>
+    <dd><x-state :is="Rheacid\View\CalibrationScreen::sign($calibration->verdict)"><a href="{{ route('calibrations.show', $calibration) }}">calibrated {{ Rheacid\SiteClock::short($calibration->at) }}</a></x-state><br><x-slope :calibration="$calibration" /></dd>
     <dt>Bracket</dt>
     <dd>pH {{ Rheacid\Core\Numbers::fixed($calibration->bracket_low_ph, 2) }}–{{ Rheacid\Core\Numbers::fixed($calibration->bracket_high_ph, 2) }}, bottles
         @foreach ($calibration->points->filter(fn ($point) => $point->isFitted()) as $point)<a href="{{ route('lots.show', $point->lot_id) }}">{{ $point->lot->code }}</a>{{ $loop->last ? '' : ', ' }}@endforeach</dd>
     <dt><a href="{{ route('thermometers.show', $check->thermometer) }}">{{ $check->thermometer->name }}</a></dt>
-    <dd><x-state :is="$check->isFailed() ? 'fail' : ($check->due_at->isPast() ? 'care' : 'met')"><a href="{{ route('checks.result', $check) }}">{{ $check->isFailed() ? 'failed its check of' : 'checked' }} {{ Rheacid\Plant::short($check->at) }}</a></x-state><br>{{ abs($check->corrected(20) - 20) < 0.0005 ? 'no correction' : 'correction ' . Rheacid\Core\Numbers::fixed($check->corrected(20) - 20, 1) . ' °C applied' }}</dd>
+    <dd><x-state :is="$check->isFailed() ? 'fail' : ($check->due_at->isPast() ? 'care' : 'met')"><a href="{{ route('verifications.show', $check) }}">{{ $check->isFailed() ? 'failed its check of' : 'checked' }} {{ Rheacid\SiteClock::short($check->at) }}</a></x-state><br>{{ abs($check->corrected(20) - 20) < 0.0005 ? 'no correction' : 'correction ' . Rheacid\Core\Numbers::fixed($check->corrected(20) - 20, 1) . ' °C applied' }}</dd>
     <dt>Check buffer</dt>
     <dd><a href="{{ route('checks.show', $pair) }}">read one, or see those that were read</a></dd>
     <dt>Method</dt>

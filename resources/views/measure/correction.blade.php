@@ -1,6 +1,6 @@
 @php($batch = $reading->sample->batch)
 <x-house :title="'Correct a reading on ' . $batch->code" room="Batches">
-    <p class="what">The entry of {{ Rheacid\Plant::full($reading->observed_at) }} stays on record; this one takes its place, with your name and reason.</p>
+    <p class="what">The entry of {{ Rheacid\SiteClock::full($reading->observed_at) }} stays on record; this one takes its place, with your name and reason.</p>
     <form id="correct" method="post" action="{{ route('corrections.store', $reading) }}" data-keep>
         <x-form-id />
         <div class="fields">
@@ -10,7 +10,7 @@
             <x-field name="place" label="Drawn from">
                 <select class="form-select" id="f-place" name="place">@foreach ($batch->product->method->places as $place)<option @selected(old('place', $reading->sample->place) === $place)>{{ $place }}</option>@endforeach</select>
             </x-field>
-            <x-field name="drawn_at" label="Drawn at" type="datetime-local" :value="Rheacid\Plant::field($reading->sample->drawn_at)" />
+            <x-field name="drawn_at" label="Drawn at" type="datetime-local" :value="Rheacid\SiteClock::field($reading->sample->drawn_at)" />
         </div>
         @foreach ($reading->replicates as $replicate)
             <h2>Portion {{ $replicate->position }}</h2>

@@ -9,12 +9,12 @@
         <div class="fields">
             <x-field name="pair" label="Pair">
                 <select class="form-select" id="f-pair" name="pair">
-                    @foreach ($plan->pairs() as $pair)<option value="{{ $pair->id }}" @selected((int) old('pair', $ready?->id) === $pair->id)>{{ $pair->electrode->code }} on {{ $pair->meter->name }} · {{ Rheacid\Shelf\Readiness::words($plan->standing($pair)) }}</option>@endforeach
+                    @foreach ($plan->pairs() as $pair)<option value="{{ $pair->id }}" @selected((int) old('pair', $ready?->id) === $pair->id)>{{ $pair->electrode->code }} on {{ $pair->meter->name }} · {{ Rheacid\Shelf\Readiness::words($plan->status($pair)) }}</option>@endforeach
                 </select>
             </x-field>
             <x-field name="thermometer" label="Thermometer">
                 <select class="form-select" id="f-thermometer" name="thermometer">
-                    @foreach ($thermometers as $thermometer)<option value="{{ $thermometer->id }}" @selected((int) old('thermometer') === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words(Rheacid\Shelf\Thermometers::standing($thermometer)) }}</option>@endforeach
+                    @foreach ($thermometers as $thermometer)<option value="{{ $thermometer->id }}" @selected((int) old('thermometer') === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words(Rheacid\Shelf\Thermometers::status($thermometer)) }}</option>@endforeach
                 </select>
             </x-field>
             <x-field name="stage" label="Stage of the batch">
@@ -27,7 +27,7 @@
                     @foreach ($batch->product->method->places as $place)<option @selected(old('place') === $place)>{{ $place }}</option>@endforeach
                 </select>
             </x-field>
-            <x-field name="drawn_at" label="Drawn at" type="datetime-local" :value="Rheacid\Plant::field(now())" help="what a deadline judges" />
+            <x-field name="drawn_at" label="Drawn at" type="datetime-local" :value="Rheacid\SiteClock::field(now())" help="what a deadline judges" />
             @foreach ($batch->product->limits->pluck('condition')->filter()->unique() as $condition)
                 <label class="form-check wide"><input class="form-check-input" type="checkbox" name="conditions[]" value="{{ $condition }}" @checked(in_array($condition, (array) old('conditions', []), true))> {{ $condition }}</label>
             @endforeach

@@ -2,7 +2,7 @@
 @php($mine = $draft->isOpen() && $draft->holder_id === auth()->id())
 @php($assessment = $screen->assessment)
 <x-house :title="'Measure · ' . $draft->sample->batch->code" room="Measure">
-    <p class="what">{{ $draft->sample->batch->product->name }} · batch <b>{{ $draft->sample->batch->code }}</b> · {{ $draft->sample->batch->vessel }} · {{ $draft->sample->stage->words() }} · {{ $draft->sample->place }}, drawn {{ Rheacid\Plant::short($draft->sample->drawn_at) }}</p>
+    <p class="what">{{ $draft->sample->batch->product->name }} · batch <b>{{ $draft->sample->batch->code }}</b> · {{ $draft->sample->batch->vessel }} · {{ $draft->sample->stage->words() }} · {{ $draft->sample->place }}, drawn {{ Rheacid\SiteClock::short($draft->sample->drawn_at) }}</p>
     @unless ($screen->isComplete())
         <h2>Portion {{ $draft->replicates->count() + 1 }}</h2>
         @if ($screen->live)
@@ -50,12 +50,12 @@
         </x-slot>
     @elseif ($draft->isOpen() && auth()->user()->role->writes())
         <x-slot:act>
-            <p class="verdict"><x-state is="care">In other hands.</x-state> {{ $draft->holder->name }}, since {{ Rheacid\Plant::short($draft->opened_at) }}.</p>
+            <p class="verdict"><x-state is="care">In other hands.</x-state> {{ $draft->holder->name }}, since {{ Rheacid\SiteClock::short($draft->opened_at) }}.</p>
             <form method="post" action="{{ route('drafts.take-over', $draft) }}"><x-form-id /><x-field name="reason" label="Why you take over" maxlength="400" /><button class="do apart">Take this measurement over</button></form>
         </x-slot>
     @endif
     <x-slot:evidence>
-        <x-rests-on :calibration="$draft->calibration" :pair="$draft->pair" :check="$draft->thermometerCheck" :method="$draft->method" />
+        <x-rests-on :calibration="$draft->calibration" :pair="$draft->pair" :check="$draft->verification" :method="$draft->method" />
         @if ($screen->budget)
             <h2>What the ± is made of</h2>
             <x-budget :bar="$screen->budget" />

@@ -5,10 +5,10 @@
         @foreach ($rows as $row)
             <tr>
                 <td><a class="cell-link" href="{{ route('pairs.show', $row['pair']) }}"><b>{{ $row['pair']->electrode->code }}</b></a> <span class="soft">on {{ $row['pair']->name() }}</span></td>
-                <td>{{ Rheacid\Plant::day($row['pair']->electrode->first_used_on) }}</td>
+                <td>{{ Rheacid\SiteClock::day($row['pair']->electrode->first_used_on) }}</td>
                 <td class="num">{{ $row['last'] === null ? '–' : Rheacid\Core\Numbers::fixed($row['last'], 1) . ' %' }}</td>
                 <td>{{ $row['trend']?->percentPerYear === null ? '–' : Rheacid\Core\Numbers::fixed($row['trend']->percentPerYear, 1) . ' %' }}</td>
-                <td>@if ($row['trend']?->leavesPolicyOn)<x-state :is="Rheacid\Today\CareDue::isForeseen($row['trend']->leavesPolicyOn) ? 'care' : 'met'">about {{ Rheacid\Plant::day(Carbon\CarbonImmutable::parse($row['trend']->leavesPolicyOn)) }}</x-state>@else<span class="soft">not in sight</span>@endif</td>
+                <td>@if ($row['trend']?->leavesPolicyOn)<x-state :is="Rheacid\Today\CareDue::isForeseen($row['trend']->leavesPolicyOn) ? 'care' : 'met'">about {{ Rheacid\SiteClock::day(Carbon\CarbonImmutable::parse($row['trend']->leavesPolicyOn)) }}</x-state>@else<span class="soft">not in sight</span>@endif</td>
             </tr>
         @endforeach
     </table>

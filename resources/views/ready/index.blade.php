@@ -5,7 +5,7 @@
             <tr>
                 <td><a class="cell-link" href="{{ route('pairs.show', $pair) }}"><b>{{ $pair->electrode->code }}</b></a></td>
                 <td>{{ $pair->name() }}<br><span class="soft">{{ $pair->electrode->kind }}</span></td>
-                <td><x-pair-state :standing="$plan->standing($pair)" /></td>
+                <td><x-pair-state :status="$plan->status($pair)" /></td>
                 <td class="rule">@if ($pair->newestCalibration)<x-acid-rule :rule="new Rheacid\View\Figures\AcidRule(null, null, [$pair->newestCalibration->bracket_low_ph, $pair->newestCalibration->bracket_high_ph], [])" small />@endif</td>
                 <td class="spark">@if (count($slopes[$pair->id] ?? []) > 2)<x-spark :figure="new Rheacid\View\Figures\Spark($slopes[$pair->id], $pair->policy->slope_low_percent, 100)" :label="'slope of ' . $pair->electrode->code . ' over its last calibrations'" />@endif</td>
             </tr>
@@ -20,7 +20,7 @@
                 <tr>
                     <td><a class="cell-link" href="{{ route('pairs.show', $pair) }}"><b>{{ $pair->electrode->code }}</b></a></td>
                     <td>{{ $pair->name() }}<br><span class="soft"><x-measures :is="$pair->electrode->measures" /> {{ $pair->electrode->kind }}</span></td>
-                    <td><x-pair-state :standing="Rheacid\Shelf\Cells::standing($pair)" /></td>
+                    <td><x-pair-state :status="Rheacid\Shelf\Cells::status($pair)" /></td>
                 </tr>
             @endforeach
         </table>
@@ -54,7 +54,7 @@
                 <td><a class="cell-link" href="{{ route('lots.show', $lot) }}"><b>{{ $lot->code }}</b></a></td>
                 <td>{{ $lot->label }}</td>
                 <td><x-bottle-left :lot="$lot" /></td>
-                <td class="nowrap">{{ Rheacid\Plant::day($lot->usableUntil()) }}<br><x-days-left :lot="$lot" /></td>
+                <td class="nowrap">{{ Rheacid\SiteClock::day($lot->usableUntil()) }}<br><x-days-left :lot="$lot" /></td>
                 <td>@if ($spent)<x-state is="fail">{{ $spent }}</x-state>@elseif ($lot->isBarred())<x-state is="care">{{ $lot->happened('dipped') ? 'dipped' : 'tap water' }}: not for critical limits</x-state>@elseif ($lot->usesLeft() === 1)<x-state is="care">last use</x-state>@elseif ($lot->isBuffer())<x-state is="met">usable</x-state>@else<x-state is="idle">{{ $lot->kind }}</x-state>@endif</td>
             </tr>
         @empty

@@ -2,9 +2,9 @@
     @php($isPh = $pair->electrode->measures === Rheacid\Models\Measures::Ph)
     @php($writes = auth()->user()->role->writes() && $pair->parting === null)
     @if ($pair->parting)
-        <p class="verdict"><x-state is="idle">Parted {{ Rheacid\Plant::short($pair->parting->at) }}.</x-state> {{ $pair->parting->person->name }}{{ $pair->parting->reason ? ': ' . $pair->parting->reason : '' }}</p>
+        <p class="verdict"><x-state is="idle">Parted {{ Rheacid\SiteClock::short($pair->parting->at) }}.</x-state> {{ $pair->parting->person->name }}{{ $pair->parting->reason ? ': ' . $pair->parting->reason : '' }}</p>
     @else
-        <p class="verdict"><x-pair-state :standing="$standing" /></p>
+        <p class="verdict"><x-pair-state :status="$status" /></p>
     @endif
     @if ($diagnosis = $pair->newestCalibration?->diagnosis)
         <p class="verdict"><x-sign is="care" /> <span>{{ Rheacid\Core\Words\DiagnosisWords::likely($diagnosis) }} <span class="soft">{{ Rheacid\Core\Words\DiagnosisWords::first($diagnosis) }} {{ Rheacid\Core\Words\DiagnosisWords::otherwise($diagnosis) }}</span></span></p>
@@ -14,7 +14,7 @@
         <h2>Health</h2>
         <p class="verdict"><x-sign :is="$health->sign" /> <span>{{ $health->sentence }}</span></p>
         @if ($cleaning)
-            <p class="verdict"><x-sign :is="['better' => 'met', 'none' => 'idle', 'worse' => 'care'][$cleaning->proof?->effect->value ?? 'none']" /> <span>Cleaned {{ Rheacid\Plant::short($cleaning->event->at) }}: {{ Rheacid\View\HealthScreen::cleaning($cleaning) }}</span></p>
+            <p class="verdict"><x-sign :is="['better' => 'met', 'none' => 'idle', 'worse' => 'care'][$cleaning->proof?->effect->value ?? 'none']" /> <span>Cleaned {{ Rheacid\SiteClock::short($cleaning->event->at) }}: {{ Rheacid\View\HealthScreen::cleaning($cleaning) }}</span></p>
         @endif
         @foreach ($health->charts as $chart)<x-history-chart :figure="$chart" />@endforeach
     <h2>Calibrations</h2>
@@ -22,7 +22,7 @@
         <thead><tr><th>When</th><th>Slope</th><th>Offset</th><th>Read back</th><th>By</th><th>Verdict</th></tr></thead>
         @forelse ($pair->calibrations->reverse()->take(30) as $calibration)
             <tr>
-                <td><a class="cell-link" href="{{ route('calibrations.show', $calibration) }}">{{ Rheacid\Plant::short($calibration->at) }}</a></td>
+                <td><a class="cell-link" href="{{ route('calibrations.show', $calibration) }}">{{ Rheacid\SiteClock::short($calibration->at) }}</a></td>
                 <td class="num">{{ $calibration->slope_percent === null ? '–' : Rheacid\Core\Numbers::fixed($calibration->slope_percent, 1) . ' %' }}</td>
                 <td>{{ $calibration->offset_mv === null ? '–' : Rheacid\Core\Numbers::fixed($calibration->offset_mv, 1) . ' mV' }}</td>
                 <td>{{ $calibration->read_back_error_ph === null ? '–' : Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 3) . ' pH off' }}</td>
@@ -37,22 +37,22 @@
     <x-slot:act><a href="{{ route('labels', ['code' => $pair->electrode->code]) }}">Label</a>@if ($isPh)<a href="{{ route('checks.show', $pair) }}">Check buffers</a>@if ($pair->parting === null)<a class="do" href="{{ route('runs.create', $pair) }}" data-primary>Calibrate <kbd>Enter</kbd></a>@endif @elseif ($pair->parting === null)<a class="do" href="{{ route('cells.show', $pair) }}" data-primary>Calibrate <kbd>Enter</kbd></a>@endif</x-slot>
     <x-slot:evidence>
         <h2>Electrode</h2>
-        <dl><dt>{{ $pair->electrode->name }}</dt><dd>{{ $pair->electrode->kind }}<br>in use since {{ Rheacid\Plant::day($pair->electrode->first_used_on) }}</dd><dt>{{ $pair->meter->name }}</dt><dd>shows {{ Rheacid\Core\Numbers::plain($pair->meter->resolution_ph) }} pH, {{ $pair->meter->shows_mv ? Rheacid\Core\Numbers::plain($pair->meter->resolution_mv) . ' mV' : 'no mV' }}</dd></dl>
+        <dl><dt>{{ $pair->electrode->name }}</dt><dd>{{ $pair->electrode->kind }}<br>in use since {{ Rheacid\SiteClock::day($pair->electrode->first_used_on) }}</dd><dt>{{ $pair->meter->name }}</dt><dd>shows {{ Rheacid\Core\Numbers::plain($pair->meter->resolution_ph) }} pH, {{ $pair->meter->shows_mv ? Rheacid\Core\Numbers::plain($pair->meter->resolution_mv) . ' mV' : 'no mV' }}</dd></dl>
         <h2>Policy</h2>
         <p><a href="{{ route('policies.show', $pair->policy) }}">{{ $pair->policy->name }}</a>: {{ Rheacid\View\PolicyWords::interval($pair->policy) }}, {{ Rheacid\View\PolicyWords::buffers($pair->policy) }}</p>
         @if ($pair->parting === null && $isPh)
             <h2>Care due</h2>
-            <dl>@foreach (Rheacid\Today\CareDue::schedule($pair) as $due)<dt>{{ Rheacid\Core\Words\CareWords::toDo($due['kind']) }}</dt><dd>@if ($due['at'] < now())<x-state is="care">since {{ Rheacid\Plant::day($due['at']) }}</x-state>@else by {{ Rheacid\Plant::day($due['at']) }}@endif</dd>@endforeach</dl>
+            <dl>@foreach (Rheacid\Today\CareDue::schedule($pair) as $due)<dt>{{ Rheacid\Core\Words\CareWords::toDo($due['kind']) }}</dt><dd>@if ($due['at'] < now())<x-state is="care">since {{ Rheacid\SiteClock::day($due['at']) }}</x-state>@else by {{ Rheacid\SiteClock::day($due['at']) }}@endif</dd>@endforeach</dl>
         @endif
         <h2>Care log</h2>
         <dl>
             @forelse ($pair->electrode->careEvents->reverse()->take(14) as $event)
-                <dt>{{ Rheacid\Core\Words\CareWords::happened($event->kind) }}, {{ Rheacid\Plant::short($event->at) }}</dt><dd>{{ implode(', ', array_filter([$event->dirt?->value, $event->note, $event->until_at ? 'until ' . Rheacid\Plant::short($event->until_at) : null, $event->person->name])) }}</dd>
+                <dt>{{ Rheacid\Core\Words\CareWords::happened($event->kind) }}, {{ Rheacid\SiteClock::short($event->at) }}</dt><dd>{{ implode(', ', array_filter([$event->dirt?->value, $event->note, $event->until_at ? 'until ' . Rheacid\SiteClock::short($event->until_at) : null, $event->person->name])) }}</dd>
             @empty
                 <dt>Nothing on record</dt><dd>no soak, no cleaning</dd>
             @endforelse
         </dl>
-        @if ($before->isNotEmpty())<h2>Other meters</h2><dl>@foreach ($before as $other)<dt><a href="{{ route('pairs.show', $other) }}">{{ $other->name() }}</a></dt><dd>since {{ Rheacid\Plant::day($other->paired_at) }}</dd>@endforeach</dl>@endif
+        @if ($before->isNotEmpty())<h2>Other meters</h2><dl>@foreach ($before as $other)<dt><a href="{{ route('pairs.show', $other) }}">{{ $other->name() }}</a></dt><dd>since {{ Rheacid\SiteClock::day($other->paired_at) }}</dd>@endforeach</dl>@endif
         <p class="note">Store the tip wet in 3 M KCl, never in distilled water: it leaches the reference.</p>
     </x-slot>
 </x-house>

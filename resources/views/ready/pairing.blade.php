@@ -14,7 +14,7 @@
     <h2>Together now</h2>
     <table class="stack">
         @foreach ($together as $pair)
-            <tr><td><a class="cell-link" href="{{ route('pairs.show', $pair) }}"><b>{{ $pair->electrode->code }}</b></a></td><td>on {{ $pair->name() }}</td><td class="soft">since {{ Rheacid\Plant::day($pair->paired_at) }}</td>
+            <tr><td><a class="cell-link" href="{{ route('pairs.show', $pair) }}"><b>{{ $pair->electrode->code }}</b></a></td><td>on {{ $pair->name() }}</td><td class="soft">since {{ Rheacid\SiteClock::day($pair->paired_at) }}</td>
                 <td>@if (auth()->user()->role->writes())<details><summary>Part them</summary><form method="post" action="{{ route('pairs.part', $pair) }}"><x-form-id /><input class="form-control" name="reason" aria-label="Why {{ $pair->electrode->code }} is parted" placeholder="why" maxlength="400"><button class="do quiet apart">Part</button></form></details>@endif</td></tr>
         @endforeach
     </table>

@@ -28,7 +28,7 @@
     <x-slot:evidence>
         <h2>Versions</h2>
         <dl>@foreach ($versions as $version)<dt><a href="{{ route('policies.show', $version) }}">Version {{ $version->version }}</a></dt><dd>slope from {{ Rheacid\Core\Numbers::plain($version->slope_low_percent) }} %, {{ Rheacid\View\PolicyWords::interval($version) }}</dd>@endforeach</dl>
-        @if ($assignments->isNotEmpty())<h2>Followed by</h2><dl>@foreach ($assignments as $assignment)<dt>{{ $assignment->pair->electrode->code }} since {{ Rheacid\Plant::day($assignment->at) }}</dt><dd>{{ implode(': ', array_filter([$assignment->person?->name, $assignment->reason])) }}</dd>@endforeach</dl>@endif
+        @if ($assignments->isNotEmpty())<h2>Followed by</h2><dl>@foreach ($assignments as $assignment)<dt>{{ $assignment->pair->electrode->code }} since {{ Rheacid\SiteClock::day($assignment->at) }}</dt><dd>{{ implode(': ', array_filter([$assignment->person?->name, $assignment->reason])) }}</dd>@endforeach</dl>@endif
         @unless ($leads)<p class="note">A lead changes policies. You can read them.</p>@endunless
     </x-slot>
 </x-house>

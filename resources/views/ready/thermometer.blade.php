@@ -12,12 +12,12 @@
         <thead><tr><th>When</th><th>Method</th><th>Error</th><th>Correction</th><th>Covers</th><th>Due</th></tr></thead>
         @forelse ($thermometer->checks->reverse() as $check)
             <tr>
-                <td><a class="cell-link" href="{{ route('checks.result', $check) }}">{{ Rheacid\Plant::short($check->at) }}</a> {{ $check->person->name }}</td>
+                <td><a class="cell-link" href="{{ route('verifications.show', $check) }}">{{ Rheacid\SiteClock::short($check->at) }}</a> {{ $check->person->name }}</td>
                 <td>{{ ThermometerWords::method($check->method) }}{{ $check->as_left ? ', as left' : '' }}</td>
                 <td class="num">{{ Rheacid\Core\Numbers::fixed($check->error_c, 1) }} <small>± {{ Rheacid\Core\Numbers::fixed($check->expanded_u_c, 1) }} °C</small></td>
                 <td>{{ $check->outcome?->outcome === Outcome::Correct ? Rheacid\Core\Numbers::fixed($check->corrected(20) - 20, 1) . ' °C' : ($check->correction_c == 0 ? 'none' : Rheacid\Core\Numbers::fixed($check->correction_c, 1) . ' °C') }}</td>
-                <td>{{ Rheacid\Core\Numbers::plain($check->covers_low_c) }} to {{ Rheacid\Core\Numbers::plain($check->covers_high_c) }} °C</td>
-                <td><x-state :is="Rheacid\View\ResultScreen::sign($check->verdict)">{{ Rheacid\Plant::short($check->due_at) }}</x-state></td>
+                <td>{{ Rheacid\Core\Numbers::plain($check->verified_low_c) }} to {{ Rheacid\Core\Numbers::plain($check->verified_high_c) }} °C</td>
+                <td><x-state :is="Rheacid\View\VerificationScreen::sign($check->verdict)">{{ Rheacid\SiteClock::short($check->due_at) }}</x-state></td>
             </tr>
         @empty
             <tr><td colspan="6" class="soft">Never checked.</td></tr>
@@ -51,12 +51,12 @@
     @endif
     <x-slot:act><a href="{{ route('labels', ['code' => $thermometer->code]) }}">Label</a>@if (auth()->user()->role->writes())<a class="do" href="{{ route('verify.show', $thermometer) }}" data-primary>Check it <kbd>Enter</kbd></a>@endif</x-slot>
     <x-slot:evidence>
-        @if ($newest = $thermometer->newestCheck)
-            <h2>Next date</h2><p><b>{{ Rheacid\Plant::day($newest->due_at) }}</b><br>{{ $newest->interval_why }}</p>
+        @if ($newest = $thermometer->newestVerification)
+            <h2>Next date</h2><p><b>{{ Rheacid\SiteClock::day($newest->due_at) }}</b><br>{{ $newest->interval_why }}</p>
             <h2>Range covered</h2><p>{{ $covered }}</p>
             @if ($gaps !== [])<p><x-state is="care">Not covered: {{ implode(', ', $gaps) }}.</x-state><br><span class="soft">Readings there are marked. A boiling or comparison check within 10 °C of a limit covers it.</span></p>@endif
         @endif
-        @if ($service->certificate)<h2>Certificate</h2><p>{{ $service->certificate }}, ± {{ Rheacid\Core\Numbers::plain($service->certificate_expanded_u_c) }} °C, until {{ Rheacid\Plant::day($service->certificate_due_on) }}</p>@endif
+        @if ($service->certificate)<h2>Certificate</h2><p>{{ $service->certificate }}, ± {{ Rheacid\Core\Numbers::plain($service->certificate_expanded_u_c) }} °C, until {{ Rheacid\SiteClock::day($service->certificate_due_on) }}</p>@endif
         <p class="note">Drift is a few hundredths of a degree a year at low temperatures, about 0.3 °C a year at 400–500 °C. Common practice.</p>
     </x-slot>
 </x-house>

@@ -1,4 +1,4 @@
-<x-house :title="'Day sheet · ' . Rheacid\Plant::local(now())->format('l, j F Y')" room="Today">
+<x-house :title="'Day sheet · ' . Rheacid\SiteClock::local(now())->format('l, j F Y')" room="Today">
     <table class="sheet">
         <thead><tr><th>In this order</th><th>Why</th><th>Done, by, at</th></tr></thead>
         @forelse ($plan->tasks() as $task)
@@ -11,12 +11,12 @@
     <p>@forelse ($buffers->points as $lot)pH {{ Rheacid\Core\Numbers::fixed($lot->nominalPh, 2) }}, bottle {{ $lot->id }} ({{ $lot->usesLeft }} left)@unless ($loop->last) · @endunless @empty no pair of usable buffers on the shelf @endforelse</p>
     <h2>Pairs and sensors</h2>
     <table class="sheet">
-        @foreach ($plan->pairs() as $pair)<tr><td><b>{{ $pair->electrode->code }}</b> on {{ $pair->name() }}</td><td>{{ Rheacid\Shelf\Readiness::words($plan->standing($pair)) }}</td></tr>@endforeach
-        @foreach ($plan->cells() as $pair)<tr><td><b>{{ $pair->electrode->code }}</b> on {{ $pair->name() }}</td><td>{{ Rheacid\Shelf\Readiness::words(Rheacid\Shelf\Cells::standing($pair)) }}</td></tr>@endforeach
+        @foreach ($plan->pairs() as $pair)<tr><td><b>{{ $pair->electrode->code }}</b> on {{ $pair->name() }}</td><td>{{ Rheacid\Shelf\Readiness::words($plan->status($pair)) }}</td></tr>@endforeach
+        @foreach ($plan->cells() as $pair)<tr><td><b>{{ $pair->electrode->code }}</b> on {{ $pair->name() }}</td><td>{{ Rheacid\Shelf\Readiness::words(Rheacid\Shelf\Cells::status($pair)) }}</td></tr>@endforeach
     </table>
     <h2>The week ahead</h2>
     <table class="sheet">
-        @forelse ($week as $due)<tr><td class="nowrap">{{ Rheacid\Plant::full($due->at) }}</td><td>{{ $due->what }}</td></tr>@empty<tr><td>Nothing falls due.</td></tr>@endforelse
+        @forelse ($week as $due)<tr><td class="nowrap">{{ Rheacid\SiteClock::full($due->at) }}</td><td>{{ $due->what }}</td></tr>@empty<tr><td>Nothing falls due.</td></tr>@endforelse
     </table>
-    <p class="note">Printed {{ Rheacid\Plant::full(now()) }}. Your site’s plan and local codes decide about a product.</p>
+    <p class="note">Printed {{ Rheacid\SiteClock::full(now()) }}. Your site’s plan and local codes decide about a product.</p>
 </x-house>

@@ -1,5 +1,5 @@
 @php($tasks = $plan->tasks())
-<x-house :title="Rheacid\Plant::local(now())->format('l, j F')" room="Today">
+<x-house :title="Rheacid\SiteClock::local(now())->format('l, j F')" room="Today">
     @if ($line->lanes !== [])<x-day-line :figure="$line" />@endif
     @if ($tasks === [])
         <h2>Nothing waits</h2>
@@ -23,7 +23,7 @@
             <dl>
                 @foreach ($buffers->points as $lot)
                     <dt>pH {{ Rheacid\Core\Numbers::fixed($lot->nominalPh, 2) }} · bottle {{ $lot->id }}</dt>
-                    <dd>{{ $lot->usesLeft === 1 ? 'one use left' : $lot->usesLeft . ' uses left' }}, until {{ Rheacid\Plant::day(Carbon\CarbonImmutable::parse($lot->expiresOn)) }}</dd>
+                    <dd>{{ $lot->usesLeft === 1 ? 'one use left' : $lot->usesLeft . ' uses left' }}, until {{ Rheacid\SiteClock::day(Carbon\CarbonImmutable::parse($lot->expiresOn)) }}</dd>
                 @endforeach
             </dl>
             @if (!$buffers->brackets())<p class="soft">Together they do not reach every batch: readings outside are marked, and their uncertainty grows.</p>@endif
@@ -32,7 +32,7 @@
         @if ($ahead !== [])
             <h2>This week</h2>
             <dl class="week">
-                @foreach (array_slice($ahead, 0, 7) as $due)<dt>{{ Rheacid\Plant::short($due->at) }}</dt><dd><a href="{{ $due->url }}">{{ $due->what }}</a></dd>@endforeach
+                @foreach (array_slice($ahead, 0, 7) as $due)<dt>{{ Rheacid\SiteClock::short($due->at) }}</dt><dd><a href="{{ $due->url }}">{{ $due->what }}</a></dd>@endforeach
             </dl>
             @if (count($ahead) > 7)<p class="soft">and {{ count($ahead) - 7 }} more, on the day sheet</p>@endif
         @endif
@@ -41,7 +41,7 @@
         <dl>
             @foreach ($plan->pairs() as $pair)
                 <dt><a href="{{ route('pairs.show', $pair) }}">{{ $pair->electrode->code }}</a> on {{ $pair->meter->name }}</dt>
-                <dd><x-pair-state :standing="$plan->standing($pair)" /></dd>
+                <dd><x-pair-state :status="$plan->status($pair)" /></dd>
             @endforeach
         </dl>
         <p class="note">Your site’s plan and local codes decide about a product. Rheacid says which limit was met.</p>

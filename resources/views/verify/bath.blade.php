@@ -1,4 +1,4 @@
-@use(Rheacid\Core\Thermometry\CheckMethod)
+@use(Rheacid\Core\Thermometry\VerificationMethod)
 @use(Rheacid\Core\Words\ThermometerWords)
 @php($thermometer = $screen->thermometer)
 @php($unit = old('unit', $screen->service->unit))
@@ -6,7 +6,7 @@
 <x-house :title="'Verify · ' . $thermometer->code . ' ' . $thermometer->name" room="Verify">
     <p class="what">{{ $thermometer->kind }}{{ $screen->service->place ? ' · ' . $screen->service->place : '' }} · tolerance ± {{ Rheacid\Core\Numbers::plain($screen->service->tolerance_c) }} °C{{ $screen->service->tolerance_class ? ', ' . $screen->service->tolerance_standard . ' class ' . $screen->service->tolerance_class : '' }} <x-thermometer-state :thermometer="$thermometer" /></p>
     <nav class="methods" aria-label="How it is checked">
-        @foreach ($thermometer->isRtd() ? CheckMethod::cases() : CheckMethod::read() as $method)<a href="{{ route('verify.show', [$thermometer, 'method' => $method->value]) }}" @if ($method === $screen->method) aria-current="page" @endif>{{ ucfirst(ThermometerWords::method($method)) }}</a>@endforeach
+        @foreach ($thermometer->isRtd() ? VerificationMethod::cases() : VerificationMethod::read() as $method)<a href="{{ route('verify.show', [$thermometer, 'method' => $method->value]) }}" @if ($method === $screen->method) aria-current="page" @endif>{{ ucfirst(ThermometerWords::method($method)) }}</a>@endforeach
     </nav>
     <form id="check" method="post" action="{{ route('verify.store', $thermometer) }}" data-keep>
         <x-form-id />
@@ -18,21 +18,21 @@
             <x-bath :screen="$screen" />
             <div>
                 @foreach ($screen->ticks() as $key => $words)<label class="form-check tick-{{ $key }}"><input class="form-check-input" type="checkbox" name="bath[]" value="{{ $key }}" @checked(in_array($key, (array) old('bath', []), true))> {{ $words }}</label>@endforeach
-                @if ($screen->method === CheckMethod::Boiling)<p class="caution">Steam and boiling water burn: glove, sleeve, face away. Follow your site’s rules and local codes.</p>@endif
+                @if ($screen->method === VerificationMethod::Boiling)<p class="caution">Steam and boiling water burn: glove, sleeve, face away. Follow your site’s rules and local codes.</p>@endif
             </div>
         </div>
         <div class="fields narrow">
-            @if ($screen->method === CheckMethod::Rtd)
+            @if ($screen->method === VerificationMethod::Rtd)
                 <x-field name="ohm" label="Resistance at the ice point" help="Ω, four wires if you can" inputmode="decimal" autofocus />
                 <x-field name="insulation" label="Insulation, at room temperature" help="MΩ between leads and sheath; the check that most people skip" inputmode="decimal" />
             @else
                 @foreach (range(0, 2) as $i)<x-field name="readings[{{ $i }}]" :label="['First reading', 'Second', 'Third'][$i]" inputmode="text" />@endforeach
                 <x-field name="unit" label="Read in"><select class="form-select" id="f-unit" name="unit"><option value="C" @selected($unit === 'C')>°C</option><option value="F" @selected($unit === 'F')>°F</option></select></x-field>
-                @if ($screen->method === CheckMethod::Boiling)
+                @if ($screen->method === VerificationMethod::Boiling)
                     <x-field name="pressure" label="Air pressure" help="kPa, hPa or mmHg: as a barometer here reads it" inputmode="text" />
                     <x-field name="reduced" label="Is it reduced to sea level?"><select class="form-select" id="f-reduced" name="reduced"><option value="" @selected(old('reduced') === null || old('reduced') === '')>as read here</option><option value="no" @selected(old('reduced') === 'no')>no, certainly as read here</option><option value="yes" @selected(old('reduced') === 'yes')>yes, from a weather report</option></select></x-field>
                     <x-field name="elevation" label="Or the elevation" :help="'poorer: weather moves it by 0.8 °C' . ($screen->elevation === null ? '' : '; the site lies at ' . Rheacid\Core\Numbers::plain($screen->elevation) . ' m')" inputmode="text" />
-                @elseif ($screen->method === CheckMethod::Comparison)
+                @elseif ($screen->method === VerificationMethod::Comparison)
                     <x-field name="reference" label="Reference thermometer"><select class="form-select" id="f-reference" name="reference"><option value="">choose</option>@foreach ($screen->references as $reference)<option value="{{ $reference->code }}" @selected(old('reference') === $reference->code || $screen->references->count() === 1)>{{ $reference->code }} · ± {{ Rheacid\Core\Numbers::plain($reference->service()->certificate_expanded_u_c) }} °C</option>@endforeach</select></x-field>
                     <x-field name="reference_c" label="It reads" help="°C, or with its unit" inputmode="text" />
                 @endif
@@ -46,13 +46,13 @@
             </div></section>
         @endif
     </form>
-    @if ($screen->method !== CheckMethod::Rtd)
+    @if ($screen->method !== VerificationMethod::Rtd)
         <details class="apart"><summary>Readings from a logger’s file</summary>
             <form method="post" action="{{ route('verify.log', $thermometer) }}" enctype="multipart/form-data"><x-form-id /><input type="hidden" name="method" value="{{ $screen->method->value }}">
                 <x-field name="log" label="Log file" help="seconds and temperature in two columns; the readings are taken where it had come to rest"><input class="form-control" id="f-log" type="file" name="log" accept=".csv,.txt,text/csv,text/plain"></x-field><button class="do quiet apart">Take its readings</button></form>
         </details>
     @endif
-    @if (in_array($screen->method, [CheckMethod::Ice, CheckMethod::Rtd], true))
+    @if (in_array($screen->method, [VerificationMethod::Ice, VerificationMethod::Rtd], true))
         <h2>What would spoil it</h2>
         <div class="mistakes">
             <figure><svg viewBox="0 0 120 90" role="img" aria-label="ice cubes floating in much water"><path class="water" d="M16 22h88l-6 60h-76z"/><path class="vessel" d="M12 12l8 74h80l8-74"/>@foreach ([[26, 18], [50, 14], [74, 20]] as [$x, $y])<rect class="ice" x="{{ $x }}" y="{{ $y }}" width="17" height="17"/>@endforeach<rect class="probe" x="58" y="0" width="5" height="66" rx="2"/></svg><figcaption><b>Cubes in much water</b> reads 1–2 °C high</figcaption></figure>
@@ -69,15 +69,15 @@
         <dl>
             <dt>{{ ucfirst(ThermometerWords::method($screen->method)) }}</dt>
             <dd>{{ match ($screen->method) {
-                CheckMethod::Boiling => 'pure water by the pressure at the pot, ± 0.3 °C; by elevation ± 0.8 °C',
-                CheckMethod::Comparison => 'a thermometer with a certificate in date',
+                VerificationMethod::Boiling => 'pure water by the pressure at the pot, ± 0.3 °C; by elevation ± 0.8 °C',
+                VerificationMethod::Comparison => 'a thermometer with a certificate in date',
                 default => '0.0 °C ± 0.1, crushed slush',
             } }}</dd>
             <dt>Covers</dt><dd>{{ $screen->coverage() }}</dd>
         </dl>
         @if ($screen->last)
             <h2>Last check</h2>
-            <p><a href="{{ route('checks.result', $screen->last) }}">{{ Rheacid\Plant::short($screen->last->at) }}</a>, {{ ThermometerWords::method($screen->last->method) }}: {{ ThermometerWords::error($screen->last->error_c, $screen->last->expanded_u_c) }}</p>
+            <p><a href="{{ route('verifications.show', $screen->last) }}">{{ Rheacid\SiteClock::short($screen->last->at) }}</a>, {{ ThermometerWords::method($screen->last->method) }}: {{ ThermometerWords::error($screen->last->error_c, $screen->last->expanded_u_c) }}</p>
             @if ($screen->last->outcome === null && $screen->last->hasUsableCorrection())<p class="soft">This bath would confirm it: a correction is used only after a fresh bath has shown it again.</p>@endif
             @if ($screen->last->outcome?->outcome === Rheacid\Core\Thermometry\Outcome::Adjusted)<p><x-state is="care">It was adjusted: this check is its state as left.</x-state></p>@endif
         @endif

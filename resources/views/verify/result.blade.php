@@ -1,21 +1,21 @@
 @use(Rheacid\Core\Thermometry\Outcome)
-@use(Rheacid\Core\Thermometry\RtdCheck)
+@use(Rheacid\Core\Thermometry\RtdVerification)
 @use(Rheacid\Core\Words\ThermometerWords)
 @php($check = $screen->check)
 @php($thermometer = $check->thermometer)
 <x-house :title="'Checked · ' . $thermometer->code . ' ' . $thermometer->name" room="Verify">
-    <p class="what">{{ Rheacid\Plant::full($check->at) }}, by {{ $check->person->name }} · {{ ThermometerWords::method($check->method) }}{{ $check->as_left ? ' · as left, after it was adjusted' : ($check->outcome?->outcome === Outcome::Adjusted ? ' · as found' : '') }}</p>
+    <p class="what">{{ Rheacid\SiteClock::full($check->at) }}, by {{ $check->person->name }} · {{ ThermometerWords::method($check->method) }}{{ $check->as_left ? ' · as left, after it was adjusted' : ($check->outcome?->outcome === Outcome::Adjusted ? ' · as found' : '') }}</p>
     <div class="big"><span class="n">{{ $screen->big() }}</span><span class="unit">{{ $screen->unit() }}<br>@if ($screen->readings() !== []){{ implode(' · ', $screen->readings()) }}{{ $check->source === 'simulated' ? ', simulated bath' : ($check->source === 'imported' ? ', from a log' : '') }}@else deviation {{ Rheacid\Core\Numbers::fixed($check->error_c, 2) }} °C @endif</span></div>
     <x-error-rule :figure="$screen->rule" />
     <p class="verdict"><x-state :is="$screen->sign">{{ $screen->head }}</x-state> {{ $screen->sentence }}</p>
     @if ($check->insulation_megaohm !== null)
-        @php($good = $check->insulation_megaohm >= RtdCheck::GOOD_INSULATION_MEGAOHM)
+        @php($good = $check->insulation_megaohm >= RtdVerification::GOOD_INSULATION_MEGAOHM)
         <p class="verdict"><x-state :is="$good ? 'met' : 'fail'">Insulation {{ Rheacid\Core\Numbers::plain($check->insulation_megaohm) }} MΩ{{ $good ? '.' : ': low.' }}</x-state> {{ $good ? 'At least 100 MΩ is needed.' : 'At least 100 MΩ is needed: a damp or damaged probe reads low, and a good reading proves nothing. Dry it, look at seal and cable, or replace it.' }}</p>
     @endif
     @if ($check->shift_c !== null)<p class="verdict"><x-sign is="idle" /> <span>Moved by {{ Rheacid\Core\Numbers::fixed($check->shift_c, 2) }} °C since the resistance before.</span></p>@endif
     @foreach ($check->found() as $finding)<p class="verdict"><x-sign is="care" /> <span>{{ ThermometerWords::finding($finding) }}</span></p>@endforeach
     @if ($check->outcome)
-        <p class="verdict"><x-state :is="in_array($check->outcome->outcome, [Outcome::Use, Outcome::Correct], true) ? 'met' : 'care'">{{ ucfirst(ThermometerWords::outcome($check->outcome->outcome)) }}.</x-state> {{ $check->outcome->outcome === Outcome::Correct ? 'Correction ' . $screen->correction . ', applied to every later reading and shown on it.' : '' }} {{ $check->outcome->note }} <span class="soft">{{ $check->outcome->person->name }}, {{ Rheacid\Plant::short($check->outcome->at) }}</span></p>
+        <p class="verdict"><x-state :is="in_array($check->outcome->outcome, [Outcome::Use, Outcome::Correct], true) ? 'met' : 'care'">{{ ucfirst(ThermometerWords::outcome($check->outcome->outcome)) }}.</x-state> {{ $check->outcome->outcome === Outcome::Correct ? 'Correction ' . $screen->correction . ', applied to every later reading and shown on it.' : '' }} {{ $check->outcome->note }} <span class="soft">{{ $check->outcome->person->name }}, {{ Rheacid\SiteClock::short($check->outcome->at) }}</span></p>
     @elseif ($check->hasUsableCorrection() && $screen->choices !== [])
         <p class="verdict"><x-sign is="idle" /> <span>{{ $check->isConfirmed() ? 'A fresh bath has shown the same: it can be used with ' . $screen->correction . '.' : 'The error is larger than its uncertainty. A fresh bath that shows it again would allow a correction.' }}</span></p>
     @endif
@@ -23,20 +23,20 @@
         <h2>Readings since the last good check</h2>
         <p class="what">{{ $screen->touched->count() }} {{ $screen->touched->count() === 1 ? 'portion was' : 'portions were' }} read with it; look at each decision again.</p>
         <table class="stack">
-            @foreach ($screen->touched->take(20) as $portion)<tr><td>{{ Rheacid\Plant::short($portion->at) }}</td><td class="num">{{ Rheacid\Core\Numbers::fixed($portion->ph, 2) }} <small>at {{ Rheacid\Core\Numbers::fixed($portion->celsius, 1) }} °C</small></td><td>{{ $portion->person->name }}</td></tr>@endforeach
+            @foreach ($screen->touched->take(20) as $portion)<tr><td>{{ Rheacid\SiteClock::short($portion->at) }}</td><td class="num">{{ Rheacid\Core\Numbers::fixed($portion->ph, 2) }} <small>at {{ Rheacid\Core\Numbers::fixed($portion->celsius, 1) }} °C</small></td><td>{{ $portion->person->name }}</td></tr>@endforeach
         </table>
     @endif
     <h2>{{ $screen->history->count() === 1 ? 'Its first check' : $screen->history->count() . ' checks' }}</h2>
     <x-check-chart :figure="$screen->chart" />
     @if ($screen->drift)<p class="what">{{ $screen->drift }}</p>@endif
     @if ($screen->choices !== [] && auth()->user()->role->writes())
-        <form id="conclude" method="post" action="{{ route('checks.conclude', $check) }}" data-keep><x-form-id /><x-enter-sends-nothing /></form>
+        <form id="conclude" method="post" action="{{ route('verifications.conclude', $check) }}" data-keep><x-form-id /><x-enter-sends-nothing /></form>
         <x-slot:act>
             <details><summary>Otherwise</summary>
                 <x-field name="note" label="Remark (may stay empty)" maxlength="400" form="conclude" />
                 @foreach ($screen->choices as $outcome)@unless ($outcome === Outcome::Use || $outcome === Outcome::Correct)<button class="do quiet apart" form="conclude" name="outcome" value="{{ $outcome->value }}">{{ ucfirst(ThermometerWords::outcome($outcome)) }}</button> @endunless @endforeach
             </details>
-            @unless ($check->method === Rheacid\Core\Thermometry\CheckMethod::Rtd)<a href="{{ route('verify.show', [$thermometer, 'method' => $check->method->value]) }}">Fresh bath</a>@endunless
+            @unless ($check->method === Rheacid\Core\Thermometry\VerificationMethod::Rtd)<a href="{{ route('verify.show', [$thermometer, 'method' => $check->method->value]) }}">Fresh bath</a>@endunless
             @if (in_array(Outcome::Correct, $screen->choices, true))
                 @if (in_array(Outcome::Use, $screen->choices, true))<button class="do quiet" form="conclude" name="outcome" value="use">Use as it is</button>@endif
                 <button class="do" form="conclude" name="outcome" value="correct" data-primary>Use with {{ $screen->correction }} <kbd>Enter</kbd></button>
@@ -44,19 +44,19 @@
             @else<button class="do" form="conclude" name="outcome" value="out-of-use" data-primary>Take out of use <kbd>Enter</kbd></button>@endif
         </x-slot>
     @else
-        <x-slot:act><a href="{{ route('thermometers.show', $thermometer) }}">Its history</a><a href="{{ route('checks.certificate', $check) }}">Certificate</a><a class="do" href="{{ route('verify') }}" data-primary>Next thermometer <kbd>Enter</kbd></a></x-slot>
+        <x-slot:act><a href="{{ route('thermometers.show', $thermometer) }}">Its history</a><a href="{{ route('verifications.certificate', $check) }}">Certificate</a><a class="do" href="{{ route('verify') }}" data-primary>Next thermometer <kbd>Enter</kbd></a></x-slot>
     @endif
     <x-slot:evidence>
         <h2>Rests on</h2>
         <dl>
             <dt>Reference</dt><dd>{{ $check->rests_on ?? ThermometerWords::method($check->method) }}</dd>
-            <dt>Covers</dt><dd>{{ Rheacid\Core\Numbers::plain($check->covers_low_c) }} to {{ Rheacid\Core\Numbers::plain($check->covers_high_c) }} °C{{ $thermometer->service()->use_high_c > $check->covers_high_c ? '; it is used up to ' . Rheacid\Core\Numbers::plain($thermometer->service()->use_high_c) . ' °C, which needs a hot check too' : '' }}</dd>
-            @if ($check->confirms)<dt>Repeats</dt><dd><a href="{{ route('checks.result', $check->confirms) }}">the bath of {{ Rheacid\Plant::short($check->confirms->at) }}</a></dd>@endif
+            <dt>Covers</dt><dd>{{ Rheacid\Core\Numbers::plain($check->verified_low_c) }} to {{ Rheacid\Core\Numbers::plain($check->verified_high_c) }} °C{{ $thermometer->service()->use_high_c > $check->verified_high_c ? '; it is used up to ' . Rheacid\Core\Numbers::plain($thermometer->service()->use_high_c) . ' °C, which needs a hot check too' : '' }}</dd>
+            @if ($check->confirms)<dt>Repeats</dt><dd><a href="{{ route('verifications.show', $check->confirms) }}">the bath of {{ Rheacid\SiteClock::short($check->confirms->at) }}</a></dd>@endif
             @if (($check->bath ?? []) !== [])<dt>Ticked on the bath</dt><dd>{{ implode(', ', $check->bath) }}</dd>@endif
         </dl>
         <h2>Next date</h2>
-        <p><b>{{ Rheacid\Plant::day($check->due_at) }}</b><br>{{ $check->interval_why }}</p>
-        <p><a href="{{ route('checks.certificate', $check) }}">Certificate</a> · <a href="{{ route('checks.pdf', $check) }}">as PDF</a></p>
+        <p><b>{{ Rheacid\SiteClock::day($check->due_at) }}</b><br>{{ $check->interval_why }}</p>
+        <p><a href="{{ route('verifications.certificate', $check) }}">Certificate</a> · <a href="{{ route('verifications.pdf', $check) }}">as PDF</a></p>
         <p class="note">A verification says whether it is within its tolerance. It says nothing about food.</p>
     </x-slot>
 </x-house>

@@ -13,7 +13,7 @@ use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Limit;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\TimedLimit;
-use Rheacid\Core\Settling\Measurand;
+use Rheacid\Core\Settling\SettlingCriterion;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Core\Settling\Trace;
 use Rheacid\View\Figures\AcidRule;
@@ -90,7 +90,7 @@ final class FiguresTest extends TestCase
     public function test_the_funnel_encloses_the_trace_and_narrows_to_the_band(): void
     {
         $trace = Trace::of(array_map(static fn(int $t): array => [(float) $t, 170.0 - 60 * exp(-$t / 8), 25.0], range(0, 80)));
-        $figure = new SettlingTrace($trace, $trace->standing(null), Measurand::ph(null), 30.0);
+        $figure = new SettlingTrace($trace, $trace->progress(null), SettlingCriterion::ph(null), 30.0);
 
         preg_match_all('/([\d.]+) ([\d.]+)/', $figure->funnel(), $corners);
         $heights = array_map(floatval(...), $corners[2]);
@@ -105,7 +105,7 @@ final class FiguresTest extends TestCase
     public function test_the_ring_fills_as_the_reading_holds(): void
     {
         $trace = Trace::of(array_map(static fn(int $t): array => [(float) $t, 170.0, 25.0], range(0, 12)));
-        $figure = new SettlingTrace($trace, $trace->standing(null), Measurand::ph(null), 30.0);
+        $figure = new SettlingTrace($trace, $trace->progress(null), SettlingCriterion::ph(null), 30.0);
 
         self::assertSame(40.0, $figure->ring());
         self::assertStringStartsWith('moved 0.000 in the last 30 s', $figure->words());

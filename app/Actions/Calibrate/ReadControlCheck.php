@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Calibrate;
+
+use Rheacid\Actions\KeepTrace;
+use Rheacid\Bench\ReadingSource;
+use Rheacid\Core\Electrode\Verdict;
+use Rheacid\Core\Numbers;
+use Rheacid\Core\Settling\Settling;
+use Rheacid\Models\ControlCheck;
+use Rheacid\Models\Calibration;
+use Rheacid\Models\CalibrationPoint;
+use Rheacid\Models\CalibrationVoid;
+use Rheacid\Models\Lot;
+use Rheacid\Models\Pair;
+use Rheacid\Models\Person;
+use Rheacid\Records\Entry;
+use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
+use Rheacid\Records\IdempotencyKey;
+
+/** Reads an independent buffer on the calibration in force. A failed check voids it back to the last good one. */
+final class ReadControlCheck
+{
+    public const MOMENTS = ['start', 'within', 'end'];
+
+    /**
+     * @param string $moment of the session: start, within, end
+     * @param string|null $reason why a reading is taken that has not settled
+     *
+     * @throws Refused
+     */
+    public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, Lot $lot, string $moment, ReadingSource $source, ?string $reason): ControlCheck
+    {
+        return Recording::once($by, $form, 'check with a buffer', ControlCheck::class, static function (Entry $entry) use ($by, $pair, $lot, $moment, $source, $reason): ControlCheck {
+            OpenRun::ensureMeasuresPh($pair);
+            $calibration = self::inForce($pair);
+            self::ensureIndependent($lot, $calibration);
+            $seen = $source->observe($calibration->fitted(), Settling::WINDOW_S);
+            $seen->ensureSettled(Settling::WINDOW_S, $reason);
+            $ph = $calibration->calibrationFunction()->tell($seen->signal, $seen->celsius)->ph;
+            $bufferPh = $lot->buffer()->phAt($seen->celsius);
+            $limit = $pair->policy->read_back_limit_ph;
+            $check = $entry->add(new ControlCheck([
+                'pair_id' => $pair->id,
+                'calibration_id' => $calibration->id,
+                'lot_id' => $lot->id,
+                'moment' => $moment,
+                'mv' => $seen->signal->mv,
+                'shown_ph' => $seen->signal->shownPh,
+                'celsius' => $seen->celsius,
+                'ph' => $ph,
+                'buffer_ph' => $bufferPh,
+                'limit_ph' => $limit,
+                'passed' => Numbers::atMost(abs($ph - $bufferPh), $limit),
+                'settled' => $seen->settled,
+                'reason' => $reason,
+                'trace_id' => KeepTrace::of($entry, $seen)?->id,
+                'source' => $seen->source,
+                'person_id' => $by->id,
+                'at' => $entry->at,
+            ]));
+            if (!$check->passed) {
+                self::void($entry, $check, $calibration);
+            }
+
+            return $check;
+        });
+    }
+
+    private static function inForce(Pair $pair): Calibration
+    {
+        $calibration = Calibration::query()->where('pair_id', $pair->id)->orderByDesc('at')->lockForUpdate()->first();
+        if ($calibration === null || $calibration->verdict === Verdict::Fail || $calibration->void !== null) {
+            throw Refused::because('There is no calibration in force to check. Calibrate this pair first.', 'pair');
+        }
+
+        return $calibration;
+    }
+
+    private static function ensureIndependent(Lot $lot, Calibration $calibration): void
+    {
+        $objection = OpenRun::objection($lot);
+        if ($objection !== null) {
+            throw Refused::because(sprintf('Bottle %s: %s. Choose a pH buffer that is in date.', $lot->code, $objection), 'lot');
+        }
+        if ($calibration->points->contains(static fn(CalibrationPoint $point): bool => $point->lot_id === $lot->id)) {
+            throw Refused::because(sprintf('Bottle %s was used to calibrate, and a bottle confirms itself. Choose another one.', $lot->code), 'lot');
+        }
+    }
+
+    private static function void(Entry $entry, ControlCheck $check, Calibration $calibration): void
+    {
+        $good = ControlCheck::query()->where('calibration_id', $calibration->id)->where('passed', true)->where('id', '<', $check->id)->orderByDesc('at')->first();
+        $entry->add(new CalibrationVoid([
+            'calibration_id' => $calibration->id,
+            'reason' => sprintf('Check buffer %s read %s pH off; at most %s is allowed.', $check->lot->code, Numbers::fixed($check->error(), 3), Numbers::plain($check->limit_ph)),
+            'back_to' => $good === null ? $calibration->at : $good->at,
+            'person_id' => $entry->by->id,
+            'at' => $entry->at,
+        ]));
+    }
+}

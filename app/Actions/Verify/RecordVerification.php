@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Verify;
+
+use Rheacid\Core\Thermometry\VerificationFinding;
+use Rheacid\Core\Thermometry\VerificationMethod;
+use Rheacid\Core\Thermometry\VerificationVerdict;
+use Rheacid\Core\Thermometry\VerifiedRange;
+use Rheacid\Core\Thermometry\Outcome;
+use Rheacid\Core\Thermometry\RtdVerification;
+use Rheacid\Core\Thermometry\Sense;
+use Rheacid\Core\Thermometry\Verification as CoreCheck;
+use Rheacid\Core\Words\ThermometerWords;
+use Rheacid\Models\Person;
+use Rheacid\Models\Thermometer;
+use Rheacid\Models\Verification;
+use Rheacid\SiteClock;
+use Rheacid\Records\Entry;
+use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Verify\VerificationInput;
+use Rheacid\Verify\NextInterval;
+use Rheacid\Verify\RtdInput;
+
+/** Keeps what a thermometer read against a reference, judges it, and sets its next date. */
+final class RecordVerification
+{
+    public const LEAST_READINGS = 3;
+
+    /** Repeatability of such checks until own data exist. Common practice, no source. */
+    private const POOLED_SD_C = 0.05;
+
+    /** @throws Refused if the readings cannot be what they are said to be */
+    public function __invoke(Person $by, IdempotencyKey $form, Thermometer $thermometer, VerificationInput|RtdInput $input): Verification
+    {
+        return Recording::once($by, $form, 'check a thermometer', Verification::class, static fn(Entry $entry): Verification => $input instanceof RtdInput
+            ? self::resistance($entry, $thermometer, $input)
+            : self::read($entry, $thermometer, $input));
+    }
+
+    private static function read(Entry $entry, Thermometer $thermometer, VerificationInput $input): Verification
+    {
+        if (count($input->readings) < self::LEAST_READINGS) {
+            throw Refused::because('Three readings at least are needed: one alone may be a slip.', 'readings');
+        }
+        Sense::ensure($input->reference, $input->readings);
+        if ($input->referenceThermometer?->is($thermometer) === true) {
+            throw Refused::because('A thermometer cannot be its own reference.', 'reference');
+        }
+        $service = $thermometer->service();
+        $reference = $input->reference;
+        $check = CoreCheck::of($reference, $input->readings, $thermometer->resolution_c, $service->toleranceAt($reference->celsius), self::POOLED_SD_C);
+
+        return self::keep($entry, $thermometer, $reference->method, $check->verdict, $check->toleranceC, [
+            'reading_c' => $check->meanC,
+            'error_c' => $check->errorC,
+            'expanded_u_c' => $check->expandedU,
+            'reference_c' => $reference->celsius,
+            'spread_c' => $check->spreadC,
+            'readings' => array_map(static fn(float $reading): float => round($reading, 4), $input->readings),
+            'unit' => $input->unit,
+            'findings' => array_map(static fn(VerificationFinding $finding): string => $finding->value, $check->findings),
+            'bath' => $input->bath,
+            'source' => $input->source,
+            'rests_on' => $input->restsOn,
+            'reference_thermometer_id' => $input->referenceThermometer?->id,
+        ]);
+    }
+
+    private static function resistance(Entry $entry, Thermometer $thermometer, RtdInput $input): Verification
+    {
+        $class = $thermometer->service()->toleranceClass() ?? throw Refused::because('Which class is it? Set its standard and class under "Place and tolerance" first.', 'ohm');
+        $previous = Verification::query()->where('thermometer_id', $thermometer->id)->whereNotNull('ohm')->orderByDesc('at')->first();
+        $check = RtdVerification::of($input->ohm, $class, $thermometer->service()->r0_ohm ?? 100.0, $input->insulationMegaohm, $previous?->ohm);
+
+        return self::keep($entry, $thermometer, VerificationMethod::Rtd, $check->verdict, $check->toleranceC, [
+            'reading_c' => $check->deviationC,
+            'error_c' => $check->deviationC,
+            'expanded_u_c' => $check->expandedU,
+            'reference_c' => 0.0,
+            'ohm' => $input->ohm,
+            'insulation_megaohm' => $input->insulationMegaohm,
+            'shift_c' => $check->shiftC,
+            'findings' => [],
+            'bath' => $input->bath,
+            'source' => 'typed',
+            'rests_on' => sprintf('ice point, resistance of %s class %s', $class->standard, $class->class),
+        ]);
+    }
+
+    /** @param array<string, mixed> $values */
+    private static function keep(Entry $entry, Thermometer $thermometer, VerificationMethod $method, VerificationVerdict $verdict, float $toleranceC, array $values): Verification
+    {
+        $before = $thermometer->newestVerification;
+        $reference = $values['reference_c'];
+        $error = $values['error_c'];
+        assert(is_float($reference) && is_float($error));
+        [$low, $high] = VerifiedRange::of($method, $reference);
+        $next = NextInterval::of($thermometer, ['on' => SiteClock::local($entry->at)->toDateString(), 'error' => $error, 'tolerance' => $toleranceC]);
+
+        return $entry->add(new Verification([
+            ...$values,
+            'thermometer_id' => $thermometer->id,
+            'method' => $method,
+            'at' => $entry->at,
+            'tolerance_c' => $toleranceC,
+            // What is applied stands with the outcome that a person chooses, never here.
+            'correction_c' => 0,
+            'verdict' => $verdict,
+            'verified_low_c' => $low,
+            'verified_high_c' => $high,
+            'confirms_id' => self::repeats($before, $method, $reference, $entry) ? $before?->id : null,
+            'as_left' => $before?->outcome?->outcome === Outcome::Adjusted,
+            'earned_days' => $next->earnedDays,
+            'interval_days' => $next->nextDays,
+            'interval_why' => ThermometerWords::interval($next, $toleranceC),
+            'due_at' => $entry->at->addDays($next->nextDays),
+            'person_id' => $entry->by->id,
+        ]));
+    }
+
+    /** A fresh bath on the same day, by the same method at the same temperature, before anything followed from the first. */
+    private static function repeats(?Verification $before, VerificationMethod $method, float $reference, Entry $entry): bool
+    {
+        return $before !== null && $before->outcome === null && $before->method === $method
+            && $before->reference_c !== null && abs($before->reference_c - $reference) < 2.0
+            && SiteClock::local($before->at)->isSameDay(SiteClock::local($entry->at));
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Controllers;
+
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Rheacid\Actions\Bench\MoveElectrode;
+use Rheacid\Actions\Calibrate\ReadControlCheck;
+use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\Source;
+use Rheacid\Http\Bench;
+use Rheacid\Models\Lot;
+use Rheacid\Models\Pair;
+use Rheacid\Records\Refused;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\View\ControlCheckScreen;
+
+/** Reading an independent buffer, and the chart of those that were read. */
+final class ControlCheckController
+{
+    public function show(Pair $pair, SimulatedBench $bench): View
+    {
+        return view('calibrate.check', ['screen' => ControlCheckScreen::of($pair, $bench)]);
+    }
+
+    public function live(Pair $pair, SimulatedBench $bench): View|RedirectResponse
+    {
+        $live = ControlCheckScreen::of($pair, $bench)->live;
+
+        return $live === null ? redirect()->route('checks.show', $pair) : view('calibrate.live', ['live' => $live]);
+    }
+
+    public function immerse(Request $request, Pair $pair, MoveElectrode $move): RedirectResponse
+    {
+        $move(Bench::person($request), $pair->electrode, $request->integer('cup'), $request->integer('speed'));
+
+        return redirect()->route('checks.show', $pair)->withInput($request->only(['lot', 'moment']));
+    }
+
+    public function store(Request $request, Pair $pair, ReadControlCheck $check, SimulatedBench $bench): RedirectResponse
+    {
+        $request->validate(['lot' => ['required', 'string', 'max:20'], 'moment' => ['required', Rule::in(ReadControlCheck::MOMENTS)]]);
+        $source = $bench->knows($pair->electrode) && !$request->filled('mv') ? Source::Simulated : Source::Typed;
+        $done = $check(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $pair,
+            Lot::query()->with('uses')->where('code', $request->string('lot'))->first() ?? throw Refused::because('There is no such bottle on the shelf.', 'lot'),
+            (string) $request->string('moment'),
+            Bench::reading($request, $source, $pair, $bench),
+            Bench::remark($request),
+        );
+
+        return redirect()->route('checks.show', $pair)->with($done->passed ? 'done' : 'failed', $done->passed
+            ? 'The check buffer vouches for this calibration.'
+            : 'The check failed: the calibration is voided. Calibrate again; readings since the last good check are in doubt.');
+    }
+}

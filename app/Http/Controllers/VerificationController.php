@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Controllers;
+
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Rheacid\Actions\Verify\ChooseOutcome;
+use Rheacid\Core\Thermometry\Outcome;
+use Rheacid\Http\Bench;
+use Rheacid\Models\Verification;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\View\VerificationScreen;
+
+/** The result of a check, and what follows from it. */
+final class VerificationController
+{
+    public function show(Verification $check): View
+    {
+        return view('verify.result', ['screen' => VerificationScreen::of($check)]);
+    }
+
+    public function conclude(Request $request, Verification $check, ChooseOutcome $choose): RedirectResponse
+    {
+        $request->validate(['outcome' => ['required', Rule::enum(Outcome::class)]]);
+        $choose(Bench::person($request), IdempotencyKey::from($request), $check, Outcome::from((string) $request->string('outcome')), Bench::remark($request, 'note'));
+
+        return redirect()->route('verifications.show', $check);
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+use Rheacid\Records\Kept;
+
+/**
+ * A sample measured with one pair, one calibration, one thermometer check and one version of the method.
+ *
+ * @property-read Sample $sample
+ * @property-read Pair $pair
+ * @property-read Calibration $calibration
+ * @property-read Verification $verification
+ * @property-read Method $method
+ * @property-read Person $person
+ */
+final class Measurement extends Model
+{
+    use Kept;
+
+    protected $casts = [
+        'observed_at' => 'datetime',
+        'entered_at' => 'datetime',
+    ];
+
+    /** @return BelongsTo<Sample, $this> */
+    public function sample(): BelongsTo
+    {
+        return $this->belongsTo(Sample::class);
+    }
+
+    /** @return BelongsTo<Pair, $this> */
+    public function pair(): BelongsTo
+    {
+        return $this->belongsTo(Pair::class);
+    }
+
+    /** @return BelongsTo<Calibration, $this> */
+    public function calibration(): BelongsTo
+    {
+        return $this->belongsTo(Calibration::class);
+    }
+
+    /** @return BelongsTo<Verification, $this> */
+    public function verification(): BelongsTo
+    {
+        return $this->belongsTo(Verification::class);
+    }
+
+    /** @return BelongsTo<Method, $this> */
+    public function method(): BelongsTo
+    {
+        return $this->belongsTo(Method::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+
+    /** @return BelongsTo<Measurement, $this> */
+    public function superseded(): BelongsTo
+    {
+        return $this->belongsTo(Measurement::class, 'supersedes_id');
+    }
+
+    /** @return HasOne<Measurement, $this> */
+    public function successor(): HasOne
+    {
+        return $this->hasOne(Measurement::class, 'supersedes_id');
+    }
+
+    /** @return HasMany<Replicate, $this> */
+    public function replicates(): HasMany
+    {
+        return $this->hasMany(Replicate::class, 'series', 'series')->orderBy('position');
+    }
+
+    /** @return HasOne<Decision, $this> */
+    public function decision(): HasOne
+    {
+        return $this->hasOne(Decision::class);
+    }
+
+    /** Measured after the last moment at which its calibration is still trusted. */
+    public function isInDoubt(): bool
+    {
+        return $this->calibration->void !== null && $this->observed_at > $this->calibration->void->back_to;
+    }
+}

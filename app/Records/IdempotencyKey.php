@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Records;
+
+use Illuminate\Http\Request;
+use Illuminate\Support\Str;
+
+/** The identity of one sending: the form's own UUID and what stood in it. */
+final readonly class IdempotencyKey
+{
+    private function __construct(public string $uuid, public string $bodyHash) {}
+
+    /** @throws Refused if the form carries no UUID */
+    public static function from(Request $request): self
+    {
+        $uuid = $request->input('form');
+        if (!is_string($uuid) || !Str::isUuid($uuid)) {
+            throw Refused::because('This form has lost its number. Load the page again; what you typed is still there.', 'form');
+        }
+        $body = $request->except(['_token', 'form']);
+        ksort($body);
+
+        return new self($uuid, hash('sha256', $request->path() . json_encode($body, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)));
+    }
+
+    /** For what the application does of its own accord. */
+    public static function own(): self
+    {
+        return new self((string) Str::uuid(), hash('sha256', ''));
+    }
+}

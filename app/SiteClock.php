@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid;
+
+use Carbon\CarbonImmutable;
+
+/** The plant's clock on the wall: times are kept in UTC and said in the plant's own zone. */
+final class SiteClock
+{
+    public static function local(\DateTimeInterface $at): CarbonImmutable
+    {
+        $zone = config('rheacid.time_zone');
+
+        return CarbonImmutable::instance($at)->setTimezone(is_string($zone) ? $zone : 'UTC');
+    }
+
+    /** 10:40 today, Thu 08:00 yesterday and within the week ahead, 3 Nov 08:00 beyond: a weekday never means two days. */
+    public static function short(\DateTimeInterface $at): string
+    {
+        $local = self::local($at);
+        $days = self::local(CarbonImmutable::now())->startOfDay()->diffInDays($local->startOfDay());
+
+        return $local->format(match (true) {
+            abs($days) < 0.5 => 'H:i',
+            $days > -1.5 && $days < 5.5 => 'D H:i',
+            default => 'j M H:i',
+        });
+    }
+
+    public static function day(\DateTimeInterface $at): string
+    {
+        return self::local($at)->format('j M Y');
+    }
+
+    /** A day that was reckoned from a trend, between the ends of its 90 % interval; an end that is null has no bound. */
+    public static function reckonedDay(string $on, ?string $earliest, ?string $latest): string
+    {
+        $day = static fn(string $date): string => self::day(CarbonImmutable::parse($date));
+
+        return $day($on) . match (true) {
+            $earliest !== null && $latest !== null => sprintf(' (%s to %s, at 90 %% confidence)', $day($earliest), $day($latest)),
+            $earliest !== null => sprintf(' (at the earliest %s)', $day($earliest)),
+            $latest !== null => sprintf(' (at the latest %s)', $day($latest)),
+            default => ' (too uncertain yet to say when)',
+        };
+    }
+
+    public static function full(\DateTimeInterface $at): string
+    {
+        return self::local($at)->format('D j M Y, H:i');
+    }
+
+    public static function endOfDay(\DateTimeInterface $at): CarbonImmutable
+    {
+        return self::local($at)->endOfDay()->startOfSecond()->utc();
+    }
+
+    /** As a datetime-local field holds it. */
+    public static function field(\DateTimeInterface $at): string
+    {
+        return self::local($at)->format('Y-m-d\TH:i');
+    }
+
+    public static function fromField(string $text): ?CarbonImmutable
+    {
+        $zone = config('rheacid.time_zone');
+        foreach (['Y-m-d\TH:i', 'Y-m-d\TH:i:s', 'Y-m-d H:i'] as $format) {
+            $at = CarbonImmutable::canBeCreatedFromFormat($text, $format) ? CarbonImmutable::createFromFormat($format, $text, is_string($zone) ? $zone : 'UTC') : null;
+            if ($at !== null) {
+                return $at->startOfMinute()->utc();
+            }
+        }
+
+        return null;
+    }
+}

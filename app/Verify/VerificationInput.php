@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Verify;
+
+use Rheacid\Core\Thermometry\Reference;
+use Rheacid\Models\Thermometer;
+
+/** What was read of a thermometer in a bath, and what it was held against. */
+final readonly class VerificationInput
+{
+    /**
+     * @param non-empty-list<float> $readings °C
+     * @param string $unit in which they were read: C or F
+     * @param string $restsOn the reference in words
+     * @param list<string> $bath what was ticked on the drawing
+     * @param string $source typed, simulated or imported
+     */
+    public function __construct(
+        public Reference $reference,
+        public array $readings,
+        public string $unit,
+        public string $restsOn,
+        public array $bath,
+        public string $source,
+        public ?Thermometer $referenceThermometer = null,
+    ) {}
+}

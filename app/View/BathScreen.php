@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\View;
+
+use Illuminate\Support\Collection;
+use Rheacid\Bench\SimulatedBench;
+use Rheacid\Core\Numbers;
+use Rheacid\Core\Simulation\BathKind;
+use Rheacid\Core\Thermometry\VerificationMethod;
+use Rheacid\Core\Thermometry\VerifiedRange;
+use Rheacid\Models\SiteElevation;
+use Rheacid\Models\Thermometer;
+use Rheacid\Models\Verification;
+use Rheacid\Models\ThermometerService;
+use Rheacid\Shelf\Thermometers;
+
+/** What the page of a thermometer in its bath shows. */
+final readonly class BathScreen
+{
+    /**
+     * @param Collection<int, Thermometer> $references that can vouch for it
+     * @param list<BathKind> $baths of the simulated bench
+     */
+    private function __construct(
+        public Thermometer $thermometer,
+        public ThermometerService $service,
+        public VerificationMethod $method,
+        public Collection $references,
+        public ?float $elevation,
+        public array $baths,
+        public ?Verification $last,
+    ) {}
+
+    public static function of(Thermometer $thermometer, VerificationMethod $method, SimulatedBench $bench): self
+    {
+        $thermometer->load(['newestVerification.outcome', 'newestService']);
+
+        return new self(
+            $thermometer,
+            $thermometer->service(),
+            $method,
+            Thermometer::query()->with(['newestService', 'newestVerification.outcome'])->whereKeyNot($thermometer->id)->orderBy('code')->get()->filter(static fn(Thermometer $other): bool => Thermometers::objectionToReference($other) === null)->values(),
+            SiteElevation::current(),
+            $bench->hasThermometer($thermometer) ? self::baths($method) : [],
+            $thermometer->newestVerification,
+        );
+    }
+
+    /** @return array<string, string> what is ticked on the drawing, by a short key */
+    public function ticks(): array
+    {
+        $depth = "{$this->service->immersion_mm} mm deep at least: the sensing length is covered";
+
+        return match ($this->method) {
+            VerificationMethod::Ice, VerificationMethod::Rtd => [
+                'crushed' => 'ice crushed, to the bottom',
+                'water' => 'clean water only just covers it: a slush, nothing floats',
+                'depth' => $depth,
+                'clear' => '25 mm clear of wall and bottom',
+                'stirred' => 'stirred, then waited until steady',
+            ],
+            VerificationMethod::Boiling => [
+                'pure' => 'pure water, no salt, nothing cooked in it',
+                'rolling' => 'a rolling boil',
+                'depth' => $depth,
+                'clear' => 'clear of wall and bottom',
+            ],
+            VerificationMethod::Comparison => [
+                'stirred' => 'bath stirred, at the temperature of use',
+                'near' => 'both tips side by side, at one depth',
+                'depth' => $depth,
+                'steady' => 'waited three to five response times',
+            ],
+        };
+    }
+
+    /** What this method would and would not cover of the thermometer's range of use. */
+    public function coverage(): string
+    {
+        [$low, $high] = VerifiedRange::of($this->method, match ($this->method) {
+            VerificationMethod::Boiling => 98.0,
+            VerificationMethod::Comparison => ($this->service->use_low_c + $this->service->use_high_c) / 2,
+            default => 0.0,
+        });
+
+        return match (true) {
+            $this->method === VerificationMethod::Comparison => '10 °C either way of the bath: choose the temperature of use',
+            $this->service->use_high_c > $high => sprintf('up to %s °C; it is used up to %s °C, which needs a boiling or comparison check within 10 °C of that', Numbers::fixed($high, 0), Numbers::fixed($this->service->use_high_c, 0)),
+            default => sprintf('%s to %s °C', Numbers::fixed($low, 0), Numbers::fixed($high, 0)),
+        };
+    }
+
+    /** @return list<BathKind> */
+    private static function baths(VerificationMethod $method): array
+    {
+        return match ($method) {
+            VerificationMethod::Ice => [BathKind::Slush, BathKind::Cubes, BathKind::Salted, BathKind::AtTheWall],
+            VerificationMethod::Boiling => [BathKind::Boiling],
+            VerificationMethod::Comparison => [BathKind::Stirred],
+            VerificationMethod::Rtd => [],
+        };
+    }
+}

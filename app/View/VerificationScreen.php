@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\View;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Rheacid\Actions\Verify\ChooseOutcome;
+use Rheacid\Core\Numbers;
+use Rheacid\Core\Thermometry\VerificationMethod;
+use Rheacid\Core\Thermometry\VerificationVerdict;
+use Rheacid\Core\Thermometry\Drift;
+use Rheacid\Core\Thermometry\Outcome;
+use Rheacid\Core\Words\ThermometerWords;
+use Rheacid\Models\Replicate;
+use Rheacid\Models\Verification;
+use Rheacid\SiteClock;
+use Rheacid\Shelf\Thermometers;
+use Rheacid\View\Figures\CheckChart;
+use Rheacid\View\Figures\ErrorRule;
+
+/** What the page of a check shows: the error on its ruler, the verdict in a sentence, what may follow, and the history. */
+final readonly class VerificationScreen
+{
+    /**
+     * @param list<Outcome> $choices what may be chosen, while nothing was
+     * @param Collection<int, Verification> $history newest first
+     * @param Collection<int, Replicate> $touched portions read since the last good check, where this one failed
+     */
+    private function __construct(
+        public Verification $check,
+        public string $sign,
+        public string $head,
+        public string $sentence,
+        public ErrorRule $rule,
+        public array $choices,
+        public string $correction,
+        public Collection $history,
+        public CheckChart $chart,
+        public Collection $touched,
+        public ?string $drift,
+    ) {}
+
+    public static function of(Verification $check): self
+    {
+        $check->load(['thermometer.newestVerification', 'thermometer.newestService', 'outcome.person', 'confirms', 'person', 'referenceThermometer']);
+        $history = Verification::query()->with(['outcome', 'person'])->where('thermometer_id', $check->thermometer_id)->where('at', '<=', $check->at)->orderByDesc('at')->orderByDesc('id')->get();
+        $tolerance = $check->tolerance_c ?? 1.0;
+        [$gain, $offset] = $check->outcome?->outcome === Outcome::Correct ? [(float) $check->outcome->gain, (float) $check->outcome->offset_c] : ($check->isConfirmed() ? ChooseOutcome::correction($check) : [1.0, -$check->error_c]);
+
+        return new self(
+            $check,
+            $check->isDamp() ? 'fail' : self::sign($check->verdict),
+            $check->isDamp() ? 'Failed by its insulation.' : ThermometerWords::verdict($check->verdict),
+            ThermometerWords::error($check->error_c, $check->expanded_u_c) . sprintf(' Tolerance ± %s °C.', Numbers::plain($tolerance)),
+            new ErrorRule($check->error_c, $check->expanded_u_c, $tolerance),
+            $check->outcome === null && $check->thermometer->newestVerification?->is($check) === true ? ChooseOutcome::allowed($check) : [],
+            abs($gain - 1) < 1e-9 ? sprintf('%s%s °C', $offset < 0 ? '−' : '+', Numbers::fixed(abs($offset), 2)) : sprintf('%s · reading %s %s °C', Numbers::fixed($gain, 4), $offset < 0 ? '−' : '+', Numbers::fixed(abs($offset), 2)),
+            $history,
+            new CheckChart(array_values($history->reverse()->map(static fn(Verification $one): float => $one->error_c)->all()), $tolerance),
+            $check->isDamp() || $check->verdict === VerificationVerdict::Outside ? Thermometers::touchedBy($check) : new Collection(),
+            self::drift($history),
+        );
+    }
+
+    public static function sign(VerificationVerdict $verdict): string
+    {
+        return match ($verdict) {
+            VerificationVerdict::Within => 'met',
+            VerificationVerdict::Inconclusive => 'care',
+            VerificationVerdict::Outside => 'fail',
+        };
+    }
+
+    /** What it read, in the unit in which it was read. */
+    public function big(): string
+    {
+        return match (true) {
+            $this->check->method === VerificationMethod::Rtd => Numbers::fixed((float) $this->check->ohm, 2),
+            $this->check->unit === 'F' => Numbers::fixed($this->check->reading_c * 1.8 + 32, 1),
+            default => Numbers::fixed($this->check->reading_c, 1),
+        };
+    }
+
+    public function unit(): string
+    {
+        return $this->check->method === VerificationMethod::Rtd ? 'Ω' : '°' . ($this->check->unit ?? 'C');
+    }
+
+    /** @return list<string> each reading in the unit in which it was read */
+    public function readings(): array
+    {
+        return array_map(fn(mixed $celsius): string => Numbers::fixed($this->check->unit === 'F' ? (float) $celsius * 1.8 + 32 : (float) $celsius, 1), array_values($this->check->readings ?? []));
+    }
+
+    /**
+     * @param Collection<int, Verification> $checks in the order of time
+     *
+     * @return list<array{CarbonImmutable, float}>
+     */
+    public static function series(Collection $checks): array
+    {
+        return array_values($checks->map(static fn(Verification $check): array => [CarbonImmutable::instance($check->at), $check->error_c])->all());
+    }
+
+    /** @param Collection<int, Verification> $history */
+    private static function drift(Collection $history): ?string
+    {
+        $byDay = [];
+        foreach ($history as $check) {
+            $byDay[$check->toCore()['on']] ??= $check->toCore();
+        }
+        if (count($byDay) < 4) {
+            return null;
+        }
+        $drift = Drift::of(array_values($byDay));
+        $walks = sprintf('It walks %s °C a year.', Numbers::fixed((float) $drift->cPerYear, 2));
+
+        return $drift->leavesOn === null ? $walks . ' It does not leave its tolerance within sight.' : sprintf('%s At this pace it leaves its tolerance about %s.', $walks, SiteClock::reckonedDay($drift->leavesOn, $drift->earliest, $drift->latest));
+    }
+}

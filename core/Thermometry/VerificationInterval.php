@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Thermometry;
+
+use Rheacid\Core\Days;
+use Rheacid\Core\Inconsistent;
+use Rheacid\Core\Numbers;
+use Rheacid\Core\OutOfRange;
+
+/** When a thermometer is checked next: earned by checks in a row without a significant shift, lost by one that is out. Common practice, no source. */
+final readonly class VerificationInterval
+{
+    /** A hundred years: beyond it no date is told. */
+    private const LONGEST_DAYS = 36525;
+
+    private function __construct(public int $nextDays, public string $dueOn, public IntervalReason $reason) {}
+
+    /**
+     * @param int $currentDays the interval in force
+     * @param non-empty-list<array{on: string, error: float, tolerance: float}> $history in any order; °C
+     * @param string|null $changedOn since when the interval is in force: only later checks count towards a longer one
+     *
+     * @throws Inconsistent if a date stands twice
+     * @throws OutOfRange if the next date lies beyond a hundred years
+     */
+    public static function after(int $currentDays, array $history, ?string $changedOn = null, IntervalPolicy $policy = new IntervalPolicy()): self
+    {
+        $history = Days::sorted($history, static fn(array $check): string => $check['on']);
+        $last = $history[count($history) - 1];
+        [$days, $reason] = match (true) {
+            !self::isWithin($last) => [intdiv($currentDays, 2), IntervalReason::Halved],
+            self::isEarned($history, $changedOn, $policy) => [$currentDays * 2, IntervalReason::Doubled],
+            default => [$currentDays, IntervalReason::Keep],
+        };
+        $allowed = min(max($days, $policy->minDays), $policy->maxDays);
+        if ($allowed > self::LONGEST_DAYS) {
+            throw OutOfRange::because(sprintf('%d days are no interval; up to %d are accepted.', $allowed, self::LONGEST_DAYS), 'current_days');
+        }
+
+        return new self($allowed, Days::date(Days::number($last['on']) + $allowed), $allowed === $days ? $reason : IntervalReason::Capped);
+    }
+
+    /** @param list<array{on: string, error: float, tolerance: float}> $history sorted */
+    private static function isEarned(array $history, ?string $changedOn, IntervalPolicy $policy): bool
+    {
+        $since = array_values(array_filter($history, static fn(array $check): bool => $changedOn === null || $check['on'] > $changedOn));
+        $row = array_slice($since, -$policy->doubleAfter);
+        if (count($row) < $policy->doubleAfter) {
+            return false;
+        }
+        foreach ($row as $i => $check) {
+            $isSteady = $i === 0 || Numbers::atMost(abs($check['error'] - $row[$i - 1]['error']), $policy->significantShare * $check['tolerance']);
+            if (!self::isWithin($check) || !$isSteady) {
+                return false;
+            }
+        }
+        $last = $row[count($row) - 1];
+        $walked = abs($last['error'] - $row[0]['error']);
+
+        // A slow walk shows only from end to end; what it has walked it may walk again before the next check.
+        return Numbers::atMost($walked, $policy->significantShare * $last['tolerance']) && Numbers::atMost(abs($last['error']) + $walked, $last['tolerance']);
+    }
+
+    /** @param array{on: string, error: float, tolerance: float} $check */
+    private static function isWithin(array $check): bool
+    {
+        return Numbers::atMost(abs($check['error']), $check['tolerance']);
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Rheacid\Actions\Calibrate\ReadControlCheck;
+use Rheacid\Actions\Ready\LogBottle;
+use Rheacid\Core\Care\PairState;
+use Rheacid\Models\ControlCheck;
+use Rheacid\Models\CalibrationVoid;
+use Rheacid\Models\Measurement;
+use Rheacid\Records\LedgerCheck;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Shelf\Readiness;
+
+final class ControlCheckTest extends BenchTestCase
+{
+    public function test_a_reading_on_a_checked_calibration_has_nothing_against_its_release(): void
+    {
+        $this->calibrate();
+        self::assertSame(['check-buffer-missing'], $this->measure([4.45, 4.46])->decision->blocks);
+
+        $this->check(4.0);
+
+        self::assertSame([], $this->measure([4.45, 4.46])->decision->blocks);
+        $this->wait(2 * 3600 + 60);
+        self::assertSame(['check-buffer-missing'], $this->measure([4.45, 4.46])->decision->blocks, 'after two hours it is due again');
+    }
+
+    public function test_a_failed_check_voids_the_calibration_back_to_the_last_good_one(): void
+    {
+        $calibration = $this->calibrate();
+        $this->wait(60);
+        $before = $this->measure([4.45, 4.46]);
+        $this->wait(60);
+        $this->check(4.0);
+        $this->wait(60);
+        $after = $this->measure([4.45, 4.46]);
+        $this->wait(60);
+
+        $failed = $this->check(4.09);
+
+        self::assertFalse($failed->passed);
+        self::assertSame(PairState::Doubtful, Readiness::of($this->pair())->state);
+        self::assertEquals(ControlCheck::query()->where('passed', true)->sole()->at, CalibrationVoid::query()->sole()->back_to);
+        self::assertSame([false, true], [$this->fresh($before)->isInDoubt(), $this->fresh($after)->isInDoubt()]);
+        $this->actingAs($this->people['auditor'])->get("/readings/{$after->id}")->assertSee('In doubt.')->assertSee('the decision below stands as it was made');
+        $this->get("/pairs/{$this->pair()->id}/check")->assertSeeInOrder(['Readings in doubt', 'CS-0417']);
+        $this->get("/calibrations/{$calibration->id}")->assertSee('Voided.');
+        self::assertNull(LedgerCheck::run()['difference']);
+    }
+
+    public function test_without_a_good_check_everything_on_the_calibration_is_in_doubt(): void
+    {
+        $this->calibrate();
+        $this->wait(60);
+        $reading = $this->measure([4.45, 4.46]);
+        $this->wait(60);
+
+        $this->check(4.2);
+
+        self::assertTrue($this->fresh($reading)->isInDoubt());
+    }
+
+    public function test_the_bottles_that_calibrated_cannot_vouch_for_themselves(): void
+    {
+        $this->calibrate();
+
+        $this->expectExceptionMessage('a bottle confirms itself');
+        $this->check(4.0, 'Q-31');
+    }
+
+    public function test_an_unusable_bottle_vouches_for_nothing(): void
+    {
+        $this->calibrate();
+        (new LogBottle())($this->people['checker'], IdempotencyKey::own(), $this->lot('Q-28'), 'discarded', null, null, null);
+
+        $this->expectExceptionMessage('Bottle Q-28: discarded 25 Nov 2026. Choose a pH buffer that is in date.');
+        $this->check(4.0);
+    }
+
+    public function test_there_must_be_something_to_check(): void
+    {
+        $this->calibrate(85.0);
+
+        $this->expectExceptionMessage('no calibration in force');
+        $this->check(4.0);
+    }
+
+    public function test_a_check_is_typed_on_its_page_and_charted(): void
+    {
+        $this->calibrate();
+        $url = "/pairs/{$this->pair()->id}/check";
+
+        $this->actingAs($this->people['checker'])->from($url)->followingRedirects()
+            ->post($url, ['form' => self::formId(), 'lot' => 'Q-28', 'moment' => 'start', 'mv' => (string) $this->shown(4.02), 'celsius' => '21', 'still' => '1'])
+            ->assertSee('The check buffer vouches for this calibration.')->assertSee('within the warning lines')->assertSee('Q-28');
+    }
+
+    private function check(float $seenPh, string $lot = 'Q-28'): ControlCheck
+    {
+        return (new ReadControlCheck())($this->people['checker'], IdempotencyKey::own(), $this->pair(), $this->lot($lot), 'within', $this->typed($this->shown($seenPh)), null);
+    }
+
+    private function fresh(Measurement $reading): Measurement
+    {
+        return Measurement::query()->with('calibration.void')->findOrFail($reading->id);
+    }
+}
