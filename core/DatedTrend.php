@@ -22,7 +22,7 @@ final readonly class DatedTrend
      *
      * @return self|null null from a single day
      *
-     * @throws Inconsistent if a date stands twice
+     * @throws DateTwice if a date stands twice
      */
     public static function through(array $history): ?self
     {

@@ -30,14 +30,14 @@ final class Days
      *
      * @return non-empty-list<T>
      *
-     * @throws Inconsistent if a date stands twice
+     * @throws DateTwice if a date stands twice
      */
     public static function sorted(array $rows, callable $on): array
     {
         $byDate = [];
         foreach ($rows as $i => $row) {
             if (isset($byDate[$on($row)])) {
-                throw Inconsistent::because(sprintf('%s stands twice; each date once is accepted.', $on($row)), "history[$i].on");
+                throw new DateTwice($on($row), $i);
             }
             $byDate[$on($row)] = $row;
         }

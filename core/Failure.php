@@ -5,8 +5,4 @@ declare(strict_types=1);
 namespace Rheacid\Core;
 
 /** Everything the core refuses to compute. The message says what was seen and what is accepted, for the person at the bench. */
-interface Failure extends \Throwable
-{
-    /** Where the trouble sits, like `points[1].mv`; null when it concerns the whole. */
-    public function field(): ?string;
-}
+interface Failure extends \Throwable {}

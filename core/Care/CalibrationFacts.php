@@ -13,7 +13,6 @@ final readonly class CalibrationFacts
      * @param bool $isDoubtful voided, or found off by more than the read-back limit in a run that was abandoned since
      * @param CareKind|null $dueBecause what happened since that makes a new one due at once
      * @param bool $isSpent its readings are taken, or its session is over
-     * @param bool $isOutOfBracket a reading since lay where its buffers do not reach
      */
-    public function __construct(public Verdict $verdict, public \DateTimeImmutable $dueAt, public bool $isDoubtful, public ?CareKind $dueBecause = null, public bool $isSpent = false, public bool $isOutOfBracket = false) {}
+    public function __construct(public Verdict $verdict, public \DateTimeImmutable $dueAt, public bool $isDoubtful, public ?CareKind $dueBecause = null, public bool $isSpent = false) {}
 }

@@ -7,38 +7,44 @@ namespace Rheacid\Core\Care;
 use Rheacid\Core\Limits\ReleaseBlock;
 
 /**
- * Whether an independent buffer vouches for a calibration: read within 0.05 pH at the start, at least every ten samples or
- * two hours, and not failed since. Common practice, no source.
+ * Whether an independent buffer vouches for what was read on a calibration: within two hours and ten samples of it, before or
+ * after, and not failed. Common practice, no source.
  */
-enum ControlCheckStatus
+final readonly class ControlCheckStatus
 {
-    case Good;
-    case Missing;
-    case Failed;
+    public const HOURS = 2;
+    public const SAMPLES = 10;
 
-    private const HOURS = 2;
-    private const SAMPLES = 10;
+    /** @param float|null $errorPh of the check that vouches, the larger where two do; null where none does */
+    private function __construct(public ?float $errorPh, private ?ReleaseBlock $block) {}
 
-    /**
-     * @param bool|null $lastPassed the newest check on this calibration; null without one
-     * @param int $samplesSince readings taken on the calibration since that check
-     */
-    public static function at(\DateTimeImmutable $now, ?bool $lastPassed, ?\DateTimeImmutable $lastAt, int $samplesSince): self
+    /** @param list<ControlCheckFacts> $checks those around the moment that had settled */
+    public static function at(\DateTimeImmutable $moment, array $checks): self
     {
+        $error = null;
+        $isFailed = false;
+        foreach ($checks as $check) {
+            $isNear = $check->at >= $moment->modify('-' . self::HOURS . ' hours') && $check->at <= $moment->modify('+' . self::HOURS . ' hours') && $check->samplesBetween < self::SAMPLES;
+            $isFailed = $isFailed || !$check->passed;
+            if ($isNear && $check->passed) {
+                $error = max($error ?? 0.0, abs($check->errorPh));
+            }
+        }
+
         return match (true) {
-            $lastPassed === null || $lastAt === null => self::Missing,
-            !$lastPassed => self::Failed,
-            $lastAt < $now->modify('-' . self::HOURS . ' hours') || $samplesSince >= self::SAMPLES => self::Missing,
-            default => self::Good,
+            $isFailed => new self(null, ReleaseBlock::ControlCheckFailed),
+            $error === null => new self(null, ReleaseBlock::ControlCheckMissing),
+            default => new self($error, null),
         };
     }
 
     public function block(): ?ReleaseBlock
     {
-        return match ($this) {
-            self::Good => null,
-            self::Missing => ReleaseBlock::CheckBufferMissing,
-            self::Failed => ReleaseBlock::CheckBufferFailed,
-        };
+        return $this->block;
+    }
+
+    public function vouches(): bool
+    {
+        return $this->block === null;
     }
 }

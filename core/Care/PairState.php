@@ -19,9 +19,6 @@ enum PairState: string
     /** Something happened to it since the calibration. */
     case Due = 'due';
 
-    /** A reading since lay where the buffers do not reach. */
-    case OutOfBracket = 'out-of-bracket';
-
     /** The readings or the session that the calibration was for are over. */
     case Spent = 'spent';
 
@@ -47,7 +44,7 @@ enum PairState: string
         return match ($this) {
             self::Ready, self::UseWithCare => null,
             self::Uncalibrated, self::Doubtful => ReleaseBlock::CalibrationDoubtful,
-            self::Overdue, self::Due, self::OutOfBracket, self::Spent, self::Stored => ReleaseBlock::CalibrationOverdue,
+            self::Overdue, self::Due, self::Spent, self::Stored => ReleaseBlock::CalibrationOverdue,
             self::Failed => ReleaseBlock::CalibrationFailed,
             self::Soaking => ReleaseBlock::ElectrodeSoaking,
             self::OutOfUse, self::Retired => ReleaseBlock::ElectrodeOutOfUse,

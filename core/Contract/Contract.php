@@ -29,6 +29,8 @@ final class Contract
         'interval' => Jobs\Interval::class,
         'conductivity' => Jobs\CompensateConductivity::class,
         'decide' => Jobs\Decide::class,
+        'judge' => Jobs\JudgeOccasion::class,
+        'release' => Jobs\ReleaseBatch::class,
         'forecast' => Jobs\ForecastMeeting::class,
     ];
 

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Contract;
 
-use Rheacid\Core\Inconsistent;
-use Rheacid\Core\OutOfRange;
+use Rheacid\Core\Failure;
 
 /** A checked object of the input. Asking for what its shape does not promise is a mistake of ours, not of the sender. */
 final readonly class Input
@@ -25,9 +24,10 @@ final readonly class Input
         return is_float($value) ? $value : self::unpromised($key);
     }
 
+    /** Null where it is left out, or given as null. */
     public function numberOrNull(string $key): ?float
     {
-        return $this->has($key) ? $this->number($key) : null;
+        return isset($this->values[$key]) ? $this->number($key) : null;
     }
 
     public function count(string $key, ?int $default = null): int
@@ -95,21 +95,54 @@ final readonly class Input
         );
     }
 
+    public function flag(string $key, bool $default): bool
+    {
+        $value = $this->values[$key] ?? $default;
+
+        return is_bool($value) ? $value : self::unpromised($key);
+    }
+
+    /** @return array<string, float> */
+    public function numbersByName(string $key): array
+    {
+        return array_map(static fn(mixed $value): float => is_float($value) ? $value : self::unpromised($key), $this->map($key));
+    }
+
+    /** @return array<string, bool> */
+    public function flagsByName(string $key): array
+    {
+        return array_map(static fn(mixed $value): bool => is_bool($value) ? $value : self::unpromised($key), $this->map($key));
+    }
+
+    /** @return array<string, mixed> */
+    private function map(string $key): array
+    {
+        $named = [];
+        foreach (is_array($this->values[$key] ?? []) ? $this->values[$key] ?? [] : self::unpromised($key) as $name => $value) {
+            $named[(string) $name] = $value;
+        }
+
+        return $named;
+    }
+
     /**
      * What a computation refuses inside this object is told with the object's place.
      *
      * @template T
      *
      * @param callable(): T $compute
+     * @param string|null $field at which it is told, if not where such a failure usually sits
      *
      * @return T
      */
-    public function placing(callable $compute): mixed
+    public function placing(callable $compute, ?string $field = null): mixed
     {
         try {
             return $compute();
-        } catch (OutOfRange|Inconsistent $failure) {
-            throw $this->path === '' ? $failure : $failure->within($this->path);
+        } catch (Failure $failure) {
+            $field ??= FieldOf::failure($failure);
+
+            throw Refusal::at($failure, $field === null ? ($this->path === '' ? null : $this->path) : $this->at($field));
         }
     }
 
@@ -119,6 +152,18 @@ final readonly class Input
         $value = $this->values[$key] ?? [];
 
         return is_array($value) ? array_values($value) : self::unpromised($key);
+    }
+
+    /** What is wrong with a field of this object, beyond its shape. */
+    public function refusal(string $field, string $message): Refusal
+    {
+        return new Refusal(ErrorCode::Inconsistent, $this->at($field), $message);
+    }
+
+    /** The place of a field of this object in the whole input. */
+    public function at(string $field): string
+    {
+        return $this->path === '' ? $field : "$this->path.$field";
     }
 
     private static function unpromised(string $key): never

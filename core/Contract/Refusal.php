@@ -4,29 +4,26 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Contract;
 
+use Rheacid\Core\Contradiction;
 use Rheacid\Core\Failure;
-use Rheacid\Core\Inconsistent;
 
 /** An input that cannot be answered: what is wrong, where, and what is accepted. */
 final class Refusal extends \DomainException implements Failure
 {
-    public function __construct(public readonly ErrorCode $reason, private readonly ?string $field, string $message)
+    public function __construct(public readonly ErrorCode $reason, public readonly ?string $field, string $message)
     {
         parent::__construct($message);
     }
 
+    /** A failure of the core, told in the words of the contract. */
     public static function for(Failure $failure): self
     {
-        return $failure instanceof self ? $failure : new self(
-            $failure instanceof Inconsistent ? ErrorCode::Inconsistent : ErrorCode::OutOfRange,
-            $failure->field(),
-            $failure->getMessage(),
-        );
+        return $failure instanceof self ? $failure : self::at($failure, FieldOf::failure($failure));
     }
 
-    public function field(): ?string
+    public static function at(Failure $failure, ?string $field): self
     {
-        return $this->field;
+        return new self($failure instanceof Contradiction ? ErrorCode::Inconsistent : ErrorCode::OutOfRange, $field, $failure->getMessage());
     }
 
     /** @return array{error: array{code: string, field: string|null, message: string}} */

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Electrode;
 
-use Rheacid\Core\Inconsistent;
 use Rheacid\Core\Maths\Pchip;
-use Rheacid\Core\OutOfRange;
+use Rheacid\Core\TemperatureOutOfRange;
 
 /** A calibration buffer: its pH as a function of temperature. */
 final readonly class Buffer
@@ -14,14 +13,14 @@ final readonly class Buffer
     /** @param non-empty-list<array{float, float}> $table [°C, pH] */
     private function __construct(public ?string $name, private array $table, private Pchip $curve) {}
 
-    /** @throws OutOfRange if no shipped table has that name */
+    /** @throws UnknownBuffer if no shipped table has that name */
     public static function named(string $name): self
     {
         /** @var array<string, self> $known the tables never change, so each curve is worked out once */
         static $known = [];
         if (!isset($known[$name])) {
             if (!BufferTables::knows($name)) {
-                throw OutOfRange::because(sprintf('No buffer is called "%s"; known are %s.', $name, implode(', ', BufferTables::names())), 'buffer');
+                throw new UnknownBuffer($name);
             }
             $known[$name] = new self($name, BufferTables::of($name), Pchip::through(BufferTables::of($name)));
         }
@@ -34,7 +33,7 @@ final readonly class Buffer
      *
      * @param list<array{float, float}> $table [°C, pH]
      *
-     * @throws Inconsistent if there are fewer than two points or the temperatures do not strictly increase
+     * @throws \Rheacid\Core\Contradiction if there are fewer than two points or the temperatures do not strictly increase
      */
     public static function printed(array $table): self
     {
@@ -44,11 +43,11 @@ final readonly class Buffer
         return new self(null, $table, $curve);
     }
 
-    /** @throws OutOfRange outside the table */
+    /** @throws TemperatureOutOfRange outside the table */
     public function phAt(float $celsius): float
     {
         if (!$this->covers($celsius)) {
-            throw OutOfRange::temperature($celsius, ...$this->range());
+            throw new TemperatureOutOfRange($celsius, ...$this->range());
         }
 
         return $this->curve->at($celsius);

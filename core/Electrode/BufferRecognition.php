@@ -9,7 +9,7 @@ use Rheacid\Core\Numbers;
 /** Which buffer the electrode stands in, told from its potential. Distances are common practice, no source. */
 final readonly class BufferRecognition
 {
-    private const NEAR_PH = 0.5;
+    public const NEAR_PH = 0.5;
     private const NEAR_WITH_CALIBRATION_PH = 0.25;
     private const RUNNER_UP_FURTHER_PH = 0.3;
 
@@ -23,8 +23,8 @@ final readonly class BufferRecognition
      * @param array<array-key, Buffer> $candidates by the name under which they are answered
      * @param CalibrationFit|null $last the last calibration; without one an ideal electrode is assumed
      *
-     * @throws \Rheacid\Core\OutOfRange if the temperature lies outside a candidate's table
-     * @throws \Rheacid\Core\Inconsistent if the last calibration has no slope
+     * @throws \Rheacid\Core\TemperatureOutOfRange if the temperature lies outside a candidate's table
+     * @throws NoSlope if the last calibration has no slope
      */
     public static function among(array $candidates, float $mv, float $celsius, ?CalibrationFit $last = null): self
     {

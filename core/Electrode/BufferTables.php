@@ -33,6 +33,14 @@ final class BufferTables
         'technical-3.00' => [[20, 3.00], [30, 3.00]],
     ];
 
+    /** Those made to a certificate, not to a recipe. */
+    private const TECHNICAL = ['technical-4.01', 'technical-7.00', 'technical-7.01', 'technical-10.01', 'technical-3.00'];
+
+    public static function isTechnical(string $buffer): bool
+    {
+        return in_array($buffer, self::TECHNICAL, true);
+    }
+
     /** @return non-empty-list<string> */
     public static function names(): array
     {

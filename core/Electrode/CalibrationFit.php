@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Electrode;
 
-use Rheacid\Core\Inconsistent;
 use Rheacid\Core\Maths\LeastSquares;
 use Rheacid\Core\Numbers;
-use Rheacid\Core\OutOfRange;
 
 /** The response of one pair of meter and electrode, laid through one to five buffers. */
 final readonly class CalibrationFit implements CalibrationFunction
@@ -29,23 +27,18 @@ final readonly class CalibrationFit implements CalibrationFunction
     /**
      * @param list<CalibrationPoint> $points one to five, in any order, buffers at least 0.5 pH apart
      *
-     * @throws OutOfRange if there is no point or more than five
-     * @throws Inconsistent if two buffers are under 0.5 pH apart
+     * @throws PointCount if there is no point or more than five
+     * @throws BuffersTooNear if two buffers are under 0.5 pH apart
      */
     public static function through(array $points, FitMethod $method = FitMethod::Segments): self
     {
         if ($points === [] || count($points) > self::MOST_POINTS) {
-            throw OutOfRange::because(sprintf('A calibration has 1 to %d points; %d given.', self::MOST_POINTS, count($points)), 'points');
+            throw new PointCount(count($points));
         }
         usort($points, static fn(CalibrationPoint $a, CalibrationPoint $b): int => $a->bufferPh <=> $b->bufferPh);
         for ($i = 1; $i < count($points); $i++) {
             if (!Numbers::atLeast($points[$i]->bufferPh - $points[$i - 1]->bufferPh, self::LEAST_DISTANCE_PH)) {
-                throw Inconsistent::because(sprintf(
-                    'Buffers pH %s and %s are under %s pH apart; a slope needs more distance.',
-                    Numbers::plain($points[$i - 1]->bufferPh),
-                    Numbers::plain($points[$i]->bufferPh),
-                    self::LEAST_DISTANCE_PH,
-                ), 'points');
+                throw new BuffersTooNear($points[$i - 1]->bufferPh, $points[$i]->bufferPh);
             }
         }
 
@@ -134,7 +127,7 @@ final readonly class CalibrationFit implements CalibrationFunction
     /**
      * @param float|null $compensationCelsius what the meter compensated for; the sample's own temperature if null
      *
-     * @throws Inconsistent if any part of the calibration has no slope
+     * @throws NoSlope if any part of the calibration has no slope
      */
     public function read(float $mv, float $celsius, ?float $compensationCelsius = null): PhReading
     {
@@ -146,7 +139,7 @@ final readonly class CalibrationFit implements CalibrationFunction
 
     public function tell(Signal $signal, float $celsius): PhReading
     {
-        return $this->read($signal->mv ?? throw Inconsistent::because('This pair was calibrated in mV; mV are needed, not the pH that a meter shows.', 'mv'), $celsius);
+        return $this->read($signal->mv ?? throw new WrongSignal(isMvNeeded: true), $celsius);
     }
 
     public function canTell(): bool
@@ -202,7 +195,7 @@ final readonly class CalibrationFit implements CalibrationFunction
     {
         $run = self::lever($alkaline) - self::lever($acid);
         if (abs($run) < Numbers::TOLERANCE) {
-            throw Inconsistent::because('The temperatures of two points cancel their distance in pH; no slope can be told.', 'points');
+            throw new TemperaturesCancel();
         }
         $share = ($alkaline->mv - $acid->mv) / $run;
 
@@ -213,7 +206,7 @@ final readonly class CalibrationFit implements CalibrationFunction
     private static function throughAll(array $points): Segment
     {
         $line = LeastSquares::line(array_map(self::lever(...), $points), array_column($points, 'mv'))
-            ?? throw Inconsistent::because('The temperatures of the points cancel their distance in pH; no slope can be told.', 'points');
+            ?? throw new TemperaturesCancel();
 
         return new Segment($points[0]->bufferPh, $points[count($points) - 1]->bufferPh, $line->intercept, self::orNone($line->slope));
     }

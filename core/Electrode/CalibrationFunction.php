@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Electrode;
 
-use Rheacid\Core\Inconsistent;
-
 /** What turns the signal of a pair into pH: our own fit, or the meter's. */
 interface CalibrationFunction
 {
-    /** @throws Inconsistent if no pH can be told from it */
+    /** @throws \Rheacid\Core\Contradiction if no pH can be told from it */
     public function tell(Signal $signal, float $celsius): PhReading;
 
     public function canTell(): bool;

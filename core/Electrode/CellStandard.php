@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Electrode;
 
-use Rheacid\Core\Inconsistent;
 use Rheacid\Core\Numbers;
 
 /**
@@ -24,12 +23,12 @@ final readonly class CellStandard
      * @param float $standardUsPerCm25 of the standard at 25 °C
      * @param float $usPerCm as the cell reads it, not compensated, above 0
      *
-     * @throws Inconsistent if the cell reads nothing
+     * @throws CellReadsNothing if the cell reads nothing
      */
     public static function conductivity(float $standardUsPerCm25, float $usPerCm, float $celsius): self
     {
         if ($usPerCm <= 0) {
-            throw Inconsistent::because('The cell reads nothing in the standard. Rinse it, dip it deeper, knock bubbles off; a reading above 0 µS/cm is accepted.', 'reading');
+            throw new CellReadsNothing();
         }
         $factor = Conductivity::cellFactor($standardUsPerCm25, $usPerCm, $celsius);
         $within = static fn(float $low, float $high): bool => Numbers::atLeast($factor, $low) && Numbers::atMost($factor, $high);

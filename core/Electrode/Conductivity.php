@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Electrode;
 
-use Rheacid\Core\Inconsistent;
-use Rheacid\Core\Numbers;
-
 /**
  * A conductivity compensated to 25 °C by a straight line, and the dissolved solids it stands for.
  *
@@ -25,12 +22,13 @@ final readonly class Conductivity
      * @param float $usPerCm as the cell reads it, not compensated, in µS/cm, 0 or more
      * @param float $celsius −5 to 130 °C
      * @param float $cellFactor by which the cell's reading is multiplied, above 0
+     * @param float $offsetUs what is added then, in µS/cm; a conductivity is never below 0
      *
-     * @throws Inconsistent if the compensation would divide by nothing
+     * @throws CompensationImpossible if the compensation would divide by nothing
      */
-    public static function compensated(float $usPerCm, float $celsius, float $percentPerC = self::PERCENT_PER_C, float $cellFactor = 1.0): self
+    public static function compensated(float $usPerCm, float $celsius, float $percentPerC = self::PERCENT_PER_C, float $cellFactor = 1.0, float $offsetUs = 0.0): self
     {
-        return new self($usPerCm * $cellFactor / self::share($celsius, $percentPerC));
+        return new self(max(0.0, $usPerCm * $cellFactor + $offsetUs) / self::share($celsius, $percentPerC));
     }
 
     /** The cell factor that makes a reading in a standard right: standard at 25 °C ÷ compensated reading. */
@@ -56,6 +54,6 @@ final readonly class Conductivity
     {
         $share = 1 + $percentPerC / 100 * ($celsius - self::REFERENCE_C);
 
-        return $share > 0 ? $share : throw Inconsistent::because(sprintf('%s %% per °C leaves nothing at %s °C; 2 %% per °C is usual.', Numbers::plain($percentPerC), Numbers::plain($celsius)), 'percent_per_c');
+        return $share > 0 ? $share : throw new CompensationImpossible($percentPerC, $celsius);
     }
 }

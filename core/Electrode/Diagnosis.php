@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Electrode;
 
-use Rheacid\Core\Care\CareStep;
-
 /**
  * What is likely wrong with an electrode or its buffers, from the signature of a calibration: slope, offset, response,
  * rest, and which buffer is off. The table of signatures is common practice, no source.
@@ -53,20 +51,6 @@ enum Diagnosis: string
             $lowest < $criteria->lowestSlopePercent => self::lowSlope($fit, $criteria, $past),
             abs($fit->neutral()->offsetMv) > ($criteria->offsetMv ?? self::LARGE_OFFSET_MV) => self::Poisoned,
             default => null,
-        };
-    }
-
-    /** @return list<CareStep> what is done, in order, before it is calibrated again */
-    public function followUp(): array
-    {
-        return match ($this) {
-            self::Coated => [CareStep::Clean, CareStep::SoakHour, CareStep::Calibrate],
-            self::Aged => [CareStep::Replace],
-            self::Poisoned => [CareStep::Refill, CareStep::SoakHour, CareStep::Calibrate],
-            self::Broken => [CareStep::Inspect, CareStep::Calibrate],
-            self::Restless => [CareStep::Soak, CareStep::Calibrate],
-            self::OtherFamily, self::Swapped => [CareStep::Calibrate],
-            self::TiredBuffers, self::AlkalineBuffer => [CareStep::FreshBuffers, CareStep::Calibrate],
         };
     }
 

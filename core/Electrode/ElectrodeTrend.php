@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rheacid\Core\Electrode;
 
 use Rheacid\Core\DatedTrend;
-use Rheacid\Core\Inconsistent;
 
 /**
  * How the slope of an electrode falls over the months, and when its line meets the policy's lowest slope.
@@ -30,7 +29,7 @@ final readonly class ElectrodeTrend
      * @param non-empty-list<array{string, float}> $history date YYYY-MM-DD and slope in percent, in any order
      * @param float $limitPercent the policy's lowest slope
      *
-     * @throws Inconsistent if a date stands twice
+     * @throws \Rheacid\Core\DateTwice if a date stands twice
      */
     public static function of(array $history, float $limitPercent): self
     {

@@ -15,8 +15,10 @@ enum FindingCode: string
     case OffsetOff = 'OFFSET_OFF';
     case ResidualHigh = 'RESIDUAL_HIGH';
     case CheckFailed = 'CHECK_FAILED';
+    case Unsettled = 'UNSETTLED';
     case ResponseSlow = 'RESPONSE_SLOW';
     case SlopeNearLow = 'SLOPE_NEAR_LOW';
+    case ZeroPointNear = 'ZERO_POINT_NEAR';
     case OnePoint = 'ONE_POINT';
     case SpanShort = 'SPAN_SHORT';
     case SegmentShort = 'SEGMENT_SHORT';

@@ -22,6 +22,13 @@ final readonly class Judgement
     private const NEAR_LOW_PERCENT = 2.0;
     private const NO_RESPONSE_PERCENT = 10.0;
 
+    /** A zero point within so much of its limit, or half the limit where that is less, is told before it is off. */
+    private const NEAR_ZERO_PH = 0.1;
+
+    /** So many points taken before they stood still, or one that moved further than this, prove nothing. */
+    private const UNSETTLED_FAILS_FROM = 2;
+    private const MOVED_PH = 0.05;
+
     /**
      * @param list<Finding> $findings
      * @param list<float|null> $checkErrors pH by the fit minus buffer pH, in the order given; null without a slope
@@ -38,8 +45,9 @@ final readonly class Judgement
         $found = [
             ...self::slopes($fit, $criteria),
             ...self::position($fit, $criteria),
-            ...self::response($fit->points, $criteria),
+            ...self::responseTime($fit->points, $criteria),
             ...self::points($fit->points),
+            ...self::rest($fit->points),
             ...self::checks($errors, $checkLimitPh),
         ];
         $findings = self::sorted($found);
@@ -126,8 +134,10 @@ final readonly class Judgement
     {
         $found = [];
         $zero = $fit->zeroPointPh();
-        if ($criteria->zeroPointPh !== null && ($zero === null || abs($zero - 7) >= $criteria->zeroPointPh - Numbers::TOLERANCE)) {
+        if ($criteria->zeroPointPh !== null && ($zero === null || Numbers::atLeast(abs($zero - 7), $criteria->zeroPointPh))) {
             $found[] = new Finding(FindingCode::ZeroPointOff, Severity::Fail, $zero, $criteria->zeroPointPh);
+        } elseif ($criteria->zeroPointPh !== null && Numbers::atLeast(abs($zero - 7), $criteria->zeroPointPh - min(self::NEAR_ZERO_PH, $criteria->zeroPointPh / 2))) {
+            $found[] = new Finding(FindingCode::ZeroPointNear, Severity::Caution, $zero, $criteria->zeroPointPh);
         }
         $found[] = self::offset($fit->neutral()->offsetMv, $criteria);
         $residual = $fit->largestResidual();
@@ -143,7 +153,7 @@ final readonly class Judgement
      *
      * @return list<Finding>
      */
-    public static function response(array $points, Criteria $criteria): array
+    public static function responseTime(array $points, Criteria $criteria): array
     {
         $slowest = max([0.0, ...array_map(static fn(CalibrationPoint $point): float => $point->responseTimeS ?? 0.0, $points)]);
         $limit = $criteria->responseTimeS;
@@ -152,6 +162,25 @@ final readonly class Judgement
         }
 
         return [new Finding(FindingCode::ResponseSlow, Numbers::atMost($slowest, 2 * $limit) ? Severity::Caution : Severity::Fail, $slowest, $limit)];
+    }
+
+    /**
+     * Points that were taken before they stood still.
+     *
+     * @param list<CalibrationPoint> $points
+     *
+     * @return list<Finding>
+     */
+    public static function rest(array $points): array
+    {
+        $restless = array_filter($points, static fn(CalibrationPoint $point): bool => !$point->settled);
+        if ($restless === []) {
+            return [];
+        }
+        $moved = max([0.0, ...array_map(static fn(CalibrationPoint $point): float => $point->movedPh ?? 0.0, $restless)]);
+        $fails = count($restless) >= self::UNSETTLED_FAILS_FROM || !Numbers::atMost($moved, self::MOVED_PH);
+
+        return [new Finding(FindingCode::Unsettled, $fails ? Severity::Fail : Severity::Caution, (float) count($restless), $moved)];
     }
 
     /**

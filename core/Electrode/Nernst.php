@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Electrode;
 
-use Rheacid\Core\OutOfRange;
+use Rheacid\Core\TemperatureOutOfRange;
 
 /** What an ideal pH electrode does. */
 final class Nernst
@@ -21,12 +21,12 @@ final class Nernst
     /**
      * Ideal slope k(T) = R·T·ln 10/F in mV per pH, positive; 59.159350 at 25 °C. Valid from −5 to 130 °C.
      *
-     * @throws OutOfRange if the temperature is outside that range
+     * @throws TemperatureOutOfRange if the temperature is outside that range
      */
     public static function mvPerPh(float $celsius): float
     {
         if (!($celsius >= self::LOWEST_C && $celsius <= self::HIGHEST_C)) {
-            throw OutOfRange::temperature($celsius, self::LOWEST_C, self::HIGHEST_C);
+            throw new TemperatureOutOfRange($celsius, self::LOWEST_C, self::HIGHEST_C);
         }
 
         return 1000 * self::GAS_CONSTANT * self::kelvin($celsius) * M_LN10 / self::FARADAY;

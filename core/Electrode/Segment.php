@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Electrode;
 
-use Rheacid\Core\Inconsistent;
-
 /** A stretch of pH on which the electrode follows mv = offset − share·k(T)·(pH − 7), k(T) being the ideal slope. */
 final readonly class Segment
 {
@@ -39,11 +37,11 @@ final readonly class Segment
         return $this->share === 0.0 ? null : 7 + $this->offsetMv / ($this->share * Nernst::mvPerPh($celsius));
     }
 
-    /** @throws Inconsistent if the electrode has no slope, so that no pH can be told */
+    /** @throws NoSlope if the electrode has no slope, so that no pH can be told */
     public function ph(float $mv, float $celsius): float
     {
         if ($this->share === 0.0) {
-            throw Inconsistent::because('The calibration has no slope: every buffer gave the same mV, so a pH cannot be told from it.', 'calibration');
+            throw new NoSlope();
         }
 
         return 7 + ($this->offsetMv - $mv) / ($this->share * Nernst::mvPerPh($celsius));

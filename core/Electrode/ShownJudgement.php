@@ -17,7 +17,8 @@ final readonly class ShownJudgement
     public static function of(array $points, ?float $readBackError, Criteria $criteria, float $limitPh): self
     {
         $findings = Judgement::sorted([
-            ...Judgement::response($points, $criteria),
+            ...Judgement::responseTime($points, $criteria),
+            ...Judgement::rest($points),
             ...Judgement::points($points),
             ...Judgement::checks($readBackError === null ? [] : [$readBackError], $limitPh),
         ]);

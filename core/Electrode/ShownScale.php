@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Electrode;
 
-use Rheacid\Core\Inconsistent;
-
 /** The scale of a meter that shows only pH: taken as shown, known from its buffers and from one read-back. */
 final readonly class ShownScale implements CalibrationFunction
 {
@@ -25,7 +23,7 @@ final readonly class ShownScale implements CalibrationFunction
 
     public function tell(Signal $signal, float $celsius): PhReading
     {
-        $ph = $signal->shownPh ?? throw Inconsistent::because('This pair was calibrated by its meter; a pH as shown is needed, not mV.', 'shown_ph');
+        $ph = $signal->shownPh ?? throw new WrongSignal(isMvNeeded: false);
         $segment = 0;
         while ($segment < count($this->buffers) - 2 && $ph > $this->buffers[$segment + 1]) {
             $segment++;

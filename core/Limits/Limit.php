@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Limits;
 
-use Rheacid\Core\Inconsistent;
 use Rheacid\Core\Numbers;
 
 /** A bound on a measured quantity: one edge, or two with both ends included. */
@@ -23,15 +22,15 @@ final readonly class Limit
         return match ($comparison) {
             Comparison::AtMost, Comparison::Below => new self($name, $kind, $comparison, null, $value),
             Comparison::AtLeast, Comparison::Above => new self($name, $kind, $comparison, $value, null),
-            Comparison::Between => throw Inconsistent::because('A limit "between" needs low and high.', 'op'),
+            Comparison::Between => throw new \LogicException('A limit "between" has two edges.'),
         };
     }
 
-    /** @throws Inconsistent if low is not below high */
+    /** @throws LowNotBelowHigh if low is not below high */
     public static function between(string $name, LimitKind $kind, float $low, float $high): self
     {
         if ($low >= $high) {
-            throw Inconsistent::because(sprintf('low (%s) must be below high (%s).', Numbers::plain($low), Numbers::plain($high)), 'low');
+            throw new LowNotBelowHigh($low, $high);
         }
 
         return new self($name, $kind, Comparison::Between, $low, $high);
@@ -43,19 +42,19 @@ final readonly class Limit
         return min($this->low === null ? INF : $value - $this->low, $this->high === null ? INF : $this->high - $value);
     }
 
-    public function outcome(float $value, float $expandedU): Outcome
+    public function conformity(float $value, float $expandedU): Conformity
     {
         $margin = $this->margin($value);
 
         return match (true) {
             $this->comparison->isStrict() => match (true) {
-                $margin > $expandedU + Numbers::TOLERANCE => Outcome::Inside,
-                $margin <= -$expandedU + Numbers::TOLERANCE => Outcome::Outside,
-                default => Outcome::Inconclusive,
+                $margin > $expandedU + Numbers::TOLERANCE => Conformity::Inside,
+                $margin <= -$expandedU + Numbers::TOLERANCE => Conformity::Outside,
+                default => Conformity::Inconclusive,
             },
-            Numbers::atLeast($margin, $expandedU) => Outcome::Inside,
-            !Numbers::atLeast($margin, -$expandedU) => Outcome::Outside,
-            default => Outcome::Inconclusive,
+            Numbers::atLeast($margin, $expandedU) => Conformity::Inside,
+            !Numbers::atLeast($margin, -$expandedU) => Conformity::Outside,
+            default => Conformity::Inconclusive,
         };
     }
 

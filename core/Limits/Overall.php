@@ -14,4 +14,7 @@ enum Overall: string
 
     /** The batch is held. */
     case Hold = 'hold';
+
+    /** No limit is due: nothing was accepted either. */
+    case NothingJudged = 'nothing-judged';
 }

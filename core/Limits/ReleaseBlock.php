@@ -6,7 +6,7 @@ namespace Rheacid\Core\Limits;
 
 use Rheacid\Core\Numbers;
 
-/** Why a reading, whatever its value, cannot release a batch. Common practice, no source. */
+/** Why a portion, whatever its value, proves nothing, or nothing against some limits. Common practice, no source. */
 enum ReleaseBlock: string
 {
     case OnePointCalibration = 'one-point-calibration';
@@ -17,20 +17,46 @@ enum ReleaseBlock: string
     case ElectrodeOutOfUse = 'electrode-out-of-use';
     case FarBelowBracket = 'far-below-bracket';
     case AboveBracket = 'above-bracket';
+    case Unsettled = 'unsettled';
+    case Simulated = 'simulated';
     case ThermometerOverdue = 'thermometer-overdue';
     case ThermometerFailed = 'thermometer-failed';
     case ThermometerNotCovering = 'thermometer-not-covering';
     case SampleTemperature = 'sample-temperature';
-    case CheckBufferMissing = 'check-buffer-missing';
-    case CheckBufferFailed = 'check-buffer-failed';
+    case ControlCheckMissing = 'control-check-missing';
+    case ControlCheckFailed = 'control-check-failed';
 
     /** Dipped into, or made up with tap water. */
     case SolutionBarred = 'solution-barred';
 
-    /** What a reading where the buffers do not reach leaves behind. */
-    public const OUT_OF_BRACKET = [self::FarBelowBracket, self::AboveBracket];
+    /** A point of the calibration was taken before it stood still, or a buffer or the temperature is in doubt. */
+    case CalibrationUncertain = 'calibration-uncertain';
 
-    private const FAR_BELOW_PH = 1.0;
+    /** A place that the method asks for was not measured. */
+    case PlaceMissing = 'place-missing';
+
+    /** Equilibrium was declared, but the parts do not agree, or not for a day. */
+    case EquilibriumNotProven = 'equilibrium-not-proven';
+
+    /** From elsewhere, and the policy does not name the source. */
+    case SourceNotNamed = 'source-not-named';
+
+    /** Two instruments contradict one another, and no third has read it. */
+    case SecondDiffers = 'second-differs';
+
+    public const FAR_BELOW_PH = 1.0;
+
+    /** Whether it keeps a portion from proving critical and legal limits only. */
+    public function isForBindingLimits(): bool
+    {
+        return in_array($this, [self::ControlCheckMissing, self::ControlCheckFailed, self::SolutionBarred, self::CalibrationUncertain, self::PlaceMissing, self::SourceNotNamed], true);
+    }
+
+    /** Whether it keeps a portion from proving limits at equilibrium only. */
+    public function isForEquilibrium(): bool
+    {
+        return $this === self::EquilibriumNotProven;
+    }
 
     /** @return list<self> what a pH outside the calibrated bracket blocks: more than 1.0 below it, or anything above it */
     public static function outside(float $ph, float $bracketLow, float $bracketHigh): array
@@ -40,5 +66,33 @@ enum ReleaseBlock: string
             $ph < $bracketLow - self::FAR_BELOW_PH - Numbers::TOLERANCE => [self::FarBelowBracket],
             default => [],
         };
+    }
+
+    /**
+     * The names of the limits that portions with such blocks cannot prove, though they are trusted.
+     *
+     * @param list<self> $blocks
+     * @param list<ProductLimit> $limits
+     *
+     * @return list<string>
+     */
+    public static function provesNot(array $blocks, array $limits): array
+    {
+        $isForBinding = array_filter($blocks, static fn(self $block): bool => $block->isForBindingLimits()) !== [];
+        $isForEquilibrium = array_filter($blocks, static fn(self $block): bool => $block->isForEquilibrium()) !== [];
+        $names = [];
+        foreach ($limits as $limit) {
+            if (($isForBinding && $limit->limit->kind->binds()) || ($isForEquilibrium && $limit->applies === Applies::Equilibrium)) {
+                $names[] = $limit->limit->name;
+            }
+        }
+
+        return $names;
+    }
+
+    /** @param list<self> $blocks */
+    public static function leavesTrust(array $blocks): bool
+    {
+        return array_filter($blocks, static fn(self $block): bool => !$block->isForBindingLimits() && !$block->isForEquilibrium()) === [];
     }
 }

@@ -31,9 +31,4 @@ final class LogRefused extends \DomainException implements Failure
     {
         return new self($this->why, $this->atLine, $accepted);
     }
-
-    public function field(): string
-    {
-        return 'log';
-    }
 }

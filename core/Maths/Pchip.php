@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Maths;
 
-use Rheacid\Core\Inconsistent;
-use Rheacid\Core\OutOfRange;
-
 /**
  * Monotone piecewise cubic interpolation (PCHIP): it passes through every point and never overshoots between them.
  *
@@ -26,30 +23,30 @@ final readonly class Pchip
     /**
      * @param list<array{float, float}> $points x strictly increasing, at least two
      *
-     * @throws Inconsistent if there are fewer than two points or x does not strictly increase
+     * @throws TooFewPoints|TableNotIncreasing if it is no such table
      */
     public static function through(array $points): self
     {
         $x = array_column($points, 0);
         $y = array_column($points, 1);
         if (count($x) < 2) {
-            throw Inconsistent::because('A table needs at least two points.', 'table');
+            throw new TooFewPoints();
         }
         for ($i = 1; $i < count($x); $i++) {
             if ($x[$i] <= $x[$i - 1]) {
-                throw Inconsistent::because('The first numbers of a table must strictly increase.', "table[$i]");
+                throw new TableNotIncreasing($i);
             }
         }
 
         return new self($x, $y, self::slopes($x, $y));
     }
 
-    /** @throws OutOfRange if x lies outside the table: there is no guess beyond it */
+    /** @throws OutsideTable if x lies outside the table: there is no guess beyond it */
     public function at(float $x): float
     {
         $last = count($this->x) - 1;
         if ($x < $this->x[0] || $x > $this->x[$last]) {
-            throw OutOfRange::because(sprintf('%s lies outside the table, which covers %s to %s.', $x, $this->x[0], $this->x[$last]), 'x');
+            throw new OutsideTable($x, $this->x[0], $this->x[$last]);
         }
         $i = 0;
         while ($i < $last - 1 && $x > $this->x[$i + 1]) {

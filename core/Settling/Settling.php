@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Settling;
 
-use Rheacid\Core\Inconsistent;
 use Rheacid\Core\Maths\LeastSquares;
 use Rheacid\Core\Numbers;
-use Rheacid\Core\OutOfRange;
+use Rheacid\Core\TimesNotIncreasing;
 
 /** Whether a reading stands still: within a band for the whole of a window. 0.02 pH for 30 s is common practice, no source. */
 final readonly class Settling
@@ -33,13 +32,13 @@ final readonly class Settling
     /**
      * @param list<array{float, float}> $points [s, value], times strictly increasing
      *
-     * @throws OutOfRange if there is no point
-     * @throws Inconsistent if the times do not strictly increase
+     * @throws NoSamples if there is no point
+     * @throws TimesNotIncreasing if the times do not strictly increase
      */
     public static function of(array $points, float $band = self::BAND_PH, float $windowS = self::WINDOW_S): self
     {
         if ($points === []) {
-            throw OutOfRange::because('At least one sample is needed.', 'samples');
+            throw new NoSamples();
         }
         $times = array_column($points, 0);
         $values = array_column($points, 1);
@@ -76,7 +75,7 @@ final readonly class Settling
      *
      * @return list<bool>
      *
-     * @throws Inconsistent if the times do not strictly increase
+     * @throws TimesNotIncreasing if the times do not strictly increase
      */
     public static function stillAt(array $points, float $band = self::BAND_PH, float $windowS = self::WINDOW_S): array
     {
@@ -88,7 +87,7 @@ final readonly class Settling
         $highs = $lows = [];
         foreach ($times as $i => $time) {
             if ($i > 0 && $time <= $times[$i - 1]) {
-                throw Inconsistent::because('Times must strictly increase.', "samples[$i]");
+                throw new TimesNotIncreasing($i);
             }
             self::push($highs, $i, $values, 1);
             self::push($lows, $i, $values, -1);

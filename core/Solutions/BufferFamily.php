@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Solutions;
 
+use Rheacid\Core\Electrode\BufferTables;
+
 /** The two sets of buffers in use. */
 enum BufferFamily: string
 {
@@ -14,13 +16,25 @@ enum BufferFamily: string
     case Standard = 'standard';
     case Any = 'any';
 
-    /** @param string $buffer name of a shipped table */
+    /** Of a shipped table; any for a bottle with a table of its own. */
+    public static function of(?string $buffer): self
+    {
+        return match (true) {
+            $buffer === null || !BufferTables::knows($buffer) => self::Any,
+            BufferTables::isTechnical($buffer) => self::Technical,
+            default => self::Standard,
+        };
+    }
+
+    /** @param string $buffer name of a shipped table, or of none */
     public function holds(string $buffer): bool
     {
-        return match ($this) {
-            self::Any => true,
-            self::Technical => str_starts_with($buffer, 'technical'),
-            self::Standard => !str_starts_with($buffer, 'technical'),
-        };
+        return $this === self::Any || $this === self::of($buffer);
+    }
+
+    /** How well its buffers are known where a bottle's certificate says nothing: expanded, pH. Common practice, no source. */
+    public function usualExpandedU(): float
+    {
+        return $this === self::Standard ? 0.01 : 0.02;
     }
 }

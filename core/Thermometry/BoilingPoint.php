@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Thermometry;
 
-use Rheacid\Core\OutOfRange;
-
 /**
  * Where pure water boils, by the saturation equation of region 4 of the IAPWS Industrial Formulation 1997 (IAPWS R7-97,
  * equation 31), and the pressure at an elevation by the International Standard Atmosphere (ISO 2533). Coefficients from
@@ -25,12 +23,12 @@ final class BoilingPoint
      *
      * @return float °C
      *
-     * @throws OutOfRange
+     * @throws PressureOutOfRange
      */
     public static function celsius(float $kpa): float
     {
         if ($kpa < self::LEAST_KPA || $kpa > self::MOST_KPA) {
-            throw OutOfRange::because(sprintf('%s kPa is no air pressure of a kitchen; 30 to 110 kPa is accepted.', $kpa), 'pressure_kpa');
+            throw new PressureOutOfRange($kpa);
         }
         [$n1, $n2, $n3, $n4, $n5, $n6, $n7, $n8, $n9, $n10] = self::N;
         $beta = ($kpa / 1000) ** 0.25;
@@ -47,12 +45,12 @@ final class BoilingPoint
      *
      * @return float kPa in a standard atmosphere; weather moves it by about ±2 kPa, or ±0.6 °C of boiling
      *
-     * @throws OutOfRange
+     * @throws ElevationOutOfRange
      */
     public static function kpaAt(float $metres): float
     {
         if ($metres < self::LOWEST_M || $metres > self::HIGHEST_M) {
-            throw OutOfRange::because(sprintf('%s m is no elevation of a kitchen; −400 to 9000 m is accepted.', $metres), 'elevation_m');
+            throw new ElevationOutOfRange($metres);
         }
 
         return 101.325 * (1 - 2.25577e-5 * $metres) ** 5.25588;

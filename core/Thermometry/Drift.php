@@ -6,7 +6,6 @@ namespace Rheacid\Core\Thermometry;
 
 use Rheacid\Core\DatedTrend;
 use Rheacid\Core\Days;
-use Rheacid\Core\Inconsistent;
 
 /** How the error of a thermometer walks, and when it would leave the tolerance, with the 90 % interval of the mean line. */
 final readonly class Drift
@@ -16,7 +15,7 @@ final readonly class Drift
     /**
      * @param non-empty-list<array{on: string, error: float, tolerance: float}> $history in any order; °C
      *
-     * @throws Inconsistent if a date stands twice
+     * @throws \Rheacid\Core\DateTwice if a date stands twice
      */
     public static function of(array $history): self
     {

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Thermometry;
 
-use Rheacid\Core\Inconsistent;
-
 /** When an interval is lengthened, and within what bounds. The defaults are common practice, no source. */
 final readonly class IntervalPolicy
 {
@@ -18,7 +16,7 @@ final readonly class IntervalPolicy
      * @param int $doubleAfter good checks in a row
      * @param float $significantShare of the tolerance: a shift beyond it is significant
      *
-     * @throws Inconsistent if the shortest interval is above the longest
+     * @throws ShortestAboveLongest if the shortest interval is above the longest
      */
     public function __construct(
         public int $doubleAfter = self::DOUBLE_AFTER,
@@ -27,7 +25,7 @@ final readonly class IntervalPolicy
         public int $maxDays = self::MAX_DAYS,
     ) {
         if ($minDays > $maxDays) {
-            throw Inconsistent::because('min_days must not be above max_days.', 'min_days');
+            throw new ShortestAboveLongest($minDays, $maxDays);
         }
     }
 }

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Thermometry;
 
-use Rheacid\Core\Inconsistent;
-
 /** A straight correction through two checked points: true = gain · reading + offset. */
 final readonly class LinearCorrection
 {
@@ -15,13 +13,13 @@ final readonly class LinearCorrection
      * @param array{reference: float, reading: float} $low °C
      * @param array{reference: float, reading: float} $high °C
      *
-     * @throws Inconsistent if low is not below high, in reference and reading
+     * @throws PointsNotAscending if low is not below high, in reference and reading
      */
     public static function through(array $low, array $high): self
     {
         foreach (['reference', 'reading'] as $of) {
             if ($low[$of] >= $high[$of]) {
-                throw Inconsistent::because(sprintf('The %s of the low point must be below that of the high point.', $of), "high.{$of}_c");
+                throw new PointsNotAscending($of === 'reference');
             }
         }
         $gain = ($high['reference'] - $low['reference']) / ($high['reading'] - $low['reading']);

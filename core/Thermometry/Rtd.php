@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Thermometry;
 
-use Rheacid\Core\OutOfRange;
+use Rheacid\Core\TemperatureOutOfRange;
 
 /** Resistance of a platinum thermometer by Callendar and Van Dusen. Source: IEC 60751, clause 4, from memory with high certainty. */
 final class Rtd
@@ -24,12 +24,12 @@ final class Rtd
      *
      * @return float Ω
      *
-     * @throws OutOfRange
+     * @throws TemperatureOutOfRange
      */
     public static function ohm(float $celsius, float $r0 = 100.0): float
     {
         if ($celsius < self::LOWEST_C || $celsius > self::HIGHEST_C) {
-            throw OutOfRange::temperature($celsius, self::LOWEST_C, self::HIGHEST_C);
+            throw new TemperatureOutOfRange($celsius, self::LOWEST_C, self::HIGHEST_C);
         }
 
         return $r0 * (1 + self::A * $celsius + self::B * $celsius ** 2 + ($celsius < 0 ? self::C * ($celsius - 100) * $celsius ** 3 : 0));
@@ -40,14 +40,14 @@ final class Rtd
      *
      * @return float °C, −200 to 850
      *
-     * @throws OutOfRange if no such thermometer has that resistance
+     * @throws ResistanceOutOfRange if no such thermometer has that resistance
      */
-    public static function celsius(float $ohm, float $r0 = 100.0, string $field = 'ohm'): float
+    public static function celsius(float $ohm, float $r0 = 100.0): float
     {
         $low = self::ohm(self::LOWEST_C, $r0);
         $high = self::ohm(self::HIGHEST_C, $r0);
         if ($ohm < $low || $ohm > $high) {
-            throw OutOfRange::because(sprintf('%.3f Ω is outside the range of a %g Ω thermometer; %.3f to %.3f Ω is accepted.', $ohm, $r0, $low, $high), $field);
+            throw new ResistanceOutOfRange($ohm, $r0, $low, $high);
         }
         $celsius = (-self::A + sqrt(self::A ** 2 - 4 * self::B * (1 - $ohm / $r0))) / (2 * self::B);
         // Below 0 °C the equation is of the fourth degree: Newton's steps from the quadratic's answer.

@@ -33,11 +33,11 @@ final readonly class RtdVerification
      * @param float $referenceU expanded, of the ice point, °C
      * @param float $ohmU expanded, of the ohmmeter, Ω
      *
-     * @throws \Rheacid\Core\OutOfRange if no such thermometer has that resistance
+     * @throws ResistanceOutOfRange if no such thermometer has that resistance
      */
     public static function of(float $ohmAtIce, ToleranceClass $class, float $r0 = 100.0, ?float $insulationMegaohm = null, ?float $previousOhm = null, float $referenceU = self::REFERENCE_U_C, float $ohmU = self::OHM_U): self
     {
-        $deviation = Rtd::celsius($ohmAtIce, $r0, 'ohm_at_ice');
+        $deviation = Rtd::celsius($ohmAtIce, $r0);
         $tolerance = $class->at(0.0);
         $expandedU = hypot($referenceU, $ohmU / (Rtd::A * $r0));
         $isInsulated = $insulationMegaohm === null ? null : $insulationMegaohm >= self::GOOD_INSULATION_MEGAOHM;
@@ -50,7 +50,7 @@ final readonly class RtdVerification
             // A damp probe reads low by an amount that changes, so a good reading proves nothing.
             $isInsulated === false && $verdict === VerificationVerdict::Within ? VerificationVerdict::Inconclusive : $verdict,
             $isInsulated,
-            $previousOhm === null ? null : $deviation - Rtd::celsius($previousOhm, $r0, 'previous_ohm'),
+            $previousOhm === null ? null : $deviation - Rtd::celsius($previousOhm, $r0),
         );
     }
 }

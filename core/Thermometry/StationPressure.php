@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Thermometry;
 
-use Rheacid\Core\Inconsistent;
-
 /** The air pressure at the pot, from what was read of a barometer or a weather report. */
 final class StationPressure
 {
@@ -19,17 +17,17 @@ final class StationPressure
      *
      * @return float kPa at the site
      *
-     * @throws Inconsistent if it looks reduced to sea level and nobody said so, or the elevation for the reduction is missing
+     * @throws \Rheacid\Core\Contradiction if it looks reduced to sea level and nobody said so, or the elevation for the reduction is missing
      */
     public static function of(float $kpa, ?bool $isReduced, ?float $siteM): float
     {
         if ($isReduced === true) {
             return $siteM === null
-                ? throw Inconsistent::because('To undo the reduction to sea level the elevation of the site is needed.', 'elevation_m')
+                ? throw new ElevationNeeded()
                 : $kpa * BoilingPoint::kpaAt($siteM) / BoilingPoint::kpaAt(0);
         }
         if ($isReduced === null && $siteM !== null && $kpa > BoilingPoint::kpaAt($siteM) + self::WEATHER_KPA) {
-            throw Inconsistent::because(sprintf('%.1f kPa is much at %.0f m, where about %.1f kPa is usual. Is it reduced to sea level, as weather reports give it? Say so below.', $kpa, $siteM, BoilingPoint::kpaAt($siteM)), 'reduced');
+            throw new LooksReduced($kpa, $siteM, BoilingPoint::kpaAt($siteM));
         }
 
         return $kpa;

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Thermometry;
 
-use Rheacid\Core\OutOfRange;
-
 /**
  * What a class of industrial platinum thermometer may be off, ±(a + b·|t|) °C, within its wire-wound range.
  *
@@ -29,10 +27,10 @@ final readonly class ToleranceClass
 
     private function __construct(public string $standard, public string $class, private float $a, private float $b, private float $lowC, private float $highC) {}
 
-    /** @throws OutOfRange if the standard has no such class */
+    /** @throws UnknownToleranceClass if the standard has no such class */
     public static function named(string $standard, string $class): self
     {
-        [$a, $b, $low, $high] = self::TABLE[$standard][$class] ?? throw OutOfRange::because(sprintf('%s has no class %s; accepted: %s.', $standard, $class, implode(', ', array_keys(self::TABLE[$standard] ?? []))), 'class');
+        [$a, $b, $low, $high] = self::TABLE[$standard][$class] ?? throw new UnknownToleranceClass($standard, $class, implode(', ', array_keys(self::TABLE[$standard] ?? [])));
 
         return new self($standard, $class, $a, $b, $low, $high);
     }
@@ -52,12 +50,12 @@ final readonly class ToleranceClass
     /**
      * @return float °C that a thermometer may be off at a temperature
      *
-     * @throws OutOfRange outside the range of the class
+     * @throws ClassDoesNotReach outside the range of the class
      */
     public function at(float $celsius): float
     {
         if ($celsius < $this->lowC || $celsius > $this->highC) {
-            throw OutOfRange::because(sprintf('%s class %s holds from %g to %g °C, not at %g °C.', $this->standard, $this->class, $this->lowC, $this->highC, $celsius), null);
+            throw new ClassDoesNotReach($this->standard, $this->class, $this->lowC, $this->highC, $celsius);
         }
 
         return $this->a + $this->b * abs($celsius);

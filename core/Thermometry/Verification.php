@@ -15,6 +15,12 @@ use Rheacid\Core\Uncertainty\PhUncertainty;
  */
 final readonly class Verification
 {
+    /** Repeatability of checks in the kitchen until own data exist, °C. Common practice, no source. */
+    public const POOLED_SD_C = 0.05;
+
+    /** So many readings at least: one alone may be a slip. Common practice, no source. */
+    public const LEAST_READINGS = 3;
+
     private const SUSPECT_FROM_C = 0.8;
     private const SUSPECT_TO_C = 2.5;
 
@@ -66,6 +72,12 @@ final readonly class Verification
     /** A correction is worth something only where the error is larger than what is known of it, and nothing is suspect. */
     public function isCorrectionUsable(): bool
     {
-        return !Numbers::atMost(abs($this->errorC), $this->expandedU) && $this->findings === [];
+        return self::isCorrectable($this->errorC, $this->expandedU, $this->findings);
+    }
+
+    /** @param list<VerificationFinding> $findings */
+    public static function isCorrectable(float $errorC, float $expandedU, array $findings): bool
+    {
+        return !Numbers::atMost(abs($errorC), $expandedU) && $findings === [];
     }
 }

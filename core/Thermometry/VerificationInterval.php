@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Core\Thermometry;
 
 use Rheacid\Core\Days;
-use Rheacid\Core\Inconsistent;
 use Rheacid\Core\Numbers;
-use Rheacid\Core\OutOfRange;
 
 /** When a thermometer is checked next: earned by checks in a row without a significant shift, lost by one that is out. Common practice, no source. */
 final readonly class VerificationInterval
@@ -22,8 +20,8 @@ final readonly class VerificationInterval
      * @param non-empty-list<array{on: string, error: float, tolerance: float}> $history in any order; °C
      * @param string|null $changedOn since when the interval is in force: only later checks count towards a longer one
      *
-     * @throws Inconsistent if a date stands twice
-     * @throws OutOfRange if the next date lies beyond a hundred years
+     * @throws \Rheacid\Core\DateTwice if a date stands twice
+     * @throws IntervalTooLong if the next date lies beyond a hundred years
      */
     public static function after(int $currentDays, array $history, ?string $changedOn = null, IntervalPolicy $policy = new IntervalPolicy()): self
     {
@@ -36,7 +34,7 @@ final readonly class VerificationInterval
         };
         $allowed = min(max($days, $policy->minDays), $policy->maxDays);
         if ($allowed > self::LONGEST_DAYS) {
-            throw OutOfRange::because(sprintf('%d days are no interval; up to %d are accepted.', $allowed, self::LONGEST_DAYS), 'current_days');
+            throw new IntervalTooLong($allowed, self::LONGEST_DAYS);
         }
 
         return new self($allowed, Days::date(Days::number($last['on']) + $allowed), $allowed === $days ? $reason : IntervalReason::Capped);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Uncertainty;
 
+use Rheacid\Core\Electrode\BuffersTooNear;
 use Rheacid\Core\Electrode\CalibrationFit;
-use Rheacid\Core\Inconsistent;
 use Rheacid\Core\Numbers;
 
 /** What the uncertainty of one reading rests on. Expanded uncertainties are for k = 2; all in pH but where °C is said. */
@@ -20,7 +20,7 @@ final readonly class UncertaintyInputs
      * @param float $driftLimitPh what the read-back is allowed to be off
      * @param float $fitU standard uncertainty of the calibration line
      *
-     * @throws Inconsistent if the buffers are under 0.5 pH apart
+     * @throws BuffersTooNear if the buffers are under 0.5 pH apart
      */
     public function __construct(
         public float $ph,
@@ -38,7 +38,7 @@ final readonly class UncertaintyInputs
         public float $matrixU = 0.0,
     ) {
         if (!Numbers::atLeast(abs($buffers[1]['ph'] - $buffers[0]['ph']), CalibrationFit::LEAST_DISTANCE_PH)) {
-            throw Inconsistent::because('The two buffers must be at least 0.5 pH apart.', 'buffers');
+            throw new BuffersTooNear(min($buffers[0]['ph'], $buffers[1]['ph']), max($buffers[0]['ph'], $buffers[1]['ph']));
         }
     }
 }

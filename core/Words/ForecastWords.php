@@ -16,7 +16,7 @@ final class ForecastWords
         $eta = $forecast->etaH === null ? '' : $at($forecast->etaH);
 
         return match (true) {
-            $forecast->isReached() => "reached about $eta" . ($forecast->verdict === ForecastVerdict::Late ? ', after the deadline' : ''),
+            $forecast->isReached => "reached about $eta" . ($forecast->verdict === ForecastVerdict::Late ? ', after the deadline' : ''),
             $forecast->verdict === ForecastVerdict::Late => 'not reached',
             $forecast->etaH === null => 'no forecast yet, it takes three readings that fall',
             $forecast->verdict === ForecastVerdict::OnTrack => sprintf('on track for about %s, %s at the latest (90 %%)', $eta, $at((float) $forecast->highH)),
@@ -29,7 +29,7 @@ final class ForecastWords
     public static function short(Forecast $forecast): string
     {
         return match (true) {
-            $forecast->isReached() => 'reached',
+            $forecast->isReached => 'reached',
             $forecast->verdict === ForecastVerdict::OnTrack => 'on track',
             $forecast->verdict === ForecastVerdict::Late => 'not reached',
             $forecast->etaH === null => 'no forecast yet',

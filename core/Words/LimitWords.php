@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Words;
 
+use Rheacid\Core\Limits\Conformity;
+use Rheacid\Core\Limits\JudgedLimit;
 use Rheacid\Core\Limits\LimitKind;
-use Rheacid\Core\Limits\LimitOutcome;
-use Rheacid\Core\Limits\Outcome;
+use Rheacid\Core\Limits\MissingReason;
 use Rheacid\Core\Limits\Overall;
+use Rheacid\Core\Limits\ProductLimit;
+use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Numbers;
 
 /** What a decision says. Never that food is safe: which limit was met, and with what to spare. */
@@ -24,27 +27,51 @@ final class LimitWords
         };
     }
 
-    /** The head of the sentence: Critical limit met, Target not reached … */
-    public static function head(LimitOutcome $outcome): string
+    /** What a limit bounds, as it is written: pH ≤ 4.6, temperature, coldest ≥ 63.0 °C. */
+    public static function written(ProductLimit $limit): string
     {
-        $isTarget = $outcome->limit->kind === LimitKind::Target;
+        $measurand = Measurand::tryFrom($limit->measurand);
+        $name = ($measurand?->name() ?? $limit->measurand) . ($limit->basis === '' ? '' : ", $limit->basis");
+        $unit = $measurand?->unit() ?? '';
 
-        return self::kind($outcome->limit->kind) . ' ' . match ($outcome->outcome) {
-            Outcome::Inside => $isTarget ? 'reached' : 'met',
-            Outcome::Inconclusive => 'not proven',
-            Outcome::Outside => $isTarget ? 'not reached' : 'not met',
+        return trim("$name {$limit->limit->written()} $unit");
+    }
+
+    /** How a limit stands, in a word or two: met, not proven, not proven in time … */
+    public static function conformity(JudgedLimit $judged): string
+    {
+        $isTarget = $judged->limit->limit->kind === LimitKind::Target;
+
+        return match (true) {
+            $judged->late && $judged->conformity === Conformity::Inconclusive => 'not proven in time',
+            $judged->conformity === Conformity::Inside => $isTarget ? 'reached' : 'met',
+            $judged->conformity === Conformity::Inconclusive => 'not proven',
+            default => $isTarget ? 'not reached' : 'not met',
         };
     }
 
-    /** Its tail: pH ≤ 4.6, 0.06 to spare beyond the uncertainty. */
-    public static function tail(LimitOutcome $outcome): string
+    /** The head of the sentence: Critical limit met, Target not reached … */
+    public static function head(JudgedLimit $judged): string
     {
-        $limit = 'pH ' . $outcome->limit->written();
+        return self::kind($judged->limit->limit->kind) . ' ' . self::conformity($judged);
+    }
 
-        return match ($outcome->outcome) {
-            Outcome::Inside => sprintf('%s, %s to spare%s.', $limit, self::down($outcome->spare()), $outcome->guard > 0 ? ' beyond the uncertainty' : ''),
-            Outcome::Inconclusive => sprintf('%s, lacks %s to be proven.', $limit, self::up(-$outcome->spare())),
-            Outcome::Outside => sprintf('%s, missed by %s.', $limit, self::up(-$outcome->margin)),
+    /** Its tail: pH ≤ 4.6, 0.06 to spare beyond the uncertainty. */
+    public static function tail(JudgedLimit $judged): string
+    {
+        $limit = self::written($judged->limit);
+        $decimals = Measurand::tryFrom($judged->limit->measurand)?->decimals() ?? 2;
+        $guard = $judged->decides->guard($judged->limit->limit);
+        $lacks = -$judged->spare();
+
+        return $limit . match (true) {
+            $judged->late && $judged->valueConformity === Conformity::Inside => ': met only after its deadline. No later value mends that.',
+            $judged->conformity === Conformity::Inside => sprintf(', %s to spare%s.', self::down($judged->spare(), $decimals), $guard > 0 ? ' beyond the uncertainty' : ''),
+            $judged->conformity === Conformity::Outside => sprintf(', missed by %s.', self::up(-$judged->margin, $decimals)),
+            $judged->decides->expandedU === null => ': its uncertainty is not known, so nothing is proven.',
+            // A value that would prove it, were it trusted, lacks nothing but the trust.
+            $lacks <= Numbers::TOLERANCE => ': the value would meet it, but what it rests on proves nothing.',
+            default => sprintf(', lacks %s to be proven.', self::up($lacks, $decimals)),
         };
     }
 
@@ -54,17 +81,34 @@ final class LimitWords
             Overall::Accept => 'Every limit that is due is met.',
             Overall::Review => 'Nothing to hold; a line for the lead.',
             Overall::Hold => 'The batch is held.',
+            Overall::NothingJudged => 'No limit is due.',
+        };
+    }
+
+    public static function missing(MissingReason $reason): string
+    {
+        return match ($reason) {
+            MissingReason::Unanswered => 'nobody has said whether its condition is true',
+            MissingReason::NeverJudged => 'nothing was measured for it yet',
+            MissingReason::MissedInTime => 'not proven in time',
+            MissingReason::Outside => 'not met',
+            MissingReason::NotProven => 'not proven',
+            MissingReason::Breached => 'an earlier reading did not meet it',
         };
     }
 
     /** What is left is never shown larger than it is, what is missing never smaller. */
-    private static function down(float $value): string
+    private static function down(float $value, int $decimals): string
     {
-        return $value < 0.01 - Numbers::TOLERANCE ? 'less than 0.01' : Numbers::fixed(floor($value * 100 + 1e-7) / 100, 2);
+        $step = 10 ** -$decimals;
+
+        return $value < $step - Numbers::TOLERANCE ? 'less than ' . Numbers::fixed($step, $decimals) : Numbers::fixed(floor($value / $step + 1e-7) * $step, $decimals);
     }
 
-    private static function up(float $value): string
+    private static function up(float $value, int $decimals): string
     {
-        return Numbers::fixed(max(0.01, ceil($value * 100 - 1e-7) / 100), 2);
+        $step = 10 ** -$decimals;
+
+        return Numbers::fixed(max($step, ceil($value / $step - 1e-7) * $step), $decimals);
     }
 }

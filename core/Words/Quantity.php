@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rheacid\Core\Words;
 
 use Rheacid\Core\Numbers;
-use Rheacid\Core\OutOfRange;
 
 /** A measured quantity as a person types it: comma or point, with or without its unit. */
 enum Quantity: string
@@ -31,13 +30,13 @@ enum Quantity: string
     /**
      * @return float in the quantity's own unit; °F is converted
      *
-     * @throws OutOfRange if it is no such number, or outside what the quantity can be
+     * @throws QuantityRefused if it is no such number, or outside what the quantity can be
      */
     public function read(string $typed): float
     {
         $text = str_replace(['−', '–', "\u{00A0}", "\u{202F}"], ['-', '-', ' ', ' '], trim($typed));
         if (preg_match('/^([+-]?[0-9]{1,9}(?:[.,][0-9]{1,9})?) *([\p{L}°%\/ ]*)$/Du', $text, $match) !== 1) {
-            throw OutOfRange::because(sprintf('"%s" is not understood. %s', mb_strimwidth($typed, 0, 40, '…'), $this->accepted()));
+            throw new QuantityRefused($this, sprintf('"%s" is not understood.', mb_strimwidth($typed, 0, 40, '…')));
         }
         $number = (float) str_replace(',', '.', $match[1]);
         $unit = mb_strtolower(trim($match[2]));
@@ -52,11 +51,11 @@ enum Quantity: string
         } elseif ($this === self::Elevation && $unit === 'km') {
             $number *= 1000;
         } elseif ($unit !== '' && !in_array($unit, $this->units(), true)) {
-            throw OutOfRange::because(sprintf('"%s" is not accepted here. %s', trim($match[2]), $this->accepted()));
+            throw new QuantityRefused($this, sprintf('"%s" is not accepted here.', trim($match[2])));
         }
         [$low, $high] = $this->range();
         if ($number < $low || $number > $high) {
-            throw OutOfRange::because(sprintf('%s is outside %s to %s %s. %s', Numbers::plain($number), Numbers::plain($low), Numbers::plain($high), $this->value, $this->accepted()));
+            throw new QuantityRefused($this, sprintf('%s is outside %s to %s %s.', Numbers::plain($number), Numbers::plain($low), Numbers::plain($high), $this->value));
         }
 
         return $number;

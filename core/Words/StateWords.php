@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Rheacid\Core\Words;
 
 use Rheacid\Core\Care\CareKind;
+use Rheacid\Core\Care\ControlCheckStatus;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Limits\ReleaseBlock;
+use Rheacid\Core\Measuring\Equilibrium;
 use Rheacid\Core\Numbers;
 
 /** States in the words of the bench. */
@@ -18,7 +20,6 @@ final class StateWords
     {
         return match ($state) {
             PairState::Due => 'calibration due: ' . ($because === null ? 'something happened' : CareWords::happened($because)) . ' since the last one',
-            PairState::OutOfBracket => 'calibration due: a reading lay outside its buffers',
             PairState::Spent => 'calibration due: the use it was made for is over',
             PairState::Stored => 'stored; calibrate before use',
             PairState::Retired => 'retired',
@@ -51,13 +52,20 @@ final class StateWords
             ReleaseBlock::CalibrationDoubtful => 'The calibration is in doubt. Calibrate, then measure again.',
             ReleaseBlock::ElectrodeSoaking => 'The electrode was still soaking.',
             ReleaseBlock::ElectrodeOutOfUse => 'The electrode is out of use.',
-            ReleaseBlock::FarBelowBracket => 'More than 1.0 pH below the lowest buffer. Calibrate with a buffer nearer to the sample.',
+            ReleaseBlock::FarBelowBracket => sprintf('More than %s pH below the lowest buffer. Calibrate with a buffer nearer to the sample.', Numbers::fixed(ReleaseBlock::FAR_BELOW_PH, 1)),
             ReleaseBlock::AboveBracket => 'Above the highest buffer. Calibrate with one above the sample.',
             ReleaseBlock::ThermometerOverdue => 'The check of the thermometer is overdue.',
             ReleaseBlock::ThermometerFailed => 'The thermometer failed its last check.',
             ReleaseBlock::ThermometerNotCovering => 'The check of the thermometer does not cover this temperature.',
-            ReleaseBlock::CheckBufferMissing => 'No independent check buffer was read on this calibration in the last two hours and ten samples. Read one; a critical limit needs it.',
-            ReleaseBlock::CheckBufferFailed => 'The last check buffer failed. Calibrate, then measure again.',
+            ReleaseBlock::ControlCheckMissing => sprintf('No independent check buffer vouches for this calibration within %d hours and %d samples. Read one; a critical limit needs it.', ControlCheckStatus::HOURS, ControlCheckStatus::SAMPLES),
+            ReleaseBlock::ControlCheckFailed => 'The check buffer failed. Calibrate, then measure again.',
+            ReleaseBlock::CalibrationUncertain => 'The calibration is usable with care only: a point had not settled, or a buffer or the temperature is in doubt. Calibrate again before a critical limit is judged.',
+            ReleaseBlock::Unsettled => 'It was taken before it stood still. Read it again and wait.',
+            ReleaseBlock::Simulated => 'It was read at the simulated bench, which is practice and no evidence.',
+            ReleaseBlock::PlaceMissing => 'The method asks for a place that was not measured. Measure it too.',
+            ReleaseBlock::EquilibriumNotProven => sprintf('Equilibrium is not proven: the parts have to agree within %s pH, and two readings a day apart within %s.', Equilibrium::PARTS_AGREE_PH, Equilibrium::DAYS_AGREE_PH),
+            ReleaseBlock::SourceNotNamed => 'It comes from elsewhere, and the policy does not name that source.',
+            ReleaseBlock::SecondDiffers => 'A second instrument reads more than 0.1 pH apart. Nothing is decided until a third has read it.',
             ReleaseBlock::SolutionBarred => 'The calibration rests on a bottle that was dipped into or made up with tap water: never for a critical limit. Calibrate on other bottles.',
             ReleaseBlock::SampleTemperature => 'The sample was outside the temperature of the method. Bring it there and measure again.',
         };

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Core\Contract\Jobs;
 
 use Rheacid\Core\Contract\Input;
+use Rheacid\Core\Contract\Shape\FlagShape;
 use Rheacid\Core\Contract\Shape\ListShape;
 use Rheacid\Core\Contract\Shape\NumberShape;
 use Rheacid\Core\Contract\Shape\RecordShape;
@@ -22,7 +23,7 @@ final readonly class Calibrated
     {
         return RecordShape::of(
             ['mv' => NumberShape::millivolt(), 'temperature_c' => NumberShape::celsius()],
-            $fitted ? ['response_s' => NumberShape::zeroOrMore()] : [],
+            $fitted ? ['response_s' => NumberShape::zeroOrMore(), 'settled' => new FlagShape(), 'moved_ph' => NumberShape::zeroOrMore()] : [],
         )->withOneOf(['buffer_ph' => NumberShape::ph()], ['buffer' => TextShape::oneOf(BufferTables::names())]);
     }
 
@@ -55,7 +56,17 @@ final readonly class Calibrated
             $point->number('mv'),
             $point->number('temperature_c'),
             $point->numberOrNull('response_s'),
+            $point->flag('settled', true),
+            self::movedPh($point),
         ), $points);
+    }
+
+    /** A point that has settled did not move. */
+    private static function movedPh(Input $point): ?float
+    {
+        $moved = $point->numberOrNull('moved_ph');
+
+        return $moved === null || !$point->flag('settled', true) ? $moved : throw $point->refusal('moved_ph', 'A point that had settled did not move; moved_ph is accepted with settled: false.');
     }
 
     public static function read(Input $calibration): CalibrationFit

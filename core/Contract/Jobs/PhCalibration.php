@@ -16,7 +16,6 @@ use Rheacid\Core\Electrode\Criteria;
 use Rheacid\Core\Electrode\Finding;
 use Rheacid\Core\Electrode\Judgement;
 use Rheacid\Core\Electrode\Segment;
-use Rheacid\Core\Inconsistent;
 use Rheacid\Core\Words\FindingWords;
 
 final readonly class PhCalibration implements Job
@@ -90,7 +89,7 @@ final readonly class PhCalibration implements Job
         }
         [$low, $high] = $criteria->numbers('slope_percent');
         if ($low >= $high) {
-            throw Inconsistent::because('The lowest slope must be below the highest.', 'criteria.slope_percent');
+            throw $criteria->refusal('slope_percent', 'The lowest slope must be below the highest.');
         }
 
         return new Criteria(

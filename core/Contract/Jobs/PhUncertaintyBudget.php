@@ -45,7 +45,7 @@ final readonly class PhUncertaintyBudget implements Job
         [$first, $second] = $in->records('buffers');
         $repeatability = $in->record('repeatability');
         $values = $repeatability->numbers('values');
-        $uncertainty = PhUncertainty::of(new UncertaintyInputs(
+        $uncertainty = PhUncertainty::of($in->placing(static fn(): UncertaintyInputs => new UncertaintyInputs(
             ph: $in->number('ph'),
             celsius: $in->number('temperature_c'),
             buffers: [self::buffer($first), self::buffer($second)],
@@ -59,7 +59,7 @@ final readonly class PhUncertaintyBudget implements Job
             calibrationCelsius: $in->numberOrNull('calibration_temperature_c'),
             outsideByPh: $in->number('outside_by_ph', 0.0),
             matrixU: $in->number('matrix_u', 0.0),
-        ));
+        ), 'buffers'));
 
         return [
             'u' => $uncertainty->u,

@@ -11,7 +11,6 @@ use Rheacid\Core\Contract\Shape\ListShape;
 use Rheacid\Core\Contract\Shape\NumberShape;
 use Rheacid\Core\Contract\Shape\RecordShape;
 use Rheacid\Core\Contract\Shape\TextShape;
-use Rheacid\Core\Inconsistent;
 use Rheacid\Core\Solutions\BufferLot;
 use Rheacid\Core\Solutions\BufferPlan;
 
@@ -35,9 +34,9 @@ final readonly class PlanBuffers implements Job
     public function answer(Input $in): array
     {
         $lots = [];
-        foreach ($in->records('lots') as $i => $lot) {
+        foreach ($in->records('lots') as $lot) {
             if (isset($lots[$lot->text('id')])) {
-                throw Inconsistent::because(sprintf('The lot "%s" stands twice.', $lot->text('id')), "lots[$i].id");
+                throw $lot->refusal('id', sprintf('The lot "%s" stands twice.', $lot->text('id')));
             }
             $lots[$lot->text('id')] = new BufferLot($lot->text('id'), $lot->text('buffer'), $lot->number('nominal_ph'), $lot->text('expires_on'), $lot->count('uses_left'));
         }

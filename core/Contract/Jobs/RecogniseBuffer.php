@@ -13,7 +13,6 @@ use Rheacid\Core\Contract\Shape\TextShape;
 use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Electrode\BufferRecognition;
 use Rheacid\Core\Electrode\BufferTables;
-use Rheacid\Core\Inconsistent;
 
 final readonly class RecogniseBuffer implements Job
 {
@@ -31,7 +30,7 @@ final readonly class RecogniseBuffer implements Job
         $candidates = [];
         foreach ($in->texts('candidates') as $i => $name) {
             if (isset($candidates[$name])) {
-                throw Inconsistent::because("\"$name\" stands twice among the candidates.", "candidates[$i]");
+                throw $in->refusal("candidates[$i]", "\"$name\" stands twice among the candidates.");
             }
             $candidates[$name] = Buffer::named($name);
         }

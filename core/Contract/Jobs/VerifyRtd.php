@@ -9,6 +9,7 @@ use Rheacid\Core\Contract\Job;
 use Rheacid\Core\Contract\Shape\NumberShape;
 use Rheacid\Core\Contract\Shape\RecordShape;
 use Rheacid\Core\Contract\Shape\TextShape;
+use Rheacid\Core\Thermometry\Rtd;
 use Rheacid\Core\Thermometry\RtdVerification;
 use Rheacid\Core\Thermometry\ToleranceClass;
 
@@ -31,10 +32,15 @@ final readonly class VerifyRtd implements Job
 
     public function answer(Input $in): array
     {
+        $r0 = $in->number('r0', 100.0);
+        foreach (['ohm_at_ice', 'previous_ohm'] as $field) {
+            $ohm = $in->numberOrNull($field);
+            $in->placing(static fn(): ?float => $ohm === null ? null : Rtd::celsius($ohm, $r0), $field);
+        }
         $check = RtdVerification::of(
             $in->number('ohm_at_ice'),
             ToleranceClass::named($in->text('standard'), $in->text('class')),
-            $in->number('r0', 100.0),
+            $r0,
             $in->numberOrNull('insulation_megaohm'),
             $in->numberOrNull('previous_ohm'),
             $in->number('reference_expanded_u_c', RtdVerification::REFERENCE_U_C),

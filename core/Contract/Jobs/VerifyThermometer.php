@@ -10,7 +10,6 @@ use Rheacid\Core\Contract\Shape\ListShape;
 use Rheacid\Core\Contract\Shape\NumberShape;
 use Rheacid\Core\Contract\Shape\RecordShape;
 use Rheacid\Core\Contract\Shape\TextShape;
-use Rheacid\Core\OutOfRange;
 use Rheacid\Core\Thermometry\BoilingPoint;
 use Rheacid\Core\Thermometry\VerificationFinding;
 use Rheacid\Core\Thermometry\VerificationMethod;
@@ -100,10 +99,6 @@ final readonly class VerifyThermometer implements Job
         if ($class === null) {
             return $in->number('tolerance_c');
         }
-        try {
-            return ToleranceClass::named($class->text('standard'), $class->text('class'))->at($celsius);
-        } catch (OutOfRange $failure) {
-            throw $failure->within('tolerance_class');
-        }
+        return $class->placing(static fn(): float => ToleranceClass::named($class->text('standard'), $class->text('class'))->at($celsius));
     }
 }

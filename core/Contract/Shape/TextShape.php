@@ -13,11 +13,16 @@ final readonly class TextShape implements Shape
     private const DATE = '^\d{4}-\d{2}-\d{2}$';
 
     /** @param list<string> $words */
-    private function __construct(private array $words, private bool $isDate) {}
+    private function __construct(private array $words, private bool $isDate, private bool $mayBeEmpty = false) {}
 
     public static function any(): self
     {
         return new self([], false);
+    }
+
+    public static function orEmpty(): self
+    {
+        return new self([], false, true);
     }
 
     /** @param non-empty-list<string> $words */
@@ -39,7 +44,7 @@ final readonly class TextShape implements Shape
         $wrong = match (true) {
             $this->words !== [] && !in_array($value, $this->words, true) => 'is not known; accepted: ' . implode(', ', $this->words),
             $this->isDate && !self::isDate($value) => 'is not a date; accepted: year-month-day like 2026-11-25',
-            $value === '' => 'is empty; a text is needed',
+            $value === '' && !$this->mayBeEmpty => 'is empty; a text is needed',
             default => null,
         };
         if ($wrong !== null) {
@@ -54,7 +59,7 @@ final readonly class TextShape implements Shape
         return match (true) {
             $this->words !== [] => ['type' => 'string', 'enum' => $this->words],
             $this->isDate => ['type' => 'string', 'format' => 'date', 'pattern' => self::DATE],
-            default => ['type' => 'string', 'minLength' => 1],
+            default => ['type' => 'string', ...($this->mayBeEmpty ? [] : ['minLength' => 1])],
         };
     }
 

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Electrode;
+
+use Rheacid\Core\Contradiction;
+
+/** A conductivity cell shows nothing in its standard. */
+final class CellReadsNothing extends \DomainException implements Contradiction
+{
+    public function __construct()
+    {
+        parent::__construct('The cell reads nothing in the standard. Rinse it, dip it deeper, knock bubbles off; a reading above 0 µS/cm is accepted.');
+    }
+}

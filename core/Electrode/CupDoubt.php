@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Electrode;
+
+/** Why it is not certain that the right buffer stands in the cup. */
+enum CupDoubt
+{
+    /** It reads like nothing on the shelf. */
+    case NoBuffer;
+
+    /** Nearest to the expected one, but not near enough. */
+    case Distance;
+
+    /** It reads like another one. */
+    case Another;
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Limits;
+
+/** The portion that stands large on a screen: the one that decides; with nothing due the one nearest its next limit; without any limit none. */
+final readonly class Deciding
+{
+    private function __construct(public int $result, public int $portion) {}
+
+    /** @param list<Result> $results that were judged */
+    public static function of(Judge $judged, array $results): ?self
+    {
+        $worst = $judged->worst();
+        if ($worst !== null) {
+            return new self($worst->result, $worst->portion);
+        }
+        $nearest = null;
+        $spare = INF;
+        foreach ($judged->notDue as $later) {
+            foreach ($results as $i => $result) {
+                if (!$later->limit->isOn($result)) {
+                    continue;
+                }
+                foreach ($result->portions as $j => $portion) {
+                    $here = $later->limit->limit->margin($portion->value) - $portion->guard($later->limit->limit);
+                    if ($nearest === null || $here < $spare) {
+                        [$nearest, $spare] = [new self($i, $j), $here];
+                    }
+                }
+            }
+        }
+
+        return $nearest;
+    }
+}

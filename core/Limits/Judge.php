@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Limits;
+
+/**
+ * How one occasion is judged: every limit on the portion that is worst for it, each portion with its own uncertainty and
+ * trust. Binding limits are guarded (JCGM 106:2012, 8.3, from memory); what is not proven holds.
+ */
+final readonly class Judge
+{
+    /**
+     * @param list<JudgedLimit> $due in the order of the limits
+     * @param list<NotDue> $notDue
+     */
+    private function __construct(public array $due, public array $notDue, public Overall $overall) {}
+
+    /**
+     * @param list<Result> $results each place one of its own
+     * @param list<ProductLimit> $limits
+     *
+     * @throws NameTwice if two limits have one name
+     */
+    public static function on(array $results, array $limits, Occasion $occasion): self
+    {
+        self::ensureNamed(array_map(static fn(ProductLimit $limit): Limit => $limit->limit, $limits));
+        $due = [];
+        $notDue = [];
+        foreach ($limits as $limit) {
+            $answer = $limit->condition === null ? true : $occasion->conditions[$limit->condition] ?? null;
+            if ($answer === false) {
+                continue;
+            }
+            $found = $answer === null ? NotDueReason::Unanswered : self::judge($limit, $results, $occasion);
+            if ($found instanceof JudgedLimit) {
+                $due[] = $found;
+            } else {
+                $notDue[] = new NotDue($limit, $found);
+            }
+        }
+
+        return new self($due, $notDue, self::overall($due, $notDue));
+    }
+
+    /**
+     * @param list<Limit> $limits
+     *
+     * @throws NameTwice
+     */
+    public static function ensureNamed(array $limits): void
+    {
+        $seen = [];
+        foreach ($limits as $i => $limit) {
+            if (isset($seen[$limit->name])) {
+                throw new NameTwice($limit->name, $i);
+            }
+            $seen[$limit->name] = true;
+        }
+    }
+
+    /** The worst line of all: not met before not proven, binding before others, then what lacks most; null where nothing is due. */
+    public function worst(): ?JudgedLimit
+    {
+        $due = $this->due;
+        usort($due, static fn(JudgedLimit $a, JudgedLimit $b): int => [$a->conformity->rank(), !$a->limit->limit->kind->binds(), $a->spare()] <=> [$b->conformity->rank(), !$b->limit->limit->kind->binds(), $b->spare()]);
+
+        return $due[0] ?? null;
+    }
+
+    /** @param list<Result> $results */
+    private static function judge(ProductLimit $limit, array $results, Occasion $occasion): JudgedLimit|NotDueReason
+    {
+        $isTimed = $limit->applies === Applies::WithinHours;
+        if (!$isTimed && !$occasion->stage->makesDue($limit->applies)) {
+            return NotDueReason::Stage;
+        }
+        $decides = self::deciding($limit, $results);
+        $hasCome = $limit->hasCome($occasion);
+        if ($decides === null) {
+            return match (true) {
+                !$isTimed => NotDueReason::NoResult,
+                !$hasCome => NotDueReason::Time,
+                $limit->isPast($occasion) && $limit->limit->kind->binds() && !in_array($limit->limit->name, $occasion->metInTime, true) => NotDueReason::Unread,
+                default => NotDueReason::NoResult,
+            };
+        }
+        [$value, $portion, $at] = $decides;
+        if ($isTimed && !$hasCome && ($limit->clock($occasion) === null || $value !== Conformity::Inside)) {
+            return NotDueReason::Time;
+        }
+        $late = $limit->isPast($occasion) && !in_array($limit->limit->name, $occasion->metInTime, true);
+
+        // No later value proves that it was met in time.
+        return new JudgedLimit($limit, $late && $value === Conformity::Inside ? Conformity::Inconclusive : $value, $value, $late, $limit->limit->margin($portion->value), $portion, ...$at);
+    }
+
+    /**
+     * The portion that is worst for a limit; null where none is on its quantity and basis.
+     *
+     * @param list<Result> $results
+     *
+     * @return array{Conformity, Portion, array{int, int}}|null
+     */
+    private static function deciding(ProductLimit $limit, array $results): ?array
+    {
+        $worst = null;
+        $rank = [];
+        foreach ($results as $i => $result) {
+            if (!$limit->isOn($result)) {
+                continue;
+            }
+            $proving = array_filter($result->portions, static fn(Portion $portion): bool => $portion->proves($limit->limit));
+            foreach ($result->portions as $j => $portion) {
+                $guard = $portion->guard($limit->limit);
+                $conformity = $limit->limit->conformity($portion->value, $guard);
+                if (!$portion->proves($limit->limit) && $conformity !== Conformity::Outside) {
+                    if ($proving !== []) {
+                        continue;
+                    }
+                    $conformity = Conformity::Inconclusive;
+                }
+                $margin = $limit->limit->margin($portion->value);
+                $here = [$conformity->rank(), $margin - $guard, $margin];
+                if ($worst === null || $here < $rank) {
+                    [$worst, $rank] = [[$conformity, $portion, [$i, $j]], $here];
+                }
+            }
+        }
+
+        return $worst;
+    }
+
+    /**
+     * @param list<JudgedLimit> $due
+     * @param list<NotDue> $notDue
+     */
+    private static function overall(array $due, array $notDue): Overall
+    {
+        $missed = array_filter($due, static fn(JudgedLimit $one): bool => $one->conformity !== Conformity::Inside);
+        $isBroken = array_filter($missed, static fn(JudgedLimit $one): bool => $one->limit->limit->kind->binds()) !== []
+            || array_filter($notDue, static fn(NotDue $one): bool => $one->reason === NotDueReason::Unread) !== [];
+
+        return match (true) {
+            $isBroken => Overall::Hold,
+            $due === [] => Overall::NothingJudged,
+            $missed !== [] => Overall::Review,
+            default => Overall::Accept,
+        };
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Limits;
+
+use Rheacid\Core\Numbers;
+
+/** A limit of a product: on what quantity it is, and when it is due. */
+final readonly class ProductLimit
+{
+    public const START = 'start';
+
+    /**
+     * @param string $measurand code of the quantity, and on what basis it is told: a limit is never judged on another
+     * @param float|null $hours with WithinHours: the deadline, counted from the step `since`
+     * @param string|null $condition what must be true for the limit to apply at all
+     */
+    public function __construct(
+        public Limit $limit,
+        public Applies $applies = Applies::Always,
+        public ?float $hours = null,
+        public string $since = self::START,
+        public ?string $condition = null,
+        public string $measurand = 'ph',
+        public string $basis = '',
+    ) {}
+
+    public function isOn(Result $result): bool
+    {
+        return $result->measurand === $this->measurand && $result->basis === $this->basis;
+    }
+
+    /** Hours from its step to the occasion; null where it is no deadline, or the step has not begun. */
+    public function clock(Occasion $occasion): ?float
+    {
+        return $this->applies === Applies::WithinHours ? $occasion->hoursSince[$this->since] ?? null : null;
+    }
+
+    /** From the deadline on. */
+    public function hasCome(Occasion $occasion): bool
+    {
+        $clock = $this->clock($occasion);
+
+        return $clock !== null && Numbers::atLeast($clock, (float) $this->hours);
+    }
+
+    /** After the deadline. */
+    public function isPast(Occasion $occasion): bool
+    {
+        $clock = $this->clock($occasion);
+
+        return $clock !== null && !Numbers::atMost($clock, (float) $this->hours);
+    }
+}

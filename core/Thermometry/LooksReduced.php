@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Thermometry;
+
+use Rheacid\Core\Contradiction;
+
+/** A pressure that is too high for its place. */
+final class LooksReduced extends \DomainException implements Contradiction
+{
+    public function __construct(public readonly float $kpa, public readonly float $siteM, public readonly float $usualKpa)
+    {
+        parent::__construct(sprintf('%.1f kPa is much at %.0f m, where about %.1f kPa is usual. Is it reduced to sea level, as weather reports give it? Say so below.', $kpa, $siteM, $usualKpa));
+    }
+}
