@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Rheacid;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Records\Refused;
 
-/** The plant's clock on the wall: times are kept in UTC and said in the plant's own zone. */
+/** The site's clock on the wall: times are kept in UTC and said in the site's own zone. */
 final class SiteClock
 {
     public static function local(\DateTimeInterface $at): CarbonImmutable
@@ -14,6 +15,12 @@ final class SiteClock
         $zone = config('rheacid.time_zone');
 
         return CarbonImmutable::instance($at)->setTimezone(is_string($zone) ? $zone : 'UTC');
+    }
+
+    /** The day on the site's clock, YYYY-MM-DD. */
+    public static function today(): string
+    {
+        return self::local(CarbonImmutable::now())->toDateString();
     }
 
     /** 10:40 today, Thu 08:00 yesterday and within the week ahead, 3 Nov 08:00 beyond: a weekday never means two days. */
@@ -61,6 +68,12 @@ final class SiteClock
     public static function field(\DateTimeInterface $at): string
     {
         return self::local($at)->format('Y-m-d\TH:i');
+    }
+
+    /** @throws Refused if it is no time */
+    public static function typed(string $text): CarbonImmutable
+    {
+        return self::fromField($text) ?? throw Refused::because('The time is not understood; accepted is a day and a time like 2026-11-24 09:40.', 'drawn_at');
     }
 
     public static function fromField(string $text): ?CarbonImmutable

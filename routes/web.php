@@ -34,7 +34,7 @@ use Rheacid\Http\Controllers\TodayController;
 use Rheacid\Http\Controllers\UpController;
 use Rheacid\Http\Controllers\VerifyController;
 use Rheacid\Http\Middleware\SignsOutIdle;
-use Rheacid\Http\Middleware\Writes;
+use Rheacid\Http\Middleware\Confirms;
 
 Route::pattern('person', '[0-9]{1,18}');
 Route::pattern('pair', '[0-9]{1,18}');
@@ -42,12 +42,12 @@ Route::pattern('run', '[0-9]{1,18}');
 Route::pattern('calibration', '[0-9]{1,18}');
 Route::pattern('batch', '[0-9]{1,18}');
 Route::pattern('draft', '[0-9]{1,18}');
-Route::pattern('reading', '[0-9]{1,18}');
+Route::pattern('measurement', '[0-9]{1,18}');
 Route::pattern('lot', '[0-9]{1,18}');
 Route::pattern('log', '[0-9]{1,18}');
 Route::pattern('thermometer', '[0-9]{1,18}');
 Route::pattern('policy', '[0-9]{1,18}');
-Route::pattern('check', '[0-9]{1,18}');
+Route::pattern('verification', '[0-9]{1,18}');
 
 Route::get('up', UpController::class)->withoutMiddleware('web')->name('up');
 
@@ -95,9 +95,9 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('verify/alike', [TemperatureReferenceController::class, 'alike'])->name('verify.alike');
     Route::get('verify/reference', [TemperatureReferenceController::class, 'show'])->name('verify.reference');
     Route::get('verify/{thermometer}', [VerifyController::class, 'show'])->name('verify.show');
-    Route::get('thermometer-checks/{check}', [VerificationController::class, 'show'])->name('verifications.show');
-    Route::get('thermometer-checks/{check}/certificate', [CertificateController::class, 'verification'])->name('verifications.certificate');
-    Route::get('thermometer-checks/{check}/certificate.pdf', [CertificateController::class, 'verificationPdf'])->name('verifications.pdf');
+    Route::get('thermometer-checks/{verification}', [VerificationController::class, 'show'])->name('verifications.show');
+    Route::get('thermometer-checks/{verification}/certificate', [CertificateController::class, 'verification'])->name('verifications.certificate');
+    Route::get('thermometer-checks/{verification}/certificate.pdf', [CertificateController::class, 'verificationPdf'])->name('verifications.pdf');
 
     Route::get('logs/{log}', [LogController::class, 'show'])->name('logs.show');
     Route::get('pairs/{pair}/sample-log', [LogController::class, 'sample'])->name('logs.sample');
@@ -109,27 +109,27 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
 
     Route::get('batches', [BatchController::class, 'index'])->name('batches');
     Route::get('batches/{batch}', [BatchController::class, 'show'])->name('batches.show');
-    Route::get('readings/{reading}', [MeasurementController::class, 'show'])->name('readings.show');
-    Route::get('readings/{reading}/correction', [CorrectionController::class, 'create'])->name('corrections.create');
+    Route::get('readings/{measurement}', [MeasurementController::class, 'show'])->name('readings.show');
+    Route::get('readings/{measurement}/correction', [CorrectionController::class, 'create'])->name('corrections.create');
 
-    Route::middleware(Writes::class)->group(static function (): void {
+    Route::middleware(['can:record', Confirms::class])->group(static function (): void {
         Route::post('ready/add/{what}', [AddController::class, 'store'])->name('add.store');
         Route::post('ready/import', [ShelfImportController::class, 'preview'])->name('shelf.preview');
         Route::post('ready/import/take', [ShelfImportController::class, 'store'])->name('shelf.take');
         Route::post('ready/pairs', [PairingController::class, 'store'])->name('pairing.store');
         Route::post('pairs/{pair}/part', [PairingController::class, 'part'])->name('pairs.part');
         Route::post('pairs/{pair}/care', [CareController::class, 'store'])->name('care.store');
-        Route::post('pairs/{pair}/policy', [PolicyController::class, 'assign'])->name('policies.assign');
+        Route::post('pairs/{pair}/policy', [PolicyController::class, 'assign'])->middleware('can:lead')->name('policies.assign');
         Route::post('lots/{lot}/events', [BottleController::class, 'store'])->name('lots.log');
-        Route::post('policies/{policy}', [PolicyController::class, 'update'])->name('policies.update');
+        Route::post('policies/{policy}', [PolicyController::class, 'update'])->middleware('can:lead')->name('policies.update');
         Route::post('cells/{pair}/immersions', [CellController::class, 'immerse'])->name('cells.immerse');
         Route::post('cells/{pair}', [CellController::class, 'store'])->name('cells.store');
-        Route::post('verify/elevation', [VerifyController::class, 'elevation'])->name('verify.elevation');
+        Route::post('verify/elevation', [VerifyController::class, 'elevation'])->middleware('can:lead')->name('verify.elevation');
         Route::post('verify/{thermometer}', [VerifyController::class, 'store'])->name('verify.store');
         Route::post('verify/{thermometer}/dip', [VerifyController::class, 'dip'])->name('verify.dip');
         Route::post('verify/{thermometer}/log', [VerifyController::class, 'log'])->name('verify.log');
-        Route::post('thermometer-checks/{check}/outcome', [VerificationController::class, 'conclude'])->name('verifications.conclude');
-        Route::post('thermometers/{thermometer}/service', [ThermometerServiceController::class, 'store'])->name('thermometers.service');
+        Route::post('thermometer-checks/{verification}/outcome', [VerificationController::class, 'conclude'])->name('verifications.conclude');
+        Route::post('thermometers/{thermometer}/service', [ThermometerServiceController::class, 'store'])->middleware('can:lead')->name('thermometers.service');
         Route::post('bench/{pair}', [BenchController::class, 'store'])->name('bench.store');
 
         Route::post('calibrate/{pair}/runs', [CalibrateController::class, 'store'])->name('runs.store');
@@ -151,6 +151,6 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
         Route::post('drafts/{draft}/reading', [MeasurementController::class, 'store'])->name('readings.store');
         Route::post('drafts/{draft}/leave', [MeasurementDraftController::class, 'leave'])->name('drafts.leave');
         Route::post('drafts/{draft}/take-over', [MeasurementDraftController::class, 'takeOver'])->name('drafts.take-over');
-        Route::post('readings/{reading}/correction', [CorrectionController::class, 'store'])->name('corrections.store');
+        Route::post('readings/{measurement}/correction', [CorrectionController::class, 'store'])->name('corrections.store');
     });
 });

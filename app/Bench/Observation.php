@@ -26,6 +26,7 @@ final readonly class Observation
         public Source $source,
         public ?Trace $trace = null,
         public ?int $immersionId = null,
+        private ?float $movedPh = null,
     ) {}
 
     /** From a trace, as far as it was seen. */
@@ -33,7 +34,13 @@ final readonly class Observation
     {
         $progress = $trace->progress($by, $windowS);
 
-        return new self(Signal::mv($progress->mv), $progress->celsius, $progress->settled, $progress->waitS, $progress->responseTimeS, $source, $trace, $immersionId);
+        return new self(Signal::mv($progress->mv), $progress->celsius, $progress->settled, $progress->waitS, $progress->responseTimeS, $source, $trace, $immersionId, $trace->lastSecond() < $windowS ? null : round($progress->settling->rangeInWindow, 4));
+    }
+
+    /** How far it still moved in its last window; null where it has settled, or nobody can tell. */
+    public function movedPh(): ?float
+    {
+        return $this->settled ? null : $this->movedPh;
     }
 
     /** Seconds from immersion to acceptance; for a typed reading the time it took to come to rest, if that was written. */

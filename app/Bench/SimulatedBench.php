@@ -7,6 +7,9 @@ namespace Rheacid\Bench;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use Rheacid\Board\BottleLine;
+use Rheacid\Board\Lines;
+use Rheacid\Board\Part;
 use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Electrode\Conductivity;
 use Rheacid\Core\Settling\Trace;
@@ -16,6 +19,7 @@ use Rheacid\Core\Simulation\Scene;
 use Rheacid\Core\Simulation\SimulatedBath;
 use Rheacid\Core\Simulation\SimulatedCell;
 use Rheacid\Core\Simulation\SimulatedImmersion;
+use Rheacid\Core\Solutions\SolutionKind;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Measures;
@@ -35,14 +39,29 @@ final class SimulatedBench
     /** What buffers and samples have where no standard is: µS/cm at 25 °C, mV. */
     private const OTHER_LIQUID = ['conductivity' => 4300.0, 'redox' => 180.0];
 
-    /** @return list<Cup> every cup on the bench, buffers first; not those of bottles that were discarded */
-    public function cups(): array
+    /** @return list<Cup> of the bottles on the shelf, by their pH */
+    public function bottleCups(): array
     {
-        return array_values(DB::table('bench_cups')
+        return $this->read(static fn(Builder $cups) => $cups->join('board', static fn($on) => $on->on('board.thing_id', '=', 'bench_cups.lot_id')->where('board.part', Part::Bottle->value)->where('board.is_live', true)));
+    }
+
+    /** @return list<Cup> of the batches that are running or held */
+    public function sampleCups(): array
+    {
+        return $this->read(static fn(Builder $cups) => $cups->join('board', static fn($on) => $on->on('board.thing_id', '=', 'bench_cups.batch_id')->where('board.part', Part::Batch->value)->where('board.is_live', true)));
+    }
+
+    /**
+     * @param callable(Builder): Builder $which
+     *
+     * @return list<Cup>
+     */
+    private function read(callable $which): array
+    {
+        return array_values($which(DB::table('bench_cups'))
             ->leftJoin('lots', 'lots.id', '=', 'bench_cups.lot_id')
             ->leftJoin('batches', 'batches.id', '=', 'bench_cups.batch_id')
-            ->whereNotExists(static fn(Builder $event) => $event->from('lot_events')->whereColumn('lot_events.lot_id', 'bench_cups.lot_id')->where('lot_events.kind', 'discarded'))
-            ->orderByRaw('bench_cups.batch_id is not null, lots.nominal_ph, bench_cups.id')
+            ->orderByRaw('lots.nominal_ph, bench_cups.id')->limit(Lines::MOST)
             ->get(['bench_cups.id', 'bench_cups.lot_id', 'bench_cups.batch_id', 'lots.label', 'lots.code as lot', 'batches.code as batch'])
             ->map(static fn(object $cup): Cup => new Cup(
                 (int) $cup->id,
@@ -50,6 +69,11 @@ final class SimulatedBench
                 $cup->lot_id === null ? null : (int) $cup->lot_id,
                 $cup->batch_id === null ? null : (int) $cup->batch_id,
             ))->all());
+    }
+
+    public function cup(int $id): ?Cup
+    {
+        return $this->read(fn(Builder $cups) => $cups->where('bench_cups.id', $id))[0] ?? null;
     }
 
     public function knows(Electrode $electrode): bool
@@ -137,7 +161,7 @@ final class SimulatedBench
                 'sensor_error_c' => $true->sensorErrorC,
                 'seed' => $true->seed,
             ]);
-            foreach (Lot::query()->where('kind', 'buffer')->get() as $lot) {
+            foreach (Lot::query()->whereIn('id', array_map(static fn(BottleLine $bottle): int => $bottle->id, Lines::bottles(SolutionKind::Buffer)))->get() as $lot) {
                 if ($lot->buffer()->covers($scene->celsius)) {
                     DB::table('bench_cups')->where('lot_id', $lot->id)->update(['buffer' => null, 'ph' => $scene->inCup($lot->buffer()->phAt($scene->celsius)), 'celsius' => $scene->celsius]);
                 }

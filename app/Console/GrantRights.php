@@ -18,8 +18,8 @@ final class GrantRights extends Command
 
     protected $description = 'Grant the application account its rights on each table';
 
-    /** Work in hand and the simulated world: not records. */
-    private const CHANGEABLE = ['calibration_runs', 'measurement_drafts', 'bench_cups', 'bench_electrodes', 'bench_thermometers'];
+    /** Work in hand, how people sign in, what follows from the records, and the simulated world: not records. */
+    private const CHANGEABLE = ['calibration_runs', 'measurement_drafts', 'credentials', 'board', 'bench_cups', 'bench_electrodes', 'bench_thermometers'];
 
     public function handle(): int
     {

@@ -9,7 +9,9 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Rheacid\Core\Failure;
+use Illuminate\Validation\ValidationException;
 use Rheacid\Records\ChangedAndSentAgain;
+use Rheacid\Records\IdempotencyKey;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 
 /** How failures are told: a refusal goes back to its form with everything that was typed. */
@@ -18,10 +20,12 @@ final class Failures
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport([Failure::class, ChangedAndSentAgain::class]);
-        $exceptions->dontFlash(['passphrase', 'pin']);
+        $exceptions->dontFlash(IdempotencyKey::SECRETS);
+        // A page that is only looked at is never sent back to itself.
+        $exceptions->render(static fn(ValidationException $failure, Request $request): ?Response => $request->isMethod('GET') ? self::page(422, 'This cannot be shown', $failure->getMessage()) : null);
         $exceptions->render(static fn(Failure $failure, Request $request) => $request->isMethod('GET')
             ? self::page(422, 'This cannot be shown', $failure->getMessage())
-            : redirect()->back()->withInput($request->except(['_token', 'form', 'passphrase', 'pin', 'log']))->withErrors([$failure->field() ?? 'form' => $failure->getMessage()]));
+            : redirect()->back()->withInput($request->except(['_token', 'form', 'log', ...IdempotencyKey::SECRETS]))->withErrors([FieldOf::failure($failure) ?? 'form' => $failure->getMessage()]));
         $exceptions->render(static fn(ChangedAndSentAgain $failure): Response => self::page(409, 'Already recorded', $failure->getMessage()));
         $exceptions->render(static fn(\PDOException $failure): ?Response => (new LostConnectionDetector())->causedByLostConnection($failure) ? self::page(
             503,

@@ -4,173 +4,174 @@ declare(strict_types=1);
 
 namespace Rheacid\Measure;
 
-use Illuminate\Support\Collection;
-use Rheacid\Core\Care\ControlCheckStatus;
-use Rheacid\Core\Care\PairState;
-use Rheacid\Core\Electrode\CalibrationFunction;
-use Rheacid\Core\Limits\Decision as CoreDecision;
-use Rheacid\Core\Limits\LimitsOnSample;
+use Carbon\CarbonImmutable;
+use Rheacid\Batches\Series;
+use Rheacid\Core\Limits\Deciding;
+use Rheacid\Core\Limits\Judge;
+use Rheacid\Core\Limits\Occasion;
+use Rheacid\Core\Limits\Portion;
+use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Limits\ReleaseBlock;
-use Rheacid\Core\Limits\SampleFacts;
-use Rheacid\Core\Limits\TimedLimit;
-use Rheacid\Core\Numbers;
+use Rheacid\Core\Limits\Result;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Measuring\Equilibrium;
+use Rheacid\Core\Measuring\PhResult;
 use Rheacid\Core\Uncertainty\PhUncertainty;
 use Rheacid\Core\Uncertainty\UncertaintyInputs;
-use Rheacid\Models\Calibration;
-use Rheacid\Models\CalibrationPoint;
-use Rheacid\Models\Method;
-use Rheacid\Models\Pair;
-use Rheacid\Models\ProductLimit;
+use Rheacid\Models\Batch;
 use Rheacid\Models\Replicate;
-use Rheacid\Models\Sample;
-use Rheacid\Models\Verification;
+use Rheacid\Core\Thermometry\Outcome;
 
-/**
- * What the replicates of one sample mean: the value that counts, its uncertainty, the limits it meets, and what keeps it
- * from releasing a batch. The same for the preview on the screen and for the record.
- */
+/** An occasion as it is judged: gathered from the records, decided in the core. The same for the preview and for the record. */
 final readonly class Assessment
 {
-    /** Where a lot's certificate says nothing. Common practice, no source. */
-    private const BUFFER_EXPANDED_U_PH = ['technical' => 0.02, 'standard' => 0.01];
-
     /**
-     * @param list<float> $portions pH, in the order in which they were read
-     * @param UncertaintyInputs|null $inputs null where no uncertainty can be told: a calibration on one point
-     * @param list<ReleaseBlock> $blocks
+     * @param list<Result> $results one for each place
+     * @param list<list<UncertaintyInputs|null>> $inputs of each portion of each result
+     * @param list<list<list<ReleaseBlock>>> $blocks of each portion of each result
+     * @param Result $result and $portion that decide
      */
     private function __construct(
-        public array $portions,
-        public float $value,
-        public float $mean,
-        public ?UncertaintyInputs $inputs,
-        public ?PhUncertainty $uncertainty,
-        public LimitsOnSample $limits,
-        public CoreDecision $decision,
-        public array $blocks,
+        public array $results,
+        public Judge $judged,
+        public Occasion $occasion,
+        public Result $result,
+        public Portion $portion,
+        private array $inputs,
+        private array $blocks,
+        private int $at,
+        private int $of,
     ) {}
 
-    /** @param Collection<int, Replicate> $replicates at least one */
-    public static function of(Collection $replicates, Sample $sample, Pair $pair, Calibration $calibration, Verification $check, Method $method, PairState $state, ControlCheckStatus $checked): self
+    /**
+     * @param non-empty-list<MeasuredPlace> $places
+     * @param int|null $occasionId where it is on record already
+     */
+    public static function of(Batch $batch, Stage $stage, CarbonImmutable $drawnAt, array $places, ?int $occasionId): self
     {
-        $portions = array_values($replicates->map(static fn(Replicate $replicate): float => $replicate->ph)->all());
-        $response = $calibration->calibrationFunction();
-        // The highest portion is the worst one for pH ≤ a limit; it decides, so it stands with the pooled repeatability, n = 1.
-        $deciding = $replicates->sortByDesc('ph')->firstOrFail();
-        $inputs = count($response->buffers()) === 1 ? null : new UncertaintyInputs(
-            ph: $deciding->ph,
-            celsius: $deciding->celsius,
-            buffers: self::buffers($calibration, $response, $deciding),
-            sd: 0.0,
-            replicates: 1,
-            pooledSd: $pair->policy->pooled_sd_ph,
-            resolution: $pair->meter->resolution_ph,
-            temperatureExpandedU: $check->expanded_u_c,
-            driftLimitPh: $pair->policy->read_back_limit_ph,
-            fitU: $response->fitU(),
-            calibrationCelsius: $response->referenceCelsius(),
-            outsideByPh: $deciding->outside_by_ph,
-            matrixU: $method->matrix_u_ph,
-        );
-        $uncertainty = $inputs === null ? null : PhUncertainty::of($inputs);
-        $expandedU = $uncertainty?->expanded() ?? 0.0;
-        $batch = $sample->batch;
-        $limits = LimitsOnSample::of(
-            array_values($batch->product->limits->map(static fn(ProductLimit $limit): TimedLimit => $limit->toCore())->all()),
-            new SampleFacts($sample->stage, $batch->started_at->diffInSeconds($sample->drawn_at) / 3600, $sample->answeredYes()),
-            $portions,
-            $expandedU,
-        );
+        $limits = $batch->product->judgedBy();
+        $occasion = new Occasion($stage, $batch->hoursSince($drawnAt), $batch->conditions(), Series::metInTime($batch, $occasionId));
+        $blocked = self::occasionBlocks($batch, $stage, $drawnAt, $places, $occasionId);
+        $results = $inputs = $blocks = [];
+        foreach ($places as $place) {
+            $measured = $place->measurand === Measurand::Ph ? self::ph($place, $stage, $blocked, $limits) : self::other($place, $blocked, $limits);
+            [$results[], $inputs[], $blocks[]] = $measured;
+        }
+        $judged = Judge::on($results, $limits, $occasion);
+        $deciding = Deciding::of($judged, $results);
+        [$i, $j] = $deciding === null ? [0, 0] : [$deciding->result, $deciding->portion];
 
-        return new self(
-            $portions,
-            $deciding->ph,
-            array_sum($portions) / count($portions),
-            $inputs,
-            $uncertainty,
-            $limits,
-            CoreDecision::on($portions, $expandedU, $limits->judging()),
-            [
-                ...self::blocks($deciding, $replicates, $calibration, $check, $method, $state, $uncertainty !== null),
-                ...(self::isBound($limits) ? array_values(array_filter([$checked->block(), self::restsOnBarred($calibration) ? ReleaseBlock::SolutionBarred : null])) : []),
-            ],
-        );
+        return new self($results, $judged, $occasion, $results[$i], $results[$i]->portions[$j], $inputs, $blocks, $i, $j);
     }
 
-    private static function restsOnBarred(Calibration $calibration): bool
+    /** What the uncertainty of the deciding portion rests on; null where none can be told, or it is no pH. */
+    public function decidingInputs(): ?UncertaintyInputs
     {
-        return $calibration->points->contains(static fn(CalibrationPoint $point): bool => $point->lot->isBarred($point->at));
+        return $this->inputs[$this->at][$this->of] ?? null;
     }
 
-    /** Only a critical or legal limit needs an independent buffer and clean bottles. */
-    private static function isBound(LimitsOnSample $limits): bool
+    public function uncertainty(): ?PhUncertainty
     {
-        foreach ($limits->judging() as $limit) {
-            if ($limit->kind->binds()) {
-                return true;
+        $inputs = $this->decidingInputs();
+
+        return $inputs === null ? null : PhUncertainty::of($inputs);
+    }
+
+    /** @return list<ReleaseBlock> why any of its portions proves nothing, or nothing against some limits */
+    public function allBlocks(): array
+    {
+        $all = [];
+        foreach ($this->blocks as $portions) {
+            foreach ($portions as $own) {
+                foreach ($own as $block) {
+                    $all[$block->value] = $block;
+                }
             }
         }
 
-        return false;
+        return array_values($all);
     }
 
-    /** How many portions the method asks for: one more where they do not agree. */
-    public function portionsNeeded(Method $method): int
+    /** The worst trusted pH, which enters curve and forecast; null where none is trusted. */
+    public function course(): ?Portion
     {
-        return $method->portions + ($this->agree($method) ? 0 : 1);
-    }
+        $worst = null;
+        foreach ($this->results as $result) {
+            foreach ($result->measurand === Measurand::Ph->value ? $result->portions : [] as $portion) {
+                if ($portion->trusted && ($worst === null || $portion->value > $worst->value)) {
+                    $worst = $portion;
+                }
+            }
+        }
 
-    public function agree(Method $method): bool
-    {
-        $first = array_slice($this->portions, 0, $method->portions);
-
-        return $first !== [] && Numbers::atMost(max($first) - min($first), $method->agree_within_ph);
-    }
-
-    public function isComplete(Method $method): bool
-    {
-        return count($this->portions) >= $this->portionsNeeded($method);
+        return $worst;
     }
 
     /**
-     * The two buffers the answer leans on: the ends of the segment used.
+     * @param list<ReleaseBlock> $blocked
+     * @param list<ProductLimit> $limits
      *
-     * @return array{array{ph: float, expanded_u: float}, array{ph: float, expanded_u: float}}
+     * @return array{Result, list<UncertaintyInputs|null>, list<list<ReleaseBlock>>}
      */
-    private static function buffers(Calibration $calibration, CalibrationFunction $response, Replicate $deciding): array
+    private static function ph(MeasuredPlace $place, Stage $stage, array $blocked, array $limits): array
     {
-        [$low, $high] = $response->leansOn($response->tell($deciding->signal(), $deciding->celsius));
-        $uncertainty = static function (float $ph) use ($calibration): float {
-            $point = $calibration->points->firstOrFail(static fn(CalibrationPoint $point): bool => $point->isFitted() && abs($point->buffer_ph - $ph) < 1e-6);
+        $calibration = $place->calibration ?? throw new \LogicException('A pH rests on a calibration.');
+        $function = $calibration->calibrationFunction();
+        $portions = array_values($place->replicates->map(static fn(Replicate $replicate) => Foundations::portion($replicate, $calibration, $function))->all());
+        assert($portions !== []);
+        $measured = PhResult::of($portions, Foundations::of($place), $place->method->rules($stage), $blocked, $limits);
 
-            return $point->lot->expanded_u_ph ?? self::BUFFER_EXPANDED_U_PH[str_starts_with((string) $point->lot->buffer, 'technical') ? 'technical' : 'standard'];
-        };
-
-        return [
-            ['ph' => $low, 'expanded_u' => $uncertainty($low)],
-            ['ph' => $high, 'expanded_u' => $uncertainty($high)],
-        ];
+        return [$measured->result, $measured->inputs, $measured->blocks];
     }
 
     /**
-     * @param Collection<int, Replicate> $replicates
+     * A quantity whose uncertainty stands with each portion, or follows from a thermometer's verification.
      *
-     * @return list<ReleaseBlock>
+     * @param list<ReleaseBlock> $blocked
+     * @param list<ProductLimit> $limits
+     *
+     * @return array{Result, list<UncertaintyInputs|null>, list<list<ReleaseBlock>>}
      */
-    private static function blocks(Replicate $deciding, Collection $replicates, Calibration $calibration, Verification $check, Method $method, PairState $state, bool $hasUncertainty): array
+    private static function other(MeasuredPlace $place, array $blocked, array $limits): array
     {
-        $temperatures = $replicates->map(static fn(Replicate $replicate): float => $replicate->celsius);
-        $low = (float) $temperatures->min();
-        $high = (float) $temperatures->max();
+        $verification = $place->measurand === Measurand::Temperature ? $place->verification : null;
+        $portions = $blocks = [];
+        foreach ($place->replicates as $replicate) {
+            $own = array_values(array_filter([
+                ...($verification === null ? [ReleaseBlock::SourceNotNamed] : Foundations::thermometer($verification, $place)->blocks($replicate->value)),
+                $replicate->settled ? null : ReleaseBlock::Unsettled,
+                ...$blocked,
+            ]));
+            // An error that is not corrected is part of what is not known.
+            $expandedU = $verification === null ? $replicate->expanded_u : $verification->expanded_u_c + ($verification->outcome?->outcome === Outcome::Correct ? 0.0 : abs($verification->error_c));
+            $portions[] = new Portion($replicate->value, $expandedU, ReleaseBlock::leavesTrust($own), ReleaseBlock::provesNot($own, $limits));
+            $blocks[] = $own;
+        }
+        assert($portions !== []);
+
+        return [new Result($place->measurand->value, $place->basis, $portions), array_fill(0, count($portions), null), $blocks];
+    }
+
+    /**
+     * @param list<MeasuredPlace> $places
+     *
+     * @return list<ReleaseBlock> what concerns all portions of the occasion
+     */
+    private static function occasionBlocks(Batch $batch, Stage $stage, CarbonImmutable $drawnAt, array $places, ?int $occasionId): array
+    {
+        $needed = $batch->product->method->neededPlaces();
+        $worst = [];
+        foreach ($places as $place) {
+            if ($place->measurand === Measurand::Ph) {
+                $worst[$place->place] = max($worst[$place->place] ?? -INF, (float) $place->replicates->max('value'));
+            }
+        }
+        $atEquilibrium = $stage === Stage::Equilibrium || $stage === Stage::Finished;
 
         return array_values(array_filter([
-            $state->block(),
-            $hasUncertainty ? null : ReleaseBlock::OnePointCalibration,
-            ...ReleaseBlock::outside($deciding->ph, $calibration->bracket_low_ph, $calibration->bracket_high_ph),
-            $check->isFailed() ? ReleaseBlock::ThermometerFailed : null,
-            $check->due_at->lessThan($deciding->at) ? ReleaseBlock::ThermometerOverdue : null,
-            $low < $check->verified_low_c || $high > $check->verified_high_c ? ReleaseBlock::ThermometerNotCovering : null,
-            $low < $method->low_c || $high > $method->high_c ? ReleaseBlock::SampleTemperature : null,
+            array_diff($needed, array_keys($worst)) === [] ? null : ReleaseBlock::PlaceMissing,
+            $atEquilibrium && !Equilibrium::isProven($worst, $needed, Series::before($batch, $drawnAt, $occasionId)) ? ReleaseBlock::EquilibriumNotProven : null,
         ]));
     }
 }

@@ -8,9 +8,9 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Illuminate\Database\Eloquent\Relations\HasManyThrough;
 use Illuminate\Database\Eloquent\Relations\HasOne;
-use Rheacid\SiteClock;
+use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Records\Kept;
 
 /**
@@ -32,39 +32,64 @@ final class Batch extends Model
         return $this->belongsTo(Product::class);
     }
 
-    /** @return HasMany<BatchEvent, $this> */
-    public function events(): HasMany
-    {
-        return $this->hasMany(BatchEvent::class)->orderBy('id');
-    }
-
     /** @return HasOne<BatchEvent, $this> */
     public function newestEvent(): HasOne
     {
         return $this->hasOne(BatchEvent::class)->latestOfMany();
     }
 
-    /** @return HasMany<Sample, $this> */
-    public function samples(): HasMany
+    /** @return HasMany<BatchStep, $this> */
+    public function steps(): HasMany
     {
-        return $this->hasMany(Sample::class)->orderBy('drawn_at');
+        return $this->hasMany(BatchStep::class)->orderBy('id');
     }
 
-    public function state(): string
+    /** @return HasMany<BatchAnswer, $this> */
+    public function answers(): HasMany
     {
-        return $this->newestEvent->state ?? 'planned';
+        return $this->hasMany(BatchAnswer::class)->orderBy('id');
     }
 
-    /** @return HasManyThrough<Measurement, Sample, $this> readings that stand, in the order in which their samples were drawn */
-    public function currentMeasurements(): HasManyThrough
+    /** @return HasMany<Occasion, $this> */
+    public function occasions(): HasMany
     {
-        return $this->hasManyThrough(Measurement::class, Sample::class)->whereDoesntHave('successor')->orderBy('samples.drawn_at');
+        return $this->hasMany(Occasion::class)->orderBy('drawn_at')->orderBy('id');
     }
 
-    public function wasReadToday(): bool
+    public function state(): BatchState
     {
-        $last = $this->currentMeasurements->last();
+        return $this->newestEvent->state ?? BatchState::Planned;
+    }
 
-        return $last !== null && SiteClock::local($last->observed_at)->isSameDay(SiteClock::local(CarbonImmutable::now()));
+    /** @return array<string, bool> how the conditions of its limits were answered; the newest answer counts */
+    public function conditions(): array
+    {
+        $answers = [];
+        foreach ($this->answers as $answer) {
+            $answers[(string) $answer->condition] = $answer->answer;
+        }
+
+        return $answers;
+    }
+
+    /** @return array<string, float> hours from each of its steps to a moment, those that have begun by then */
+    public function hoursSince(\DateTimeInterface $at): array
+    {
+        $hours = [ProductLimit::START => $this->started_at->diffInSeconds($at) / 3600];
+        foreach ($this->steps as $step) {
+            if ($step->at <= $at) {
+                $hours[(string) $step->step] = $step->at->diffInSeconds($at) / 3600;
+            }
+        }
+
+        return $hours;
+    }
+
+    /** When a step began; null where it has not. */
+    public function begun(string $step): ?CarbonImmutable
+    {
+        $at = $step === ProductLimit::START ? $this->started_at : $this->steps->last(static fn(BatchStep $one): bool => $one->step === $step)?->at;
+
+        return $at === null ? null : CarbonImmutable::instance($at);
     }
 }

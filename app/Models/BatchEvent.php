@@ -6,10 +6,11 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Core\Limits\BatchState;
 use Rheacid\Records\Kept;
 
 /**
- * A change in the state of a batch: running, held, released …
+ * A change in the state of a batch.
  *
  * @property-read Person $person
  */
@@ -18,6 +19,7 @@ final class BatchEvent extends Model
     use Kept;
 
     protected $casts = [
+        'state' => BatchState::class,
         'at' => 'datetime',
     ];
 

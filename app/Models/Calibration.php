@@ -105,6 +105,16 @@ final class Calibration extends Model
         return $response instanceof CalibrationFit ? $response : null;
     }
 
+    /** Usable with care, but able to err to the unsafe side of an acid limit: it proves nothing against a binding one. */
+    public function isUncertain(): bool
+    {
+        $codes = array_map(static fn(Finding $finding): FindingCode => $finding->code, $this->found());
+
+        return in_array(FindingCode::Unsettled, $codes, true) || in_array(FindingCode::SlopeHigh, $codes, true)
+            || $this->diagnosis?->namesBufferOrTemperature() === true
+            || $this->points->contains(static fn(CalibrationPoint $point): bool => $point->against_recognition);
+    }
+
     /** @return list<Finding> as they were found on the day */
     public function found(): array
     {

@@ -36,7 +36,10 @@ final class CalibrationPoint extends Model
         'waited_s' => 'float',
         'shown_slope_percent' => 'float',
         'shown_offset_mv' => 'float',
+        'kind' => PointKind::class,
         'settled' => 'boolean',
+        'moved_ph' => 'float',
+        'against_recognition' => 'boolean',
         'as_found_ph' => 'float',
         'at' => 'datetime',
         'source' => Source::class,
@@ -68,7 +71,7 @@ final class CalibrationPoint extends Model
 
     public function toCore(): CorePoint
     {
-        return new CorePoint($this->buffer_ph, $this->signal()->idealMv($this->celsius), $this->celsius, $this->response_time_s);
+        return new CorePoint($this->buffer_ph, $this->signal()->idealMv($this->celsius), $this->celsius, $this->response_time_s, $this->settled, $this->settled ? null : $this->moved_ph);
     }
 
     /**
@@ -83,7 +86,7 @@ final class CalibrationPoint extends Model
 
     public function isFitted(): bool
     {
-        return $this->kind === 'fit';
+        return $this->kind === PointKind::Fit;
     }
 
     /** What the calibration before this run made of the buffer, minus the buffer's pH. */

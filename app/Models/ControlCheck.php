@@ -27,6 +27,7 @@ final class ControlCheck extends Model
         'ph' => 'float',
         'buffer_ph' => 'float',
         'limit_ph' => 'float',
+        'moment' => SessionMoment::class,
         'passed' => 'boolean',
         'settled' => 'boolean',
         'source' => Source::class,

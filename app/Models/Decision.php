@@ -5,22 +5,72 @@ declare(strict_types=1);
 namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Core\Limits\Overall;
+use Rheacid\Core\Limits\ReleaseBlock;
+use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Measure\DecisionCause;
 use Rheacid\Records\Kept;
 
-/** What a reading meant on the day: the value and uncertainty used, the limits as they stood, and the outcome. */
+/**
+ * What an occasion meant on the day: the results with the uncertainty and trust they had, the limits as they stood, and what
+ * follows. A newer one supersedes it.
+ *
+ * @property-read Occasion $occasion
+ * @property-read Person $person
+ */
 final class Decision extends Model
 {
     use Kept;
 
     protected $casts = [
-        'value_ph' => 'float',
-        'mean_ph' => 'float',
-        'expanded_u_ph' => 'float',
-        'budget' => 'array',
-        'outcomes' => 'array',
+        'because' => DecisionCause::class,
+        'results' => 'array',
+        'hours_since' => 'array',
+        'conditions' => 'array',
         'not_due' => 'array',
-        'blocks' => 'array',
         'overall' => Overall::class,
+        'measurand' => Measurand::class,
+        'value' => 'float',
+        'expanded_u' => 'float',
+        'trusted' => 'boolean',
+        'mean' => 'float',
+        'budget' => 'array',
+        'blocks' => 'array',
+        'course_ph' => 'float',
+        'course_expanded_u_ph' => 'float',
+        'at' => 'datetime',
     ];
+
+    /** @return BelongsTo<Occasion, $this> */
+    public function occasion(): BelongsTo
+    {
+        return $this->belongsTo(Occasion::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+
+    /** @return HasMany<LimitOutcome, $this> */
+    public function outcomes(): HasMany
+    {
+        return $this->hasMany(LimitOutcome::class)->orderBy('id');
+    }
+
+    /** @return HasOne<Decision, $this> */
+    public function successor(): HasOne
+    {
+        return $this->hasOne(self::class, 'supersedes_id');
+    }
+
+    /** @return list<ReleaseBlock> why it proves nothing, or nothing against some limits */
+    public function blocked(): array
+    {
+        return array_values(array_filter(array_map(static fn(mixed $code): ?ReleaseBlock => is_string($code) ? ReleaseBlock::tryFrom($code) : null, $this->blocks)));
+    }
 }

@@ -37,4 +37,9 @@ final class LogUpload extends Model
     {
         return LogTable::read($this->content);
     }
+
+    public function largeColumns(): array
+    {
+        return ['content'];
+    }
 }

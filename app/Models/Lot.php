@@ -5,16 +5,24 @@ declare(strict_types=1);
 namespace Rheacid\Models;
 
 use Carbon\CarbonInterface;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Rheacid\Core\Electrode\Buffer;
-use Rheacid\Core\Solutions\BufferLot;
+use Rheacid\Core\Solutions\BottleEvent;
+use Rheacid\Core\Solutions\BottleFacts;
+use Rheacid\Core\Solutions\BottleStatus;
+use Rheacid\Core\Solutions\BufferFamily;
+use Rheacid\Core\Solutions\ComesAs;
 use Rheacid\Core\Solutions\SolutionKind;
+use Rheacid\Core\Solutions\Water;
 use Rheacid\SiteClock;
 use Rheacid\Records\Kept;
 
-/** A bottle of solution. */
+/**
+ * A bottle of solution.
+ *
+ * @property int|null $uses_count where it was counted with the bottle
+ */
 final class Lot extends Model
 {
     use Kept;
@@ -22,6 +30,9 @@ final class Lot extends Model
     protected $with = ['events'];
 
     protected $casts = [
+        'kind' => SolutionKind::class,
+        'comes_as' => ComesAs::class,
+        'family' => BufferFamily::class,
         'nominal_ph' => 'float',
         'opened_on' => 'date',
         'expires_on' => 'date',
@@ -45,22 +56,7 @@ final class Lot extends Model
         return $this->hasMany(LotEvent::class)->orderBy('id');
     }
 
-    /**
-     * Bottles that were not discarded.
-     *
-     * @param Builder<self> $query
-     */
-    public function scopeOnShelf(Builder $query): void
-    {
-        $query->whereDoesntHave('events', static fn(Builder $event) => $event->where('kind', 'discarded'));
-    }
-
-    public function solution(): SolutionKind
-    {
-        return SolutionKind::from($this->kind);
-    }
-
-    public function happened(string $kind): ?LotEvent
+    public function happened(BottleEvent $kind): ?LotEvent
     {
         return $this->events->last(static fn(LotEvent $event): bool => $event->kind === $kind);
     }
@@ -68,7 +64,7 @@ final class Lot extends Model
     /** The day it was opened or made up, whichever shelf life begins with. */
     public function openedOn(): ?CarbonInterface
     {
-        $event = $this->comes_as === 'powder' ? $this->happened('made-up') : $this->happened('opened');
+        $event = $this->happened($this->comes_as === ComesAs::Powder ? BottleEvent::MadeUp : BottleEvent::Opened);
 
         return $this->opened_on ?? ($event === null ? null : SiteClock::local($event->at)->startOfDay());
     }
@@ -76,36 +72,37 @@ final class Lot extends Model
     /** Dipped into, or made up with tap water: never for a critical limit. */
     public function isBarred(?CarbonInterface $at = null): bool
     {
-        return $this->events->contains(static fn(LotEvent $event): bool => ($at === null || $event->at <= $at) && ($event->kind === 'dipped' || $event->water === 'tap'));
+        return $this->events->contains(static fn(LotEvent $event): bool => ($at === null || $event->at <= $at) && ($event->kind === BottleEvent::Dipped || $event->water === Water::Tap));
     }
 
     public function isBuffer(): bool
     {
-        return $this->kind === 'buffer';
+        return $this->kind === SolutionKind::Buffer;
     }
 
-    /** The sooner of the printed date and the shelf life after opening. */
-    public function usableUntil(): CarbonInterface
+    /** What its state follows from. */
+    public function facts(): BottleFacts
     {
-        $opened = $this->openedOn()?->addDays($this->days_after_opening);
-
-        return $opened !== null && $opened->lessThan($this->expires_on) ? $opened : $this->expires_on;
+        return new BottleFacts(
+            $this->expires_on->toDateString(),
+            $this->openedOn()?->toDateString(),
+            $this->days_after_opening,
+            $this->uses_allowed,
+            is_numeric($this->uses_count ?? null) ? (int) $this->uses_count : $this->uses()->count(),
+            $this->comes_as === ComesAs::Powder,
+            $this->happened(BottleEvent::Discarded) !== null,
+        );
     }
 
-    /** Null where uses are not counted. */
-    public function usesLeft(): ?int
+    public function status(): BottleStatus
     {
-        return $this->uses_allowed === null ? null : max(0, $this->uses_allowed - $this->uses->count());
+        return BottleStatus::on(SiteClock::today(), $this->facts());
     }
 
-    public function usesLeftWords(): string
+    /** How well its pH is known, k = 2: by its certificate, else what is usual for its family. */
+    public function expandedU(): float
     {
-        return match ($this->usesLeft()) {
-            null => 'not counted',
-            0 => 'no use left',
-            1 => 'one use left',
-            default => $this->usesLeft() . ' uses left',
-        };
+        return $this->expanded_u_ph ?? ($this->family ?? BufferFamily::Any)->usualExpandedU();
     }
 
     /** Its pH against temperature: the bottle's own printed table where there is one, else the shipped one. */
@@ -114,10 +111,5 @@ final class Lot extends Model
         return $this->printed_table === null
             ? Buffer::named((string) $this->buffer)
             : Buffer::printed(array_values(array_map(static fn(array $row): array => [(float) $row[0], (float) $row[1]], $this->printed_table)));
-    }
-
-    public function forPlan(): BufferLot
-    {
-        return new BufferLot($this->code, (string) $this->buffer, (float) $this->nominal_ph, $this->usableUntil()->toDateString(), $this->usesLeft() ?? 0);
     }
 }

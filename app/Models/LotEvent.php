@@ -6,6 +6,8 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Core\Solutions\BottleEvent;
+use Rheacid\Core\Solutions\Water;
 use Rheacid\Records\Kept;
 
 /**
@@ -18,6 +20,8 @@ final class LotEvent extends Model
     use Kept;
 
     protected $casts = [
+        'kind' => BottleEvent::class,
+        'water' => Water::class,
         'at' => 'datetime',
         'volume_ml' => 'float',
     ];

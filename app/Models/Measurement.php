@@ -8,15 +8,17 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Records\Kept;
 
 /**
- * A sample measured with one pair, one calibration, one thermometer check and one version of the method.
+ * A sample measured: of what quantity, on what basis, by which method, and what it rests on.
  *
+ * @property-read Occasion $occasion
  * @property-read Sample $sample
- * @property-read Pair $pair
- * @property-read Calibration $calibration
- * @property-read Verification $verification
+ * @property-read Pair|null $pair
+ * @property-read Calibration|null $calibration
+ * @property-read Verification|null $verification
  * @property-read Method $method
  * @property-read Person $person
  */
@@ -25,9 +27,16 @@ final class Measurement extends Model
     use Kept;
 
     protected $casts = [
+        'measurand' => Measurand::class,
         'observed_at' => 'datetime',
         'entered_at' => 'datetime',
     ];
+
+    /** @return BelongsTo<Occasion, $this> */
+    public function occasion(): BelongsTo
+    {
+        return $this->belongsTo(Occasion::class);
+    }
 
     /** @return BelongsTo<Sample, $this> */
     public function sample(): BelongsTo
@@ -68,13 +77,13 @@ final class Measurement extends Model
     /** @return BelongsTo<Measurement, $this> */
     public function superseded(): BelongsTo
     {
-        return $this->belongsTo(Measurement::class, 'supersedes_id');
+        return $this->belongsTo(self::class, 'supersedes_id');
     }
 
     /** @return HasOne<Measurement, $this> */
     public function successor(): HasOne
     {
-        return $this->hasOne(Measurement::class, 'supersedes_id');
+        return $this->hasOne(self::class, 'supersedes_id');
     }
 
     /** @return HasMany<Replicate, $this> */
@@ -83,15 +92,11 @@ final class Measurement extends Model
         return $this->hasMany(Replicate::class, 'series', 'series')->orderBy('position');
     }
 
-    /** @return HasOne<Decision, $this> */
-    public function decision(): HasOne
-    {
-        return $this->hasOne(Decision::class);
-    }
-
     /** Measured after the last moment at which its calibration is still trusted. */
     public function isInDoubt(): bool
     {
-        return $this->calibration->void !== null && $this->observed_at > $this->calibration->void->back_to;
+        $void = $this->calibration?->void;
+
+        return $void !== null && $this->observed_at > $void->back_to;
     }
 }

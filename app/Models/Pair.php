@@ -52,12 +52,6 @@ final class Pair extends Model
         return $this->hasOne(Parting::class);
     }
 
-    /** @return HasMany<CellCalibration, $this> */
-    public function cellCalibrations(): HasMany
-    {
-        return $this->hasMany(CellCalibration::class)->orderBy('at');
-    }
-
     /** @return HasOne<CellCalibration, $this> */
     public function newestCell(): HasOne
     {
@@ -72,6 +66,16 @@ final class Pair extends Model
     public function scopeTogether(Builder $query): void
     {
         $query->whereDoesntHave('parting')->whereHas('electrode', static fn(Builder $electrode) => $electrode->whereDoesntHave('careEvents', static fn(Builder $care) => $care->where('kind', CareKind::Retired)));
+    }
+
+    /**
+     * Pairs whose newest policy is of that code.
+     *
+     * @param Builder<self> $query
+     */
+    public function scopeFollowing(Builder $query, string $code): void
+    {
+        $query->where(PolicyAssignment::query()->select('policies.code')->join('policies', 'policies.id', '=', 'policy_assignments.policy_id')->whereColumn('pair_id', 'pairs.id')->orderByDesc('policy_assignments.id')->limit(1), $code);
     }
 
     /** @param Builder<self> $query */

@@ -4,19 +4,55 @@ declare(strict_types=1);
 
 namespace Rheacid\Models;
 
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Foundation\Auth\User;
 use Rheacid\Records\Kept;
+use Rheacid\Rights\Right;
 
-/** Someone who works here, with one of three roles. */
+/**
+ * Someone who works here, or the site itself, which does what nobody does by hand. What a person may do is the newest
+ * appointment's to say.
+ *
+ * @property Role|null $role null for one without an appointment
+ * @property bool $enabled
+ */
 final class Person extends User
 {
     use Kept;
 
-    protected $authPasswordName = 'passphrase';
+    protected $casts = ['invented' => 'boolean', 'role' => Role::class, 'enabled' => 'boolean'];
 
-    protected $hidden = ['passphrase', 'pin'];
+    protected static function booted(): void
+    {
+        self::addGlobalScope('appointed', static function (Builder $query): void {
+            foreach (['role', 'enabled'] as $column) {
+                $query->addSelect([$column => Appointment::query()->select($column)->whereColumn('person_id', 'people.id')->orderByDesc('id')->limit(1)]);
+            }
+        });
+    }
 
-    protected $casts = ['role' => Role::class, 'invented' => 'boolean'];
+    /** @return Builder<static> the columns of the table, so that what is appointed comes beside them */
+    public function newQuery(): Builder
+    {
+        return parent::newQuery()->select('people.*');
+    }
+
+    /** @return HasOne<Credential, $this> null for the site itself */
+    public function credential(): HasOne
+    {
+        return $this->hasOne(Credential::class);
+    }
+
+    public function may(Right $right): bool
+    {
+        return $this->enabled && $this->role?->has($right) === true;
+    }
+
+    public function getAuthPassword(): string
+    {
+        return '';
+    }
 
     public function getRememberTokenName(): string
     {

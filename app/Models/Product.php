@@ -7,6 +7,7 @@ namespace Rheacid\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Records\Kept;
 
 /**
@@ -30,9 +31,21 @@ final class Product extends Model
         return $this->belongsTo(Method::class);
     }
 
-    /** @return HasMany<ProductLimit, $this> */
+    /** @return HasMany<LimitRow, $this> */
     public function limits(): HasMany
     {
-        return $this->hasMany(ProductLimit::class)->orderBy('id');
+        return $this->hasMany(LimitRow::class)->orderBy('id');
+    }
+
+    /** @return list<ProductLimit> */
+    public function judgedBy(): array
+    {
+        return array_values($this->limits->map(static fn(LimitRow $limit): ProductLimit => $limit->toCore())->all());
+    }
+
+    /** @return list<string> what is asked once per batch */
+    public function asks(): array
+    {
+        return array_values(array_unique(array_filter($this->limits->pluck('condition')->all(), is_string(...))));
     }
 }

@@ -13,8 +13,8 @@ use Rheacid\Records\Kept;
 /**
  * One portion, measured: what was read, what was corrected, and the pH that follows.
  *
- * @property-read Calibration $calibration
- * @property-read Verification $verification
+ * @property-read Calibration|null $calibration
+ * @property-read Verification|null $verification
  * @property-read Person $person
  */
 final class Replicate extends Model
@@ -28,7 +28,8 @@ final class Replicate extends Model
         'shown_c' => 'float',
         'correction_c' => 'float',
         'celsius' => 'float',
-        'ph' => 'float',
+        'value' => 'float',
+        'expanded_u' => 'float',
         'outside_by_ph' => 'float',
         'response_time_s' => 'float',
         'settled' => 'boolean',

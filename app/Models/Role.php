@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Models;
 
+use Rheacid\Rights\Right;
+
 enum Role: string
 {
     case Checker = 'checker';
@@ -12,14 +14,11 @@ enum Role: string
     /** Reads everything, changes nothing. */
     case Auditor = 'auditor';
 
-    /** Sets policies, limits and methods. */
-    public function leads(): bool
+    public function has(Right $right): bool
     {
-        return $this === self::Lead;
-    }
-
-    public function writes(): bool
-    {
-        return $this !== self::Auditor;
+        return match ($right) {
+            Right::Record => $this !== self::Auditor,
+            Right::Lead => $this === self::Lead,
+        };
     }
 }

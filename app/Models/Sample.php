@@ -6,13 +6,12 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Rheacid\Core\Limits\Stage;
 use Rheacid\Records\Kept;
 
 /**
- * A portion of a batch: when, where and at which stage it was drawn.
+ * A portion of a batch: when and where it was drawn.
  *
- * @property-read Batch $batch
+ * @property-read Occasion $occasion
  * @property-read Person $person
  */
 final class Sample extends Model
@@ -20,26 +19,19 @@ final class Sample extends Model
     use Kept;
 
     protected $casts = [
-        'conditions' => 'array',
         'drawn_at' => 'datetime',
-        'stage' => Stage::class,
+        'chilled' => 'boolean',
     ];
 
-    /** @return BelongsTo<Batch, $this> */
-    public function batch(): BelongsTo
+    /** @return BelongsTo<Occasion, $this> */
+    public function occasion(): BelongsTo
     {
-        return $this->belongsTo(Batch::class);
+        return $this->belongsTo(Occasion::class);
     }
 
     /** @return BelongsTo<Person, $this> */
     public function person(): BelongsTo
     {
         return $this->belongsTo(Person::class);
-    }
-
-    /** @return list<string> the conditions that the checker answered with yes */
-    public function answeredYes(): array
-    {
-        return array_values(array_filter($this->conditions, is_string(...)));
     }
 }

@@ -7,6 +7,7 @@ namespace Rheacid\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Rheacid\Core\Thermometry\ThermometerKind;
 use Rheacid\Records\Kept;
 
 /** An instrument that is checked, and whose correction goes with each reading. */
@@ -15,11 +16,12 @@ final class Thermometer extends Model
     use Kept;
 
     protected $casts = [
+        'kind' => ThermometerKind::class,
         'resolution_c' => 'float',
     ];
 
     /** @return HasMany<Verification, $this> */
-    public function checks(): HasMany
+    public function verifications(): HasMany
     {
         return $this->hasMany(Verification::class)->orderBy('at');
     }
@@ -39,15 +41,5 @@ final class Thermometer extends Model
     public function service(): ThermometerService
     {
         return $this->newestService ?? ThermometerService::usual($this);
-    }
-
-    public function isRtd(): bool
-    {
-        return str_starts_with($this->kind, 'RTD');
-    }
-
-    public function isAdjustable(): bool
-    {
-        return str_contains($this->kind, 'dial');
     }
 }

@@ -47,12 +47,12 @@ final class ThermometerService extends Model
         return new self([
             'thermometer_id' => $thermometer->id,
             'tolerance_c' => 1.0,
-            'r0_ohm' => $thermometer->kind === 'RTD Pt1000' ? 1000.0 : 100.0,
+            'r0_ohm' => $thermometer->kind->r0Ohm(),
             'unit' => 'C',
             'use_low_c' => 0.0,
             'use_high_c' => 25.0,
-            'immersion_mm' => str_contains($thermometer->kind, 'dial') ? 60 : 50,
-            'interval_days' => $thermometer->isRtd() ? 180 : 30,
+            'immersion_mm' => $thermometer->kind->usualImmersionMm(),
+            'interval_days' => $thermometer->kind->usualIntervalDays(),
             'stresses' => [],
             'each_batch' => false,
         ]);

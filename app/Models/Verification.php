@@ -11,7 +11,7 @@ use Rheacid\Core\Thermometry\VerificationFinding;
 use Rheacid\Core\Thermometry\VerificationMethod;
 use Rheacid\Core\Thermometry\VerificationVerdict;
 use Rheacid\Core\Thermometry\Outcome;
-use Rheacid\Core\Thermometry\RtdVerification;
+use Rheacid\Core\Thermometry\VerificationFacts;
 use Rheacid\SiteClock;
 use Rheacid\Records\Kept;
 
@@ -31,7 +31,6 @@ final class Verification extends Model
         'reading_c' => 'float',
         'error_c' => 'float',
         'expanded_u_c' => 'float',
-        'correction_c' => 'float',
         'verified_low_c' => 'float',
         'verified_high_c' => 'float',
         'method' => VerificationMethod::class,
@@ -85,19 +84,7 @@ final class Verification extends Model
     {
         $outcome = $this->outcome;
 
-        return $outcome?->outcome === Outcome::Correct ? (float) $outcome->gain * $shownC + (float) $outcome->offset_c : $shownC + $this->correction_c;
-    }
-
-    /** A damp or damaged probe: whatever it reads proves nothing. */
-    public function isDamp(): bool
-    {
-        return $this->insulation_megaohm !== null && $this->insulation_megaohm < RtdVerification::GOOD_INSULATION_MEGAOHM;
-    }
-
-    /** Used with a correction, it counts as what it shows after it. */
-    public function isFailed(): bool
-    {
-        return $this->isDamp() || ($this->verdict === VerificationVerdict::Outside && $this->outcome?->outcome !== Outcome::Correct);
+        return $outcome?->outcome === Outcome::Correct ? (float) $outcome->gain * $shownC + (float) $outcome->offset_c : $shownC;
     }
 
     public function covers(float $celsius): bool
@@ -105,29 +92,25 @@ final class Verification extends Model
         return $celsius >= $this->verified_low_c && $celsius <= $this->verified_high_c;
     }
 
-    /** A usable correction that a fresh bath has shown again. Common practice, no source. */
     public function isConfirmed(): bool
     {
-        $first = $this->confirms;
-
-        return $first !== null && $this->hasUsableCorrection() && $first->hasUsableCorrection()
-            && abs($this->error_c - $first->error_c) <= hypot($this->expanded_u_c, $first->expanded_u_c);
-    }
-
-    public function hasUsableCorrection(): bool
-    {
-        return $this->method !== VerificationMethod::Rtd && abs($this->error_c) > $this->expanded_u_c && ($this->findings ?? []) === [];
+        return $this->confirms !== null && $this->confirms->toCore()->isConfirmedBy($this->toCore());
     }
 
     /** @return list<VerificationFinding> */
     public function found(): array
     {
-        return array_values(array_filter(array_map(static fn(mixed $code): ?VerificationFinding => VerificationFinding::tryFrom((string) $code), $this->findings ?? [])));
+        return array_values(array_filter(array_map(static fn(mixed $code): ?VerificationFinding => is_string($code) ? VerificationFinding::tryFrom($code) : null, $this->findings)));
     }
 
-    /** @return array{on: string, error: float, tolerance: float} */
-    public function toCore(): array
+    public function toCore(): VerificationFacts
     {
-        return ['on' => SiteClock::local($this->at)->toDateString(), 'error' => $this->error_c, 'tolerance' => $this->tolerance_c ?? 1.0];
+        return new VerificationFacts($this->method, $this->verdict, $this->error_c, $this->expanded_u_c, $this->reference_c, $this->found(), $this->insulation_megaohm, $this->outcome?->outcome);
+    }
+
+    /** @return array{on: string, error: float, tolerance: float} as the interval counts it */
+    public function forInterval(): array
+    {
+        return ['on' => SiteClock::local($this->at)->toDateString(), 'error' => $this->error_c, 'tolerance' => $this->tolerance_c];
     }
 }

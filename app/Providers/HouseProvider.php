@@ -11,6 +11,8 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
+use Rheacid\Guard\SignIn;
+use Rheacid\Rights\Rights;
 use Rheacid\Today\DayPlan;
 
 final class HouseProvider extends ServiceProvider
@@ -26,14 +28,13 @@ final class HouseProvider extends ServiceProvider
         Model::shouldBeStrict(!$this->app->isProduction());
         $this->holdClock();
 
-        RateLimiter::for('hands', static fn(Request $request): array => [
-            Limit::perMinute(5)->by('pin:' . $request->path()),
-            Limit::perMinute(15)->by('pins:' . $request->ip()),
-        ]);
+        // A PIN is counted by the person whose it is (Guard\Waits); this holds back the mere number of requests.
+        RateLimiter::for('hands', static fn(Request $request): Limit => Limit::perMinute(15)->by('pins:' . $request->ip()));
         RateLimiter::for('sign-in', static fn(Request $request): array => [
-            Limit::perMinute(5)->by('name:' . mb_strtolower(json_encode($request->input('username'), JSON_THROW_ON_ERROR)) . $request->ip()),
+            Limit::perMinute(5)->by('name:' . SignIn::waitsAs(is_string($request->input('username')) ? $request->input('username') : '') . $request->ip()),
             Limit::perMinute(30)->by('address:' . $request->ip()),
         ]);
+        Rights::define();
     }
 
     /** For pictures and drills the time can stand in a file, and is then moved by hand. */

@@ -7,6 +7,7 @@ namespace Rheacid\Records;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
+use Rheacid\Board\Board;
 use Rheacid\Core\Records\LedgerLine;
 use Rheacid\Models\Person;
 use Rheacid\SiteClock;
@@ -14,13 +15,31 @@ use Rheacid\SiteClock;
 /** What one action writes: its rows are gathered and sealed together in one ledger line. */
 final class Entry
 {
-    /** Two servers of one plant may differ by so much. */
+    /** Two servers of one site may differ by so much. */
     private const CLOCK_TOLERANCE_S = 5;
 
     /** @var array<string, array<int, array<string, string|null>>> */
     private array $rows = [];
 
-    public function __construct(public readonly Person $by, public readonly CarbonImmutable $at) {}
+    private function __construct(public readonly Person $by, public readonly CarbonImmutable $at) {}
+
+    /**
+     * Begins with the ledger's last line locked: writers follow one another, and each sees what the one before wrote.
+     *
+     * @throws Refused if the machine's clock has gone back
+     */
+    public static function begin(Person $by): self
+    {
+        $now = CarbonImmutable::now();
+        $last = Ledger::last();
+        $before = $last === null ? null : CarbonImmutable::parse($last->at);
+        // Records that go back in time cannot be judged: deadlines, due dates and the order of things hang on the clock.
+        if ($before !== null && $now->lessThan($before->subSeconds(self::CLOCK_TOLERANCE_S))) {
+            throw Refused::because(sprintf('The clock of this machine has gone back: it says %s, but the last record is of %s. Set the clock right, then send the form again; nothing was recorded.', SiteClock::full($now), SiteClock::full($before)), 'clock');
+        }
+
+        return new self($by, $before === null ? $now : $now->max($before));
+    }
 
     /**
      * @template T of Model
@@ -32,7 +51,8 @@ final class Entry
     public function add(Model $record): Model
     {
         $record->save();
-        $this->rows[$record->getTable()][self::id($record)] = Ledger::asKept($record->getTable(), self::id($record));
+        $table = $record->getTable();
+        $this->rows[$table][self::id($record)] = Ledger::asSealed($table, DB::table($table)->where('id', self::id($record))->sole());
 
         return $record;
     }
@@ -42,37 +62,16 @@ final class Entry
         if ($this->rows === []) {
             return;
         }
-        $last = Ledger::last();
-        $this->ensureClockGoesForward($last);
-        $line = LedgerLine::after(
-            $last,
+        Ledger::append(LedgerLine::after(
+            Ledger::last(),
             $this->at->utc()->format('Y-m-d\TH:i:s.v\Z'),
-            $this->by->id,
+            self::id($this->by),
             $action,
             $leading->getTable(),
             self::id($leading),
             $this->rows,
-        );
-        DB::table('ledger')->insert([
-            'seq' => $line->seq,
-            'at' => $line->at,
-            'person_id' => $line->personId,
-            'action' => $line->action,
-            'table_name' => $line->table,
-            'row_id' => $line->rowId,
-            'payload' => $line->payload,
-            'prev' => $line->prev,
-            'hash' => $line->hash,
-        ]);
-    }
-
-    /** Records that go back in time cannot be judged: deadlines, due dates and the order of things hang on the clock. */
-    private function ensureClockGoesForward(?LedgerLine $last): void
-    {
-        $before = $last === null ? null : CarbonImmutable::parse($last->at);
-        if ($before !== null && $this->at->lessThan($before->subSeconds(self::CLOCK_TOLERANCE_S))) {
-            throw Refused::because(sprintf('The clock of this machine has gone back: it says %s, but the last record is of %s. Set the clock right, then send the form again; nothing was recorded.', SiteClock::full($this->at), SiteClock::full($before)), 'clock');
-        }
+        ));
+        Board::refresh($this->rows);
     }
 
     public static function id(Model $record): int

@@ -10,6 +10,9 @@ use Illuminate\Support\Str;
 /** The identity of one sending: the form's own UUID and what stood in it. */
 final readonly class IdempotencyKey
 {
+    /** Never hashed, not even to tell two sendings apart. */
+    public const SECRETS = ['passphrase', 'passphrase_confirmation', 'pin', 'code'];
+
     private function __construct(public string $uuid, public string $bodyHash) {}
 
     /** @throws Refused if the form carries no UUID */
@@ -19,7 +22,7 @@ final readonly class IdempotencyKey
         if (!is_string($uuid) || !Str::isUuid($uuid)) {
             throw Refused::because('This form has lost its number. Load the page again; what you typed is still there.', 'form');
         }
-        $body = $request->except(['_token', 'form']);
+        $body = $request->except(['_token', 'form', ...self::SECRETS]);
         ksort($body);
 
         return new self($uuid, hash('sha256', $request->path() . json_encode($body, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Records;
 
-/** A row that is written once: times to the millisecond, nothing filled in behind the writer's back, never changed. */
+/** A row that is written once and sealed: times to the millisecond, nothing filled in behind the writer's back, never changed. */
 trait Kept
 {
     public function usesTimestamps(): bool
@@ -19,6 +19,12 @@ trait Kept
 
     /** @return array<string> every column is set by an action that names it */
     public function getGuarded(): array
+    {
+        return [];
+    }
+
+    /** @return list<string> columns that stand in the ledger by their digest */
+    public function largeColumns(): array
     {
         return [];
     }

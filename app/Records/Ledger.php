@@ -10,12 +10,6 @@ use Rheacid\Core\Records\LedgerLine;
 /** The chained audit ledger in the database. */
 final class Ledger
 {
-    /** Tables whose rows are only ever added, each by an action that seals it in the ledger. */
-    public const RECORD_TABLES = [
-        'batch_events', 'control_checks', 'calibration_points', 'calibration_voids', 'calibrations', 'care_events', 'cell_calibrations', 'verification_outcomes', 'decisions', 'draft_events', 'lot_events',
-        'lot_uses', 'partings', 'readings', 'replicates', 'run_events', 'samples', 'verifications', 'thermometer_services', 'traces',
-    ];
-
     /** The last line, locked until the transaction ends so that only one writer can follow it. */
     public static function last(): ?LedgerLine
     {
@@ -24,63 +18,70 @@ final class Ledger
         return $row === null ? null : self::line($row);
     }
 
-    /** Number of the last line, without a lock: it moves with every record. */
-    public static function head(): int
+    /** Hash of the last line, printed on certificates so that a cut tail shows. */
+    public static function head(): string
     {
-        $seq = DB::table('ledger')->max('seq');
-
-        return is_numeric($seq) ? (int) $seq : 0;
+        return (string) (DB::table('ledger')->orderByDesc('seq')->value('hash') ?? LedgerLine::ORIGIN);
     }
 
-    /** @return \Generator<int, LedgerLine> from the first line on */
-    public static function lines(): \Generator
+    /** @return list<LedgerLine> so many lines after that one */
+    public static function linesAfter(int $seq, int $count): array
     {
-        foreach (DB::table('ledger')->orderBy('seq')->lazy(200) as $row) {
-            yield self::line($row);
-        }
+        return array_values(DB::table('ledger')->where('seq', '>', $seq)->orderBy('seq')->limit($count)->get()->map(self::line(...))->all());
+    }
+
+    public static function append(LedgerLine $line): void
+    {
+        DB::table('ledger')->insert([
+            'seq' => $line->seq,
+            'version' => $line->version,
+            'at' => $line->at,
+            'person_id' => $line->personId,
+            'action' => $line->action,
+            'table_name' => $line->table,
+            'row_id' => $line->rowId,
+            'payload' => $line->payload,
+            'payload_sha256' => $line->payloadSha256,
+            'prev' => $line->prev,
+            'hash' => $line->hash,
+        ]);
     }
 
     /**
-     * A row as the database keeps it, every value as text.
+     * A row as it is sealed: every value as text, large columns by their digest.
      *
      * @return array<string, string|null>
      */
-    public static function asKept(string $table, int $id): array
+    public static function asSealed(string $table, object $row): array
     {
-        $row = DB::table($table)->where('id', $id)->sole();
-
-        return self::texts($row);
-    }
-
-    /** @return array<string, string|null> */
-    public static function texts(object $row): array
-    {
+        $large = SealedTables::large($table);
         $texts = [];
         foreach (get_object_vars($row) as $column => $value) {
-            $texts[(string) $column] = match (true) {
+            $text = match (true) {
                 $value === null => null,
                 is_scalar($value) => (string) $value,
                 default => throw new \LogicException("Column $column cannot be kept as text."),
             };
+            $texts[(string) $column] = $text !== null && in_array($column, $large, true) ? LedgerLine::digest($text) : $text;
         }
 
         return $texts;
     }
 
-    private static function line(object $row): LedgerLine
+    private static function line(\stdClass $row): LedgerLine
     {
-        $row = self::texts($row);
-
         return LedgerLine::kept(
-            (int) $row['seq'],
-            (string) $row['at'],
-            (int) $row['person_id'],
-            (string) $row['action'],
-            (string) $row['table_name'],
-            (int) $row['row_id'],
-            (string) $row['payload'],
-            (string) $row['prev'],
-            (string) $row['hash'],
+            (int) $row->version,
+            (int) $row->seq,
+            (string) $row->at,
+            (int) $row->person_id,
+            (string) $row->action,
+            (string) $row->table_name,
+            (int) $row->row_id,
+            (string) $row->payload,
+            (string) $row->payload_sha256,
+            (string) $row->prev,
+            (string) $row->hash,
         );
     }
 }

@@ -10,6 +10,15 @@ use Rheacid\Core\Records\LedgerLine;
 /** Compares every ledger line with the line before it, and every record with the line that sealed it. */
 final class LedgerCheck
 {
+    private const LINES = 500;
+    private const IDS = 2000;
+
+    /** @var array<string, array<int, true>> rows that stand in a line, by table and id */
+    private array $sealed = [];
+
+    /** @param string|null $head hash printed on paper earlier */
+    private function __construct(private readonly ?string $head) {}
+
     /**
      * @param string|null $head hash printed on paper earlier: it must still be among the lines
      *
@@ -17,47 +26,61 @@ final class LedgerCheck
      */
     public static function run(?string $head = null): array
     {
+        return (new self($head))->walk();
+    }
+
+    /** @return array{difference: string|null, lines: int, head: string} */
+    private function walk(): array
+    {
         $last = null;
-        $headSeen = $head === null;
-        /** @var array<string, array<int, true>> $sealed */
-        $sealed = [];
-        foreach (Ledger::lines() as $line) {
-            $difference = $line->breakAfter($last) ?? self::rowDifference($line);
+        $headSeen = $this->head === null;
+        while (($lines = Ledger::linesAfter($last->seq ?? 0, self::LINES)) !== []) {
+            foreach ($lines as $i => $line) {
+                $difference = $line->breakAfter($last);
+                if ($difference !== null) {
+                    return ['difference' => $this->rowDifference(array_slice($lines, 0, $i)) ?? $difference, 'lines' => $line->seq, 'head' => $line->hash];
+                }
+                $headSeen = $headSeen || $line->hash === $this->head;
+                $last = $line;
+            }
+            $difference = $this->rowDifference($lines);
             if ($difference !== null) {
-                return ['difference' => $difference, 'lines' => $line->seq, 'head' => $line->hash];
+                return ['difference' => $difference, 'lines' => $last->seq, 'head' => $last->hash];
             }
-            foreach ($line->rows() as $table => $rows) {
-                $sealed[$table] = ($sealed[$table] ?? []) + array_fill_keys(array_keys($rows), true);
-            }
-            $headSeen = $headSeen || $line->hash === $head;
-            $last = $line;
         }
 
         return [
-            'difference' => self::unsealed($sealed) ?? ($headSeen ? null : "the ledger no longer holds the line $head: its tail was cut"),
-            'lines' => $last === null ? 0 : $last->seq,
-            'head' => $last === null ? LedgerLine::ORIGIN : $last->hash,
+            'difference' => $this->unsealed() ?? ($headSeen ? null : "the ledger no longer holds the line {$this->head}: its tail was cut"),
+            'lines' => $last->seq ?? 0,
+            'head' => $last->hash ?? LedgerLine::ORIGIN,
         ];
     }
 
-    /** Hash of the last line, printed on certificates so that a cut tail shows. */
-    public static function head(): string
+    /** @param list<LedgerLine> $lines whose rows are looked up together */
+    private function rowDifference(array $lines): ?string
     {
-        return (string) (DB::table('ledger')->orderByDesc('seq')->value('hash') ?? LedgerLine::ORIGIN);
-    }
-
-    private static function rowDifference(LedgerLine $line): ?string
-    {
-        foreach ($line->rows() as $table => $rows) {
-            $kept = DB::table($table)->whereIn('id', array_keys($rows))->get()->keyBy('id');
-            foreach ($rows as $id => $sealed) {
-                $row = $kept->get($id);
-                if ($row === null) {
-                    return "row $id of $table, sealed in ledger line {$line->seq}, is gone";
+        $rows = [];
+        foreach ($lines as $line) {
+            foreach ($line->rows() as $table => $byId) {
+                foreach ($byId as $id => $row) {
+                    $rows[$table][$id] = [$line->seq, $row];
                 }
-                $changed = array_keys(array_filter(Ledger::texts($row), static fn(?string $value, string $column): bool => $value !== ($sealed[$column] ?? null), ARRAY_FILTER_USE_BOTH));
+            }
+        }
+        foreach ($rows as $table => $byId) {
+            $this->sealed[$table] = ($this->sealed[$table] ?? []) + array_fill_keys(array_keys($byId), true);
+            $kept = [];
+            foreach (array_chunk(array_keys($byId), self::IDS) as $ids) {
+                $kept += DB::table($table)->whereIn('id', $ids)->get()->keyBy('id')->all();
+            }
+            foreach ($byId as $id => [$seq, $sealed]) {
+                if (!isset($kept[$id])) {
+                    return "row $id of $table, sealed in ledger line $seq, is gone";
+                }
+                $now = Ledger::asSealed($table, $kept[$id]);
+                $changed = array_keys(array_filter($now, static fn(?string $value, string $column): bool => $value !== ($sealed[$column] ?? null), ARRAY_FILTER_USE_BOTH));
                 if ($changed !== []) {
-                    return "row $id of $table was altered (" . implode(', ', $changed) . "): it differs from ledger line {$line->seq}";
+                    return "row $id of $table was altered (" . implode(', ', $changed) . "): it differs from ledger line $seq";
                 }
             }
         }
@@ -65,13 +88,16 @@ final class LedgerCheck
         return null;
     }
 
-    /** @param array<string, array<int, true>> $sealed */
-    private static function unsealed(array $sealed): ?string
+    private function unsealed(): ?string
     {
-        foreach (Ledger::RECORD_TABLES as $table) {
-            foreach (DB::table($table)->orderBy('id')->pluck('id') as $id) {
-                if (is_int($id) && !isset($sealed[$table][$id])) {
-                    return "row $id of $table stands in no ledger line: the ledger's tail was cut, or the row was slipped in";
+        foreach (SealedTables::all() as $table) {
+            $after = 0;
+            while (($ids = DB::table($table)->where('id', '>', $after)->orderBy('id')->limit(self::IDS)->pluck('id')->all()) !== []) {
+                foreach ($ids as $id) {
+                    $after = is_numeric($id) ? (int) $id : 0;
+                    if (!isset($this->sealed[$table][$after])) {
+                        return "row $after of $table stands in no ledger line: the ledger's tail was cut, or the row was slipped in";
+                    }
                 }
             }
         }

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Rheacid\Records;
 
-use Carbon\CarbonImmutable;
+use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Database\ConcurrencyErrorDetector;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\QueryException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
 use Rheacid\Models\Person;
+use Rheacid\Rights\Right;
 
 /** Writes what a person does: all of it or nothing, once however often it is sent, sealed in the ledger. */
 final class Recording
@@ -26,11 +28,13 @@ final class Recording
      *
      * @return T that record, also when the same form comes a second time
      *
+     * @throws AuthorizationException if the person may not do such a thing
      * @throws ChangedAndSentAgain if the form was recorded before with other contents
      * @throws Refused if the rules do not allow what is written
      */
-    public static function once(Person $by, IdempotencyKey $form, string $action, string $class, callable $write): Model
+    public static function once(Person $by, IdempotencyKey $form, string $action, string $class, callable $write, Right $right = Right::Record): Model
     {
+        Gate::forUser($by)->authorize($right->value);
         $work = static fn(): Model => self::earlier($by, $form, $class) ?? self::write($by, $form, $action, $write);
         if (DB::transactionLevel() > 0) {
             // Part of a larger action, which succeeds or is tried again as a whole.
@@ -63,7 +67,7 @@ final class Recording
      */
     private static function earlier(Person $by, IdempotencyKey $form, string $class): ?Model
     {
-        $sent = DB::table('idempotency_keys')->where('person_id', $by->id)->where('form', $form->uuid)->first();
+        $sent = DB::table('idempotency_keys')->where('person_id', $by->id)->where('idempotency_key', $form->uuid)->first();
         if ($sent === null) {
             return null;
         }
@@ -83,12 +87,12 @@ final class Recording
      */
     private static function write(Person $by, IdempotencyKey $form, string $action, callable $write): Model
     {
-        $entry = new Entry($by, CarbonImmutable::now());
+        $entry = Entry::begin($by);
         $leading = $write($entry);
         $entry->seal($action, $leading);
         DB::table('idempotency_keys')->insert([
             'person_id' => $by->id,
-            'form' => $form->uuid,
+            'idempotency_key' => $form->uuid,
             'body_hash' => $form->bodyHash,
             'row_id' => Entry::id($leading),
             'at' => $entry->at->format('Y-m-d H:i:s.v'),

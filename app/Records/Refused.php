@@ -19,6 +19,7 @@ final class Refused extends \DomainException implements Failure
         return new self($message, $field);
     }
 
+    /** Field of the form at which it is told; null where it concerns the whole. */
     public function field(): ?string
     {
         return $this->field;

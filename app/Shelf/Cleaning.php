@@ -6,9 +6,9 @@ namespace Rheacid\Shelf;
 
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\CleaningProof;
-use Rheacid\Models\ControlCheck;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CareEvent;
+use Rheacid\Models\ControlCheck;
 use Rheacid\Models\Pair;
 
 /** The last cleaning of an electrode with what stood before it and what came after. */
@@ -20,20 +20,20 @@ final readonly class Cleaning
     /** @return self|null null where it was never cleaned, or never calibrated before */
     public static function last(Pair $pair): ?self
     {
-        $event = $pair->electrode->careEvents->last(static fn(CareEvent $event): bool => $event->kind === CareKind::Cleaned);
-        $before = $event === null ? null : $pair->calibrations->last(static fn(Calibration $one): bool => $one->at <= $event->at);
+        $event = CareEvent::query()->where('electrode_id', $pair->electrode_id)->where('kind', CareKind::Cleaned)->orderByDesc('at')->first();
+        $calibrations = Calibration::query()->where('pair_id', $pair->id);
+        $before = $event === null ? null : (clone $calibrations)->where('at', '<=', $event->at)->orderByDesc('at')->first();
         if ($event === null || $before === null) {
             return null;
         }
-        $after = $pair->calibrations->first(static fn(Calibration $one): bool => $one->at > $event->at);
-        $checks = ControlCheck::query()->whereIn('calibration_id', array_filter([$before->id, $after?->id]))->orderBy('at')->get();
-        $error = static fn(?Calibration $on, string $which): ?float => $checks->where('calibration_id', $on?->id)->{$which}()?->error();
+        $after = (clone $calibrations)->where('at', '>', $event->at)->orderBy('at')->first();
+        $error = static fn(Calibration $on, string $direction): ?float => ControlCheck::query()->where('calibration_id', $on->id)->whereNotNull('passed')->orderBy('at', $direction)->first()?->error();
 
         return new self(
             $event,
             $after === null ? null : new CleaningProof($before->slope_percent, $after->slope_percent, $before->response_time_s, $after->response_time_s),
-            $error($before, 'last'),
-            $after === null ? null : $error($after, 'first'),
+            $error($before, 'desc'),
+            $after === null ? null : $error($after, 'asc'),
         );
     }
 }

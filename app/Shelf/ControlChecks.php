@@ -5,23 +5,28 @@ declare(strict_types=1);
 namespace Rheacid\Shelf;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Core\Care\ControlCheckFacts;
 use Rheacid\Core\Care\ControlCheckStatus;
-use Rheacid\Models\ControlCheck;
 use Rheacid\Models\Calibration;
+use Rheacid\Models\ControlCheck;
 use Rheacid\Models\Measurement;
 
-/** Gathers from the records whether an independent buffer vouches for a calibration. */
-final class Checks
+/** Gathers from the records whether an independent buffer vouches for what was read on a calibration. */
+final class ControlChecks
 {
     public static function status(Calibration $calibration, CarbonImmutable $at): ControlCheckStatus
     {
-        $last = ControlCheck::query()->where('calibration_id', $calibration->id)->where('at', '<=', $at)->orderByDesc('at')->first();
+        $settled = ControlCheck::query()->where('calibration_id', $calibration->id)->whereNotNull('passed');
+        $around = array_filter([
+            (clone $settled)->where('at', '<=', $at)->orderByDesc('at')->orderByDesc('id')->first(),
+            (clone $settled)->where('at', '>', $at)->orderBy('at')->orderBy('id')->first(),
+        ]);
 
-        return ControlCheckStatus::at(
-            $at,
-            $last?->passed,
-            $last?->at,
-            $last === null ? 0 : Measurement::query()->where('calibration_id', $calibration->id)->where('observed_at', '>', $last->at)->where('observed_at', '<', $at)->count(),
-        );
+        return ControlCheckStatus::at($at, array_values(array_map(static fn(ControlCheck $check): ControlCheckFacts => new ControlCheckFacts(CarbonImmutable::instance($check->at), $check->passed === true, $check->error(), self::between($calibration, CarbonImmutable::instance($check->at), $at)), $around)));
+    }
+
+    private static function between(Calibration $calibration, CarbonImmutable $check, CarbonImmutable $at): int
+    {
+        return Measurement::query()->where('calibration_id', $calibration->id)->where('observed_at', '>', $check->min($at))->where('observed_at', '<', $check->max($at))->count();
     }
 }

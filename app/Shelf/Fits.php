@@ -9,6 +9,7 @@ use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CalibrationRun;
+use Rheacid\Models\PointKind;
 
 /** Which response of the electrode is used for what while a run is under way. */
 final class Fits
@@ -31,7 +32,7 @@ final class Fits
         if (!$run->pair->meter->shows_mv) {
             return null;
         }
-        $planned = count(array_filter($run->plan(), static fn(array $station): bool => $station['kind'] === 'fit'));
+        $planned = count(array_filter($run->plan(), static fn(array $station): bool => $station['kind'] === PointKind::Fit->value));
         $points = CalibrationPoint::ofKind($run->points, fitted: true);
 
         return count($points) === $planned ? CalibrationFit::through($points, $run->fit) : null;

@@ -16,15 +16,19 @@ use Rheacid\SiteClock;
 /** How an electrode has fared on its meter, and where its slope is heading. */
 final readonly class Health
 {
+    /** An electrode lives about a year; so many of its newest calibrations tell all that is still true. */
+    private const NEWEST = 400;
+    private const DRAWN = 120;
+
     /**
-     * @param Collection<int, Calibration> $calibrations in the order of time
+     * @param Collection<int, Calibration> $calibrations the newest, in the order of time, as far as a figure has place
      * @param ElectrodeTrend|null $trend null before the first slope
      */
     private function __construct(public Collection $calibrations, public ?ElectrodeTrend $trend) {}
 
     public static function of(Pair $pair): self
     {
-        return new self($pair->calibrations()->with('void')->get(), self::trend($pair));
+        return new self(Calibration::query()->with('void')->where('pair_id', $pair->id)->orderByDesc('at')->limit(self::DRAWN)->get()->reverse()->values(), self::trend($pair));
     }
 
     /** Of the slope alone, without reading everything else of each calibration. */
@@ -32,9 +36,9 @@ final readonly class Health
     {
         // A failed one tells of a mishap, not of the glass; of a day the last one counts.
         $rows = Calibration::query()->toBase()->where('pair_id', $pair->id)->whereNotNull('slope_percent')->where('verdict', '<>', Verdict::Fail->value)
-            ->whereNotIn('id', CalibrationVoid::query()->select('calibration_id'))->orderBy('at')->get(['at', 'slope_percent']);
+            ->whereNotIn('id', CalibrationVoid::query()->select('calibration_id'))->orderByDesc('at')->limit(self::NEWEST)->get(['at', 'slope_percent']);
         $byDay = [];
-        foreach ($rows as $row) {
+        foreach ($rows->reverse() as $row) {
             $on = SiteClock::local(CarbonImmutable::parse($row->at, 'UTC'))->toDateString();
             $byDay[$on] = [$on, (float) $row->slope_percent];
         }

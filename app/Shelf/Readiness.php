@@ -5,65 +5,69 @@ declare(strict_types=1);
 namespace Rheacid\Shelf;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Contracts\Database\Eloquent\Builder;
-use Illuminate\Support\Collection;
+use Illuminate\Database\Eloquent\Builder;
 use Rheacid\Core\Care\CalibrationFacts;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\IntervalKind;
 use Rheacid\Core\Care\PairStatus;
-use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Words\StateWords;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
-use Rheacid\Models\CareEvent;
-use Rheacid\Models\Pair;
 use Rheacid\Models\Measurement;
+use Rheacid\Models\Measures;
+use Rheacid\Models\Pair;
 use Rheacid\Models\RunState;
 use Rheacid\SiteClock;
 
-/** Gathers from the records what the core needs to tell the state of a pair. */
+/** Gathers from the records what the core needs to tell the state of a pair or sensor. */
 final class Readiness
 {
     public static function of(Pair $pair): PairStatus
     {
-        return self::at($pair, $pair->newestCalibration, CarbonImmutable::now());
+        return self::status($pair, CareLog::of($pair->electrode), CarbonImmutable::now());
     }
 
     /** As it stood at a moment, on the calibration that was the newest then. */
-    public static function at(Pair $pair, ?Calibration $calibration, CarbonImmutable $at): PairStatus
+    public static function at(Pair $pair, Calibration $calibration, CarbonImmutable $at): PairStatus
     {
-        $care = $pair->electrode->careEvents->filter(static fn(CareEvent $event): bool => $event->at <= $at);
-        $since = $calibration === null ? $care : $care->filter(static fn(CareEvent $event): bool => $event->at > $calibration->at);
-        $wasStored = $since->contains(static fn(CareEvent $event): bool => $event->kind === CareKind::Stored);
+        $care = CareLog::of($pair->electrode, $at);
 
-        return PairStatus::at(
-            $at,
-            $calibration === null ? null : new CalibrationFacts(
-                $calibration->verdict,
-                $calibration->due_at,
-                self::isDoubtful($calibration),
-                $since->last(static fn(CareEvent $event): bool => $event->kind->makesCalibrationDue())?->kind,
-                $calibration->policy->interval()->isSpent(self::readingsOn($calibration, $at), $wasStored),
-                self::isOutOfBracket($calibration, $at),
-            ),
-            self::soakingUntil($care),
-            self::outOfUseBy($care),
-            $since->last()?->kind === CareKind::Stored,
+        return PairStatus::at($at, self::calibration($calibration, $care, $at), $care->soakingUntil(), $care->outOfUseBy(), $care->isStoredNow());
+    }
+
+    /** Of the newest calibration; null without one. */
+    public static function facts(Pair $pair, CareLog $care, CarbonImmutable $now): ?CalibrationFacts
+    {
+        if ($pair->electrode->measures === Measures::Ph) {
+            return $pair->newestCalibration === null ? null : self::calibration($pair->newestCalibration, $care, $now);
+        }
+        $cell = $pair->newestCell;
+
+        return $cell === null ? null : new CalibrationFacts($cell->verdict, CarbonImmutable::instance($cell->due_at), false, $care->incidentSince(CarbonImmutable::instance($cell->at)));
+    }
+
+    public static function words(PairStatus $status): string
+    {
+        return StateWords::pair($status->state, $status->until === null ? null : SiteClock::short($status->until), $status->because);
+    }
+
+    private static function status(Pair $pair, CareLog $care, CarbonImmutable $now): PairStatus
+    {
+        return PairStatus::at($now, self::facts($pair, $care, $now), $care->soakingUntil(), $care->outOfUseBy(), $care->isStoredNow());
+    }
+
+    private static function calibration(Calibration $calibration, CareLog $care, CarbonImmutable $at): CalibrationFacts
+    {
+        $since = CarbonImmutable::instance($calibration->at);
+        $wasStored = in_array(CareKind::Stored, $care->since($since), true);
+
+        return new CalibrationFacts(
+            $calibration->verdict,
+            CarbonImmutable::instance($calibration->due_at),
+            self::isDoubtful($calibration),
+            $care->incidentSince($since),
+            $calibration->policy->interval()->isSpent(self::readingsOn($calibration, $at), $wasStored),
         );
-    }
-
-    /** @param Collection<int, CareEvent> $care in the order of time */
-    public static function soakingUntil(Collection $care): ?CarbonImmutable
-    {
-        return $care->last(static fn(CareEvent $event): bool => $event->kind === CareKind::Soak)?->until_at;
-    }
-
-    /** @param Collection<int, CareEvent> $care in the order of time */
-    public static function outOfUseBy(Collection $care): ?CareKind
-    {
-        $use = $care->last(static fn(CareEvent $event): bool => $event->kind->takesOutOfUse() || $event->kind === CareKind::BackInUse);
-
-        return $use?->kind->takesOutOfUse() === true ? $use->kind : null;
     }
 
     /** Counted only where the policy asks. */
@@ -72,22 +76,6 @@ final class Readiness
         return $calibration->policy->interval_kind === IntervalKind::Readings
             ? Measurement::query()->where('calibration_id', $calibration->id)->where('observed_at', '<=', $at)->count()
             : 0;
-    }
-
-    /** A reading that stands lay above its buffers or far below them. */
-    private static function isOutOfBracket(Calibration $calibration, CarbonImmutable $at): bool
-    {
-        return Measurement::query()->where('calibration_id', $calibration->id)->where('observed_at', '<', $at)->whereDoesntHave('successor')
-            ->whereHas('decision', static fn(Builder $decision) => $decision->where(static function (Builder $any): void {
-                foreach (ReleaseBlock::OUT_OF_BRACKET as $block) {
-                    $any->orWhereJsonContains('blocks', $block->value);
-                }
-            }))->exists();
-    }
-
-    public static function words(PairStatus $status): string
-    {
-        return StateWords::pair($status->state, $status->until === null ? null : SiteClock::short($status->until), $status->because);
     }
 
     /** Voided, or found off by more than the read-back limit in a run that was begun since and not completed. */

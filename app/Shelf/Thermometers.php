@@ -6,10 +6,12 @@ namespace Rheacid\Shelf;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
-use Rheacid\Core\Care\ThermometerStatus;
 use Rheacid\Core\Care\ThermometerState;
-use Rheacid\Core\Thermometry\VerificationVerdict;
+use Rheacid\Core\Care\ThermometerStatus;
+use Rheacid\Core\Thermometry\LinearCorrection;
 use Rheacid\Core\Thermometry\Outcome;
+use Rheacid\Core\Thermometry\VerificationFacts;
+use Rheacid\Core\Thermometry\VerificationVerdict;
 use Rheacid\Core\Words\ThermometerWords;
 use Rheacid\Models\Replicate;
 use Rheacid\Models\Thermometer;
@@ -19,11 +21,14 @@ use Rheacid\SiteClock;
 /** Gathers from the records what a thermometer is fit for, and which check speaks for a temperature. */
 final class Thermometers
 {
+    /** What lies further back speaks for no reading. */
+    private const NEWEST = 12;
+
     public static function status(Thermometer $thermometer): ThermometerStatus
     {
         $newest = $thermometer->newestVerification;
 
-        return ThermometerStatus::at(CarbonImmutable::now(), $newest?->isDamp() === true ? VerificationVerdict::Outside : $newest?->verdict, $newest?->outcome?->outcome, $newest?->due_at);
+        return ThermometerStatus::at(CarbonImmutable::now(), $newest?->toCore()->isDamp() === true ? VerificationVerdict::Outside : $newest?->verdict, $newest?->outcome?->outcome, $newest === null ? null : CarbonImmutable::instance($newest->due_at));
     }
 
     public static function words(ThermometerStatus $status): string
@@ -51,11 +56,11 @@ final class Thermometers
      */
     public static function checkFor(Thermometer $thermometer, float $celsius): ?Verification
     {
-        $checks = Verification::query()->with('outcome')->where('thermometer_id', $thermometer->id)->orderByDesc('at')->orderByDesc('id')->limit(12)->get();
+        $checks = Verification::query()->with('outcome')->where('thermometer_id', $thermometer->id)->orderByDesc('at')->orderByDesc('id')->limit(self::NEWEST)->get();
         $newest = $checks->first();
         foreach ($checks as $check) {
             // Nothing before a failure or an adjustment speaks for it any more.
-            if ($check->isFailed() || $check->outcome?->outcome === Outcome::Adjusted) {
+            if ($check->toCore()->isFailed() || $check->outcome?->outcome === Outcome::Adjusted) {
                 return $newest;
             }
             if ($check->covers($celsius)) {
@@ -66,17 +71,44 @@ final class Thermometers
         return $newest;
     }
 
+    /** @return list<Outcome> what may be made of a check */
+    public static function allowed(Verification $verification): array
+    {
+        return $verification->toCore()->allowed($verification->isConfirmed(), $verification->thermometer->kind->isAdjustable());
+    }
+
     /**
-     * Portions that were read with the thermometer since its last good check before this one.
+     * With a second point far enough away a line through both, else the mean of the two baths.
+     *
+     * @return array{float, float} gain and offset in °C: true = gain · reading + offset
+     */
+    public static function correction(Verification $verification): array
+    {
+        $other = Verification::query()->with('outcome')->where('thermometer_id', $verification->thermometer_id)->where('due_at', '>', $verification->at)->where('id', '<', $verification->id)
+            ->whereRaw('abs(reference_c - ?) >= ?', [$verification->reference_c, VerificationFacts::FAR_ENOUGH_C])->orderByDesc('at')->limit(self::NEWEST)->get()
+            ->first(static fn(Verification $earlier): bool => !in_array($earlier->outcome?->outcome, [Outcome::Adjusted, Outcome::Replaced], true));
+        if ($other === null) {
+            return [1.0, -($verification->error_c + ($verification->confirms ?? $verification)->error_c) / 2];
+        }
+        $points = [$verification, $other];
+        usort($points, static fn(Verification $a, Verification $b): int => $a->reference_c <=> $b->reference_c);
+        $point = static fn(Verification $one): array => ['reference' => $one->reference_c, 'reading' => $one->reading_c];
+        $line = LinearCorrection::through($point($points[0]), $point($points[1]));
+
+        return [$line->gain, $line->offsetC];
+    }
+
+    /**
+     * Portions that were read with the thermometer since its last good check before this one, as far as a page has place.
      *
      * @return Collection<int, Replicate>
      */
-    public static function touchedBy(Verification $check): Collection
+    public static function touchedBy(Verification $verification, int $most): Collection
     {
-        $good = Verification::query()->with('outcome')->where('thermometer_id', $check->thermometer_id)->where('id', '<', $check->id)->orderByDesc('at')->get()
-            ->first(static fn(Verification $earlier): bool => !$earlier->isFailed());
+        $good = Verification::query()->with('outcome')->where('thermometer_id', $verification->thermometer_id)->where('id', '<', $verification->id)->orderByDesc('at')->limit(self::NEWEST)->get()
+            ->first(static fn(Verification $earlier): bool => !$earlier->toCore()->isFailed());
 
-        return Replicate::query()->with(['calibration', 'person'])->whereRelation('verification', 'thermometer_id', $check->thermometer_id)
-            ->where('at', '<=', $check->at)->when($good !== null, static fn($query) => $query->where('at', '>', $good?->at))->orderBy('at')->get();
+        return Replicate::query()->with(['calibration', 'person'])->whereRelation('verification', 'thermometer_id', $verification->thermometer_id)
+            ->where('at', '<=', $verification->at)->when($good !== null, static fn($query) => $query->where('at', '>', $good?->at))->orderByDesc('at')->limit($most)->get()->reverse()->values();
     }
 }

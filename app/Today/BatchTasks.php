@@ -4,64 +4,90 @@ declare(strict_types=1);
 
 namespace Rheacid\Today;
 
-use Illuminate\Support\Collection;
-use Rheacid\Batches\Deadline;
+use Carbon\CarbonImmutable;
+use Rheacid\Board\BatchLine;
+use Rheacid\Board\DeadlineFacts;
+use Rheacid\Board\PairLine;
+use Rheacid\Core\Care\Priority;
+use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Numbers;
-use Rheacid\Models\Batch;
-use Rheacid\Models\Pair;
-use Rheacid\Models\Measurement;
+use Rheacid\Core\Words\ForecastWords;
 use Rheacid\SiteClock;
 
 /** What running and held batches ask for. */
 final class BatchTasks
 {
+    /** More than these stand on the list of batches. */
+    private const MOST = 30;
+
     /**
      * A ferment under way is read at least once a day. Common practice, no source.
      *
-     * @param Collection<int, Batch> $batches
-     * @param Pair|null $ready what it could be read with
+     * @param list<BatchLine> $batches
+     * @param PairLine|null $ready what it could be read with
      *
      * @return list<Task>
      */
-    public static function toMeasure(Collection $batches, ?Pair $ready): array
+    public static function toMeasure(array $batches, ?PairLine $ready): array
     {
-        return array_values($batches->reject(static fn(Batch $batch): bool => $batch->wasReadToday())->map(static fn(Batch $batch): Task => new Task(
+        $waiting = array_values(array_filter($batches, static fn(BatchLine $batch): bool => !self::wasReadToday($batch)));
+        $tasks = array_map(static fn(BatchLine $batch): Task => new Task(
+            Priority::Measure,
             'measure',
-            "Measure {$batch->product->name} {$batch->code}",
-            implode(' · ', array_filter([self::last($batch->currentMeasurements->last()), self::deadline($batch), $ready === null ? 'needs a calibrated pair first' : "{$ready->electrode->code} is ready"])),
-            route('drafts.create', $batch),
+            "Measure $batch->product $batch->code",
+            implode(' · ', array_filter([self::last($batch), self::deadline($batch), $ready === null ? 'needs a calibrated pair first' : "$ready->code is ready"])),
+            route('drafts.create', $batch->id),
             'Measure',
             $ready === null ? 'idle' : 'met',
-        ))->all());
+        ), array_slice($waiting, 0, self::MOST));
+        $more = count($waiting) - count($tasks);
+
+        return $more > 0 ? [...$tasks, new Task(Priority::Measure, 'measure', "Measure $more more", 'not read today', route('measure'), 'See them', 'idle')] : $tasks;
     }
 
     /**
-     * @param Collection<int, Batch> $batches
+     * @param list<BatchLine> $batches
      *
      * @return list<Task>
      */
-    public static function held(Collection $batches): array
+    public static function held(array $batches): array
     {
-        return array_values($batches->filter(static fn(Batch $batch): bool => $batch->state() === 'held')->map(static fn(Batch $batch): Task => new Task(
-            'batch',
-            "{$batch->code} is held",
-            (string) $batch->newestEvent?->reason,
-            route('batches.show', $batch),
-            'Open',
-            'fail',
-        ))->all());
+        $held = array_filter($batches, static fn(BatchLine $batch): bool => $batch->state === BatchState::Held);
+
+        return array_map(static fn(BatchLine $batch): Task => new Task(Priority::HeldBatch, 'batch', "$batch->code is held", (string) $batch->reason, route('batches.show', $batch->id), 'Open', 'fail'), array_slice(array_values($held), 0, self::MOST));
     }
 
-    private static function last(?Measurement $reading): string
+    public static function wasReadToday(BatchLine $batch): bool
     {
-        return $reading?->decision === null ? 'no reading yet' : sprintf('last %s, %s', Numbers::fixed($reading->decision->value_ph, 2), SiteClock::short($reading->observed_at));
+        return $batch->readAt !== null && SiteClock::local($batch->readAt)->isSameDay(SiteClock::local(CarbonImmutable::now()));
     }
 
-    private static function deadline(Batch $batch): ?string
+    /** By when what must be met, in words. */
+    public static function due(DeadlineFacts $deadline): string
     {
-        $next = Deadline::next($batch);
-        $outlook = $next?->outlook();
+        return sprintf('%s %s %s', $deadline->written, $deadline->at->isPast() ? 'was due' : 'by', SiteClock::short($deadline->at));
+    }
 
-        return $next === null ? null : $next->words() . ($outlook === null ? '' : ": $outlook");
+    /** What is expected, in words; null where nothing is, or the deadline has passed. */
+    public static function outlook(BatchLine $batch, DeadlineFacts $deadline): ?string
+    {
+        return match (true) {
+            $deadline->at->isPast() => 'not proven in time',
+            $deadline->forecast === null => null,
+            default => ForecastWords::sentence($deadline->forecast, static fn(float $hours): string => SiteClock::short($batch->since->addSeconds((int) round($hours * 3600)))),
+        };
+    }
+
+    private static function last(BatchLine $batch): string
+    {
+        return $batch->value === null || $batch->readAt === null ? 'no reading yet' : sprintf('last %s, %s', Numbers::fixed($batch->value, $batch->measurand?->decimals() ?? 2), SiteClock::short($batch->readAt));
+    }
+
+    private static function deadline(BatchLine $batch): ?string
+    {
+        $next = $batch->next();
+        $outlook = $next === null ? null : self::outlook($batch, $next);
+
+        return $next === null ? null : self::due($next) . ($outlook === null ? '' : ": $outlook");
     }
 }

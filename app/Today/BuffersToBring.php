@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Rheacid\Today;
 
-use Carbon\CarbonImmutable;
+use Rheacid\Board\BottleLine;
+use Rheacid\Board\Lines;
 use Rheacid\Core\Solutions\BufferFamily;
-use Rheacid\Core\Solutions\BufferLot;
 use Rheacid\Core\Solutions\BufferPlan;
-use Rheacid\Models\Lot;
+use Rheacid\Core\Solutions\SolutionKind;
+use Rheacid\Core\Solutions\Spent;
 use Rheacid\SiteClock;
 
 /** The buffers for what will be measured, of one family, from bottles in date with uses left. */
@@ -23,12 +24,11 @@ final class BuffersToBring
      */
     public static function for(array $expectedPh, BufferFamily $family): BufferPlan
     {
-        $today = SiteClock::local(CarbonImmutable::now())->toDateString();
-        $lots = Lot::query()->onShelf()->with('uses')->where('kind', 'buffer')->orderBy('code')->get()->reject(static fn(Lot $lot): bool => $lot->isBarred() || ($lot->comes_as === 'powder' && $lot->openedOn() === null));
+        $bottles = array_filter(Lines::bottles(SolutionKind::Buffer), static fn(BottleLine $bottle): bool => $bottle->barredBy === null && $bottle->status()->spent !== Spent::NotMadeUp);
         $plans = [];
         foreach ($family === BufferFamily::Any ? [BufferFamily::Technical, BufferFamily::Standard, BufferFamily::Any] : [$family] as $one) {
-            $own = $lots->filter(static fn(Lot $lot): bool => $one->holds((string) $lot->buffer));
-            $plans[] = $plan = BufferPlan::for($expectedPh === [] ? self::USUAL_PH : $expectedPh, $today, array_values($own->map(static fn(Lot $lot): BufferLot => $lot->forPlan())->all()));
+            $own = array_filter($bottles, static fn(BottleLine $bottle): bool => $one->holds((string) $bottle->buffer));
+            $plans[] = $plan = BufferPlan::for($expectedPh === [] ? self::USUAL_PH : $expectedPh, SiteClock::today(), array_values(array_map(static fn(BottleLine $bottle) => $bottle->forPlan(), $own)));
             if ($plan->brackets()) {
                 return $plan;
             }

@@ -5,29 +5,23 @@ declare(strict_types=1);
 namespace Rheacid\Today;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Relations\HasMany;
-use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Cache;
-use Rheacid\Core\Care\PairStatus;
+use Rheacid\Board\BatchLine;
+use Rheacid\Board\Lines;
+use Rheacid\Board\PairLine;
+use Rheacid\Board\ThermometerLine;
 use Rheacid\Core\Care\PairState;
-use Rheacid\Core\Care\ThermometerState;
+use Rheacid\Core\Care\Priority;
 use Rheacid\Core\Solutions\BufferFamily;
 use Rheacid\Core\Solutions\BufferPlan;
-use Rheacid\Models\Batch;
 use Rheacid\Models\CalibrationRun;
-use Rheacid\Models\CareEvent;
-use Rheacid\Models\Electrode;
-use Rheacid\Models\Measures;
-use Rheacid\Models\Pair;
-use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
-use Rheacid\Models\Thermometer;
-use Rheacid\SiteClock;
+use Rheacid\Models\Measures;
 use Rheacid\Records\Ledger;
-use Rheacid\Shelf\Readiness;
-use Rheacid\Shelf\Thermometers;
+use Rheacid\SiteClock;
 
-/** What to do next, in the order in which to do it. Worked out once a request. */
+/** What to do next, in the order in which to do it: told from the board, once a request. */
 final class DayPlan
 {
     /** A ferment falls no further than this until its next reading. Common practice, no source. */
@@ -38,58 +32,71 @@ final class DayPlan
     /** @var list<Task>|null */
     private ?array $tasks = null;
 
-    /** @var Collection<int, Pair>|null */
-    private ?Collection $pairs = null;
+    /** @var list<PairLine>|null */
+    private ?array $pairs = null;
 
-    /** @var Collection<int, Pair>|null */
-    private ?Collection $cells = null;
+    /** @var list<PairLine>|null */
+    private ?array $cells = null;
 
-    /** @var Collection<int, Batch>|null */
-    private ?Collection $batches = null;
+    /** @var list<BatchLine>|null */
+    private ?array $batches = null;
+
+    /** @var list<ThermometerLine>|null */
+    private ?array $thermometers = null;
 
     private ?BufferPlan $buffers = null;
 
-    /** @var list<Thermometer>|null */
-    private ?array $thermometersDue = null;
+    /** @var list<int>|null */
+    private ?array $inRun = null;
 
-    /** @var array<int, PairStatus> */
-    private array $statuses = [];
-
-    /** @return list<Task> */
+    /** @return list<Task> for the person at the bench: a colleague's open work is not the first thing to do */
     public function tasks(): array
     {
-        return $this->tasks ??= $this->kept();
+        if ($this->tasks === null) {
+            $me = Auth::id();
+            $tasks = array_map(static fn(Task $task): Task => $task->holderId === null || $task->holderId === $me ? $task : new Task(Priority::OthersWork, $task->room, $task->title, $task->detail, $task->url, 'Look', 'idle', $task->holderId), $this->kept());
+            $order = array_keys($tasks);
+            usort($order, static fn(int $a, int $b): int => [$tasks[$a]->priority->value, $a] <=> [$tasks[$b]->priority->value, $b]);
+            $this->tasks = array_map(static fn(int $i): Task => $tasks[$i], $order);
+        }
+
+        return $this->tasks;
     }
 
     /**
      * The plan follows from the records and the minute, and every record moves the ledger's head: so long as neither has
-     * changed, neither has the plan, which the rail of every page counts.
+     * changed, neither has the plan, which the rail of every page counts. One plan is kept, in the place of the one before.
      *
      * @return list<Task>
      */
     private function kept(): array
     {
-        $key = 'plan ' . Ledger::head() . ' ' . CarbonImmutable::now()->format('Y-m-d H:i');
+        $of = Ledger::head() . ' ' . CarbonImmutable::now()->format('Y-m-d H:i');
+        $kept = Cache::get('plan');
+        if (is_array($kept) && ($kept['of'] ?? null) === $of) {
+            /** @var list<Task> $tasks as they were put there */
+            $tasks = $kept['tasks'];
 
-        return Cache::remember($key, self::KEPT_S, fn(): array => $this->worked());
+            return $tasks;
+        }
+        $tasks = $this->worked();
+        Cache::put('plan', ['of' => $of, 'tasks' => $tasks], self::KEPT_S);
+
+        return $tasks;
     }
 
     /** @return list<Task> */
     private function worked(): array
     {
-        // Without a pair in force nothing can be measured; with one, the batches come first.
-        $measurements = BatchTasks::toMeasure($this->batches(), $this->readyPair());
-        $calibrations = InstrumentTasks::toCalibrate($this);
-        $work = $this->readyPair() === null ? [...$calibrations, ...$measurements] : [...$measurements, ...$calibrations];
-
         return [
+            ...BatchTasks::held($this->batches()),
             ...$this->openWork(),
             ...InstrumentTasks::followUps($this),
-            ...$work,
+            ...BatchTasks::toMeasure($this->batches(), $this->readyPair()),
+            ...InstrumentTasks::toCalibrate($this),
             ...InstrumentTasks::cells($this),
             ...InstrumentTasks::toCheck($this),
             ...InstrumentTasks::soaks($this),
-            ...BatchTasks::held($this->batches()),
             ...InstrumentTasks::care($this),
         ];
     }
@@ -99,44 +106,42 @@ final class DayPlan
         return count(array_filter($this->tasks(), static fn(Task $task): bool => $task->room === $room));
     }
 
-    /** @return Collection<int, Pair> */
-    public function pairs(): Collection
+    /** @return list<PairLine> */
+    public function pairs(): array
     {
-        return $this->pairs ??= Pair::query()->together()->measuring(Measures::Ph)->with(['meter', 'electrode.careEvents' => self::lastOfEachKind(...), 'policy', 'newestCalibration.void', 'newestCalibration.policy', 'newestCalibration.points', 'openRun.holder', 'openDraft.holder'])->orderBy('id')->get();
+        return $this->pairs ??= Lines::pairs(Measures::Ph);
     }
 
-    /**
-     * The present state and what is due follow from the last event of each kind; a year of care need not be read for them.
-     *
-     * @param HasMany<CareEvent, Electrode> $care
-     */
-    private static function lastOfEachKind(HasMany $care): void
+    /** @return list<PairLine> conductivity and redox sensors */
+    public function cells(): array
     {
-        $care->whereRaw('(electrode_id, kind, at) in (select electrode_id, kind, max(at) from care_events group by electrode_id, kind)');
+        return $this->cells ??= Lines::pairs(Measures::Conductivity, Measures::Redox);
     }
 
-    /** @return Collection<int, Pair> conductivity and redox sensors */
-    public function cells(): Collection
+    /** @return list<BatchLine> running and held, the oldest first, as far as a day has place */
+    public function batches(): array
     {
-        return $this->cells ??= Pair::query()->together()->measuring(Measures::Conductivity, Measures::Redox)->with(['meter', 'electrode.careEvents' => self::lastOfEachKind(...), 'policy', 'newestCell'])->orderBy('id')->get();
+        return $this->batches ??= Lines::batches();
     }
 
-    /** @return Collection<int, Batch> running and held */
-    public function batches(): Collection
+    /** @return list<ThermometerLine> */
+    public function thermometers(): array
     {
-        return $this->batches ??= Batch::query()->with(['product.limits', 'product.method', 'newestEvent', 'currentMeasurements.decision', 'currentMeasurements.sample'])->orderBy('started_at')->get()
-            ->filter(static fn(Batch $batch): bool => in_array($batch->state(), ['running', 'held'], true))->values();
+        return $this->thermometers ??= Lines::thermometers();
     }
 
-    public function status(Pair $pair): PairStatus
+    public function readyPair(): ?PairLine
     {
-        return $this->statuses[$pair->id] ??= Readiness::of($pair);
-    }
+        $inForce = null;
+        foreach ($this->pairs() as $pair) {
+            $state = $pair->status()->state;
+            if ($state === PairState::Ready) {
+                return $pair;
+            }
+            $inForce ??= $state->isInForce() ? $pair : null;
+        }
 
-    public function readyPair(): ?Pair
-    {
-        return $this->pairs()->first(fn(Pair $pair): bool => $this->status($pair)->state === PairState::Ready)
-            ?? $this->pairs()->first(fn(Pair $pair): bool => $this->status($pair)->state->isInForce());
+        return $inForce;
     }
 
     /**
@@ -146,13 +151,9 @@ final class DayPlan
      */
     public function expectedPh(): array
     {
-        return array_values($this->batches()->map(static function (Batch $batch): array {
-            $last = $batch->currentMeasurements->last()?->decision;
-
-            return $last === null
-                ? [$batch->product->expected_low_ph, $batch->product->expected_high_ph]
-                : [min($last->value_ph, max($batch->product->expected_low_ph, $last->value_ph - self::FALLS_PH)), $last->value_ph];
-        })->all());
+        return array_map(static fn(BatchLine $batch): array => $batch->lastPh === null
+            ? [$batch->expectedLow, $batch->expectedHigh]
+            : [min($batch->lastPh, max($batch->expectedLow, $batch->lastPh - self::FALLS_PH)), $batch->lastPh], $this->batches());
     }
 
     /** The buffers to bring for today's batches, of one family, from bottles in date with uses left. */
@@ -167,43 +168,51 @@ final class DayPlan
         return BuffersToBring::for($this->expectedPh(), $family);
     }
 
+    /** @return list<ThermometerLine> those whose check is due by the end of the day, or that need one before they are used */
+    public function thermometersDue(): array
+    {
+        $batches = $this->batches();
+        $lastBatch = $batches === [] ? null : max(array_map(static fn(BatchLine $batch): CarbonImmutable => $batch->since, $batches));
+        $endOfDay = SiteClock::endOfDay(CarbonImmutable::now());
+
+        return array_values(array_filter($this->thermometers(), static function (ThermometerLine $thermometer) use ($lastBatch, $endOfDay): bool {
+            $isNewBatch = $thermometer->eachBatch && $thermometer->checkedAt !== null && $lastBatch !== null && $lastBatch > $thermometer->checkedAt;
+            $isDue = !$thermometer->status()->state->isInForce() || $isNewBatch || $thermometer->dueAt <= $endOfDay;
+
+            return $isDue && $thermometer->isCheckedHere();
+        }));
+    }
+
+    /** @return list<int> pairs that are being calibrated */
+    public function pairsInRun(): array
+    {
+        return $this->inRun ??= array_values(CalibrationRun::query()->whereNotNull('open_pair_id')->limit(Lines::MOST)->pluck('pair_id')->map(static fn(mixed $id): int => is_numeric($id) ? (int) $id : 0)->all());
+    }
+
     /** @return list<Task> */
     private function openWork(): array
     {
-        $runs = CalibrationRun::query()->with(['pair.electrode', 'holder'])->whereNotNull('open_pair_id')->get()->map(static fn(CalibrationRun $run): Task => new Task(
+        $runs = CalibrationRun::query()->with(['pair.electrode', 'holder'])->whereNotNull('open_pair_id')->limit(Lines::MOST)->get()->map(static fn(CalibrationRun $run): Task => new Task(
+            Priority::OwnWork,
             'calibrate',
             "Go on with the calibration of {$run->pair->electrode->code}",
             sprintf('%s, since %s', $run->holder->name, SiteClock::short($run->opened_at)),
             route('runs.show', $run),
             'Go on',
             'care',
+            $run->holder_id,
         ));
-        $drafts = MeasurementDraft::query()->with(['sample.batch', 'holder'])->whereNotNull('open_pair_id')->get()->map(static fn(MeasurementDraft $draft): Task => new Task(
+        $drafts = MeasurementDraft::query()->with(['sample.occasion.batch', 'holder'])->whereNotNull('open_pair_id')->limit(Lines::MOST)->get()->map(static fn(MeasurementDraft $draft): Task => new Task(
+            Priority::OwnWork,
             'measure',
-            "Go on measuring {$draft->sample->batch->code}",
+            "Go on measuring {$draft->sample->occasion->batch->code}",
             sprintf('%s, since %s', $draft->holder->name, SiteClock::short($draft->opened_at)),
             route('drafts.show', $draft),
             'Go on',
             'care',
+            $draft->holder_id,
         ));
 
         return [...$runs->all(), ...$drafts->all()];
-    }
-
-    /** @return list<Thermometer> those whose check is due by the end of the day, or that need one before they are used */
-    public function thermometersDue(): array
-    {
-        if ($this->thermometersDue !== null) {
-            return $this->thermometersDue;
-        }
-        $lastBatch = Batch::query()->max('started_at');
-
-        return $this->thermometersDue = array_values(Thermometer::query()->with(['newestVerification.outcome', 'newestService'])->orderBy('code')->get()->filter(static function (Thermometer $thermometer) use ($lastBatch): bool {
-            $status = Thermometers::status($thermometer);
-            $isNewBatch = $thermometer->service()->each_batch && $thermometer->newestVerification !== null && is_string($lastBatch) && CarbonImmutable::parse($lastBatch, 'UTC') > $thermometer->newestVerification->at;
-            $isDue = !$status->state->isInForce() || $isNewBatch || $status->until <= SiteClock::endOfDay(CarbonImmutable::now());
-
-            return $isDue && $status->state !== ThermometerState::OutOfUse && !$thermometer->service()->isReference();
-        })->all());
     }
 }

@@ -4,16 +4,23 @@ declare(strict_types=1);
 
 namespace Rheacid\Today;
 
+use Rheacid\Core\Care\Priority;
+
 /** One thing to do, with the button that leads there. */
 final readonly class Task
 {
-    /** @param string $room where it is done: calibrate, measure, batch */
+    /**
+     * @param string $room where it is done: ready, calibrate, verify, measure, batch
+     * @param int|null $holderId whose work it is, where it is in somebody's hands
+     */
     public function __construct(
+        public Priority $priority,
         public string $room,
         public string $title,
         public string $detail,
         public string $url,
         public string $button,
         public string $sign,
+        public ?int $holderId = null,
     ) {}
 }

@@ -5,16 +5,10 @@ declare(strict_types=1);
 namespace Rheacid\Today;
 
 use Carbon\CarbonImmutable;
-use Rheacid\Actions\Calibrate\OpenRun;
-use Rheacid\Batches\Deadline;
+use Rheacid\Board\Lines;
 use Rheacid\Core\Care\CareSchedule;
 use Rheacid\Core\Care\PairState;
-use Rheacid\Core\Care\ThermometerState;
 use Rheacid\Core\Words\CareWords;
-use Rheacid\Models\Lot;
-use Rheacid\Models\Thermometer;
-use Rheacid\Shelf\Cells;
-use Rheacid\Shelf\Thermometers;
 
 /** What falls due in the days ahead: calibrations, care, checks, bottles, and the deadlines of batches. */
 final class Week
@@ -24,9 +18,9 @@ final class Week
     {
         $end = CarbonImmutable::now()->addDays($days);
         $due = [...self::instruments($plan), ...self::bottles(), ...self::deadlines($plan)];
-        foreach (Thermometer::query()->with(['newestVerification.outcome', 'newestService'])->get() as $thermometer) {
-            if ($thermometer->newestVerification !== null && Thermometers::status($thermometer)->state !== ThermometerState::OutOfUse) {
-                $due[] = new DueDate($thermometer->newestVerification->due_at, "Check thermometer $thermometer->code", route('thermometers.show', $thermometer));
+        foreach ($plan->thermometers() as $thermometer) {
+            if ($thermometer->dueAt !== null) {
+                $due[] = new DueDate($thermometer->dueAt, "Check thermometer $thermometer->code", route('thermometers.show', $thermometer->id));
             }
         }
         $due = array_filter($due, static fn(DueDate $one): bool => $one->at <= $end);
@@ -40,21 +34,21 @@ final class Week
     {
         $due = [];
         foreach ($plan->pairs() as $pair) {
-            $status = $plan->status($pair);
+            $status = $pair->status();
             if ($status->state === PairState::OutOfUse) {
                 continue;
             }
             if ($status->state->isInForce() && $status->until !== null) {
-                $due[] = new DueDate(CarbonImmutable::instance($status->until), "Calibrate {$pair->electrode->code}", route('runs.create', $pair));
+                $due[] = new DueDate(CarbonImmutable::instance($status->until), "Calibrate $pair->code", route('runs.create', $pair->id));
             }
-            foreach (CareDue::schedule($pair) as $care) {
-                $due[] = new DueDate(CarbonImmutable::instance($care['at']), CareWords::toDo($care['kind'], $pair->electrode->code), route('pairs.show', $pair));
+            foreach (InstrumentTasks::schedule($pair) as $care) {
+                $due[] = new DueDate($care['at'], CareWords::toDo($care['kind'], $pair->code), route('pairs.show', $pair->id));
             }
-            $due[] = new DueDate(CarbonImmutable::instance(CareSchedule::replaceBy($pair->electrode->first_used_on)), "Replace {$pair->electrode->code}: a year in use", route('pairs.show', $pair));
+            $due[] = new DueDate(CarbonImmutable::instance(CareSchedule::replaceBy($pair->firstUsed)), "Replace $pair->code: a year in use", route('pairs.show', $pair->id));
         }
         foreach ($plan->cells() as $pair) {
-            if ($pair->newestCell !== null && Cells::status($pair)->state !== PairState::OutOfUse) {
-                $due[] = new DueDate($pair->newestCell->due_at, "Calibrate {$pair->electrode->code} ({$pair->electrode->measures->words()})", route('cells.show', $pair));
+            if ($pair->dueAt !== null && $pair->status()->state !== PairState::OutOfUse) {
+                $due[] = new DueDate($pair->dueAt, "Calibrate $pair->code ({$pair->state?->words()})", route('cells.show', $pair->id));
             }
         }
 
@@ -65,9 +59,10 @@ final class Week
     private static function bottles(): array
     {
         $due = [];
-        foreach (Lot::query()->onShelf()->with('uses')->get() as $lot) {
-            if (OpenRun::spent($lot) === null) {
-                $due[] = new DueDate(CarbonImmutable::instance($lot->usableUntil()), "Bottle $lot->code ($lot->label) expires", route('lots.show', $lot));
+        foreach (Lines::bottles() as $bottle) {
+            $status = $bottle->status();
+            if ($status->spent === null) {
+                $due[] = new DueDate(CarbonImmutable::parse($status->usableUntil, 'UTC'), "Bottle $bottle->code ($bottle->label) expires", route('lots.show', $bottle->id));
             }
         }
 
@@ -79,8 +74,10 @@ final class Week
     {
         $due = [];
         foreach ($plan->batches() as $batch) {
-            foreach (Deadline::of($batch) as $deadline) {
-                $due[] = new DueDate($deadline->at, sprintf('%s: pH %s is due', $batch->code, $deadline->limit->toCore()->limit->written()), route('batches.show', $batch));
+            foreach ($batch->deadlines() as $deadline) {
+                if (!$deadline->isMet) {
+                    $due[] = new DueDate($deadline->at, "$batch->code: $deadline->written is due", route('batches.show', $batch->id));
+                }
             }
         }
 

@@ -4,30 +4,35 @@ declare(strict_types=1);
 
 namespace Rheacid\Verify;
 
-use Rheacid\Core\Care\ThermometerState;
+use Illuminate\Support\Collection;
+use Rheacid\Board\Lines;
+use Rheacid\Board\ThermometerLine;
 use Rheacid\Core\Thermometry\IntervalPlan;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\Verification;
-use Rheacid\Shelf\Thermometers;
 
 /** When a thermometer is checked next, from its own record and that of alike probes in like service. */
 final class NextInterval
 {
+    /** What lies further back says nothing about the next interval. */
+    private const NEWEST = 40;
+    private const ALIKE = 12;
+
     /** @param array{on: string, error: float, tolerance: float} $now the check that is being recorded */
     public static function of(Thermometer $thermometer, array $now): IntervalPlan
     {
         $service = $thermometer->service();
-        $before = Verification::query()->where('thermometer_id', $thermometer->id)->orderBy('at')->orderBy('id')->get();
+        $before = self::newest($thermometer)->reverse();
         $earned = $service->interval_days;
         $changedOn = null;
         foreach ($before as $check) {
-            if ($check->earned_days !== null && $check->earned_days !== $earned) {
+            if ($check->earned_days !== $earned) {
                 // Only checks after the interval was last changed count towards a longer one.
-                [$earned, $changedOn] = [$check->earned_days, $check->toCore()['on']];
+                [$earned, $changedOn] = [$check->earned_days, $check->forInterval()['on']];
             }
         }
 
-        return IntervalPlan::after($earned, self::byDay([...array_map(static fn(Verification $check): array => $check->toCore(), $before->all()), $now]), $changedOn, $service->toCore(), self::alike($thermometer));
+        return IntervalPlan::after($earned, self::byDay([...array_map(static fn(Verification $check): array => $check->forInterval(), $before->all()), $now]), $changedOn, $service->toCore(), self::alike($thermometer));
     }
 
     /**
@@ -42,14 +47,20 @@ final class NextInterval
             return [];
         }
         $histories = [];
-        foreach (Thermometer::query()->with(['newestService', 'newestVerification.outcome', 'checks'])->where('kind', $thermometer->kind)->whereKeyNot($thermometer->id)->get() as $other) {
-            $inForce = Thermometers::status($other)->state;
-            if ($other->service()->place === $place && $other->checks->isNotEmpty() && $inForce !== ThermometerState::OutOfUse) {
-                $histories[] = self::byDay(array_map(static fn(Verification $check): array => $check->toCore(), $other->checks->all()));
+        foreach (array_slice(array_filter(Lines::thermometers(), static fn(ThermometerLine $line): bool => $line->state === $thermometer->kind && $line->place === $place && $line->id !== $thermometer->id), 0, self::ALIKE) as $line) {
+            $checks = self::newest($line)->reverse();
+            if ($checks->isNotEmpty()) {
+                $histories[] = self::byDay(array_map(static fn(Verification $check): array => $check->forInterval(), $checks->all()));
             }
         }
 
         return $histories;
+    }
+
+    /** @return Collection<int, Verification> the newest first */
+    private static function newest(Thermometer|ThermometerLine $thermometer): Collection
+    {
+        return Verification::query()->where('thermometer_id', $thermometer->id)->orderByDesc('at')->orderByDesc('id')->limit(self::NEWEST)->get();
     }
 
     /**

@@ -33,6 +33,24 @@ final class CareSchedule
         return $next;
     }
 
+    /** So long before it leaves the policy, or its usual life ends, the next electrode is ordered. */
+    public const ORDER_AHEAD_DAYS = 14;
+
+    /** A forecast further off is no concern of today. */
+    private const FORESEEN_DAYS = 60;
+
+    /** Whether a day that a trend tells is near enough to act upon. */
+    public static function isForeseen(\DateTimeImmutable $leavesOn, \DateTimeImmutable $now): bool
+    {
+        return $leavesOn < $now->modify('+' . self::FORESEEN_DAYS . ' days');
+    }
+
+    /** Whether its usual life ends so soon that its successor is to be ordered. */
+    public static function isOrderedBy(\DateTimeImmutable $firstUsed, \DateTimeImmutable $now): bool
+    {
+        return self::replaceBy($firstUsed) <= $now->modify('+' . self::ORDER_AHEAD_DAYS . ' days');
+    }
+
     public static function replaceBy(\DateTimeImmutable $firstUsed): \DateTimeImmutable
     {
         return $firstUsed->modify('+' . self::LIFE_DAYS . ' days');

@@ -54,6 +54,12 @@ enum Diagnosis: string
         };
     }
 
+    /** Whether a buffer or the temperature is in doubt rather than the electrode: that can read acid too acid. */
+    public function namesBufferOrTemperature(): bool
+    {
+        return in_array($this, [self::OtherFamily, self::TiredBuffers, self::Swapped, self::AlkalineBuffer], true);
+    }
+
     private static function lowSlope(CalibrationFit $fit, Criteria $criteria, ElectrodePast $past): self
     {
         $slowest = max([0.0, ...array_map(static fn(CalibrationPoint $point): float => $point->responseTimeS ?? 0.0, $fit->points)]);

@@ -33,7 +33,7 @@ final readonly class Forecast
      * @param float $goal pH that a reading must come down to: the target less the uncertainty
      * @param float|null $withinH the deadline
      */
-    private function __construct(
+    public function __construct(
         public ForecastModel $model,
         public ?float $etaH,
         public ?float $lowH,
@@ -85,6 +85,12 @@ final readonly class Forecast
             $high !== null && Numbers::atMost($high, (count($readings) <= self::FEW ? self::FEW_SHARE : 1.0) * $withinH) => ForecastVerdict::OnTrack,
             default => ForecastVerdict::AtRisk,
         }, $goal, $withinH, false);
+    }
+
+    /** How it stands later, when nothing more has been read: the clock may have run out. */
+    public function verdictAt(float $nowH): ?ForecastVerdict
+    {
+        return $this->withinH !== null && !$this->isReached && !Numbers::atMost($nowH, $this->withinH) ? ForecastVerdict::Late : $this->verdict;
     }
 
     /**

@@ -4,13 +4,21 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Records;
 
-/** One line of the audit ledger: what was written, chained to the line before by its hash. */
+/**
+ * One line of the audit ledger: what was written, chained to the line before by its hash.
+ *
+ * The hash is over the hash before, every field, and the SHA-256 of the payload: a line can be shown without what it seals.
+ */
 final readonly class LedgerLine
 {
     /** What the first line is chained to. */
     public const ORIGIN = '0000000000000000000000000000000000000000000000000000000000000000';
 
+    /** The form of the line. A later form is told apart by it. */
+    public const VERSION = 1;
+
     private function __construct(
+        public int $version,
         public int $seq,
         public string $at,
         public int $personId,
@@ -18,25 +26,34 @@ final readonly class LedgerLine
         public string $table,
         public int $rowId,
         public string $payload,
+        public string $payloadSha256,
         public string $prev,
         public string $hash,
     ) {}
 
     /**
-     * @param string $at UTC, ISO 8601 with milliseconds
-     * @param array<string, array<int, array<string, string|null>>> $rows every row the action wrote, by table and id
+     * @param string $at UTC, ISO 8601 with milliseconds; moved up to the line before where it lies before it
+     * @param array<string, array<int, array<string, string|null>>> $rows every row the action wrote, by table and id; large columns by their digest
      */
     public static function after(?self $last, string $at, int $personId, string $action, string $table, int $rowId, array $rows): self
     {
-        $line = [$last === null ? 1 : $last->seq + 1, $at, $personId, $action, $table, $rowId, self::payload($rows)];
+        $payload = self::payload($rows);
+        $line = [self::VERSION, $last === null ? 1 : $last->seq + 1, $last === null ? $at : max($at, $last->at), $personId, $action, $table, $rowId];
         $prev = $last === null ? self::ORIGIN : $last->hash;
+        $digest = hash('sha256', $payload);
 
-        return new self(...[...$line, $prev, self::seal($prev, $line)]);
+        return new self(...[...$line, $payload, $digest, $prev, self::seal($prev, [...$line, $digest])]);
     }
 
-    public static function kept(int $seq, string $at, int $personId, string $action, string $table, int $rowId, string $payload, string $prev, string $hash): self
+    public static function kept(int $version, int $seq, string $at, int $personId, string $action, string $table, int $rowId, string $payload, string $payloadSha256, string $prev, string $hash): self
     {
-        return new self($seq, $at, $personId, $action, $table, $rowId, $payload, $prev, $hash);
+        return new self($version, $seq, $at, $personId, $action, $table, $rowId, $payload, $payloadSha256, $prev, $hash);
+    }
+
+    /** What stands in a payload for a large column. */
+    public static function digest(string $value): string
+    {
+        return 'sha256:' . hash('sha256', $value);
     }
 
     /** Why this line cannot follow that one; null if it does. */
@@ -47,7 +64,9 @@ final readonly class LedgerLine
         return match (true) {
             $this->seq !== $seq => "ledger line $seq is missing",
             $this->prev !== ($last === null ? self::ORIGIN : $last->hash) => "ledger line {$this->seq} does not follow the line before it",
-            $this->hash !== self::seal($this->prev, [$this->seq, $this->at, $this->personId, $this->action, $this->table, $this->rowId, $this->payload]) => "ledger line {$this->seq} was altered",
+            $this->hash !== self::seal($this->prev, [$this->version, $this->seq, $this->at, $this->personId, $this->action, $this->table, $this->rowId, $this->payloadSha256]) => "ledger line {$this->seq} was altered",
+            $this->payloadSha256 !== hash('sha256', $this->payload) => "what ledger line {$this->seq} seals was altered",
+            $last !== null && $this->at < $last->at => "ledger line {$this->seq} lies in time before the line before it",
             default => null,
         };
     }

@@ -6,17 +6,22 @@ namespace Rheacid\Actions\Bench;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
 use Rheacid\Bench\SimulatedBench;
+use Rheacid\Core\Solutions\BottleEvent;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Lot;
 use Rheacid\Models\LotEvent;
 use Rheacid\Models\LotUse;
+use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\IdempotencyKey;
+use Rheacid\Rights\Right;
+use Rheacid\Shelf\Occupancy;
 
 /** Puts the electrode of the simulated bench into a cup, the wrong one too. */
 final readonly class MoveElectrode
@@ -25,12 +30,15 @@ final readonly class MoveElectrode
 
     /**
      * @param int $speed how many simulated seconds pass in a second
-     * @param CalibrationRun|null $run a run that is under way: the bottle loses one use to it
+     * @param CalibrationRun|MeasurementDraft|null $for the work under way that moves it; a run takes one use of the bottle
+     *
+     * @throws Refused if there is no such cup, or the electrode is in other work
      */
-    public function __invoke(Person $by, Electrode $electrode, int $cupId, int $speed, ?CalibrationRun $run = null): void
+    public function __invoke(Person $by, Electrode $electrode, int $cupId, int $speed, CalibrationRun|MeasurementDraft|null $for = null): void
     {
-        $cups = array_column($this->bench->cups(), null, 'id');
-        $cup = $cups[$cupId] ?? throw Refused::because('There is no such cup on the bench.', 'cup');
+        Gate::forUser($by)->authorize(Right::Record->value);
+        Occupancy::ensureMovable($by, $electrode, $for);
+        $cup = $this->bench->cup($cupId) ?? throw Refused::because('There is no such cup on the bench.', 'cup');
         DB::table('bench_immersions')->insert([
             'electrode_id' => $electrode->id,
             'bench_cup_id' => $cup->id,
@@ -38,8 +46,8 @@ final readonly class MoveElectrode
             'speed' => in_array($speed, SimulatedBench::SPEEDS, true) ? $speed : 1,
             'from_mv' => $this->bench->standsAt($electrode),
         ]);
-        if ($run !== null && $cup->lotId !== null && LotUse::query()->where(['lot_id' => $cup->lotId, 'calibration_run_id' => $run->id])->doesntExist()) {
-            Recording::once($by, IdempotencyKey::own(), 'use a bottle', LotUse::class, static fn(Entry $entry): LotUse => self::useLot($entry, $run, $cup->lotId));
+        if ($for instanceof CalibrationRun && $cup->lotId !== null && LotUse::query()->where(['lot_id' => $cup->lotId, 'calibration_run_id' => $for->id])->doesntExist()) {
+            Recording::once($by, IdempotencyKey::own(), 'use a bottle', LotUse::class, static fn(Entry $entry): LotUse => self::useLot($entry, $for, $cup->lotId));
         }
     }
 
@@ -60,9 +68,9 @@ final readonly class MoveElectrode
     /** A bottle that is used is open, whether anybody said so or not. */
     public static function openLot(Entry $entry, int $lotId): void
     {
-        $lot = Lot::query()->with('events')->findOrFail($lotId);
+        $lot = Lot::query()->findOrFail($lotId);
         if ($lot->openedOn() === null) {
-            $entry->add(new LotEvent(['lot_id' => $lotId, 'kind' => 'opened', 'note' => 'first use', 'at' => $entry->at, 'person_id' => $entry->by->id]));
+            $entry->add(new LotEvent(['lot_id' => $lotId, 'kind' => BottleEvent::Opened, 'note' => 'first use', 'at' => $entry->at, 'person_id' => $entry->by->id]));
         }
     }
 }

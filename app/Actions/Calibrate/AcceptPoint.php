@@ -7,17 +7,23 @@ namespace Rheacid\Actions\Calibrate;
 use Rheacid\Actions\Bench\MoveElectrode;
 use Rheacid\Actions\KeepTrace;
 use Rheacid\Bench\Observation;
+use Rheacid\Board\Lines;
 use Rheacid\Bench\ReadingSource;
 use Rheacid\Bench\Source;
-use Rheacid\Core\Electrode\BufferRecognition;
+use Rheacid\Core\Electrode\Buffer;
+use Rheacid\Core\Electrode\BufferTables;
 use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Core\Electrode\CupDoubt;
+use Rheacid\Core\Electrode\CupRecognition;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Core\Solutions\BufferOrder;
+use Rheacid\Core\Solutions\SolutionKind;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Person;
+use Rheacid\Models\PointKind;
 use Rheacid\Models\RunState;
 use Rheacid\SiteClock;
 use Rheacid\Records\Entry;
@@ -29,9 +35,6 @@ use Rheacid\Shelf\Fits;
 /** Takes the reading of one station of a run. With the last one the run is completed and judged. */
 final readonly class AcceptPoint
 {
-    /** Buffers nearer than this to the expected one cannot be told apart by their potential. */
-    private const TELLABLE_PH = 0.5;
-
     public function __construct(private CompleteRun $complete) {}
 
     /**
@@ -54,10 +57,11 @@ final readonly class AcceptPoint
                 self::takeRecognised($run, $station, $seen, $judging);
             }
             $plan = $run->plan()[$station];
-            $lot = Lot::query()->with('uses')->findOrFail($plan['lot_id']);
+            $lot = Lot::query()->findOrFail($plan['lot_id']);
+            $cup = self::recognise($seen, $lot, $judging);
             if ($reason === null) {
                 $seen->ensureSettled(Settling::WINDOW_S, null);
-                self::ensureExpected($seen, $lot, $judging);
+                self::ensureExpected($cup, $lot);
             }
             $asFound = Fits::before($run);
             $point = $entry->add(new CalibrationPoint([
@@ -72,8 +76,10 @@ final readonly class AcceptPoint
                 'response_time_s' => $seen->responseTimeS,
                 'waited_s' => $seen->waitedS(),
                 'settled' => $seen->settled,
+                'moved_ph' => $seen->movedPh(),
                 'reason' => $reason,
-                'as_found_ph' => $plan['kind'] === 'fit' ? $seen->signal->shownPh ?? $asFound?->tell($seen->signal, $seen->celsius)->ph : null,
+                'against_recognition' => $cup->doubt === CupDoubt::Another,
+                'as_found_ph' => $plan['kind'] === PointKind::Fit->value ? $seen->signal->shownPh ?? $asFound?->tell($seen->signal, $seen->celsius)->ph : null,
                 'shown_slope_percent' => $shown['slope_percent'],
                 'shown_offset_mv' => $shown['offset_mv'],
                 'trace_id' => KeepTrace::of($entry, $seen)?->id,
@@ -112,40 +118,42 @@ final readonly class AcceptPoint
     {
         $plan = $run->plan();
         $lots = Lot::query()->whereIn('id', array_column($plan, 'lot_id'))->get()->keyBy('id');
-        $candidates = [];
+        $left = [];
         foreach ($plan as $i => $one) {
-            $buffer = $lots->get($one['lot_id'])?->buffer();
-            if ($i >= $station && $one['kind'] === 'fit' && $buffer?->covers($seen->celsius) === true) {
-                $candidates[$i] = $buffer;
+            $lot = $lots->get($one['lot_id']);
+            if ($i >= $station && $one['kind'] === PointKind::Fit->value && $lot !== null) {
+                $left[$i] = $lot->buffer();
             }
         }
-        $found = $candidates === [] ? null : BufferRecognition::among($candidates, $seen->signal->idealMv($seen->celsius), $seen->celsius, $last)->recognised;
-        if (is_numeric($found) && (int) $found !== $station) {
-            [$plan[$station], $plan[(int) $found]] = [$plan[(int) $found], $plan[$station]];
+        $found = CupRecognition::station($left, $seen->signal, $seen->celsius, $last);
+        if ($found !== null && $found !== $station) {
+            [$plan[$station], $plan[$found]] = [$plan[$found], $plan[$station]];
             $run->update(['stations' => $plan]);
         }
     }
 
-    /** A bottle confirms itself, so what stands in the cup is told from the potential and compared with the plan. */
-    private static function ensureExpected(Observation $seen, Lot $expected, ?CalibrationFit $last): void
+    private static function recognise(Observation $seen, Lot $expected, ?CalibrationFit $last): CupRecognition
     {
-        $shelf = Lot::query()->onShelf()->where('kind', 'buffer')->orderBy('code')->get();
-        $candidates = ['expected' => $expected->buffer()];
-        foreach ($shelf as $lot) {
-            if (abs((float) $lot->nominal_ph - (float) $expected->nominal_ph) >= self::TELLABLE_PH && $lot->buffer()->covers($seen->celsius)) {
-                $candidates[$lot->label] = $lot->buffer();
+        $shelf = [];
+        foreach (Lines::bottles(SolutionKind::Buffer) as $line) {
+            if ($line->buffer !== null && $line->nominalPh !== null && BufferTables::knows($line->buffer)) {
+                $shelf[$line->label] = ['buffer' => Buffer::named($line->buffer), 'nominalPh' => $line->nominalPh];
             }
         }
-        $recognition = BufferRecognition::among($candidates, $seen->signal->idealMv($seen->celsius), $seen->celsius, $last);
-        if ($recognition->recognised === 'expected') {
-            return;
+
+        return CupRecognition::of($expected->buffer(), (float) $expected->nominal_ph, $shelf, $seen->signal, $seen->celsius, $last);
+    }
+
+    /** @throws Refused where the right buffer is in doubt */
+    private static function ensureExpected(CupRecognition $cup, Lot $expected): void
+    {
+        $apparent = Numbers::fixed($cup->apparentPh, 2);
+        if ($cup->doubt !== null) {
+            throw Refused::because(match ($cup->doubt) {
+                CupDoubt::NoBuffer => sprintf('This reads like pH %s, which is no buffer on the shelf; %s is expected. Check the cup and the electrode, or accept with a reason.', $apparent, $expected->label),
+                CupDoubt::Distance => sprintf('This reads like pH %s; %s is expected, but the distance leaves a doubt. Check the bottle; accept with a reason if it is right.', $apparent, $expected->label),
+                CupDoubt::Another => sprintf('This reads like %s (pH %s), but %s is expected. Move the electrode to the right cup, or accept with a reason.', $cup->looksLike, $apparent, $expected->label),
+            }, 'reason');
         }
-        $apparent = Numbers::fixed($recognition->apparentPh, 2);
-        $nearest = $recognition->matches[0];
-        throw Refused::because(match (true) {
-            abs($nearest['difference_ph']) > 0.5 => sprintf('This reads like pH %s, which is no buffer on the shelf; %s is expected. Check the cup and the electrode, or accept with a reason.', $apparent, $expected->label),
-            $nearest['buffer'] === 'expected' => sprintf('This reads like pH %s; %s is expected, but the distance leaves a doubt. Check the bottle; accept with a reason if it is right.', $apparent, $expected->label),
-            default => sprintf('This reads like %s (pH %s), but %s is expected. Move the electrode to the right cup, or accept with a reason.', $nearest['buffer'], $apparent, $expected->label),
-        }, 'reason');
     }
 }

@@ -21,7 +21,9 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Records\IdempotencyKey;
-use Rheacid\Shelf\Cells;
+use Rheacid\Shelf\Bottles;
+use Rheacid\Shelf\Occupancy;
+use Rheacid\Shelf\Readiness;
 
 /** Reads a conductivity standard or a redox standard: one gives the cell factor, the other an offset. */
 final class CalibrateCell
@@ -36,7 +38,8 @@ final class CalibrateCell
     {
         return Recording::once($by, $form, 'calibrate a cell', CellCalibration::class, static function (Entry $entry) use ($by, $pair, $lot, $seen, $reason): CellCalibration {
             self::ensureUsable($pair);
-            $objection = self::objection($lot, $pair->electrode->measures);
+            Occupancy::ensureFree($pair->electrode);
+            $objection = Bottles::objectionToCell($lot, $pair->electrode->measures);
             if ($objection !== null) {
                 throw Refused::because(sprintf('Bottle %s (%s): %s.', $lot->code, $lot->label, $objection), 'lot');
             }
@@ -68,22 +71,12 @@ final class CalibrateCell
         });
     }
 
-    /** Why a bottle cannot serve such a sensor today; null if it can. */
-    public static function objection(Lot $lot, Measures $measures): ?string
-    {
-        return match (true) {
-            $lot->kind === $measures->value => OpenRun::spent($lot),
-            $lot->isBuffer() => sprintf('a pH buffer, not a %s standard', $measures->words()),
-            default => sprintf('not a %s standard', $measures->words()),
-        };
-    }
-
     private static function ensureUsable(Pair $pair): void
     {
         if ($pair->electrode->measures === Measures::Ph) {
             throw Refused::because(sprintf('%s measures pH; it is calibrated on buffers.', $pair->electrode->code), 'pair');
         }
-        $status = Cells::status($pair);
+        $status = Readiness::of($pair);
         if ($pair->parting !== null || in_array($status->state, [PairState::OutOfUse, PairState::Retired], true)) {
             throw Refused::because(sprintf('%s is %s.', $pair->electrode->code, $pair->parting !== null ? 'parted from its meter' : StateWords::pair($status->state, null, $status->because)), 'pair');
         }

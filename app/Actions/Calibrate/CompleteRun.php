@@ -18,12 +18,13 @@ use Rheacid\Models\ControlCheck;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CalibrationRun;
-use Rheacid\Models\CareEvent;
 use Rheacid\Models\RunEvent;
 use Rheacid\Models\RunState;
 use Rheacid\SiteClock;
 use Rheacid\Records\Entry;
 use Rheacid\Shelf\Fits;
+use Rheacid\Models\SessionMoment;
+use Rheacid\Shelf\CareLog;
 use Rheacid\Shelf\Health;
 
 /** Judges a run whose stations all have their point, and writes the calibration. */
@@ -126,7 +127,8 @@ final class CompleteRun
     private static function past(CalibrationRun $run): ElectrodePast
     {
         $before = Calibration::query()->where('pair_id', $run->pair_id)->orderByDesc('at')->first();
-        $wasCleaned = $run->pair->electrode->careEvents->contains(static fn(CareEvent $event): bool => $event->kind === CareKind::Cleaned && ($before === null || $event->at > $before->at));
+        $cleaned = CareLog::of($run->pair->electrode)->last(CareKind::Cleaned);
+        $wasCleaned = $cleaned !== null && ($before === null || $cleaned->at > $before->at);
 
         return new ElectrodePast($wasCleaned, (Health::trend($run->pair)->percentPerYear ?? 0.0) < 0);
     }
@@ -143,14 +145,14 @@ final class CompleteRun
                 'pair_id' => $run->pair_id,
                 'calibration_id' => $calibration->id,
                 'lot_id' => $point->lot_id,
-                'moment' => 'start',
+                'moment' => SessionMoment::Start,
                 'mv' => $point->mv,
                 'shown_ph' => $point->shown_ph,
                 'celsius' => $point->celsius,
                 'ph' => $point->buffer_ph + $calibration->read_back_error_ph,
                 'buffer_ph' => $point->buffer_ph,
                 'limit_ph' => $run->policy->read_back_limit_ph,
-                'passed' => true,
+                'passed' => $point->settled ? true : null,
                 'settled' => $point->settled,
                 'reason' => $point->reason,
                 'trace_id' => $point->trace_id,

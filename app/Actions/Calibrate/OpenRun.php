@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Calibrate;
 
-use Carbon\CarbonImmutable;
 use Rheacid\Bench\Source;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\FitMethod;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Solutions\BufferOrder;
-use Rheacid\Core\Solutions\SolutionKind;
 use Rheacid\Core\Words\StateWords;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Lot;
@@ -25,6 +23,9 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Models\PointKind;
+use Rheacid\Shelf\Bottles;
+use Rheacid\Shelf\Occupancy;
 use Rheacid\Shelf\Readiness;
 
 /** Begins a calibration of a pair on chosen bottles: each is fitted once, then one is read back. */
@@ -49,10 +50,7 @@ final class OpenRun
             self::ensureApart($lots);
             self::ensureFit($pair, $reason);
             (new CloseStaleRun())($entry, $pair);
-            $open = CalibrationRun::query()->where('open_pair_id', $pair->id)->lockForUpdate()->first();
-            if ($open !== null) {
-                throw Refused::because(sprintf('%s is calibrating this pair since %s. Open that run, or take it over with a reason.', $open->holder->name, SiteClock::short($open->opened_at)), 'pair');
-            }
+            Occupancy::ensureFree($pair->electrode);
             $run = CalibrationRun::query()->create([
                 'pair_id' => $pair->id,
                 'policy_id' => $pair->policy->id,
@@ -60,8 +58,8 @@ final class OpenRun
                 'buffer_order' => $order,
                 'source' => $source,
                 'stations' => [
-                    ...array_map(static fn(Lot $lot): array => ['kind' => 'fit', 'lot_id' => $lot->id], $lots),
-                    ['kind' => 'read-back', 'lot_id' => $readBack->id],
+                    ...array_map(static fn(Lot $lot): array => ['kind' => PointKind::Fit->value, 'lot_id' => $lot->id], $lots),
+                    ['kind' => PointKind::ReadBack->value, 'lot_id' => $readBack->id],
                 ],
                 'holder_id' => $by->id,
                 'opened_at' => $entry->at,
@@ -73,28 +71,6 @@ final class OpenRun
 
             return $run;
         });
-    }
-
-    /** Why a bottle cannot serve a pH calibration today; null if it can. */
-    public static function objection(Lot $lot): ?string
-    {
-        return match (true) {
-            $lot->solution() === SolutionKind::Conductivity => 'a conductivity standard, not a pH buffer',
-            !$lot->isBuffer() => 'not a pH buffer',
-            default => self::spent($lot),
-        };
-    }
-
-    /** Why a bottle of whatever kind cannot be used today; null if it can. */
-    public static function spent(Lot $lot): ?string
-    {
-        return match (true) {
-            $lot->happened('discarded') !== null => 'discarded ' . SiteClock::day($lot->happened('discarded')->at),
-            $lot->comes_as === 'powder' && $lot->openedOn() === null => 'powder, not made up yet',
-            $lot->usableUntil()->lessThan(CarbonImmutable::now()->startOfDay()) => 'expired ' . SiteClock::day($lot->usableUntil()),
-            $lot->usesLeft() !== null && $lot->usesLeft() < 1 => sprintf('all %d uses taken', $lot->uses_allowed),
-            default => null,
-        };
     }
 
     /** @throws Refused if the pair was parted, or does not measure pH */
@@ -110,7 +86,7 @@ final class OpenRun
 
     private static function ensureUsable(Lot $lot): void
     {
-        $why = self::objection($lot);
+        $why = Bottles::objection($lot);
         if ($why !== null) {
             throw Refused::because(sprintf('Bottle %s (%s): %s. Choose a pH buffer that is in date with uses left.', $lot->code, $lot->label, $why), 'lots');
         }

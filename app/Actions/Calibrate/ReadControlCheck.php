@@ -5,7 +5,15 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Calibrate;
 
 use Rheacid\Actions\KeepTrace;
+use Rheacid\Actions\Measure\KeepDecision;
 use Rheacid\Bench\ReadingSource;
+use Rheacid\Core\Care\ControlCheckStatus;
+use Rheacid\Measure\DecisionCause;
+use Rheacid\Models\Measurement;
+use Rheacid\Models\Occasion;
+use Rheacid\Models\SessionMoment;
+use Rheacid\Shelf\Bottles;
+use Rheacid\Shelf\Occupancy;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Settling\Settling;
@@ -22,20 +30,20 @@ use Rheacid\Records\Refused;
 use Rheacid\Records\IdempotencyKey;
 
 /** Reads an independent buffer on the calibration in force. A failed check voids it back to the last good one. */
-final class ReadControlCheck
+final readonly class ReadControlCheck
 {
-    public const MOMENTS = ['start', 'within', 'end'];
+    public function __construct(private KeepDecision $keep) {}
 
     /**
-     * @param string $moment of the session: start, within, end
      * @param string|null $reason why a reading is taken that has not settled
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, Lot $lot, string $moment, ReadingSource $source, ?string $reason): ControlCheck
+    public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, Lot $lot, SessionMoment $moment, ReadingSource $source, ?string $reason): ControlCheck
     {
-        return Recording::once($by, $form, 'check with a buffer', ControlCheck::class, static function (Entry $entry) use ($by, $pair, $lot, $moment, $source, $reason): ControlCheck {
+        return Recording::once($by, $form, 'check with a buffer', ControlCheck::class, function (Entry $entry) use ($by, $pair, $lot, $moment, $source, $reason): ControlCheck {
             OpenRun::ensureMeasuresPh($pair);
+            Occupancy::ensureFree($pair->electrode);
             $calibration = self::inForce($pair);
             self::ensureIndependent($lot, $calibration);
             $seen = $source->observe($calibration->fitted(), Settling::WINDOW_S);
@@ -54,7 +62,8 @@ final class ReadControlCheck
                 'ph' => $ph,
                 'buffer_ph' => $bufferPh,
                 'limit_ph' => $limit,
-                'passed' => Numbers::atMost(abs($ph - $bufferPh), $limit),
+                // What has not settled vouches for nothing, and voids nothing.
+                'passed' => $seen->settled ? Numbers::atMost(abs($ph - $bufferPh), $limit) : null,
                 'settled' => $seen->settled,
                 'reason' => $reason,
                 'trace_id' => KeepTrace::of($entry, $seen)?->id,
@@ -62,8 +71,10 @@ final class ReadControlCheck
                 'person_id' => $by->id,
                 'at' => $entry->at,
             ]));
-            if (!$check->passed) {
+            if ($check->passed === false) {
                 self::void($entry, $check, $calibration);
+            } elseif ($check->passed === true) {
+                $this->judgeAnew($entry, $calibration);
             }
 
             return $check;
@@ -82,12 +93,22 @@ final class ReadControlCheck
 
     private static function ensureIndependent(Lot $lot, Calibration $calibration): void
     {
-        $objection = OpenRun::objection($lot);
+        $objection = Bottles::objection($lot);
         if ($objection !== null) {
             throw Refused::because(sprintf('Bottle %s: %s. Choose a pH buffer that is in date.', $lot->code, $objection), 'lot');
         }
         if ($calibration->points->contains(static fn(CalibrationPoint $point): bool => $point->lot_id === $lot->id)) {
             throw Refused::because(sprintf('Bottle %s was used to calibrate, and a bottle confirms itself. Choose another one.', $lot->code), 'lot');
+        }
+    }
+
+    /** What was read shortly before is known better now. */
+    private function judgeAnew(Entry $entry, Calibration $calibration): void
+    {
+        $near = Measurement::query()->where('calibration_id', $calibration->id)->whereDoesntHave('successor')
+            ->where('observed_at', '>=', $entry->at->subHours(ControlCheckStatus::HOURS))->orderByDesc('observed_at')->limit(ControlCheckStatus::SAMPLES)->pluck('occasion_id')->unique();
+        foreach (Occasion::query()->findMany($near) as $occasion) {
+            ($this->keep)($entry, $occasion, DecisionCause::ControlCheck);
         }
     }
 

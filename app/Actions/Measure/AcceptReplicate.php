@@ -49,7 +49,7 @@ final class AcceptReplicate
                 'shown_c' => $seen->celsius,
                 'correction_c' => round($celsius - $seen->celsius, 3),
                 'celsius' => $celsius,
-                'ph' => $reading->ph,
+                'value' => $reading->ph,
                 'outside_by_ph' => $reading->outsideByPh(),
                 'response_time_s' => $seen->responseTimeS,
                 'settled' => $seen->settled,

@@ -13,6 +13,8 @@ use Rheacid\Core\Care\ThermometerState;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Words\ThermometerWords;
 use Rheacid\Models\Batch;
+use Rheacid\Models\BatchAnswer;
+use Rheacid\Models\Occasion;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Models\MeasurementDraft;
@@ -23,6 +25,7 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Shelf\Occupancy;
 use Rheacid\Shelf\Readiness;
 use Rheacid\Shelf\Thermometers;
 
@@ -30,13 +33,14 @@ use Rheacid\Shelf\Thermometers;
 final class BeginMeasuring
 {
     /**
-     * @param list<string> $answeredYes conditions of the product's limits that are true
+     * @param array<string, bool> $answers to conditions of the product's limits that nobody had answered yet
+     * @param Occasion|null $joins what it was drawn together with
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, Pair $pair, Thermometer $thermometer, Stage $stage, string $place, CarbonImmutable $drawnAt, array $answeredYes, Source $source): MeasurementDraft
+    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, Pair $pair, Thermometer $thermometer, Stage $stage, string $place, CarbonImmutable $drawnAt, array $answers, Source $source, ?Occasion $joins = null): MeasurementDraft
     {
-        return Recording::once($by, $form, 'draw a sample', MeasurementDraft::class, static function (Entry $entry) use ($by, $batch, $pair, $thermometer, $stage, $place, $drawnAt, $answeredYes, $source): MeasurementDraft {
+        return Recording::once($by, $form, 'draw a sample', MeasurementDraft::class, static function (Entry $entry) use ($by, $batch, $pair, $thermometer, $stage, $place, $drawnAt, $answers, $source, $joins): MeasurementDraft {
             OpenRun::ensureMeasuresPh($pair);
             $calibration = $pair->newestCalibration;
             if ($calibration === null || !$calibration->calibrationFunction()->canTell()) {
@@ -52,15 +56,17 @@ final class BeginMeasuring
             $method = $batch->product->method;
             $check = Thermometers::checkFor($thermometer, ($method->low_c + $method->high_c) / 2) ?? throw Refused::because('This thermometer was never checked. Choose another, or verify it first.', 'thermometer');
             self::ensureDrawn($batch, $drawnAt, $entry->at);
-            $open = MeasurementDraft::query()->where('open_pair_id', $pair->id)->lockForUpdate()->first();
-            if ($open !== null) {
-                throw Refused::because(sprintf('%s is measuring with this pair since %s. Finish or leave that measurement first, or choose another pair.', $open->holder->name, SiteClock::short($open->opened_at)), 'pair');
+            Occupancy::ensureFree($pair->electrode);
+            foreach ($answers as $condition => $answer) {
+                $entry->add(new BatchAnswer(['batch_id' => $batch->id, 'condition' => $condition, 'answer' => $answer, 'at' => $entry->at, 'person_id' => $by->id]));
             }
+            if ($joins !== null && $joins->batch_id !== $batch->id) {
+                throw Refused::because('That was drawn from another batch.', 'occasion');
+            }
+            $occasion = $joins ?? $entry->add(new Occasion(['batch_id' => $batch->id, 'stage' => $stage, 'drawn_at' => $drawnAt, 'at' => $entry->at, 'person_id' => $by->id]));
             $sample = $entry->add(new Sample([
-                'batch_id' => $batch->id,
-                'stage' => $stage,
+                'occasion_id' => $occasion->id,
                 'place' => $place,
-                'conditions' => $answeredYes,
                 'drawn_at' => $drawnAt,
                 'person_id' => $by->id,
             ]));

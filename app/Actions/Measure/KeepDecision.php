@@ -4,66 +4,118 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Measure;
 
-use Rheacid\Core\Limits\LimitOutcome;
-use Rheacid\Core\Limits\Overall;
+use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Limits\JudgedLimit;
+use Rheacid\Core\Limits\Portion;
 use Rheacid\Core\Limits\ReleaseBlock;
-use Rheacid\Core\Limits\TimedLimit;
+use Rheacid\Core\Limits\Result;
 use Rheacid\Core\Uncertainty\BudgetLine;
+use Rheacid\Core\Words\LimitWords;
 use Rheacid\Measure\Assessment;
+use Rheacid\Measure\DecisionCause;
+use Rheacid\Measure\DecisionLines;
+use Rheacid\Measure\MeasuredPlace;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchEvent;
 use Rheacid\Models\Decision;
+use Rheacid\Models\LimitOutcome;
 use Rheacid\Models\Measurement;
+use Rheacid\Models\Occasion;
 use Rheacid\Records\Entry;
+use Carbon\CarbonImmutable;
 
-/** Keeps what a reading meant on the day, with the limits as they stood, and holds the batch where that follows. */
+/** Judges an occasion, keeps what it means with the limits as they stand, and holds the batch where that follows. */
 final class KeepDecision
 {
-    public function __invoke(Entry $entry, Measurement $reading, Assessment $assessment, Batch $batch): Decision
+    /** @param Decision|null $instead of which it takes the place, if not of the occasion's own */
+    public function __invoke(Entry $entry, Occasion $occasion, DecisionCause $because, ?Decision $instead = null): Decision
     {
-        if ($assessment->decision->overall === Overall::Hold && $batch->state() === 'running') {
-            $entry->add(new BatchEvent([
-                'batch_id' => $batch->id,
-                'state' => 'held',
-                'at' => $entry->at,
-                'reason' => 'A critical or legal limit was not met, or not proven.',
-                'person_id' => $entry->by->id,
-            ]));
+        $batch = Batch::query()->with(['product.limits', 'product.method', 'newestEvent', 'steps', 'answers'])->findOrFail($occasion->batch_id);
+        $before = $instead ?? $occasion->decision()->first();
+        $measurements = $occasion->measurements()->with(['sample', 'replicates', 'method', 'pair.meter', 'pair.policy', 'pair.electrode', 'calibration.points.lot', 'calibration.policy', 'calibration.void', 'verification.outcome'])->get();
+        $places = array_values($measurements->map(static fn(Measurement $one): MeasuredPlace => MeasuredPlace::recorded($one))->all());
+        if ($places === []) {
+            throw new \LogicException('An occasion is judged when something was measured.');
         }
+        $assessment = Assessment::of($batch, $occasion->stage, CarbonImmutable::instance($occasion->drawn_at), $places, $occasion->id);
+        $course = $assessment->course();
+        $decision = $entry->add(new Decision([
+            'occasion_id' => $occasion->id,
+            'supersedes_id' => $before?->id,
+            'because' => $because,
+            'results' => array_map(static fn(Result $result, MeasuredPlace $place): array => ['place' => $place->place, ...self::result($result)], $assessment->results, $places),
+            'hours_since' => $assessment->occasion->hoursSince,
+            'conditions' => $assessment->occasion->conditions,
+            'not_due' => array_map(DecisionLines::keep(...), $assessment->judged->notDue),
+            'overall' => $assessment->judged->overall,
+            'measurand' => $assessment->result->measurand,
+            'value' => $assessment->portion->value,
+            'expanded_u' => $assessment->portion->expandedU,
+            'trusted' => $assessment->portion->trusted,
+            'mean' => $assessment->result->mean(),
+            'budget' => array_map(static fn(BudgetLine $line): array => ['name' => $line->name, 'u' => $line->u, 'share' => $line->share], $assessment->uncertainty()->budget ?? []),
+            'blocks' => array_map(static fn(ReleaseBlock $block): string => $block->value, $assessment->allBlocks()),
+            'course_ph' => $course?->value,
+            'course_expanded_u_ph' => $course?->expandedU,
+            'at' => $entry->at,
+            'person_id' => $entry->by->id,
+        ]));
+        foreach ($assessment->judged->due as $judged) {
+            $entry->add(new LimitOutcome(['decision_id' => $decision->id, 'batch_id' => $batch->id, ...self::outcome($judged)]));
+        }
+        $this->hold($entry, $batch, $assessment);
 
-        return $entry->add(new Decision([
-            'reading_id' => $reading->id,
-            'value_ph' => $assessment->value,
-            'mean_ph' => $assessment->mean,
-            'expanded_u_ph' => $assessment->uncertainty?->expanded(),
-            'budget' => array_map(static fn(BudgetLine $line): array => ['name' => $line->name, 'u' => $line->u, 'share' => $line->share], $assessment->uncertainty->budget ?? []),
-            'outcomes' => array_map(self::outcome(...), $assessment->decision->outcomes),
-            'not_due' => array_map(static fn(TimedLimit $timed): array => [
-                'name' => $timed->limit->name,
-                'kind' => $timed->limit->kind->value,
-                'op' => $timed->limit->comparison->value,
-                'low' => $timed->limit->low,
-                'high' => $timed->limit->high,
-                'applies' => $timed->applies->value,
-                'hours' => $timed->hours,
-            ], $assessment->limits->notDue),
-            'blocks' => array_map(static fn(ReleaseBlock $block): string => $block->value, $assessment->blocks),
-            'overall' => $assessment->decision->overall,
+        return $decision;
+    }
+
+    private function hold(Entry $entry, Batch $batch, Assessment $assessment): void
+    {
+        if (!$batch->state()->isHeldBy($assessment->judged->overall)) {
+            return;
+        }
+        $worst = $assessment->judged->worst();
+        $entry->add(new BatchEvent([
+            'batch_id' => $batch->id,
+            'state' => BatchState::Held,
+            'at' => $entry->at,
+            'reason' => $worst === null ? 'A deadline passed unread.' : sprintf('%s: %s', LimitWords::head($worst), LimitWords::written($worst->limit)),
+            'person_id' => $entry->by->id,
         ]));
     }
 
-    /** @return array<string, string|float|null> */
-    private static function outcome(LimitOutcome $outcome): array
+    /** @return array<string, mixed> */
+    private static function result(Result $result): array
     {
         return [
-            'name' => $outcome->limit->name,
-            'kind' => $outcome->limit->kind->value,
-            'op' => $outcome->limit->comparison->value,
-            'low' => $outcome->limit->low,
-            'high' => $outcome->limit->high,
-            'outcome' => $outcome->outcome->value,
-            'margin' => $outcome->margin,
-            'guard' => $outcome->guard,
+            'measurand' => $result->measurand,
+            'basis' => $result->basis,
+            'portions' => array_map(static fn(Portion $portion): array => ['value' => $portion->value, 'expanded_u' => $portion->expandedU, 'trusted' => $portion->trusted, 'proves_not' => $portion->provesNot], $result->portions),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function outcome(JudgedLimit $judged): array
+    {
+        $limit = $judged->limit->limit;
+
+        return [
+            'name' => $limit->name,
+            'kind' => $limit->kind,
+            'measurand' => $judged->limit->measurand,
+            'basis' => $judged->limit->basis,
+            'op' => $limit->comparison,
+            'low' => $limit->low,
+            'high' => $limit->high,
+            'applies' => $judged->limit->applies,
+            'hours' => $judged->limit->hours,
+            'since' => $judged->limit->since,
+            'outcome' => $judged->conformity,
+            'value_outcome' => $judged->valueConformity,
+            'late' => $judged->late,
+            'margin' => $judged->margin,
+            'value' => $judged->decides->value,
+            'expanded_u' => $judged->decides->expandedU,
+            'trusted' => $judged->decides->trusted,
         ];
     }
 }

@@ -4,19 +4,18 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Measure;
 
-use Rheacid\Measure\Assessment;
-use Rheacid\Models\Person;
+use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Measure\DecisionCause;
+use Rheacid\Measure\MeasuredPlace;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
-use Rheacid\Models\Replicate;
+use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\IdempotencyKey;
-use Rheacid\Shelf\Checks;
-use Rheacid\Shelf\Readiness;
 
-/** Records a reading on its batch together with the decision that follows from it. */
+/** Records a measurement on its batch together with the decision that follows for its occasion. */
 final readonly class RecordMeasurement
 {
     public function __construct(private KeepDecision $keep) {}
@@ -24,31 +23,38 @@ final readonly class RecordMeasurement
     /** @throws Refused while portions are missing */
     public function __invoke(Person $by, IdempotencyKey $form, MeasurementDraft $draft): Measurement
     {
-        return Recording::once($by, $form, 'record a reading', Measurement::class, function (Entry $entry) use ($by, $draft): Measurement {
+        return Recording::once($by, $form, 'record a measurement', Measurement::class, function (Entry $entry) use ($by, $draft): Measurement {
             $draft = AcceptReplicate::held(MeasurementDraft::query()->lockForUpdate()->findOrFail($draft->id), $by);
             $replicates = $draft->replicates;
             if ($replicates->isEmpty()) {
                 throw Refused::because('No portion has been read yet.', 'draft');
             }
-            $assessment = Assessment::of($replicates, $draft->sample, $draft->pair, $draft->calibration, $draft->verification, $draft->method, Readiness::of($draft->pair)->state, Checks::status($draft->calibration, $entry->at));
-            if (!$assessment->isComplete($draft->method)) {
-                throw Refused::because(sprintf('%d portions are needed; %d read so far.', $assessment->portionsNeeded($draft->method), $replicates->count()), 'draft');
+            $occasion = $draft->sample->occasion;
+            $rules = $draft->method->rules($occasion->stage);
+            $values = array_values($replicates->map(static fn($replicate): float => $replicate->value)->all());
+            if (!$rules->areComplete($values)) {
+                throw Refused::because(sprintf('%d portions are needed; %d read so far.', $rules->needed($values), count($values)), 'draft');
             }
             $draft->update(['state' => 'recorded', 'open_pair_id' => null]);
-            $reading = $entry->add(new Measurement([
+            $isJoining = $occasion->measurements()->exists();
+            $measurement = $entry->add(new Measurement([
+                'occasion_id' => $occasion->id,
                 'sample_id' => $draft->sample_id,
+                'measurand' => Measurand::Ph,
+                'basis' => '',
+                'unit' => Measurand::Ph->unit(),
                 'series' => $draft->series,
+                'method_id' => $draft->method_id,
                 'pair_id' => $draft->pair_id,
                 'calibration_id' => $draft->calibration_id,
                 'verification_id' => $draft->verification_id,
-                'method_id' => $draft->method_id,
-                'observed_at' => $replicates->map(static fn(Replicate $replicate) => $replicate->at)->max(),
+                'observed_at' => MeasuredPlace::lastRead($replicates),
                 'entered_at' => $entry->at,
                 'person_id' => $by->id,
             ]));
-            ($this->keep)($entry, $reading, $assessment, $draft->sample->batch);
+            ($this->keep)($entry, $occasion, $isJoining ? DecisionCause::Joined : DecisionCause::Recorded);
 
-            return $reading;
+            return $measurement;
         });
     }
 }

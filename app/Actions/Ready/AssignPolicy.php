@@ -10,6 +10,7 @@ use Rheacid\Models\Policy;
 use Rheacid\Models\PolicyAssignment;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
+use Rheacid\Rights\Right;
 use Rheacid\Records\IdempotencyKey;
 
 /** Puts a pair under a policy. What was calibrated before keeps the version it was judged by. */
@@ -17,7 +18,7 @@ final class AssignPolicy
 {
     public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, Policy $policy, ?string $reason): PolicyAssignment
     {
-        return Recording::once($by, $form, 'assign a policy', PolicyAssignment::class, static fn(Entry $entry): PolicyAssignment => self::write($entry, $by, $pair, $policy, $reason));
+        return Recording::once($by, $form, 'assign a policy', PolicyAssignment::class, static fn(Entry $entry): PolicyAssignment => self::write($entry, $by, $pair, $policy, $reason), Right::Lead);
     }
 
     public static function write(Entry $entry, Person $by, Pair $pair, Policy $policy, ?string $reason): PolicyAssignment

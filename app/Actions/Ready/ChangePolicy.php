@@ -10,6 +10,7 @@ use Rheacid\Models\Person;
 use Rheacid\Models\Policy;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
+use Rheacid\Rights\Right;
 use Rheacid\Records\Refused;
 use Rheacid\Records\IdempotencyKey;
 
@@ -34,13 +35,11 @@ final class ChangePolicy
                 throw Refused::because('A policy of that name is there already. Choose another name.', 'copy_as');
             }
             $changed = $entry->add(new Policy([...$values, 'code' => $code, 'name' => $copyAs ?? $policy->name, 'version' => $copyAs === null ? $policy->version + 1 : 1]));
-            foreach ($copyAs === null ? Pair::query()->with('policy')->whereDoesntHave('parting')->get() : [] as $pair) {
-                if ($pair->policy->code === $code) {
-                    AssignPolicy::write($entry, $by, $pair, $changed, $reason);
-                }
+            foreach ($copyAs === null ? Pair::query()->together()->following($code)->get() : [] as $pair) {
+                AssignPolicy::write($entry, $by, $pair, $changed, $reason);
             }
 
             return $changed;
-        });
+        }, Right::Lead);
     }
 }

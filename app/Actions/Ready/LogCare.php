@@ -4,20 +4,24 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Ready;
 
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Contracts\Database\Eloquent\Builder;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\Dirt;
 use Rheacid\Core\Care\SoakSchool;
+use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Limits\Overall;
 use Rheacid\Core\Words\CareWords;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchEvent;
 use Rheacid\Models\CareEvent;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Person;
-use Rheacid\Models\MeasurementDraft;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
+use Rheacid\Rights\Right;
 use Rheacid\Records\IdempotencyKey;
 
 /** Writes into the care log of an electrode what was done to it, or what happened. */
@@ -35,6 +39,9 @@ final class LogCare
             $isRetired = CareEvent::query()->where('electrode_id', $electrode->id)->where('kind', CareKind::Retired)->exists();
             if ($isRetired) {
                 throw Refused::because('This electrode is retired; its log is closed.', 'kind');
+            }
+            if ($kind === CareKind::Retired) {
+                Gate::forUser($by)->authorize(Right::Lead->value);
             }
             if ($kind === CareKind::Soak && $school === null) {
                 throw Refused::because('Choose how long it soaks.', 'school');
@@ -63,11 +70,12 @@ final class LogCare
     private static function holdForGlass(Entry $entry, Electrode $electrode): void
     {
         $lastLook = CareEvent::query()->where('electrode_id', $electrode->id)->whereIn('kind', [CareKind::GlassWhole, CareKind::Inspected])->max('at');
-        $touched = MeasurementDraft::query()->with('sample')->whereRelation('pair', 'electrode_id', $electrode->id)
-            ->whereHas('replicates', static fn(Builder $portions): Builder => $lastLook === null ? $portions : $portions->where('at', '>', $lastLook))->get();
-        foreach (Batch::query()->with('newestEvent')->findMany($touched->pluck('sample.batch_id')->unique()) as $batch) {
-            if ($batch->state() === 'running') {
-                $entry->add(new BatchEvent(['batch_id' => $batch->id, 'state' => 'held', 'at' => $entry->at, 'reason' => CareWords::glassBroke($electrode->code), 'person_id' => $entry->by->id]));
+        $touched = DB::table('measurement_drafts')->join('pairs', 'pairs.id', '=', 'measurement_drafts.pair_id')->join('samples', 'samples.id', '=', 'measurement_drafts.sample_id')->join('occasions', 'occasions.id', '=', 'samples.occasion_id')
+            ->join('replicates', 'replicates.series', '=', 'measurement_drafts.series')->where('pairs.electrode_id', $electrode->id)
+            ->when($lastLook !== null, static fn($query) => $query->where('replicates.at', '>', $lastLook))->distinct()->pluck('occasions.batch_id');
+        foreach (Batch::query()->with('newestEvent')->findMany($touched) as $batch) {
+            if ($batch->state()->isHeldBy(Overall::Hold)) {
+                $entry->add(new BatchEvent(['batch_id' => $batch->id, 'state' => BatchState::Held, 'at' => $entry->at, 'reason' => CareWords::glassBroke($electrode->code), 'person_id' => $entry->by->id]));
             }
         }
     }

@@ -10,6 +10,7 @@ use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
+use Rheacid\Shelf\Occupancy;
 use Rheacid\Records\IdempotencyKey;
 
 /** Takes an electrode off its meter. Their history stays; their calibration is void. */
@@ -26,10 +27,7 @@ final class PartPair
         if ($pair->parting !== null) {
             throw Refused::because('They were parted already.', 'pair');
         }
-        $holder = $pair->openRun->holder ?? $pair->openDraft?->holder;
-        if ($holder !== null) {
-            throw Refused::because(sprintf('%s is at work with this pair. Finish or leave that first.', $holder->name), 'pair');
-        }
+        Occupancy::ensureFree($pair->electrode);
 
         return $entry->add(new Parting(['pair_id' => $pair->id, 'reason' => $reason, 'at' => $entry->at, 'person_id' => $entry->by->id]));
     }

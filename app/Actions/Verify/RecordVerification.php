@@ -11,7 +11,7 @@ use Rheacid\Core\Thermometry\VerifiedRange;
 use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Thermometry\RtdVerification;
 use Rheacid\Core\Thermometry\Sense;
-use Rheacid\Core\Thermometry\Verification as CoreCheck;
+use Rheacid\Core\Thermometry\Verification as CoreVerification;
 use Rheacid\Core\Words\ThermometerWords;
 use Rheacid\Models\Person;
 use Rheacid\Models\Thermometer;
@@ -28,11 +28,6 @@ use Rheacid\Verify\RtdInput;
 /** Keeps what a thermometer read against a reference, judges it, and sets its next date. */
 final class RecordVerification
 {
-    public const LEAST_READINGS = 3;
-
-    /** Repeatability of such checks until own data exist. Common practice, no source. */
-    private const POOLED_SD_C = 0.05;
-
     /** @throws Refused if the readings cannot be what they are said to be */
     public function __invoke(Person $by, IdempotencyKey $form, Thermometer $thermometer, VerificationInput|RtdInput $input): Verification
     {
@@ -43,8 +38,8 @@ final class RecordVerification
 
     private static function read(Entry $entry, Thermometer $thermometer, VerificationInput $input): Verification
     {
-        if (count($input->readings) < self::LEAST_READINGS) {
-            throw Refused::because('Three readings at least are needed: one alone may be a slip.', 'readings');
+        if (count($input->readings) < CoreVerification::LEAST_READINGS) {
+            throw Refused::because(sprintf('%d readings at least are needed: one alone may be a slip.', CoreVerification::LEAST_READINGS), 'readings');
         }
         Sense::ensure($input->reference, $input->readings);
         if ($input->referenceThermometer?->is($thermometer) === true) {
@@ -52,7 +47,7 @@ final class RecordVerification
         }
         $service = $thermometer->service();
         $reference = $input->reference;
-        $check = CoreCheck::of($reference, $input->readings, $thermometer->resolution_c, $service->toleranceAt($reference->celsius), self::POOLED_SD_C);
+        $check = CoreVerification::of($reference, $input->readings, $thermometer->resolution_c, $service->toleranceAt($reference->celsius), CoreVerification::POOLED_SD_C);
 
         return self::keep($entry, $thermometer, $reference->method, $check->verdict, $check->toleranceC, [
             'reading_c' => $check->meanC,
@@ -107,12 +102,10 @@ final class RecordVerification
             'method' => $method,
             'at' => $entry->at,
             'tolerance_c' => $toleranceC,
-            // What is applied stands with the outcome that a person chooses, never here.
-            'correction_c' => 0,
             'verdict' => $verdict,
             'verified_low_c' => $low,
             'verified_high_c' => $high,
-            'confirms_id' => self::repeats($before, $method, $reference, $entry) ? $before?->id : null,
+            'confirms_id' => $before !== null && SiteClock::local($before->at)->isSameDay(SiteClock::local($entry->at)) && $before->toCore()->isRepeatedBy($method, $reference) ? $before->id : null,
             'as_left' => $before?->outcome?->outcome === Outcome::Adjusted,
             'earned_days' => $next->earnedDays,
             'interval_days' => $next->nextDays,
@@ -120,13 +113,5 @@ final class RecordVerification
             'due_at' => $entry->at->addDays($next->nextDays),
             'person_id' => $entry->by->id,
         ]));
-    }
-
-    /** A fresh bath on the same day, by the same method at the same temperature, before anything followed from the first. */
-    private static function repeats(?Verification $before, VerificationMethod $method, float $reference, Entry $entry): bool
-    {
-        return $before !== null && $before->outcome === null && $before->method === $method
-            && $before->reference_c !== null && abs($before->reference_c - $reference) < 2.0
-            && SiteClock::local($before->at)->isSameDay(SiteClock::local($entry->at));
     }
 }

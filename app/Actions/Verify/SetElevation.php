@@ -8,6 +8,7 @@ use Rheacid\Models\Person;
 use Rheacid\Models\SiteElevation;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
+use Rheacid\Rights\Right;
 use Rheacid\Records\IdempotencyKey;
 
 /** Keeps how high the site lies, by which a boiling point is told. */
@@ -15,6 +16,6 @@ final class SetElevation
 {
     public function __invoke(Person $by, IdempotencyKey $form, float $metres): SiteElevation
     {
-        return Recording::once($by, $form, 'set the elevation', SiteElevation::class, static fn(Entry $entry): SiteElevation => $entry->add(new SiteElevation(['elevation_m' => $metres, 'at' => $entry->at, 'person_id' => $by->id])));
+        return Recording::once($by, $form, 'set the elevation', SiteElevation::class, static fn(Entry $entry): SiteElevation => $entry->add(new SiteElevation(['elevation_m' => $metres, 'at' => $entry->at, 'person_id' => $by->id])), Right::Lead);
     }
 }

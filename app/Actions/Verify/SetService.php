@@ -9,6 +9,7 @@ use Rheacid\Models\Thermometer;
 use Rheacid\Models\ThermometerService;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Recording;
+use Rheacid\Rights\Right;
 use Rheacid\Records\IdempotencyKey;
 
 /** Says how a thermometer is used from now on. */
@@ -17,6 +18,6 @@ final class SetService
     /** @param array<string, mixed> $values */
     public function __invoke(Person $by, IdempotencyKey $form, Thermometer $thermometer, array $values): ThermometerService
     {
-        return Recording::once($by, $form, 'set the service of a thermometer', ThermometerService::class, static fn(Entry $entry): ThermometerService => $entry->add(new ThermometerService([...$values, 'thermometer_id' => $thermometer->id, 'at' => $entry->at, 'person_id' => $by->id])));
+        return Recording::once($by, $form, 'set the service of a thermometer', ThermometerService::class, static fn(Entry $entry): ThermometerService => $entry->add(new ThermometerService([...$values, 'thermometer_id' => $thermometer->id, 'at' => $entry->at, 'person_id' => $by->id])), Right::Lead);
     }
 }

@@ -5,23 +5,27 @@ declare(strict_types=1);
 namespace Rheacid\Http\Controllers;
 
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+use Rheacid\Board\Lines;
+use Rheacid\Core\Limits\BatchState;
 use Rheacid\Models\Batch;
 use Rheacid\View\BatchScreen;
 
 /** Batches and their series of readings. */
 final class BatchController
 {
-    public function index(): View
+    public function index(Request $request): View
     {
-        $batches = Batch::query()->with(['product.limits', 'newestEvent', 'currentMeasurements.decision', 'currentMeasurements.sample', 'currentMeasurements.calibration.void'])->orderByDesc('started_at')->get();
+        $state = $request->query('state');
+        $search = $request->query('code');
+        $state = is_string($state) ? BatchState::tryFrom($state) : null;
+        $search = is_string($search) ? mb_substr(trim($search), 0, 20) : '';
 
-        return view('batches.index', ['screens' => $batches->map(static fn(Batch $batch): BatchScreen => BatchScreen::of($batch))]);
+        return view('batches.index', ['page' => Lines::batchPage($state, $search)->withQueryString(), 'state' => $state, 'search' => $search]);
     }
 
     public function show(Batch $batch): View
     {
-        $batch->load(['product.limits', 'product.method', 'newestEvent', 'events.person', 'currentMeasurements.decision', 'currentMeasurements.sample', 'currentMeasurements.calibration.void', 'currentMeasurements.person']);
-
         return view('batches.show', ['screen' => BatchScreen::of($batch)]);
     }
 }

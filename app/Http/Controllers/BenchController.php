@@ -11,7 +11,9 @@ use Illuminate\Validation\Rule;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Core\Simulation\Fault;
 use Rheacid\Core\Simulation\Scene;
+use Rheacid\Http\Bench;
 use Rheacid\Models\Pair;
+use Rheacid\Shelf\Occupancy;
 
 /** Sets the scene of the simulated bench: which fault it has, drawn from a seed. */
 final class BenchController
@@ -27,6 +29,7 @@ final class BenchController
     {
         abort_unless($bench->knows($pair->electrode), 404);
         $request->validate(['fault' => ['required', Rule::enum(Fault::class)], 'seed' => ['required', 'integer', 'min:1', 'max:1000000']], ['seed' => 'A whole number from 1 to 1000000 is accepted.']);
+        Occupancy::ensureMovable(Bench::person($request), $pair->electrode, Occupancy::work($pair->electrode));
         $bench->set($pair->electrode, Scene::draw(Fault::from((string) $request->string('fault')), $request->integer('seed')));
 
         return redirect()->route('runs.create', $pair)->with('done', 'The simulated bench is set.');

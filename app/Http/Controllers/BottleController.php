@@ -8,6 +8,8 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Rheacid\Actions\Ready\LogBottle;
+use Rheacid\Core\Solutions\BottleEvent;
+use Rheacid\Core\Solutions\Water;
 use Rheacid\Http\Bench;
 use Rheacid\Models\Lot;
 use Rheacid\Records\IdempotencyKey;
@@ -19,17 +21,17 @@ final class BottleController
     {
         Bench::takeCommas($request, 'volume_ml');
         $request->validate([
-            'kind' => ['required', Rule::in(LogBottle::KINDS)],
+            'kind' => ['required', Rule::enum(BottleEvent::class)],
             'volume_ml' => ['nullable', 'numeric', 'gt:0', 'lt:100000'],
-            'water' => ['nullable', Rule::in(LogBottle::WATERS)],
+            'water' => ['nullable', Rule::enum(Water::class)],
         ], ['volume_ml' => 'A volume in mL like 250 is accepted.']);
         $log(
             Bench::person($request),
             IdempotencyKey::from($request),
             $lot,
-            (string) $request->string('kind'),
+            BottleEvent::from($request->string('kind')->toString()),
             $request->filled('volume_ml') ? $request->float('volume_ml') : null,
-            $request->filled('water') ? (string) $request->string('water') : null,
+            Water::tryFrom($request->string('water')->toString()),
             Bench::remark($request, 'note'),
         );
 

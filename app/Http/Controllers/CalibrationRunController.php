@@ -29,16 +29,14 @@ final class CalibrationRunController
 
     public function live(CalibrationRun $run, SimulatedBench $bench): View|RedirectResponse
     {
-        $live = RunScreen::of($run, $bench)->live;
+        $live = RunScreen::live($run, $bench);
 
         return $live === null ? redirect()->route('runs.show', $run) : view('calibrate.live', ['live' => $live]);
     }
 
     public function immerse(Request $request, CalibrationRun $run, MoveElectrode $move): RedirectResponse
     {
-        $person = Bench::person($request);
-        AcceptPoint::held($run, $person);
-        $move($person, $run->pair->electrode, $request->integer('cup'), $request->integer('speed'), $run);
+        $move(Bench::person($request), $run->pair->electrode, $request->integer('cup'), $request->integer('speed'), $run);
 
         return redirect()->route('runs.show', $run);
     }

@@ -25,9 +25,6 @@ final class CareController
         // A button says it all at once: "soak fast", "cleaned fat", "dropped".
         [$kind, $detail] = explode(' ', (string) $request->string('act'), 2) + [1 => ''];
         $kind = CareKind::tryFrom($kind) ?? throw Refused::because('That is not kept in a care log.', 'act');
-        if ($kind === CareKind::Retired && !Bench::person($request)->role->leads()) {
-            throw Refused::because('A lead retires an electrode.', 'act');
-        }
         $log(Bench::person($request), IdempotencyKey::from($request), $pair->electrode, $kind, SoakSchool::tryFrom($detail), Dirt::tryFrom($detail), self::note($request, $kind));
 
         // From the page of a reading it is one tap, and the hand stays there.

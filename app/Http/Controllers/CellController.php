@@ -14,7 +14,7 @@ use Rheacid\Bench\SimulatedBench;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Http\Bench;
 use Rheacid\Http\Measured;
-use Rheacid\Models\Lot;
+use Rheacid\Shelf\Bottles;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Pair;
 use Rheacid\Records\Refused;
@@ -31,7 +31,7 @@ final class CellController
 
     public function live(Pair $pair, SimulatedBench $bench): View|RedirectResponse
     {
-        $live = $pair->electrode->measures === Measures::Ph ? null : CellScreen::of($pair, $bench)->live;
+        $live = $pair->electrode->measures === Measures::Ph ? null : CellScreen::live($pair, $bench);
 
         return $live === null ? redirect()->route('cells.show', $pair) : view('calibrate.live', ['live' => $live]);
     }
@@ -46,7 +46,7 @@ final class CellController
     public function store(Request $request, Pair $pair, CalibrateCell $calibrate, SimulatedBench $bench): RedirectResponse
     {
         $request->validate(['lot' => ['required', 'string', 'max:20']]);
-        $lot = Lot::query()->with('uses')->where('code', $request->string('lot'))->first() ?? throw Refused::because('There is no such bottle on the shelf.', 'lot');
+        $lot = Bottles::byCode($request->string('lot')->toString());
         $calibrate(Bench::person($request), IdempotencyKey::from($request), $pair, $lot, self::reading($request, $pair, $bench), Bench::remark($request));
 
         return redirect()->route('cells.show', $pair);

@@ -13,7 +13,8 @@ use Rheacid\Actions\Calibrate\ReadControlCheck;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\Source;
 use Rheacid\Http\Bench;
-use Rheacid\Models\Lot;
+use Rheacid\Models\SessionMoment;
+use Rheacid\Shelf\Bottles;
 use Rheacid\Models\Pair;
 use Rheacid\Records\Refused;
 use Rheacid\Records\IdempotencyKey;
@@ -29,7 +30,7 @@ final class ControlCheckController
 
     public function live(Pair $pair, SimulatedBench $bench): View|RedirectResponse
     {
-        $live = ControlCheckScreen::of($pair, $bench)->live;
+        $live = ControlCheckScreen::live($pair, $bench);
 
         return $live === null ? redirect()->route('checks.show', $pair) : view('calibrate.live', ['live' => $live]);
     }
@@ -43,20 +44,22 @@ final class ControlCheckController
 
     public function store(Request $request, Pair $pair, ReadControlCheck $check, SimulatedBench $bench): RedirectResponse
     {
-        $request->validate(['lot' => ['required', 'string', 'max:20'], 'moment' => ['required', Rule::in(ReadControlCheck::MOMENTS)]]);
+        $request->validate(['lot' => ['required', 'string', 'max:20'], 'moment' => ['required', Rule::enum(SessionMoment::class)]]);
         $source = $bench->knows($pair->electrode) && !$request->filled('mv') ? Source::Simulated : Source::Typed;
         $done = $check(
             Bench::person($request),
             IdempotencyKey::from($request),
             $pair,
-            Lot::query()->with('uses')->where('code', $request->string('lot'))->first() ?? throw Refused::because('There is no such bottle on the shelf.', 'lot'),
-            (string) $request->string('moment'),
+            Bottles::byCode($request->string('lot')->toString()),
+            SessionMoment::from($request->string('moment')->toString()),
             Bench::reading($request, $source, $pair, $bench),
             Bench::remark($request),
         );
 
-        return redirect()->route('checks.show', $pair)->with($done->passed ? 'done' : 'failed', $done->passed
-            ? 'The check buffer vouches for this calibration.'
-            : 'The check failed: the calibration is voided. Calibrate again; readings since the last good check are in doubt.');
+        return redirect()->route('checks.show', $pair)->with($done->passed === true ? 'done' : 'failed', match ($done->passed) {
+            true => 'The check buffer vouches for this calibration.',
+            false => 'The check failed: the calibration is voided. Calibrate again; readings since the last good check are in doubt.',
+            null => 'It had not settled: it vouches for nothing, and voids nothing. Read it again and wait.',
+        });
     }
 }

@@ -6,58 +6,34 @@ namespace Rheacid\Http\Controllers;
 
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
+use Illuminate\Support\Facades\Gate;
 use Rheacid\Actions\Measure\CorrectMeasurement;
-use Rheacid\Core\Electrode\Signal;
-use Rheacid\Core\Limits\Stage;
-use Rheacid\Core\Words\Quantity;
 use Rheacid\Http\Bench;
-use Rheacid\Http\Measured;
+use Rheacid\Http\Requests\CorrectionRequest;
 use Rheacid\Models\Measurement;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Rights\Rights;
 
-/** Correcting a reading: a new entry that supersedes it. */
+/** Correcting a measurement: a new entry that supersedes it. */
 final class CorrectionController
 {
-    public function create(Request $request, Measurement $reading): View
+    public function create(Measurement $measurement): View
     {
-        abort_unless(CorrectMeasurement::allows(Bench::person($request), $reading), 403, 'A checker corrects own readings only.');
-        $reading->load(['sample.batch.product.method', 'replicates', 'successor', 'pair.meter']);
+        Gate::authorize(Rights::CORRECT, $measurement);
 
-        return view('measure.correction', ['reading' => $reading]);
+        return view('measure.correction', ['measurement' => $measurement]);
     }
 
-    public function store(Request $request, Measurement $reading, CorrectMeasurement $correct): RedirectResponse
+    public function store(CorrectionRequest $request, Measurement $measurement, CorrectMeasurement $correct): RedirectResponse
     {
-        $quantity = $reading->pair->meter->shows_mv ? Quantity::Millivolt : Quantity::Ph;
-        $request->validate([
-            'stage' => ['required', Rule::enum(Stage::class)],
-            'place' => ['required', Rule::in($reading->method->places)],
-            'drawn_at' => ['required', 'string', 'max:20'],
-            'signal' => ['required', 'array'],
-            'signal.*' => ['required', 'string', new Measured($quantity)],
-            'celsius' => ['required', 'array'],
-            'celsius.*' => ['required', 'string', new Measured(Quantity::Temperature)],
-        ], ['signal.*.required' => $quantity->accepted(), 'celsius.*.required' => Quantity::Temperature->accepted()]);
-        $values = [];
-        foreach ($reading->replicates as $replicate) {
-            $typed = (string) $request->string("signal.{$replicate->position}");
-            $shown = (string) $request->string("celsius.{$replicate->position}");
-            // A portion that the form leaves out stays as it was.
-            if ($typed !== '' && $shown !== '') {
-                $value = $quantity->read($typed);
-                $values[$replicate->position] = ['signal' => $quantity === Quantity::Ph ? Signal::shownPh($value) : Signal::mv($value), 'celsius' => Quantity::Temperature->read($shown)];
-            }
-        }
         $corrected = $correct(
             Bench::person($request),
             IdempotencyKey::from($request),
-            $reading,
-            Stage::from((string) $request->string('stage')),
-            (string) $request->string('place'),
-            MeasureController::drawnAt((string) $request->string('drawn_at')),
-            $values,
+            $measurement,
+            $request->stage(),
+            $request->string('place')->toString(),
+            $request->drawnAt(),
+            $request->values(),
             Bench::remark($request),
         );
 

@@ -8,8 +8,10 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\Hash;
 use Illuminate\Validation\ValidationException;
+use Rheacid\Guard\People;
+use Rheacid\Guard\SignIn;
+use Rheacid\Guard\Waits;
 use Rheacid\Models\Person;
 
 /** Changing hands at the bench: a name, a PIN. Work in hand stays with who began it until it is taken over. */
@@ -22,7 +24,7 @@ final class HandsController
             $request->session()->put('hands.back', $previous);
         }
 
-        return view('auth.hands', ['people' => Person::query()->whereNotNull('pin')->orderBy('name')->get()]);
+        return view('auth.hands', ['people' => People::withPin()]);
     }
 
     public function create(Person $person): View
@@ -33,9 +35,15 @@ final class HandsController
     public function store(Request $request, Person $person): RedirectResponse
     {
         $request->validate(['pin' => ['required', 'string', 'max:12']], ['pin.required' => 'Type the PIN.']);
-        if ($person->pin === null || !Hash::check($request->string('pin')->toString(), $person->pin)) {
+        $wait = Waits::left("pin $person->id");
+        if ($wait > 0) {
+            throw ValidationException::withMessages(['pin' => sprintf('Too many wrong PINs: wait %s, or sign in with the passphrase, which always works.', $wait < 120 ? "$wait s" : ceil($wait / 60) . ' min')])->status(429);
+        }
+        if (!SignIn::isPin($person, $request->string('pin')->toString())) {
+            Waits::slipped("pin $person->id");
             throw ValidationException::withMessages(['pin' => 'Name and PIN do not belong together.']);
         }
+        Waits::forget("pin $person->id");
         $back = $request->session()->pull('hands.back');
         Auth::login($person);
         $request->session()->regenerate();

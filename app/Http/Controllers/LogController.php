@@ -17,7 +17,9 @@ use Rheacid\Core\Logs\LogColumns;
 use Rheacid\Core\Logs\Plateau;
 use Rheacid\Http\Bench;
 use Rheacid\Models\LogUpload;
-use Rheacid\Models\Lot;
+use Illuminate\Support\Facades\Gate;
+use Rheacid\Rights\Rights;
+use Rheacid\Shelf\Bottles;
 use Rheacid\Models\Pair;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Records\Refused;
@@ -29,31 +31,30 @@ final class LogController
 {
     public function forPair(Request $request, Pair $pair, UploadLog $upload): RedirectResponse
     {
-        return redirect()->route('logs.show', $upload(Bench::person($request), ...self::file($request), pair: $pair, draft: null));
+        return redirect()->route('logs.show', $upload(Bench::person($request), IdempotencyKey::from($request), ...self::file($request), pair: $pair, draft: null));
     }
 
     public function forDraft(Request $request, MeasurementDraft $draft, UploadLog $upload): RedirectResponse
     {
-        return redirect()->route('logs.show', $upload(Bench::person($request), ...self::file($request), pair: $draft->pair, draft: $draft));
+        return redirect()->route('logs.show', $upload(Bench::person($request), IdempotencyKey::from($request), ...self::file($request), pair: $draft->pair, draft: $draft));
     }
 
     public function show(Request $request, LogUpload $log): View
     {
-        self::ensureOwn($request, $log);
+        Gate::authorize(Rights::READ_UPLOAD, $log);
 
         return view('calibrate.log', ['screen' => LogScreen::of($log, self::columns($request))]);
     }
 
     public function calibrate(Request $request, LogUpload $log, CalibrateFromLog $calibrate): RedirectResponse
     {
-        self::ensureOwn($request, $log);
+        Gate::authorize(Rights::READ_UPLOAD, $log);
         $request->validate(['lots' => ['required', 'array'], 'lots.*' => ['nullable', 'string', 'max:20']]);
-        $lots = Lot::query()->with('uses')->get()->keyBy('code');
         $chosen = [];
         foreach (self::plateaus($request, $log) as $i => $plateau) {
             $code = (string) $request->string("lots.$i");
             if ($code !== '') {
-                $chosen[] = ['plateau' => $plateau, 'lot' => $lots->get($code) ?? throw Refused::because("There is no bottle $code on the shelf.", 'lots')];
+                $chosen[] = ['plateau' => $plateau, 'lot' => Bottles::byCode($code, 'lots')];
             }
         }
         $calibration = $calibrate(Bench::person($request), IdempotencyKey::from($request), $log, $chosen, Bench::remark($request));
@@ -63,7 +64,7 @@ final class LogController
 
     public function measure(Request $request, LogUpload $log, MeasureFromLog $measure): RedirectResponse
     {
-        self::ensureOwn($request, $log);
+        Gate::authorize(Rights::READ_UPLOAD, $log);
         $request->validate(['take' => ['required', 'array'], 'take.*' => ['integer']], ['take' => 'Tick at least one plateau.']);
         $take = array_map(intval(...), array_filter((array) $request->input('take'), is_numeric(...)));
         $chosen = array_values(array_filter(self::plateaus($request, $log), static fn(int $i): bool => in_array($i, $take, true), ARRAY_FILTER_USE_KEY));
@@ -94,12 +95,6 @@ final class LogController
         $content = $file instanceof UploadedFile ? $file->get() : false;
 
         return ['name' => $file instanceof UploadedFile ? $file->getClientOriginalName() : '', 'content' => $content === false ? '' : $content];
-    }
-
-    /** Nobody sees or takes from what is not theirs. */
-    private static function ensureOwn(Request $request, LogUpload $log): void
-    {
-        abort_unless($log->person_id === Bench::person($request)->id, 404);
     }
 
     private static function columns(Request $request): ?LogColumns

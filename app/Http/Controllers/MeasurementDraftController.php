@@ -29,16 +29,14 @@ final class MeasurementDraftController
 
     public function live(MeasurementDraft $draft, SimulatedBench $bench): View|RedirectResponse
     {
-        $live = MeasureScreen::of($draft, $bench)->live;
+        $live = MeasureScreen::live($draft, $bench);
 
         return $live === null ? redirect()->route('drafts.show', $draft) : view('calibrate.live', ['live' => $live]);
     }
 
     public function immerse(Request $request, MeasurementDraft $draft, MoveElectrode $move): RedirectResponse
     {
-        $person = Bench::person($request);
-        AcceptReplicate::held($draft, $person);
-        $move($person, $draft->pair->electrode, $request->integer('cup'), $request->integer('speed'));
+        $move(Bench::person($request), $draft->pair->electrode, $request->integer('cup'), $request->integer('speed'), $draft);
 
         return redirect()->route('drafts.show', $draft);
     }
@@ -60,7 +58,7 @@ final class MeasurementDraftController
     {
         $leave(Bench::person($request), IdempotencyKey::from($request), $draft, Bench::remark($request));
 
-        return redirect()->route('batches.show', $draft->sample->batch_id)->with('done', 'The measurement was left. Its portions stay on record.');
+        return redirect()->route('batches.show', $draft->sample->occasion->batch_id)->with('done', 'The measurement was left. Its portions stay on record.');
     }
 
     public function takeOver(Request $request, MeasurementDraft $draft, TakeOverMeasuring $takeOver): RedirectResponse

@@ -7,37 +7,37 @@ namespace Rheacid\Http\Controllers;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 use Rheacid\Actions\Ready\PairUp;
 use Rheacid\Actions\Ready\PartPair;
 use Rheacid\Http\Bench;
-use Rheacid\Models\Electrode;
-use Rheacid\Models\Meter;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Policy;
-use Rheacid\Records\Refused;
 use Rheacid\Records\IdempotencyKey;
-use Rheacid\Shelf\NewThing;
+use Rheacid\Rights\Right;
+use Rheacid\Shelf\Instruments;
+use Rheacid\Shelf\Policies;
 
 /** Which electrode stands on which meter. */
 final class PairingController
 {
     public function create(): View
     {
-        return view('ready.pairing', [
-            'meters' => Meter::query()->orderBy('code')->get(),
-            'electrodes' => Electrode::query()->with('careEvents')->orderBy('code')->get(),
-            'together' => Pair::query()->together()->with(['meter', 'electrode'])->orderBy('id')->get(),
-            'policies' => Policy::newest(),
-        ]);
+        return view('ready.pairing', ['meters' => Instruments::meters(), 'electrodes' => Instruments::electrodes(), 'together' => Policies::followers(), 'policies' => Gate::allows(Right::Lead->value) ? Policy::newest() : []]);
     }
 
     public function store(Request $request, PairUp $pairUp): RedirectResponse
     {
-        $request->validate(['meter' => ['required', 'string', 'max:20'], 'electrode' => ['required', 'string', 'max:20'], 'channel' => ['nullable', 'string', 'max:20'], 'policy' => ['required', 'string', 'max:40']]);
-        $meter = Meter::query()->where('code', $request->string('meter'))->first() ?? throw self::unknown((string) $request->string('meter'), 'meter', 'a meter');
-        $electrode = Electrode::query()->where('code', $request->string('electrode'))->first() ?? throw self::unknown((string) $request->string('electrode'), 'electrode', 'an electrode');
-        $policy = Policy::newest()->firstWhere('code', (string) $request->string('policy')) ?? throw Refused::because('There is no such policy.', 'policy');
-        $pair = $pairUp(Bench::person($request), IdempotencyKey::from($request), $meter, $electrode, Bench::remark($request, 'channel'), $policy, $request->boolean('exchange'));
+        $request->validate(['meter' => ['required', 'string', 'max:20'], 'electrode' => ['required', 'string', 'max:20'], 'channel' => ['nullable', 'string', 'max:20'], 'policy' => ['nullable', 'string', 'max:40']]);
+        $pair = $pairUp(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            Instruments::meter($request->string('meter')->toString()),
+            Instruments::electrode($request->string('electrode')->toString()),
+            Bench::remark($request, 'channel'),
+            $request->filled('policy') ? Policies::named($request->string('policy')->toString()) : null,
+            $request->boolean('exchange'),
+        );
 
         return redirect()->route('pairs.show', $pair);
     }
@@ -47,12 +47,5 @@ final class PairingController
         $part(Bench::person($request), IdempotencyKey::from($request), $pair, Bench::remark($request));
 
         return redirect()->route('pairing')->with('done', "{$pair->electrode->code} is off {$pair->name()}.");
-    }
-
-    private static function unknown(string $code, string $field, string $needed): Refused
-    {
-        $owner = NewThing::owner($code);
-
-        return Refused::because($owner === null ? "There is no $code on the shelf; the code of $needed is accepted." : "$code is $owner; the code of $needed is accepted.", $field);
     }
 }

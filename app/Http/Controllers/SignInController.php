@@ -9,6 +9,8 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\ValidationException;
+use Rheacid\Guard\SignIn;
+use Rheacid\Guard\Waits;
 
 final class SignInController
 {
@@ -20,9 +22,12 @@ final class SignInController
     public function store(Request $request): RedirectResponse
     {
         $request->validate(['username' => ['required', 'string', 'max:40'], 'passphrase' => ['required', 'string', 'max:200']]);
-        if (!Auth::attempt(['username' => $request->string('username')->lower()->toString(), 'password' => $request->string('passphrase')->toString()])) {
+        $person = SignIn::byPassphrase($request->string('username')->toString(), $request->string('passphrase')->toString());
+        if ($person === null) {
             throw ValidationException::withMessages(['username' => 'Name and passphrase do not belong together.']);
         }
+        Waits::forget("pin $person->id");
+        Auth::login($person);
         $request->session()->regenerate();
 
         return redirect()->intended(route('today'));

@@ -5,56 +5,18 @@ declare(strict_types=1);
 namespace Rheacid\Http\Controllers;
 
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 use Rheacid\Actions\Verify\SetService;
-use Rheacid\Core\OutOfRange;
-use Rheacid\Core\Thermometry\Stress;
-use Rheacid\Core\Thermometry\ToleranceClass;
 use Rheacid\Http\Bench;
+use Rheacid\Http\Requests\ServiceRequest;
 use Rheacid\Models\Thermometer;
-use Rheacid\Records\Refused;
 use Rheacid\Records\IdempotencyKey;
 
 /** Place, tolerance, interval and certificate of a thermometer. */
 final class ThermometerServiceController
 {
-    public function store(Request $request, Thermometer $thermometer, SetService $set): RedirectResponse
+    public function store(ServiceRequest $request, Thermometer $thermometer, SetService $set): RedirectResponse
     {
-        Bench::takeCommas($request, 'tolerance_c', 'r0_ohm', 'use_low_c', 'use_high_c', 'certificate_expanded_u_c');
-        $values = $request->validate([
-            'place' => ['nullable', 'string', 'max:60'],
-            'tolerance_c' => ['required', 'numeric', 'min:0.05', 'max:20'],
-            'tolerance_standard' => ['nullable', Rule::in(ToleranceClass::standards())],
-            'tolerance_class' => ['nullable', Rule::in(ToleranceClass::classes()), 'required_with:tolerance_standard'],
-            'r0_ohm' => ['nullable', 'numeric', 'min:10', 'max:5000'],
-            'unit' => ['required', Rule::in(['C', 'F'])],
-            'use_low_c' => ['required', 'numeric', 'min:-200', 'max:850'],
-            'use_high_c' => ['required', 'numeric', 'gt:use_low_c', 'max:850'],
-            'immersion_mm' => ['required', 'integer', 'min:5', 'max:500'],
-            'interval_days' => ['required', 'integer', 'min:1', 'max:730'],
-            'cap_days' => ['nullable', 'integer', 'min:1', 'max:730'],
-            'stresses' => ['array'],
-            'stresses.*' => [Rule::enum(Stress::class)],
-            'each_batch' => ['boolean'],
-            'certificate' => ['nullable', 'string', 'max:60'],
-            'certificate_expanded_u_c' => ['nullable', 'numeric', 'gt:0', 'max:5', 'required_with:certificate'],
-            'certificate_due_on' => ['nullable', 'date_format:Y-m-d', 'required_with:certificate'],
-        ], [
-            'numeric' => 'A number is accepted, like 0.5.',
-            'integer' => 'A whole number is accepted, like 30.',
-            'gt' => 'It must be above the lower end.',
-            'required_with' => 'This belongs to it and is needed.',
-            'date_format' => 'A day like 2027-06-30 is accepted.',
-        ]);
-        if (isset($values['tolerance_standard'])) {
-            try {
-                ToleranceClass::named((string) $values['tolerance_standard'], (string) $values['tolerance_class']);
-            } catch (OutOfRange $failure) {
-                throw Refused::because($failure->getMessage(), 'tolerance_class');
-            }
-        }
-        $set(Bench::person($request), IdempotencyKey::from($request), $thermometer, [...$values, 'stresses' => array_values((array) ($values['stresses'] ?? [])), 'each_batch' => $request->boolean('each_batch')]);
+        $set(Bench::person($request), IdempotencyKey::from($request), $thermometer, $request->service());
 
         return redirect()->route('thermometers.show', $thermometer)->with('done', 'Noted: it holds from now on.');
     }

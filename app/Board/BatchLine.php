@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Board;
+
+use Carbon\CarbonImmutable;
+use Rheacid\Batches\Deadlines;
+use Rheacid\Batches\Series;
+use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Measure\DecisionLines;
+use Rheacid\Models\Batch;
+use Rheacid\Models\Decision;
+
+/** A batch on the board. */
+final readonly class BatchLine
+{
+    /**
+     * @param CarbonImmutable $since when it began
+     * @param string|null $sign and $word of the newest decision: the worst that is true of it
+     * @param float|null $spare distance to the nearest binding limit that is due, beyond the uncertainty
+     * @param array<int, array<string, mixed>> $deadlines packed DeadlineFacts, soonest first
+     */
+    public function __construct(
+        public int $id,
+        public string $code,
+        public bool $isLive,
+        public ?BatchState $state,
+        public CarbonImmutable $since,
+        public string $product,
+        public string $vessel,
+        public float $expectedLow,
+        public float $expectedHigh,
+        public ?string $reason,
+        public ?CarbonImmutable $stateSince,
+        public ?CarbonImmutable $drawnAt,
+        public ?CarbonImmutable $readAt,
+        public ?Measurand $measurand,
+        public ?float $value,
+        public ?float $expandedU,
+        public ?float $lastPh,
+        public ?string $sign,
+        public ?string $word,
+        public ?string $detail,
+        public ?float $spare,
+        public array $deadlines,
+    ) {}
+
+    public static function work(int $id): self
+    {
+        $batch = Batch::query()->with(['product.limits', 'newestEvent', 'steps', 'answers'])->findOrFail($id);
+        $decision = Series::newest($batch);
+        $lines = $decision === null ? null : DecisionLines::recorded($decision, $batch);
+
+        return new self(
+            $batch->id,
+            $batch->code,
+            $batch->state()->isLive(),
+            $batch->state(),
+            CarbonImmutable::instance($batch->started_at),
+            $batch->product->name,
+            $batch->vessel,
+            $batch->product->expected_low_ph,
+            $batch->product->expected_high_ph,
+            $batch->newestEvent?->reason,
+            $batch->newestEvent === null ? null : CarbonImmutable::instance($batch->newestEvent->at),
+            $decision === null ? null : CarbonImmutable::instance($decision->occasion->drawn_at),
+            $decision === null ? null : Series::readAt($decision),
+            $decision?->measurand,
+            $decision?->value,
+            $decision?->expanded_u,
+            $decision?->course_ph,
+            $lines?->worst()['sign'],
+            $lines?->worst()['head'],
+            $lines?->worst()['tail'],
+            $decision === null ? null : self::spare($decision),
+            array_map(Facts::pack(...), Deadlines::of($batch)),
+        );
+    }
+
+    /** @return list<DeadlineFacts> soonest first */
+    public function deadlines(): array
+    {
+        return array_map(static fn(array $facts): DeadlineFacts => Facts::unpack(DeadlineFacts::class, json_encode($facts, JSON_THROW_ON_ERROR)), array_values($this->deadlines));
+    }
+
+    /** The first that has not been met. */
+    public function next(): ?DeadlineFacts
+    {
+        foreach ($this->deadlines() as $deadline) {
+            if (!$deadline->isMet) {
+                return $deadline;
+            }
+        }
+
+        return null;
+    }
+
+    /** Distance to the nearest binding limit, beyond the uncertainty. */
+    private static function spare(Decision $decision): ?float
+    {
+        $spare = null;
+        foreach ($decision->outcomes as $outcome) {
+            if ($outcome->kind->binds()) {
+                $spare = min($spare ?? INF, $outcome->toCore()->spare());
+            }
+        }
+
+        return $spare;
+    }
+}

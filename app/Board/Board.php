@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Board;
+
+use Illuminate\Support\Facades\DB;
+
+/**
+ * What Today, the rail and the lists say: a row for each pair, thermometer, bottle and batch, worked out in the transaction
+ * that changed it. Rows hold codes and moments, and are put into words when they are read. No action decides from them, and
+ * they can be thrown away and worked out anew.
+ */
+final class Board
+{
+    /** Table of a record → column that leads to what the board shows of it, and where that column is looked up. */
+    private const LEADS = [
+        'lots' => [Part::Bottle, 'id'],
+        'lot_events' => [Part::Bottle, 'lot_id'],
+        'lot_uses' => [Part::Bottle, 'lot_id'],
+        'pairs' => [Part::Pair, 'id'],
+        'policy_assignments' => [Part::Pair, 'pair_id'],
+        'partings' => [Part::Pair, 'pair_id'],
+        'calibrations' => [Part::Pair, 'pair_id'],
+        'control_checks' => [Part::Pair, 'pair_id'],
+        'cell_calibrations' => [Part::Pair, 'pair_id'],
+        'measurements' => [Part::Pair, 'pair_id'],
+        'care_events' => [Part::Pair, 'electrode_id', 'pairs', 'electrode_id', 'id'],
+        'run_events' => [Part::Pair, 'calibration_run_id', 'calibration_runs', 'id', 'pair_id'],
+        'calibration_voids' => [Part::Pair, 'calibration_id', 'calibrations', 'id', 'pair_id'],
+        'thermometers' => [Part::Thermometer, 'id'],
+        'thermometer_services' => [Part::Thermometer, 'thermometer_id'],
+        'verifications' => [Part::Thermometer, 'thermometer_id'],
+        'verification_outcomes' => [Part::Thermometer, 'verification_id', 'verifications', 'id', 'thermometer_id'],
+        'batches' => [Part::Batch, 'id'],
+        'batch_events' => [Part::Batch, 'batch_id'],
+        'batch_steps' => [Part::Batch, 'batch_id'],
+        'batch_answers' => [Part::Batch, 'batch_id'],
+        'decisions' => [Part::Batch, 'occasion_id', 'occasions', 'id', 'batch_id'],
+    ];
+
+    /** @param array<string, array<int, array<string, string|null>>> $rows what an action wrote, by table and id */
+    public static function refresh(array $rows): void
+    {
+        $touched = [];
+        foreach ($rows as $table => $byId) {
+            $lead = self::LEADS[$table] ?? null;
+            if ($lead === null) {
+                continue;
+            }
+            $values = array_values(array_unique(array_filter(array_map(static fn(array $row): ?string => $row[$lead[1]] ?? null, $byId), static fn(?string $value): bool => $value !== null)));
+            $ids = isset($lead[2]) ? DB::table($lead[2])->whereIn($lead[3], $values)->pluck($lead[4])->all() : $values;
+            foreach ($ids as $id) {
+                $touched[$lead[0]->value][(int) (is_numeric($id) ? $id : 0)] = true;
+            }
+        }
+        foreach (isset($rows['calibration_voids']) ? self::inDoubt($rows['calibration_voids']) : [] as $id) {
+            $touched[Part::Batch->value][$id] = true;
+        }
+        foreach ($touched as $part => $ids) {
+            foreach (array_keys($ids) as $id) {
+                self::work(Part::from($part), $id);
+            }
+        }
+    }
+
+    /** Throws everything away and works it out anew. */
+    public static function rebuild(): void
+    {
+        DB::transaction(static function (): void {
+            foreach ([[Part::Pair, 'pairs'], [Part::Thermometer, 'thermometers'], [Part::Bottle, 'lots'], [Part::Batch, 'batches']] as [$part, $table]) {
+                foreach (DB::table($table)->orderBy('id')->pluck('id') as $id) {
+                    self::work($part, (int) $id);
+                }
+            }
+        });
+    }
+
+    private static function work(Part $part, int $id): void
+    {
+        $line = match ($part) {
+            Part::Pair => PairLine::work($id),
+            Part::Thermometer => ThermometerLine::work($id),
+            Part::Bottle => BottleLine::work($id),
+            Part::Batch => BatchLine::work($id),
+        };
+        DB::table('board')->upsert([[
+            'part' => $part->value,
+            'thing_id' => $id,
+            'code' => $line->code,
+            'is_live' => $line->isLive,
+            'state' => $line->state?->value,
+            'since' => $line->since->utc()->format('Y-m-d H:i:s.v'),
+            'facts' => json_encode(Facts::pack($line), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
+        ]], ['part', 'thing_id']);
+    }
+
+    /**
+     * @param array<int, array<string, string|null>> $voids
+     *
+     * @return list<int> batches with measurements on a calibration that was voided
+     */
+    private static function inDoubt(array $voids): array
+    {
+        return array_values(DB::table('measurements')->join('occasions', 'occasions.id', '=', 'measurements.occasion_id')
+            ->whereIn('calibration_id', array_column($voids, 'calibration_id'))->distinct()->pluck('occasions.batch_id')->map(static fn(mixed $id): int => is_numeric($id) ? (int) $id : 0)->all());
+    }
+}

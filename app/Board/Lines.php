@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Board;
+
+use Illuminate\Database\Query\Builder;
+use Illuminate\Pagination\CursorPaginator;
+use Illuminate\Support\Facades\DB;
+use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Solutions\SolutionKind;
+use Rheacid\Models\Measures;
+
+/** Reads the board. */
+final class Lines
+{
+    /** More of one kind than this stands on no screen. */
+    public const MOST = 200;
+
+    private const PAGE = 25;
+
+    /** @return list<PairLine> those that belong together now, in the order in which they were paired */
+    public static function pairs(Measures ...$measures): array
+    {
+        return self::read(PairLine::class, self::live(Part::Pair)->whereIn('state', array_column($measures, 'value'))->orderBy('thing_id'));
+    }
+
+    /** @return list<ThermometerLine> by their code */
+    public static function thermometers(bool $goneToo = false): array
+    {
+        return self::read(ThermometerLine::class, ($goneToo ? self::of(Part::Thermometer) : self::live(Part::Thermometer))->orderBy('code'));
+    }
+
+    /** @return list<BottleLine> on the shelf, by what they are */
+    public static function bottles(SolutionKind ...$kinds): array
+    {
+        $query = self::live(Part::Bottle)->orderBy('state')->orderBy('code');
+
+        return self::read(BottleLine::class, $kinds === [] ? $query : $query->whereIn('state', array_column($kinds, 'value')));
+    }
+
+    /** @return list<BatchLine> running and held, the oldest first */
+    public static function batches(): array
+    {
+        return self::read(BatchLine::class, self::live(Part::Batch)->orderBy('since')->orderBy('thing_id'));
+    }
+
+    public static function liveBatches(): int
+    {
+        return self::live(Part::Batch)->count();
+    }
+
+    /** @return CursorPaginator<int, BatchLine> the newest first */
+    public static function batchPage(?BatchState $state, string $search): CursorPaginator
+    {
+        $query = self::of(Part::Batch)->orderByDesc('since')->orderByDesc('thing_id');
+        if ($state !== null) {
+            $query->where('state', $state->value);
+        }
+        if ($search !== '') {
+            $query->where('code', 'like', addcslashes($search, '%_\\') . '%');
+        }
+        $page = $query->cursorPaginate(self::PAGE);
+
+        /** @var CursorPaginator<int, BatchLine> $lines */
+        $lines = $page->through(static fn(object $row): BatchLine => Facts::unpack(BatchLine::class, (string) ($row->facts ?? '')));
+
+        return $lines;
+    }
+
+    public static function batch(int $id): BatchLine
+    {
+        return self::read(BatchLine::class, self::of(Part::Batch)->where('thing_id', $id))[0] ?? BatchLine::work($id);
+    }
+
+    public static function pair(int $id): PairLine
+    {
+        return self::read(PairLine::class, self::of(Part::Pair)->where('thing_id', $id))[0] ?? PairLine::work($id);
+    }
+
+    private static function of(Part $part): Builder
+    {
+        return DB::table('board')->where('part', $part->value);
+    }
+
+    private static function live(Part $part): Builder
+    {
+        return self::of($part)->where('is_live', true);
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param class-string<T> $class
+     *
+     * @return list<T>
+     */
+    private static function read(string $class, Builder $query): array
+    {
+        return array_map(static fn(mixed $facts): object => Facts::unpack($class, is_string($facts) ? $facts : ''), array_values($query->limit(self::MOST)->pluck('facts')->all()));
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Guard;
+
+use Illuminate\Support\Collection;
+use Rheacid\Models\Person;
+
+/** Who works here now. */
+final class People
+{
+    private const MOST = 100;
+
+    /** @return Collection<int, Person> those who can change hands by a PIN, by name */
+    public static function withPin(): Collection
+    {
+        return Person::query()->whereHas('credential', static fn($credential) => $credential->whereNotNull('pin'))->orderBy('name')->limit(self::MOST)->get()->filter(static fn(Person $person): bool => $person->enabled)->values();
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Guard;
+
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Str;
+use Rheacid\Models\Credential;
+use Rheacid\Models\Person;
+
+/** Who a name and a passphrase, or a person and a PIN, belong to. */
+final class SignIn
+{
+    /** What an unknown name is compared with, so that it answers no sooner than a known one. */
+    private static ?string $nobody = null;
+
+    public static function byPassphrase(string $username, string $passphrase): ?Person
+    {
+        $credential = Credential::query()->where('username', self::plain($username))->first();
+        $matches = Hash::check($passphrase, $credential->passphrase ?? self::nobody());
+        $person = $matches && $credential !== null ? Person::query()->find($credential->person_id) : null;
+
+        return $person?->enabled === true ? $person : null;
+    }
+
+    public static function isPin(Person $person, string $pin): bool
+    {
+        return Hash::check($pin, $person->credential->pin ?? self::nobody()) && $person->enabled;
+    }
+
+    /** As names are kept: lower case, one form for each letter. */
+    public static function plain(string $username): string
+    {
+        return mb_strtolower(trim(\Normalizer::normalize($username, \Normalizer::FORM_C) ?: $username));
+    }
+
+    /** Names that look alike wait together. */
+    public static function waitsAs(string $username): string
+    {
+        return Str::ascii(self::plain($username));
+    }
+
+    private static function nobody(): string
+    {
+        return self::$nobody ??= Hash::make(Str::random());
+    }
+}

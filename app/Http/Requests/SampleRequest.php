@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Requests;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Models\Batch;
+use Rheacid\Models\Pair;
+use Rheacid\Models\Thermometer;
+use Rheacid\Records\Refused;
+use Rheacid\SiteClock;
+
+/** What a sample is drawn from, and with what it will be measured. */
+final class SampleRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        $batch = $this->route('batch');
+        assert($batch instanceof Batch);
+
+        return [
+            'pair' => ['required', 'integer', 'exists:pairs,id'],
+            'thermometer' => ['required', 'integer', 'exists:thermometers,id'],
+            'stage' => ['required', Rule::enum(Stage::class)],
+            'place' => ['required', Rule::in($batch->product->method->places)],
+            'drawn_at' => ['required', 'string', 'max:20'],
+            'answers' => ['array', 'max:20'],
+            'answers.*' => ['nullable', Rule::in(['yes', 'no'])],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'pair' => 'Choose a pair of meter and electrode.',
+            'thermometer' => 'Choose a thermometer.',
+            'stage' => 'Choose the stage of the batch.',
+            'place' => 'Choose where the sample was drawn.',
+        ];
+    }
+
+    public function pair(): Pair
+    {
+        return Pair::query()->findOrFail($this->integer('pair'));
+    }
+
+    public function thermometer(): Thermometer
+    {
+        return Thermometer::query()->findOrFail($this->integer('thermometer'));
+    }
+
+    public function stage(): Stage
+    {
+        return Stage::from($this->string('stage')->toString());
+    }
+
+    /** @throws Refused if it is no time */
+    public function drawnAt(): CarbonImmutable
+    {
+        return SiteClock::typed($this->string('drawn_at')->toString());
+    }
+
+    /** @return array<string, bool> by condition, those that were answered */
+    public function answers(Batch $batch): array
+    {
+        $asked = $batch->product->asks();
+        $answers = [];
+        foreach ((array) $this->input('answers', []) as $i => $answer) {
+            if (isset($asked[$i]) && in_array($answer, ['yes', 'no'], true)) {
+                $answers[$asked[$i]] = $answer === 'yes';
+            }
+        }
+
+        return $answers;
+    }
+}

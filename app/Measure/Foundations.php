@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Measure;
+
+use Rheacid\Core\Electrode\CalibrationFunction;
+use Rheacid\Core\Limits\ReleaseBlock;
+use Rheacid\Core\Measuring\BufferValue;
+use Rheacid\Core\Measuring\Foundation;
+use Rheacid\Core\Measuring\PhPortion;
+use Rheacid\Core\Measuring\ThermometerFacts;
+use Rheacid\Models\Calibration;
+use Rheacid\Models\CalibrationPoint;
+use Rheacid\Models\Replicate;
+use Rheacid\Models\Site;
+use Rheacid\Models\Verification;
+use Rheacid\Shelf\ControlChecks;
+use Rheacid\Shelf\Readiness;
+use Rheacid\Bench\Source;
+
+/** Gathers from the records what the portions of a measurement rest on, as it stood when they were read. */
+final class Foundations
+{
+    public static function of(MeasuredPlace $place): Foundation
+    {
+        $pair = $place->pair;
+        $calibration = $place->calibration;
+        $verification = $place->verification;
+        if ($pair === null || $calibration === null || $verification === null) {
+            throw new \LogicException('A pH rests on a pair, its calibration and a verification.');
+        }
+        $function = $calibration->calibrationFunction();
+        $control = ControlChecks::status($calibration, $place->observedAt);
+
+        return new Foundation(
+            hasSlope: count($function->buffers()) > 1,
+            bracketLow: $calibration->bracket_low_ph,
+            bracketHigh: $calibration->bracket_high_ph,
+            fitU: $function->fitU(),
+            celsius: $function->referenceCelsius(),
+            resolution: $pair->meter->resolution_ph,
+            pooledSd: $pair->policy->pooled_sd_ph,
+            driftLimitPh: $pair->policy->read_back_limit_ph,
+            controlErrorPh: $control->errorPh,
+            thermometer: self::thermometer($verification, $place),
+            blocks: array_values(array_filter([
+                Readiness::at($pair, $calibration, $place->observedAt)->state->block(),
+                $control->block(),
+                self::restsOnBarred($calibration) ? ReleaseBlock::SolutionBarred : null,
+                $calibration->isUncertain() ? ReleaseBlock::CalibrationUncertain : null,
+            ])),
+        );
+    }
+
+    public static function thermometer(Verification $verification, MeasuredPlace $place): ThermometerFacts
+    {
+        return new ThermometerFacts($verification->expanded_u_c, $verification->toCore()->isFailed(), $verification->due_at < $place->observedAt, $verification->verified_low_c, $verification->verified_high_c);
+    }
+
+    public static function portion(Replicate $replicate, Calibration $calibration, CalibrationFunction $function): PhPortion
+    {
+        [$low, $high] = $function->leansOn($function->tell($replicate->signal(), (float) $replicate->celsius));
+
+        return new PhPortion(
+            $replicate->value,
+            (float) $replicate->celsius,
+            self::buffer($calibration, $low),
+            self::buffer($calibration, $high),
+            (float) $replicate->outside_by_ph,
+            $replicate->settled,
+            $replicate->source !== Source::Simulated || Site::isDemo(),
+        );
+    }
+
+    private static function buffer(Calibration $calibration, float $ph): BufferValue
+    {
+        $point = $calibration->points->firstOrFail(static fn(CalibrationPoint $point): bool => $point->isFitted() && abs($point->buffer_ph - $ph) < 1e-6);
+
+        return new BufferValue($ph, $point->lot->expandedU());
+    }
+
+    private static function restsOnBarred(Calibration $calibration): bool
+    {
+        return $calibration->points->contains(static fn(CalibrationPoint $point): bool => $point->lot->isBarred($point->at));
+    }
+}

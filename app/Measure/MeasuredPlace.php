@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Measure;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Models\Calibration;
+use Rheacid\Models\Measurement;
+use Rheacid\Models\MeasurementDraft;
+use Rheacid\Models\Method;
+use Rheacid\Models\Pair;
+use Rheacid\Models\Replicate;
+use Rheacid\Models\Verification;
+
+/** What was measured of one quantity at one place, recorded or still in hand. */
+final readonly class MeasuredPlace
+{
+    /** @param Collection<int, Replicate> $replicates at least one */
+    private function __construct(
+        public Measurand $measurand,
+        public string $basis,
+        public string $place,
+        public Collection $replicates,
+        public Method $method,
+        public CarbonImmutable $observedAt,
+        public ?Pair $pair,
+        public ?Calibration $calibration,
+        public ?Verification $verification,
+    ) {}
+
+    public static function recorded(Measurement $measurement): self
+    {
+        return new self($measurement->measurand, $measurement->basis, $measurement->sample->place, $measurement->replicates, $measurement->method, CarbonImmutable::instance($measurement->observed_at), $measurement->pair, $measurement->calibration, $measurement->verification);
+    }
+
+    public static function inHand(MeasurementDraft $draft): self
+    {
+        return new self(Measurand::Ph, '', $draft->sample->place, $draft->replicates, $draft->method, self::lastRead($draft->replicates), $draft->pair, $draft->calibration, $draft->verification);
+    }
+
+    /** @param Collection<int, Replicate> $replicates */
+    public static function lastRead(Collection $replicates): CarbonImmutable
+    {
+        $at = $replicates->max('at');
+
+        return $at instanceof \DateTimeInterface ? CarbonImmutable::instance($at) : CarbonImmutable::now();
+    }
+}

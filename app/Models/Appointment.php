@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Records\Kept;
+
+/**
+ * From then on a person has this role, or is disabled.
+ *
+ * @property-read Person $person
+ */
+final class Appointment extends Model
+{
+    use Kept;
+
+    protected $casts = [
+        'role' => Role::class,
+        'enabled' => 'boolean',
+        'at' => 'datetime',
+    ];
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+}

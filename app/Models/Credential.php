@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/** How a person signs in. No record: it is never sealed, exported or hashed into the key of a form. */
+final class Credential extends Model
+{
+    public $timestamps = false;
+
+    public $incrementing = false;
+
+    protected $primaryKey = 'person_id';
+
+    protected $guarded = [];
+
+    protected $hidden = ['passphrase', 'pin', 'email'];
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+}

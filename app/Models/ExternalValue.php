@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Rheacid\Records\Kept;
+
+/** Who measured a value elsewhere, with what, and when. */
+final class ExternalValue extends Model
+{
+    use Kept;
+
+    protected $casts = [
+        'measured_at' => 'datetime',
+    ];
+}

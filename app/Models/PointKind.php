@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+enum PointKind: string
+{
+    case Fit = 'fit';
+    case ReadBack = 'read-back';
+}

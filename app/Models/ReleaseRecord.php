@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Rheacid\Records\Kept;
+
+/** That a batch went out, and on what. */
+final class ReleaseRecord extends Model
+{
+    use Kept;
+
+    protected $table = 'releases';
+
+    protected $casts = [
+        'met' => 'array',
+        'disposed' => 'array',
+        'at' => 'datetime',
+    ];
+}

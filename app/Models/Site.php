@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Records\Kept;
+
+/**
+ * The site as it was founded: its name, whether it is the demo, and the person that stands for it.
+ *
+ * @property-read Person $person
+ */
+final class Site extends Model
+{
+    use Kept;
+
+    protected $casts = ['is_demo' => 'boolean', 'at' => 'datetime'];
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+
+    public static function current(): ?self
+    {
+        return self::query()->orderBy('id')->first();
+    }
+
+    /** Whether what was done at the simulated bench counts: in the demo only. */
+    public static function isDemo(): bool
+    {
+        return self::current()?->is_demo === true;
+    }
+}

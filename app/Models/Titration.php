@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Rheacid\Records\Kept;
+
+/** What a titrated result rests on. */
+final class Titration extends Model
+{
+    use Kept;
+
+    protected $casts = [
+        'curve' => 'array',
+    ];
+
+    public function largeColumns(): array
+    {
+        return ['curve'];
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Rights;
+
+use Illuminate\Auth\Access\Response;
+use Illuminate\Support\Facades\Gate;
+use Rheacid\Models\CalibrationRun;
+use Rheacid\Models\LogUpload;
+use Rheacid\Models\Measurement;
+use Rheacid\Models\MeasurementDraft;
+use Rheacid\Models\Person;
+use Rheacid\Models\RunState;
+use Rheacid\Models\Site;
+
+/** Who may do what: the one place that routes, actions and screens ask. */
+final class Rights
+{
+    public const CORRECT = 'correct';
+    public const WRITE_IN = 'write-in';
+    public const TAKE_OVER = 'take-over';
+    public const READ_UPLOAD = 'read-upload';
+
+    public static function define(): void
+    {
+        foreach (Right::cases() as $right) {
+            Gate::define($right->value, static fn(Person $person): Response => $person->may($right) || self::isSite($person) ? Response::allow() : Response::deny($right->refusal()));
+        }
+        // A checker corrects own measurements; a lead any.
+        Gate::define(self::CORRECT, static fn(Person $person, Measurement $measurement): bool => $person->may(Right::Lead) || ($person->may(Right::Record) && $measurement->person_id === $person->id));
+        Gate::define(self::WRITE_IN, static fn(Person $person, CalibrationRun|MeasurementDraft $work): bool => $person->may(Right::Record) && self::isOpen($work) && $work->holder_id === $person->id);
+        Gate::define(self::TAKE_OVER, static fn(Person $person, CalibrationRun|MeasurementDraft $work): bool => $person->may(Right::Record) && self::isOpen($work) && $work->holder_id !== $person->id);
+        Gate::define(self::READ_UPLOAD, static fn(Person $person, LogUpload $upload): Response => $upload->person_id === $person->id ? Response::allow() : Response::denyAsNotFound());
+    }
+
+    private static function isOpen(CalibrationRun|MeasurementDraft $work): bool
+    {
+        return $work instanceof CalibrationRun ? $work->state === RunState::Open : $work->isOpen();
+    }
+
+    /** The site itself does what its scheduler, an upgrade or its founding asks. */
+    private static function isSite(Person $person): bool
+    {
+        return $person->role === null && Site::current()?->person_id === $person->id;
+    }
+}

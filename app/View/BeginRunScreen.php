@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\View;
+
+use Rheacid\Bench\SimulatedBench;
+use Rheacid\Board\BottleLine;
+use Rheacid\Board\Lines;
+use Rheacid\Core\Care\CareStep;
+use Rheacid\Core\Care\PairStatus;
+use Rheacid\Core\Solutions\BufferLot;
+use Rheacid\Core\Solutions\BufferPlan;
+use Rheacid\Core\Solutions\SolutionKind;
+use Rheacid\Models\CalibrationRun;
+use Rheacid\Models\Pair;
+use Rheacid\Shelf\Bottles;
+use Rheacid\Today\DayPlan;
+
+/** What the page on which a calibration is begun shows. */
+final readonly class BeginRunScreen
+{
+    /** How far beyond the fitted buffers an independent one may lie, pH. Common practice, no source. */
+    private const BEYOND_PH = 0.1;
+
+    /**
+     * @param list<string> $order codes of the proposed bottles
+     * @param list<array{line: BottleLine, words: string, usable: bool}> $bottles
+     * @param list<array{float, float}> $expected
+     */
+    private function __construct(
+        public Pair $pair,
+        public PairStatus $status,
+        public ?CareStep $step,
+        public ?CalibrationRun $open,
+        public BufferPlan $buffers,
+        public array $order,
+        public ?string $readBack,
+        public array $bottles,
+        public array $expected,
+        public bool $simulated,
+    ) {}
+
+    public static function of(Pair $pair, DayPlan $plan, SimulatedBench $bench): self
+    {
+        $pair->load(['meter', 'electrode', 'policy', 'newestCalibration', 'openRun.holder']);
+        $line = Lines::pair($pair->id);
+        $buffers = $plan->buffersFor($pair->policy->buffer_family);
+        $bottles = array_map(static function (BottleLine $bottle): array {
+            $objection = Bottles::objection($bottle);
+
+            return ['line' => $bottle, 'words' => $objection ?? ($bottle->barredBy !== null ? 'not for critical limits' : Bottles::left($bottle->status())), 'usable' => $objection === null];
+        }, Lines::bottles(SolutionKind::Buffer, SolutionKind::Conductivity));
+        usort($bottles, static fn(array $a, array $b): int => [$a['line']->state?->value, $a['line']->nominalPh, $a['line']->code] <=> [$b['line']->state?->value, $b['line']->nominalPh, $b['line']->code]);
+
+        return new self(
+            $pair,
+            $line->status(),
+            $line->nextStep,
+            $pair->openRun,
+            $buffers,
+            array_map(static fn(BufferLot $lot): string => $lot->id, $pair->policy->buffer_order->arrange($buffers->points, static fn(BufferLot $lot): float => $lot->nominalPh)),
+            self::independent($buffers->points, $bottles),
+            $bottles,
+            $plan->expectedPh(),
+            $bench->knows($pair->electrode),
+        );
+    }
+
+    /**
+     * A bottle that is not fitted, within the bracket: it checks what no fitted one can.
+     *
+     * @param list<BufferLot> $fitted
+     * @param list<array{line: BottleLine, words: string, usable: bool}> $bottles
+     */
+    private static function independent(array $fitted, array $bottles): ?string
+    {
+        if ($fitted === []) {
+            return null;
+        }
+        $nominal = array_column($fitted, 'nominalPh');
+        foreach ($bottles as ['line' => $bottle, 'usable' => $usable]) {
+            if ($usable && $bottle->barredBy === null && $bottle->state === SolutionKind::Buffer && !in_array($bottle->code, array_column($fitted, 'id'), true)
+                && $bottle->nominalPh > min($nominal) - self::BEYOND_PH && $bottle->nominalPh < max($nominal) + self::BEYOND_PH) {
+                return $bottle->code;
+            }
+        }
+
+        return null;
+    }
+}
