@@ -61,6 +61,7 @@ final class Lines
             $query->where('code', 'like', addcslashes($search, '%_\\') . '%');
         }
         $page = $query->cursorPaginate(self::PAGE);
+        assert($page instanceof CursorPaginator);
 
         /** @var CursorPaginator<int, BatchLine> $lines */
         $lines = $page->through(static fn(object $row): BatchLine => Facts::unpack(BatchLine::class, (string) ($row->facts ?? '')));

@@ -6,7 +6,7 @@ namespace Rheacid\Http;
 
 use Closure;
 use Illuminate\Contracts\Validation\ValidationRule;
-use Rheacid\Core\OutOfRange;
+use Rheacid\Core\BeyondRange;
 use Rheacid\Core\Words\Quantity;
 
 /** A typed field that must read as a measured quantity; the message says what is accepted. */
@@ -18,7 +18,7 @@ final readonly class Measured implements ValidationRule
     {
         try {
             $this->quantity->read(is_string($value) ? $value : '');
-        } catch (OutOfRange $failure) {
+        } catch (BeyondRange $failure) {
             $fail($failure->getMessage());
         }
     }

@@ -113,7 +113,7 @@ final readonly class DecisionLines
         };
     }
 
-    private static function when(ProductLimit $limit, Batch $batch): string
+    public static function when(ProductLimit $limit, Batch $batch): string
     {
         $begun = $batch->begun($limit->since);
 

@@ -17,6 +17,7 @@ final class CoursePart extends Model
         'at' => 'datetime',
     ];
 
+    /** @return list<string> */
     public function largeColumns(): array
     {
         return ['points'];

@@ -38,6 +38,7 @@ final class LogUpload extends Model
         return LogTable::read($this->content);
     }
 
+    /** @return list<string> */
     public function largeColumns(): array
     {
         return ['content'];

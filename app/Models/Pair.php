@@ -75,7 +75,8 @@ final class Pair extends Model
      */
     public function scopeFollowing(Builder $query, string $code): void
     {
-        $query->where(PolicyAssignment::query()->select('policies.code')->join('policies', 'policies.id', '=', 'policy_assignments.policy_id')->whereColumn('pair_id', 'pairs.id')->orderByDesc('policy_assignments.id')->limit(1), $code);
+        $newest = PolicyAssignment::query()->select('policies.code')->join('policies', 'policies.id', '=', 'policy_assignments.policy_id')->whereColumn('pair_id', 'pairs.id')->orderByDesc('policy_assignments.id')->limit(1);
+        $query->where(static fn(Builder $pairs) => $pairs->whereRaw('(' . $newest->toSql() . ') = ?', [...$newest->getBindings(), $code]));
     }
 
     /** @param Builder<self> $query */

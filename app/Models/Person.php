@@ -26,16 +26,12 @@ final class Person extends User
     protected static function booted(): void
     {
         self::addGlobalScope('appointed', static function (Builder $query): void {
+            // The columns of the table first: what is appointed comes beside them.
+            $query->getQuery()->columns ?? $query->select('people.*');
             foreach (['role', 'enabled'] as $column) {
                 $query->addSelect([$column => Appointment::query()->select($column)->whereColumn('person_id', 'people.id')->orderByDesc('id')->limit(1)]);
             }
         });
-    }
-
-    /** @return Builder<static> the columns of the table, so that what is appointed comes beside them */
-    public function newQuery(): Builder
-    {
-        return parent::newQuery()->select('people.*');
     }
 
     /** @return HasOne<Credential, $this> null for the site itself */

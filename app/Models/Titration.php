@@ -16,6 +16,7 @@ final class Titration extends Model
         'curve' => 'array',
     ];
 
+    /** @return list<string> */
     public function largeColumns(): array
     {
         return ['curve'];

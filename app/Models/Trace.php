@@ -22,6 +22,7 @@ final class Trace extends Model
         return CoreTrace::of(array_values(array_map(static fn(array $point): array => [(float) $point[0], (float) $point[1], (float) $point[2]], $this->points)));
     }
 
+    /** @return list<string> */
     public function largeColumns(): array
     {
         return ['points'];

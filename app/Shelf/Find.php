@@ -36,6 +36,6 @@ final class Find
         // A scanned code is whole, and opens its thing though others begin like it.
         $exact = array_values(array_filter($found, static fn(array $hit): bool => mb_strtolower($hit[0]) === mb_strtolower($code)));
 
-        return count($exact) === 1 ? $exact : array_values($found);
+        return count($exact) === 1 ? $exact : $found;
     }
 }

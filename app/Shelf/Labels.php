@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Rheacid\Shelf;
 
+use Carbon\CarbonImmutable;
+use Rheacid\Board\Lines;
 use Rheacid\Models\Electrode;
-use Rheacid\Models\Lot;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Meter;
 use Rheacid\Models\Thermometer;
@@ -14,26 +15,26 @@ use Rheacid\SiteClock;
 /** What stands on the label of each thing. */
 final class Labels
 {
-    /** @return list<array{code: string, name: string, detail: string, warning: string|null}> of one thing, or of the whole shelf */
+    /** @return list<array{code: string, name: string, detail: string, warning: string|null}> of one thing, or of the whole shelf as far as a print has place */
     public static function all(?string $code = null): array
     {
         $labels = [];
-        foreach (Meter::query()->orderBy('code')->get() as $meter) {
-            $labels[] = ['code' => $meter->code, 'name' => $meter->name, 'detail' => 'meter', 'warning' => null];
+        foreach (Meter::query()->orderBy('code')->limit(Lines::MOST)->get() as $meter) {
+            $labels[] = ['code' => (string) $meter->code, 'name' => (string) $meter->name, 'detail' => 'meter', 'warning' => null];
         }
-        foreach (Electrode::query()->orderBy('code')->get() as $electrode) {
+        foreach (Electrode::query()->orderBy('code')->limit(Lines::MOST)->get() as $electrode) {
             $labels[] = [
-                'code' => $electrode->code,
+                'code' => (string) $electrode->code,
                 'name' => $electrode->measures === Measures::Ph ? 'pH' : ucfirst($electrode->measures->words()),
-                'detail' => $electrode->kind,
+                'detail' => $electrode->kind->words(),
                 'warning' => $electrode->measures === Measures::Ph ? 'Never in conductivity standard' : 'Never in pH buffer',
             ];
         }
-        foreach (Thermometer::query()->orderBy('code')->get() as $thermometer) {
-            $labels[] = ['code' => $thermometer->code, 'name' => 'Thermometer', 'detail' => $thermometer->kind, 'warning' => null];
+        foreach (Thermometer::query()->orderBy('code')->limit(Lines::MOST)->get() as $thermometer) {
+            $labels[] = ['code' => (string) $thermometer->code, 'name' => 'Thermometer', 'detail' => $thermometer->kind->words(), 'warning' => null];
         }
-        foreach (Lot::query()->onShelf()->orderBy('code')->get() as $lot) {
-            $labels[] = ['code' => $lot->code, 'name' => $lot->label, 'detail' => 'usable until ' . SiteClock::day($lot->usableUntil()), 'warning' => 'Never pour back'];
+        foreach (Lines::bottles() as $bottle) {
+            $labels[] = ['code' => $bottle->code, 'name' => $bottle->label, 'detail' => 'usable until ' . SiteClock::day(CarbonImmutable::parse($bottle->status()->usableUntil, 'UTC')), 'warning' => 'Never pour back'];
         }
 
         return array_values(array_filter($labels, static fn(array $label): bool => $code === null || $label['code'] === $code));

@@ -9,7 +9,10 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Validator;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use Rheacid\Core\Care\ElectrodeKind;
 use Rheacid\Core\Electrode\BufferTables;
+use Rheacid\Core\Solutions\ComesAs;
+use Rheacid\Core\Thermometry\ThermometerKind;
 use Rheacid\Core\Solutions\SolutionKind;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Models\Batch;
@@ -27,20 +30,6 @@ enum NewThing: string
     case Electrode = 'electrode';
     case Thermometer = 'thermometer';
     case Bottle = 'bottle';
-
-    public const ELECTRODES = [
-        'general purpose' => Measures::Ph,
-        'sealed gel' => Measures::Ph,
-        'refillable' => Measures::Ph,
-        'refillable, double junction' => Measures::Ph,
-        'sleeve junction, refillable' => Measures::Ph,
-        'spear tip for direct insertion' => Measures::Ph,
-        'flat surface' => Measures::Ph,
-        'conductivity cell' => Measures::Conductivity,
-        'redox electrode' => Measures::Redox,
-    ];
-
-    public const THERMOMETERS = ['thermistor stick', 'thermocouple stick', 'multimeter probe', 'bimetal dial', 'RTD Pt100', 'RTD Pt1000', 'liquid in glass'];
 
     /** Asked about few bottles: folded on the form. */
     public const SELDOM = ['volume_ml', 'standard_value', 'reference', 'expanded_u_ph', 'table'];
@@ -65,13 +54,13 @@ enum NewThing: string
             self::Electrode => [
                 'code' => $code,
                 'name' => self::field('Name', 'like Electrode E-12'),
-                'kind' => self::field('Kind', null, array_keys(self::ELECTRODES)),
+                'kind' => self::field('Kind', null, self::words(ElectrodeKind::cases())),
                 'first_used_on' => self::field('First used on', 'day, like 2026-11-25'),
             ],
             self::Thermometer => [
                 'code' => $code,
                 'name' => self::field('Name', 'like Stick thermometer T-06'),
-                'kind' => self::field('Kind', null, self::THERMOMETERS),
+                'kind' => self::field('Kind', null, self::words(ThermometerKind::cases())),
                 'resolution_c' => self::field('Last digit, °C', null, ['0.1', '0.01', '0.5', '1']),
             ],
             self::Bottle => [
@@ -79,7 +68,7 @@ enum NewThing: string
                 'label' => self::field('Label', 'large and plain, like pH 4.01'),
                 'kind' => self::field('What it is', null, array_column(SolutionKind::cases(), 'value')),
                 'buffer' => self::field('Buffer', 'for a pH buffer', ['', ...BufferTables::names()]),
-                'comes_as' => self::field('Comes as', null, ['bottle', 'sachet', 'powder']),
+                'comes_as' => self::field('Comes as', null, array_column(ComesAs::cases(), 'value')),
                 'expires_on' => self::field('Printed expiry', 'day, like 2027-06-30'),
                 'opened_on' => self::field('Opened on', 'empty: not opened yet'),
                 'volume_ml' => self::field('Volume, mL', 'may stay empty'),
@@ -189,9 +178,49 @@ enum NewThing: string
     {
         return match ($this) {
             self::Meter => new Meter([...$read, 'shows_mv' => $read['resolution_mv'] !== null, 'compensates' => $read['compensates'] === 'sensor']),
-            self::Electrode => new Electrode([...$read, 'measures' => self::ELECTRODES[$read['kind']]]),
-            self::Thermometer => new Thermometer($read),
+            self::Electrode => self::electrode($read),
+            self::Thermometer => new Thermometer([...$read, 'kind' => self::named(ThermometerKind::cases(), $read['kind'])]),
             self::Bottle => TypedBottle::make($read),
         };
+    }
+
+    /** @param array<string, mixed> $read */
+    private static function electrode(array $read): Electrode
+    {
+        $kind = self::named(ElectrodeKind::cases(), $read['kind']);
+
+        return new Electrode([...$read, 'kind' => $kind, 'measures' => match ($kind) {
+            ElectrodeKind::ConductivityCell => Measures::Conductivity,
+            ElectrodeKind::RedoxElectrode => Measures::Redox,
+            default => Measures::Ph,
+        }]);
+    }
+
+    /**
+     * @param list<ElectrodeKind|ThermometerKind> $kinds
+     *
+     * @return list<string>
+     */
+    private static function words(array $kinds): array
+    {
+        return array_map(static fn(ElectrodeKind|ThermometerKind $kind): string => $kind->words(), $kinds);
+    }
+
+    /**
+     * @template T of ElectrodeKind|ThermometerKind
+     *
+     * @param list<T> $kinds
+     *
+     * @return T
+     */
+    private static function named(array $kinds, mixed $words): ElectrodeKind|ThermometerKind
+    {
+        foreach ($kinds as $kind) {
+            if ($kind->words() === $words) {
+                return $kind;
+            }
+        }
+
+        throw new \LogicException('Only a kind of the list passes the rules.');
     }
 }

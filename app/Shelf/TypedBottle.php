@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Shelf;
 
+use Rheacid\Core\Solutions\BufferFamily;
+use Rheacid\Core\Solutions\ComesAs;
 use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Failure;
 use Rheacid\Core\Solutions\SolutionKind;
@@ -33,7 +35,7 @@ final class TypedBottle
 
         return array_filter([
             'expires_on' => $opened !== null && $typed['expires_on'] < $opened ? 'It would have expired before it was opened. An expiry on or after the day of opening is accepted.' : null,
-            'opened_on' => $typed['comes_as'] === 'powder' && $opened !== null ? 'A powder is made up on its own page, with volume and water.' : null,
+            'opened_on' => $typed['comes_as'] === ComesAs::Powder->value && $opened !== null ? 'A powder is made up on its own page, with volume and water.' : null,
             'buffer' => match (true) {
                 $kind === SolutionKind::Buffer && $typed['buffer'] === null && $typed['table'] === null => 'A pH buffer needs its table: one of the list, or its own printed one.',
                 $kind !== SolutionKind::Buffer && ($typed['buffer'] !== null || $typed['table'] !== null) => sprintf('Only a pH buffer has a pH; this is %s.', $kind->value),
@@ -57,9 +59,10 @@ final class TypedBottle
         return new Lot([
             ...$read,
             'buffer' => $kind === SolutionKind::Buffer ? $read['buffer'] ?? 'printed' : null,
+            'family' => $kind === SolutionKind::Buffer ? BufferFamily::of($read['buffer']) : null,
             'nominal_ph' => $nominal,
             'printed_table' => $table,
-            'days_after_opening' => $kind->daysAfterOpening($read['comes_as'] !== 'bottle', $nominal),
+            'days_after_opening' => $kind->daysAfterOpening(ComesAs::from((string) $read['comes_as'])->isMadeUp(), $nominal),
             'uses_allowed' => $kind->usesAllowed(),
         ]);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Verify;
 
+use Rheacid\Http\FieldOf;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Rheacid\Core\Failure;
@@ -159,7 +160,7 @@ final class TypedVerification
         try {
             return $read();
         } catch (Failure $failure) {
-            throw Refused::because($failure->getMessage(), in_array($failure->field(), ['reduced', 'elevation_m', 'pressure_kpa'], true) ? 'pressure' : $failure->field() ?? $field);
+            throw Refused::because($failure->getMessage(), FieldOf::failure($failure) ?? $field);
         }
     }
 }

@@ -5,67 +5,95 @@ declare(strict_types=1);
 namespace Rheacid\View;
 
 use Carbon\CarbonImmutable;
-use Rheacid\Batches\Deadline;
-use Rheacid\Core\Limits\TimedLimit;
+use Illuminate\Pagination\CursorPaginator;
+use Rheacid\Batches\Series;
+use Rheacid\Board\BatchLine;
+use Rheacid\Board\DeadlineFacts;
+use Rheacid\Board\Lines;
+use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Limits\ProductLimit;
+use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Words\ForecastWords;
+use Rheacid\Measure\DecisionLines;
 use Rheacid\Models\Batch;
-use Rheacid\Models\ProductLimit;
+use Rheacid\Models\Decision;
 use Rheacid\Models\Measurement;
+use Rheacid\Today\BatchTasks;
 use Rheacid\View\Figures\AcidRule;
 use Rheacid\View\Figures\SeriesChart;
+use Rheacid\View\Figures\Wall;
 
-/** What the page of a batch, and its line in the list, shows. */
+/** What the page of a batch shows. */
 final readonly class BatchScreen
 {
-    /** @param list<array{reading: Reading, rule: AcidRule, sign: string, word: string}> $rows newest first */
-    private function __construct(public Batch $batch, public string $sign, public array $rows, public SeriesChart $chart, public ?Deadline $deadline) {}
+    /**
+     * @param CursorPaginator<int, Decision> $page
+     * @param list<array{decision: Decision, measurements: list<Measurement>, rule: AcidRule|null, sign: string, word: string}> $rows of the page, the newest first
+     * @param array{sign: string, words: string}|null $outlook of the deadline that comes next
+     */
+    private function __construct(public Batch $batch, public BatchLine $line, public CursorPaginator $page, public array $rows, public SeriesChart $chart, public ?array $outlook) {}
 
     public static function of(Batch $batch): self
     {
-        $rows = [];
-        $points = [];
-        $answered = [];
-        foreach ($batch->currentMeasurements as $reading) {
-            $decision = $reading->decision ?? throw new \LogicException('A reading always has its decision.');
-            $lines = DecisionLines::recorded($decision, $batch);
-            $rows[] = [
-                'reading' => $reading,
-                'rule' => new AcidRule($decision->value_ph, $decision->expanded_u_ph, [$reading->calibration->bracket_low_ph, $reading->calibration->bracket_high_ph], $lines->walls),
-                ...($reading->isInDoubt() ? ['sign' => 'fail', 'word' => 'in doubt: check buffer failed'] : self::worst($lines)),
-            ];
-            $points[] = [
-                'hours' => $batch->started_at->diffInSeconds($reading->sample->drawn_at) / 3600,
-                'ph' => $decision->value_ph,
-                'u' => $decision->expanded_u_ph ?? 0.0,
-                'id' => $reading->id,
-            ];
-            array_push($answered, ...$reading->sample->answeredYes());
-        }
-        $limits = $batch->product->limits
-            ->filter(static fn(ProductLimit $limit): bool => $limit->condition === null || in_array($limit->condition, $answered, true))
-            ->map(static fn(ProductLimit $limit): TimedLimit => $limit->toCore());
-
-        $deadline = in_array($batch->state(), ['running', 'held'], true) ? Deadline::next($batch) : null;
+        $batch->load(['product.limits', 'newestEvent', 'steps', 'answers']);
+        $line = Lines::batch($batch->id);
+        $page = Series::page($batch);
+        $next = $batch->state()->isLive() ? $line->next() : null;
 
         return new self(
             $batch,
-            match ($batch->state()) {
-                'held' => 'fail',
-                'running' => 'met',
-                default => 'idle',
-            },
-            array_reverse($rows),
-            new SeriesChart($points, array_values($limits->all()), $batch->started_at->diffInSeconds(CarbonImmutable::now()) / 3600, $deadline?->forecast),
-            $deadline,
+            $line,
+            $page,
+            array_map(static fn(Decision $decision): array => self::row($decision, $batch), array_values($page->items())),
+            new SeriesChart(Series::drawn($batch), self::drawnLimits($batch), $batch->started_at->diffInSeconds(CarbonImmutable::now()) / 3600, $next?->forecast),
+            $next === null ? null : self::outlook($line, $next),
         );
     }
 
-    /** @return array{sign: string, word: string} the worst line of the decision */
-    private static function worst(DecisionLines $lines): array
+    public static function sign(?BatchState $state): string
     {
-        $rank = ['fail' => 0, 'care' => 1, 'met' => 2, 'idle' => 3];
-        $sorted = $lines->lines;
-        usort($sorted, static fn(array $a, array $b): int => $rank[$a['sign']] <=> $rank[$b['sign']]);
+        return match ($state) {
+            BatchState::Held, BatchState::Discarded => 'fail',
+            BatchState::Running, BatchState::Released => 'met',
+            default => 'idle',
+        };
+    }
 
-        return ['sign' => $sorted[0]['sign'] ?? 'idle', 'word' => $sorted === [] ? 'no limit is due' : $sorted[0]['head']];
+    /** @return array{decision: Decision, measurements: list<Measurement>, rule: AcidRule|null, sign: string, word: string} */
+    private static function row(Decision $decision, Batch $batch): array
+    {
+        $measurements = $decision->occasion->measurements;
+        $lines = DecisionLines::recorded($decision, $batch);
+        $worst = $lines->worst();
+        $calibration = $measurements->first(static fn(Measurement $one): bool => $one->calibration !== null)?->calibration;
+        $isDoubtful = $measurements->contains(static fn(Measurement $one): bool => $one->isInDoubt());
+
+        return [
+            'decision' => $decision,
+            'measurements' => array_values($measurements->all()),
+            'rule' => $decision->measurand !== Measurand::Ph ? null : new AcidRule($decision->value, $decision->expanded_u, $calibration === null ? [] : [$calibration->bracket_low_ph, $calibration->bracket_high_ph], Wall::all($lines)),
+            'sign' => $isDoubtful ? 'fail' : $worst['sign'],
+            'word' => $isDoubtful ? 'In doubt: its calibration was voided' : $worst['head'],
+        ];
+    }
+
+    /** @return list<ProductLimit> on pH, those whose condition was not denied */
+    private static function drawnLimits(Batch $batch): array
+    {
+        $answers = $batch->conditions();
+
+        return array_values(array_filter($batch->product->judgedBy(), static fn(ProductLimit $limit): bool => $limit->measurand === Measurand::Ph->value && ($limit->condition === null || ($answers[$limit->condition] ?? true))));
+    }
+
+    /** @return array{sign: string, words: string}|null */
+    private static function outlook(BatchLine $line, DeadlineFacts $next): ?array
+    {
+        $words = BatchTasks::outlook($line, $next);
+        if ($words === null) {
+            return null;
+        }
+        $verdict = $next->forecast?->verdict;
+
+        return ['sign' => $next->at->isPast() || $verdict === null ? 'fail' : ForecastWords::sign($verdict), 'words' => BatchTasks::due($next) . ': ' . $words];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\View;
 
+use Rheacid\Board\Lines;
 use Carbon\CarbonImmutable;
 use Rheacid\Core\Care\CareStep;
 use Rheacid\Core\Care\PairStatus;
@@ -17,7 +18,6 @@ use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\SiteClock;
 use Rheacid\Shelf\Readiness;
-use Rheacid\Today\CareDue;
 use Rheacid\View\Figures\ResponseLine;
 
 /** What the page of a calibration shows: the verdict in one sentence, the findings, what to do next, the response line. */
@@ -67,7 +67,7 @@ final readonly class CalibrationScreen
             $fit === null ? null : new ResponseLine($fit, $calibration->policy->criteria(), CalibrationPoint::ofKind($calibration->points, fitted: false)),
             $slope,
             $offset,
-            $isNewest ? CareDue::nextStep($calibration->pair) : null,
+            $isNewest ? Lines::pair($calibration->pair_id)->nextStep : null,
             $status?->state->isInForce() === true,
         );
     }

@@ -4,6 +4,12 @@ declare(strict_types=1);
 
 namespace Rheacid\View;
 
+use Rheacid\Board\BottleLine;
+use Rheacid\Board\Lines;
+use Rheacid\Core\Solutions\SolutionKind;
+use Rheacid\Shelf\Bottles;
+use Rheacid\Shelf\Readiness;
+use Rheacid\Models\CellCalibration;
 use Illuminate\Support\Collection;
 use Rheacid\Actions\Calibrate\CalibrateCell;
 use Rheacid\Bench\Cup;
@@ -12,7 +18,6 @@ use Rheacid\Core\Care\PairStatus;
 use Rheacid\Core\Electrode\Conductivity;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Numbers;
-use Rheacid\Models\CellCalibration;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Pair;
@@ -22,18 +27,20 @@ use Rheacid\Shelf\Cells;
 /** What the page of a conductivity or redox sensor shows. */
 final readonly class CellScreen
 {
+    private const SHOWN = 20;
+
     /**
      * @param Collection<int, CellCalibration> $history newest first
      * @param list<Cup> $cups
-     * @param Collection<int, Lot> $lots every bottle, usable or not: a wrong one is refused with its reason
+     * @param list<BottleLine> $bottles every one, usable or not: a wrong one is refused with its reason
      */
     private function __construct(
         public Pair $pair,
         public PairStatus $status,
         public bool $isConductivity,
         public Collection $history,
-        public Collection $lots,
-        public ?Lot $proposed,
+        public array $bottles,
+        public ?BottleLine $proposed,
         public ?LiveReading $live,
         public array $cups,
     ) {}
@@ -42,21 +49,28 @@ final readonly class CellScreen
     {
         $pair->load(['meter', 'electrode.careEvents', 'policy', 'newestCell.lot', 'newestCell.person']);
         $measures = $pair->electrode->measures;
-        $lots = Lot::query()->onShelf()->with('uses')->whereIn('kind', ['buffer', 'conductivity', 'redox'])->orderByRaw('kind = ? desc', [$measures->value])->orderBy('code')->get();
+        $bottles = Lines::bottles(SolutionKind::Buffer, SolutionKind::Conductivity, SolutionKind::Redox);
+        usort($bottles, static fn(BottleLine $a, BottleLine $b): int => [$a->state?->value !== $measures->value, $a->code] <=> [$b->state?->value !== $measures->value, $b->code]);
 
-        $proposed = $lots->first(static fn(Lot $lot): bool => CalibrateCell::objection($lot, $measures) === null);
-        $stands = $bench->hasCell($pair->electrode);
+        $usable = array_values(array_filter($bottles, static fn(BottleLine $bottle): bool => Bottles::objectionToCell($bottle, $measures) === null));
+        $live = self::live($pair, $bench);
 
         return new self(
             $pair,
-            Cells::status($pair),
+            Readiness::of($pair),
             $measures === Measures::Conductivity,
-            $pair->cellCalibrations()->with(['lot', 'person'])->get()->reverse()->take(20)->values(),
-            $lots,
-            $proposed,
-            $stands ? LiveReading::ofCell($pair, $bench, route('cells.live', $pair)) : null,
-            $stands ? array_values(array_filter($bench->cups(), static fn(Cup $cup): bool => $cup->batchId === null)) : [],
+            CellCalibration::query()->with(['lot', 'person'])->where('pair_id', $pair->id)->orderByDesc('at')->limit(self::SHOWN)->get(),
+            $bottles,
+            $usable[0] ?? null,
+            $live,
+            $live === null ? [] : $bench->bottleCups(),
         );
+    }
+
+    /** Nothing but the trace; null where nothing is read here. */
+    public static function live(Pair $pair, SimulatedBench $bench): ?LiveReading
+    {
+        return $bench->hasCell($pair->electrode) ? LiveReading::ofCell($pair, $bench, route('cells.live', $pair)) : null;
     }
 
     public function unit(): string

@@ -6,7 +6,7 @@ namespace Rheacid\View;
 
 use Rheacid\Models\Calibration;
 use Rheacid\Models\Verification;
-use Rheacid\Records\LedgerCheck;
+use Rheacid\Records\Ledger;
 
 /** A calibration or a verification on one sheet, for whoever asks how the number is known. */
 final readonly class Certificate
@@ -26,12 +26,12 @@ final readonly class Certificate
 
     public static function ofCalibration(Calibration $calibration): self
     {
-        return new self("calibration {$calibration->pair->electrode->code} / $calibration->id", 'Calibrate', 'certificate.calibration', route('calibrations.show', $calibration), CalibrationScreen::of($calibration), LedgerCheck::head());
+        return new self("calibration {$calibration->pair->electrode->code} / $calibration->id", 'Calibrate', 'certificate.calibration', route('calibrations.show', $calibration), CalibrationScreen::of($calibration), Ledger::head());
     }
 
     public static function ofVerification(Verification $check): self
     {
-        return new self("verification {$check->thermometer->code} / $check->id", 'Verify', 'certificate.verification', route('verifications.show', $check), VerificationScreen::of($check), LedgerCheck::head());
+        return new self("verification {$check->thermometer->code} / $check->id", 'Verify', 'certificate.verification', route('verifications.show', $check), VerificationScreen::of($check), Ledger::head());
     }
 
     public function fileName(): string

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Rheacid\View;
 
+use Rheacid\Board\BottleLine;
+use Rheacid\Board\Lines;
+use Rheacid\Core\Solutions\SolutionKind;
+use Rheacid\Shelf\Bottles;
 use Illuminate\Support\Collection;
 use Rheacid\Actions\Calibrate\OpenRun;
 use Rheacid\Bench\Cup;
@@ -19,16 +23,18 @@ use Rheacid\View\Figures\CheckChart;
 /** What the page of check buffers shows. */
 final readonly class ControlCheckScreen
 {
+    private const SHOWN = 40;
+
     /**
      * @param Collection<int, ControlCheck> $checks newest first
-     * @param list<Lot> $lots bottles that were not used to calibrate
+     * @param list<BottleLine> $bottles that were not used to calibrate
      * @param list<Cup> $cups
-     * @param Collection<int, Measurement> $doubtful readings that a failed check has put in doubt
+     * @param Collection<int, Measurement> $doubtful the newest that a failed check has put in doubt
      */
     private function __construct(
         public Pair $pair,
         public Collection $checks,
-        public array $lots,
+        public array $bottles,
         public ?LiveReading $live,
         public array $cups,
         public CheckChart $chart,
@@ -39,21 +45,41 @@ final readonly class ControlCheckScreen
     {
         $pair->load(['meter', 'electrode', 'policy', 'newestCalibration.points', 'newestCalibration.void']);
         $calibration = $pair->newestCalibration;
-        $checks = ControlCheck::query()->with(['lot', 'person'])->where('pair_id', $pair->id)->orderByDesc('at')->limit(40)->get();
-        $used = $calibration === null ? [] : $calibration->points->map(static fn(CalibrationPoint $point): int => $point->lot_id)->all();
+        $checks = ControlCheck::query()->with(['lot', 'person'])->where('pair_id', $pair->id)->orderByDesc('at')->limit(self::SHOWN)->get();
+        $used = $calibration === null ? [] : array_values($calibration->points->map(static fn(CalibrationPoint $point): int => $point->lot_id)->all());
         $void = $calibration?->void;
 
         return new self(
             $pair,
             $checks,
-            array_values(Lot::query()->onShelf()->with('uses')->where('kind', 'buffer')->whereNotIn('id', $used)->orderBy('nominal_ph')->orderBy('code')->get()
-                ->filter(static fn(Lot $lot): bool => OpenRun::objection($lot) === null)->all()),
-            $bench->knows($pair->electrode) && $calibration !== null
-                ? LiveReading::of($pair, $bench, $calibration->fitted(), Settling::WINDOW_S, route('checks.live', $pair), 'pH by the calibration in force')
-                : null,
-            array_values(array_filter($bench->cups(), static fn(Cup $cup): bool => $cup->batchId === null)),
+            self::independent($used),
+            self::live($pair, $bench),
+            $bench->bottleCups(),
             new CheckChart(array_values($checks->reverse()->map(static fn(ControlCheck $check): float => $check->error())->all()), $pair->policy->read_back_limit_ph),
-            $void === null ? new Collection() : Measurement::query()->with(['sample.batch', 'decision'])->where('calibration_id', $void->calibration_id)->where('observed_at', '>', $void->back_to)->orderBy('observed_at')->get(),
+            $void === null ? new Collection() : Measurement::query()->with(['occasion.batch', 'occasion.decision'])->where('calibration_id', $void->calibration_id)->where('observed_at', '>', $void->back_to)->orderByDesc('observed_at')->limit(self::SHOWN)->get(),
         );
+    }
+
+    /** Nothing but the trace; null where nothing is read here. */
+    public static function live(Pair $pair, SimulatedBench $bench): ?LiveReading
+    {
+        $calibration = $pair->newestCalibration;
+
+        return $bench->knows($pair->electrode) && $calibration !== null
+            ? LiveReading::of($pair, $bench, $calibration->fitted(), Settling::WINDOW_S, route('checks.live', $pair), 'pH by the calibration in force')
+            : null;
+    }
+
+    /**
+     * @param list<int> $used bottles of the calibration
+     *
+     * @return list<BottleLine> buffers that can serve, by their pH
+     */
+    private static function independent(array $used): array
+    {
+        $bottles = array_filter(Lines::bottles(SolutionKind::Buffer), static fn(BottleLine $bottle): bool => !in_array($bottle->id, $used, true) && Bottles::objection($bottle) === null);
+        usort($bottles, static fn(BottleLine $a, BottleLine $b): int => [$a->nominalPh, $a->code] <=> [$b->nominalPh, $b->code]);
+
+        return $bottles;
     }
 }

@@ -14,7 +14,6 @@ use Rheacid\Models\Pair;
 use Rheacid\SiteClock;
 use Rheacid\Shelf\Cleaning;
 use Rheacid\Shelf\Health;
-use Rheacid\Today\CareDue;
 use Rheacid\View\Figures\HistoryChart;
 
 /** How an electrode fares: its figures over time with what the policy allows, and when the next one is to be ordered. */
@@ -44,9 +43,9 @@ final readonly class HealthScreen
         if ($trend->leavesPolicyOn === null) {
             return ['met', $moves . ' It does not leave the policy within sight.' . $rest];
         }
-        $orderBy = CarbonImmutable::parse($trend->earliest ?? $trend->leavesPolicyOn)->subDays(CareDue::ORDER_AHEAD_DAYS);
+        $orderBy = CarbonImmutable::parse($trend->earliest ?? $trend->leavesPolicyOn)->subDays(CareSchedule::ORDER_AHEAD_DAYS);
 
-        return [CareDue::isForeseen($trend->leavesPolicyOn) ? 'care' : 'met', sprintf('%s It meets %s %%, where the policy ends, about %s. Order the next one by %s.', $moves, Numbers::plain($pair->policy->slope_low_percent), SiteClock::reckonedDay($trend->leavesPolicyOn, $trend->earliest, $trend->latest), SiteClock::day($orderBy))];
+        return [CareSchedule::isForeseen(new \DateTimeImmutable($trend->leavesPolicyOn), CarbonImmutable::now()) ? 'care' : 'met', sprintf('%s It meets %s %%, where the policy ends, about %s. Order the next one by %s.', $moves, Numbers::plain($pair->policy->slope_low_percent), SiteClock::reckonedDay($trend->leavesPolicyOn, $trend->earliest, $trend->latest), SiteClock::day($orderBy))];
     }
 
     /** What a cleaning did: slope, response and check buffer before and after. */

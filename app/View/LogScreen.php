@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace Rheacid\View;
 
+use Rheacid\Board\BottleLine;
+use Rheacid\Board\Lines;
+use Rheacid\Core\Solutions\SolutionKind;
+use Rheacid\Shelf\Bottles;
+use Rheacid\Models\PointKind;
 use Rheacid\Actions\Calibrate\OpenRun;
 use Rheacid\Core\Electrode\BufferRecognition;
 use Rheacid\Core\Electrode\CalibrationFit;
@@ -40,7 +45,7 @@ final readonly class LogScreen
         $log = $columns->trace($table);
         $by = self::judging($upload);
         $window = self::window($upload);
-        $lots = array_values(Lot::query()->onShelf()->with('uses')->where('kind', 'buffer')->orderBy('opened_on')->orderBy('code')->get()->filter(static fn(Lot $lot): bool => OpenRun::objection($lot) === null)->all());
+        $lots = self::lots();
 
         return new self(
             $upload,
@@ -56,6 +61,14 @@ final readonly class LogScreen
     public static function plateaus(LogUpload $upload, LogColumns $columns): array
     {
         return Plateau::in($columns->trace($upload->table()), self::judging($upload), self::window($upload));
+    }
+
+    /** @return list<Lot> usable buffers, the one opened last at the end */
+    private static function lots(): array
+    {
+        $usable = array_filter(Lines::bottles(SolutionKind::Buffer), static fn(BottleLine $bottle): bool => Bottles::objection($bottle) === null);
+
+        return array_values(Lot::query()->whereIn('id', array_map(static fn(BottleLine $bottle): int => $bottle->id, $usable))->orderBy('opened_on')->orderBy('code')->get()->all());
     }
 
     private static function window(LogUpload $upload): float
@@ -99,7 +112,7 @@ final readonly class LogScreen
                 'plateau' => $plateau,
                 'ph' => $recognition->apparentPh,
                 'lot' => $isNear ? $nearest['buffer'] : null,
-                'role' => $i > 0 && $i === count($plateaus) - 1 ? 'read-back' : 'fit',
+                'role' => $i > 0 && $i === count($plateaus) - 1 ? PointKind::ReadBack->value : PointKind::Fit->value,
             ];
         }
 

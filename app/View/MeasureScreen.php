@@ -5,81 +5,100 @@ declare(strict_types=1);
 namespace Rheacid\View;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Batches\Series;
 use Rheacid\Bench\Cup;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\Source;
-use Rheacid\Core\Words\StateWords;
+use Rheacid\Core\Measuring\MethodRules;
+use Rheacid\Core\Uncertainty\BudgetLine;
 use Rheacid\Measure\Assessment;
+use Rheacid\Measure\DecisionLines;
 use Rheacid\Measure\Help;
+use Rheacid\Measure\MeasuredPlace;
+use Rheacid\Models\Batch;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
-use Rheacid\Shelf\Checks;
-use Rheacid\Shelf\Readiness;
+use Rheacid\Models\Replicate;
 use Rheacid\View\Figures\AcidRule;
 use Rheacid\View\Figures\BudgetBar;
+use Rheacid\View\Figures\Wall;
 
 /** What the page of a running measurement shows: the reading as it comes, and what it would mean. */
 final readonly class MeasureScreen
 {
+    private const EARLIER = 4;
+
     /**
      * @param list<Cup> $cups
-     * @param list<string> $blocks sentences: why it could not release the batch
+     * @param Assessment|null $assessment of the occasion, with what is in hand; null before the first portion
      * @param list<array{what: string, expanded_u: float}> $help
      */
     private function __construct(
         public MeasurementDraft $draft,
+        public Batch $batch,
+        public MethodRules $rules,
         public ?LiveReading $live,
         public array $cups,
         public ?Assessment $assessment,
-        public ?DecisionLines $decision,
+        public ?DecisionLines $lines,
         public ?AcidRule $rule,
         public ?BudgetBar $budget,
-        public array $blocks,
         public array $help,
     ) {}
 
     public static function of(MeasurementDraft $draft, SimulatedBench $bench): self
     {
-        $draft->load(['replicates', 'sample.batch.product.limits', 'pair.meter', 'pair.electrode.careEvents', 'pair.policy', 'pair.newestCalibration', 'calibration.points.lot', 'verification.thermometer', 'verification.outcome', 'method', 'holder']);
-        $response = $draft->calibration->calibrationFunction();
-        $live = $draft->source === Source::Simulated
-            ? LiveReading::of($draft->pair, $bench, $draft->calibration->fitted(), $draft->method->settle_window_s, route('drafts.live', $draft), 'pH before the temperature correction')
-            : null;
-        $assessment = $draft->replicates->isEmpty() ? null : Assessment::of(
-            $draft->replicates,
-            $draft->sample,
-            $draft->pair,
-            $draft->calibration,
-            $draft->verification,
-            $draft->method,
-            Readiness::of($draft->pair)->state,
-            Checks::status($draft->calibration, CarbonImmutable::now()),
-        );
-        $decision = $assessment === null ? null : DecisionLines::of($assessment->decision->outcomes, $assessment->limits->notDue, $draft->sample->batch);
+        $draft->load(['replicates', 'sample.occasion.batch.product.limits', 'sample.occasion.batch.product.method', 'sample.occasion.batch.steps', 'sample.occasion.batch.answers', 'pair.meter', 'pair.electrode', 'pair.policy', 'calibration.points.lot', 'calibration.policy', 'calibration.void', 'verification.thermometer', 'verification.outcome', 'method', 'holder']);
+        $batch = $draft->sample->occasion->batch;
+        $assessment = $draft->replicates->isEmpty() ? null : self::assess($draft, $batch);
+        $lines = $assessment === null ? null : DecisionLines::of($assessment, $batch);
+        $inputs = $assessment?->decidingInputs();
+        $uncertainty = $assessment?->uncertainty();
 
         return new self(
             $draft,
-            $live,
-            $draft->source === Source::Simulated ? array_values(array_filter($bench->cups(), static fn(Cup $cup): bool => $cup->batchId !== null)) : [],
+            $batch,
+            $draft->method->rules($draft->sample->occasion->stage),
+            self::live($draft, $bench),
+            $draft->source === Source::Simulated ? $bench->sampleCups() : [],
             $assessment,
-            $decision,
-            $assessment === null || $decision === null ? null : new AcidRule($assessment->value, $assessment->uncertainty?->expanded(), $response->buffers(), $decision->walls, self::earlier($draft)),
-            $assessment?->uncertainty === null ? null : new BudgetBar(array_map(static fn($line): array => ['name' => $line->name, 'u' => $line->u, 'share' => $line->share], $assessment->uncertainty->budget)),
-            $assessment === null ? [] : array_map(StateWords::block(...), $assessment->blocks),
-            $assessment?->inputs === null ? [] : Help::for($assessment->inputs),
+            $lines,
+            $assessment === null || $lines === null ? null : new AcidRule($assessment->portion->value, $assessment->portion->expandedU, $draft->calibration->calibrationFunction()->buffers(), Wall::all($lines), self::earlier($batch, CarbonImmutable::instance($draft->sample->drawn_at), $draft->sample->occasion_id)),
+            $uncertainty === null ? null : new BudgetBar(array_map(static fn(BudgetLine $line): array => ['name' => $line->name, 'u' => $line->u, 'share' => $line->share], $uncertainty->budget)),
+            $inputs === null ? [] : Help::for($inputs),
         );
+    }
+
+    /** Nothing but the trace; null where nothing is read here. */
+    public static function live(MeasurementDraft $draft, SimulatedBench $bench): ?LiveReading
+    {
+        return $draft->source === Source::Simulated && $draft->isOpen()
+            ? LiveReading::of($draft->pair, $bench, $draft->calibration->fitted(), $draft->method->settle_window_s, route('drafts.live', $draft), 'pH before the temperature correction')
+            : null;
+    }
+
+    /** @return list<float> pH of the portions in hand, in the order in which they were read */
+    public function values(): array
+    {
+        return array_values($this->draft->replicates->map(static fn(Replicate $one): float => $one->value)->all());
     }
 
     public function isComplete(): bool
     {
-        return $this->assessment !== null && $this->assessment->isComplete($this->draft->method);
+        return $this->assessment !== null && $this->rules->areComplete($this->values());
     }
 
-    /** @return list<float> the last readings that stand, oldest first */
-    private static function earlier(MeasurementDraft $draft): array
+    private static function assess(MeasurementDraft $draft, Batch $batch): Assessment
     {
-        return array_values($draft->sample->batch->currentMeasurements()->with('decision')->get()
-            ->map(static fn(Measurement $reading): ?float => $reading->decision?->value_ph)
-            ->filter(static fn(?float $ph): bool => $ph !== null)->take(-4)->all());
+        $occasion = $draft->sample->occasion;
+        $joined = $occasion->measurements()->with(['sample', 'replicates', 'method', 'pair.meter', 'pair.policy', 'pair.electrode', 'calibration.points.lot', 'calibration.policy', 'calibration.void', 'verification.outcome'])->get();
+
+        return Assessment::of($batch, $occasion->stage, CarbonImmutable::instance($occasion->drawn_at), [...array_values($joined->map(static fn(Measurement $one): MeasuredPlace => MeasuredPlace::recorded($one))->all()), MeasuredPlace::inHand($draft)], $occasion->id);
+    }
+
+    /** @return list<float> pH of the occasions before, the newest first */
+    private static function earlier(Batch $batch, CarbonImmutable $drawnAt, int $except): array
+    {
+        return array_slice(array_column(Series::before($batch, $drawnAt, $except), 'ph'), 0, self::EARLIER);
     }
 }

@@ -4,40 +4,43 @@ declare(strict_types=1);
 
 namespace Rheacid\View;
 
-use Rheacid\Core\Limits\ReleaseBlock;
-use Rheacid\Core\Words\StateWords;
+use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Measure\DecisionLines;
+use Rheacid\Models\Batch;
 use Rheacid\Models\Decision;
 use Rheacid\Models\Measurement;
 use Rheacid\View\Figures\AcidRule;
 use Rheacid\View\Figures\BudgetBar;
+use Rheacid\View\Figures\Wall;
 
-/** What the page of a recorded reading shows. */
+/** What the page of a recorded measurement shows, with the decision that stands for its occasion. */
 final readonly class MeasurementScreen
 {
-    /** @param list<string> $blocks */
     private function __construct(
-        public Measurement $reading,
+        public Measurement $measurement,
+        public Batch $batch,
         public Decision $decision,
         public DecisionLines $lines,
-        public AcidRule $rule,
+        public ?AcidRule $rule,
         public ?BudgetBar $budget,
-        public array $blocks,
     ) {}
 
-    public static function of(Measurement $reading): self
+    public static function of(Measurement $measurement): self
     {
-        $decision = $reading->decision ?? throw new \LogicException('A reading always has its decision.');
-        $lines = DecisionLines::recorded($decision, $reading->sample->batch);
+        $measurement->load(['occasion.batch.product.limits', 'occasion.batch.steps', 'occasion.decision.outcomes', 'occasion.decision.person', 'sample', 'pair.electrode', 'pair.meter', 'pair.parting', 'pair.policy', 'calibration.points.lot', 'calibration.void', 'verification.thermometer', 'verification.outcome', 'method', 'person', 'replicates', 'superseded', 'successor']);
+        $decision = $measurement->occasion->decision ?? throw new \LogicException('What is recorded was judged.');
+        $batch = $measurement->occasion->batch;
+        $lines = DecisionLines::recorded($decision, $batch);
         /** @var list<array{name: string, u: float, share: float}> $budget as KeepDecision writes it */
         $budget = $decision->budget;
 
         return new self(
-            $reading,
+            $measurement,
+            $batch,
             $decision,
             $lines,
-            new AcidRule($decision->value_ph, $decision->expanded_u_ph, $reading->calibration->calibrationFunction()->buffers(), $lines->walls),
+            $decision->measurand === Measurand::Ph ? new AcidRule($decision->value, $decision->expanded_u, $measurement->calibration?->calibrationFunction()->buffers() ?? [], Wall::all($lines)) : null,
             $budget === [] ? null : new BudgetBar($budget),
-            array_values(array_map(static fn(string $block): string => StateWords::block(ReleaseBlock::from($block)), array_filter($decision->blocks, is_string(...)))),
         );
     }
 }

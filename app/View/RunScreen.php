@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Rheacid\View;
 
+use Rheacid\Models\RunState;
 use Rheacid\Bench\Cup;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\Source;
 use Rheacid\Core\Numbers;
-use Rheacid\Core\OutOfRange;
+use Rheacid\Core\BeyondRange;
+use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Models\PointKind;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Core\Solutions\BufferOrder;
 use Rheacid\Core\Words\StateWords;
@@ -46,27 +49,37 @@ final readonly class RunScreen
         $lot = $lots->get($plan['lot_id']) ?? throw new \LogicException('A planned bottle is always on the shelf.');
         $judging = Fits::judging($run);
         $new = Fits::new($run);
-        $judgedBy = match (true) {
-            $new !== null => 'pH by the new calibration',
-            $judging !== null => 'pH by the old calibration',
-            default => 'pH of an ideal electrode',
-        };
-        $live = $run->source === Source::Simulated
-            ? LiveReading::of($run->pair, $bench, $judging, Settling::WINDOW_S, route('runs.live', $run), $judgedBy)
-            : null;
+        $live = self::trace($run, $bench, $judging, $new !== null);
 
         return new self(
             $run,
             self::stations($run, $lots->all(), $station),
             $station,
-            $plan['kind'] === 'read-back',
+            $plan['kind'] === PointKind::ReadBack->value,
             $lot,
             $live,
-            $run->source === Source::Simulated ? array_values(array_filter($bench->cups(), static fn(Cup $cup): bool => $cup->batchId === null)) : [],
+            $run->source === Source::Simulated ? $bench->bottleCups() : [],
             self::bufferNow($lot, $live),
             $run->points->last(),
-            $run->buffer_order === BufferOrder::Free && $plan['kind'] === 'fit',
+            $run->buffer_order === BufferOrder::Free && $plan['kind'] === PointKind::Fit->value,
         );
+    }
+
+    /** Nothing but the trace; null where nothing is read here. */
+    public static function live(CalibrationRun $run, SimulatedBench $bench): ?LiveReading
+    {
+        return $run->state === RunState::Open ? self::trace($run, $bench, Fits::judging($run), Fits::new($run) !== null) : null;
+    }
+
+    private static function trace(CalibrationRun $run, SimulatedBench $bench, ?CalibrationFit $judging, bool $isNew): ?LiveReading
+    {
+        $judgedBy = match (true) {
+            $isNew => 'pH by the new calibration',
+            $judging !== null => 'pH by the old calibration',
+            default => 'pH of an ideal electrode',
+        };
+
+        return $run->source === Source::Simulated ? LiveReading::of($run->pair, $bench, $judging, Settling::WINDOW_S, route('runs.live', $run), $judgedBy) : null;
     }
 
     /**
@@ -81,13 +94,13 @@ final readonly class RunScreen
             $point = $run->points->first(static fn(CalibrationPoint $point): bool => $point->station === $i);
             $nominal = Numbers::fixed((float) $lots[$plan['lot_id']]->nominal_ph, 2);
             $stations[] = [
-                'name' => $plan['kind'] === 'fit' ? $nominal : 'Read back',
+                'name' => $plan['kind'] === PointKind::Fit->value ? $nominal : 'Read back',
                 'detail' => match (true) {
                     $point !== null => implode(' · ', array_filter([
                         $point->settled ? StateWords::settled($point->response_time_s) : 'taken unsettled',
                         $point->as_found_ph === null ? null : 'as found ' . Numbers::fixed($point->as_found_ph, 2),
                     ])),
-                    $plan['kind'] === 'fit' => $i === $now ? 'now' : '',
+                    $plan['kind'] === PointKind::Fit->value => $i === $now ? 'now' : '',
                     default => "in $nominal",
                 },
                 'state' => $point !== null ? 'done' : ($i === $now ? 'now' : 'waits'),
@@ -103,7 +116,7 @@ final readonly class RunScreen
     {
         try {
             return Numbers::fixed($lot->buffer()->phAt($live?->figure === null ? 25.0 : $live->celsius), 2);
-        } catch (OutOfRange) {
+        } catch (BeyondRange) {
             return 'not known';
         }
     }

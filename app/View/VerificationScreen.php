@@ -23,10 +23,12 @@ use Rheacid\View\Figures\ErrorRule;
 /** What the page of a check shows: the error on its ruler, the verdict in a sentence, what may follow, and the history. */
 final readonly class VerificationScreen
 {
+    private const SHOWN = 40;
+
     /**
      * @param list<Outcome> $choices what may be chosen, while nothing was
      * @param Collection<int, Verification> $history newest first
-     * @param Collection<int, Replicate> $touched portions read since the last good check, where this one failed
+     * @param Collection<int, Replicate> $touched the newest portions read since the last good check, where this one failed
      */
     private function __construct(
         public Verification $check,
@@ -45,21 +47,21 @@ final readonly class VerificationScreen
     public static function of(Verification $check): self
     {
         $check->load(['thermometer.newestVerification', 'thermometer.newestService', 'outcome.person', 'confirms', 'person', 'referenceThermometer']);
-        $history = Verification::query()->with(['outcome', 'person'])->where('thermometer_id', $check->thermometer_id)->where('at', '<=', $check->at)->orderByDesc('at')->orderByDesc('id')->get();
-        $tolerance = $check->tolerance_c ?? 1.0;
-        [$gain, $offset] = $check->outcome?->outcome === Outcome::Correct ? [(float) $check->outcome->gain, (float) $check->outcome->offset_c] : ($check->isConfirmed() ? ChooseOutcome::correction($check) : [1.0, -$check->error_c]);
+        $history = Verification::query()->with(['outcome', 'person'])->where('thermometer_id', $check->thermometer_id)->where('at', '<=', $check->at)->orderByDesc('at')->orderByDesc('id')->limit(self::SHOWN)->get();
+        $tolerance = $check->tolerance_c;
+        [$gain, $offset] = $check->outcome?->outcome === Outcome::Correct ? [(float) $check->outcome->gain, (float) $check->outcome->offset_c] : ($check->isConfirmed() ? Thermometers::correction($check) : [1.0, -$check->error_c]);
 
         return new self(
             $check,
-            $check->isDamp() ? 'fail' : self::sign($check->verdict),
-            $check->isDamp() ? 'Failed by its insulation.' : ThermometerWords::verdict($check->verdict),
+            $check->toCore()->isDamp() ? 'fail' : self::sign($check->verdict),
+            $check->toCore()->isDamp() ? 'Failed by its insulation.' : ThermometerWords::verdict($check->verdict),
             ThermometerWords::error($check->error_c, $check->expanded_u_c) . sprintf(' Tolerance ± %s °C.', Numbers::plain($tolerance)),
             new ErrorRule($check->error_c, $check->expanded_u_c, $tolerance),
-            $check->outcome === null && $check->thermometer->newestVerification?->is($check) === true ? ChooseOutcome::allowed($check) : [],
+            $check->outcome === null && $check->thermometer->newestVerification?->is($check) === true ? Thermometers::allowed($check) : [],
             abs($gain - 1) < 1e-9 ? sprintf('%s%s °C', $offset < 0 ? '−' : '+', Numbers::fixed(abs($offset), 2)) : sprintf('%s · reading %s %s °C', Numbers::fixed($gain, 4), $offset < 0 ? '−' : '+', Numbers::fixed(abs($offset), 2)),
             $history,
             new CheckChart(array_values($history->reverse()->map(static fn(Verification $one): float => $one->error_c)->all()), $tolerance),
-            $check->isDamp() || $check->verdict === VerificationVerdict::Outside ? Thermometers::touchedBy($check) : new Collection(),
+            $check->toCore()->isDamp() || $check->verdict === VerificationVerdict::Outside ? Thermometers::touchedBy($check, self::SHOWN) : new Collection(),
             self::drift($history),
         );
     }
@@ -109,7 +111,8 @@ final readonly class VerificationScreen
     {
         $byDay = [];
         foreach ($history as $check) {
-            $byDay[$check->toCore()['on']] ??= $check->toCore();
+            $facts = $check->forInterval();
+            $byDay[$facts['on']] ??= $facts;
         }
         if (count($byDay) < 4) {
             return null;

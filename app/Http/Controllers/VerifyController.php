@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Http\Controllers;
 
+use Rheacid\Board\Lines;
+use Rheacid\Board\ThermometerLine;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -31,14 +33,16 @@ final class VerifyController
 {
     public function index(): View
     {
-        // What is due comes first, references and what is out of use last.
-        $rank = static fn(Thermometer $thermometer): array => match (true) {
-            $thermometer->service()->isReference(), Thermometers::status($thermometer)->state === ThermometerState::OutOfUse => [2, $thermometer->code],
-            Thermometers::status($thermometer)->state->isInForce() => [1, (string) $thermometer->newestVerification?->due_at],
-            default => [0, $thermometer->code],
+        $thermometers = Lines::thermometers();
+        // What is due comes first, references last.
+        $rank = static fn(ThermometerLine $one): array => match (true) {
+            !$one->isCheckedHere() => [2, $one->code],
+            $one->status()->state->isInForce() => [1, $one->dueAt?->format('c') ?? ''],
+            default => [0, $one->code],
         };
+        usort($thermometers, static fn(ThermometerLine $a, ThermometerLine $b): int => $rank($a) <=> $rank($b));
 
-        return view('verify.index', ['thermometers' => Thermometer::query()->with(['newestVerification.outcome', 'newestService'])->orderBy('code')->get()->sortBy($rank)->values(), 'elevation' => SiteElevation::current()]);
+        return view('verify.index', ['thermometers' => $thermometers, 'elevation' => SiteElevation::current()]);
     }
 
     public function show(Request $request, Thermometer $thermometer, SimulatedBench $bench): View
@@ -46,7 +50,7 @@ final class VerifyController
         $asked = $request->input('method', old('method'));
         $method = is_string($asked) ? VerificationMethod::tryFrom($asked) : null;
 
-        return view('verify.bath', ['screen' => BathScreen::of($thermometer, $method ?? ($thermometer->isRtd() ? VerificationMethod::Rtd : VerificationMethod::Ice), $bench)]);
+        return view('verify.bath', ['screen' => BathScreen::of($thermometer, $method ?? ($thermometer->kind->isRtd() ? VerificationMethod::Rtd : VerificationMethod::Ice), $bench)]);
     }
 
     public function store(Request $request, Thermometer $thermometer, RecordVerification $record): RedirectResponse

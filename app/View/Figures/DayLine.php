@@ -5,13 +5,12 @@ declare(strict_types=1);
 namespace Rheacid\View\Figures;
 
 use Carbon\CarbonImmutable;
-use Rheacid\Batches\Deadline;
+use Rheacid\Board\BatchLine;
+use Rheacid\Board\PairLine;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Words\ForecastWords;
-use Rheacid\Models\Batch;
-use Rheacid\Models\Pair;
 use Rheacid\SiteClock;
-use Rheacid\Today\CareDue;
+use Rheacid\Today\BatchTasks;
 use Rheacid\Today\DayPlan;
 
 /** The day as a time line: a lane for each instrument and batch, and what waits for what. */
@@ -49,10 +48,10 @@ final readonly class DayLine
         $ready = $plan->readyPair();
         $soonest = null;
         foreach ($plan->pairs() as $pair) {
-            [$boxes, $free] = self::instrument($pair, $plan);
+            [$boxes, $free] = self::instrument($pair);
             if ($boxes !== []) {
                 $soonest = $free !== null && ($soonest === null || $free < $soonest['at']) ? ['lane' => count($lanes), 'at' => $free] : $soonest;
-                $lanes[] = ['thing' => 'Electrode', 'code' => $pair->electrode->code, 'boxes' => $boxes, 'deadline' => null];
+                $lanes[] = ['thing' => 'Electrode', 'code' => $pair->code, 'boxes' => $boxes, 'deadline' => null];
             }
         }
         $checks = CarbonImmutable::now()->addMinutes(self::CALIBRATE_MIN + 10);
@@ -110,41 +109,38 @@ final readonly class DayLine
     /**
      * @return array{list<array{from: CarbonImmutable, to: CarbonImmutable, kind: string, label: string}>, CarbonImmutable|null} what is drawn, and when it can measure
      */
-    private static function instrument(Pair $pair, DayPlan $plan): array
+    private static function instrument(PairLine $pair): array
     {
         $now = CarbonImmutable::now();
-        $status = $plan->status($pair);
+        $status = $pair->status();
         $until = $status->until === null ? null : CarbonImmutable::instance($status->until);
         $calibrate = static fn(CarbonImmutable $at, string $label): array => ['from' => $at, 'to' => $at->addMinutes(self::CALIBRATE_MIN), 'kind' => 'plan', 'label' => $label];
         if ($status->state === PairState::Soaking && $until !== null) {
-            $since = $pair->electrode->careEvents->last(static fn($event): bool => $event->until_at !== null);
-
-            return [[['from' => CarbonImmutable::instance($since->at ?? $now), 'to' => $until, 'kind' => 'soak', 'label' => ''], $calibrate($until, 'out of its soak ' . SiteClock::short($until) . ', then calibrate')], $until->addMinutes(self::CALIBRATE_MIN)];
+            return [[['from' => $pair->soakingSince ?? $now, 'to' => $until, 'kind' => 'soak', 'label' => ''], $calibrate($until, 'out of its soak ' . SiteClock::short($until) . ', then calibrate')], $until->addMinutes(self::CALIBRATE_MIN)];
         }
-        if ($status->state->isInForce() && $until !== null && $pair->newestCalibration !== null) {
-            return [[['from' => CarbonImmutable::instance($pair->newestCalibration->at), 'to' => $until, 'kind' => $status->state === PairState::Ready ? 'ready' : 'care', 'label' => ($status->state === PairState::Ready ? 'ready until ' : 'with care until ') . SiteClock::short($until)]], $now];
+        if ($status->state->isInForce() && $until !== null && $pair->calibratedAt !== null) {
+            return [[['from' => $pair->calibratedAt, 'to' => $until, 'kind' => $status->state === PairState::Ready ? 'ready' : 'care', 'label' => ($status->state === PairState::Ready ? 'ready until ' : 'with care until ') . SiteClock::short($until)]], $now];
         }
         if (in_array($status->state, [PairState::OutOfUse, PairState::Retired], true)) {
             return [[], null];
         }
 
-        return [[$calibrate($now, CareDue::nextStep($pair) === null ? 'calibrate' : 'care first, then calibrate')], $now->addMinutes(self::CALIBRATE_MIN)];
+        return [[$calibrate($now, $pair->nextStep === null ? 'calibrate' : 'care first, then calibrate')], $now->addMinutes(self::CALIBRATE_MIN)];
     }
 
     /** @return array{thing: string, code: string, boxes: list<array{from: CarbonImmutable, to: CarbonImmutable, kind: string, label: string}>, deadline: array{at: CarbonImmutable, label: string, forecast: string, sign: string}|null}|null null where nothing of it falls in the day */
-    private static function batch(Batch $batch, ?CarbonImmutable $start): ?array
+    private static function batch(BatchLine $batch, ?CarbonImmutable $start): ?array
     {
-        $last = $batch->currentMeasurements->last();
         $boxes = match (true) {
-            $last !== null && $batch->wasReadToday() => [['from' => CarbonImmutable::instance($last->observed_at), 'to' => $last->observed_at->addMinutes(self::MEASURE_MIN), 'kind' => 'done', 'label' => 'measured']],
+            $batch->readAt !== null && BatchTasks::wasReadToday($batch) => [['from' => $batch->readAt, 'to' => $batch->readAt->addMinutes(self::MEASURE_MIN), 'kind' => 'done', 'label' => 'measured']],
             $start === null => [],
             default => [['from' => $start, 'to' => $start->addMinutes(self::MEASURE_MIN), 'kind' => 'plan', 'label' => 'measure']],
         };
-        $next = Deadline::next($batch);
+        $next = $batch->next();
         $forecast = $next?->forecast;
         $deadline = $next === null ? null : [
             'at' => $next->at,
-            'label' => $next->words(),
+            'label' => BatchTasks::due($next),
             'forecast' => $forecast === null || $next->at->isPast() ? '' : ', ' . ForecastWords::short($forecast),
             'sign' => $next->at->isPast() || $forecast?->verdict === null ? 'fail' : ForecastWords::sign($forecast->verdict),
         ];

@@ -7,7 +7,8 @@ namespace Rheacid\View\Figures;
 use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Forecast;
 use Rheacid\Core\Limits\LimitKind;
-use Rheacid\Core\Limits\TimedLimit;
+use Rheacid\Core\Limits\ProductLimit;
+use Rheacid\Core\Numbers;
 
 /** A batch's pH against hours since its start: readings with whiskers, walls that begin when a limit is due, the target band. */
 final readonly class SeriesChart
@@ -19,8 +20,8 @@ final readonly class SeriesChart
     public Scale $ph;
 
     /**
-     * @param list<array{hours: float, ph: float, u: float, id: int}> $readings
-     * @param list<TimedLimit> $limits those that concern the batch
+     * @param list<array{hours: float, value: float, u: float, trusted: bool}> $readings
+     * @param list<ProductLimit> $limits those that concern the batch
      */
     public function __construct(public array $readings, private array $limits, public float $nowHours, private ?Forecast $forecast = null)
     {
@@ -33,7 +34,7 @@ final readonly class SeriesChart
         $this->hours = new Scale(0, max($times) * 1.04, 52, self::WIDTH - 12);
         $values = [4.6];
         foreach ($readings as $reading) {
-            array_push($values, $reading['ph'] - $reading['u'], $reading['ph'] + $reading['u']);
+            array_push($values, $reading['value'] - $reading['u'], $reading['value'] + $reading['u']);
         }
         foreach ($limits as $limit) {
             array_push($values, ...array_filter([$limit->limit->low, $limit->limit->high], is_float(...)));
@@ -43,7 +44,7 @@ final readonly class SeriesChart
 
     public function line(): string
     {
-        return $this->readings === [] ? '' : 'M' . implode(' L', array_map(fn(array $reading): string => $this->hours->at($reading['hours']) . ' ' . $this->ph->at($reading['ph']), $this->readings));
+        return $this->readings === [] ? '' : 'M' . implode(' L', array_map(fn(array $reading): string => $this->hours->at($reading['hours']) . ' ' . $this->ph->at($reading['value']), $this->readings));
     }
 
     /**
@@ -55,7 +56,7 @@ final readonly class SeriesChart
     {
         $walls = [];
         foreach ($this->limits as $timed) {
-            if (!$timed->limit->kind->binds() || $timed->limit->high === null || !in_array($timed->applies, [Applies::Always, Applies::WithinHours], true)) {
+            if (!$timed->limit->kind->binds() || $timed->limit->high === null || $timed->since !== ProductLimit::START || !in_array($timed->applies, [Applies::Always, Applies::WithinHours], true)) {
                 continue;
             }
             $from = $timed->applies === Applies::Always ? 0.0 : (float) $timed->hours;
@@ -67,7 +68,7 @@ final readonly class SeriesChart
                 'width' => max(0.0, self::WIDTH - 12 - $x),
                 'height' => $this->ph->at($timed->limit->high) - $top,
                 'due' => $this->nowHours >= $from,
-                'label' => 'limit ' . $timed->limit->written() . ($from > 0 ? sprintf(' from day %s on', round($from / 24, 1)) : ''),
+                'label' => 'limit ' . $timed->limit->written() . ($from > 0 ? sprintf(' from day %s on', Numbers::plain(round($from / 24, 1))) : ''),
             ];
         }
 
@@ -87,7 +88,7 @@ final readonly class SeriesChart
             return null;
         }
         $at = fn(float $hours, float $ph): string => $this->hours->within($hours) . ' ' . $this->ph->at($ph);
-        $from = 'M' . $at($last['hours'], $last['ph']);
+        $from = 'M' . $at($last['hours'], $last['value']);
         [$low, $high] = [$this->forecast->lowH, $this->forecast->highH];
 
         return [

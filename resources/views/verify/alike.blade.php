@@ -3,7 +3,7 @@
         <h2>{{ ucfirst($name) }}</h2>
         @if ($group['suspect'])<p class="verdict"><x-state is="care">Suspect the bath.</x-state> Several of them read high in the ice: make a fresh slush before you blame the probes.</p>@endif
         @if ($group['chart']->series !== [])<x-history-chart :figure="$group['chart']" />@endif
-        <table class="stack">@foreach ($group['thermometers'] as $thermometer)<tr><td><a class="cell-link" href="{{ route('thermometers.show', $thermometer) }}"><b>{{ $thermometer->code }}</b></a></td><td>{{ $thermometer->name }}</td><td><x-thermometer-state :thermometer="$thermometer" /></td><td>{{ $thermometer->newestVerification?->interval_days === null ? '' : 'every ' . $thermometer->newestVerification->interval_days . ' days' }}</td></tr>@endforeach</table>
+        <table class="stack">@foreach ($group['lines'] as $line)<tr><td><a class="cell-link" href="{{ route('thermometers.show', $line->id) }}"><b>{{ $line->code }}</b></a></td><td>{{ $line->name }}</td><td><x-thermometer-state :line="$line" /></td><td>{{ $line->intervalDays === null ? '' : 'every ' . $line->intervalDays . ' days' }}</td></tr>@endforeach</table>
     @empty
         <p>No thermometer stands on the shelf yet.</p>
     @endforelse

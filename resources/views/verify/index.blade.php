@@ -3,8 +3,8 @@
     <ul class="todo">
         @forelse ($thermometers as $thermometer)
             <li>
-                <div><b>{{ $thermometer->code }} · {{ $thermometer->name }}</b><small>{{ $thermometer->kind }}{{ $thermometer->service()->place ? ', ' . $thermometer->service()->place : '' }} <x-thermometer-state :thermometer="$thermometer" /></small></div>
-                <a @class(['do', 'quiet' => !$loop->first]) href="{{ route('verify.show', $thermometer) }}" @if ($loop->first) data-primary @endif>Check<span class="visually-hidden"> {{ $thermometer->code }}</span></a>
+                <div><b>{{ $thermometer->code }} · {{ $thermometer->name }}</b><small>{{ $thermometer->state->words() }}{{ $thermometer->place ? ', ' . $thermometer->place : '' }} <x-thermometer-state :line="$thermometer" /></small></div>
+                <a @class(['do', 'quiet' => !$loop->first]) href="{{ route('verify.show', $thermometer->id) }}" @if ($loop->first) data-primary @endif>Check<span class="visually-hidden"> {{ $thermometer->code }}</span></a>
             </li>
         @empty
             <li><div><b>No thermometer yet</b><small>Put one on the shelf first.</small></div><a class="do" href="{{ route('add', 'thermometer') }}" data-primary>Add a thermometer</a></li>
@@ -19,9 +19,9 @@
         </dl>
         <h2>Elevation of the site</h2>
         <p>{{ $elevation === null ? 'Not known yet.' : Rheacid\Core\Numbers::plain($elevation) . ' m' }}</p>
-        @if (auth()->user()->role->writes())
+        @can('lead')
             <form method="post" action="{{ route('verify.elevation') }}"><x-form-id /><x-field name="elevation" label="Set it" help="m, or ft" inputmode="text" /><button class="do quiet apart">Keep</button></form>
-        @endif
+        @endcan
         <h2>See</h2>
         <ul class="links"><li><a href="{{ route('verify.alike') }}">Alike probes side by side</a></li><li><a href="{{ route('verify.reference') }}">Reference values, and what an error costs</a></li></ul>
     </x-slot>

@@ -8,10 +8,16 @@
     <h2>What an error costs</h2>
     <form id="cost" action="{{ route('verify.reference') }}">
         <div class="fields">
-            @foreach (['kg_h' => 'Water heated, kg/h', 'hours' => 'Hours a year', 'error' => 'Degrees too far, °C', 'efficiency' => 'Efficiency, %', 'price' => 'Price of a kWh'] as $name => $label)<x-field :name="$name" :label="$label" inputmode="decimal" :value="$values[$name]" />@endforeach
+            @foreach (['kg_h' => 'Water heated, kg/h', 'hours' => 'Hours a year', 'error' => 'Degrees too far, °C', 'efficiency' => 'Efficiency, %', 'price' => 'Price of a kWh'] as $name => $label)
+                <div>
+                    <label class="form-label" for="f-{{ $name }}">{{ $label }}</label>
+                    <input class="form-control" id="f-{{ $name }}" name="{{ $name }}" inputmode="decimal" autocomplete="off" value="{{ $values[$name] }}" @isset($wrong[$name]) aria-invalid="true" aria-describedby="f-{{ $name }}-help" @endisset>
+                    @isset($wrong[$name])<p class="problem" id="f-{{ $name }}-help">{{ $wrong[$name][0] }}</p>@endisset
+                </div>
+            @endforeach
         </div>
     </form>
-    <p class="verdict"><b>{{ Rheacid\Core\Numbers::fixed($cost['cost'], 0) }}</b> a year, for {{ Rheacid\Core\Numbers::fixed($cost['kwh'], 0) }} kWh that nobody needed.</p>
+    @if ($cost)<p class="verdict"><b>{{ Rheacid\Core\Numbers::fixed($cost['cost'], 0) }}</b> a year, for {{ Rheacid\Core\Numbers::fixed($cost['kwh'], 0) }} kWh that nobody needed.</p>@endif
     <x-slot:act><a href="{{ route('verify') }}">Back</a><a href="#" data-print>Print</a><button class="do" form="cost" data-primary>Work it out <kbd>Enter</kbd></button></x-slot>
     <x-slot:evidence><h2>Sources</h2><dl><dt>Boiling point</dt><dd>IAPWS-IF97, region 4</dd><dt>Pressure by elevation</dt><dd>standard atmosphere, ISO 2533</dd><dt>Platinum</dt><dd>IEC 60751, Callendar–Van Dusen</dd><dt>Cost</dt><dd>m · c · ΔT ÷ efficiency × price, c = 4.18 kJ/(kg K)</dd></dl><p class="note">Formulae from memory, checked against general-purpose libraries.</p></x-slot>
 </x-house>
