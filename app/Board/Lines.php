@@ -79,6 +79,11 @@ final class Lines
         return self::read(PairLine::class, self::of(Part::Pair)->where('thing_id', $id))[0] ?? PairLine::work($id);
     }
 
+    public static function thermometer(int $id): ThermometerLine
+    {
+        return self::read(ThermometerLine::class, self::of(Part::Thermometer)->where('thing_id', $id))[0] ?? ThermometerLine::work($id);
+    }
+
     private static function of(Part $part): Builder
     {
         return DB::table('board')->where('part', $part->value);

@@ -10,4 +10,13 @@ enum SessionMoment: string
     case Start = 'start';
     case Within = 'within';
     case End = 'end';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Start => 'at the start',
+            self::Within => 'within, every ten samples or 2 h',
+            self::End => 'at the end',
+        };
+    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Models;
 
+use Rheacid\Bench\Source;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -34,6 +35,7 @@ final class Verification extends Model
         'verified_low_c' => 'float',
         'verified_high_c' => 'float',
         'method' => VerificationMethod::class,
+        'source' => Source::class,
         'verdict' => VerificationVerdict::class,
         'reference_c' => 'float',
         'tolerance_c' => 'float',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Verify;
 
+use Rheacid\Bench\Source;
 use Rheacid\Http\FieldOf;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
@@ -32,7 +33,7 @@ final class TypedVerification
                 $bath,
             );
         }
-        $request->validate(['source' => ['nullable', Rule::in(['typed', 'simulated', 'imported'])]]);
+        $request->validate(['source' => ['nullable', Rule::enum(Source::class)]]);
         $unit = self::unit($request, $thermometer);
         $readings = self::readings($request, $unit);
         $other = self::method($request) === VerificationMethod::Comparison ? self::referenceThermometer($request) : null;
@@ -44,7 +45,7 @@ final class TypedVerification
             $unit,
             self::restsOn($request, $reference, $other),
             $bath,
-            $request->filled('source') ? (string) $request->string('source') : 'typed',
+            $request->enum('source', Source::class) ?? Source::Typed,
             $other,
         );
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Verify;
 
+use Rheacid\Bench\Source;
 use Rheacid\Core\Thermometry\Reference;
 use Rheacid\Models\Thermometer;
 
@@ -15,7 +16,6 @@ final readonly class VerificationInput
      * @param string $unit in which they were read: C or F
      * @param string $restsOn the reference in words
      * @param list<string> $bath what was ticked on the drawing
-     * @param string $source typed, simulated or imported
      */
     public function __construct(
         public Reference $reference,
@@ -23,7 +23,7 @@ final readonly class VerificationInput
         public string $unit,
         public string $restsOn,
         public array $bath,
-        public string $source,
+        public Source $source,
         public ?Thermometer $referenceThermometer = null,
     ) {}
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\View;
 
+use Rheacid\Board\Lines;
+use Rheacid\Board\ThermometerLine;
 use Illuminate\Support\Collection;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Core\Numbers;
@@ -25,6 +27,7 @@ final readonly class BathScreen
      */
     private function __construct(
         public Thermometer $thermometer,
+        public ThermometerLine $line,
         public ThermometerService $service,
         public VerificationMethod $method,
         public Collection $references,
@@ -39,13 +42,22 @@ final readonly class BathScreen
 
         return new self(
             $thermometer,
+            Lines::thermometer($thermometer->id),
             $thermometer->service(),
             $method,
-            Thermometer::query()->with(['newestService', 'newestVerification.outcome'])->whereKeyNot($thermometer->id)->orderBy('code')->get()->filter(static fn(Thermometer $other): bool => Thermometers::objectionToReference($other) === null)->values(),
+            self::references($thermometer),
             SiteElevation::current(),
             $bench->hasThermometer($thermometer) ? self::baths($method) : [],
             $thermometer->newestVerification,
         );
+    }
+
+    /** @return Collection<int, Thermometer> */
+    private static function references(Thermometer $thermometer): Collection
+    {
+        $certified = array_map(static fn(ThermometerLine $line): int => $line->id, array_filter(Lines::thermometers(), static fn(ThermometerLine $line): bool => $line->isReference() && $line->id !== $thermometer->id));
+
+        return Thermometer::query()->with(['newestService', 'newestVerification.outcome'])->whereIn('id', $certified)->orderBy('code')->get()->filter(static fn(Thermometer $other): bool => Thermometers::objectionToReference($other) === null)->values();
     }
 
     /** @return array<string, string> what is ticked on the drawing, by a short key */

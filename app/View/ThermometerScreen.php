@@ -6,6 +6,8 @@ namespace Rheacid\View;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
+use Rheacid\Board\Lines;
+use Rheacid\Board\ThermometerLine;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Thermometry\VerifiedRange;
 use Rheacid\Models\Thermometer;
@@ -22,7 +24,7 @@ final readonly class ThermometerScreen
      * @param Collection<int, Verification> $verifications the newest first
      * @param list<string> $gaps temperatures of its use that no check speaks for
      */
-    private function __construct(public Thermometer $thermometer, public ThermometerService $service, public Collection $verifications, public ?HistoryChart $chart, public string $covered, public array $gaps) {}
+    private function __construct(public Thermometer $thermometer, public ThermometerLine $line, public ThermometerService $service, public Collection $verifications, public ?HistoryChart $chart, public string $covered, public array $gaps) {}
 
     public static function of(Thermometer $thermometer): self
     {
@@ -35,6 +37,7 @@ final readonly class ThermometerScreen
 
         return new self(
             $thermometer,
+            Lines::thermometer($thermometer->id),
             $service,
             $newest,
             $newest->count() > 1 ? self::chart($newest->reverse()->values(), $service->tolerance_c, $thermometer->newestVerification) : null,

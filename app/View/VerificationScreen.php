@@ -23,7 +23,7 @@ use Rheacid\View\Figures\ErrorRule;
 /** What the page of a check shows: the error on its ruler, the verdict in a sentence, what may follow, and the history. */
 final readonly class VerificationScreen
 {
-    private const SHOWN = 40;
+    public const SHOWN = 40;
 
     /**
      * @param list<Outcome> $choices what may be chosen, while nothing was

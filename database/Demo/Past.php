@@ -28,6 +28,9 @@ final readonly class Past
         ['CS-0417', 1, '16:10', Stage::Underway, 4.62],
     ];
 
+    /** Further checks with the independent buffer, near what was read later in the day. */
+    private const CHECKS = [[6, '12:20'], [1, '15:56']];
+
     /** What the cups hold now. */
     private const NOW = ['CS-0409' => 4.46, 'CS-0417' => 4.46, 'CS-0421' => 5.02];
 
@@ -55,8 +58,10 @@ final readonly class Past
             $at = Scenario::day($now, 1, $time);
             $events[] = [$at, fn() => $this->work->calibrate($by(1), $electrode, $codes, $at)];
         }
-        $check = Scenario::day($now, 1, '15:56');
-        $events[] = [$check, fn() => $this->work->check($by(1), 'E-07', 'R-07', $check)];
+        foreach (self::CHECKS as [$daysAgo, $time]) {
+            $at = Scenario::day($now, $daysAgo, $time);
+            $events[] = [$at, fn() => $this->work->check($by($daysAgo), 'E-07', 'R-07', $at)];
+        }
         foreach (self::READINGS as [$batch, $daysAgo, $time, $stage, $ph]) {
             $at = Scenario::day($now, $daysAgo, $time);
             $events[] = [$at, fn() => $this->work->measure($by($daysAgo), $batch, $stage, $ph, $at)];

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use Rheacid\Actions\Site\FoundSite;
+use Rheacid\Actions\Site\TakeOn;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
@@ -20,7 +22,7 @@ use Rheacid\Records\IdempotencyKey;
  */
 final readonly class Scenario
 {
-    public function __construct(private Past $past, private Year $year, private Work $work) {}
+    public function __construct(private Past $past, private Year $year, private Work $work, private FoundSite $found, private TakeOn $takeOn) {}
 
     public function load(string $passphrase): void
     {
@@ -30,7 +32,7 @@ final readonly class Scenario
             DB::transaction(function () use ($passphrase, $now): void {
                 // The shelf was set up before the first thing that happened at it: records never go back in time.
                 CarbonImmutable::setTestNow($now->subDays(371));
-                $people = self::furnish($passphrase, $now);
+                $people = $this->furnish($passphrase, $now);
                 $events = [...$this->year->events($people, $now), ...$this->past->events($people, $now)];
                 usort($events, static fn(array $a, array $b): int => $a[0] <=> $b[0]);
                 foreach ($events as [, $happen]) {
@@ -50,9 +52,9 @@ final readonly class Scenario
      *
      * @return array{checker: Person, second: Person, lead: Person, auditor: Person}
      */
-    public static function furnish(string $passphrase, CarbonImmutable $now): array
+    public function furnish(string $passphrase, CarbonImmutable $now): array
     {
-        $people = self::people($passphrase);
+        $people = $this->people($passphrase);
         Recording::once($people['lead'], IdempotencyKey::own(), 'set up the shelf', Person::class, static function (Entry $entry) use ($people, $now): Person {
             Shelf::stock($entry, $now);
 
@@ -63,19 +65,13 @@ final readonly class Scenario
     }
 
     /** @return array{checker: Person, second: Person, lead: Person, auditor: Person} */
-    private static function people(string $passphrase): array
+    private function people(string $passphrase): array
     {
+        $site = ($this->found)('Quillmere Pantry Works', true);
         $hash = Hash::make($passphrase);
         $pin = config('rheacid.demo_pin');
         $pin = is_string($pin) && $pin !== '' ? Hash::make($pin) : null;
-        $make = static fn(string $username, string $name, Role $role): Person => Person::query()->create([
-            'username' => $username,
-            'name' => $name,
-            'role' => $role,
-            'passphrase' => $hash,
-            'pin' => $pin,
-            'invented' => true,
-        ]);
+        $make = fn(string $username, string $name, Role $role): Person => ($this->takeOn)($site->person, IdempotencyKey::own(), $username, $name, $role, $hash, $pin, true);
 
         return [
             'checker' => $make('oda', 'Oda Venn', Role::Checker),

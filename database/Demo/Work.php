@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use Rheacid\Core\Solutions\BottleEvent;
+use Rheacid\Models\SessionMoment;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Actions\Bench\MoveElectrode;
@@ -74,7 +76,7 @@ final readonly class Work
         $pair = $this->pair($electrode);
         $lot = Lot::query()->with('uses')->where('code', $code)->firstOrFail();
         $this->immerse($by, $pair, 'lot_id', $lot->id, null);
-        ($this->readControlCheck)($by, IdempotencyKey::own(), $pair, $lot, 'start', new SimulatedReading($this->bench, $pair, null), null);
+        ($this->readControlCheck)($by, IdempotencyKey::own(), $pair, $lot, SessionMoment::Start, new SimulatedReading($this->bench, $pair, null), null);
     }
 
     /** @param list<string> $codes bottles in the order of the run; the first is read back */
@@ -120,7 +122,7 @@ final readonly class Work
 
     private function pair(string $electrode): Pair
     {
-        return Pair::query()->with(['electrode.careEvents', 'meter', 'policy'])->whereRelation('electrode', 'code', $electrode)->firstOrFail();
+        return Pair::query()->with(['electrode', 'meter', 'policy'])->whereRelation('electrode', 'code', $electrode)->firstOrFail();
     }
 
     public function care(Person $by, string $electrode, CareKind $kind, CarbonImmutable $at, ?SoakSchool $school = null, ?Dirt $dirt = null): void
@@ -138,7 +140,7 @@ final readonly class Work
     public function discard(Person $by, string $code, CarbonImmutable $at): void
     {
         CarbonImmutable::setTestNow($at);
-        ($this->logBottle)($by, IdempotencyKey::own(), Lot::query()->where('code', $code)->firstOrFail(), 'discarded', null, null, 'used up');
+        ($this->logBottle)($by, IdempotencyKey::own(), Lot::query()->where('code', $code)->firstOrFail(), BottleEvent::Discarded, null, null, 'used up');
     }
 
     /** What the glass has become by then; nobody at the bench can see it. */
@@ -153,7 +155,7 @@ final readonly class Work
         CarbonImmutable::setTestNow($at);
         $thermometer = Thermometer::query()->with(['newestService', 'newestVerification.outcome'])->where('code', $code)->firstOrFail();
         assert($readings !== []);
-        $check = ($this->recordVerification)($by, IdempotencyKey::own(), $thermometer, new VerificationInput(Reference::ice(), $readings, $thermometer->service()->unit, 'ice point 0.0 °C ± 0.1', ['crushed', 'water', 'depth', 'clear', 'stirred'], 'typed'));
+        $check = ($this->recordVerification)($by, IdempotencyKey::own(), $thermometer, new VerificationInput(Reference::ice(), $readings, $thermometer->service()->unit, 'ice point 0.0 °C ± 0.1', ['crushed', 'water', 'depth', 'clear', 'stirred'], Source::Typed));
         ($this->chooseOutcome)($by, IdempotencyKey::own(), $check, Outcome::Use, null);
     }
 

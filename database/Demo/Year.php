@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use Rheacid\Core\Solutions\BufferFamily;
+use Rheacid\Core\Solutions\ComesAs;
+use Rheacid\Core\Solutions\SolutionKind;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Core\Care\CareKind;
@@ -132,7 +135,9 @@ final readonly class Year
             foreach (['H7' => ['technical-7.00', 7.0, 'pH 7.00'], 'H4' => ['technical-4.01', 4.01, 'pH 4.01']] as $code => [$buffer, $nominal, $label]) {
                 $lot = $entry->add(new Lot([
                     'code' => "$code-$bottles",
-                    'kind' => 'buffer',
+                    'kind' => SolutionKind::Buffer,
+                    'comes_as' => ComesAs::Bottle,
+                    'family' => BufferFamily::of($buffer),
                     'buffer' => $buffer,
                     'nominal_ph' => $nominal,
                     'label' => $label,

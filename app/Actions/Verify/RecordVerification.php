@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Verify;
 
+use Rheacid\Bench\Source;
 use Rheacid\Core\Thermometry\VerificationFinding;
 use Rheacid\Core\Thermometry\VerificationMethod;
 use Rheacid\Core\Thermometry\VerificationVerdict;
@@ -81,7 +82,7 @@ final class RecordVerification
             'shift_c' => $check->shiftC,
             'findings' => [],
             'bath' => $input->bath,
-            'source' => 'typed',
+            'source' => Source::Typed,
             'rests_on' => sprintf('ice point, resistance of %s class %s', $class->standard, $class->class),
         ]);
     }

@@ -2,7 +2,7 @@
     <h2>Who is at the bench?</h2>
     <ul class="todo">
         @foreach ($people as $person)
-            <li><div><b>{{ $person->name }}</b><small>{{ $person->role->value }}{{ $person->is(auth()->user()) ? ', here now' : '' }}</small></div><a class="do quiet" href="{{ route('hands.create', $person) }}">{{ $person->name }}</a></li>
+            <li><div><b>{{ $person->name }}</b><small>{{ $person->role?->value }}{{ $person->is(auth()->user()) ? ', here now' : '' }}</small></div><a class="do quiet" href="{{ route('hands.create', $person) }}">{{ $person->name }}</a></li>
         @endforeach
     </ul>
 </x-house>

@@ -1,19 +1,29 @@
+@use(Rheacid\Core\Limits\BatchState)
+@use(Rheacid\Core\Numbers)
 <x-house title="Batches" room="Batches">
+    <form class="filter" method="get" action="{{ route('batches') }}">
+        <label class="form-label" for="f-state">State</label>
+        <select class="form-select" id="f-state" name="state" data-submits><option value="">all</option>@foreach (BatchState::cases() as $one)<option value="{{ $one->value }}" @selected($one === $state)>{{ $one->value }}</option>@endforeach</select>
+        <label class="form-label" for="f-code">Code begins with</label>
+        <input class="form-control" id="f-code" name="code" value="{{ $search }}" maxlength="20" autocomplete="off">
+        <button class="do quiet">Show</button>
+    </form>
     <table class="stack">
-        <thead><tr><th>Batch</th><th>State</th><th>Last pH</th><th>On the rule</th><th>Decision</th></tr></thead>
-        @foreach ($screens as $screen)
-            @php($row = $screen->rows[0] ?? null)
+        <thead><tr><th>Batch</th><th>State</th><th>Last value</th><th>Decision</th></tr></thead>
+        @forelse ($page as $line)
             <tr>
-                <td><a class="cell-link" href="{{ route('batches.show', $screen->batch) }}"><b>{{ $screen->batch->code }}</b></a><br><span class="soft">{{ $screen->batch->product->name }}, {{ $screen->batch->vessel }}, day {{ (int) $screen->batch->started_at->diffInDays(now()) }}</span></td>
-                <td><x-state :is="$screen->sign">{{ $screen->batch->state() }}</x-state></td>
-                @if ($row)
-                    <td class="num">{{ Rheacid\Core\Numbers::fixed($row['reading']->decision->value_ph, 2) }} @if ($row['reading']->decision->expanded_u_ph !== null)<small>± {{ Rheacid\Core\Numbers::fixed($row['reading']->decision->expanded_u_ph, 2) }}</small>@endif</td>
-                    <td class="rule"><x-acid-rule :rule="$row['rule']" small /></td>
-                    <td><x-state :is="$row['sign']">{{ $row['word'] }}</x-state></td>
+                <td><a class="cell-link" href="{{ route('batches.show', $line->id) }}"><b>{{ $line->code }}</b></a><br><span class="soft">{{ $line->product }}, {{ $line->vessel }}, day {{ (int) $line->since->diffInDays(now()) }}</span></td>
+                <td><x-state :is="Rheacid\View\BatchScreen::sign($line->state)">{{ $line->state?->value }}</x-state></td>
+                @if ($line->value !== null)
+                    <td class="num">{{ Numbers::fixed($line->value, $line->measurand->decimals()) }} @if ($line->expandedU !== null)<small>± {{ Numbers::fixed($line->expandedU, $line->measurand->decimals()) }}</small>@endif</td>
+                    <td><x-state :is="$line->sign">{{ $line->word }}</x-state><br><span class="soft">{{ $line->detail }}</span></td>
                 @else
-                    <td colspan="3" class="soft">no reading yet</td>
+                    <td colspan="2" class="soft">no reading yet</td>
                 @endif
             </tr>
-        @endforeach
+        @empty
+            <tr><td colspan="4" class="soft">{{ $state === null && $search === '' ? 'No batch yet.' : 'No batch like that.' }}</td></tr>
+        @endforelse
     </table>
+    <x-pages :of="$page" />
 </x-house>

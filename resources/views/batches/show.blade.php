@@ -1,42 +1,49 @@
+@use(Rheacid\Core\Numbers)
+@use(Rheacid\Core\Words\LimitWords)
+@use(Rheacid\Core\Limits\BatchState)
+@use(Rheacid\SiteClock)
 @php($batch = $screen->batch)
 <x-house :title="'Batch ' . $batch->code" room="Batches">
-    <p class="what">{{ $batch->product->name }} · started {{ Rheacid\SiteClock::full($batch->started_at) }} · {{ $batch->vessel }} · {{ $batch->size }} · version {{ $batch->product->version }} of the product</p>
-    @if ($outlook = $screen->deadline?->outlook())
-        <p class="verdict"><x-state :is="Rheacid\Core\Words\ForecastWords::sign($screen->deadline->forecast->verdict)">{{ $screen->deadline->words() }}: {{ $outlook }}</x-state></p>
+    <p class="what">{{ $batch->product->name }} · started {{ SiteClock::full($batch->started_at) }} · {{ $batch->vessel }} · {{ $batch->size }} · version {{ $batch->product->version }} of the product</p>
+    @if ($screen->outlook)
+        <p class="verdict"><x-state :is="$screen->outlook['sign']">{{ $screen->outlook['words'] }}</x-state></p>
     @endif
     <x-series-chart :figure="$screen->chart" />
     <h2>Readings</h2>
     <table class="stack">
-        <thead><tr><th>Drawn</th><th>pH</th><th>On the rule</th><th>Sample</th><th>Decision</th><th></th></tr></thead>
+        <thead><tr><th>Drawn</th><th>Value</th><th>On the rule</th><th>Sample</th><th>Decision</th><th></th></tr></thead>
         @forelse ($screen->rows as $row)
-            @php($decision = $row['reading']->decision)
+            @php($decision = $row['decision'])
             <tr>
-                <td class="nowrap">{{ Rheacid\SiteClock::short($row['reading']->sample->drawn_at) }}</td>
-                <td class="num">{{ Rheacid\Core\Numbers::fixed($decision->value_ph, 2) }} @if ($decision->expanded_u_ph !== null)<small>± {{ Rheacid\Core\Numbers::fixed($decision->expanded_u_ph, 2) }}</small>@endif</td>
-                <td class="rule"><x-acid-rule :rule="$row['rule']" small /></td>
-                <td>{{ $row['reading']->sample->place }}, {{ $row['reading']->sample->stage->words() }}@if ($row['reading']->supersedes_id) <span class="soft">(corrected)</span>@endif</td>
+                <td class="nowrap">{{ SiteClock::short($decision->occasion->drawn_at) }}</td>
+                <td class="num">{{ Numbers::fixed($decision->value, $decision->measurand->decimals()) }} @if ($decision->expanded_u !== null)<small>± {{ Numbers::fixed($decision->expanded_u, $decision->measurand->decimals()) }}</small>@endif</td>
+                <td class="rule">@if ($row['rule'])<x-acid-rule :rule="$row['rule']" small />@else{{ $decision->measurand->name() }}@endif</td>
+                <td>@foreach ($row['measurements'] as $one){{ $one->sample->place }}, @endforeach{{ $decision->occasion->stage->words() }}@if ($decision->supersedes_id) <span class="soft">(judged anew)</span>@endif</td>
                 <td><x-state :is="$row['sign']">{{ $row['word'] }}</x-state></td>
-                <td><a class="cell-link" href="{{ route('readings.show', $row['reading']) }}">evidence<span class="visually-hidden"> of {{ Rheacid\SiteClock::full($row['reading']->sample->drawn_at) }}</span></a></td>
+                <td>@foreach ($row['measurements'] as $one)<a class="cell-link" href="{{ route('readings.show', $one) }}">evidence<span class="visually-hidden"> of {{ $one->sample->place }}, {{ SiteClock::full($decision->occasion->drawn_at) }}</span></a> @endforeach</td>
             </tr>
         @empty
             <tr><td colspan="6" class="soft">No reading yet. Measure the first portion.</td></tr>
         @endforelse
     </table>
+    <x-pages :of="$screen->page" />
     <x-slot:act>
-        <a class="do" href="{{ route('drafts.create', $batch) }}" data-primary>Measure <kbd>Enter</kbd></a>
+        @if ($batch->state()->isLive())<a class="do" href="{{ route('drafts.create', $batch) }}" data-primary>Measure <kbd>Enter</kbd></a>@else<a class="do" href="{{ route('batches') }}" data-primary>To the batches <kbd>Enter</kbd></a>@endif
     </x-slot>
     <x-slot:evidence>
         <h2>Now</h2>
-        <p class="verdict"><x-state :is="$screen->sign">{{ ucfirst($batch->state()) }}</x-state></p>
+        <p class="verdict"><x-state :is="Rheacid\View\BatchScreen::sign($batch->state())">{{ ucfirst($batch->state()->value) }}</x-state></p>
         @if ($batch->newestEvent?->reason)<p>{{ $batch->newestEvent->reason }}</p>@endif
         <h2>Limits</h2>
         <dl>
-            @foreach ($batch->product->limits as $limit)
-                <dt>{{ $limit->name }}: pH {{ $limit->toCore()->limit->written() }}</dt>
-                <dd>{{ Rheacid\Core\Words\LimitWords::kind($limit->toCore()->limit->kind) }}@if ($limit->hours), by {{ Rheacid\SiteClock::short($batch->started_at->addHours($limit->hours)) }}@elseif ($limit->applies !== 'always'), {{ $limit->applies === 'finished' ? 'when finished' : 'at ' . $limit->applies }}@endif @if ($limit->condition)<br>if: {{ lcfirst($limit->condition) }}@endif<br>{{ $limit->source }}</dd>
+            @foreach ($batch->product->limits as $row)
+                @php($limit = $row->toCore())
+                @php($answer = $limit->condition === null ? null : ($batch->conditions()[$limit->condition] ?? 'open'))
+                <dt>{{ $row->name }}: {{ LimitWords::written($limit) }}</dt>
+                <dd>{{ LimitWords::kind($row->kind) }}, {{ Rheacid\Measure\DecisionLines::when($limit, $batch) }}@if ($limit->condition !== null)<br>if {{ lcfirst($limit->condition) }}: {{ match ($answer) { true => 'yes, so it is judged', false => 'no, so it is not', default => 'nobody has said yet' } }}@endif<br><span class="soft">{{ $row->source }}</span></dd>
             @endforeach
         </dl>
-        @if ($batch->state() === 'held')<p class="note">{{ $batch->product->limits->firstWhere('kind', 'critical')?->if_violated }}</p>@endif
+        @if ($batch->state() === BatchState::Held)<p class="note">{{ $batch->product->limits->first(fn ($limit) => $limit->kind->binds())?->if_violated }}</p>@endif
         <p class="note">Not legal advice: check with your authority. Where one is required, a licensed process authority decides.</p>
     </x-slot>
 </x-house>

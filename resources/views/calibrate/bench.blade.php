@@ -7,6 +7,6 @@
             <x-field name="seed" label="Seed" help="a whole number" inputmode="numeric" value="1" />
         </div>
     </form>
-    <x-slot:act><a href="{{ route('runs.create', $pair) }}">Back</a>@if (auth()->user()->role->writes())<button class="do" form="bench" data-primary>Set it <kbd>Enter</kbd></button>@endif</x-slot>
+    <x-slot:act><a href="{{ route('runs.create', $pair) }}">Back</a>@if (Gate::allows('record'))<button class="do" form="bench" data-primary>Set it <kbd>Enter</kbd></button>@endif</x-slot>
     <x-slot:evidence><h2>What is drawn</h2><p>Slope, offset, time constants, noise and drift of the electrode, and how far a buffer has gone, within the ranges that docs/job.md lists.</p></x-slot>
 </x-house>

@@ -2,22 +2,22 @@
 @php($cell = $pair->newestCell)
 <x-house :title="'Calibrate · ' . $pair->electrode->code . ' on ' . $pair->name()" room="Calibrate">
     <ol class="stations" aria-label="Stations of this calibration">
-        <li aria-current="step"><b>{{ $screen->proposed ? Rheacid\Core\Numbers::plain((float) $screen->proposed->standard_value) . ' ' . $screen->unit() : 'Standard' }}</b><span>now</span></li>
+        <li aria-current="step"><b>{{ $screen->proposed ? Rheacid\Core\Numbers::plain((float) $screen->proposed->standardValue) . ' ' . $screen->unit() : 'Standard' }}</b><span>now</span></li>
         <li><b>Verdict</b><span>{{ $screen->isConductivity ? 'cell factor' : 'offset' }}</span></li>
     </ol>
     <p class="verdict"><x-measures :is="$pair->electrode->measures" /> <x-pair-state :status="$screen->status" /></p>
     @if ($cell)
         <p class="verdict"><x-state :is="Rheacid\View\CalibrationScreen::sign($cell->verdict)">{{ ucfirst(Rheacid\Core\Words\StateWords::verdict($cell->verdict)) }}.</x-state> <span><b>{{ $screen->figure($cell) }} {{ $screen->isConductivity ? 'cell factor' : 'mV offset' }}</b>, {{ Rheacid\SiteClock::short($cell->at) }}. {{ $screen->sentence($cell) }} <span class="soft">{{ $screen->meaning($cell) }}</span></span></p>
     @endif
-    @if (auth()->user()->role->writes() && $pair->parting === null)
+    @if (Gate::allows('record') && $pair->parting === null)
         <form id="accept" method="post" action="{{ route('cells.store', $pair) }}" data-keep>
             <x-form-id />
             <div class="fields">
                 <x-field name="lot" label="Bottle of standard">
                     <select class="form-select" id="f-lot" name="lot">
-                        @foreach ($screen->lots as $lot)
-                            @php($objection = Rheacid\Actions\Calibrate\CalibrateCell::objection($lot, $pair->electrode->measures))
-                            <option value="{{ $lot->code }}" @selected(old('lot', $screen->proposed?->code) === $lot->code)>{{ $lot->label }} · {{ $lot->code }} · {{ $objection ?? $lot->usesLeftWords() }}</option>
+                        @foreach ($screen->bottles as $bottle)
+                            @php($objection = Rheacid\Shelf\Bottles::objectionToCell($bottle, $pair->electrode->measures))
+                            <option value="{{ $bottle->code }}" @selected(old('lot', $screen->proposed?->code) === $bottle->code)>{{ $bottle->label }} · {{ $bottle->code }} · {{ $objection ?? Rheacid\Shelf\Bottles::left($bottle->status()) }}</option>
                         @endforeach
                     </select>
                 </x-field>

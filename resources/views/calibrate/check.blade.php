@@ -1,6 +1,6 @@
 @php($pair = $screen->pair)
 @php($calibration = $pair->newestCalibration)
-@php($writes = auth()->user()->role->writes())
+@php($writes = Gate::allows('record'))
 <x-house :title="'Check buffer · ' . $pair->electrode->code . ' on ' . $pair->name()" room="Calibrate">
     @if (session('failed'))<p class="verdict" role="alert"><x-state is="fail">Check failed.</x-state> {{ session('failed') }}</p>@endif
     @if ($calibration === null || $calibration->void !== null || $calibration->verdict === Rheacid\Core\Electrode\Verdict::Fail)
@@ -10,10 +10,10 @@
             <x-form-id />
             <div class="fields">
                 <x-field name="lot" label="Bottle, not one that calibrated">
-                    <select class="form-select" id="f-lot" name="lot">@foreach ($screen->lots as $lot)<option value="{{ $lot->code }}" @selected(old('lot') === $lot->code)>{{ $lot->label }} · {{ $lot->code }} · {{ $lot->usesLeftWords() }}</option>@endforeach</select>
+                    <select class="form-select" id="f-lot" name="lot">@foreach ($screen->bottles as $bottle)<option value="{{ $bottle->code }}" @selected(old('lot') === $bottle->code)>{{ $bottle->label }} · {{ $bottle->code }} · {{ Rheacid\Shelf\Bottles::left($bottle->status()) }}</option>@endforeach</select>
                 </x-field>
                 <x-field name="moment" label="Moment of the session">
-                    <select class="form-select" id="f-moment" name="moment">@foreach (['start' => 'at the start', 'within' => 'within, every ten samples or 2 h', 'end' => 'at the end'] as $value => $words)<option value="{{ $value }}" @selected(old('moment') === $value)>{{ $words }}</option>@endforeach</select>
+                    <select class="form-select" id="f-moment" name="moment">@foreach (Rheacid\Models\SessionMoment::cases() as $moment)<option value="{{ $moment->value }}" @selected(old('moment') === $moment->value)>{{ $moment->words() }}</option>@endforeach</select>
                 </x-field>
             </div>
             @if ($screen->live)<input type="hidden" name="seen_s" value="{{ $screen->live->figure ? $screen->live->seenS : '' }}">@else<x-typed-reading :window="30" form="accept" :meter="$pair->meter" />@endif
@@ -29,7 +29,7 @@
         <h2>Readings in doubt</h2>
         <ul class="todo">
             @foreach ($screen->doubtful as $reading)
-                <li><div><b>{{ $reading->sample->batch->code }} · pH {{ Rheacid\Core\Numbers::fixed($reading->decision->value_ph, 2) }}</b><small>{{ Rheacid\SiteClock::full($reading->observed_at) }}</small></div><a class="do quiet" href="{{ route('readings.show', $reading) }}">Open</a></li>
+                <li><div><b>{{ $reading->occasion->batch->code }} · pH {{ Rheacid\Core\Numbers::fixed($reading->occasion->decision->value, 2) }}</b><small>{{ Rheacid\SiteClock::full($reading->observed_at) }}</small></div><a class="do quiet" href="{{ route('readings.show', $reading) }}">Open</a></li>
             @endforeach
         </ul>
     @endif
@@ -40,11 +40,11 @@
             <thead><tr><th>When</th><th>Bottle</th><th>Read</th><th>Off</th><th>Outcome</th></tr></thead>
             @foreach ($screen->checks as $check)
                 <tr>
-                    <td class="nowrap">{{ Rheacid\SiteClock::short($check->at) }}, {{ $check->moment }}</td>
+                    <td class="nowrap">{{ Rheacid\SiteClock::short($check->at) }}, {{ $check->moment->words() }}</td>
                     <td><a class="cell-link" href="{{ route('lots.show', $check->lot_id) }}">{{ $check->lot->code }}</a></td>
                     <td class="num">{{ Rheacid\Core\Numbers::fixed($check->ph, 2) }} <small>in {{ Rheacid\Core\Numbers::fixed($check->buffer_ph, 2) }}</small></td>
                     <td>{{ Rheacid\Core\Numbers::fixed($check->error(), 3) }}</td>
-                    <td><x-state :is="$check->passed ? 'met' : 'fail'">{{ $check->passed ? 'within ' . Rheacid\Core\Numbers::plain($check->limit_ph) : 'failed' }}</x-state></td>
+                    <td><x-state :is="match ($check->passed) { true => 'met', false => 'fail', null => 'care' }">{{ match ($check->passed) { true => 'within ' . Rheacid\Core\Numbers::plain($check->limit_ph), false => 'failed', null => 'had not settled: vouches for nothing' } }}</x-state></td>
                 </tr>
             @endforeach
         </table>

@@ -1,8 +1,13 @@
+@php($pair = $screen->pair)
+@php($order = $screen->order)
+@php($simulated = $screen->simulated)
+@php($expected = $screen->expected)
+@php($buffers = $screen->buffers)
 <x-house :title="'Calibrate · ' . $pair->electrode->code . ' on ' . $pair->name()" room="Calibrate">
-    @if ($pair->openRun)
-        <p class="verdict"><x-state is="care">In hand.</x-state> {{ $pair->openRun->holder->name }} is calibrating this pair since {{ Rheacid\SiteClock::short($pair->openRun->opened_at) }}. <a href="{{ route('runs.show', $pair->openRun) }}">Open that run</a></p>
+    @if ($screen->open)
+        <p class="verdict"><x-state is="care">In hand.</x-state> {{ $screen->open->holder->name }} is calibrating this pair since {{ Rheacid\SiteClock::short($screen->open->opened_at) }}. <a href="{{ route('runs.show', $screen->open) }}">Open that run</a></p>
     @endif
-    @if ($step)<p class="verdict"><x-state is="care">First:</x-state> {{ Rheacid\Core\Words\CareWords::step($step) }}. <a href="{{ route('pairs.show', $pair) }}">To its care</a></p>@endif
+    @if ($screen->step)<p class="verdict"><x-state is="care">First:</x-state> {{ Rheacid\Core\Words\CareWords::step($screen->step) }}. <a href="{{ route('pairs.show', $pair) }}">To its care</a></p>@endif
     <form id="open-run" method="post" action="{{ route('runs.store', $pair) }}">
         <x-form-id />
         <h2>Buffers</h2>
@@ -11,9 +16,8 @@
                 <x-field name="lots[{{ $i }}]" :label="['First', 'Second', 'Third', 'Fourth', 'Fifth'][$i] . ($i > 1 ? ' (may stay empty)' : '')" :class="$i > max(2, count($order) - 1) ? 'more' : ''">
                     <select class="form-select" id="f-lots-{{ $i }}" name="lots[{{ $i }}]">
                         <option value="">none</option>
-                        @foreach ($lots as $lot)
-                            @php($objection = Rheacid\Actions\Calibrate\OpenRun::objection($lot))
-                            <option value="{{ $lot->code }}" @selected(old("lots.$i", $order[$i] ?? '') === $lot->code)>{{ $lot->label }} · {{ $lot->code }} · {{ $objection ?? ($lot->isBarred() ? 'not for critical limits' : $lot->usesLeftWords()) }}</option>
+                        @foreach ($screen->bottles as ['line' => $bottle, 'words' => $words])
+                            <option value="{{ $bottle->code }}" @selected(old("lots.$i", $order[$i] ?? '') === $bottle->code)>{{ $bottle->label }} · {{ $bottle->code }} · {{ $words }}</option>
                         @endforeach
                     </select>
                 </x-field>
@@ -21,8 +25,8 @@
             <x-field name="read_back" label="Read back in">
                 <select class="form-select" id="f-read_back" name="read_back">
                     <option value="">the first one again</option>
-                    @foreach ($lots as $lot)
-                        @if (Rheacid\Actions\Calibrate\OpenRun::objection($lot) === null)<option value="{{ $lot->code }}" @selected(old('read_back', $readBack ?? '') === $lot->code)>{{ $lot->label }} · {{ $lot->code }}</option>@endif
+                    @foreach ($screen->bottles as ['line' => $bottle, 'usable' => $usable])
+                        @if ($usable)<option value="{{ $bottle->code }}" @selected(old('read_back', $screen->readBack ?? '') === $bottle->code)>{{ $bottle->label }} · {{ $bottle->code }}</option>@endif
                     @endforeach
                 </select>
             </x-field>
@@ -41,11 +45,11 @@
             <label class="form-check"><input class="form-check-input" type="radio" name="source" value="simulated" @checked(old('source', 'simulated') === 'simulated')> the simulated bench</label> <a class="cell-link" href="{{ route('bench.show', $pair) }}">set its scene</a>
         @endif
         <label class="form-check"><input class="form-check-input" type="radio" name="source" value="typed" @checked(old('source', $simulated ? 'simulated' : 'typed') === 'typed')> typed: the {{ $pair->meter->shows_mv ? 'mV' : 'pH' }} and °C that a real meter shows</label>
-        @if ($status->state === Rheacid\Core\Care\PairState::Soaking)
-            <x-field name="soak_reason" label="Why before the soak is over" class="apart wide" maxlength="400" :help="'The glass soaks until ' . Rheacid\SiteClock::short($status->until) . '. A dry glass drifts; waiting is better.'" />
+        @if ($screen->status->state === Rheacid\Core\Care\PairState::Soaking)
+            <x-field name="soak_reason" label="Why before the soak is over" class="apart wide" maxlength="400" :help="'The glass soaks until ' . Rheacid\SiteClock::short($screen->status->until) . '. A dry glass drifts; waiting is better.'" />
         @endif
     </form>
-    @if ($pair->meter->shows_mv && auth()->user()->role->writes())
+    @if ($pair->meter->shows_mv && Gate::allows('record'))
         <h2>Or from the log of a meter</h2>
         <x-log-form :action="route('logs.pair', $pair)" />
         @if ($simulated)<p class="form-text">To try it: <a href="{{ route('logs.sample', $pair) }}">a log of the simulated bench</a>.</p>@endif
@@ -57,7 +61,7 @@
         <h2>Pair</h2>
         <dl>
             <dt>{{ $pair->electrode->code }} on {{ $pair->name() }}</dt>
-            <dd><x-pair-state :status="$status" /></dd>
+            <dd><x-pair-state :status="$screen->status" /></dd>
             @if ($last = $pair->newestCalibration)
                 <dt>Last calibration</dt>
                 <dd><a href="{{ route('calibrations.show', $last) }}">{{ Rheacid\SiteClock::short($last->at) }}</a>, <x-slope :calibration="$last" /></dd>

@@ -3,18 +3,18 @@
     <ul class="todo">
         @foreach ($plan->pairs() as $pair)
             <li>
-                <div><b>{{ $pair->electrode->code }} on {{ $pair->name() }}</b><small>{{ $pair->electrode->kind }} <x-pair-state :status="$plan->status($pair)" /></small></div>
-                @if ($pair->openRun)
-                    <a class="do" href="{{ route('runs.show', $pair->openRun) }}">Go on <span class="visually-hidden">with {{ $pair->electrode->code }}</span></a>
+                <div><b>{{ $pair->code }} on {{ $pair->name }}</b><small>{{ $pair->kind }} <x-pair-state :status="$pair->status()" /></small></div>
+                @if (in_array($pair->id, $inRun, true))
+                    <a class="do" href="{{ route('runs.create', $pair->id) }}">Go on <span class="visually-hidden">with {{ $pair->code }}</span></a>
                 @else
-                    <a @class(['do', 'quiet' => !$loop->first]) href="{{ route('runs.create', $pair) }}" @if ($loop->first) data-primary @endif>Calibrate<span class="visually-hidden"> {{ $pair->electrode->code }}</span></a>
+                    <a @class(['do', 'quiet' => !$loop->first]) href="{{ route('runs.create', $pair->id) }}" @if ($loop->first) data-primary @endif>Calibrate<span class="visually-hidden"> {{ $pair->code }}</span></a>
                 @endif
             </li>
         @endforeach
         @foreach ($plan->cells() as $pair)
             <li>
-                <div><b>{{ $pair->electrode->code }} on {{ $pair->name() }} <x-measures :is="$pair->electrode->measures" /></b><small>{{ $pair->electrode->kind }} <x-pair-state :status="Rheacid\Shelf\Cells::status($pair)" /></small></div>
-                <a class="do quiet" href="{{ route('cells.show', $pair) }}">Calibrate<span class="visually-hidden"> {{ $pair->electrode->code }}</span></a>
+                <div><b>{{ $pair->code }} on {{ $pair->name }} <x-measures :is="$pair->state" /></b><small>{{ $pair->kind }} <x-pair-state :status="$pair->status()" /></small></div>
+                <a class="do quiet" href="{{ route('cells.show', $pair->id) }}">Calibrate<span class="visually-hidden"> {{ $pair->code }}</span></a>
             </li>
         @endforeach
     </ul>

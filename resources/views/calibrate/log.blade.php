@@ -1,6 +1,6 @@
 @php($upload = $screen->upload)
 <x-house :title="'Log ' . $upload->name" :room="$upload->draft ? 'Measure' : 'Calibrate'">
-    <p class="what">{{ $upload->draft ? 'For a sample of ' . $upload->draft->sample->batch->code : 'For ' . $upload->pair->electrode->code . ' on ' . $upload->pair->name() }} · {{ count($screen->table->rows) }} points. Nothing is recorded yet.</p>
+    <p class="what">{{ $upload->draft ? 'For a sample of ' . $upload->draft->sample->occasion->batch->code : 'For ' . $upload->pair->electrode->code . ' on ' . $upload->pair->name() }} · {{ count($screen->table->rows) }} points. Nothing is recorded yet.</p>
     <form method="get" action="{{ route('logs.show', $upload) }}">
         <div class="fields">
             @foreach (['time' => 'Time', 'mv' => 'Potential, mV', 'celsius' => 'Temperature, °C'] as $name => $label)

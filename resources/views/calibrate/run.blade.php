@@ -37,7 +37,7 @@
         <x-slot:act>
             <x-accept-bar form="accept" :label="match (true) { $screen->isReadBack => 'Accept read-back', $screen->isFree => 'Accept what is recognised', default => 'Accept ' . $screen->bufferNow }" :live="$screen->live" :leave="route('runs.leave', $run)" />
         </x-slot>
-    @elseif ($run->state === Rheacid\Models\RunState::Open && auth()->user()->role->writes())
+    @elseif ($run->state === Rheacid\Models\RunState::Open && Gate::allows('record'))
         <x-slot:act>
             <form method="post" action="{{ route('runs.take-over', $run) }}"><x-form-id /><x-field name="reason" label="Why you take over" maxlength="400" /><button class="do apart">Take this run over</button></form>
         </x-slot>
@@ -47,7 +47,7 @@
         <dl>
             <dt>Bottle {{ $screen->lot->code }}, {{ $screen->lot->label }} at 25 °C</dt>
             <dd><x-state is="met">{{ $screen->bufferNow }}{{ $screen->live?->figure ? ' at ' . Rheacid\Core\Numbers::fixed($screen->live->celsius, 1) . ' °C' : '' }}</x-state><br>
-                @if ($screen->lot->openedOn()) opened {{ (int) $screen->lot->openedOn()->diffInDays(now()) }} days ago · @endif {{ $screen->lot->usesLeftWords() }}{{ $screen->lot->uses->contains('calibration_run_id', $run->id) ? ' after this run' : '' }}</dd>
+                @if ($screen->lot->openedOn()) opened {{ (int) $screen->lot->openedOn()->diffInDays(now()) }} days ago · @endif {{ Rheacid\Shelf\Bottles::left($screen->lot->status()) }}{{ $screen->lot->uses->contains('calibration_run_id', $run->id) ? ' after this run' : '' }}</dd>
         </dl>
         <h2>Now</h2>
         <ul class="steps">

@@ -11,7 +11,7 @@
         <div class="diagnosis">
             <p class="verdict"><x-state is="care">Likely.</x-state> {{ Rheacid\Core\Words\DiagnosisWords::likely($diagnosis) }}</p>
             <p><b>First:</b> {{ Rheacid\Core\Words\DiagnosisWords::first($diagnosis) }} <b>If that does not help:</b> {{ Rheacid\Core\Words\DiagnosisWords::otherwise($diagnosis) }}</p>
-            @if ($screen->nextStep)<p class="soft">It stands on Today until it is done: {{ implode(', then ', array_map(Rheacid\Core\Words\CareWords::step(...), $diagnosis->followUp())) }}.</p>@endif
+            @if ($screen->nextStep)<p class="soft">It stands on Today until it is done: {{ implode(', then ', array_map(Rheacid\Core\Words\CareWords::step(...), Rheacid\Core\Care\FollowUp::of($diagnosis))) }}.</p>@endif
         </div>
     @endif
     @foreach ($screen->findings as $finding)

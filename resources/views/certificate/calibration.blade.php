@@ -2,7 +2,7 @@
 @php($calibration = $screen->calibration)
 @php($pair = $calibration->pair)
 <table>
-    <tr><th>Electrode</th><td>{{ $pair->electrode->code }} · {{ $pair->electrode->name }}, {{ $pair->electrode->kind }}</td></tr>
+    <tr><th>Electrode</th><td>{{ $pair->electrode->code }} · {{ $pair->electrode->name }}, {{ $pair->electrode->kind->words() }}</td></tr>
     <tr><th>On meter</th><td>{{ $pair->name() }}; the calibration belongs to both together</td></tr>
     <tr><th>Calibrated</th><td>{{ Rheacid\SiteClock::full($calibration->at) }}, by {{ $calibration->person->name }}, policy {{ $calibration->policy->name }} version {{ $calibration->policy->version }}</td></tr>
     @foreach ($calibration->points as $point)

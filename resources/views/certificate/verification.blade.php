@@ -1,7 +1,7 @@
 @php($screen = $certificate->screen)
 @php($check = $screen->check)
 <table>
-    <tr><th>Thermometer</th><td>{{ $check->thermometer->code }} · {{ $check->thermometer->name }}, {{ $check->thermometer->kind }}, digit {{ Rheacid\Core\Numbers::plain($check->thermometer->resolution_c) }} °C</td></tr>
+    <tr><th>Thermometer</th><td>{{ $check->thermometer->code }} · {{ $check->thermometer->name }}, {{ $check->thermometer->kind->words() }}, digit {{ Rheacid\Core\Numbers::plain($check->thermometer->resolution_c) }} °C</td></tr>
     <tr><th>Verified</th><td>{{ Rheacid\SiteClock::full($check->at) }}, by {{ $check->person->name }}, {{ Rheacid\Core\Words\ThermometerWords::method($check->method) }}{{ $check->as_left ? ', as left' : '' }}</td></tr>
     <tr><th>Reference</th><td>{{ $check->rests_on }}</td></tr>
     <tr><th>Readings</th><td>{{ $screen->readings() === [] ? $screen->big() . ' ' . $screen->unit() : implode('; ', $screen->readings()) . ' ' . $screen->unit() }}</td></tr>

@@ -34,7 +34,7 @@
         <p class="form-text">Each makes a calibration due at once.</p>
     </details>
     <details name="care"><summary>In and out of use</summary>
-        @foreach ([CareKind::OutOfUse, CareKind::BackInUse, ...(auth()->user()->role->leads() ? [CareKind::Retired] : [])] as $kind)<button class="do quiet" name="act" value="{{ $kind->value }}">{{ ucfirst(CareWords::happened($kind)) }}</button>@endforeach
+        @foreach ([CareKind::OutOfUse, CareKind::BackInUse, ...(Gate::allows('lead') ? [CareKind::Retired] : [])] as $kind)<button class="do quiet" name="act" value="{{ $kind->value }}">{{ ucfirst(CareWords::happened($kind)) }}</button>@endforeach
         <x-field name="note" label="Remark" maxlength="400" class="apart" />
     </details>
 </form>

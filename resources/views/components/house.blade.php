@@ -23,7 +23,7 @@
 <header class="top">
     <h1>{{ $title }}</h1>
     <span class="clock">{{ Rheacid\SiteClock::local(now())->format('D H:i') }}</span>
-    <span class="hands"><a href="{{ route('hands') }}" title="Change hands">{{ $person->name }}</a> <small>{{ $person->role->value }}</small>
+    <span class="hands"><a href="{{ route('hands') }}" title="Change hands">{{ $person->name }}</a> <small>{{ $person->role?->value }}</small>
         <form method="post" action="{{ route('sign-out') }}">@csrf<button class="do link">Sign out</button></form>
     </span>
     <form action="{{ route('find') }}" role="search">

@@ -30,8 +30,8 @@
     <path class="trace" d="{{ $figure->line() }}"/>
     @foreach ($figure->readings as $reading)
         @php($x = $figure->hours->at($reading['hours']))
-        <path class="whisker" d="M{{ $x }} {{ $figure->ph->at($reading['ph'] + $reading['u']) }}V{{ $figure->ph->at($reading['ph'] - $reading['u']) }}"/>
-        <circle class="bob" cx="{{ $x }}" cy="{{ $figure->ph->at($reading['ph']) }}" r="5"/>
+        <path class="whisker" d="M{{ $x }} {{ $figure->ph->at($reading['value'] + $reading['u']) }}V{{ $figure->ph->at($reading['value'] - $reading['u']) }}"/>
+        <circle @class(['bob', 'open' => !$reading['trusted']]) cx="{{ $x }}" cy="{{ $figure->ph->at($reading['value']) }}" r="5"/>
     @endforeach
 </svg>
 </figure>

@@ -1,8 +1,11 @@
 @php($draft = $screen->draft)
 @php($mine = $draft->isOpen() && $draft->holder_id === auth()->id())
 @php($assessment = $screen->assessment)
-<x-house :title="'Measure · ' . $draft->sample->batch->code" room="Measure">
-    <p class="what">{{ $draft->sample->batch->product->name }} · batch <b>{{ $draft->sample->batch->code }}</b> · {{ $draft->sample->batch->vessel }} · {{ $draft->sample->stage->words() }} · {{ $draft->sample->place }}, drawn {{ Rheacid\SiteClock::short($draft->sample->drawn_at) }}</p>
+@php($batch = $screen->batch)
+@php($occasion = $draft->sample->occasion)
+@php($rules = $screen->rules)
+<x-house :title="'Measure · ' . $batch->code" room="Measure">
+    <p class="what">{{ $batch->product->name }} · batch <b>{{ $batch->code }}</b> · {{ $batch->vessel }} · {{ $occasion->stage->words() }} · {{ $draft->sample->place }}, drawn {{ Rheacid\SiteClock::short($draft->sample->drawn_at) }}</p>
     @unless ($screen->isComplete())
         <h2>Portion {{ $draft->replicates->count() + 1 }}</h2>
         @if ($screen->live)
@@ -23,17 +26,17 @@
     @endif
     @if ($assessment)
         @unless ($screen->isComplete())<h2>So far</h2>@endunless
-        <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($assessment->value, 2) }}</span>@if ($assessment->uncertainty)<span class="pm">± {{ Rheacid\Core\Numbers::fixed($assessment->uncertainty->expanded(), 2) }}</span>@endif<span class="unit">pH, {{ count($assessment->portions) > 1 ? 'the highest of ' . count($assessment->portions) : 'one portion so far' }}<br>mean {{ Rheacid\Core\Numbers::fixed($assessment->mean, 3) }}</span></div>
+        <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($assessment->portion->value, 2) }}</span>@if ($assessment->portion->expandedU !== null)<span class="pm">± {{ Rheacid\Core\Numbers::fixed($assessment->portion->expandedU, 2) }}</span>@endif<span class="unit">pH, {{ count($assessment->result->portions) > 1 ? 'the portion that decides, of ' . count($assessment->result->portions) : 'one portion so far' }}<br>mean {{ Rheacid\Core\Numbers::fixed($assessment->result->mean(), 2) }}@unless ($assessment->portion->trusted) · <b>not trusted yet</b>@endunless</span></div>
         <x-acid-rule :rule="$screen->rule" />
-        <x-decision :lines="$screen->decision" :blocks="$screen->blocks" />
+        <x-decision :lines="$screen->lines" />
     @endif
     @if ($draft->replicates->isNotEmpty())
         <h2>Portions</h2>
         <x-replicates :replicates="$draft->replicates" :calibration="$draft->calibration">
-            @if ($screen->isComplete() && $assessment->agree($draft->method))
-                <tr class="ghost"><th>{{ $draft->replicates->count() + 1 }}</th><td colspan="4">not needed: they agree within {{ Rheacid\Core\Numbers::plain($draft->method->agree_within_ph) }}</td></tr>
-            @elseif (!$screen->isComplete() && $draft->replicates->count() >= $draft->method->portions)
-                <tr class="ghost"><th>{{ $draft->replicates->count() + 1 }}</th><td colspan="4">needed: they differ by more than {{ Rheacid\Core\Numbers::plain($draft->method->agree_within_ph) }}</td></tr>
+            @if ($screen->isComplete() && $rules->agree($screen->values()))
+                <tr class="ghost"><th>{{ $draft->replicates->count() + 1 }}</th><td colspan="4">not needed: they agree within {{ Rheacid\Core\Numbers::plain($rules->agreeWithinPh) }}</td></tr>
+            @elseif (!$screen->isComplete() && $draft->replicates->count() >= $rules->portions)
+                <tr class="ghost"><th>{{ $draft->replicates->count() + 1 }}</th><td colspan="4">needed: they differ by more than {{ Rheacid\Core\Numbers::plain($rules->agreeWithinPh) }}</td></tr>
             @endif
         </x-replicates>
     @endif
@@ -41,14 +44,14 @@
         <x-slot:act>
             @if ($screen->isComplete())
                 <form method="post" action="{{ route('drafts.leave', $draft) }}"><x-form-id /><button class="do link">Leave without recording</button></form>
-                <form method="post" action="{{ route('readings.store', $draft) }}"><x-form-id /><button class="do" data-primary>Record on {{ $draft->sample->batch->code }} <kbd>Enter</kbd></button></form>
+                <form method="post" action="{{ route('readings.store', $draft) }}"><x-form-id /><button class="do" data-primary>Record on {{ $batch->code }} <kbd>Enter</kbd></button></form>
             @elseif ($draft->source === Rheacid\Bench\Source::Imported)
                 <form method="post" action="{{ route('drafts.leave', $draft) }}"><x-form-id /><button class="do link">Leave</button></form>
             @else
                 <x-accept-bar form="accept" :label="'Accept portion ' . ($draft->replicates->count() + 1)" :live="$screen->live" :leave="route('drafts.leave', $draft)" />
             @endif
         </x-slot>
-    @elseif ($draft->isOpen() && auth()->user()->role->writes())
+    @elseif ($draft->isOpen() && Gate::allows('record'))
         <x-slot:act>
             <p class="verdict"><x-state is="care">In other hands.</x-state> {{ $draft->holder->name }}, since {{ Rheacid\SiteClock::short($draft->opened_at) }}.</p>
             <form method="post" action="{{ route('drafts.take-over', $draft) }}"><x-form-id /><x-field name="reason" label="Why you take over" maxlength="400" /><button class="do apart">Take this measurement over</button></form>
@@ -59,7 +62,7 @@
         @if ($screen->budget)
             <h2>What the ± is made of</h2>
             <x-budget :bar="$screen->budget" />
-            @foreach (array_slice($screen->help, 0, 2) as $help)<p class="soft">{{ $help['what'] }} would bring ± {{ Rheacid\Core\Numbers::fixed($assessment->uncertainty->expanded(), 2) }} down to ± {{ Rheacid\Core\Numbers::fixed($help['expanded_u'], 2) }}.</p>@endforeach
+            @foreach (array_slice($screen->help, 0, 2) as $help)<p class="soft">{{ $help['what'] }} would bring ± {{ Rheacid\Core\Numbers::fixed($assessment->portion->expandedU, 2) }} down to ± {{ Rheacid\Core\Numbers::fixed($help['expanded_u'], 2) }}.</p>@endforeach
         @endif
         @if (!$assessment)
             <h2>Steps</h2>

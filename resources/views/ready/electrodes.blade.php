@@ -1,14 +1,14 @@
 <x-house title="Compare electrodes" room="Ready">
-    @if ($chart->series === [])<p>No electrode has a slope on record yet.</p>@else<x-history-chart :figure="$chart" />@endif
+    @if ($screen->chart->series === [])<p>No electrode has a slope on record yet.</p>@else<x-history-chart :figure="$screen->chart" />@endif
     <table class="stack">
         <thead><tr><th>Electrode</th><th>In use since</th><th>Last slope</th><th>A year</th><th>Leaves the policy</th></tr></thead>
-        @foreach ($rows as $row)
+        @foreach ($screen->rows as $row)
             <tr>
-                <td><a class="cell-link" href="{{ route('pairs.show', $row['pair']) }}"><b>{{ $row['pair']->electrode->code }}</b></a> <span class="soft">on {{ $row['pair']->name() }}</span></td>
-                <td>{{ Rheacid\SiteClock::day($row['pair']->electrode->first_used_on) }}</td>
+                <td><a class="cell-link" href="{{ route('pairs.show', $row['pair']->id) }}"><b>{{ $row['pair']->code }}</b></a> <span class="soft">on {{ $row['pair']->name }}</span></td>
+                <td>{{ Rheacid\SiteClock::day($row['pair']->firstUsed) }}</td>
                 <td class="num">{{ $row['last'] === null ? '–' : Rheacid\Core\Numbers::fixed($row['last'], 1) . ' %' }}</td>
                 <td>{{ $row['trend']?->percentPerYear === null ? '–' : Rheacid\Core\Numbers::fixed($row['trend']->percentPerYear, 1) . ' %' }}</td>
-                <td>@if ($row['trend']?->leavesPolicyOn)<x-state :is="Rheacid\Today\CareDue::isForeseen($row['trend']->leavesPolicyOn) ? 'care' : 'met'">about {{ Rheacid\SiteClock::day(Carbon\CarbonImmutable::parse($row['trend']->leavesPolicyOn)) }}</x-state>@else<span class="soft">not in sight</span>@endif</td>
+                <td>@if ($row['trend']?->leavesPolicyOn)<x-state :is="Rheacid\Core\Care\CareSchedule::isForeseen(new DateTimeImmutable($row['trend']->leavesPolicyOn), new DateTimeImmutable()) ? 'care' : 'met'">about {{ Rheacid\SiteClock::day(Carbon\CarbonImmutable::parse($row['trend']->leavesPolicyOn)) }}</x-state>@else<span class="soft">not in sight</span>@endif</td>
             </tr>
         @endforeach
     </table>

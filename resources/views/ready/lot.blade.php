@@ -1,13 +1,18 @@
+@use(Rheacid\Core\Solutions\BottleEvent)
+@use(Rheacid\Core\Solutions\ComesAs)
+@use(Rheacid\Core\Solutions\SolutionKind)
+@use(Rheacid\Core\Solutions\Water)
+@php($lot = $screen->lot)
+@php($until = Carbon\CarbonImmutable::parse($screen->status->usableUntil))
 <x-house :title="'Bottle ' . $lot->code" room="Ready">
-    @php($objection = Rheacid\Actions\Calibrate\OpenRun::spent($lot))
-    <div class="big"><span class="n">{{ $lot->nominal_ph === null ? $lot->code : Rheacid\Core\Numbers::fixed($lot->nominal_ph, 2) }}</span><span class="unit">{{ $lot->label }}<br>{{ $lot->usesLeftWords() }}</span></div>
-    <p class="verdict">@if ($objection)<x-state is="fail">{{ ucfirst($objection) }}</x-state>@elseif ($lot->isBarred())<x-state is="care">Never for a critical limit</x-state> {{ $lot->happened('dipped') ? 'Something was dipped into it.' : 'It was made up with tap water.' }}@elseif ($lot->solution()->isStandard() && !$lot->isBuffer())<x-state is="met">Usable until {{ Rheacid\SiteClock::day($lot->usableUntil()) }}</x-state> {{ ucfirst($lot->kind) }}, never used to calibrate pH.@elseif ($lot->isBuffer())<x-state is="met">Usable until {{ Rheacid\SiteClock::day($lot->usableUntil()) }}</x-state>@else<x-state is="idle">{{ ucfirst($lot->kind) }}, never used to calibrate pH</x-state>@endif</p>
-    @if (auth()->user()->role->writes() && $lot->happened('discarded') === null)
+    <div class="big"><span class="n">{{ $lot->nominal_ph === null ? $lot->code : Rheacid\Core\Numbers::fixed($lot->nominal_ph, 2) }}</span><span class="unit">{{ $lot->label }}<br>{{ Rheacid\Shelf\Bottles::left($screen->status) }}</span></div>
+    <p class="verdict">@if ($screen->spent)<x-state is="fail">{{ ucfirst($screen->spent) }}</x-state>@elseif ($lot->isBarred())<x-state is="care">Never for a critical limit</x-state> {{ $lot->happened(BottleEvent::Dipped) ? 'Something was dipped into it.' : 'It was made up with tap water.' }}@elseif ($lot->isBuffer())<x-state is="met">Usable until {{ Rheacid\SiteClock::day($until) }}</x-state>@elseif ($lot->kind->isStandard())<x-state is="met">Usable until {{ Rheacid\SiteClock::day($until) }}</x-state> {{ ucfirst($lot->kind->value) }}, never used to calibrate pH.@else<x-state is="idle">{{ ucfirst($lot->kind->value) }}, never used to calibrate pH</x-state>@endif</p>
+    @if (Gate::allows('record') && $lot->happened(BottleEvent::Discarded) === null)
         <form class="care-log" method="post" action="{{ route('lots.log', $lot) }}" id="bottle">
             <x-form-id />
             <x-enter-sends-nothing />
             @error('kind')<p class="problem">{{ $message }}</p>@enderror
-            @if ($lot->comes_as === 'powder' && $lot->openedOn() === null)
+            @if ($lot->comes_as === ComesAs::Powder && $lot->openedOn() === null)
                 <div class="fields">
                     <x-field name="volume_ml" label="Volume, mL" help="the whole packet, usually in 250 mL" inputmode="decimal" value="250" />
                     <x-field name="water" label="Water"><select class="form-select" id="f-water" name="water"><option value="distilled" @selected(old('water') === 'distilled')>distilled</option><option value="tap" @selected(old('water') === 'tap')>tap: then never for a critical limit</option></select></x-field>
@@ -22,16 +27,16 @@
     @endif
     <h2>Used by</h2>
     <table class="stack">
-        @forelse ($lot->uses->reverse() as $use)
+        @forelse ($screen->uses as $use)
             @php($by = $use->run ?? $use->cell)
             <tr><td>{{ Rheacid\SiteClock::short($use->at) }}</td><td><a class="cell-link" href="{{ $use->run ? route('runs.show', $use->run) : route('cells.show', $use->cell->pair_id) }}">{{ $by->pair->electrode->code }}</a></td><td>{{ $use->run ? $use->run->holder->name : $use->cell->person->name }}</td></tr>
         @empty
             <tr><td class="soft">Not used yet.</td></tr>
         @endforelse
     </table>
-    @if ($lot->events->isNotEmpty())
+    @if ($screen->events->isNotEmpty())
         <h2>What happened to it</h2>
-        <table class="stack">@foreach ($lot->events->reverse() as $event)<tr><td>{{ Rheacid\SiteClock::short($event->at) }}</td><td>{{ str_replace('-', ' ', $event->kind) }}{{ $event->volume_ml ? ' with ' . Rheacid\Core\Numbers::plain($event->volume_ml) . ' mL of ' . $event->water . ' water' : '' }}{{ $event->note ? ', ' . $event->note : '' }}</td><td>{{ $event->person->name }}</td></tr>@endforeach</table>
+        <table class="stack">@foreach ($screen->events as $event)<tr><td>{{ Rheacid\SiteClock::short($event->at) }}</td><td>{{ str_replace('-', ' ', $event->kind->value) }}{{ $event->volume_ml ? ' with ' . Rheacid\Core\Numbers::plain($event->volume_ml) . ' mL of ' . $event->water?->value . ' water' : '' }}{{ $event->note ? ', ' . $event->note : '' }}</td><td>{{ $event->person->name }}</td></tr>@endforeach</table>
     @endif
     <x-slot:act><a href="{{ route('labels', ['code' => $lot->code]) }}">Label</a><a href="{{ route('ready') }}">Back to the shelf</a></x-slot>
     <x-slot:evidence>
@@ -39,7 +44,7 @@
         <dl>
             <dt>Printed expiry</dt><dd>{{ Rheacid\SiteClock::day($lot->expires_on) }}</dd>
             <dt>Opened</dt><dd>{{ $lot->openedOn() ? Rheacid\SiteClock::day($lot->openedOn()) . ', good for ' . $lot->days_after_opening . ($lot->days_after_opening === 1 ? ' day' : ' days') : 'not yet' }}</dd>
-            @if ($lot->standard_value !== null)<dt>Value at 25 °C</dt><dd>{{ Rheacid\Core\Numbers::plain($lot->standard_value) }} {{ $lot->kind === 'redox' ? 'mV against ' . ($lot->reference ?? 'its reference') : 'µS/cm' }}</dd>@endif
+            @if ($lot->standard_value !== null)<dt>Value at 25 °C</dt><dd>{{ Rheacid\Core\Numbers::plain($lot->standard_value) }} {{ $lot->kind === SolutionKind::Redox ? 'mV against ' . ($lot->reference ?? 'its reference') : 'µS/cm' }}</dd>@endif
             @if ($lot->expanded_u_ph !== null)<dt>Uncertainty</dt><dd>± {{ Rheacid\Core\Numbers::plain($lot->expanded_u_ph) }} pH (k = 2)</dd>@endif
         </dl>
         @if ($lot->isBuffer())

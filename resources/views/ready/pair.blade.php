@@ -1,12 +1,16 @@
+@php($pair = $screen->pair)
+@php($line = $screen->line)
+@php($health = $screen->health)
+@php($cleaning = $screen->cleaning)
 <x-house :title="$pair->electrode->code . ' on ' . $pair->name()" room="Ready">
     @php($isPh = $pair->electrode->measures === Rheacid\Models\Measures::Ph)
-    @php($writes = auth()->user()->role->writes() && $pair->parting === null)
+    @php($writes = Gate::allows('record') && $pair->parting === null)
     @if ($pair->parting)
         <p class="verdict"><x-state is="idle">Parted {{ Rheacid\SiteClock::short($pair->parting->at) }}.</x-state> {{ $pair->parting->person->name }}{{ $pair->parting->reason ? ': ' . $pair->parting->reason : '' }}</p>
     @else
-        <p class="verdict"><x-pair-state :status="$status" /></p>
+        <p class="verdict"><x-pair-state :status="$line->status()" /></p>
     @endif
-    @if ($diagnosis = $pair->newestCalibration?->diagnosis)
+    @if ($diagnosis = $line->diagnosis)
         <p class="verdict"><x-sign is="care" /> <span>{{ Rheacid\Core\Words\DiagnosisWords::likely($diagnosis) }} <span class="soft">{{ Rheacid\Core\Words\DiagnosisWords::first($diagnosis) }} {{ Rheacid\Core\Words\DiagnosisWords::otherwise($diagnosis) }}</span></span></p>
     @endif
     @if ($writes)<x-care-buttons :pair="$pair" />@endif
@@ -20,7 +24,7 @@
     <h2>Calibrations</h2>
     <table class="stack">
         <thead><tr><th>When</th><th>Slope</th><th>Offset</th><th>Read back</th><th>By</th><th>Verdict</th></tr></thead>
-        @forelse ($pair->calibrations->reverse()->take(30) as $calibration)
+        @forelse ($screen->calibrations as $calibration)
             <tr>
                 <td><a class="cell-link" href="{{ route('calibrations.show', $calibration) }}">{{ Rheacid\SiteClock::short($calibration->at) }}</a></td>
                 <td class="num">{{ $calibration->slope_percent === null ? '–' : Rheacid\Core\Numbers::fixed($calibration->slope_percent, 1) . ' %' }}</td>
@@ -37,22 +41,22 @@
     <x-slot:act><a href="{{ route('labels', ['code' => $pair->electrode->code]) }}">Label</a>@if ($isPh)<a href="{{ route('checks.show', $pair) }}">Check buffers</a>@if ($pair->parting === null)<a class="do" href="{{ route('runs.create', $pair) }}" data-primary>Calibrate <kbd>Enter</kbd></a>@endif @elseif ($pair->parting === null)<a class="do" href="{{ route('cells.show', $pair) }}" data-primary>Calibrate <kbd>Enter</kbd></a>@endif</x-slot>
     <x-slot:evidence>
         <h2>Electrode</h2>
-        <dl><dt>{{ $pair->electrode->name }}</dt><dd>{{ $pair->electrode->kind }}<br>in use since {{ Rheacid\SiteClock::day($pair->electrode->first_used_on) }}</dd><dt>{{ $pair->meter->name }}</dt><dd>shows {{ Rheacid\Core\Numbers::plain($pair->meter->resolution_ph) }} pH, {{ $pair->meter->shows_mv ? Rheacid\Core\Numbers::plain($pair->meter->resolution_mv) . ' mV' : 'no mV' }}</dd></dl>
+        <dl><dt>{{ $pair->electrode->name }}</dt><dd>{{ $pair->electrode->kind->words() }}<br>in use since {{ Rheacid\SiteClock::day($pair->electrode->first_used_on) }}</dd><dt>{{ $pair->meter->name }}</dt><dd>shows {{ Rheacid\Core\Numbers::plain($pair->meter->resolution_ph) }} pH, {{ $pair->meter->shows_mv ? Rheacid\Core\Numbers::plain($pair->meter->resolution_mv) . ' mV' : 'no mV' }}</dd></dl>
         <h2>Policy</h2>
         <p><a href="{{ route('policies.show', $pair->policy) }}">{{ $pair->policy->name }}</a>: {{ Rheacid\View\PolicyWords::interval($pair->policy) }}, {{ Rheacid\View\PolicyWords::buffers($pair->policy) }}</p>
         @if ($pair->parting === null && $isPh)
             <h2>Care due</h2>
-            <dl>@foreach (Rheacid\Today\CareDue::schedule($pair) as $due)<dt>{{ Rheacid\Core\Words\CareWords::toDo($due['kind']) }}</dt><dd>@if ($due['at'] < now())<x-state is="care">since {{ Rheacid\SiteClock::day($due['at']) }}</x-state>@else by {{ Rheacid\SiteClock::day($due['at']) }}@endif</dd>@endforeach</dl>
+            <dl>@foreach (Rheacid\Today\InstrumentTasks::schedule($line) as $due)<dt>{{ Rheacid\Core\Words\CareWords::toDo($due['kind']) }}</dt><dd>@if ($due['at'] < now())<x-state is="care">since {{ Rheacid\SiteClock::day($due['at']) }}</x-state>@else by {{ Rheacid\SiteClock::day($due['at']) }}@endif</dd>@endforeach</dl>
         @endif
         <h2>Care log</h2>
         <dl>
-            @forelse ($pair->electrode->careEvents->reverse()->take(14) as $event)
+            @forelse ($screen->care as $event)
                 <dt>{{ Rheacid\Core\Words\CareWords::happened($event->kind) }}, {{ Rheacid\SiteClock::short($event->at) }}</dt><dd>{{ implode(', ', array_filter([$event->dirt?->value, $event->note, $event->until_at ? 'until ' . Rheacid\SiteClock::short($event->until_at) : null, $event->person->name])) }}</dd>
             @empty
                 <dt>Nothing on record</dt><dd>no soak, no cleaning</dd>
             @endforelse
         </dl>
-        @if ($before->isNotEmpty())<h2>Other meters</h2><dl>@foreach ($before as $other)<dt><a href="{{ route('pairs.show', $other) }}">{{ $other->name() }}</a></dt><dd>since {{ Rheacid\SiteClock::day($other->paired_at) }}</dd>@endforeach</dl>@endif
+        @if ($screen->others->isNotEmpty())<h2>Other meters</h2><dl>@foreach ($screen->others as $other)<dt><a href="{{ route('pairs.show', $other) }}">{{ $other->name() }}</a></dt><dd>since {{ Rheacid\SiteClock::day($other->paired_at) }}</dd>@endforeach</dl>@endif
         <p class="note">Store the tip wet in 3 M KCl, never in distilled water: it leaches the reference.</p>
     </x-slot>
 </x-house>

@@ -1,5 +1,4 @@
 <x-house title="Policies" room="Ready">
-    @php($leads = auth()->user()->role->leads())
     <table class="stack">
         <thead><tr><th>Policy</th><th>Slope</th><th>Read-back</th><th>Every</th><th>Buffers</th></tr></thead>
         @foreach ($policies as $policy)
@@ -18,9 +17,9 @@
             <tr>
                 <td><a class="cell-link" href="{{ route('pairs.show', $pair) }}"><b>{{ $pair->electrode->code }}</b></a> on {{ $pair->name() }}</td>
                 <td>{{ $pair->policy->name }}, version {{ $pair->policy->version }}</td>
-                <td>@if ($leads)<details><summary>Change</summary><form method="post" action="{{ route('policies.assign', $pair) }}"><x-form-id />
+                <td>@can('lead')<details><summary>Change</summary><form method="post" action="{{ route('policies.assign', $pair) }}"><x-form-id />
                     <select class="form-select" name="policy" aria-label="Policy of {{ $pair->electrode->code }}">@foreach ($policies as $policy)<option value="{{ $policy->code }}" @selected($policy->code === $pair->policy->code)>{{ $policy->name }}</option>@endforeach</select>
-                    <input class="form-control apart" name="reason" aria-label="Why" placeholder="why" maxlength="400"><button class="do quiet apart">Follow it from now on</button></form></details>@endif</td>
+                    <input class="form-control apart" name="reason" aria-label="Why" placeholder="why" maxlength="400"><button class="do quiet apart">Follow it from now on</button></form></details>@endcan</td>
             </tr>
         @endforeach
     </table>

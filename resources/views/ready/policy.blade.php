@@ -1,17 +1,18 @@
 <x-house :title="'Policy ' . $policy->name" room="Ready">
+    @php($leads = Gate::allows('lead'))
     @php($choices = [
         'interval_kind' => ['A calibration holds', array_map(fn ($kind) => [$kind->value, Rheacid\View\PolicyWords::kind($kind)], Rheacid\Core\Care\IntervalKind::cases()), $policy->interval_kind->value],
         'buffer_family' => ['Buffers', array_map(fn ($family) => [$family->value, Rheacid\View\PolicyWords::family($family)], Rheacid\Core\Solutions\BufferFamily::cases()), $policy->buffer_family->value],
         'buffer_order' => ['Order', array_map(fn ($order) => [$order->value, Rheacid\View\PolicyWords::order($order)], Rheacid\Core\Solutions\BufferOrder::cases()), $policy->buffer_order->value],
         'fit' => ['Line', array_map(fn ($fit) => [$fit->value, Rheacid\View\PolicyWords::fit($fit)], Rheacid\Core\Electrode\FitMethod::cases()), $policy->fit->value],
-        'rinse' => ['Rinse with', [['distilled', 'distilled or deionised water'], ['tap', 'clean tap water']], $policy->rinse],
+        'rinse' => ['Rinse with', [['distilled', 'distilled or deionised water'], ['tap', 'clean tap water']], $policy->rinse->value],
     ])
     <p class="what">Version {{ $policy->version }}@if ($versions->first()->isNot($policy)). <a href="{{ route('policies.show', $versions->first()) }}">The newest is version {{ $versions->first()->version }}</a>@endif</p>
     @error('policy')<p class="problem">{{ $message }}</p>@enderror
     <form id="policy" method="post" action="{{ route('policies.update', $policy) }}" data-keep>
         <x-form-id />
         <fieldset class="fields" @disabled(!$leads)>
-            @foreach (Rheacid\Http\Controllers\PolicyController::NUMBERS as $name => [$label])
+            @foreach (Rheacid\Http\Requests\PolicyRequest::NUMBERS as $name => [$label])
                 <x-field :name="$name" :label="$label" inputmode="decimal" :value="$policy->getAttribute($name)" />
             @endforeach
             @foreach ($choices as $name => [$label, $options, $now])

@@ -2,20 +2,21 @@
 @use(Rheacid\Core\Thermometry\Stress)
 @use(Rheacid\Core\Thermometry\ToleranceClass)
 @use(Rheacid\Core\Words\ThermometerWords)
-@php($service = $thermometer->service())
+@php($thermometer = $screen->thermometer)
+@php($service = $screen->service)
 <x-house :title="$thermometer->name" room="Verify">
-    <p class="verdict"><x-thermometer-state :thermometer="$thermometer" /></p>
-    <p class="what">{{ $thermometer->kind }}, shows {{ Rheacid\Core\Numbers::plain($thermometer->resolution_c) }} °C{{ $service->place ? ' · ' . $service->place : '' }} · tolerance ± {{ Rheacid\Core\Numbers::plain($service->tolerance_c) }} °C · used from {{ Rheacid\Core\Numbers::plain($service->use_low_c) }} to {{ Rheacid\Core\Numbers::plain($service->use_high_c) }} °C</p>
-    @if ($chart)<x-history-chart :figure="$chart" />@endif
+    <p class="verdict"><x-thermometer-state :line="$screen->line" /></p>
+    <p class="what">{{ $thermometer->kind->words() }}, shows {{ Rheacid\Core\Numbers::plain($thermometer->resolution_c) }} °C{{ $service->place ? ' · ' . $service->place : '' }} · tolerance ± {{ Rheacid\Core\Numbers::plain($service->tolerance_c) }} °C · used from {{ Rheacid\Core\Numbers::plain($service->use_low_c) }} to {{ Rheacid\Core\Numbers::plain($service->use_high_c) }} °C</p>
+    @if ($screen->chart)<x-history-chart :figure="$screen->chart" />@endif
     <h2>Checks</h2>
     <table class="stack">
         <thead><tr><th>When</th><th>Method</th><th>Error</th><th>Correction</th><th>Covers</th><th>Due</th></tr></thead>
-        @forelse ($thermometer->checks->reverse() as $check)
+        @forelse ($screen->verifications as $check)
             <tr>
                 <td><a class="cell-link" href="{{ route('verifications.show', $check) }}">{{ Rheacid\SiteClock::short($check->at) }}</a> {{ $check->person->name }}</td>
                 <td>{{ ThermometerWords::method($check->method) }}{{ $check->as_left ? ', as left' : '' }}</td>
                 <td class="num">{{ Rheacid\Core\Numbers::fixed($check->error_c, 1) }} <small>± {{ Rheacid\Core\Numbers::fixed($check->expanded_u_c, 1) }} °C</small></td>
-                <td>{{ $check->outcome?->outcome === Outcome::Correct ? Rheacid\Core\Numbers::fixed($check->corrected(20) - 20, 1) . ' °C' : ($check->correction_c == 0 ? 'none' : Rheacid\Core\Numbers::fixed($check->correction_c, 1) . ' °C') }}</td>
+                <td>{{ $check->outcome?->outcome === Outcome::Correct ? Rheacid\Core\Numbers::fixed($check->corrected(20) - 20, 1) . ' °C' : 'none' }}</td>
                 <td>{{ Rheacid\Core\Numbers::plain($check->verified_low_c) }} to {{ Rheacid\Core\Numbers::plain($check->verified_high_c) }} °C</td>
                 <td><x-state :is="Rheacid\View\VerificationScreen::sign($check->verdict)">{{ Rheacid\SiteClock::short($check->due_at) }}</x-state></td>
             </tr>
@@ -23,7 +24,7 @@
             <tr><td colspan="6" class="soft">Never checked.</td></tr>
         @endforelse
     </table>
-    @if (auth()->user()->role->writes())
+    @if (Gate::allows('lead'))
         <details class="apart" @if ($errors->any()) open @endif><summary>Place and tolerance</summary>
             <form id="service" class="apart" method="post" action="{{ route('thermometers.service', $thermometer) }}" data-keep>
                 <x-form-id />
@@ -49,12 +50,12 @@
             </form>
         </details>
     @endif
-    <x-slot:act><a href="{{ route('labels', ['code' => $thermometer->code]) }}">Label</a>@if (auth()->user()->role->writes())<a class="do" href="{{ route('verify.show', $thermometer) }}" data-primary>Check it <kbd>Enter</kbd></a>@endif</x-slot>
+    <x-slot:act><a href="{{ route('labels', ['code' => $thermometer->code]) }}">Label</a>@if (Gate::allows('record'))<a class="do" href="{{ route('verify.show', $thermometer) }}" data-primary>Check it <kbd>Enter</kbd></a>@endif</x-slot>
     <x-slot:evidence>
         @if ($newest = $thermometer->newestVerification)
             <h2>Next date</h2><p><b>{{ Rheacid\SiteClock::day($newest->due_at) }}</b><br>{{ $newest->interval_why }}</p>
-            <h2>Range covered</h2><p>{{ $covered }}</p>
-            @if ($gaps !== [])<p><x-state is="care">Not covered: {{ implode(', ', $gaps) }}.</x-state><br><span class="soft">Readings there are marked. A boiling or comparison check within 10 °C of a limit covers it.</span></p>@endif
+            <h2>Range covered</h2><p>{{ $screen->covered }}</p>
+            @if ($screen->gaps !== [])<p><x-state is="care">Not covered: {{ implode(', ', $screen->gaps) }}.</x-state><br><span class="soft">Readings there are marked. A boiling or comparison check within 10 °C of a limit covers it.</span></p>@endif
         @endif
         @if ($service->certificate)<h2>Certificate</h2><p>{{ $service->certificate }}, ± {{ Rheacid\Core\Numbers::plain($service->certificate_expanded_u_c) }} °C, until {{ Rheacid\SiteClock::day($service->certificate_due_on) }}</p>@endif
         <p class="note">Drift is a few hundredths of a degree a year at low temperatures, about 0.3 °C a year at 400–500 °C. Common practice.</p>

@@ -11,8 +11,8 @@
     <p>@forelse ($buffers->points as $lot)pH {{ Rheacid\Core\Numbers::fixed($lot->nominalPh, 2) }}, bottle {{ $lot->id }} ({{ $lot->usesLeft }} left)@unless ($loop->last) · @endunless @empty no pair of usable buffers on the shelf @endforelse</p>
     <h2>Pairs and sensors</h2>
     <table class="sheet">
-        @foreach ($plan->pairs() as $pair)<tr><td><b>{{ $pair->electrode->code }}</b> on {{ $pair->name() }}</td><td>{{ Rheacid\Shelf\Readiness::words($plan->status($pair)) }}</td></tr>@endforeach
-        @foreach ($plan->cells() as $pair)<tr><td><b>{{ $pair->electrode->code }}</b> on {{ $pair->name() }}</td><td>{{ Rheacid\Shelf\Readiness::words(Rheacid\Shelf\Cells::status($pair)) }}</td></tr>@endforeach
+        @foreach ($plan->pairs() as $pair)<tr><td><b>{{ $pair->code }}</b> on {{ $pair->name }}</td><td>{{ Rheacid\Shelf\Readiness::words($pair->status()) }}</td></tr>@endforeach
+        @foreach ($plan->cells() as $pair)<tr><td><b>{{ $pair->code }}</b> on {{ $pair->name }}</td><td>{{ Rheacid\Shelf\Readiness::words($pair->status()) }}</td></tr>@endforeach
     </table>
     <h2>The week ahead</h2>
     <table class="sheet">

@@ -40,8 +40,8 @@
         <h2>Pairs</h2>
         <dl>
             @foreach ($plan->pairs() as $pair)
-                <dt><a href="{{ route('pairs.show', $pair) }}">{{ $pair->electrode->code }}</a> on {{ $pair->meter->name }}</dt>
-                <dd><x-pair-state :status="$plan->status($pair)" /></dd>
+                <dt><a href="{{ route('pairs.show', $pair->id) }}">{{ $pair->code }}</a> on {{ $pair->name }}</dt>
+                <dd><x-pair-state :status="$pair->status()" /></dd>
             @endforeach
         </dl>
         <p class="note">Your site’s plan and local codes decide about a product. Rheacid says which limit was met.</p>

@@ -4,9 +4,9 @@
 @php($unit = old('unit', $screen->service->unit))
 @php($source = is_string(old('source')) ? old('source') : 'typed')
 <x-house :title="'Verify · ' . $thermometer->code . ' ' . $thermometer->name" room="Verify">
-    <p class="what">{{ $thermometer->kind }}{{ $screen->service->place ? ' · ' . $screen->service->place : '' }} · tolerance ± {{ Rheacid\Core\Numbers::plain($screen->service->tolerance_c) }} °C{{ $screen->service->tolerance_class ? ', ' . $screen->service->tolerance_standard . ' class ' . $screen->service->tolerance_class : '' }} <x-thermometer-state :thermometer="$thermometer" /></p>
+    <p class="what">{{ $thermometer->kind->words() }}{{ $screen->service->place ? ' · ' . $screen->service->place : '' }} · tolerance ± {{ Rheacid\Core\Numbers::plain($screen->service->tolerance_c) }} °C{{ $screen->service->tolerance_class ? ', ' . $screen->service->tolerance_standard . ' class ' . $screen->service->tolerance_class : '' }} <x-thermometer-state :line="$screen->line" /></p>
     <nav class="methods" aria-label="How it is checked">
-        @foreach ($thermometer->isRtd() ? VerificationMethod::cases() : VerificationMethod::read() as $method)<a href="{{ route('verify.show', [$thermometer, 'method' => $method->value]) }}" @if ($method === $screen->method) aria-current="page" @endif>{{ ucfirst(ThermometerWords::method($method)) }}</a>@endforeach
+        @foreach ($thermometer->kind->isRtd() ? VerificationMethod::cases() : VerificationMethod::read() as $method)<a href="{{ route('verify.show', [$thermometer, 'method' => $method->value]) }}" @if ($method === $screen->method) aria-current="page" @endif>{{ ucfirst(ThermometerWords::method($method)) }}</a>@endforeach
     </nav>
     <form id="check" method="post" action="{{ route('verify.store', $thermometer) }}" data-keep>
         <x-form-id />
@@ -61,7 +61,7 @@
             <figure><svg viewBox="0 0 120 90" role="img" aria-label="salt in the ice"><path class="water" d="M16 16h88l-6 66h-76z"/><path class="vessel" d="M12 8l8 78h80l8-78"/><rect class="probe" x="58" y="0" width="5" height="66" rx="2"/>@foreach ([[34, 40], [44, 60], [76, 46], [84, 66], [40, 28]] as [$x, $y])<circle class="salt" cx="{{ $x }}" cy="{{ $y }}" r="2.5"/>@endforeach</svg><figcaption><b>Salt in the ice</b> reads low</figcaption></figure>
         </div>
     @endif
-    @if (auth()->user()->role->writes())
+    @if (Gate::allows('record'))
         <x-slot:act><a href="{{ route('thermometers.show', $thermometer) }}">Its history</a><button class="do" form="check" data-primary>Judge these readings <kbd>Enter</kbd></button></x-slot>
     @endif
     <x-slot:evidence>
@@ -78,7 +78,7 @@
         @if ($screen->last)
             <h2>Last check</h2>
             <p><a href="{{ route('verifications.show', $screen->last) }}">{{ Rheacid\SiteClock::short($screen->last->at) }}</a>, {{ ThermometerWords::method($screen->last->method) }}: {{ ThermometerWords::error($screen->last->error_c, $screen->last->expanded_u_c) }}</p>
-            @if ($screen->last->outcome === null && $screen->last->hasUsableCorrection())<p class="soft">This bath would confirm it: a correction is used only after a fresh bath has shown it again.</p>@endif
+            @if ($screen->last->outcome === null && $screen->last->toCore()->hasUsableCorrection())<p class="soft">This bath would confirm it: a correction is used only after a fresh bath has shown it again.</p>@endif
             @if ($screen->last->outcome?->outcome === Rheacid\Core\Thermometry\Outcome::Adjusted)<p><x-state is="care">It was adjusted: this check is its state as left.</x-state></p>@endif
         @endif
         <p class="note">All probes of one bath 1–2 °C high: suspect the bath first. Thin food needs a thin probe; product on the probe makes it slow and reads towards the room.</p>

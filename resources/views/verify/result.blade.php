@@ -5,7 +5,7 @@
 @php($thermometer = $check->thermometer)
 <x-house :title="'Checked · ' . $thermometer->code . ' ' . $thermometer->name" room="Verify">
     <p class="what">{{ Rheacid\SiteClock::full($check->at) }}, by {{ $check->person->name }} · {{ ThermometerWords::method($check->method) }}{{ $check->as_left ? ' · as left, after it was adjusted' : ($check->outcome?->outcome === Outcome::Adjusted ? ' · as found' : '') }}</p>
-    <div class="big"><span class="n">{{ $screen->big() }}</span><span class="unit">{{ $screen->unit() }}<br>@if ($screen->readings() !== []){{ implode(' · ', $screen->readings()) }}{{ $check->source === 'simulated' ? ', simulated bath' : ($check->source === 'imported' ? ', from a log' : '') }}@else deviation {{ Rheacid\Core\Numbers::fixed($check->error_c, 2) }} °C @endif</span></div>
+    <div class="big"><span class="n">{{ $screen->big() }}</span><span class="unit">{{ $screen->unit() }}<br>@if ($screen->readings() !== []){{ implode(' · ', $screen->readings()) }}{{ $check->source === Rheacid\Bench\Source::Simulated ? ', simulated bath' : ($check->source === Rheacid\Bench\Source::Imported ? ', from a log' : '') }}@else deviation {{ Rheacid\Core\Numbers::fixed($check->error_c, 2) }} °C @endif</span></div>
     <x-error-rule :figure="$screen->rule" />
     <p class="verdict"><x-state :is="$screen->sign">{{ $screen->head }}</x-state> {{ $screen->sentence }}</p>
     @if ($check->insulation_megaohm !== null)
@@ -16,20 +16,20 @@
     @foreach ($check->found() as $finding)<p class="verdict"><x-sign is="care" /> <span>{{ ThermometerWords::finding($finding) }}</span></p>@endforeach
     @if ($check->outcome)
         <p class="verdict"><x-state :is="in_array($check->outcome->outcome, [Outcome::Use, Outcome::Correct], true) ? 'met' : 'care'">{{ ucfirst(ThermometerWords::outcome($check->outcome->outcome)) }}.</x-state> {{ $check->outcome->outcome === Outcome::Correct ? 'Correction ' . $screen->correction . ', applied to every later reading and shown on it.' : '' }} {{ $check->outcome->note }} <span class="soft">{{ $check->outcome->person->name }}, {{ Rheacid\SiteClock::short($check->outcome->at) }}</span></p>
-    @elseif ($check->hasUsableCorrection() && $screen->choices !== [])
+    @elseif ($check->toCore()->hasUsableCorrection() && $screen->choices !== [])
         <p class="verdict"><x-sign is="idle" /> <span>{{ $check->isConfirmed() ? 'A fresh bath has shown the same: it can be used with ' . $screen->correction . '.' : 'The error is larger than its uncertainty. A fresh bath that shows it again would allow a correction.' }}</span></p>
     @endif
     @if ($screen->touched->isNotEmpty())
         <h2>Readings since the last good check</h2>
-        <p class="what">{{ $screen->touched->count() }} {{ $screen->touched->count() === 1 ? 'portion was' : 'portions were' }} read with it; look at each decision again.</p>
+        <p class="what">{{ $screen->touched->count() }} {{ $screen->touched->count() === 1 ? 'portion was' : 'portions were' }} read with it, the newest {{ Rheacid\View\VerificationScreen::SHOWN }} at most; look at each decision again.</p>
         <table class="stack">
-            @foreach ($screen->touched->take(20) as $portion)<tr><td>{{ Rheacid\SiteClock::short($portion->at) }}</td><td class="num">{{ Rheacid\Core\Numbers::fixed($portion->ph, 2) }} <small>at {{ Rheacid\Core\Numbers::fixed($portion->celsius, 1) }} °C</small></td><td>{{ $portion->person->name }}</td></tr>@endforeach
+            @foreach ($screen->touched as $portion)<tr><td>{{ Rheacid\SiteClock::short($portion->at) }}</td><td class="num">{{ Rheacid\Core\Numbers::fixed($portion->value, 2) }} <small>at {{ Rheacid\Core\Numbers::fixed($portion->celsius, 1) }} °C</small></td><td>{{ $portion->person->name }}</td></tr>@endforeach
         </table>
     @endif
     <h2>{{ $screen->history->count() === 1 ? 'Its first check' : $screen->history->count() . ' checks' }}</h2>
     <x-check-chart :figure="$screen->chart" />
     @if ($screen->drift)<p class="what">{{ $screen->drift }}</p>@endif
-    @if ($screen->choices !== [] && auth()->user()->role->writes())
+    @if ($screen->choices !== [] && Gate::allows('record'))
         <form id="conclude" method="post" action="{{ route('verifications.conclude', $check) }}" data-keep><x-form-id /><x-enter-sends-nothing /></form>
         <x-slot:act>
             <details><summary>Otherwise</summary>
