@@ -19,7 +19,7 @@ final class Deadlines
     /** @return list<DeadlineFacts> soonest first */
     public static function of(Batch $batch): array
     {
-        $timed = array_filter($batch->product->judgedBy(), static fn(ProductLimit $limit): bool => $limit->applies === Applies::WithinHours && ($limit->condition === null || ($batch->conditions()[$limit->condition] ?? true)) && $batch->begun($limit->since) !== null);
+        $timed = array_filter($batch->product->judgedBy(), static fn(ProductLimit $limit): bool => $limit->applies === Applies::WithinHours && ($limit->condition === null || ($batch->conditions()[$limit->condition] ?? false)) && $batch->begun($limit->since) !== null);
         if ($timed === []) {
             return [];
         }

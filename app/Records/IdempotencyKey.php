@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Records;
 
+use Illuminate\Http\UploadedFile;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
 
@@ -24,6 +25,10 @@ final readonly class IdempotencyKey
         }
         $body = $request->except(['_token', 'form', ...self::SECRETS]);
         ksort($body);
+        // A file is what stands in it.
+        array_walk_recursive($body, static function (mixed &$value): void {
+            $value = $value instanceof UploadedFile ? hash_file('sha256', $value->getPathname()) : $value;
+        });
 
         return new self($uuid, hash('sha256', $request->path() . json_encode($body, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)));
     }

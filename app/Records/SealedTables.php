@@ -28,15 +28,16 @@ final class SealedTables
     private static function tables(): array
     {
         if (self::$tables === null) {
-            self::$tables = [];
-            foreach (glob(app_path('Models/*.php')) ?: [] as $file) {
+            $tables = [];
+            foreach (glob(dirname(__DIR__) . '/Models/*.php') ?: [] as $file) {
                 $class = 'Rheacid\\Models\\' . basename($file, '.php');
                 if (is_subclass_of($class, Model::class) && in_array(Kept::class, class_uses($class), true)) {
                     $model = new $class();
-                    self::$tables[$model->getTable()] = method_exists($model, 'largeColumns') ? $model->largeColumns() : [];
+                    $tables[$model->getTable()] = method_exists($model, 'largeColumns') ? $model->largeColumns() : [];
                 }
             }
-            ksort(self::$tables);
+            ksort($tables);
+            self::$tables = $tables;
         }
 
         return self::$tables;

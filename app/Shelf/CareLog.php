@@ -19,7 +19,7 @@ final readonly class CareLog
     public static function of(Electrode $electrode, ?CarbonImmutable $at = null): self
     {
         $newest = DB::table('care_events')->selectRaw('kind, max(at) as at')->where('electrode_id', $electrode->id)
-            ->when($at !== null, static fn($query) => $query->where('at', '<=', $at?->format('Y-m-d H:i:s.v')))->groupBy('kind');
+            ->where('at', '<=', ($at ?? CarbonImmutable::now())->format('Y-m-d H:i:s.v'))->groupBy('kind');
         $events = CareEvent::query()->joinSub($newest, 'newest', static fn($join) => $join->on('newest.kind', '=', 'care_events.kind')->on('newest.at', '=', 'care_events.at'))
             ->where('electrode_id', $electrode->id)->orderBy('care_events.id')->get('care_events.*');
 

@@ -77,12 +77,12 @@ final readonly class BatchScreen
         ];
     }
 
-    /** @return list<ProductLimit> on pH, those whose condition was not denied */
+    /** @return list<ProductLimit> on pH, those whose condition is true */
     private static function drawnLimits(Batch $batch): array
     {
         $answers = $batch->conditions();
 
-        return array_values(array_filter($batch->product->judgedBy(), static fn(ProductLimit $limit): bool => $limit->measurand === Measurand::Ph->value && ($limit->condition === null || ($answers[$limit->condition] ?? true))));
+        return array_values(array_filter($batch->product->judgedBy(), static fn(ProductLimit $limit): bool => $limit->measurand === Measurand::Ph->value && ($limit->condition === null || ($answers[$limit->condition] ?? false))));
     }
 
     /** @return array{sign: string, words: string}|null */

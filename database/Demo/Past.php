@@ -29,7 +29,7 @@ final readonly class Past
     ];
 
     /** Further checks with the independent buffer, near what was read later in the day. */
-    private const CHECKS = [[6, '12:20'], [1, '15:56']];
+    private const CHECKS = [[6, '11:50'], [1, '15:56']];
 
     /** What the cups hold now. */
     private const NOW = ['CS-0409' => 4.46, 'CS-0417' => 4.46, 'CS-0421' => 5.02];

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use Rheacid\Models\MeasurementDraft;
+use Rheacid\Models\CalibrationRun;
 use Rheacid\Core\Solutions\BottleEvent;
 use Rheacid\Models\SessionMoment;
 use Carbon\CarbonImmutable;
@@ -88,7 +90,7 @@ final readonly class Work
         assert($lots !== []);
         $run = ($this->open)($by, IdempotencyKey::own(), $pair, $lots, $lots[0], Source::Simulated, null);
         foreach ([...$lots, $lots[0]] as $station => $lot) {
-            $this->immerse($by, $pair, 'lot_id', $lot->id, $run->id);
+            $this->immerse($by, $pair, 'lot_id', $lot->id, $run);
             ($this->acceptPoint)($by, IdempotencyKey::own(), $run->refresh(), $station, new SimulatedReading($this->bench, $pair, null), null);
         }
     }
@@ -101,17 +103,16 @@ final readonly class Work
         $draft = ($this->begin)($by, IdempotencyKey::own(), $batch, $pair, Thermometer::query()->where('code', 'T-03')->firstOrFail(), $stage, 'blend', $at->subMinutes(8), [], Source::Simulated);
         foreach ([$ph - 0.006, $ph] as $portion) {
             $this->fill($code, $portion);
-            $this->immerse($by, $pair, 'batch_id', $batch->id, null);
+            $this->immerse($by, $pair, 'batch_id', $batch->id, $draft);
             ($this->acceptReplicate)($by, IdempotencyKey::own(), $draft, new SimulatedReading($this->bench, $pair, null), null);
         }
         ($this->record)($by, IdempotencyKey::own(), $draft);
     }
 
-    private function immerse(Person $by, Pair $pair, string $column, int $id, ?int $runId): void
+    private function immerse(Person $by, Pair $pair, string $column, int $id, CalibrationRun|MeasurementDraft|null $for): void
     {
         $cup = DB::table('bench_cups')->where($column, $id)->value('id');
-        $run = $runId === null ? null : $pair->openRun()->first();
-        ($this->move)($by, $pair->electrode, is_int($cup) ? $cup : 0, 1, $run);
+        ($this->move)($by, $pair->electrode, is_int($cup) ? $cup : 0, 1, $for);
         CarbonImmutable::setTestNow(CarbonImmutable::now()->addSeconds(self::WAIT_S));
     }
 

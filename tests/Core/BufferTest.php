@@ -6,8 +6,8 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Electrode\Buffer;
-use Rheacid\Core\Inconsistent;
-use Rheacid\Core\OutOfRange;
+use Rheacid\Core\Contradiction;
+use Rheacid\Core\BeyondRange;
 
 final class BufferTest extends TestCase
 {
@@ -29,7 +29,7 @@ final class BufferTest extends TestCase
 
     public function test_outside_the_table_there_is_no_guess(): void
     {
-        $this->expectException(OutOfRange::class);
+        $this->expectException(BeyondRange::class);
         $this->expectExceptionMessage('24.9 °C is outside the range 25 to 50 °C.');
 
         Buffer::named('tartrate')->phAt(24.9);
@@ -42,7 +42,7 @@ final class BufferTest extends TestCase
 
     public function test_a_table_whose_temperatures_do_not_increase_is_refused(): void
     {
-        $this->expectException(Inconsistent::class);
+        $this->expectException(Contradiction::class);
 
         Buffer::printed([[20.0, 7.0], [20.0, 6.98]]);
     }

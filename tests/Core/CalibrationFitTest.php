@@ -10,8 +10,8 @@ use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\CalibrationPoint;
 use Rheacid\Core\Electrode\FitMethod;
 use Rheacid\Core\Electrode\Nernst;
-use Rheacid\Core\Inconsistent;
-use Rheacid\Core\OutOfRange;
+use Rheacid\Core\Contradiction;
+use Rheacid\Core\BeyondRange;
 
 final class CalibrationFitTest extends TestCase
 {
@@ -93,7 +93,7 @@ final class CalibrationFitTest extends TestCase
 
         self::assertNull($fit->zeroPointPh());
         self::assertSame([null, null], $fit->residuals());
-        $this->expectException(Inconsistent::class);
+        $this->expectException(Contradiction::class);
         $fit->read(3.0, 25);
     }
 
@@ -101,13 +101,13 @@ final class CalibrationFitTest extends TestCase
     {
         self::assertSame(0.5, CalibrationFit::through([self::seen(7.0, 1, 0), self::seen(6.5, 1, 0)])->spanPh());
 
-        $this->expectException(Inconsistent::class);
+        $this->expectException(Contradiction::class);
         CalibrationFit::through([self::seen(7.0, 1, 0), self::seen(6.51, 1, 0)]);
     }
 
     public function test_more_than_five_points_and_none_are_refused(): void
     {
-        $this->expectException(OutOfRange::class);
+        $this->expectException(BeyondRange::class);
         $this->expectExceptionMessage('1 to 5 points; 0 given');
 
         CalibrationFit::through([]);

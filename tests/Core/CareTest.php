@@ -15,7 +15,7 @@ use Rheacid\Core\Care\IntervalKind;
 use Rheacid\Core\Electrode\CellStandard;
 use Rheacid\Core\Electrode\TemperatureGap;
 use Rheacid\Core\Electrode\Verdict;
-use Rheacid\Core\Inconsistent;
+use Rheacid\Core\Contradiction;
 use Rheacid\Core\Solutions\BufferOrder;
 use Rheacid\Core\Solutions\SolutionKind;
 
@@ -131,7 +131,7 @@ final class CareTest extends TestCase
     public function test_a_redox_electrode_is_judged_by_its_offset_and_a_dry_cell_is_told(): void
     {
         self::assertSame([Verdict::Pass, Verdict::Caution, Verdict::Fail], array_map(static fn(float $mv): Verdict => CellStandard::redox(220, $mv)->verdict, [230.0, 205.0, 241.0]));
-        $this->expectException(Inconsistent::class);
+        $this->expectException(Contradiction::class);
         CellStandard::conductivity(1413, 0, 25);
     }
 }

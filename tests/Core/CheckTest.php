@@ -9,26 +9,34 @@ use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Care\ChartSignal;
 use Rheacid\Core\Care\ControlCheckStatus;
 use Rheacid\Core\Care\ControlChart;
+use Rheacid\Core\Care\ControlCheckFacts;
+use Rheacid\Core\Limits\ReleaseBlock;
 
 final class CheckTest extends TestCase
 {
-    /** @return iterable<string, array{ControlCheckStatus, bool|null, string|null, int}> */
+    private const NOW = '2026-11-25T10:00:00Z';
+
+    /** @return iterable<string, array{ReleaseBlock|null, float|null, list<ControlCheckFacts>}> block, error that is known, checks before and after */
     public static function checks(): iterable
     {
-        yield 'none was read' => [ControlCheckStatus::Missing, null, null, 0];
-        yield 'a good one within two hours and ten samples' => [ControlCheckStatus::Good, true, '-2 hours', 9];
-        yield 'two hours and a second ago' => [ControlCheckStatus::Missing, true, '-7201 seconds', 0];
-        yield 'ten samples ago' => [ControlCheckStatus::Missing, true, '-1 hour', 10];
-        yield 'the last one failed' => [ControlCheckStatus::Failed, false, '-1 minute', 0];
+        $read = static fn(string $when, float $error = 0.01, bool $passed = true, int $between = 0): ControlCheckFacts => new ControlCheckFacts((new \DateTimeImmutable(self::NOW))->modify($when), $passed, $error, $between);
+        yield 'none was read' => [ReleaseBlock::ControlCheckMissing, null, []];
+        yield 'a good one within two hours and ten samples' => [null, 0.01, [$read('-2 hours', between: 9)]];
+        yield 'one after it vouches as well' => [null, 0.01, [$read('+2 hours')]];
+        yield 'the worse of both is what is known' => [null, 0.03, [$read('-1 hour', -0.03), $read('+1 hour', 0.01)]];
+        yield 'two hours and a second ago' => [ReleaseBlock::ControlCheckMissing, null, [$read('-7201 seconds')]];
+        yield 'ten samples ago' => [ReleaseBlock::ControlCheckMissing, null, [$read('-1 hour', between: 10)]];
+        yield 'the last one failed' => [ReleaseBlock::ControlCheckFailed, null, [$read('-1 minute', 0.09, false)]];
+        yield 'the next one failed' => [ReleaseBlock::ControlCheckFailed, null, [$read('-1 minute'), $read('+5 hours', 0.09, false)]];
     }
 
+    /** @param list<ControlCheckFacts> $checks */
     #[DataProvider('checks')]
-    public function test_a_critical_limit_needs_a_fresh_good_check(ControlCheckStatus $status, ?bool $passed, ?string $ago, int $samples): void
+    public function test_a_critical_limit_needs_a_good_check_near_the_reading(?ReleaseBlock $block, ?float $error, array $checks): void
     {
-        $now = new \DateTimeImmutable('2026-11-25T10:00:00Z');
+        $status = ControlCheckStatus::at(new \DateTimeImmutable(self::NOW), $checks);
 
-        self::assertSame($status, ControlCheckStatus::at($now, $passed, $ago === null ? null : $now->modify($ago), $samples));
-        self::assertSame($status === ControlCheckStatus::Good, $status->block() === null);
+        self::assertSame([$block, $error], [$status->block(), $status->errorPh]);
     }
 
     public function test_at_first_a_third_of_the_limit_stands_in_for_the_deviation(): void

@@ -7,7 +7,7 @@ namespace Tests\Core;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Electrode\Conductivity;
 use Rheacid\Core\Electrode\ElectrodeTrend;
-use Rheacid\Core\Inconsistent;
+use Rheacid\Core\Contradiction;
 
 /** When an electrode leaves its policy, and what a conductivity means. */
 final class ElectrodeTrendTest extends TestCase
@@ -52,7 +52,7 @@ final class ElectrodeTrendTest extends TestCase
         $history = self::falling(0.01, [0, 100, 200, 300]);
         self::assertEquals(ElectrodeTrend::of($history, 90), ElectrodeTrend::of(array_reverse($history), 90));
 
-        $this->expectException(Inconsistent::class);
+        $this->expectException(Contradiction::class);
         $this->expectExceptionMessage('2025-01-01 stands twice');
         ElectrodeTrend::of([...$history, $history[0]], 90);
     }
@@ -64,7 +64,7 @@ final class ElectrodeTrendTest extends TestCase
         // By hand: 1278 / (1 − 0.02 · 5) = 1420.
         self::assertEqualsWithDelta([1420.0, 710.0, 994.0], [$read->usPerCm25, $read->tds500Ppm(), $read->tds700Ppm()], 1e-9);
         self::assertEqualsWithDelta(1413 / 1420, Conductivity::cellFactor(1413, 1278, 20), 1e-12);
-        $this->expectException(Inconsistent::class);
+        $this->expectException(Contradiction::class);
         Conductivity::compensated(1413, 0, 4.0);
     }
 

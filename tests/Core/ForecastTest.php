@@ -6,7 +6,7 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Rheacid\Core\Inconsistent;
+use Rheacid\Core\Contradiction;
 use Rheacid\Core\Limits\Forecast;
 use Rheacid\Core\Limits\ForecastModel;
 use Rheacid\Core\Limits\ForecastVerdict;
@@ -55,13 +55,12 @@ final class ForecastTest extends TestCase
         self::assertNull(Forecast::of($readings, $target)->verdict, 'without a deadline nothing is judged');
     }
 
-    public function test_a_curve_that_levels_out_above_the_target_falls_back_on_the_last_three_readings(): void
+    public function test_a_curve_that_comes_to_rest_above_the_target_gets_no_date(): void
     {
         $forecast = Forecast::of(self::ferment([0, 12, 24, 36, 48, 60, 72]), 3.7);
 
-        self::assertSame(ForecastModel::Line, $forecast->model);
-        self::assertNull($forecast->highH);
-        self::assertGreaterThan(72.0, $forecast->etaH);
+        self::assertSame([ForecastModel::None, null], [$forecast->model, $forecast->etaH]);
+        self::assertEqualsWithDelta(3.8, (float) $forecast->levelsOffPh, 0.01, 'and the pH at which it comes to rest is told');
     }
 
     public function test_nothing_is_told_of_two_readings_or_of_a_ferment_that_rises(): void
@@ -74,7 +73,7 @@ final class ForecastTest extends TestCase
 
     public function test_a_reading_twice_at_one_time_is_refused(): void
     {
-        $this->expectException(Inconsistent::class);
+        $this->expectException(Contradiction::class);
         Forecast::of([[0.0, 5.7], [0.0, 5.6]], 4.6);
     }
 

@@ -158,7 +158,7 @@ final class JudgementTest extends TestCase
         foreach (Code::cases() as $code) {
             $finding = new Finding($code, Severity::Fail, 88.0, 90.0);
 
-            self::assertMatchesRegularExpression('/^[A-Z].*[.?]$/', FindingWords::sentence($finding));
+            self::assertMatchesRegularExpression('/^[A-Z0-9].*[.?]$/', FindingWords::sentence($finding));
             if (!in_array($code, [Code::SegmentShort, Code::NoCheck], true)) {
                 self::assertNotNull(FindingWords::advice($finding), $code->value);
             }

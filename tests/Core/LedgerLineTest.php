@@ -31,7 +31,7 @@ final class LedgerLineTest extends TestCase
     public function test_fields_cannot_be_shifted_into_one_another(): void
     {
         $line = self::line(null, '4.52');
-        $shifted = LedgerLine::kept(1, $line->at, 1, 'recor', 'dreadings', 5, $line->payload, $line->prev, $line->hash);
+        $shifted = LedgerLine::kept($line->version, 1, $line->at, 1, 'recor', 'dreadings', 5, $line->payload, $line->payloadSha256, $line->prev, $line->hash);
 
         self::assertSame('ledger line 1 was altered', $shifted->breakAfter(null));
     }

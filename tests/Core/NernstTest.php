@@ -7,7 +7,7 @@ namespace Tests\Core;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Electrode\Nernst;
-use Rheacid\Core\OutOfRange;
+use Rheacid\Core\BeyondRange;
 
 final class NernstTest extends TestCase
 {
@@ -22,7 +22,7 @@ final class NernstTest extends TestCase
     #[DataProvider('impossibleTemperatures')]
     public function test_outside_minus_5_to_130_degrees_there_is_no_slope(float $celsius): void
     {
-        $this->expectException(OutOfRange::class);
+        $this->expectException(BeyondRange::class);
         $this->expectExceptionMessage('−5 to 130 °C');
 
         Nernst::mvPerPh($celsius);

@@ -39,8 +39,6 @@ final class PairStatusTest extends TestCase
         yield 'its session is over and it is stored' => [PairState::Stored, $spent, null, null, true];
         yield 'stored, and its calibration still holds' => [PairState::Ready, $calibrated(Verdict::Pass), null, null, true];
         yield 'stored before it was ever calibrated' => [PairState::Stored, null, null, null, true];
-        $outside = new CalibrationFacts(Verdict::Pass, new \DateTimeImmutable(self::LATER), false, isOutOfBracket: true);
-        yield 'read where its buffers do not reach' => [PairState::OutOfBracket, $outside, null, null];
         yield 'retired goes before all' => [PairState::Retired, $calibrated(Verdict::Pass), self::LATER, CareKind::Retired];
         yield 'out of use goes before all' => [PairState::OutOfUse, $calibrated(Verdict::Pass), self::LATER, CareKind::OutOfUse];
     }

@@ -6,7 +6,7 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Rheacid\Core\OutOfRange;
+use Rheacid\Core\BeyondRange;
 use Rheacid\Core\Words\Quantity;
 
 final class QuantityTest extends TestCase
@@ -54,7 +54,7 @@ final class QuantityTest extends TestCase
             try {
                 $quantity->read($beyond);
                 self::fail("$beyond was taken.");
-            } catch (OutOfRange $refusal) {
+            } catch (BeyondRange $refusal) {
                 self::assertStringContainsString('accepted', $refusal->getMessage());
             }
         }
@@ -78,7 +78,7 @@ final class QuantityTest extends TestCase
     #[DataProvider('unclear')]
     public function test_anything_else_is_told_what_is_accepted(Quantity $quantity, string $typed): void
     {
-        $this->expectException(OutOfRange::class);
+        $this->expectException(BeyondRange::class);
         $this->expectExceptionMessageMatches('/accepted/');
 
         $quantity->read($typed);

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Rheacid\Core\TimesNotIncreasing;
 use PHPUnit\Framework\TestCase;
-use Rheacid\Core\Inconsistent;
+use Rheacid\Core\Contradiction;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Core\Settling\Trace;
 
@@ -48,8 +49,9 @@ final class SettlingTest extends TestCase
         try {
             Settling::of([[0.0, 1.0], [1.0, 1.0], [1.0, 1.0]]);
             self::fail('It was not refused.');
-        } catch (Inconsistent $refusal) {
-            self::assertSame('samples[2]', $refusal->field());
+        } catch (Contradiction $refusal) {
+            self::assertInstanceOf(TimesNotIncreasing::class, $refusal);
+            self::assertSame(2, $refusal->index);
         }
     }
 

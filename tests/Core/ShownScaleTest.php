@@ -14,7 +14,7 @@ use Rheacid\Core\Electrode\ShownJudgement;
 use Rheacid\Core\Electrode\ShownScale;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Electrode\Verdict;
-use Rheacid\Core\Inconsistent;
+use Rheacid\Core\Contradiction;
 
 /** A meter that shows only pH and keeps its calibration to itself. */
 final class ShownScaleTest extends TestCase
@@ -38,13 +38,13 @@ final class ShownScaleTest extends TestCase
         $fit = CalibrationFit::through([CalibrationFitTest::seen(7, 1, 0), CalibrationFitTest::seen(4, 1, 0)]);
         self::assertEqualsWithDelta(4.5, $fit->tell(Signal::mv(CalibrationFitTest::seen(4.5, 1, 0)->mv), 25)->ph, 1e-9);
 
-        $this->expectException(Inconsistent::class);
+        $this->expectException(Contradiction::class);
         $fit->tell(Signal::shownPh(4.5), 25);
     }
 
     public function test_mv_tell_nothing_to_a_scale_that_only_shows_ph(): void
     {
-        $this->expectException(Inconsistent::class);
+        $this->expectException(Contradiction::class);
 
         ShownScale::onBuffers([4.0, 7.0], 21.0, 0.0)->tell(Signal::mv(170), 21);
     }

@@ -4,16 +4,18 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Rheacid\Core\Thermometry\ImpossibleReading;
+use Rheacid\Core\Thermometry\LooksLikeFahrenheit;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Care\ThermometerStatus;
 use Rheacid\Core\Care\ThermometerState;
 use Rheacid\Core\Days;
 use Rheacid\Core\Electrode\ElectrodeTrend;
-use Rheacid\Core\Inconsistent;
+use Rheacid\Core\Contradiction;
 use Rheacid\Core\Logs\LogRefused;
 use Rheacid\Core\Logs\TemperatureLog;
-use Rheacid\Core\OutOfRange;
+use Rheacid\Core\BeyondRange;
 use Rheacid\Core\Simulation\BathKind;
 use Rheacid\Core\Simulation\SimulatedBath;
 use Rheacid\Core\Thermometry\BoilingPoint;
@@ -107,13 +109,13 @@ final class ThermometryTest extends TestCase
         foreach ([[32.9], [200.0], [-40.0]] as $readings) {
             try {
                 Sense::ensure(Reference::ice(), $readings);
-            } catch (Inconsistent|OutOfRange $failure) {
+            } catch (Contradiction|BeyondRange $failure) {
                 $told[] = $failure::class;
             }
         }
 
-        self::assertSame([Inconsistent::class, OutOfRange::class, OutOfRange::class], $told);
-        $this->expectException(Inconsistent::class);
+        self::assertSame([LooksLikeFahrenheit::class, ImpossibleReading::class, ImpossibleReading::class], $told);
+        $this->expectException(Contradiction::class);
         Sense::ensure(Reference::thermometer(63.0, 0.1), [145.4]);
     }
 
@@ -123,14 +125,14 @@ final class ThermometryTest extends TestCase
         self::assertEqualsWithDelta(BoilingPoint::kpaAt(500), StationPressure::of(101.325, true, 500.0), 1e-9);
         // By the steam table: 1.7 °C at 500 m, the error of taking one for the other (common practice).
         self::assertEqualsWithDelta(1.7, BoilingPoint::celsius(101.325) - BoilingPoint::celsius(StationPressure::of(101.325, true, 500.0)), 0.05);
-        $this->expectException(Inconsistent::class);
+        $this->expectException(Contradiction::class);
         StationPressure::of(101.325, null, 500.0);
     }
 
     public function test_units_of_pressure_and_height_are_read_as_typed(): void
     {
         self::assertEqualsWithDelta([101.325, 101.325, 101.325, 99.5, 304.8], [Quantity::Pressure->read('1013.25 hPa'), Quantity::Pressure->read('760 mmHg'), Quantity::Pressure->read('1 atm'), Quantity::Pressure->read('99,5'), Quantity::Elevation->read('1000 ft')], 0.001);
-        $this->expectException(OutOfRange::class);
+        $this->expectException(BeyondRange::class);
         Quantity::Elevation->read('90 km');
     }
 

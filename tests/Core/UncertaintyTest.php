@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
-use Rheacid\Core\Inconsistent;
+use Rheacid\Core\Contradiction;
 use Rheacid\Core\Uncertainty\PhUncertainty;
 use Rheacid\Core\Uncertainty\UncertaintyInputs;
 
@@ -50,7 +50,7 @@ final class UncertaintyTest extends TestCase
 
     public function test_buffers_under_half_a_ph_apart_are_refused(): void
     {
-        $this->expectException(Inconsistent::class);
+        $this->expectException(Contradiction::class);
 
         new UncertaintyInputs(7, 25, [['ph' => 6.86, 'expanded_u' => 0.02], ['ph' => 7.0, 'expanded_u' => 0.02]], 0, 1, 0, 0, 0, 0);
     }

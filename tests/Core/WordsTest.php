@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Rheacid\Core\Care\FollowUp;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Care\CareKind;
@@ -111,10 +112,10 @@ final class WordsTest extends TestCase
         foreach (Diagnosis::cases() as $diagnosis) {
             $words = [DiagnosisWords::likely($diagnosis), DiagnosisWords::first($diagnosis), DiagnosisWords::otherwise($diagnosis)];
             self::assertCount(3, array_unique($words), $diagnosis->value);
-            self::assertNotSame([], $diagnosis->followUp(), $diagnosis->value);
+            self::assertNotSame([], FollowUp::of($diagnosis), $diagnosis->value);
         }
-        self::assertSame([CareStep::FreshBuffers, CareStep::Calibrate], Diagnosis::TiredBuffers->followUp(), 'fresh buffers before cleaning or replacing');
-        self::assertSame([CareStep::Clean, CareStep::SoakHour, CareStep::Calibrate], Diagnosis::Coated->followUp());
+        self::assertSame([CareStep::FreshBuffers, CareStep::Calibrate], FollowUp::of(Diagnosis::TiredBuffers), 'fresh buffers before cleaning or replacing');
+        self::assertSame([CareStep::Clean, CareStep::SoakHour, CareStep::Calibrate], FollowUp::of(Diagnosis::Coated));
     }
 
     public function test_what_can_hurt_has_its_caution(): void

@@ -57,7 +57,7 @@ final class BadInputTest extends BenchTestCase
         yield 'no time at all' => [['drawn_at' => 'this morning'], 'drawn_at'];
         yield 'a stage nobody knows' => [['stage' => 'ripe'], 'stage'];
         yield 'a place the method does not have' => [['place' => 'lid'], 'place'];
-        yield 'a condition of another product' => [['conditions' => ['raining']], 'conditions.0'];
+        yield 'neither yes nor no' => [['answers' => ['raining']], 'answers.0'];
         yield 'a list where a word belongs' => [['place' => ['blend']], 'place'];
     }
 

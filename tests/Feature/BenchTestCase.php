@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Rheacid\Actions\Calibrate\ReadControlCheck;
+use Rheacid\Models\ControlCheck;
+use Rheacid\Models\SessionMoment;
 use Carbon\CarbonImmutable;
 use Database\Demo\Scenario;
 use Illuminate\Foundation\Testing\TestCase;
@@ -46,7 +49,7 @@ abstract class BenchTestCase extends TestCase
         self::emptyDatabase();
         Cache::flush();
         CarbonImmutable::setTestNow($this->clock());
-        $this->people = DB::transaction(static fn(): array => Scenario::furnish(self::PASSPHRASE, CarbonImmutable::now()));
+        $this->people = DB::transaction(static fn(): array => app(Scenario::class)->furnish(self::PASSPHRASE, CarbonImmutable::now()));
     }
 
     /** The time at which the bench is furnished; null for the real one. */
@@ -140,6 +143,12 @@ abstract class BenchTestCase extends TestCase
     protected function begin(Stage $stage = Stage::Underway, string $batch = 'CS-0417', ?Person $by = null): MeasurementDraft
     {
         return (new BeginMeasuring())($by ?? $this->people['checker'], IdempotencyKey::own(), $this->batch($batch), $this->pair(), $this->thermometer(), $stage, 'blend', CarbonImmutable::now(), [], Source::Typed);
+    }
+
+    /** Reads the independent buffer on an electrode of 98 %, so that critical limits can be proven. */
+    protected function vouch(float $off = 0.0, string $electrode = 'E-07'): ControlCheck
+    {
+        return app(ReadControlCheck::class)($this->people['checker'], IdempotencyKey::own(), $this->pair($electrode), $this->lot('R-07'), SessionMoment::Start, $this->typed($this->shown($this->lot('R-07')->buffer()->phAt(21) + $off)), null);
     }
 
     /** @param list<float> $portions pH of each; the thermometer shows 21.4 °C, which its correction makes 21.0 */

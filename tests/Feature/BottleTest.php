@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Rheacid\Core\Solutions\BottleEvent;
 use Rheacid\Actions\Calibrate\ReadControlCheck;
 use Rheacid\Actions\Ready\LogBottle;
 use Rheacid\Core\Limits\ReleaseBlock;
@@ -22,11 +23,11 @@ final class BottleTest extends BenchTestCase
 
     public function test_a_dipped_bottle_cannot_release_on_a_critical_limit(): void
     {
-        (new LogBottle())($this->people['checker'], IdempotencyKey::own(), $this->lot('Q-31'), 'dipped', null, null, null);
+        (new LogBottle())($this->people['checker'], IdempotencyKey::own(), $this->lot('Q-31'), BottleEvent::Dipped, null, null, null);
         $this->calibrate();
-        (new ReadControlCheck())($this->people['checker'], IdempotencyKey::own(), $this->pair(), $this->lot('R-07'), 'start', $this->typed($this->shown(4.001)), null);
+        $this->vouch();
 
-        self::assertContains(ReleaseBlock::SolutionBarred->value, $this->measure([4.45, 4.46])->decision->blocks);
+        self::assertContains(ReleaseBlock::SolutionBarred->value, $this->measure([4.45, 4.46])->occasion->decision->blocks);
         $this->get('/calibrate/' . $this->pair()->id)->assertSee('Q-31 · not for critical limits');
     }
 
@@ -40,7 +41,7 @@ final class BottleTest extends BenchTestCase
         $this->post("/lots/$lot->id/events", ['kind' => 'made-up', 'volume_ml' => '250', 'water' => 'tap', 'form' => self::formId()])->assertSessionHasNoErrors();
 
         $lot = $this->lot('P-01');
-        self::assertSame('2026-11-26', $lot->usableUntil()->toDateString());
+        self::assertSame('2026-11-26', $lot->status()->usableUntil);
         self::assertTrue($lot->isBarred(), 'made up with tap water');
     }
 

@@ -188,7 +188,7 @@ final class CalibratingTest extends BenchTestCase
             $this->openRun(by: $this->people['second']);
             self::fail('Two runs were opened.');
         } catch (Refused $refusal) {
-            self::assertStringContainsString('Oda Venn is calibrating this pair since 10:00', $refusal->getMessage());
+            self::assertStringContainsString('Oda Venn is calibrating with E-07 since 10:00', $refusal->getMessage());
         }
 
         (new TakeOverRun())($this->people['second'], IdempotencyKey::own(), $run, 'Oda was called away');

@@ -27,6 +27,7 @@ final class CareLogTest extends BenchTestCase
     public function test_broken_glass_holds_every_batch_measured_since_it_was_last_seen_whole(): void
     {
         $this->calibrate();
+        $this->vouch();
         $this->measure([5.2, 5.2], batch: 'CS-0421');
         $this->wait(60);
         $this->log(CareKind::GlassWhole);
@@ -35,7 +36,7 @@ final class CareLogTest extends BenchTestCase
 
         $this->log(CareKind::Broken);
 
-        self::assertSame(['held', 'running'], [$this->batch()->state(), $this->batch('CS-0421')->state()]);
+        self::assertSame(['held', 'running'], [$this->batch()->state()->value, $this->batch('CS-0421')->state()->value]);
         self::assertStringStartsWith('Foreign body: the glass of E-07 broke', (string) $this->batch()->newestEvent?->reason);
         self::assertSame(PairState::OutOfUse, Readiness::of($this->pair())->state);
         self::assertNull(LedgerCheck::run()['difference']);
@@ -49,7 +50,7 @@ final class CareLogTest extends BenchTestCase
         (new AcceptReplicate())($this->people['checker'], IdempotencyKey::own(), $draft, $this->typed(150.0), null);
 
         $this->log(CareKind::Broken);
-        self::assertSame('held', $this->batch()->state());
+        self::assertSame('held', $this->batch()->state()->value);
         $events = BatchEvent::query()->count();
 
         $this->log(CareKind::Broken);
@@ -63,7 +64,7 @@ final class CareLogTest extends BenchTestCase
 
         $this->log(CareKind::Broken);
 
-        self::assertSame('running', $this->batch()->state(), 'begun, but no portion was read');
+        self::assertSame('running', $this->batch()->state()->value, 'begun, but no portion was read');
     }
 
     public function test_looking_and_washing_is_one_tap_on_the_page_of_a_reading_and_leaves_the_calibration_in_force(): void

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Rheacid\Models\SessionMoment;
+use Rheacid\Core\Solutions\BottleEvent;
 use Rheacid\Actions\Calibrate\ReadControlCheck;
 use Rheacid\Actions\Ready\LogBottle;
 use Rheacid\Core\Care\PairState;
@@ -19,13 +21,13 @@ final class ControlCheckTest extends BenchTestCase
     public function test_a_reading_on_a_checked_calibration_has_nothing_against_its_release(): void
     {
         $this->calibrate();
-        self::assertSame(['check-buffer-missing'], $this->measure([4.45, 4.46])->decision->blocks);
+        self::assertSame(['control-check-missing'], $this->measure([4.45, 4.46])->occasion->decision->blocks);
 
         $this->check(4.0);
 
-        self::assertSame([], $this->measure([4.45, 4.46])->decision->blocks);
+        self::assertSame([], $this->measure([4.45, 4.46])->occasion->decision->blocks);
         $this->wait(2 * 3600 + 60);
-        self::assertSame(['check-buffer-missing'], $this->measure([4.45, 4.46])->decision->blocks, 'after two hours it is due again');
+        self::assertSame(['control-check-missing'], $this->measure([4.45, 4.46])->occasion->decision->blocks, 'after two hours it is due again');
     }
 
     public function test_a_failed_check_voids_the_calibration_back_to_the_last_good_one(): void
@@ -74,9 +76,9 @@ final class ControlCheckTest extends BenchTestCase
     public function test_an_unusable_bottle_vouches_for_nothing(): void
     {
         $this->calibrate();
-        (new LogBottle())($this->people['checker'], IdempotencyKey::own(), $this->lot('Q-28'), 'discarded', null, null, null);
+        (new LogBottle())($this->people['checker'], IdempotencyKey::own(), $this->lot('Q-28'), BottleEvent::Discarded, null, null, null);
 
-        $this->expectExceptionMessage('Bottle Q-28: discarded 25 Nov 2026. Choose a pH buffer that is in date.');
+        $this->expectExceptionMessage('Bottle Q-28: discarded. Choose a pH buffer that is in date.');
         $this->check(4.0);
     }
 
@@ -100,7 +102,7 @@ final class ControlCheckTest extends BenchTestCase
 
     private function check(float $seenPh, string $lot = 'Q-28'): ControlCheck
     {
-        return (new ReadControlCheck())($this->people['checker'], IdempotencyKey::own(), $this->pair(), $this->lot($lot), 'within', $this->typed($this->shown($seenPh)), null);
+        return app(ReadControlCheck::class)($this->people['checker'], IdempotencyKey::own(), $this->pair(), $this->lot($lot), SessionMoment::Within, $this->typed($this->shown($seenPh)), null);
     }
 
     private function fresh(Measurement $reading): Measurement

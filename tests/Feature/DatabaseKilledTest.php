@@ -70,7 +70,7 @@ final class DatabaseKilledTest extends BenchTestCase
     private function assertRecordedOnce(): void
     {
         self::assertSame([1, 1], [Measurement::query()->count(), Decision::query()->count()]);
-        self::assertSame(1, DB::table('ledger')->where('table_name', 'readings')->count());
+        self::assertSame(1, DB::table('ledger')->where('table_name', 'measurements')->count());
         self::assertNull(MeasurementDraft::query()->sole()->open_pair_id);
         self::assertNull(LedgerCheck::run()['difference']);
     }

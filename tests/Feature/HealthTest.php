@@ -76,7 +76,7 @@ final class HealthTest extends BenchTestCase
             return in_array('Check T-03, Probe thermometer T-03', array_column(app(DayPlan::class)->tasks(), 'title'), true);
         };
         self::assertFalse($due(), 'good until its date');
-        $this->actingAs($this->people['checker'])->post("/thermometers/{$this->thermometer()->id}/service", ['tolerance_c' => '0.5', 'unit' => 'C', 'use_low_c' => '0', 'use_high_c' => '40', 'immersion_mm' => '50', 'interval_days' => '30', 'each_batch' => '1', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['lead'])->post("/thermometers/{$this->thermometer()->id}/service", ['tolerance_c' => '0.5', 'unit' => 'C', 'use_low_c' => '0', 'use_high_c' => '40', 'immersion_mm' => '50', 'interval_days' => '30', 'each_batch' => '1', 'form' => self::formId()])->assertSessionHasNoErrors();
         self::assertTrue($due(), 'CS-0421 has begun since it was checked');
 
         $this->post("/verify/{$this->thermometer()->id}", ['method' => 'ice', 'readings' => ['0.4', '0.4', '0.4'], 'form' => self::formId()])->assertSessionHasNoErrors();

@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Rheacid\Records\IdempotencyKey;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Rheacid\Actions\Logs\UploadLog;
 use Rheacid\Models\Thermometer;
-use Rheacid\Records\Ledger;
 use Rheacid\Records\LedgerCheck;
+use Rheacid\Records\SealedTables;
 
 /** A thousand and more malformed sendings of every recording form: none may break the house, none may be half-recorded. */
 final class HostileTest extends BenchTestCase
@@ -42,9 +43,9 @@ final class HostileTest extends BenchTestCase
         self::assertGreaterThanOrEqual(1000, $sent);
         self::assertGreaterThan(500, $answers[302] ?? 0, 'most went back to their form: ' . json_encode($answers));
         self::assertNull(LedgerCheck::run()['difference']);
-        self::assertSame(0, DB::table('readings')->whereNotIn('id', DB::table('decisions')->select('reading_id'))->count(), 'a reading without its decision');
+        self::assertSame(0, DB::table('measurements')->whereNotIn('occasion_id', DB::table('decisions')->select('occasion_id'))->count(), 'a reading without its decision');
         self::assertSame(0, DB::table('calibration_runs')->where('state', 'completed')->whereNotIn('id', DB::table('calibrations')->select('calibration_run_id'))->count(), 'a run without its calibration');
-        foreach (Ledger::RECORD_TABLES as $table) {
+        foreach (SealedTables::all() as $table) {
             self::assertLessThan(2000, DB::table($table)->count(), $table);
         }
     }
@@ -66,7 +67,7 @@ final class HostileTest extends BenchTestCase
         $reading = $this->measure([4.45, 4.46]);
         $draft = $this->begin();
         $run = $this->openRun(electrode: 'E-05');
-        $log = (new UploadLog())($this->people['checker'], 'a.csv', "0;170.0;20\n1;170.0;20", $this->pair(), null);
+        $log = (new UploadLog())($this->people['checker'], IdempotencyKey::own(), 'a.csv', "0;170.0;20\n1;170.0;20", $this->pair(), null);
         $typed = ['mv' => '143.0', 'celsius' => '21.4', 'still' => '1', 'response_time_s' => '40', 'reason' => ''];
 
         return [

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Rheacid\Records\SealedTables;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Models\Decision;
 use Rheacid\Models\Measurement;
-use Rheacid\Records\Ledger;
 use Rheacid\Records\LedgerCheck;
 
 final class LedgerTest extends BenchTestCase
@@ -19,6 +19,7 @@ final class LedgerTest extends BenchTestCase
     {
         parent::setUp();
         $this->calibrate();
+        $this->vouch();
         $this->measure([4.45, 4.46]);
     }
 
@@ -30,25 +31,25 @@ final class LedgerTest extends BenchTestCase
 
     public function test_a_reading_and_its_decision_are_sealed_together_in_one_line(): void
     {
-        $line = DB::table('ledger')->where('table_name', 'readings')->sole();
+        $line = DB::table('ledger')->where('table_name', 'measurements')->sole();
 
-        self::assertSame('record a reading', $line->action);
-        self::assertSame(['decisions', 'readings'], array_keys((array) json_decode((string) $line->payload, true)));
+        self::assertSame('record a measurement', $line->action);
+        self::assertSame(['decisions', 'limit_outcomes', 'measurements'], array_keys((array) json_decode((string) $line->payload, true)));
     }
 
     public function test_an_altered_row_is_named(): void
     {
-        DB::connection('owner')->table('decisions')->update(['value_ph' => 4.2]);
+        DB::connection('owner')->table('decisions')->update(['value' => 4.2]);
 
         $decision = Decision::query()->firstOrFail();
-        self::assertMatchesRegularExpression("/^row {$decision->id} of decisions was altered \\(value_ph\\)/", (string) LedgerCheck::run()['difference']);
+        self::assertMatchesRegularExpression("/^row {$decision->id} of decisions was altered \\(value\\)/", (string) LedgerCheck::run()['difference']);
         self::assertSame(1, Artisan::call('ledger:verify'));
         self::assertStringContainsString('First difference: row', Artisan::output());
     }
 
     public function test_an_altered_line_is_named(): void
     {
-        $seq = (int) DB::table('ledger')->where('table_name', 'readings')->value('seq');
+        $seq = (int) DB::table('ledger')->where('table_name', 'measurements')->value('seq');
         DB::connection('owner')->table('ledger')->where('seq', $seq)->update(['person_id' => $this->people['lead']->id]);
 
         self::assertSame("ledger line $seq was altered", LedgerCheck::run()['difference']);
@@ -65,15 +66,17 @@ final class LedgerTest extends BenchTestCase
     {
         DB::connection('owner')->table('ledger')->orderByDesc('seq')->limit(1)->delete();
 
-        self::assertMatchesRegularExpression('/^row \d+ of decisions stands in no ledger line/', (string) LedgerCheck::run()['difference']);
+        self::assertMatchesRegularExpression('/^row \d+ of \w+ stands in no ledger line/', (string) LedgerCheck::run()['difference']);
     }
 
     public function test_a_tail_cut_together_with_its_records_is_named_by_the_head_on_paper(): void
     {
         $head = LedgerCheck::run()['head'];
         $owner = DB::connection('owner');
-        $owner->table('decisions')->delete();
-        $owner->table('readings')->delete();
+        foreach (['limit_outcomes', 'decisions'] as $table) {
+            $owner->table($table)->delete();
+        }
+        $owner->table('measurements')->delete();
         $owner->table('ledger')->orderByDesc('seq')->limit(1)->delete();
 
         self::assertNull(LedgerCheck::run()['difference']);
@@ -84,13 +87,13 @@ final class LedgerTest extends BenchTestCase
     {
         DB::connection('owner')->table('batch_events')->orderByDesc('id')->limit(1)->delete();
 
-        self::assertMatchesRegularExpression('/^row \d+ of batch_events, sealed in ledger line 1, is gone$/', (string) LedgerCheck::run()['difference']);
+        self::assertMatchesRegularExpression('/^row \d+ of batch_events, sealed in ledger line \d+, is gone$/', (string) LedgerCheck::run()['difference']);
     }
 
     /** @return iterable<string, array{string}> */
     public static function recordTables(): iterable
     {
-        foreach ([...Ledger::RECORD_TABLES, 'ledger', 'idempotency_keys', 'people'] as $table) {
+        foreach ([...SealedTables::all(), 'ledger', 'idempotency_keys'] as $table) {
             yield $table => [$table];
         }
     }

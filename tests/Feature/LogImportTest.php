@@ -94,13 +94,13 @@ final class LogImportTest extends BenchTestCase
                 $log .= sprintf("%d,%.1F,21.4\n", $start + $t, $this->shown($ph));
             }
         }
-        $this->actingAs($this->people['checker'])->post("/drafts/{$draft->id}/log", ['log' => UploadedFile::fake()->createWithContent('b.csv', $log)])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['checker'])->post("/drafts/{$draft->id}/log", ['form' => self::formId(), 'log' => UploadedFile::fake()->createWithContent('b.csv', $log)])->assertSessionHasNoErrors();
         $upload = LogUpload::query()->sole();
 
         $this->get("/logs/{$upload->id}")->assertSee('as a portion');
         $this->post("/logs/{$upload->id}/portions", ['form' => self::formId(), 'take' => [0, 1]])->assertRedirect("/drafts/{$draft->id}");
 
-        self::assertEqualsWithDelta([4.45, 4.47], Replicate::query()->orderBy('position')->pluck('ph')->all(), 0.002);
+        self::assertEqualsWithDelta([4.45, 4.47], Replicate::query()->orderBy('position')->pluck('value')->all(), 0.002);
         $this->get("/drafts/{$draft->id}")->assertSee('not needed: they agree');
     }
 
@@ -127,14 +127,14 @@ final class LogImportTest extends BenchTestCase
     public function test_a_bad_file_is_told_beside_its_field_and_kept_nowhere(UploadedFile|string $file, string $said): void
     {
         $this->actingAs($this->people['checker'])->from("/calibrate/{$this->pair()->id}")->followingRedirects()
-            ->post("/pairs/{$this->pair()->id}/log", $file === '' ? [] : ['log' => $file])->assertSee($said, false);
+            ->post("/pairs/{$this->pair()->id}/log", $file === '' ? ['form' => self::formId()] : ['form' => self::formId(), 'log' => $file])->assertSee($said, false);
 
         self::assertSame(0, LogUpload::query()->count());
     }
 
     private function upload(string $content): LogUpload
     {
-        $this->actingAs($this->people['checker'])->post("/pairs/{$this->pair()->id}/log", ['log' => UploadedFile::fake()->createWithContent('log.csv', $content)])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['checker'])->post("/pairs/{$this->pair()->id}/log", ['form' => self::formId(), 'log' => UploadedFile::fake()->createWithContent('log.csv', $content)])->assertSessionHasNoErrors();
 
         return LogUpload::query()->latest('id')->firstOrFail();
     }

@@ -23,13 +23,13 @@ final class PairingTest extends BenchTestCase
     public function test_an_electrode_is_paired_once_and_exchanging_voids_the_calibration(): void
     {
         $this->calibrate();
-        $form = ['electrode' => 'E-07', 'meter' => 'M-B', 'channel' => 'third socket', 'policy' => 'laboratory'];
+        $form = ['electrode' => 'E-07', 'meter' => 'M-B', 'channel' => 'third socket', 'policy' => 'process'];
         $this->post('/ready/pairs', [...$form, 'form' => self::formId()])->assertSessionHasErrors(['electrode' => 'E-07 is on Bench meter A since 28 Jul 2026. Tick "exchange" to part them first; their calibration is void then.']);
 
         $this->post('/ready/pairs', [...$form, 'exchange' => '1', 'form' => self::formId()])->assertRedirect();
 
         $new = Pair::query()->together()->whereRelation('electrode', 'code', 'E-07')->sole();
-        self::assertSame(['Cellar meter B, third socket', 'laboratory', PairState::Uncalibrated], [$new->name(), $new->policy->code, Readiness::of($new)->state]);
+        self::assertSame(['Cellar meter B, third socket', 'process', PairState::Uncalibrated], [$new->name(), $new->policy->code, Readiness::of($new)->state]);
         $this->expectException(Refused::class);
         $this->openRun();
     }
@@ -53,7 +53,7 @@ final class PairingTest extends BenchTestCase
     {
         $pair = $this->calibrate()->pair;
         $run = $this->openRun(by: $this->people['second']);
-        $this->post("/pairs/$pair->id/part", ['form' => self::formId()])->assertSessionHasErrors(['pair' => "{$this->people['second']->name} is at work with this pair. Finish or leave that first."]);
+        $this->post("/pairs/$pair->id/part", ['form' => self::formId()])->assertSessionHasErrors(['pair' => "{$this->people['second']->name} is calibrating with E-07 since 10:00. Finish or leave that first; somebody else takes it over with a reason."]);
         (new LeaveRun())($this->people['second'], IdempotencyKey::own(), $run, null);
 
         $this->post("/pairs/$pair->id/part", ['reason' => 'the plug is loose', 'form' => self::formId()])->assertRedirect('/ready/pairing')->assertSessionHas('done', 'E-07 is off Bench meter A.');

@@ -39,7 +39,7 @@ final class ParallelTest extends BenchTestCase
         $this->together(fn(int $writer) => $this->soak('the same', $form));
 
         self::assertSame($before + 1, CareEvent::query()->count());
-        self::assertSame(1, DB::table('idempotency_keys')->where('form', $form->uuid)->count());
+        self::assertSame(1, DB::table('idempotency_keys')->where('idempotency_key', $form->uuid)->count());
         self::assertNull(LedgerCheck::run()['difference']);
     }
 

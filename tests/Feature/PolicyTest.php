@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Rheacid\Core\Care\PairState;
-use Rheacid\Http\Controllers\PolicyController;
+use Rheacid\Http\Requests\PolicyRequest;
 use Rheacid\Shelf\Readiness;
 
 /** What is asked of an instrument, by whom it is changed, and where it acts. */
@@ -39,7 +39,7 @@ final class PolicyTest extends BenchTestCase
     public function test_an_own_copy_of_a_policy_stands_beside_it_and_a_pair_is_put_under_it(): void
     {
         $policy = $this->pair()->policy;
-        $form = [...array_map(static fn(mixed $value): string => (string) $value, $policy->only(array_keys(PolicyController::NUMBERS))), 'interval_kind' => 'each-use', 'interval_count' => '1', 'buffer_family' => 'any', 'buffer_order' => 'free', 'fit' => 'segments', 'rinse' => 'distilled'];
+        $form = [...array_map(static fn(mixed $value): string => (string) $value, $policy->only(array_keys(PolicyRequest::NUMBERS))), 'interval_kind' => 'each-use', 'interval_count' => '1', 'buffer_family' => 'any', 'buffer_order' => 'free', 'fit' => 'segments', 'rinse' => 'distilled'];
         $this->actingAs($this->people['lead'])->post("/policies/$policy->id", [...$form, 'copy_as' => 'Sausage room', 'form' => self::formId()])->assertSessionHasNoErrors();
         self::assertSame([1, 'process'], [$policy->version, $this->pair()->policy->code], 'the one it was copied from is as it was');
         $this->post("/policies/$policy->id", [...$form, 'copy_as' => 'Sausage room', 'form' => self::formId()])->assertSessionHasErrors(['copy_as' => 'A policy of that name is there already. Choose another name.']);

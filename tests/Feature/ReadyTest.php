@@ -57,7 +57,7 @@ final class ReadyTest extends BenchTestCase
         foreach (['soak' => 'school', 'cleaned' => 'dirt', 'polished' => 'act'] as $act => $field) {
             $this->post("/pairs/{$this->pair()->id}/care", ['act' => $act, 'form' => self::formId()])->assertSessionHasErrors($field);
         }
-        $this->post("/pairs/{$this->pair()->id}/care", ['act' => 'retired', 'form' => self::formId()])->assertSessionHasErrors(['act' => 'A lead retires an electrode.']);
+        $this->post("/pairs/{$this->pair()->id}/care", ['act' => 'retired', 'form' => self::formId()])->assertForbidden();
         (new LogCare())($this->people['lead'], IdempotencyKey::own(), $this->pair()->electrode, CareKind::Retired);
         $this->post("/pairs/{$this->pair()->id}/care", ['act' => 'soak fast', 'form' => self::formId()])->assertSessionHasErrors(['kind' => 'This electrode is retired; its log is closed.']);
     }
@@ -91,7 +91,7 @@ final class ReadyTest extends BenchTestCase
         $this->post("/cells/$pen->id", [...$form, 'lot' => 'C-03', 'reading' => '11.6 mS/cm', 'form' => self::formId()])->assertRedirect("/cells/$pen->id");
         $cell = CellCalibration::query()->sole();
         self::assertEqualsWithDelta(12880 / (11600 / 0.9), $cell->cell_factor, 1e-9, 'by hand: 11.6 mS/cm at 20 °C is 12.889 at 25 °C');
-        self::assertSame(4, $this->lot('C-03')->load('uses')->usesLeft());
+        self::assertSame(4, $this->lot('C-03')->status()->usesLeft);
         $this->get("/cells/$pen->id")->assertSee('Pass.')->assertSee('ready until');
     }
 

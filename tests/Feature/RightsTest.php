@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Rheacid\Records\IdempotencyKey;
 use Illuminate\Routing\Route as RouteModel;
 use Illuminate\Support\Facades\Route;
 use Rheacid\Actions\Logs\UploadLog;
@@ -89,15 +90,15 @@ final class RightsTest extends BenchTestCase
             'thermometer' => $this->thermometer()->id,
             'batch' => $this->batch()->id,
             'what' => 'bottle',
-            'check' => $this->thermometer()->newestVerification?->id,
+            'verification' => $this->thermometer()->newestVerification?->id,
             'policy' => $this->pair()->policy->id,
             'person' => $this->people['second']->id,
         ];
         $calibration = Calibration::query()->first() ?? $this->calibrate();
         $reading = Measurement::query()->first() ?? $this->measure([4.45, 4.46]);
         $draft = MeasurementDraft::query()->first();
-        $log = LogUpload::query()->first() ?? (new UploadLog())($this->people['checker'], 'a.csv', "1;2;20\n2;2;20", $this->pair(), null);
-        $existing += ['calibration' => $calibration->id, 'run' => $calibration->calibration_run_id, 'reading' => $reading->id, 'draft' => $draft?->id, 'log' => $log->id];
+        $log = LogUpload::query()->first() ?? (new UploadLog())($this->people['checker'], IdempotencyKey::own(), 'a.csv', "1;2;20\n2;2;20", $this->pair(), null);
+        $existing += ['calibration' => $calibration->id, 'run' => $calibration->calibration_run_id, 'measurement' => $reading->id, 'draft' => $draft?->id, 'log' => $log->id];
         $found = [];
         foreach (Route::getRoutes() as $route) {
             assert($route instanceof RouteModel);

@@ -56,7 +56,7 @@ final class ShelfFormsTest extends BenchTestCase
     {
         $this->post('/ready/add/bottle', [...self::BOTTLE, 'comes_as' => 'sachet', 'opened_on' => '2026-11-25', 'expires_on' => '2026-11-25', 'form' => self::formId()])->assertSessionHasNoErrors();
 
-        self::assertSame('2026-11-25', $this->lot('Q-50')->usableUntil()->toDateString());
+        self::assertSame('2026-11-25', $this->lot('Q-50')->status()->usableUntil);
     }
 
     public function test_numbers_are_taken_with_a_comma_too(): void

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Rheacid\Core\Care\CareKind;
+use Rheacid\Actions\Ready\LogCare;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Actions\Calibrate\LeaveRun;
 use Rheacid\Bench\Cup;
@@ -27,8 +29,8 @@ final class ShelfTest extends BenchTestCase
         $this->get('/ready')->assertSeeInOrder([
             'E-07', 'Bench meter A', 'never calibrated',
             'E-09', 'soaking until 11:12',
-            'T-03', 'within tolerance, due 13 Dec 08:05',
-            'T-05', 'check overdue since 14 Nov 08:05',
+            'T-03', 'within tolerance, due 5 Dec 23:59',
+            'T-05', 'check overdue since 14 Nov 23:59',
             'Q-18', '10 of 10', 'expired 16 Oct 2026',
         ]);
     }
@@ -53,8 +55,8 @@ final class ShelfTest extends BenchTestCase
     {
         $lot = $this->lot('Q-35');
 
-        self::assertSame('2026-12-19', $lot->usableUntil()->toDateString(), 'opened on 19 November');
-        self::assertGreaterThan($lot->usableUntil(), $lot->expires_on);
+        self::assertSame('2026-12-19', $lot->status()->usableUntil, 'opened on 19 November');
+        self::assertGreaterThan($lot->status()->usableUntil, $lot->expires_on->toDateString());
     }
 
     public function test_a_pair_shows_its_calibrations_newest_first_and_what_was_done_to_its_electrode(): void
@@ -70,7 +72,7 @@ final class ShelfTest extends BenchTestCase
     public function test_an_electrode_out_of_use_is_neither_calibrated_nor_measured_with(): void
     {
         $this->calibrate();
-        CareEvent::query()->create(['electrode_id' => $this->pair()->electrode_id, 'kind' => 'out-of-use', 'at' => now(), 'person_id' => $this->people['lead']->id]);
+        (new LogCare())($this->people['lead'], IdempotencyKey::own(), $this->pair()->electrode, CareKind::OutOfUse, note: 'cracked');
         $refusals = [];
         foreach ([fn() => $this->openRun(), fn() => $this->begin()] as $try) {
             try {
@@ -91,12 +93,12 @@ final class ShelfTest extends BenchTestCase
         $this->wait(20 * 24 * 3600);
         $this->calibrate();
 
-        self::assertContains('thermometer-overdue', $this->measure([4.45, 4.46])->decision->blocks);
+        self::assertContains('thermometer-overdue', $this->measure([4.45, 4.46])->occasion->decision->blocks);
     }
 
     public function test_the_simulated_bench_tells_labels_and_never_what_is_in_a_cup(): void
     {
-        $cups = app(SimulatedBench::class)->cups();
+        $cups = app(SimulatedBench::class)->bottleCups();
 
         self::assertContains('pH 7.00 · Q-29', array_map(static fn(Cup $cup): string => $cup->label, $cups));
         self::assertSame(['id', 'label', 'lotId', 'batchId'], array_keys(get_object_vars($cups[0])));

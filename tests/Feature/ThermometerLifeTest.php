@@ -27,7 +27,7 @@ final class ThermometerLifeTest extends ThermometerTestCase
         // The check that the shelf was furnished with is the first of the five.
         self::assertSame([30, 30, 30, 60, 60, 30], $days);
         self::assertStringContainsString('Halved to 30 days', (string) $check->interval_why);
-        self::assertSame(ThermometerState::Failed, $this->status('T-05'));
+        self::assertSame(ThermometerState::Failed, $this->stateOf('T-05'));
     }
 
     public function test_a_dial_is_adjusted_between_as_found_and_as_left(): void
@@ -35,7 +35,7 @@ final class ThermometerLifeTest extends ThermometerTestCase
         $found = $this->checks('T-05', ['readings' => ['2', '2', '2']]);
         self::assertSame([VerificationFinding::BathSuspect, VerificationFinding::ReferenceTooCoarse], $found->found());
         $this->concludes($found, 'adjusted');
-        self::assertSame(ThermometerState::Adjusted, $this->status('T-05'));
+        self::assertSame(ThermometerState::Adjusted, $this->stateOf('T-05'));
         $this->get('/')->assertSee('adjusted: check it as left');
         $this->calibrate();
         $this->post("/measure/{$this->batch()->id}/drafts", ['pair' => (string) $this->pair()->id, 'thermometer' => (string) $this->named('T-05')->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T10:00', 'source' => 'typed', 'form' => self::formId()])->assertSessionHasErrors(['thermometer' => 'This thermometer is adjusted: check it as left. Choose another.']);
@@ -43,7 +43,7 @@ final class ThermometerLifeTest extends ThermometerTestCase
         $left = $this->checks('T-05', ['readings' => ['0', '0', '0']]);
 
         self::assertTrue($left->as_left);
-        self::assertNotSame(ThermometerState::Adjusted, $this->status('T-05'));
+        self::assertNotSame(ThermometerState::Adjusted, $this->stateOf('T-05'));
         $other = $this->checks('T-08', ['readings' => ['0.1', '0.1', '0.1']]);
         $this->concludes($other, 'adjusted')->assertSessionHasErrors(['outcome' => 'Only a dial can be adjusted.']);
     }
@@ -58,7 +58,7 @@ final class ThermometerLifeTest extends ThermometerTestCase
 
         self::assertSame(VerificationVerdict::Outside, $failed->verdict, '0.7 ± 0.12 where 0.5 is allowed');
         $this->get("/thermometer-checks/$failed->id")->assertSee('2 portions were read with it');
-        self::assertContains(ReleaseBlock::ThermometerFailed->value, $this->measure([4.45, 4.46])->decision->blocks);
+        self::assertContains(ReleaseBlock::ThermometerFailed->value, $this->measure([4.45, 4.46])->occasion->decision->blocks);
     }
 
     public function test_what_cannot_vouch_is_no_reference(): void
@@ -126,6 +126,8 @@ final class ThermometerLifeTest extends ThermometerTestCase
     {
         $form = ['tolerance_c' => '0,5', 'unit' => 'C', 'use_low_c' => '0', 'use_high_c' => '95', 'immersion_mm' => '50', 'interval_days' => '30', 'cap_days' => '20'];
         $url = "/thermometers/{$this->named('T-08')->id}/service";
+        $this->post($url, [...$form, 'form' => self::formId()])->assertForbidden();
+        $this->actingAs($this->people['lead']);
         $this->post($url, [...$form, 'tolerance_standard' => 'ASTM E1137', 'tolerance_class' => 'AA', 'form' => self::formId()])->assertSessionHasErrors('tolerance_class');
         $this->post($url, [...$form, 'use_high_c' => '-5', 'form' => self::formId()])->assertSessionHasErrors('use_high_c');
 

@@ -37,7 +37,7 @@ abstract class ThermometerTestCase extends BenchTestCase
         return Thermometer::query()->where('code', $code)->firstOrFail();
     }
 
-    protected function status(string $code): ThermometerState
+    protected function stateOf(string $code): ThermometerState
     {
         return Thermometers::status($this->named($code))->state;
     }

@@ -21,7 +21,7 @@ final class VerifyTest extends ThermometerTestCase
     {
         $first = $this->checks('T-07', ['readings' => ['32.9', '32,9', '32.9 F'], 'unit' => 'F']);
         self::assertEqualsWithDelta(0.5, $first->error_c, 1e-3, '32.9 °F is half a degree high (common practice)');
-        self::assertSame([VerificationVerdict::Within, true, false], [$first->verdict, $first->hasUsableCorrection(), $first->isConfirmed()]);
+        self::assertSame([VerificationVerdict::Within, true, false], [$first->verdict, $first->toCore()->hasUsableCorrection(), $first->isConfirmed()]);
         $this->concludes($first, 'correct')->assertSessionHasErrors('outcome');
 
         $this->wait(600);
@@ -56,12 +56,12 @@ final class VerifyTest extends ThermometerTestCase
     public function test_a_damp_resistance_thermometer_fails_by_its_insulation_whatever_it_reads(): void
     {
         $good = $this->checks('T-11', ['method' => 'rtd', 'ohm' => '100.02', 'insulation' => '900 MΩ']);
-        self::assertSame([VerificationVerdict::Within, false], [$good->verdict, $good->isDamp()]);
+        self::assertSame([VerificationVerdict::Within, false], [$good->verdict, $good->toCore()->isDamp()]);
         $this->concludes($good, 'use');
 
         $damp = $this->checks('T-11', ['method' => 'rtd', 'ohm' => '100.01', 'insulation' => '12']);
 
-        self::assertSame([VerificationVerdict::Inconclusive, ThermometerState::Failed], [$damp->verdict, $this->status('T-11')]);
+        self::assertSame([VerificationVerdict::Inconclusive, ThermometerState::Failed], [$damp->verdict, $this->stateOf('T-11')]);
         self::assertEqualsWithDelta(-0.0256, $damp->shift_c, 0.001);
         $this->get("/thermometer-checks/$damp->id")->assertSee('Failed by its insulation.')->assertSee('12 MΩ: low.')->assertSee('Take out of use');
         $this->concludes($damp, 'use')->assertSessionHasErrors(['outcome' => 'Its insulation is low: not to be used as it is.']);
@@ -74,7 +74,7 @@ final class VerifyTest extends ThermometerTestCase
         $boiling = ['method' => 'boiling', 'readings' => ['99', '99', '99']];
         yield 'two hundred in ice' => [['readings' => ['200', '200', '200']], 'readings', 'cannot be where 0.0 °C is expected'];
         yield 'Fahrenheit in a Celsius form' => [['readings' => ['32.9', '32.9', '32.9']], 'unit', 'looks like °F: that would be 0.5 °C. Choose °F'];
-        yield 'two readings' => [['readings' => ['0.1', '0.1', '']], 'readings', 'Three readings at least'];
+        yield 'two readings' => [['readings' => ['0.1', '0.1', '']], 'readings', '3 readings at least'];
         yield 'none' => [['readings' => ['', '', '']], 'readings', 'A temperature like 0.4'];
         yield 'words' => [['readings' => ['cold', '0.1', '0.1']], 'readings', 'not understood'];
         yield 'a boil without pressure' => [$boiling, 'pressure', 'The air pressure is needed'];

@@ -121,9 +121,11 @@ final class ContractAgainstPythonTest extends TestCase
         }
 
         return [
-            'forecast' => ['readings' => $course, 'target' => $any([4.2, 4.6]), ...($random->getInt(0, 1) === 1 ? ['expanded_u' => 0.07] : []), ...($random->getInt(0, 2) > 0 ? ['within_h' => $any([48, 72, 168])] : [])],
+            'judge' => self::occasion($number, $any),
+            'release' => self::outcomes($any),
+            'forecast' => ['readings' => $course, 'target' => $any([4.2, 4.6]), ...($random->getInt(0, 1) === 1 ? ['expanded_u' => 0.07] : []), ...($random->getInt(0, 2) > 0 ? ['within_h' => $any([48, 72, 168])] : []), ...($random->getInt(0, 1) === 1 ? ['now_h' => $course[count($course) - 1][0] + 20] : [])],
             'electrode-trend' => ['history' => $random->shuffleArray($history), 'limit_percent' => $any([90, 95])],
-            'conductivity' => ['us_per_cm' => $number(0, 20000, 1), 'temperature_c' => $number(0, 60, 1), 'percent_per_c' => $number(0, 2.5), 'cell_factor' => $number(0.8, 1.2, 4)],
+            'conductivity' => ['us_per_cm' => $number(0, 20000, 1), 'temperature_c' => $number(0, 60, 1), 'percent_per_c' => $number(0, 2.5), 'cell_factor' => $number(0.8, 1.2, 4), 'offset_us' => $number(-50, 50, 1)],
             'boiling-point' => $random->getInt(0, 1) === 1 ? ['pressure_kpa' => $number(30, 110)] : ['elevation_m' => $number(-400, 9000)],
             'thermometer-check' => [
                 'method' => $method, 'readings' => $readings, 'unit' => $isFahrenheit ? 'F' : 'C', 'resolution' => $any([0.1, 0.5, 1]), 'pooled_sd_c' => $number(0, 0.2),
@@ -146,6 +148,55 @@ final class ContractAgainstPythonTest extends TestCase
             'decide' => ['value' => $number(2.5, 6.5), 'expanded_u' => $any([0, 0.05, 0.1]), 'limits' => $limits, 'rule' => $any(['guarded', 'simple'])],
             'ph-uncertainty' => ['ph' => $number(2, 9), 'temperature_c' => $number(5, 60, 1), 'buffers' => [['ph' => 4.01, 'expanded_u' => $number(0, 0.05)], ['ph' => 7.0, 'expanded_u' => $number(0, 0.05)]], 'repeatability' => ['values' => [$number(4, 4.1), $number(4, 4.1)]], 'pooled_sd' => $number(0, 0.03), 'resolution' => $any([0.1, 0.01, 0.001]), 'temperature_expanded_u_c' => $number(0, 2), 'drift_limit_ph' => $any([0.02, 0.05]), 'calibration_temperature_c' => $number(15, 30, 1), 'outside_by_ph' => $number(0, 1)],
         ];
+    }
+
+    /**
+     * @param \Closure(float, float): float $number
+     * @param \Closure(list<mixed>): mixed $any
+     *
+     * @return array<string, mixed>
+     */
+    private static function occasion(\Closure $number, \Closure $any): array
+    {
+        $limits = [];
+        foreach (range(0, 5) as $i) {
+            $op = $any(['<=', '<', '>=', '>', 'between']);
+            $edge = $number(3, 6);
+            $applies = $any(['always', 'start', 'equilibrium', 'finished', 'within_hours', 'within_hours']);
+            $limits[] = [
+                'name' => "limit $i", 'kind' => $any(['critical', 'legal', 'operating', 'target']), 'op' => $op, ...($op === 'between' ? ['low' => $edge, 'high' => $edge + 0.5] : ['value' => $edge]),
+                'measurand' => $any(['ph', 'ph', 'ph', 'temperature']), 'applies' => $applies, ...($applies === 'within_hours' ? ['hours' => $any([24, 48, 168]), 'since' => $any(['start', 'packed'])] : []), ...($any([0, 0, 1]) === 1 ? ['condition' => $any(['one', 'two', 'three'])] : []),
+            ];
+        }
+        $results = [];
+        for ($i = $any([0, 1, 2, 3]); $i > 0; $i--) {
+            $portions = [];
+            for ($j = $any([1, 2, 3]); $j > 0; $j--) {
+                $portions[] = ['value' => $number(3, 6), 'expanded_u' => $any([null, 0, 0.05, 0.1]), 'trusted' => $any([true, true, false]), 'proves_not' => $any([[], [], ['limit 0', 'limit 3'], ['limit 1']])];
+            }
+            $results[] = ['measurand' => $any(['ph', 'ph', 'temperature']), 'portions' => $portions];
+        }
+
+        return ['results' => $results, 'limits' => $limits, 'stage' => $any(['start', 'underway', 'equilibrium', 'finished']), 'hours_since' => ['start' => $any([10, 24, 100, 200]), ...($any([0, 1]) === 1 ? ['packed' => $any([5, 48, 60])] : [])], 'conditions' => ['one' => true, 'two' => false], 'met_in_time' => $any([[], ['limit 2', 'limit 4']])];
+    }
+
+    /**
+     * @param \Closure(list<mixed>): mixed $any
+     *
+     * @return array<string, mixed>
+     */
+    private static function outcomes(\Closure $any): array
+    {
+        $judged = [];
+        for ($i = $any([0, 1, 2, 3]); $i > 0; $i--) {
+            $due = [];
+            foreach ($any([['a'], ['a', 'b'], ['b', 'c'], []]) as $name) {
+                $due[] = ['name' => $name, 'outcome' => $any(['inside', 'inside', 'inconclusive', 'outside']), 'late' => $any([false, false, true]), ...($any([0, 1]) === 1 ? ['value_outcome' => $any(['inside', 'outside', 'inconclusive'])] : [])];
+            }
+            $judged[] = ['due' => $due];
+        }
+
+        return ['limits' => [['name' => 'a', 'kind' => 'critical'], ['name' => 'b', 'kind' => $any(['legal', 'target'])], ['name' => 'c', 'kind' => 'critical', 'condition' => $any(['one', 'two', 'three'])]], 'judged' => $judged, 'conditions' => ['one' => true, 'two' => false], 'disposed' => $any([[], ['a'], ['a', 'b']]), 'blocks' => $any([[], ['open-deviation']])];
     }
 
     /** Every figure of the reference stands in our answer too; ours may say more. */

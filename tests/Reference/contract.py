@@ -149,6 +149,70 @@ def decide(i):
     return {"outcomes": outcomes, "overall": overall}
 
 
+def judge(i):
+    """As the contract words it, portion by portion, with the edges of decide()."""
+    stage, hours, said = i.get("stage", "underway"), i.get("hours_since", {}), i.get("conditions", {})
+    asks = {"always": True, "start": stage == "start", "equilibrium": stage in ("equilibrium", "finished"), "finished": stage == "finished"}
+    bad = {"outside": 0, "inconclusive": 1, "inside": 2}
+    due, not_due = [], []
+    for l in i["limits"]:
+        wanted = True if "condition" not in l else said.get(l["condition"])
+        if wanted is False:
+            continue
+        if wanted is None:
+            not_due.append({"name": l["name"], "reason": "unanswered"})
+            continue
+        timed, binds = l.get("applies", "always") == "within_hours", l["kind"] in ("critical", "legal")
+        if not timed and not asks[l.get("applies", "always")]:
+            not_due.append({"name": l["name"], "reason": "stage"})
+            continue
+        edge = {x: l[x] for x in ("name", "kind", "op", "value", "low", "high") if x in l}
+        rows = []
+        for r, result in enumerate(i["results"]):
+            if (result.get("measurand", "ph"), result.get("basis", "")) != (l.get("measurand", "ph"), l.get("basis", "")):
+                continue
+            of_result = []
+            for p, portion in enumerate(result["portions"]):
+                u = portion["expanded_u"]
+                one = decide({"value": portion["value"], "expanded_u": u or 0, "limits": [edge]})["outcomes"][0]
+                counts = portion.get("trusted", True) and l["name"] not in portion.get("proves_not", []) and (u is not None or not binds)
+                outcome = one["outcome"] if counts or one["outcome"] == "outside" else "inconclusive"
+                of_result.append((counts, (bad[outcome], round(one["margin"] - (u or 0 if binds else 0), 12), round(one["margin"], 12), r, p), outcome, one["margin"], portion))
+            proving = any(row[0] for row in of_result)
+            rows += [row for row in of_result if row[0] or not proving or row[2] == "outside"]
+        rows.sort(key=lambda row: row[1])
+        clock = hours.get(l.get("since", "start")) if timed else None
+        come, past = clock is not None and clock >= l.get("hours", 0) - 1e-9, clock is not None and clock > l.get("hours", 0) + 1e-9
+        late = timed and past and l["name"] not in i.get("met_in_time", [])
+        if timed and not come and not (rows and clock is not None and rows[0][2] == "inside"):
+            not_due.append({"name": l["name"], "reason": "time"})
+        elif not rows:
+            not_due.append({"name": l["name"], "reason": "unread" if late and binds else "no-result"})
+        else:
+            _, key, outcome, margin, portion = rows[0]
+            due.append({"name": l["name"], "kind": l["kind"], "outcome": "inconclusive" if late and outcome == "inside" else outcome, "value_outcome": outcome, "late": late, "margin": margin, "value": portion["value"], "expanded_u": portion["expanded_u"], "trusted": portion.get("trusted", True), "result": key[3], "portion": key[4]})
+    bad_ones = [d for d in due if d["outcome"] != "inside"]
+    hold = any(d["kind"] in ("critical", "legal") for d in bad_ones) or any(n["reason"] == "unread" for n in not_due)
+    return {"due": due, "not_due": not_due, "overall": "hold" if hold else "nothing-judged" if not due else "review" if bad_ones else "accept"}
+
+
+def release(i):
+    met, missing = [], []
+    for l in (l for l in i["limits"] if l["kind"] in ("critical", "legal")):
+        answer = True if "condition" not in l else i.get("conditions", {}).get(l["condition"])
+        if answer is False:
+            continue
+        history = [d for occasion in i["judged"] for d in occasion["due"] if d["name"] == l["name"]]
+        failing = lambda outcome: {"inside": None, "outside": "outside", "inconclusive": "not-proven"}[outcome]
+        reason = ("unanswered" if answer is None else "never-judged" if not history
+                  else "missed-in-time" if any(d.get("late", False) for d in history)
+                  else failing(history[-1]["outcome"]) or ("breached" if any(d["outcome"] == "outside" for d in history[:-1]) else None))
+        if reason in ("missed-in-time", "breached") and l["name"] in i.get("disposed", []):
+            reason = failing(history[-1].get("value_outcome", history[-1]["outcome"]))
+        missing.append({"name": l["name"], "reason": reason}) if reason else met.append(l["name"])
+    return {"met": met, "missing": missing, "releasable": not missing and not i.get("blocks", [])}
+
+
 def recognise(i):
     apparent = read(i["last_calibration"], i["mv"], i["temperature_c"])["ph"] if "last_calibration" in i else 7 - i["mv"] / k(i["temperature_c"])
     d = sorted(((apparent - buffer({"buffer": b, "temperature_c": i["temperature_c"]}), b) for b in i["candidates"]), key=lambda x: abs(x[0]))
@@ -210,7 +274,7 @@ def trend(i):
 
 
 def compensated(i):
-    ref = i["us_per_cm"] * i.get("cell_factor", 1) / (1 + i.get("percent_per_c", 2.0) / 100 * (i["temperature_c"] - 25))
+    ref = max(0, i["us_per_cm"] * i.get("cell_factor", 1) + i.get("offset_us", 0)) / (1 + i.get("percent_per_c", 2.0) / 100 * (i["temperature_c"] - 25))
     return {"us_per_cm_25": ref, "tds_500_ppm": ref / 2, "tds_700_ppm": 0.7 * ref}
 
 
@@ -293,24 +357,30 @@ def interval(i):
 def forecast(i):
     """The sigmoid by SciPy from many starts, polished by Gauss and Newton; its interval from the Jacobian at the optimum."""
     t, ph = np.array(i["readings"], float).T
-    goal, within = i["target"] - i.get("expanded_u", 0), i.get("within_h")
-    said = lambda model, eta, low, high, verdict: {"model": model, "eta_h": eta, "low_h": low, "high_h": high, "verdict": None if within is None else verdict}
-    met = next((n for n in range(len(t)) if ph[n] <= goal + 1e-9), None)
-    if met is not None:
+    goal, within, now = i["target"] - i.get("expanded_u", 0), i.get("within_h"), i.get("now_h", i["readings"][-1][0])
+    said = lambda model, eta, low, high, verdict, level=None: {"model": model, "eta_h": eta, "low_h": low, "high_h": high, "levels_off_ph": level, "verdict": None if within is None else verdict}
+    above = np.flatnonzero(ph > goal + 1e-9)
+    met = 0 if len(above) == 0 else int(above[-1]) + 1
+    if met < len(t):
         eta = t[0] if met == 0 else np.interp(goal, [ph[met], ph[met - 1]], [t[met], t[met - 1]])
-        return said("line", eta, eta, eta, "met" if within is not None and eta <= within + 1e-9 else "late")
-    late = within is not None and t[-1] > within + 1e-9
+        return said("line", eta, eta, eta, "met" if within is not None and t[met] <= within + 1e-9 else "late")
+    open_ = "late" if within is not None and now > within + 1e-9 else "at-risk"
     found = sigmoid(t, ph) if len(t) >= 6 else None
-    if found is not None and found[0][0] < goal < found[0][1]:
+    if found is not None:
         (lo, hi, m, s), jacobian, left = found
-        eta = m + s * math.log((hi - goal) / (goal - lo))
-        slopes = np.array([s / (goal - lo), s / (hi - goal), 1, (eta - m) / s])
-        error = np.linalg.norm(np.linalg.solve(np.linalg.qr(jacobian)[1].T, slopes)) * math.sqrt(left @ left / (len(t) - 4))
-        half = student.ppf(0.95, len(t) - 4) * error
-        in_time = within is not None and eta + half <= within * (0.8 if len(t) <= 7 else 1) + 1e-9
-        return said("falling-sigmoid", eta, eta - half, eta + half, "late" if late else "on-track" if in_time else "at-risk")
+        triangle = np.linalg.qr(jacobian)[1].T
+        half = lambda slopes: student.ppf(0.95, len(t) - 4) * np.linalg.norm(np.linalg.solve(triangle, slopes)) * math.sqrt(left @ left / (len(t) - 4))
+        if goal < lo - half(np.array([1, 0, 0, 0])):
+            return said("none", None, None, None, open_, lo)
+        if lo < goal < hi:
+            eta = m + s * math.log((hi - goal) / (goal - lo))
+            wide = half(np.array([s / (goal - lo), s / (hi - goal), 1, (eta - m) / s]))
+            if eta >= t[-1] and 2 * wide <= eta - t[0] + 1e-9:
+                in_time = within is not None and eta + wide <= within * (0.8 if len(t) <= 7 else 1) + 1e-9
+                return said("falling-sigmoid", eta, eta - wide, eta + wide, "on-track" if open_ == "at-risk" and in_time else open_)
     slope, start = np.polyfit(t[-3:], ph[-3:], 1) if len(t) >= 3 else (0, 0)
-    return said("line", (goal - start) / slope, None, None, "late" if late else "at-risk") if slope < 0 else said("none", None, None, None, "late" if late else "at-risk")
+    eta = (goal - start) / slope if slope < 0 else -math.inf
+    return said("line", eta, None, None, open_) if eta >= t[-1] else said("none", None, None, None, open_)
 
 
 def sigmoid(t, ph):
@@ -353,6 +423,8 @@ JOBS = {
     "ph-uncertainty": uncertainty,
     "decide": decide,
     "forecast": forecast,
+    "judge": judge,
+    "release": release,
 }
 
 given = json.load(sys.stdin)

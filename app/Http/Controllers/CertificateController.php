@@ -24,14 +24,14 @@ final class CertificateController
         return self::pdf(Certificate::ofCalibration($calibration));
     }
 
-    public function verification(Verification $check): View
+    public function verification(Verification $verification): View
     {
-        return view('certificate.page', ['certificate' => Certificate::ofVerification($check)]);
+        return view('certificate.page', ['certificate' => Certificate::ofVerification($verification)]);
     }
 
-    public function verificationPdf(Verification $check): Response
+    public function verificationPdf(Verification $verification): Response
     {
-        return self::pdf(Certificate::ofVerification($check));
+        return self::pdf(Certificate::ofVerification($verification));
     }
 
     private static function pdf(Certificate $certificate): Response

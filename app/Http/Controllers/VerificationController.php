@@ -18,16 +18,16 @@ use Rheacid\View\VerificationScreen;
 /** The result of a check, and what follows from it. */
 final class VerificationController
 {
-    public function show(Verification $check): View
+    public function show(Verification $verification): View
     {
-        return view('verify.result', ['screen' => VerificationScreen::of($check)]);
+        return view('verify.result', ['screen' => VerificationScreen::of($verification)]);
     }
 
-    public function conclude(Request $request, Verification $check, ChooseOutcome $choose): RedirectResponse
+    public function conclude(Request $request, Verification $verification, ChooseOutcome $choose): RedirectResponse
     {
         $request->validate(['outcome' => ['required', Rule::enum(Outcome::class)]]);
-        $choose(Bench::person($request), IdempotencyKey::from($request), $check, Outcome::from((string) $request->string('outcome')), Bench::remark($request, 'note'));
+        $choose(Bench::person($request), IdempotencyKey::from($request), $verification, Outcome::from((string) $request->string('outcome')), Bench::remark($request, 'note'));
 
-        return redirect()->route('verifications.show', $check);
+        return redirect()->route('verifications.show', $verification);
     }
 }

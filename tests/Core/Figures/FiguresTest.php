@@ -12,7 +12,7 @@ use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Limit;
 use Rheacid\Core\Limits\LimitKind;
-use Rheacid\Core\Limits\TimedLimit;
+use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Settling\SettlingCriterion;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Core\Settling\Trace;
@@ -123,8 +123,8 @@ final class FiguresTest extends TestCase
 
     public function test_on_the_batch_chart_a_wall_begins_when_its_limit_is_due(): void
     {
-        $limits = [new TimedLimit(self::critical(6.0), Applies::Always), new TimedLimit(self::critical(4.6), Applies::WithinHours, 168), new TimedLimit(self::critical(4.6), Applies::Equilibrium)];
-        $readings = [['hours' => 0.5, 'ph' => 5.7, 'u' => 0.07, 'id' => 1], ['hours' => 140.0, 'ph' => 4.47, 'u' => 0.07, 'id' => 2]];
+        $limits = [new ProductLimit(self::critical(6.0), Applies::Always), new ProductLimit(self::critical(4.6), Applies::WithinHours, 168), new ProductLimit(self::critical(4.6), Applies::Equilibrium)];
+        $readings = [['hours' => 0.5, 'value' => 5.7, 'u' => 0.07, 'trusted' => true], ['hours' => 140.0, 'value' => 4.47, 'u' => 0.07, 'trusted' => true]];
         [$before, $after] = [new SeriesChart($readings, $limits, 142.0), new SeriesChart($readings, $limits, 170.0)];
 
         self::assertSame([[true, false], [true, true]], [array_column($before->walls(), 'due'), array_column($after->walls(), 'due')]);

@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Limits\Applies;
+use Rheacid\Core\Limits\Comparison;
+use Rheacid\Core\Limits\Conformity;
+use Rheacid\Core\Limits\Judge;
+use Rheacid\Core\Limits\Limit;
+use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Core\Limits\Occasion;
+use Rheacid\Core\Limits\Portion;
+use Rheacid\Core\Limits\ProductLimit;
+use Rheacid\Core\Limits\ReleaseBlock;
+use Rheacid\Core\Limits\Result;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Measurands\BasisUnknown;
+use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Measurands\UnitUnknown;
+use Rheacid\Core\Measurands\ValueImpossible;
+use Rheacid\Core\Measuring\BufferValue;
+use Rheacid\Core\Measuring\Equilibrium;
+use Rheacid\Core\Measuring\Foundation;
+use Rheacid\Core\Measuring\MethodRules;
+use Rheacid\Core\Measuring\PhPortion;
+use Rheacid\Core\Measuring\PhResult;
+use Rheacid\Core\Measuring\ThermometerFacts;
+
+/** What a pH is worth, and what keeps it from proving anything. */
+final class MeasuringTest extends TestCase
+{
+    private const SLURRY = 0.04;
+    private const CLEAR = 0.01;
+
+    /** @return iterable<string, array{float, float, float|null, float, Conformity}> pH, matrix bound, error of the control check, uncertainty to two decimals, against a critical pH ≤ 4.6 */
+    public static function worked(): iterable
+    {
+        yield 'a slurry without a control check' => [4.53, self::SLURRY, null, 0.08, Conformity::Inconclusive];
+        yield 'a slurry after a check within 0.03' => [4.53, self::SLURRY, 0.025, 0.06, Conformity::Inside];
+        yield 'a clear sample without a control check' => [4.55, self::CLEAR, null, 0.07, Conformity::Inconclusive];
+        yield 'a clear sample after a check' => [4.55, self::CLEAR, 0.02, 0.04, Conformity::Inside];
+    }
+
+    #[DataProvider('worked')]
+    public function test_a_control_check_makes_the_drift_as_good_as_it_was_found(float $ph, float $matrix, ?float $control, float $expandedU, Conformity $conformity): void
+    {
+        $result = self::read([self::portion($ph), self::portion($ph - 0.006)], self::rests(control: $control), $matrix)->result;
+
+        self::assertSame($expandedU, round((float) $result->portions[0]->expandedU, 2));
+        self::assertSame($conformity, self::against46($result->portions));
+    }
+
+    public function test_a_check_makes_it_no_better_than_0_02_nor_worse_than_the_policy(): void
+    {
+        self::assertSame([0.05, 0.02, 0.03, 0.05], array_map(static fn(?float $error): float => self::rests(control: $error)->driftPh(), [null, 0.001, -0.03, 0.2]));
+    }
+
+    public function test_portions_that_agree_share_their_repeatability_and_others_stand_alone(): void
+    {
+        $alone = self::read([self::portion(4.5)], self::rests())->result->portions[0]->expandedU;
+        $agree = self::read([self::portion(4.5), self::portion(4.45)], self::rests())->result->portions[0]->expandedU;
+        $differ = self::read([self::portion(4.5), self::portion(4.449)], self::rests())->result->portions[0]->expandedU;
+
+        self::assertLessThan((float) $alone, (float) $agree);
+        self::assertEqualsWithDelta((float) $alone, (float) $differ, 1e-12);
+    }
+
+    /** @return iterable<string, array{Foundation, PhPortion, ReleaseBlock, bool}> block, and whether the value is trusted all the same */
+    public static function blocked(): iterable
+    {
+        $overdue = new ThermometerFacts(0.2, false, true, -5, 25);
+        yield 'one point: no slope, no uncertainty' => [self::rests(hasSlope: false), self::portion(4.2), ReleaseBlock::OnePointCalibration, false];
+        yield 'at 5 °C' => [self::rests(), self::portion(4.2, 5), ReleaseBlock::SampleTemperature, false];
+        yield 'at 60 °C' => [self::rests(), self::portion(4.2, 60), ReleaseBlock::ThermometerNotCovering, false];
+        yield 'at 72 °C' => [self::rests(), self::portion(4.2, 72), ReleaseBlock::SampleTemperature, false];
+        yield 'a soaking pair' => [self::rests(blocks: [ReleaseBlock::ElectrodeSoaking]), self::portion(4.2), ReleaseBlock::ElectrodeSoaking, false];
+        yield 'an overdue pair' => [self::rests(blocks: [ReleaseBlock::CalibrationOverdue]), self::portion(4.2), ReleaseBlock::CalibrationOverdue, false];
+        yield 'an overdue thermometer' => [self::rests(thermometer: $overdue), self::portion(4.2), ReleaseBlock::ThermometerOverdue, false];
+        yield 'before it stood still' => [self::rests(), self::portion(4.2, settled: false), ReleaseBlock::Unsettled, false];
+        yield 'the simulated bench of a real site' => [self::rests(), self::portion(4.2, counts: false), ReleaseBlock::Simulated, false];
+        yield 'far below the buffers' => [self::rests(), self::portion(3.0), ReleaseBlock::FarBelowBracket, false];
+        yield 'no control check' => [self::rests(blocks: [ReleaseBlock::ControlCheckMissing]), self::portion(4.2), ReleaseBlock::ControlCheckMissing, true];
+        yield 'a bottle that was dipped' => [self::rests(blocks: [ReleaseBlock::SolutionBarred]), self::portion(4.2), ReleaseBlock::SolutionBarred, true];
+    }
+
+    #[DataProvider('blocked')]
+    public function test_what_it_rests_on_keeps_it_from_proving_a_critical_limit(Foundation $rests, PhPortion $portion, ReleaseBlock $block, bool $isTrusted): void
+    {
+        $read = self::read([$portion], $rests);
+
+        self::assertContains($block, $read->blocks[0]);
+        self::assertSame($isTrusted, $read->result->portions[0]->trusted);
+        self::assertSame(Conformity::Inconclusive, self::against46($read->result->portions), 'proves nothing, though 4.2 would meet it');
+    }
+
+    public function test_a_ph_at_the_edge_of_its_bracket_is_inside_and_up_to_1_0_below_it_is_marked_only(): void
+    {
+        self::assertSame([], ReleaseBlock::outside(7.0, 4.01, 7.0));
+        self::assertSame([ReleaseBlock::AboveBracket], ReleaseBlock::outside(7.001, 4.01, 7.0));
+        self::assertSame([], ReleaseBlock::outside(3.01, 4.01, 7.0));
+        self::assertSame([ReleaseBlock::FarBelowBracket], ReleaseBlock::outside(3.009, 4.01, 7.0));
+    }
+
+    public function test_equilibrium_is_proven_when_the_parts_agree_and_nothing_moved_for_a_day(): void
+    {
+        $yesterday = [['hours' => 20.0, 'ph' => 4.25]];
+        $proven = static fn(array $now, array $before, array $places = ['brine', 'solids']): bool => Equilibrium::isProven($now, $places, $before);
+
+        self::assertTrue($proven(['brine' => 4.2, 'solids' => 4.3], $yesterday));
+        self::assertFalse($proven(['brine' => 4.2, 'solids' => 4.301], $yesterday), 'brine and pieces differ');
+        self::assertFalse($proven(['brine' => 4.2], $yesterday), 'the pieces were not read');
+        self::assertFalse($proven(['brine' => 4.2, 'solids' => 4.3], [['hours' => 19.9, 'ph' => 4.3]]), 'not a day yet');
+        self::assertFalse($proven(['brine' => 4.2, 'solids' => 4.3], [['hours' => 24.0, 'ph' => 4.36]]), 'it moved');
+        self::assertTrue($proven(['blend' => 4.3], $yesterday, []), 'where the whole is blended, time alone tells');
+    }
+
+    public function test_a_quantity_is_told_in_its_own_units_on_its_own_basis(): void
+    {
+        self::assertEqualsWithDelta(7.2, Measurand::TitratableAcidity->on('8.2 per L')->value(7200, 'mg/L'), 1e-9);
+        self::assertEqualsWithDelta(63.0, Measurand::Temperature->on('core')->value(145.4, '°F'), 1e-9);
+        foreach ([
+            UnitUnknown::class => static fn(): float => Measurand::Ph->on('')->value(4.2, 'g/L'),
+            BasisUnknown::class => static fn(): float => Measurand::Temperature->on('')->value(4.2, '°C'),
+            ValueImpossible::class => static fn(): float => Measurand::WaterActivity->on('')->value(1.01, ''),
+        ] as $class => $read) {
+            try {
+                $read();
+                self::fail("$class was not told");
+            } catch (BasisUnknown|UnitUnknown|ValueImpossible $failure) {
+                self::assertInstanceOf($class, $failure);
+            }
+        }
+    }
+
+    /** @param non-empty-list<PhPortion> $portions */
+    private static function read(array $portions, Foundation $rests, float $matrix = self::SLURRY): PhResult
+    {
+        return PhResult::of($portions, $rests, new MethodRules(2, 0.05, 20, 25, $matrix), [], [self::limit()]);
+    }
+
+    /** @param list<Portion> $portions */
+    private static function against46(array $portions): Conformity
+    {
+        return Judge::on([new Result('ph', '', $portions)], [self::limit()], new Occasion(Stage::Underway))->due[0]->conformity;
+    }
+
+    private static function limit(): ProductLimit
+    {
+        return new ProductLimit(Limit::edge('equilibrium', LimitKind::Critical, Comparison::AtMost, 4.6), Applies::Always);
+    }
+
+    private static function portion(float $ph, float $celsius = 21.0, bool $settled = true, bool $counts = true): PhPortion
+    {
+        return new PhPortion($ph, $celsius, new BufferValue(4.01, 0.02), new BufferValue(7.0, 0.02), max(0.0, 4.01 - $ph), $settled, $counts);
+    }
+
+    /** @param list<ReleaseBlock> $blocks */
+    private static function rests(bool $hasSlope = true, ?float $control = 0.0, ?ThermometerFacts $thermometer = null, array $blocks = []): Foundation
+    {
+        return new Foundation($hasSlope, 4.01, 7.0, 0.0, 21.0, 0.01, 0.018, 0.05, $control, $thermometer ?? new ThermometerFacts(0.2, false, false, -5, 25), $blocks);
+    }
+}
