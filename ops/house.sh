@@ -102,6 +102,8 @@ need_free_port() {
 # make_home [NAME=VALUE …]: the directories and settings of this instance.
 make_home() {
     mkdir -p "$HOME_DIR"/{log,run,storage/framework/{cache/data,sessions,views},storage/logs,cache,tmp}
+    # Settings, sessions and the cached configuration hold keys and passwords: nobody else of the machine looks in.
+    chmod 700 "$HOME_DIR"
     if [ ! -s "$ENV_FILE" ]; then
         umask 077
         cat > "$ENV_FILE.new" <<TEXT

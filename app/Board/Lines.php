@@ -50,8 +50,10 @@ final class Lines
         return self::live(Part::Batch)->count();
     }
 
-    /** @return CursorPaginator<int, BatchLine> the newest first */
-    public static function batchPage(?BatchState $state, string $search): CursorPaginator
+    /**
+     * @return array{CursorPaginator<int, \stdClass>, list<BatchLine>} a page of all batches, the newest first, and the lines that stand on it
+     */
+    public static function batchPage(?BatchState $state, string $search): array
     {
         $query = self::of(Part::Batch)->orderByDesc('since')->orderByDesc('thing_id');
         if ($state !== null) {
@@ -63,10 +65,7 @@ final class Lines
         $page = $query->cursorPaginate(self::PAGE);
         assert($page instanceof CursorPaginator);
 
-        /** @var CursorPaginator<int, BatchLine> $lines */
-        $lines = $page->through(static fn(object $row): BatchLine => Facts::unpack(BatchLine::class, (string) ($row->facts ?? '')));
-
-        return $lines;
+        return [$page, array_map(static fn(\stdClass $row): BatchLine => Facts::unpack(BatchLine::class, is_string($row->facts) ? $row->facts : ''), array_values($page->items()))];
     }
 
     public static function batch(int $id): BatchLine

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use Rheacid\Core\Care\CareKind;
+use Rheacid\Models\Electrode;
+use Rheacid\Models\CareEvent;
 use Rheacid\Actions\Site\FoundSite;
 use Rheacid\Actions\Site\TakeOn;
 use Carbon\CarbonImmutable;
@@ -33,7 +36,10 @@ final readonly class Scenario
                 // The shelf was set up before the first thing that happened at it: records never go back in time.
                 CarbonImmutable::setTestNow($now->subDays(371));
                 $people = $this->furnish($passphrase, $now);
-                $events = [...$this->year->events($people, $now), ...$this->past->events($people, $now)];
+                $events = [...$this->year->events($people, $now), ...$this->past->events($people, $now), [$now->subMinutes(48), static function () use ($people, $now): void {
+                    CarbonImmutable::setTestNow($now->subMinutes(48));
+                    self::soak($people['lead'], $now);
+                }]];
                 usort($events, static fn(array $a, array $b): int => $a[0] <=> $b[0]);
                 foreach ($events as [, $happen]) {
                     $happen();
@@ -62,6 +68,16 @@ final readonly class Scenario
         });
 
         return $people;
+    }
+
+    /** One electrode lies in its storage solution, and comes out an hour from now. */
+    public static function soak(Person $by, CarbonImmutable $now): void
+    {
+        Recording::once($by, IdempotencyKey::own(), 'log care', CareEvent::class, static function (Entry $entry) use ($by, $now): CareEvent {
+            $electrode = Electrode::query()->where('code', 'E-09')->firstOrFail();
+
+            return $entry->add(new CareEvent(['electrode_id' => $electrode->id, 'kind' => CareKind::Soak, 'at' => $now->subMinutes(48), 'until_at' => $now->addMinutes(72), 'note' => 're-hydration, 2 h in storage solution', 'person_id' => $by->id]));
+        });
     }
 
     /** @return array{checker: Person, second: Person, lead: Person, auditor: Person} */

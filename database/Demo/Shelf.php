@@ -97,9 +97,6 @@ final class Shelf
                 ['electrode_id', 'slope_share', 'offset_mv', 'time_constant_s', 'slow_share', 'slow_time_constant_s', 'noise_mv', 'drift_mv_per_min', 'seed'],
                 [$electrode->id, ...$truth],
             ));
-            if ($code === 'E-09') {
-                $entry->add(new CareEvent(['electrode_id' => $electrode->id, 'kind' => CareKind::Soak, 'at' => $now->subMinutes(48), 'until_at' => $now->addMinutes(72), 'note' => 're-hydration, 2 h in storage solution', 'person_id' => $entry->by->id]));
-            }
         }
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Rheacid\Records\IdempotencyKey;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Actions\Logs\UploadLog;
 
@@ -27,7 +28,7 @@ final class AccessibilityTest extends BrowserTestCase
         $run = $this->openRun();
         $run->update(['source' => 'simulated']);
         $this->immerse('lot_id', $this->lot('Q-29')->id, $run);
-        $log = (new UploadLog())($this->people['checker'], 'a.csv', implode("\n", array_map(static fn(int $t): string => "$t;170.0;21.0", range(0, 60))), $this->pair(), null);
+        $log = (new UploadLog())($this->people['checker'], IdempotencyKey::own(), 'a.csv', implode("\n", array_map(static fn(int $t): string => "$t;170.0;21.0", range(0, 60))), $this->pair(), null);
         $oda = $this->atTheBench($width, $height, $dark);
         $axe = (string) file_get_contents(base_path('node_modules/axe-core/axe.min.js'));
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Rheacid\Core\Care\ElectrodeKind;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Rheacid\Bench\Source;
@@ -25,7 +26,7 @@ final class ShelfTest extends BrowserTestCase
         $oda->fills('The text', "what;code;name;kind;first_used_on\nelectrode;E-41;Spare;sealed gel;2026-01-05")->taps('Look again')->sees('Everything can be taken.');
         self::assertFalse(Electrode::query()->where('code', 'E-41')->exists());
         $oda->taps('Put them on the shelf')->sees('E-41');
-        self::assertSame('sealed gel', Electrode::query()->where('code', 'E-41')->sole()->kind);
+        self::assertSame(ElectrodeKind::SealedGel, Electrode::query()->where('code', 'E-41')->sole()->kind);
     }
 
     public function test_an_electrode_moves_to_another_meter_and_begins_there_uncalibrated(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Rheacid\Bench\Source;
 use Carbon\CarbonImmutable;
 use Facebook\WebDriver\WebDriverKeys;
 use Rheacid\Actions\Verify\RecordVerification;
@@ -50,7 +51,7 @@ final class VerifyTest extends BrowserTestCase
     {
         foreach ([150, 120, 90, 60] as $daysAgo) {
             CarbonImmutable::setTestNow(CarbonImmutable::createFromTimestamp(time())->subDays($daysAgo));
-            (new RecordVerification())($this->people['checker'], IdempotencyKey::own(), $this->named('T-08'), new VerificationInput(Reference::ice(), [0.1, 0.1, 0.1], 'C', 'ice point', [], 'typed'));
+            (new RecordVerification())($this->people['checker'], IdempotencyKey::own(), $this->named('T-08'), new VerificationInput(Reference::ice(), [0.1, 0.1, 0.1], 'C', 'ice point', [], Source::Typed));
         }
         CarbonImmutable::setTestNow();
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/verify');

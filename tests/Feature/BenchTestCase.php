@@ -50,6 +50,7 @@ abstract class BenchTestCase extends TestCase
         Cache::flush();
         CarbonImmutable::setTestNow($this->clock());
         $this->people = DB::transaction(static fn(): array => app(Scenario::class)->furnish(self::PASSPHRASE, CarbonImmutable::now()));
+        Scenario::soak($this->people['lead'], CarbonImmutable::now());
     }
 
     /** The time at which the bench is furnished; null for the real one. */

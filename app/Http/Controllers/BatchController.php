@@ -21,7 +21,9 @@ final class BatchController
         $state = is_string($state) ? BatchState::tryFrom($state) : null;
         $search = is_string($search) ? mb_substr(trim($search), 0, 20) : '';
 
-        return view('batches.index', ['page' => Lines::batchPage($state, $search)->withQueryString(), 'state' => $state, 'search' => $search]);
+        [$page, $lines] = Lines::batchPage($state, $search);
+
+        return view('batches.index', ['page' => $page->withQueryString(), 'lines' => $lines, 'state' => $state, 'search' => $search]);
     }
 
     public function show(Batch $batch): View

@@ -10,7 +10,7 @@
     </form>
     <table class="stack">
         <thead><tr><th>Batch</th><th>State</th><th>Last value</th><th>Decision</th></tr></thead>
-        @forelse ($page as $line)
+        @forelse ($lines as $line)
             <tr>
                 <td><a class="cell-link" href="{{ route('batches.show', $line->id) }}"><b>{{ $line->code }}</b></a><br><span class="soft">{{ $line->product }}, {{ $line->vessel }}, day {{ (int) $line->since->diffInDays(now()) }}</span></td>
                 <td><x-state :is="Rheacid\View\BatchScreen::sign($line->state)">{{ $line->state?->value }}</x-state></td>

@@ -1,0 +1,50 @@
+@php($batch = $screen->batch)
+<x-house :title="'Measure · ' . $batch->code" room="Measure">
+    <p class="what">{{ $batch->product->name }} · {{ $batch->vessel }} · day {{ (int) $batch->started_at->diffInDays(now()) }}</p>
+    @unless ($screen->ready)
+        <p class="verdict"><x-state is="care">No pair is calibrated.</x-state> A reading can be taken, but it proves nothing. <a href="{{ route('calibrate') }}">Calibrate first</a></p>
+    @endunless
+    <form id="begin" method="post" action="{{ route('drafts.store', $batch) }}" data-keep>
+        <x-form-id />
+        <div class="fields">
+            <x-field name="pair" label="Pair">
+                <select class="form-select" id="f-pair" name="pair">
+                    @foreach ($screen->pairs as $pair)<option value="{{ $pair->id }}" @selected((int) old('pair', $screen->ready?->id) === $pair->id)>{{ $pair->code }} on {{ $pair->name }} · {{ Rheacid\Shelf\Readiness::words($pair->status()) }}</option>@endforeach
+                </select>
+            </x-field>
+            <x-field name="thermometer" label="Thermometer">
+                <select class="form-select" id="f-thermometer" name="thermometer">
+                    @foreach ($screen->thermometers as $thermometer)<option value="{{ $thermometer->id }}" @selected((int) old('thermometer') === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words($thermometer->status()) }}</option>@endforeach
+                </select>
+            </x-field>
+            <x-field name="stage" label="Stage of the batch">
+                <select class="form-select" id="f-stage" name="stage">
+                    @foreach (Rheacid\Core\Limits\Stage::cases() as $stage)<option value="{{ $stage->value }}" @selected(old('stage', 'underway') === $stage->value)>{{ $stage->words() }}</option>@endforeach
+                </select>
+            </x-field>
+            <x-field name="place" label="Drawn from">
+                <select class="form-select" id="f-place" name="place">
+                    @foreach ($batch->product->method->places as $place)<option @selected(old('place') === $place)>{{ $place }}</option>@endforeach
+                </select>
+            </x-field>
+            <x-field name="drawn_at" label="Drawn at" type="datetime-local" :value="Rheacid\SiteClock::field(now())" help="what a deadline judges" />
+            @foreach ($screen->asks as $i => $condition)
+                <fieldset class="wide">
+                    <legend class="form-label">{{ $condition }}?</legend>
+                    @foreach (['yes' => 'yes', 'no' => 'no', '' => 'not known yet: what hangs on it stays open'] as $value => $words)<label class="form-check"><input class="form-check-input" type="radio" name="answers[{{ $i }}]" value="{{ $value }}" @checked(old("answers.$i", '') === $value)> {{ $words }}</label>@endforeach
+                </fieldset>
+            @endforeach
+        </div>
+        <h2>Where the readings come from</h2>
+        <label class="form-check"><input class="form-check-input" type="radio" name="source" value="simulated" @checked(old('source', $screen->simulated ? 'simulated' : 'typed') === 'simulated')> the simulated bench</label>
+        <label class="form-check"><input class="form-check-input" type="radio" name="source" value="typed" @checked(old('source', $screen->simulated ? 'simulated' : 'typed') === 'typed')> typed: what a real meter shows</label>
+        <label class="form-check"><input class="form-check-input" type="radio" name="source" value="imported" @checked(old('source') === 'imported')> the log of a meter, as a file</label>
+    </form>
+    <x-slot:act><button class="do" form="begin" data-primary>Begin measuring <kbd>Enter</kbd></button></x-slot>
+    <x-slot:evidence>
+        <h2>{{ $batch->product->method->name }}</h2>
+        <ul class="steps">@foreach ($batch->product->method->steps as $step)<li>{{ $step }}</li>@endforeach</ul>
+        <p class="note">Never an electrode in a vessel: draw a sample, measure it, throw it away. Look at the glass before and after.</p>
+        @if ($batch->product->caution)<p class="note">{{ $batch->product->caution }}</p>@endif
+    </x-slot>
+</x-house>
