@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Rheacid\Bench;
 
 use Rheacid\Core\Numbers;
-use Rheacid\Core\Settling\SettlingCriterion;
 use Rheacid\Core\Settling\Settling;
+use Rheacid\Core\Settling\SettlingCriterion;
 use Rheacid\Core\Settling\Trace;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Pair;

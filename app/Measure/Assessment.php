@@ -17,11 +17,11 @@ use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Measuring\Equilibrium;
 use Rheacid\Core\Measuring\PhResult;
+use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Uncertainty\PhUncertainty;
 use Rheacid\Core\Uncertainty\UncertaintyInputs;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Replicate;
-use Rheacid\Core\Thermometry\Outcome;
 
 /** An occasion as it is judged: gathered from the records, decided in the core. The same for the preview and for the record. */
 final readonly class Assessment

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Measure;
 
+use Rheacid\Bench\Source;
 use Rheacid\Core\Electrode\CalibrationFunction;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Measuring\BufferValue;
@@ -17,7 +18,6 @@ use Rheacid\Models\Site;
 use Rheacid\Models\Verification;
 use Rheacid\Shelf\ControlChecks;
 use Rheacid\Shelf\Readiness;
-use Rheacid\Bench\Source;
 
 /** Gathers from the records what the portions of a measurement rest on, as it stood when they were read. */
 final class Foundations

@@ -15,8 +15,8 @@ use Rheacid\Core\Solutions\BufferFamily;
 use Rheacid\Core\Solutions\ComesAs;
 use Rheacid\Core\Solutions\SolutionKind;
 use Rheacid\Core\Solutions\Water;
-use Rheacid\SiteClock;
 use Rheacid\Records\Kept;
+use Rheacid\SiteClock;
 
 /**
  * A bottle of solution.

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Rheacid\Models;
 
-use Rheacid\Bench\Source;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Rheacid\Bench\Source;
+use Rheacid\Core\Thermometry\Outcome;
+use Rheacid\Core\Thermometry\VerificationFacts;
 use Rheacid\Core\Thermometry\VerificationFinding;
 use Rheacid\Core\Thermometry\VerificationMethod;
 use Rheacid\Core\Thermometry\VerificationVerdict;
-use Rheacid\Core\Thermometry\Outcome;
-use Rheacid\Core\Thermometry\VerificationFacts;
-use Rheacid\SiteClock;
 use Rheacid\Records\Kept;
+use Rheacid\SiteClock;
 
 /**
  * One check of a thermometer against a reference.

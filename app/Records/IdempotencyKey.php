@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Records;
 
-use Illuminate\Http\UploadedFile;
 use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 
 /** The identity of one sending: the form's own UUID and what stood in it. */

@@ -9,6 +9,7 @@ use Rheacid\Board\Lines;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Meter;
 use Rheacid\Models\Pair;
+use Rheacid\Models\Thermometer;
 use Rheacid\Records\Refused;
 
 /** Meters and electrodes by their code. */
@@ -42,6 +43,16 @@ final class Instruments
     public static function electrode(string $code): Electrode
     {
         return Electrode::query()->where('code', $code)->first() ?? throw self::unknown($code, 'electrode', 'an electrode');
+    }
+
+    public static function pair(int $id): Pair
+    {
+        return Pair::query()->findOrFail($id);
+    }
+
+    public static function thermometer(int $id): Thermometer
+    {
+        return Thermometer::query()->findOrFail($id);
     }
 
     private static function unknown(string $code, string $field, string $needed): Refused

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Rheacid\Shelf;
 
-use Rheacid\Core\Solutions\BufferFamily;
-use Rheacid\Core\Solutions\ComesAs;
 use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Failure;
+use Rheacid\Core\Solutions\BufferFamily;
+use Rheacid\Core\Solutions\ComesAs;
 use Rheacid\Core\Solutions\SolutionKind;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Models\Lot;

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Rheacid\Verify;
 
-use Rheacid\Bench\Source;
-use Rheacid\Http\FieldOf;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
+use Rheacid\Bench\Source;
 use Rheacid\Core\Failure;
 use Rheacid\Core\Numbers;
-use Rheacid\Core\Thermometry\VerificationMethod;
 use Rheacid\Core\Thermometry\Reference;
 use Rheacid\Core\Thermometry\StationPressure;
+use Rheacid\Core\Thermometry\VerificationMethod;
 use Rheacid\Core\Words\Quantity;
+use Rheacid\Http\FieldOf;
 use Rheacid\Models\SiteElevation;
 use Rheacid\Models\Thermometer;
 use Rheacid\Records\Refused;

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace Rheacid\View;
 
-use Rheacid\Board\Lines;
-use Rheacid\Board\ThermometerLine;
 use Illuminate\Support\Collection;
 use Rheacid\Bench\SimulatedBench;
+use Rheacid\Board\Lines;
+use Rheacid\Board\ThermometerLine;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Simulation\BathKind;
 use Rheacid\Core\Thermometry\VerificationMethod;
 use Rheacid\Core\Thermometry\VerifiedRange;
 use Rheacid\Models\SiteElevation;
 use Rheacid\Models\Thermometer;
-use Rheacid\Models\Verification;
 use Rheacid\Models\ThermometerService;
+use Rheacid\Models\Verification;
 use Rheacid\Shelf\Thermometers;
 
 /** What the page of a thermometer in its bath shows. */

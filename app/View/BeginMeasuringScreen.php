@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rheacid\View;
 
 use Rheacid\Bench\SimulatedBench;
-use Rheacid\Board\Lines;
 use Rheacid\Board\PairLine;
 use Rheacid\Board\ThermometerLine;
 use Rheacid\Models\Batch;

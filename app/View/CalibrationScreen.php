@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Rheacid\View;
 
-use Rheacid\Board\Lines;
 use Carbon\CarbonImmutable;
+use Rheacid\Board\Lines;
 use Rheacid\Core\Care\CareStep;
-use Rheacid\Core\Care\PairStatus;
 use Rheacid\Core\Care\PairState;
+use Rheacid\Core\Care\PairStatus;
 use Rheacid\Core\Electrode\Finding;
 use Rheacid\Core\Electrode\Severity;
 use Rheacid\Core\Electrode\Verdict;
@@ -16,8 +16,8 @@ use Rheacid\Core\Numbers;
 use Rheacid\Core\Words\FindingWords;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
-use Rheacid\SiteClock;
 use Rheacid\Shelf\Readiness;
+use Rheacid\SiteClock;
 use Rheacid\View\Figures\ResponseLine;
 
 /** What the page of a calibration shows: the verdict in one sentence, the findings, what to do next, the response line. */

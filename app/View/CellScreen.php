@@ -4,25 +4,22 @@ declare(strict_types=1);
 
 namespace Rheacid\View;
 
-use Rheacid\Board\BottleLine;
-use Rheacid\Board\Lines;
-use Rheacid\Core\Solutions\SolutionKind;
-use Rheacid\Shelf\Bottles;
-use Rheacid\Shelf\Readiness;
-use Rheacid\Models\CellCalibration;
 use Illuminate\Support\Collection;
-use Rheacid\Actions\Calibrate\CalibrateCell;
 use Rheacid\Bench\Cup;
 use Rheacid\Bench\SimulatedBench;
+use Rheacid\Board\BottleLine;
+use Rheacid\Board\Lines;
 use Rheacid\Core\Care\PairStatus;
 use Rheacid\Core\Electrode\Conductivity;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Numbers;
-use Rheacid\Models\Lot;
+use Rheacid\Core\Solutions\SolutionKind;
+use Rheacid\Models\CellCalibration;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Pair;
+use Rheacid\Shelf\Bottles;
+use Rheacid\Shelf\Readiness;
 use Rheacid\SiteClock;
-use Rheacid\Shelf\Cells;
 
 /** What the page of a conductivity or redox sensor shows. */
 final readonly class CellScreen

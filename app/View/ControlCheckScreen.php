@@ -4,20 +4,18 @@ declare(strict_types=1);
 
 namespace Rheacid\View;
 
-use Rheacid\Board\BottleLine;
-use Rheacid\Board\Lines;
-use Rheacid\Core\Solutions\SolutionKind;
-use Rheacid\Shelf\Bottles;
 use Illuminate\Support\Collection;
-use Rheacid\Actions\Calibrate\OpenRun;
 use Rheacid\Bench\Cup;
 use Rheacid\Bench\SimulatedBench;
+use Rheacid\Board\BottleLine;
+use Rheacid\Board\Lines;
 use Rheacid\Core\Settling\Settling;
-use Rheacid\Models\ControlCheck;
+use Rheacid\Core\Solutions\SolutionKind;
 use Rheacid\Models\CalibrationPoint;
-use Rheacid\Models\Lot;
-use Rheacid\Models\Pair;
+use Rheacid\Models\ControlCheck;
 use Rheacid\Models\Measurement;
+use Rheacid\Models\Pair;
+use Rheacid\Shelf\Bottles;
 use Rheacid\View\Figures\CheckChart;
 
 /** What the page of check buffers shows. */

@@ -11,9 +11,9 @@ use Rheacid\Core\Numbers;
 use Rheacid\Core\Words\CareWords;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\Pair;
-use Rheacid\SiteClock;
 use Rheacid\Shelf\Cleaning;
 use Rheacid\Shelf\Health;
+use Rheacid\SiteClock;
 use Rheacid\View\Figures\HistoryChart;
 
 /** How an electrode fares: its figures over time with what the policy allows, and when the next one is to be ordered. */

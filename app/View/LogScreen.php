@@ -6,20 +6,19 @@ namespace Rheacid\View;
 
 use Rheacid\Board\BottleLine;
 use Rheacid\Board\Lines;
-use Rheacid\Core\Solutions\SolutionKind;
-use Rheacid\Shelf\Bottles;
-use Rheacid\Models\PointKind;
-use Rheacid\Actions\Calibrate\OpenRun;
 use Rheacid\Core\Electrode\BufferRecognition;
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Logs\LogColumns;
 use Rheacid\Core\Logs\LogTable;
 use Rheacid\Core\Logs\Plateau;
-use Rheacid\Core\Settling\SettlingCriterion;
 use Rheacid\Core\Settling\Settling;
+use Rheacid\Core\Settling\SettlingCriterion;
+use Rheacid\Core\Solutions\SolutionKind;
 use Rheacid\Models\LogUpload;
 use Rheacid\Models\Lot;
+use Rheacid\Models\PointKind;
+use Rheacid\Shelf\Bottles;
 use Rheacid\View\Figures\SettlingTrace;
 
 /** What the preview of a log shows: which column is what, the plateaus that were found, and what would be taken from each. */

@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace Rheacid\View;
 
-use Rheacid\Models\RunState;
 use Rheacid\Bench\Cup;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\Source;
-use Rheacid\Core\Numbers;
 use Rheacid\Core\BeyondRange;
 use Rheacid\Core\Electrode\CalibrationFit;
-use Rheacid\Models\PointKind;
+use Rheacid\Core\Numbers;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Core\Solutions\BufferOrder;
 use Rheacid\Core\Words\StateWords;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Lot;
+use Rheacid\Models\PointKind;
+use Rheacid\Models\RunState;
 use Rheacid\Shelf\Fits;
 
 /** What the page of a running calibration shows. */

@@ -6,17 +6,16 @@ namespace Rheacid\View;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
-use Rheacid\Actions\Verify\ChooseOutcome;
 use Rheacid\Core\Numbers;
-use Rheacid\Core\Thermometry\VerificationMethod;
-use Rheacid\Core\Thermometry\VerificationVerdict;
 use Rheacid\Core\Thermometry\Drift;
 use Rheacid\Core\Thermometry\Outcome;
+use Rheacid\Core\Thermometry\VerificationMethod;
+use Rheacid\Core\Thermometry\VerificationVerdict;
 use Rheacid\Core\Words\ThermometerWords;
 use Rheacid\Models\Replicate;
 use Rheacid\Models\Verification;
-use Rheacid\SiteClock;
 use Rheacid\Shelf\Thermometers;
+use Rheacid\SiteClock;
 use Rheacid\View\Figures\CheckChart;
 use Rheacid\View\Figures\ErrorRule;
 

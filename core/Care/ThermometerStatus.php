@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Care;
 
-use Rheacid\Core\Thermometry\VerificationVerdict;
 use Rheacid\Core\Thermometry\Outcome;
+use Rheacid\Core\Thermometry\VerificationVerdict;
 
 /** The state of a thermometer, and until when it holds. */
 final readonly class ThermometerStatus

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Electrode;
 
-use Rheacid\Core\DatedTrend;
+use Rheacid\Core\Maths\DatedTrend;
 
 /**
  * How the slope of an electrode falls over the months, and when its line meets the policy's lowest slope.

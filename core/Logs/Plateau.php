@@ -6,8 +6,8 @@ namespace Rheacid\Core\Logs;
 
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Settling\Settling;
-use Rheacid\Core\Settling\TraceProgress;
 use Rheacid\Core\Settling\Trace;
+use Rheacid\Core\Settling\TraceProgress;
 
 /** A stretch of a log that ends at rest: one cup. */
 final readonly class Plateau

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Thermometry;
 
-use Rheacid\Core\DatedTrend;
+use Rheacid\Core\Maths\DatedTrend;
 use Rheacid\Core\Days;
 
 /** How the error of a thermometer walks, and when it would leave the tolerance, with the 90 % interval of the mean line. */

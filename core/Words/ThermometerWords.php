@@ -6,14 +6,14 @@ namespace Rheacid\Core\Words;
 
 use Rheacid\Core\Care\ThermometerState;
 use Rheacid\Core\Numbers;
-use Rheacid\Core\Thermometry\VerificationFinding;
-use Rheacid\Core\Thermometry\VerificationMethod;
-use Rheacid\Core\Thermometry\VerificationVerdict;
 use Rheacid\Core\Thermometry\IntervalPlan;
 use Rheacid\Core\Thermometry\IntervalPolicy;
 use Rheacid\Core\Thermometry\IntervalReason;
 use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Thermometry\Stress;
+use Rheacid\Core\Thermometry\VerificationFinding;
+use Rheacid\Core\Thermometry\VerificationMethod;
+use Rheacid\Core\Thermometry\VerificationVerdict;
 
 /** Thermometer checks in the words of the bench. Verification, calibration and adjustment are kept apart. */
 final class ThermometerWords

@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
-use Rheacid\Core\Care\CareKind;
-use Rheacid\Models\Electrode;
-use Rheacid\Models\CareEvent;
-use Rheacid\Actions\Site\FoundSite;
-use Rheacid\Actions\Site\TakeOn;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
+use Rheacid\Actions\Site\FoundSite;
+use Rheacid\Actions\Site\TakeOn;
+use Rheacid\Core\Care\CareKind;
+use Rheacid\Models\CareEvent;
+use Rheacid\Models\Electrode;
 use Rheacid\Models\Person;
 use Rheacid\Models\Role;
-use Rheacid\SiteClock;
 use Rheacid\Records\Entry;
-use Rheacid\Records\Recording;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Recording;
+use Rheacid\SiteClock;
 
 /**
  * Quillmere Pantry Works: an invented cooperative with invented people, relative to now and the same each time. Its past is

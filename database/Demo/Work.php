@@ -4,17 +4,13 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
-use Rheacid\Models\MeasurementDraft;
-use Rheacid\Models\CalibrationRun;
-use Rheacid\Core\Solutions\BottleEvent;
-use Rheacid\Models\SessionMoment;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Actions\Bench\MoveElectrode;
 use Rheacid\Actions\Calibrate\AcceptPoint;
 use Rheacid\Actions\Calibrate\CalibrateCell;
-use Rheacid\Actions\Calibrate\ReadControlCheck;
 use Rheacid\Actions\Calibrate\OpenRun;
+use Rheacid\Actions\Calibrate\ReadControlCheck;
 use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Actions\Measure\BeginMeasuring;
 use Rheacid\Actions\Measure\RecordMeasurement;
@@ -31,17 +27,21 @@ use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\Dirt;
 use Rheacid\Core\Care\SoakSchool;
 use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Solutions\BottleEvent;
 use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Thermometry\Reference;
 use Rheacid\Models\Batch;
+use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Lot;
+use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
+use Rheacid\Models\SessionMoment;
 use Rheacid\Models\Thermometer;
 use Rheacid\Records\IdempotencyKey;
-use Rheacid\Verify\VerificationInput;
 use Rheacid\Verify\RtdInput;
+use Rheacid\Verify\VerificationInput;
 
 /** What the invented people of the demo do at the simulated bench, each through the application's own action. */
 final readonly class Work

@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
-use Rheacid\Core\Solutions\BufferFamily;
-use Rheacid\Core\Solutions\ComesAs;
-use Rheacid\Core\Solutions\SolutionKind;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\Dirt;
 use Rheacid\Core\Care\SoakSchool;
 use Rheacid\Core\Simulation\Noise;
+use Rheacid\Core\Solutions\BufferFamily;
+use Rheacid\Core\Solutions\ComesAs;
+use Rheacid\Core\Solutions\SolutionKind;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
-use Rheacid\Records\Recording;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Recording;
 
 /** A year at the demo's shelf: electrodes that wear, bottles that are used up, care that is logged. Invented. */
 final readonly class Year

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use Rheacid\Records\IdempotencyKey;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Actions\Logs\UploadLog;
+use Rheacid\Records\IdempotencyKey;
 
 /** Every kind of page under axe, a rule engine for WCAG 2.2: nothing serious, nothing moderate. */
 final class AccessibilityTest extends BrowserTestCase

@@ -29,7 +29,7 @@ final class HandsOnTest extends BrowserTestCase
             ->touches('sample of CS-0417')->seesAcceptAwake()->touches('Accept portion 2')->sees('not needed')
             ->touches('Record on CS-0417')->sees('Recorded on CS-0417.');
 
-        self::assertEqualsWithDelta(5.7, Measurement::query()->sole()->occasion->decision->value, 0.02);
+        self::assertEqualsWithDelta(5.7, $this->decided(Measurement::query()->sole())->value, 0.02);
     }
 
     public function test_a_connection_lost_in_the_middle_of_a_run_loses_nothing(): void

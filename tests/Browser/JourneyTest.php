@@ -37,7 +37,7 @@ final class JourneyTest extends BrowserTestCase
             ->presses(WebDriverKeys::ENTER)->sees('Readings')->sees('evidence');
 
         $reading = Measurement::query()->sole();
-        self::assertEqualsWithDelta(5.7, $reading->occasion->decision->value, 0.02, 'the demo cup holds pH 5.70');
+        self::assertEqualsWithDelta(5.7, $this->decided($reading)->value, 0.02, 'the demo cup holds pH 5.70');
         self::assertNull(LedgerCheck::run()['difference']);
         $oda->tabsTo('evidence')->presses(WebDriverKeys::ENTER)->sees('Probe thermometer T-03')->sees('Q-27')
             ->tabsTo('calibrated')->presses(WebDriverKeys::ENTER)->sees('What the policy asks');

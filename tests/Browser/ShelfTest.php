@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use Rheacid\Core\Care\ElectrodeKind;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Rheacid\Bench\Source;
+use Rheacid\Core\Care\ElectrodeKind;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Electrode;

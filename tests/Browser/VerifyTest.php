@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use Rheacid\Bench\Source;
 use Carbon\CarbonImmutable;
 use Facebook\WebDriver\WebDriverKeys;
 use Rheacid\Actions\Verify\RecordVerification;
-use Rheacid\Core\Thermometry\VerificationVerdict;
+use Rheacid\Bench\Source;
 use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Thermometry\Reference;
-use Rheacid\Models\VerificationOutcome;
+use Rheacid\Core\Thermometry\VerificationVerdict;
 use Rheacid\Models\Replicate;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\Verification;
+use Rheacid\Models\VerificationOutcome;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Verify\VerificationInput;
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
-use Rheacid\Core\Electrode\Buffer;
-use Rheacid\Core\Contradiction;
 use Rheacid\Core\BeyondRange;
+use Rheacid\Core\Contradiction;
+use Rheacid\Core\Electrode\Buffer;
 
 final class BufferTest extends TestCase
 {

@@ -6,12 +6,12 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Rheacid\Core\BeyondRange;
+use Rheacid\Core\Contradiction;
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\CalibrationPoint;
 use Rheacid\Core\Electrode\FitMethod;
 use Rheacid\Core\Electrode\Nernst;
-use Rheacid\Core\Contradiction;
-use Rheacid\Core\BeyondRange;
 
 final class CalibrationFitTest extends TestCase
 {

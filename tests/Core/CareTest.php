@@ -12,10 +12,10 @@ use Rheacid\Core\Care\CareSchedule;
 use Rheacid\Core\Care\CleaningEffect;
 use Rheacid\Core\Care\CleaningProof;
 use Rheacid\Core\Care\IntervalKind;
+use Rheacid\Core\Contradiction;
 use Rheacid\Core\Electrode\CellStandard;
 use Rheacid\Core\Electrode\TemperatureGap;
 use Rheacid\Core\Electrode\Verdict;
-use Rheacid\Core\Contradiction;
 use Rheacid\Core\Solutions\BufferOrder;
 use Rheacid\Core\Solutions\SolutionKind;
 

@@ -7,9 +7,9 @@ namespace Tests\Core;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Care\ChartSignal;
-use Rheacid\Core\Care\ControlCheckStatus;
 use Rheacid\Core\Care\ControlChart;
 use Rheacid\Core\Care\ControlCheckFacts;
+use Rheacid\Core\Care\ControlCheckStatus;
 use Rheacid\Core\Limits\ReleaseBlock;
 
 final class CheckTest extends TestCase

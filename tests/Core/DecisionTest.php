@@ -7,11 +7,11 @@ namespace Tests\Core;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Limits\Comparison;
+use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\Decision;
 use Rheacid\Core\Limits\DecisionRule;
 use Rheacid\Core\Limits\Limit;
 use Rheacid\Core\Limits\LimitKind;
-use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\Overall;
 
 final class DecisionTest extends TestCase

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Contradiction;
 use Rheacid\Core\Electrode\Conductivity;
 use Rheacid\Core\Electrode\ElectrodeTrend;
-use Rheacid\Core\Contradiction;
 
 /** When an electrode leaves its policy, and what a conductivity means. */
 final class ElectrodeTrendTest extends TestCase
@@ -26,7 +26,7 @@ final class ElectrodeTrendTest extends TestCase
     {
         $history = self::falling(0.01, [0, 60, 120, 180, 240, 300]);
         foreach ([0.4, -0.3, 0.2, -0.4, 0.3, -0.2] as $i => $scatter) {
-            $history[$i][1] += $scatter;
+            $history[$i] = [$history[$i][0], $history[$i][1] + $scatter];
         }
         $trend = ElectrodeTrend::of($history, 90);
 

@@ -80,6 +80,7 @@ final class ForecastTest extends TestCase
     public function test_the_words_promise_no_more_than_the_numbers(): void
     {
         $at = static fn(float $hours): string => "h$hours";
+        /** @param non-empty-list<array{float, float}> $readings */
         $say = static fn(array $readings, float $within): string => ForecastWords::sentence(Forecast::of($readings, 4.6, 0.0, $within), $at);
 
         self::assertSame('reached about h16', $say([[0.0, 5.0], [20.0, 4.5]], 24.0));

@@ -41,11 +41,11 @@ final class JudgeTest extends TestCase
     public function test_no_later_value_proves_that_a_deadline_was_met(): void
     {
         $week = self::critical('within a week', 4.6, Applies::WithinHours, 168);
-        $at = static fn(float $hours, array $met = []): Judge => Judge::on([self::ph(new Portion(4.46, 0.08))], [$week], new Occasion(Stage::Underway, ['start' => $hours], metInTime: $met));
+        $at = static fn(float $hours, string ...$met): Judge => Judge::on([self::ph(new Portion(4.46, 0.08))], [$week], new Occasion(Stage::Underway, ['start' => $hours], metInTime: array_values($met)));
 
         self::assertSame([Conformity::Inconclusive, Conformity::Inside, true, Overall::Hold], [$at(190)->due[0]->conformity, $at(190)->due[0]->valueConformity, $at(190)->due[0]->late, $at(190)->overall]);
         self::assertSame('Critical limit not proven in time', LimitWords::head($at(190)->due[0]));
-        self::assertSame(Overall::Accept, $at(190, ['within a week'])->overall, 'it was met in time before');
+        self::assertSame(Overall::Accept, $at(190, 'within a week')->overall, 'it was met in time before');
         self::assertSame(Overall::Accept, $at(168)->overall, 'at its hour it is still in time');
     }
 
@@ -74,7 +74,7 @@ final class JudgeTest extends TestCase
     public function test_what_is_not_trusted_proves_nothing_but_may_break_a_limit(): void
     {
         $limits = [self::critical('equilibrium', 4.6), new ProductLimit(Limit::between('recipe', LimitKind::Target, 3.4, 4.3))];
-        $judge = static fn(Portion ...$portions): array => self::conformities(Judge::on([self::ph(...$portions)], $limits, new Occasion(Stage::Underway)));
+        $judge = static fn(Portion $portion, Portion ...$others): array => self::conformities(Judge::on([self::ph($portion, ...$others)], $limits, new Occasion(Stage::Underway)));
 
         self::assertSame(['equilibrium' => Conformity::Inconclusive, 'recipe' => Conformity::Inconclusive], $judge(new Portion(4.2, 0.05, false)));
         self::assertSame(['equilibrium' => Conformity::Outside, 'recipe' => Conformity::Outside], $judge(new Portion(4.9, 0.05, false)));
@@ -158,9 +158,9 @@ final class JudgeTest extends TestCase
         return new ProductLimit(Limit::edge($name, LimitKind::Critical, Comparison::AtMost, $atMost), $applies, $hours, $since, null, $measurand, $basis);
     }
 
-    private static function ph(Portion ...$portions): Result
+    private static function ph(Portion $portion, Portion ...$others): Result
     {
-        return new Result('ph', '', array_values($portions));
+        return new Result('ph', '', [$portion, ...array_values($others)]);
     }
 
     /** @return array<string, Conformity> */

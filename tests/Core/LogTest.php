@@ -109,7 +109,7 @@ final class LogTest extends TestCase
     public function test_a_short_disturbance_does_not_make_two_cups_of_one(): void
     {
         $points = self::log([[120, 170.0]], 0)->points;
-        $points[60][1] = 150.0;
+        $points[60] = [$points[60][0], 150.0, $points[60][2]];
 
         self::assertCount(1, Plateau::in(Trace::of($points)));
     }

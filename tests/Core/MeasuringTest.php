@@ -108,7 +108,7 @@ final class MeasuringTest extends TestCase
     public function test_equilibrium_is_proven_when_the_parts_agree_and_nothing_moved_for_a_day(): void
     {
         $yesterday = [['hours' => 20.0, 'ph' => 4.25]];
-        $proven = static fn(array $now, array $before, array $places = ['brine', 'solids']): bool => Equilibrium::isProven($now, $places, $before);
+        $proven = self::proven(...);
 
         self::assertTrue($proven(['brine' => 4.2, 'solids' => 4.3], $yesterday));
         self::assertFalse($proven(['brine' => 4.2, 'solids' => 4.301], $yesterday), 'brine and pieces differ');
@@ -136,13 +136,23 @@ final class MeasuringTest extends TestCase
         }
     }
 
+    /**
+     * @param array<string, float> $now
+     * @param list<array{hours: float, ph: float}> $before
+     * @param list<string> $places
+     */
+    private static function proven(array $now, array $before, array $places = ['brine', 'solids']): bool
+    {
+        return Equilibrium::isProven($now, $places, $before);
+    }
+
     /** @param non-empty-list<PhPortion> $portions */
     private static function read(array $portions, Foundation $rests, float $matrix = self::SLURRY): PhResult
     {
         return PhResult::of($portions, $rests, new MethodRules(2, 0.05, 20, 25, $matrix), [], [self::limit()]);
     }
 
-    /** @param list<Portion> $portions */
+    /** @param non-empty-list<Portion> $portions */
     private static function against46(array $portions): Conformity
     {
         return Judge::on([new Result('ph', '', $portions)], [self::limit()], new Occasion(Stage::Underway))->due[0]->conformity;

@@ -6,8 +6,8 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Rheacid\Core\Electrode\Nernst;
 use Rheacid\Core\BeyondRange;
+use Rheacid\Core\Electrode\Nernst;
 
 final class NernstTest extends TestCase
 {

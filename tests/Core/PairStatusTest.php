@@ -8,8 +8,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Care\CalibrationFacts;
 use Rheacid\Core\Care\CareKind;
-use Rheacid\Core\Care\PairStatus;
 use Rheacid\Core\Care\PairState;
+use Rheacid\Core\Care\PairStatus;
 use Rheacid\Core\Electrode\Verdict;
 
 final class PairStatusTest extends TestCase

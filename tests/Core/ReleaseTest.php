@@ -37,10 +37,10 @@ final class ReleaseTest extends TestCase
     #[DataProvider('histories')]
     public function test_what_was_missed_or_broken_stays_so_until_the_lead_decides(array $history, ?MissingReason $reason, ?MissingReason $disposed): void
     {
-        $of = static fn(array $names): Release => Release::of([new ReleaseLimit('a', LimitKind::Critical)], array_map(static fn(JudgedBefore $one): array => [$one], $history), [], $names, false);
+        $of = static fn(string ...$names): Release => Release::of([new ReleaseLimit('a', LimitKind::Critical)], array_map(static fn(JudgedBefore $one): array => [$one], $history), [], array_values($names), false);
 
-        self::assertSame([$reason, $reason === null], [$of([])->missing[0]['reason'] ?? null, $of([])->releasable]);
-        self::assertSame([$disposed, $disposed === null], [$of(['a'])->missing[0]['reason'] ?? null, $of(['a'])->releasable]);
+        self::assertSame([$reason, $reason === null], [$of()->missing[0]['reason'] ?? null, $of()->releasable]);
+        self::assertSame([$disposed, $disposed === null], [$of('a')->missing[0]['reason'] ?? null, $of('a')->releasable]);
     }
 
     public function test_only_binding_limits_whose_condition_holds_are_asked(): void

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Rheacid\Core\TimesNotIncreasing;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Contradiction;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Core\Settling\Trace;
+use Rheacid\Core\TimesNotIncreasing;
 
 final class SettlingTest extends TestCase
 {

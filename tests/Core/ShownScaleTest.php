@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Contradiction;
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\CalibrationPoint;
 use Rheacid\Core\Electrode\Criteria;
@@ -14,7 +15,6 @@ use Rheacid\Core\Electrode\ShownJudgement;
 use Rheacid\Core\Electrode\ShownScale;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Electrode\Verdict;
-use Rheacid\Core\Contradiction;
 
 /** A meter that shows only pH and keeps its calibration to itself. */
 final class ShownScaleTest extends TestCase

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Rheacid\Core\Care\FollowUp;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\CareStep;
 use Rheacid\Core\Care\Dirt;
+use Rheacid\Core\Care\FollowUp;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Electrode\Diagnosis;
 use Rheacid\Core\Electrode\Finding;

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Rheacid\Actions\Calibrate\ReadControlCheck;
-use Rheacid\Models\ControlCheck;
-use Rheacid\Models\SessionMoment;
 use Carbon\CarbonImmutable;
 use Database\Demo\Scenario;
 use Illuminate\Foundation\Testing\TestCase;
@@ -16,6 +13,7 @@ use Illuminate\Support\Str;
 use Rheacid\Actions\Bench\MoveElectrode;
 use Rheacid\Actions\Calibrate\AcceptPoint;
 use Rheacid\Actions\Calibrate\OpenRun;
+use Rheacid\Actions\Calibrate\ReadControlCheck;
 use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Actions\Measure\BeginMeasuring;
 use Rheacid\Actions\Measure\RecordMeasurement;
@@ -27,11 +25,14 @@ use Rheacid\Core\Limits\Stage;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationRun;
+use Rheacid\Models\ControlCheck;
+use Rheacid\Models\Decision;
 use Rheacid\Models\Lot;
-use Rheacid\Models\Pair;
-use Rheacid\Models\Person;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
+use Rheacid\Models\Pair;
+use Rheacid\Models\Person;
+use Rheacid\Models\SessionMoment;
 use Rheacid\Models\Thermometer;
 use Rheacid\Records\IdempotencyKey;
 
@@ -161,6 +162,12 @@ abstract class BenchTestCase extends TestCase
         }
 
         return app(RecordMeasurement::class)($this->people['checker'], IdempotencyKey::own(), $draft);
+    }
+
+    /** What stands of the occasion. */
+    protected function decided(Measurement $measurement): Decision
+    {
+        return $measurement->occasion->decision()->firstOrFail();
     }
 
     protected function tapsCare(string $act): void

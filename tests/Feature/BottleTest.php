@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Rheacid\Core\Solutions\BottleEvent;
-use Rheacid\Actions\Calibrate\ReadControlCheck;
 use Rheacid\Actions\Ready\LogBottle;
 use Rheacid\Core\Limits\ReleaseBlock;
+use Rheacid\Core\Solutions\BottleEvent;
 use Rheacid\Records\IdempotencyKey;
 
 /** Dipped, made up, discarded: what befalls a bottle. */
@@ -27,7 +26,7 @@ final class BottleTest extends BenchTestCase
         $this->calibrate();
         $this->vouch();
 
-        self::assertContains(ReleaseBlock::SolutionBarred->value, $this->measure([4.45, 4.46])->occasion->decision->blocks);
+        self::assertContains(ReleaseBlock::SolutionBarred->value, $this->decided($this->measure([4.45, 4.46]))->blocks);
         $this->get('/calibrate/' . $this->pair()->id)->assertSee('Q-31 · not for critical limits');
     }
 

@@ -15,9 +15,9 @@ use Rheacid\Core\Care\SoakSchool;
 use Rheacid\Core\Words\CareWords;
 use Rheacid\Models\BatchEvent;
 use Rheacid\Models\CareEvent;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\LedgerCheck;
 use Rheacid\Records\Refused;
-use Rheacid\Records\IdempotencyKey;
 use Rheacid\Shelf\Cleaning;
 use Rheacid\Shelf\Readiness;
 
@@ -135,9 +135,9 @@ final class CareLogTest extends BenchTestCase
     public function test_an_inspection_names_what_was_not_good(): void
     {
         $this->actingAs($this->people['checker'])->post("/pairs/{$this->pair()->id}/care", ['act' => 'inspected', 'good' => ['electrolyte', 'bulb', 'hole', 'sleeve', 'batteries'], 'note' => 'one bubble', 'form' => self::formId()])->assertSessionHasNoErrors();
-        self::assertSame('not good: bubbles; one bubble', $this->pair()->electrode->careEvents->last()?->note);
+        self::assertSame('not good: bubbles; one bubble', $this->pair()->electrode->careEvents->last()->note);
 
         $this->post("/pairs/{$this->pair()->id}/care", ['act' => 'inspected', 'good' => array_keys(CareWords::inspection()), 'form' => self::formId()]);
-        self::assertSame('all good', $this->pair()->electrode->careEvents->last()?->note);
+        self::assertSame('all good', $this->pair()->electrode->careEvents->last()->note);
     }
 }

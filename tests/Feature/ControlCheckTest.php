@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Rheacid\Models\SessionMoment;
-use Rheacid\Core\Solutions\BottleEvent;
 use Rheacid\Actions\Calibrate\ReadControlCheck;
 use Rheacid\Actions\Ready\LogBottle;
 use Rheacid\Core\Care\PairState;
-use Rheacid\Models\ControlCheck;
+use Rheacid\Core\Solutions\BottleEvent;
 use Rheacid\Models\CalibrationVoid;
+use Rheacid\Models\ControlCheck;
 use Rheacid\Models\Measurement;
-use Rheacid\Records\LedgerCheck;
+use Rheacid\Models\SessionMoment;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\LedgerCheck;
 use Rheacid\Shelf\Readiness;
 
 final class ControlCheckTest extends BenchTestCase
@@ -21,13 +21,13 @@ final class ControlCheckTest extends BenchTestCase
     public function test_a_reading_on_a_checked_calibration_has_nothing_against_its_release(): void
     {
         $this->calibrate();
-        self::assertSame(['control-check-missing'], $this->measure([4.45, 4.46])->occasion->decision->blocks);
+        self::assertSame(['control-check-missing'], $this->decided($this->measure([4.45, 4.46]))->blocks);
 
         $this->check(4.0);
 
-        self::assertSame([], $this->measure([4.45, 4.46])->occasion->decision->blocks);
+        self::assertSame([], $this->decided($this->measure([4.45, 4.46]))->blocks);
         $this->wait(2 * 3600 + 60);
-        self::assertSame(['control-check-missing'], $this->measure([4.45, 4.46])->occasion->decision->blocks, 'after two hours it is due again');
+        self::assertSame(['control-check-missing'], $this->decided($this->measure([4.45, 4.46]))->blocks, 'after two hours it is due again');
     }
 
     public function test_a_failed_check_voids_the_calibration_back_to_the_last_good_one(): void

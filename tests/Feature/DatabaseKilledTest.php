@@ -12,8 +12,8 @@ use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Models\Decision;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
-use Rheacid\Records\LedgerCheck;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\LedgerCheck;
 
 /** The database process is killed at the worst moments; the same form is sent again when it is back. */
 final class DatabaseKilledTest extends BenchTestCase

@@ -67,7 +67,7 @@ final class HolesTest extends BenchTestCase
         self::assertNull($check->passed);
         self::assertSame(0, CalibrationVoid::query()->count());
         self::assertSame(PairState::Ready, Readiness::of($this->pair())->state);
-        self::assertContains('control-check-missing', $this->measure([4.45, 4.46])->occasion->decision->blocks);
+        self::assertContains('control-check-missing', $this->decided($this->measure([4.45, 4.46]))->blocks);
     }
 
     public function test_names_that_differ_by_an_accent_wait_together(): void

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Rheacid\Records\SealedTables;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -12,6 +11,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Models\Decision;
 use Rheacid\Models\Measurement;
 use Rheacid\Records\LedgerCheck;
+use Rheacid\Records\SealedTables;
 
 final class LedgerTest extends BenchTestCase
 {

@@ -16,8 +16,8 @@ use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\LogUpload;
 use Rheacid\Models\Replicate;
-use Rheacid\Records\LedgerCheck;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\LedgerCheck;
 
 /** The third source of readings: the log of a real meter. */
 final class LogImportTest extends BenchTestCase

@@ -13,8 +13,8 @@ use Rheacid\Core\Limits\Overall;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Replicate;
-use Rheacid\Records\Refused;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Refused;
 use Rheacid\Shelf\Readiness;
 
 final class MeasuringTest extends BenchTestCase
@@ -26,11 +26,11 @@ final class MeasuringTest extends BenchTestCase
 
         $reading = $this->measure([4.45, 4.48]);
 
-        self::assertEqualsWithDelta(4.48, $reading->occasion->decision->value, 0.002);
-        self::assertEqualsWithDelta(4.465, $reading->occasion->decision->mean, 0.002);
+        self::assertEqualsWithDelta(4.48, $this->decided($reading)->value, 0.002);
+        self::assertEqualsWithDelta(4.465, $this->decided($reading)->mean, 0.002);
         // By hand: buffers 0.0085, repeatability 0.018/√2, display 0.0029, temperature 0.0009, drift 0.02/√3 after the check, matrix 0.04/√3.
-        self::assertEqualsWithDelta(2 * sqrt(0.0085 ** 2 + 0.018 ** 2 / 2 + 0.0029 ** 2 + 0.0009 ** 2 + 0.02 ** 2 / 3 + 0.04 ** 2 / 3), $reading->occasion->decision->expanded_u, 0.0005);
-        self::assertSame(Overall::Accept, $reading->occasion->decision->overall);
+        self::assertEqualsWithDelta(2 * sqrt(0.0085 ** 2 + 0.018 ** 2 / 2 + 0.0029 ** 2 + 0.0009 ** 2 + 0.02 ** 2 / 3 + 0.04 ** 2 / 3), $this->decided($reading)->expanded_u, 0.0005);
+        self::assertSame(Overall::Accept, $this->decided($reading)->overall);
     }
 
     public function test_the_thermometers_correction_goes_into_the_ph_and_is_shown(): void
@@ -73,7 +73,7 @@ final class MeasuringTest extends BenchTestCase
         $this->calibrate();
         $this->vouch();
 
-        $decision = $this->measure([5.2, 5.21], batch: 'CS-0421')->occasion->decision;
+        $decision = $this->decided($this->measure([5.2, 5.21], batch: 'CS-0421'));
 
         self::assertSame(['Mash under way'], $decision->outcomes->pluck('name')->all());
         self::assertContains('Acid within a week', array_column($decision->not_due, 'name'));
@@ -87,7 +87,7 @@ final class MeasuringTest extends BenchTestCase
 
         $reading = $this->measure([4.55, 4.56], Stage::Equilibrium, 'CS-0409');
 
-        self::assertSame(Overall::Hold, $reading->occasion->decision->overall);
+        self::assertSame(Overall::Hold, $this->decided($reading)->overall);
         self::assertSame('held', $this->batch('CS-0409')->state()->value);
         $this->actingAs($this->people['checker'])->get("/readings/{$reading->id}")
             ->assertSeeInOrder(['Critical limit not proven.', 'Equilibrium: pH ≤ 4.6, lacks 0.05 to be proven.', 'Proves nothing.']);
@@ -100,7 +100,7 @@ final class MeasuringTest extends BenchTestCase
 
         $reading = $this->measure([4.45, 4.46]);
 
-        self::assertContains('calibration-overdue', $reading->occasion->decision->blocks);
+        self::assertContains('calibration-overdue', $this->decided($reading)->blocks);
         $this->actingAs($this->people['checker'])->get("/readings/{$reading->id}")->assertSee('The calibration is overdue');
     }
 
@@ -112,9 +112,9 @@ final class MeasuringTest extends BenchTestCase
         $above = $this->measure([7.3, 7.31]);
 
         self::assertEqualsWithDelta(0.59, $below->replicates[1]->outside_by_ph, 0.005);
-        self::assertSame([], array_intersect(['far-below-bracket', 'above-bracket'], $below->occasion->decision->blocks));
-        self::assertGreaterThan(0.075, $below->occasion->decision->expanded_u);
-        self::assertContains('above-bracket', $above->occasion->decision->blocks);
+        self::assertSame([], array_intersect(['far-below-bracket', 'above-bracket'], $this->decided($below)->blocks));
+        self::assertGreaterThan(0.075, $this->decided($below)->expanded_u);
+        self::assertContains('above-bracket', $this->decided($above)->blocks);
     }
 
     public function test_a_reading_outside_the_buffers_harms_nothing_that_is_read_after_it(): void
@@ -125,7 +125,7 @@ final class MeasuringTest extends BenchTestCase
         $this->wait(60);
 
         self::assertSame(PairState::Ready, Readiness::of($this->pair())->state);
-        self::assertSame([], $this->measure([4.45, 4.46])->occasion->decision->blocks);
+        self::assertSame([], $this->decided($this->measure([4.45, 4.46]))->blocks);
     }
 
     public function test_a_sample_far_from_the_temperature_of_the_calibration_is_marked(): void

@@ -7,9 +7,9 @@ namespace Tests\Feature;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Models\CareEvent;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\LedgerCheck;
 use Rheacid\Records\Recording;
-use Rheacid\Records\IdempotencyKey;
 
 /** Several people write at the same moment, each from a process and a connection of their own. */
 final class ParallelTest extends BenchTestCase

@@ -13,16 +13,16 @@ use Rheacid\Core\Care\Dirt;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Electrode\Verdict;
-use Rheacid\Models\ControlCheck;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\CareEvent;
 use Rheacid\Models\CellCalibration;
+use Rheacid\Models\ControlCheck;
 use Rheacid\Models\Meter;
 use Rheacid\Models\Policy;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\LedgerCheck;
 use Rheacid\Records\Refused;
-use Rheacid\Records\IdempotencyKey;
 use Rheacid\Shelf\Readiness;
 
 /** What stands on the shelf, what is done to it, and what is refused. */

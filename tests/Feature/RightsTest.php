@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Rheacid\Records\IdempotencyKey;
 use Illuminate\Routing\Route as RouteModel;
 use Illuminate\Support\Facades\Route;
 use Rheacid\Actions\Logs\UploadLog;
@@ -12,6 +11,7 @@ use Rheacid\Models\Calibration;
 use Rheacid\Models\LogUpload;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
+use Rheacid\Records\IdempotencyKey;
 
 /** Every route, asked as everybody. */
 final class RightsTest extends BenchTestCase
@@ -100,8 +100,7 @@ final class RightsTest extends BenchTestCase
         $log = LogUpload::query()->first() ?? (new UploadLog())($this->people['checker'], IdempotencyKey::own(), 'a.csv', "1;2;20\n2;2;20", $this->pair(), null);
         $existing += ['calibration' => $calibration->id, 'run' => $calibration->calibration_run_id, 'measurement' => $reading->id, 'draft' => $draft?->id, 'log' => $log->id];
         $found = [];
-        foreach (Route::getRoutes() as $route) {
-            assert($route instanceof RouteModel);
+        foreach (Route::getRoutes()->getRoutes() as $route) {
             if (in_array('auth', $route->gatherMiddleware(), true)) {
                 $found[] = [$route->methods()[0], '/' . trim((string) preg_replace_callback('/\{(\w+)\}/', static fn(array $match): string => $number ?? (string) $existing[$match[1]], $route->uri()), '/')];
             }

@@ -4,16 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Rheacid\Core\Care\CareKind;
-use Rheacid\Actions\Ready\LogCare;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Actions\Calibrate\LeaveRun;
+use Rheacid\Actions\Ready\LogCare;
 use Rheacid\Bench\Cup;
 use Rheacid\Bench\SimulatedBench;
-use Rheacid\Models\CareEvent;
+use Rheacid\Core\Care\CareKind;
 use Rheacid\Models\Meter;
-use Rheacid\Records\Refused;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Refused;
 
 /** The shelf and the simulated bench, as people see them. */
 final class ShelfTest extends BenchTestCase
@@ -93,7 +92,7 @@ final class ShelfTest extends BenchTestCase
         $this->wait(20 * 24 * 3600);
         $this->calibrate();
 
-        self::assertContains('thermometer-overdue', $this->measure([4.45, 4.46])->occasion->decision->blocks);
+        self::assertContains('thermometer-overdue', $this->decided($this->measure([4.45, 4.46]))->blocks);
     }
 
     public function test_the_simulated_bench_tells_labels_and_never_what_is_in_a_cup(): void

@@ -30,8 +30,8 @@ final class ShownPhTest extends BenchTestCase
 
         $reading = $this->measureShown(['4,45', '4.47']);
 
-        self::assertSame(4.47, $reading->occasion->decision->value);
-        $fit = array_column($reading->occasion->decision->budget, 'u', 'name')['fit'];
+        self::assertSame(4.47, $this->decided($reading)->value);
+        $fit = array_column($this->decided($reading)->budget, 'u', 'name')['fit'];
         self::assertEqualsWithDelta(0.034 / sqrt(3), $fit, 0.0005);
         $this->get("/readings/{$reading->id}")->assertSee('the meter keeps slope and offset to itself')->assertSee('pH 4.47');
     }

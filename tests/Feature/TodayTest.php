@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Rheacid\Today\BatchTasks;
-use Rheacid\Batches\Deadlines;
 use Carbon\CarbonImmutable;
 use Rheacid\Actions\Calibrate\AcceptPoint;
 use Rheacid\Actions\Calibrate\CalibrateCell;
 use Rheacid\Actions\Calibrate\LeaveRun;
 use Rheacid\Actions\Ready\LogCare;
-use Rheacid\Batches\Deadline;
+use Rheacid\Batches\Deadlines;
 use Rheacid\Bench\CellReading;
 use Rheacid\Bench\TypedReading;
 use Rheacid\Core\Care\CareKind;
@@ -19,8 +17,9 @@ use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Solutions\BufferLot;
 use Rheacid\Core\Uncertainty\UncertaintyInputs;
 use Rheacid\Measure\Help;
-use Rheacid\SiteClock;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\SiteClock;
+use Rheacid\Today\BatchTasks;
 use Rheacid\Today\DayPlan;
 use Rheacid\Today\DueDate;
 use Rheacid\Today\Week;

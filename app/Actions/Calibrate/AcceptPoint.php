@@ -7,9 +7,9 @@ namespace Rheacid\Actions\Calibrate;
 use Rheacid\Actions\Bench\MoveElectrode;
 use Rheacid\Actions\KeepTrace;
 use Rheacid\Bench\Observation;
-use Rheacid\Board\Lines;
 use Rheacid\Bench\ReadingSource;
 use Rheacid\Bench\Source;
+use Rheacid\Board\Lines;
 use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Electrode\BufferTables;
 use Rheacid\Core\Electrode\CalibrationFit;
@@ -25,12 +25,12 @@ use Rheacid\Models\Lot;
 use Rheacid\Models\Person;
 use Rheacid\Models\PointKind;
 use Rheacid\Models\RunState;
-use Rheacid\SiteClock;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\IdempotencyKey;
 use Rheacid\Shelf\Fits;
+use Rheacid\SiteClock;
 
 /** Takes the reading of one station of a run. With the last one the run is completed and judged. */
 final readonly class AcceptPoint

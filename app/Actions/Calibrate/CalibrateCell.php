@@ -16,14 +16,14 @@ use Rheacid\Models\LotUse;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
-use Rheacid\SiteClock;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\IdempotencyKey;
 use Rheacid\Shelf\Bottles;
 use Rheacid\Shelf\Occupancy;
 use Rheacid\Shelf\Readiness;
+use Rheacid\SiteClock;
 
 /** Reads a conductivity standard or a redox standard: one gives the cell factor, the other an offset. */
 final class CalibrateCell

@@ -14,18 +14,18 @@ use Rheacid\Core\Electrode\Segment;
 use Rheacid\Core\Electrode\ShownJudgement;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Version;
-use Rheacid\Models\ControlCheck;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CalibrationRun;
+use Rheacid\Models\ControlCheck;
 use Rheacid\Models\RunEvent;
 use Rheacid\Models\RunState;
-use Rheacid\SiteClock;
-use Rheacid\Records\Entry;
-use Rheacid\Shelf\Fits;
 use Rheacid\Models\SessionMoment;
+use Rheacid\Records\Entry;
 use Rheacid\Shelf\CareLog;
+use Rheacid\Shelf\Fits;
 use Rheacid\Shelf\Health;
+use Rheacid\SiteClock;
 
 /** Judges a run whose stations all have their point, and writes the calibration. */
 final class CompleteRun

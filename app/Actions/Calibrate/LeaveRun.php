@@ -9,8 +9,8 @@ use Rheacid\Models\Person;
 use Rheacid\Models\RunEvent;
 use Rheacid\Models\RunState;
 use Rheacid\Records\Entry;
-use Rheacid\Records\Recording;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Recording;
 
 /** Leaves a run without a verdict. The points stay on record; the calibration before stays in force unless it was found off. */
 final class LeaveRun

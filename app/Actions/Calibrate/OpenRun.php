@@ -16,17 +16,17 @@ use Rheacid\Models\Lot;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
+use Rheacid\Models\PointKind;
 use Rheacid\Models\RunEvent;
 use Rheacid\Models\RunState;
-use Rheacid\SiteClock;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\IdempotencyKey;
-use Rheacid\Models\PointKind;
 use Rheacid\Shelf\Bottles;
 use Rheacid\Shelf\Occupancy;
 use Rheacid\Shelf\Readiness;
+use Rheacid\SiteClock;
 
 /** Begins a calibration of a pair on chosen bottles: each is fitted once, then one is read back. */
 final class OpenRun

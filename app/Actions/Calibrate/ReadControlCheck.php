@@ -8,26 +8,26 @@ use Rheacid\Actions\KeepTrace;
 use Rheacid\Actions\Measure\KeepDecision;
 use Rheacid\Bench\ReadingSource;
 use Rheacid\Core\Care\ControlCheckStatus;
-use Rheacid\Measure\DecisionCause;
-use Rheacid\Models\Measurement;
-use Rheacid\Models\Occasion;
-use Rheacid\Models\SessionMoment;
-use Rheacid\Shelf\Bottles;
-use Rheacid\Shelf\Occupancy;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Settling\Settling;
-use Rheacid\Models\ControlCheck;
+use Rheacid\Measure\DecisionCause;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CalibrationVoid;
+use Rheacid\Models\ControlCheck;
 use Rheacid\Models\Lot;
+use Rheacid\Models\Measurement;
+use Rheacid\Models\Occasion;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
+use Rheacid\Models\SessionMoment;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\IdempotencyKey;
+use Rheacid\Shelf\Bottles;
+use Rheacid\Shelf\Occupancy;
 
 /** Reads an independent buffer on the calibration in force. A failed check voids it back to the last good one. */
 final readonly class ReadControlCheck

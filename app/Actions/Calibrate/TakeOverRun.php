@@ -9,9 +9,9 @@ use Rheacid\Models\Person;
 use Rheacid\Models\RunEvent;
 use Rheacid\Models\RunState;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\IdempotencyKey;
 
 /** Takes a run out of another person's hands, with a reason. */
 final class TakeOverRun

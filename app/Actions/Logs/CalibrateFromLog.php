@@ -14,9 +14,9 @@ use Rheacid\Models\LogUpload;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\IdempotencyKey;
 
 /** Calibrates a pair from the plateaus of a log, by the same steps as live work: all of them, or nothing is recorded. */
 final readonly class CalibrateFromLog

@@ -7,13 +7,13 @@ namespace Rheacid\Actions\Logs;
 use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Bench\LogReading;
 use Rheacid\Core\Logs\Plateau;
-use Rheacid\Models\Person;
 use Rheacid\Models\MeasurementDraft;
+use Rheacid\Models\Person;
 use Rheacid\Models\Replicate;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\IdempotencyKey;
 
 /** Takes the chosen plateaus of a log as portions of a sample: all of them, or none. */
 final readonly class MeasureFromLog

@@ -7,12 +7,12 @@ namespace Rheacid\Actions\Logs;
 use Rheacid\Core\Logs\LogColumns;
 use Rheacid\Core\Logs\LogTable;
 use Rheacid\Models\LogUpload;
+use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
-use Rheacid\Models\MeasurementDraft;
 
 /** Keeps an uploaded log for its preview. What cannot be read at all is refused here, with the line. */
 final class UploadLog

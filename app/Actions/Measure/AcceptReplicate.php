@@ -6,14 +6,14 @@ namespace Rheacid\Actions\Measure;
 
 use Rheacid\Actions\KeepTrace;
 use Rheacid\Bench\ReadingSource;
-use Rheacid\Models\Person;
 use Rheacid\Models\MeasurementDraft;
+use Rheacid\Models\Person;
 use Rheacid\Models\Replicate;
-use Rheacid\SiteClock;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\IdempotencyKey;
+use Rheacid\SiteClock;
 
 /** Keeps one portion as it was read, at once. Nothing measured is thrown away. */
 final class AcceptReplicate

@@ -14,20 +14,20 @@ use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Words\ThermometerWords;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchAnswer;
+use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
-use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Sample;
 use Rheacid\Models\Thermometer;
-use Rheacid\SiteClock;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\IdempotencyKey;
 use Rheacid\Shelf\Occupancy;
 use Rheacid\Shelf\Readiness;
 use Rheacid\Shelf\Thermometers;
+use Rheacid\SiteClock;
 
 /** Keeps the sample that was drawn, and begins to measure it with a pair and a thermometer. */
 final class BeginMeasuring

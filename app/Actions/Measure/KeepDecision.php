@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Measure;
 
+use Carbon\CarbonImmutable;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\JudgedLimit;
 use Rheacid\Core\Limits\Portion;
@@ -22,7 +23,6 @@ use Rheacid\Models\LimitOutcome;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Occasion;
 use Rheacid\Records\Entry;
-use Carbon\CarbonImmutable;
 
 /** Judges an occasion, keeps what it means with the limits as they stand, and holds the batch where that follows. */
 final class KeepDecision

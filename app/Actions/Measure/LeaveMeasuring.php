@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Measure;
 
 use Rheacid\Models\DraftEvent;
-use Rheacid\Models\Person;
 use Rheacid\Models\MeasurementDraft;
+use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
-use Rheacid\Records\Recording;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Recording;
 
 /** Ends a measurement without a reading. Sample and portions stay on record. */
 final class LeaveMeasuring

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Measure;
 
 use Rheacid\Models\DraftEvent;
-use Rheacid\Models\Person;
 use Rheacid\Models\MeasurementDraft;
+use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\IdempotencyKey;
 
 /** Takes a measurement out of another person's hands, with a reason. */
 final class TakeOverMeasuring

@@ -7,8 +7,8 @@ namespace Rheacid\Actions\Ready;
 use Illuminate\Database\Eloquent\Model;
 use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
-use Rheacid\Records\Recording;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Recording;
 
 /** Puts things on the shelf: all of them or none. */
 final class AddThings

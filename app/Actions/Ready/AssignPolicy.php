@@ -9,9 +9,9 @@ use Rheacid\Models\Person;
 use Rheacid\Models\Policy;
 use Rheacid\Models\PolicyAssignment;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Rights\Right;
-use Rheacid\Records\IdempotencyKey;
 
 /** Puts a pair under a policy. What was calibrated before keeps the version it was judged by. */
 final class AssignPolicy

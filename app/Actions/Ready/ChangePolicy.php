@@ -9,10 +9,10 @@ use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Models\Policy;
 use Rheacid\Records\Entry;
-use Rheacid\Records\Recording;
-use Rheacid\Rights\Right;
-use Rheacid\Records\Refused;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
+use Rheacid\Rights\Right;
 
 /** A changed policy is a new version, and every pair that followed the old one follows it from then on; an own copy stands beside it. */
 final class ChangePolicy

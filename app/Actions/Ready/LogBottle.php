@@ -11,9 +11,9 @@ use Rheacid\Models\Lot;
 use Rheacid\Models\LotEvent;
 use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\IdempotencyKey;
 
 /** Opens, makes up or discards a bottle, or marks that something was dipped into it. */
 final class LogBottle

@@ -6,7 +6,6 @@ namespace Rheacid\Actions\Ready;
 
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Contracts\Database\Eloquent\Builder;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\Dirt;
 use Rheacid\Core\Care\SoakSchool;
@@ -19,10 +18,10 @@ use Rheacid\Models\CareEvent;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Rights\Right;
-use Rheacid\Records\IdempotencyKey;
 
 /** Writes into the care log of an electrode what was done to it, or what happened. */
 final class LogCare

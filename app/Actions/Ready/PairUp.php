@@ -5,19 +5,19 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Ready;
 
 use Illuminate\Contracts\Database\Eloquent\Builder;
+use Illuminate\Support\Facades\Gate;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Meter;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Models\Policy;
 use Rheacid\Models\PolicyAssignment;
-use Rheacid\SiteClock;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Rights\Right;
-use Illuminate\Support\Facades\Gate;
-use Rheacid\Records\IdempotencyKey;
+use Rheacid\SiteClock;
 
 /** Puts an electrode on a meter. The new pair has no calibration: exchanging either voids it. */
 final class PairUp

@@ -8,10 +8,10 @@ use Rheacid\Models\Pair;
 use Rheacid\Models\Parting;
 use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Shelf\Occupancy;
-use Rheacid\Records\IdempotencyKey;
 
 /** Takes an electrode off its meter. Their history stays; their calibration is void. */
 final class PartPair

@@ -6,13 +6,13 @@ namespace Rheacid\Actions\Verify;
 
 use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Words\ThermometerWords;
-use Rheacid\Models\VerificationOutcome;
 use Rheacid\Models\Person;
 use Rheacid\Models\Verification;
+use Rheacid\Models\VerificationOutcome;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\IdempotencyKey;
 use Rheacid\Shelf\Thermometers;
 
 /** Says what follows from a check: used on, corrected, adjusted, replaced, out of use. */

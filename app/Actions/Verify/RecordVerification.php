@@ -5,26 +5,26 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Verify;
 
 use Rheacid\Bench\Source;
-use Rheacid\Core\Thermometry\VerificationFinding;
-use Rheacid\Core\Thermometry\VerificationMethod;
-use Rheacid\Core\Thermometry\VerificationVerdict;
-use Rheacid\Core\Thermometry\VerifiedRange;
 use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Thermometry\RtdVerification;
 use Rheacid\Core\Thermometry\Sense;
 use Rheacid\Core\Thermometry\Verification as CoreVerification;
+use Rheacid\Core\Thermometry\VerificationFinding;
+use Rheacid\Core\Thermometry\VerificationMethod;
+use Rheacid\Core\Thermometry\VerificationVerdict;
+use Rheacid\Core\Thermometry\VerifiedRange;
 use Rheacid\Core\Words\ThermometerWords;
 use Rheacid\Models\Person;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\Verification;
-use Rheacid\SiteClock;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\IdempotencyKey;
-use Rheacid\Verify\VerificationInput;
+use Rheacid\SiteClock;
 use Rheacid\Verify\NextInterval;
 use Rheacid\Verify\RtdInput;
+use Rheacid\Verify\VerificationInput;
 
 /** Keeps what a thermometer read against a reference, judges it, and sets its next date. */
 final class RecordVerification

@@ -7,9 +7,9 @@ namespace Rheacid\Actions\Verify;
 use Rheacid\Models\Person;
 use Rheacid\Models\SiteElevation;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Rights\Right;
-use Rheacid\Records\IdempotencyKey;
 
 /** Keeps how high the site lies, by which a boiling point is told. */
 final class SetElevation

@@ -8,9 +8,9 @@ use Rheacid\Models\Person;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\ThermometerService;
 use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Rights\Right;
-use Rheacid\Records\IdempotencyKey;
 
 /** Says how a thermometer is used from now on. */
 final class SetService

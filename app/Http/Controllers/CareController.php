@@ -13,8 +13,8 @@ use Rheacid\Core\Care\SoakSchool;
 use Rheacid\Core\Words\CareWords;
 use Rheacid\Http\Bench;
 use Rheacid\Models\Pair;
-use Rheacid\Records\Refused;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Refused;
 
 /** The care log of an electrode, a tap for each thing done. */
 final class CareController

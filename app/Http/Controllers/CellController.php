@@ -14,11 +14,10 @@ use Rheacid\Bench\SimulatedBench;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Http\Bench;
 use Rheacid\Http\Measured;
-use Rheacid\Shelf\Bottles;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Pair;
-use Rheacid\Records\Refused;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Shelf\Bottles;
 use Rheacid\View\CellScreen;
 
 /** A conductivity pen or a redox electrode in its standard. */

@@ -13,11 +13,10 @@ use Rheacid\Actions\Calibrate\ReadControlCheck;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\Source;
 use Rheacid\Http\Bench;
-use Rheacid\Models\SessionMoment;
-use Rheacid\Shelf\Bottles;
 use Rheacid\Models\Pair;
-use Rheacid\Records\Refused;
+use Rheacid\Models\SessionMoment;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Shelf\Bottles;
 use Rheacid\View\ControlCheckScreen;
 
 /** Reading an independent buffer, and the chart of those that were read. */

@@ -9,6 +9,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Gate;
 use Rheacid\Actions\Logs\CalibrateFromLog;
 use Rheacid\Actions\Logs\MeasureFromLog;
 use Rheacid\Actions\Logs\UploadLog;
@@ -17,13 +18,11 @@ use Rheacid\Core\Logs\LogColumns;
 use Rheacid\Core\Logs\Plateau;
 use Rheacid\Http\Bench;
 use Rheacid\Models\LogUpload;
-use Illuminate\Support\Facades\Gate;
+use Rheacid\Models\MeasurementDraft;
+use Rheacid\Models\Pair;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Rights\Rights;
 use Rheacid\Shelf\Bottles;
-use Rheacid\Models\Pair;
-use Rheacid\Models\MeasurementDraft;
-use Rheacid\Records\Refused;
-use Rheacid\Records\IdempotencyKey;
 use Rheacid\View\LogScreen;
 
 /** Logs of real meters: uploaded, looked through, and taken from only when a person says so. */

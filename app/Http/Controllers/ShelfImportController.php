@@ -10,8 +10,8 @@ use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Rheacid\Actions\Ready\AddThings;
 use Rheacid\Http\Bench;
-use Rheacid\Records\Refused;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Refused;
 use Rheacid\Shelf\ShelfFile;
 
 /** A shelf from a file: first shown, then taken, all of it or nothing. */

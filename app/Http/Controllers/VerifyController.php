@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Http\Controllers;
 
-use Rheacid\Board\Lines;
-use Rheacid\Board\ThermometerLine;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -14,7 +12,8 @@ use Illuminate\Validation\Rule;
 use Rheacid\Actions\Verify\RecordVerification;
 use Rheacid\Actions\Verify\SetElevation;
 use Rheacid\Bench\SimulatedBench;
-use Rheacid\Core\Care\ThermometerState;
+use Rheacid\Board\Lines;
+use Rheacid\Board\ThermometerLine;
 use Rheacid\Core\Logs\TemperatureLog;
 use Rheacid\Core\Simulation\BathKind;
 use Rheacid\Core\Thermometry\VerificationMethod;
@@ -24,7 +23,6 @@ use Rheacid\Http\Measured;
 use Rheacid\Models\SiteElevation;
 use Rheacid\Models\Thermometer;
 use Rheacid\Records\IdempotencyKey;
-use Rheacid\Shelf\Thermometers;
 use Rheacid\Verify\TypedVerification;
 use Rheacid\View\BathScreen;
 
@@ -33,7 +31,7 @@ final class VerifyController
 {
     public function index(): View
     {
-        $thermometers = Lines::thermometers();
+        $thermometers = Lines::thermometers(goneToo: true);
         // What is due comes first, references last.
         $rank = static fn(ThermometerLine $one): array => match (true) {
             !$one->isCheckedHere() => [2, $one->code],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Http\Requests;
 
+use Rheacid\Shelf\Instruments;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -47,12 +48,12 @@ final class SampleRequest extends FormRequest
 
     public function pair(): Pair
     {
-        return Pair::query()->findOrFail($this->integer('pair'));
+        return Instruments::pair($this->integer('pair'));
     }
 
     public function thermometer(): Thermometer
     {
-        return Thermometer::query()->findOrFail($this->integer('thermometer'));
+        return Instruments::thermometer($this->integer('thermometer'));
     }
 
     public function stage(): Stage

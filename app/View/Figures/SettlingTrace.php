@@ -6,8 +6,8 @@ namespace Rheacid\View\Figures;
 
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Settling\SettlingCriterion;
-use Rheacid\Core\Settling\TraceProgress;
 use Rheacid\Core\Settling\Trace;
+use Rheacid\Core\Settling\TraceProgress;
 
 /** A reading against time in a funnel of what it still moved from each moment on, which narrows as the reading comes to rest. */
 final readonly class SettlingTrace

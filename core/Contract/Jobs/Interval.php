@@ -11,8 +11,8 @@ use Rheacid\Core\Contract\Shape\ListShape;
 use Rheacid\Core\Contract\Shape\NumberShape;
 use Rheacid\Core\Contract\Shape\RecordShape;
 use Rheacid\Core\Contract\Shape\TextShape;
-use Rheacid\Core\Thermometry\VerificationInterval;
 use Rheacid\Core\Thermometry\IntervalPolicy;
+use Rheacid\Core\Thermometry\VerificationInterval;
 
 final readonly class Interval implements Job
 {

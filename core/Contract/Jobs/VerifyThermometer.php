@@ -11,11 +11,11 @@ use Rheacid\Core\Contract\Shape\NumberShape;
 use Rheacid\Core\Contract\Shape\RecordShape;
 use Rheacid\Core\Contract\Shape\TextShape;
 use Rheacid\Core\Thermometry\BoilingPoint;
+use Rheacid\Core\Thermometry\Reference;
+use Rheacid\Core\Thermometry\ToleranceClass;
+use Rheacid\Core\Thermometry\Verification;
 use Rheacid\Core\Thermometry\VerificationFinding;
 use Rheacid\Core\Thermometry\VerificationMethod;
-use Rheacid\Core\Thermometry\Reference;
-use Rheacid\Core\Thermometry\Verification;
-use Rheacid\Core\Thermometry\ToleranceClass;
 
 final readonly class VerifyThermometer implements Job
 {

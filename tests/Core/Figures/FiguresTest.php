@@ -13,8 +13,8 @@ use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Limit;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\ProductLimit;
-use Rheacid\Core\Settling\SettlingCriterion;
 use Rheacid\Core\Settling\Settling;
+use Rheacid\Core\Settling\SettlingCriterion;
 use Rheacid\Core\Settling\Trace;
 use Rheacid\View\Figures\AcidRule;
 use Rheacid\View\Figures\BudgetBar;
@@ -160,11 +160,11 @@ final class FiguresTest extends TestCase
         CarbonImmutable::setTestNow();
 
         self::assertSame($chart->value->at(102), $chart->band()['y'] ?? null);
-        self::assertEqualsWithDelta($chart->value->at(90) - $chart->value->at(102), $chart->band()['height'] ?? 0, 0.1);
+        self::assertEqualsWithDelta($chart->value->at(90) - $chart->value->at(102), $chart->band()['height'] ?? 0.0, 0.1);
         self::assertLessThan($chart->x($at('2026-11-01')), $chart->x($at('2026-01-01')));
         self::assertSame(HistoryChart::WIDTH - 14.0, $chart->x($at('2030-01-01')), 'never outside the drawing');
-        preg_match('/L([\d.]+) ([\d.]+)$/', $far->trend(), $end);
-        self::assertEqualsWithDelta([HistoryChart::WIDTH - 14.0, $far->value->at(96.13)], [(float) $end[1], (float) $end[2]], 0.6, 'a line that goes on beyond the drawing keeps its slope');
+        self::assertSame(1, preg_match('/L([\d.]+) ([\d.]+)$/', $far->trend(), $end));
+        self::assertEqualsWithDelta([HistoryChart::WIDTH - 14.0, $far->value->at(96.13)], [(float) ($end[1] ?? 0), (float) ($end[2] ?? 0)], 0.6, 'a line that goes on beyond the drawing keeps its slope');
         self::assertNull($far->reach(), 'what is met beyond the drawing is not drawn at its edge');
         self::assertSame($chart->x($at('2027-01-15')), $chart->reach()['x'] ?? null);
         self::assertEqualsWithDelta(HistoryChart::WIDTH - 14, ($chart->reach()['x'] ?? 0) + ($chart->reach()['width'] ?? 0), 1, 'without a latest day it reaches to the edge');

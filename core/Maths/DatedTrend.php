@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Rheacid\Core;
+namespace Rheacid\Core\Maths;
 
-use Rheacid\Core\Maths\TrendLine;
+use Rheacid\Core\DateTwice;
+use Rheacid\Core\Days;
+
 
 /** A straight line through what an instrument was on some days, and the days on which it meets a limit. */
 final readonly class DatedTrend

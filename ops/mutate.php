@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+/**
+ * Changes the numbers in the constants of core one by one, in a copy, and lets the tests of the core look at each: what they
+ * do not notice is listed. Those that change no answer stand below with their reason.
+ */
+
+namespace Rheacid\Ops;
+
+require dirname(__DIR__) . '/vendor/autoload.php';
+
+final class Mutate
+{
+    /** Constant → why another number gives the same answers. */
+    private const EQUIVALENT = [
+        'Limits/FallingSigmoid.php SCALES' => 'how finely the minimum is searched, not where it lies; held by 3000 ferments against SciPy',
+        'Limits/FallingSigmoid.php WITHIN' => 'as SCALES',
+        'Limits/FallingSigmoid.php BEYOND' => 'as SCALES',
+        'Limits/FallingSigmoid.php FOLLOWED' => 'as SCALES',
+        'Limits/FallingSigmoid.php SIMPLEX_STEPS' => 'as SCALES',
+        'Limits/FallingSigmoid.php AS_GOOD' => 'a share of rounding',
+    ];
+
+    /** A test that hangs has noticed as well. */
+    private const PATIENCE_S = 120;
+
+    public static function run(int $workers): int
+    {
+        $root = dirname(__DIR__);
+        $mutants = self::mutants("$root/core");
+        $running = [];
+        $survived = [];
+        $noticed = 0;
+        $next = 0;
+        while ($next < count($mutants) || $running !== []) {
+            while (count($running) < $workers && $next < count($mutants)) {
+                $running[] = self::start($root, $mutants[$next], $next);
+                $next++;
+            }
+            usleep(50_000);
+            foreach ($running as $i => [$process, $mutant, $home, $since]) {
+                $status = proc_get_status($process);
+                if ($status['running'] && microtime(true) - $since < self::PATIENCE_S) {
+                    continue;
+                }
+                if ($status['running']) {
+                    proc_terminate($process, 9);
+                }
+                proc_close($process);
+                exec('rm -rf ' . escapeshellarg($home));
+                if (!$status['running'] && $status['exitcode'] === 0) {
+                    $survived[] = $mutant;
+                } else {
+                    $noticed++;
+                }
+                unset($running[$i]);
+            }
+        }
+
+        return self::tell($mutants, $survived, $noticed);
+    }
+
+    /** @return list<array{file: string, constant: string, at: int, from: string, to: string}> */
+    private static function mutants(string $core): array
+    {
+        $mutants = [];
+        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($core, \FilesystemIterator::SKIP_DOTS)) as $file) {
+            assert($file instanceof \SplFileInfo);
+            // The tables of buffers are compared with their published values one by one.
+            if ($file->getExtension() !== 'php' || $file->getFilename() === 'BufferTables.php') {
+                continue;
+            }
+            $source = (string) file_get_contents($file->getPathname());
+            preg_match_all('/\bconst (?:\w+ )?([A-Z][A-Z0-9_]*) = ([^;]+);/', $source, $constants, PREG_SET_ORDER | PREG_OFFSET_CAPTURE);
+            foreach ($constants as $constant) {
+                if (str_contains($constant[2][0], "'")) {
+                    continue;
+                }
+                preg_match_all('/(?<![\w.])\d[\d_]*(?:\.\d+)?(?:e-?\d+)?/', $constant[2][0], $numbers, PREG_SET_ORDER | PREG_OFFSET_CAPTURE);
+                foreach ($numbers as [[$number, $at]]) {
+                    $mutants[] = ['file' => substr($file->getPathname(), strlen($core) + 1), 'constant' => $constant[1][0], 'at' => $constant[2][1] + $at, 'from' => $number, 'to' => self::other($number)];
+                }
+            }
+        }
+        usort($mutants, static fn(array $a, array $b): int => [$a['file'], $a['at']] <=> [$b['file'], $b['at']]);
+
+        return $mutants;
+    }
+
+    /** A tenth more, or one more where only whole numbers count. */
+    private static function other(string $number): string
+    {
+        $plain = str_replace('_', '', $number);
+
+        return preg_match('/^\d+$/', $plain) === 1 ? (string) ((int) $plain + max(1, (int) round((int) $plain / 10))) : sprintf('%.17g', (float) $plain === 0.0 ? 0.1 : (float) $plain * 1.1);
+    }
+
+    /**
+     * @param array{file: string, constant: string, at: int, from: string, to: string} $mutant
+     *
+     * @return array{resource, array{file: string, constant: string, at: int, from: string, to: string}, string, float}
+     */
+    private static function start(string $root, array $mutant, int $number): array
+    {
+        $home = sys_get_temp_dir() . '/rheacid-mutant-' . getmypid() . "-$number";
+        mkdir($home);
+        exec('cp -r ' . escapeshellarg("$root/core") . ' ' . escapeshellarg("$home/core"));
+        $source = (string) file_get_contents("$home/core/{$mutant['file']}");
+        file_put_contents("$home/core/{$mutant['file']}", substr_replace($source, $mutant['to'], $mutant['at'], strlen($mutant['from'])));
+        // The copy stands before the original.
+        file_put_contents("$home/bootstrap.php", "<?php require '$root/vendor/autoload.php'; spl_autoload_register(static function (string \$class): void { \$file = '$home/core/' . str_replace('\\\\', '/', substr(\$class, 13)) . '.php'; if (str_starts_with(\$class, 'Rheacid\\\\Core\\\\') && is_file(\$file)) { require \$file; } }, true, true);");
+        $process = proc_open([PHP_BINARY, '-d', 'memory_limit=1G', "$root/vendor/bin/phpunit", '-c', "$root/phpunit.xml", '--testsuite', 'Core', '--bootstrap', "$home/bootstrap.php", '--cache-directory', "$home/cache", '--no-output', '--stop-on-failure', '--stop-on-error'], [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes, $root);
+        assert(is_resource($process));
+
+        return [$process, $mutant, $home, microtime(true)];
+    }
+
+    /**
+     * @param list<array{file: string, constant: string, at: int, from: string, to: string}> $mutants
+     * @param list<array{file: string, constant: string, at: int, from: string, to: string}> $survived
+     */
+    private static function tell(array $mutants, array $survived, int $noticed): int
+    {
+        $unexplained = 0;
+        printf("%d constants changed, %d noticed.\n", count($mutants), $noticed);
+        foreach ($survived as $mutant) {
+            $why = self::EQUIVALENT["{$mutant['file']} {$mutant['constant']}"] ?? null;
+            $unexplained += $why === null ? 1 : 0;
+            printf("%s %s: %s → %s %s\n", $mutant['file'], $mutant['constant'], $mutant['from'], $mutant['to'], $why === null ? 'NOT NOTICED' : "same answers: $why");
+        }
+
+        return $unexplained === 0 ? 0 : 1;
+    }
+}
+
+exit(Mutate::run(max(1, (int) ($argv[1] ?? 1))));

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use PHPUnit\Framework\TestCase;
+
+/** Rules of the house that are told from the sources alone. */
+final class HouseRulesTest extends TestCase
+{
+    public function test_the_parts_of_the_core_stand_in_no_circle(): void
+    {
+        $leadsTo = [];
+        foreach (self::sources('core') as $file => $source) {
+            $part = str_contains($file, '/') ? strtok($file, '/') : '';
+            preg_match_all('/^use Rheacid\\\\Core\\\\(?:(\w+)\\\\)?\w+;/m', $source, $used);
+            foreach (array_unique($used[1]) as $other) {
+                if ($other !== $part) {
+                    $leadsTo[$part][$other] = true;
+                }
+            }
+        }
+        // What leads nowhere any more is taken off; what is left goes round.
+        do {
+            $ends = array_diff(array_unique(array_merge(...array_values(array_map(array_keys(...), $leadsTo)))), array_keys($leadsTo));
+            $before = $leadsTo;
+            $leadsTo = array_filter(array_map(static fn(array $to): array => array_diff_key($to, array_flip($ends)), $leadsTo));
+        } while ($leadsTo !== $before);
+
+        self::assertSame([], array_map(array_keys(...), $leadsTo));
+    }
+
+    public function test_pages_ask_readers_and_never_the_database_or_an_action(): void
+    {
+        $chain = '/::query\(\)|\bDB::|->(where\w*|orderBy\w*|latest|oldest|pluck|with|load)\(/';
+        $found = [];
+        foreach (self::sources('app/Http') as $file => $source) {
+            foreach (preg_grep($chain, explode("\n", $source)) ?: [] as $line) {
+                // A redirect carries words with it, a view what it shows.
+                if (!preg_match('/redirect\(\)|->with\(.(done|failed)|withInput/', $line)) {
+                    $found[] = "app/Http/$file: " . trim($line);
+                }
+            }
+        }
+        foreach (self::sources('resources/views') as $file => $source) {
+            if (preg_match('/::query\(\)|\bDB::|Rheacid\\\\Actions|->(where|orderBy|get)\(/', $source)) {
+                $found[] = "resources/views/$file";
+            }
+        }
+        foreach (self::sources('app/View') as $file => $source) {
+            if (str_contains($source, 'Rheacid\\Actions\\')) {
+                $found[] = "app/View/$file asks an action";
+            }
+        }
+
+        self::assertSame([], $found);
+    }
+
+    public function test_a_records_page_is_bound_by_the_name_in_its_address(): void
+    {
+        $routes = (string) file_get_contents(dirname(__DIR__, 2) . '/routes/web.php');
+        preg_match_all('/\{(\w+)\}.*?\[?(\w+)::class(?:, \'(\w+)\')?/', $routes, $found, PREG_SET_ORDER);
+        self::assertGreaterThan(40, count($found));
+        foreach ($found as $route) {
+            $source = (string) file_get_contents(dirname(__DIR__, 2) . "/app/Http/Controllers/{$route[2]}.php");
+            $method = $route[3] ?? '__invoke';
+            // A name that differs would be given an empty record, not the one of the address.
+            self::assertMatchesRegularExpression("/function $method\\([^)]*\\\${$route[1]}\\b/", $source, "{$route[2]}::$method takes \${$route[1]}");
+        }
+    }
+
+    /** @return iterable<string, string> path below the folder, and what stands in it */
+    private static function sources(string $folder): iterable
+    {
+        $root = dirname(__DIR__, 2) . "/$folder";
+        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($root, \FilesystemIterator::SKIP_DOTS)) as $file) {
+            if ($file instanceof \SplFileInfo && $file->getExtension() === 'php') {
+                yield substr($file->getPathname(), strlen($root) + 1) => (string) file_get_contents($file->getPathname());
+            }
+        }
+    }
+}
