@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Measure;
 
+use Carbon\CarbonImmutable;
 use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Conformity;
@@ -23,6 +24,8 @@ use Rheacid\SiteClock;
 /** A decision in sentences, the worst first, whether it stands on record or is only a preview. */
 final readonly class DecisionLines
 {
+    private const RANK = ['fail' => 0, 'care' => 1, 'met' => 2, 'idle' => 3];
+
     /**
      * @param list<array{sign: string, head: string, tail: string}> $lines
      * @param list<JudgedLimit> $due
@@ -80,15 +83,19 @@ final readonly class DecisionLines
      */
     private static function told(array $due, array $notDue, array $blocks, Batch $batch): self
     {
-        usort($due, static fn(JudgedLimit $a, JudgedLimit $b): int => [$a->conformity->rank(), !$a->limit->limit->kind->binds(), $a->spare()] <=> [$b->conformity->rank(), !$b->limit->limit->kind->binds(), $b->spare()]);
+        usort($due, static fn(JudgedLimit $a, JudgedLimit $b): int => [$a->conformity->rank(), !$a->late, !$a->limit->limit->kind->binds(), $a->spare()] <=> [$b->conformity->rank(), !$b->late, !$b->limit->limit->kind->binds(), $b->spare()]);
         usort($notDue, static fn(NotDue $a, NotDue $b): int => ($b->reason === NotDueReason::Unread) <=> ($a->reason === NotDueReason::Unread));
         $unread = array_filter($notDue, static fn(NotDue $one): bool => $one->reason === NotDueReason::Unread);
 
-        return new self([
+        $lines = [
             ...array_map(static fn(NotDue $one): array => self::later($one, $batch), array_values($unread)),
             ...array_map(static fn(JudgedLimit $one): array => ['sign' => self::sign($one), 'head' => LimitWords::head($one), 'tail' => "{$one->limit->limit->name}: " . LimitWords::tail($one)], $due),
             ...array_map(static fn(NotDue $one): array => self::later($one, $batch), array_values(array_diff_key($notDue, $unread))),
-        ], $due, $notDue, $blocks);
+        ];
+        // What is open stands before what is met: a question nobody answered may hide a limit.
+        usort($lines, static fn(array $a, array $b): int => self::RANK[$a['sign']] <=> self::RANK[$b['sign']]);
+
+        return new self($lines, $due, $notDue, $blocks);
     }
 
     public static function sign(JudgedLimit $judged): string
@@ -118,12 +125,17 @@ final readonly class DecisionLines
         $begun = $batch->begun($limit->since);
 
         return match ($limit->applies) {
-            Applies::WithinHours => $begun === null ? "counted from the step \"$limit->since\", which has not begun" : 'not due until ' . SiteClock::short($begun->addSeconds((int) round(3600 * (float) $limit->hours))),
+            Applies::WithinHours => $begun === null ? "counted from the step \"$limit->since\", which has not begun" : self::due($begun->addSeconds((int) round(3600 * (float) $limit->hours))),
             Applies::Always => 'always',
             Applies::Start => 'at the start only',
             Applies::Equilibrium => 'when equilibrium is declared',
             Applies::Finished => 'when the product is finished',
         };
+    }
+
+    private static function due(CarbonImmutable $at): string
+    {
+        return ($at->isPast() ? 'was due ' : 'due ') . SiteClock::short($at);
     }
 
     /** @param array<array-key, mixed> $kept as keep() writes it */

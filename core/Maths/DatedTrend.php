@@ -7,7 +7,6 @@ namespace Rheacid\Core\Maths;
 use Rheacid\Core\DateTwice;
 use Rheacid\Core\Days;
 
-
 /** A straight line through what an instrument was on some days, and the days on which it meets a limit. */
 final readonly class DatedTrend
 {

@@ -9,9 +9,6 @@ use Rheacid\Core\Limits\ReleaseBlock;
 /** What the portions of a pH measurement rest on, as it stood when they were read. */
 final readonly class Foundation
 {
-    /** A thermometer whose check tells no uncertainty. Common practice, no source. */
-    public const UNKNOWN_THERMOMETER_U_C = 1.0;
-
     /** So good, and no better, a control check makes the drift. Common practice, no source. */
     private const LEAST_DRIFT_PH = 0.02;
 

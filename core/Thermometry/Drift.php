@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Thermometry;
 
-use Rheacid\Core\Maths\DatedTrend;
 use Rheacid\Core\Days;
+use Rheacid\Core\Maths\DatedTrend;
 
 /** How the error of a thermometer walks, and when it would leave the tolerance, with the 90 % interval of the mean line. */
 final readonly class Drift

@@ -236,7 +236,7 @@ final class Shelf
                 'Blend to a smooth paste; up to 10–20 mL distilled water per 100 g if it will not flow.',
                 'Bring the portion to 20–25 °C. Measure it in a plastic cup, never in the vessel, and throw it away afterwards.',
                 'Rinse and blot the electrode, do not rub. Tip 25 mm deep, fill hole open, not touching the wall.',
-                'Read two portions; a third if they differ by more than 0.05. The highest counts.',
+                'Read two portions; a third if they differ by more than 0.05. Each is judged, and the worst counts.',
                 'Look at the bulb before and after: a chip in the food makes the batch a foreign-body case.',
             ],
             'places' => ['blend', 'brine', 'solids'],

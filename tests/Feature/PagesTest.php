@@ -6,7 +6,6 @@ namespace Tests\Feature;
 
 use Carbon\CarbonImmutable;
 use Database\Demo\Scenario;
-use Illuminate\Routing\Route as RouteModel;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Rheacid\Board\Board;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Illuminate\Routing\Route as RouteModel;
 use Illuminate\Support\Facades\Route;
 use Rheacid\Actions\Logs\UploadLog;
 use Rheacid\Models\Calibration;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Http\Requests;
 
-use Rheacid\Shelf\Instruments;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -13,6 +12,7 @@ use Rheacid\Models\Batch;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Thermometer;
 use Rheacid\Records\Refused;
+use Rheacid\Shelf\Instruments;
 use Rheacid\SiteClock;
 
 /** What a sample is drawn from, and with what it will be measured. */

@@ -1,12 +1,12 @@
 @use(Rheacid\Core\Limits\BatchState)
 @use(Rheacid\Core\Numbers)
 <x-house title="Batches" room="Batches">
-    <form class="filter" method="get" action="{{ route('batches') }}">
-        <label class="form-label" for="f-state">State</label>
-        <select class="form-select" id="f-state" name="state" data-submits><option value="">all</option>@foreach (BatchState::cases() as $one)<option value="{{ $one->value }}" @selected($one === $state)>{{ $one->value }}</option>@endforeach</select>
-        <label class="form-label" for="f-code">Code begins with</label>
-        <input class="form-control" id="f-code" name="code" value="{{ $search }}" maxlength="20" autocomplete="off">
-        <button class="do quiet">Show</button>
+    <form class="fields narrow" method="get" action="{{ route('batches') }}">
+        <div><label class="form-label" for="f-state">State</label>
+        <select class="form-select" id="f-state" name="state" data-submits><option value="">all</option>@foreach (BatchState::cases() as $one)<option value="{{ $one->value }}" @selected($one === $state)>{{ $one->value }}</option>@endforeach</select></div>
+        <div><label class="form-label" for="f-code">Code begins with</label>
+        <input class="form-control" id="f-code" name="code" value="{{ $search }}" maxlength="20" autocomplete="off"></div>
+        <div class="at-the-foot"><button class="do quiet">Show</button></div>
     </form>
     <table class="stack">
         <thead><tr><th>Batch</th><th>State</th><th>Last value</th><th>Decision</th></tr></thead>

@@ -1,4 +1,5 @@
 <x-house title="Reference values" room="Verify">
+    @if ($wrong !== [])<div class="problems" role="alert"><p>The cost cannot be worked out: look at the fields below.</p></div>@endif
     <div class="tables">
         <div><h2>Boiling point of water</h2><table><thead><tr><th>hPa at the pot</th><th>°C</th></tr></thead>@foreach ($boiling as [$hpa, $celsius])<tr><td>{{ $hpa }}</td><td class="num">{{ Rheacid\Core\Numbers::fixed($celsius, 2) }}</td></tr>@endforeach</table></div>
         <div><h2>By elevation, in a standard atmosphere</h2><table><thead><tr><th>m</th><th>kPa</th><th>°C</th></tr></thead>@foreach ($heights as [$metres, $kpa, $celsius])<tr><td>{{ $metres }}</td><td>{{ Rheacid\Core\Numbers::fixed($kpa, 1) }}</td><td class="num">{{ Rheacid\Core\Numbers::fixed($celsius, 1) }}</td></tr>@endforeach</table><p class="soft">Weather moves it: ± 0.8 °C is reckoned with.{{ $site === null ? '' : ' The site lies at ' . Rheacid\Core\Numbers::plain($site) . ' m.' }}</p></div>
