@@ -130,11 +130,4 @@ final class HolesTest extends BenchTestCase
         self::assertNotSame($hash(['other' => '1']), $hash(['other' => '2']));
     }
 
-    public function test_only_the_service_account_reads_settings_and_sessions(): void
-    {
-        $home = (string) getenv('RHEACID_HOME');
-
-        self::assertDirectoryExists($home);
-        self::assertSame(0, fileperms($home) & 0o077, 'the home of the instance');
-    }
 }
