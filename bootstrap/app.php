@@ -6,7 +6,7 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Rheacid\Http\Failures;
-use Rheacid\Http\Hosts;
+use Rheacid\Http\Middleware\OwnHosts;
 use Rheacid\Http\Middleware\OwnReferer;
 use Rheacid\Http\Middleware\RefusesBrokenText;
 use Rheacid\Http\Middleware\SecurityHeaders;
@@ -15,7 +15,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: dirname(__DIR__) . '/routes/web.php', commands: dirname(__DIR__) . '/routes/console.php')
     ->withCommands([dirname(__DIR__) . '/app/Console'])
     ->withMiddleware(static function (Middleware $middleware): void {
-        $middleware->trustHosts(at: static fn(): array => Hosts::accepted(), subdomains: false);
+        $middleware->prepend(OwnHosts::class);
         $middleware->append([SecurityHeaders::class, RefusesBrokenText::class, OwnReferer::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
