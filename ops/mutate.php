@@ -93,10 +93,9 @@ final class Mutate
             $source = (string) file_get_contents($file->getPathname());
             preg_match_all('/\bconst (?:\w+ )?([A-Z][A-Z0-9_]*) = ([^;]+);/', $source, $constants, PREG_SET_ORDER | PREG_OFFSET_CAPTURE);
             foreach ($constants as $constant) {
-                if (str_contains($constant[2][0], "'")) {
-                    continue;
-                }
-                preg_match_all('/(?<![\w.])\d[\d_]*(?:\.\d+)?(?:e-?\d+)?/', $constant[2][0], $numbers, PREG_SET_ORDER | PREG_OFFSET_CAPTURE);
+                // Names and remarks may hold numbers too.
+                $bare = (string) preg_replace_callback("~'[^']*'|//[^\n]*~", static fn(array $match): string => str_repeat(' ', strlen($match[0])), $constant[2][0]);
+                preg_match_all('/(?<![\w.])\d[\d_]*(?:\.\d+)?(?:e-?\d+)?/', $bare, $numbers, PREG_SET_ORDER | PREG_OFFSET_CAPTURE);
                 foreach ($numbers as [[$number, $at]]) {
                     $mutants[] = ['file' => substr($file->getPathname(), strlen($core) + 1), 'constant' => $constant[1][0], 'at' => $constant[2][1] + $at, 'from' => $number, 'to' => self::other($number)];
                 }

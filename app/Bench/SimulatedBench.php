@@ -61,7 +61,7 @@ final class SimulatedBench
         return array_values($which(DB::table('bench_cups'))
             ->leftJoin('lots', 'lots.id', '=', 'bench_cups.lot_id')
             ->leftJoin('batches', 'batches.id', '=', 'bench_cups.batch_id')
-            ->orderByRaw('lots.nominal_ph, bench_cups.id')->limit(Lines::MOST)
+            ->orderByRaw('lots.nominal_ph is null, lots.nominal_ph, bench_cups.id')->limit(Lines::MOST)
             ->get(['bench_cups.id', 'bench_cups.lot_id', 'bench_cups.batch_id', 'lots.label', 'lots.code as lot', 'batches.code as batch'])
             ->map(static fn(object $cup): Cup => new Cup(
                 (int) $cup->id,

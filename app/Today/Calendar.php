@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Today;
 
 use Carbon\CarbonImmutable;
+use Rheacid\SiteClock;
 use Sabre\VObject\Component\VCalendar;
 
 /** Due work as a calendar file (RFC 5545). */
@@ -21,13 +22,23 @@ final class Calendar
                 // The same work keeps its identity, so that a calendar read again is not doubled.
                 'UID' => hash('sha256', $one->what . $one->at->format('c')) . '@rheacid',
                 'DTSTAMP' => CarbonImmutable::now()->utc(),
-                'DTSTART' => $one->at->utc(),
-                'DTEND' => $one->at->utc()->addMinutes(self::MINUTES),
+                ...self::when($one),
                 'SUMMARY' => $one->what,
                 'URL' => $one->url,
             ]);
         }
 
         return $calendar->serialize();
+    }
+
+    /** @return array<string, mixed> a day is a day wherever it is read, not midnight somewhere */
+    private static function when(DueDate $one): array
+    {
+        if (!$one->isDay) {
+            return ['DTSTART' => $one->at->utc(), 'DTEND' => $one->at->utc()->addMinutes(self::MINUTES)];
+        }
+        $day = SiteClock::local($one->at);
+
+        return ['DTSTART;VALUE=DATE' => $day->format('Ymd'), 'DTEND;VALUE=DATE' => $day->addDay()->format('Ymd')];
     }
 }

@@ -20,7 +20,7 @@ final class Week
         $due = [...self::instruments($plan), ...self::bottles(), ...self::deadlines($plan)];
         foreach ($plan->thermometers() as $thermometer) {
             if ($thermometer->dueAt !== null) {
-                $due[] = new DueDate($thermometer->dueAt, "Check thermometer $thermometer->code", route('thermometers.show', $thermometer->id));
+                $due[] = new DueDate($thermometer->dueAt, "Check thermometer $thermometer->code", route('thermometers.show', $thermometer->id), isDay: true);
             }
         }
         $due = array_filter($due, static fn(DueDate $one): bool => $one->at <= $end);
@@ -44,7 +44,7 @@ final class Week
             foreach (InstrumentTasks::schedule($pair) as $care) {
                 $due[] = new DueDate($care['at'], CareWords::toDo($care['kind'], $pair->code), route('pairs.show', $pair->id));
             }
-            $due[] = new DueDate(CarbonImmutable::instance(CareSchedule::replaceBy($pair->firstUsed)), "Replace $pair->code: a year in use", route('pairs.show', $pair->id));
+            $due[] = new DueDate(CarbonImmutable::instance(CareSchedule::replaceBy($pair->firstUsed)), "Replace $pair->code: a year in use", route('pairs.show', $pair->id), isDay: true);
         }
         foreach ($plan->cells() as $pair) {
             if ($pair->dueAt !== null && $pair->status()->state !== PairState::OutOfUse) {
@@ -62,7 +62,7 @@ final class Week
         foreach (Lines::bottles() as $bottle) {
             $status = $bottle->status();
             if ($status->spent === null) {
-                $due[] = new DueDate(CarbonImmutable::parse($status->usableUntil, 'UTC'), "Bottle $bottle->code ($bottle->label) expires", route('lots.show', $bottle->id));
+                $due[] = new DueDate(CarbonImmutable::parse($status->usableUntil, 'UTC'), "Bottle $bottle->code ($bottle->label) expires", route('lots.show', $bottle->id), isDay: true);
             }
         }
 

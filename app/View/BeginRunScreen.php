@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\View;
 
+use Rheacid\Batches\Judging;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Board\BottleLine;
 use Rheacid\Board\Lines;
@@ -11,6 +12,7 @@ use Rheacid\Core\Care\CareStep;
 use Rheacid\Core\Care\PairStatus;
 use Rheacid\Core\Solutions\BufferLot;
 use Rheacid\Core\Solutions\BufferPlan;
+use Rheacid\Core\Solutions\ControlBuffer;
 use Rheacid\Core\Solutions\SolutionKind;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Pair;
@@ -20,9 +22,6 @@ use Rheacid\Today\DayPlan;
 /** What the page on which a calibration is begun shows. */
 final readonly class BeginRunScreen
 {
-    /** How far beyond the fitted buffers an independent one may lie, pH. Common practice, no source. */
-    private const BEYOND_PH = 0.1;
-
     /**
      * @param list<string> $order codes of the proposed bottles
      * @param list<array{line: BottleLine, words: string, usable: bool}> $bottles
@@ -78,14 +77,15 @@ final readonly class BeginRunScreen
         if ($fitted === []) {
             return null;
         }
-        $nominal = array_column($fitted, 'nominalPh');
+        $free = [];
         foreach ($bottles as ['line' => $bottle, 'usable' => $usable]) {
-            if ($usable && $bottle->barredBy === null && $bottle->state === SolutionKind::Buffer && !in_array($bottle->code, array_column($fitted, 'id'), true)
-                && $bottle->nominalPh > min($nominal) - self::BEYOND_PH && $bottle->nominalPh < max($nominal) + self::BEYOND_PH) {
-                return $bottle->code;
+            if ($usable && $bottle->barredBy === null && $bottle->state === SolutionKind::Buffer && !in_array($bottle->code, array_column($fitted, 'id'), true)) {
+                $free[$bottle->code] = (float) $bottle->nominalPh;
             }
         }
+        $nominal = array_column($fitted, 'nominalPh');
+        $best = ControlBuffer::among($free, min($nominal), max($nominal), Judging::edges())[0] ?? null;
 
-        return null;
+        return $best === null ? null : (string) $best;
     }
 }

@@ -9,7 +9,9 @@ use Rheacid\Board\Lines;
 use Rheacid\Core\Care\CareStep;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Care\PairStatus;
+use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\Finding;
+use Rheacid\Core\Electrode\Segment;
 use Rheacid\Core\Electrode\Severity;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Numbers;
@@ -32,6 +34,8 @@ final readonly class CalibrationScreen
         public array $findings,
         public ?ResponseLine $line,
         public string $slope,
+        public ?string $asFound,
+        public bool $hasSlope,
         public string $offset,
         public ?CareStep $nextStep,
         public bool $isInForce,
@@ -43,7 +47,6 @@ final readonly class CalibrationScreen
         $fit = $calibration->fitted();
         $isNewest = $calibration->pair->parting === null && $calibration->is($calibration->pair->newestCalibration);
         $status = $isNewest ? Readiness::of($calibration->pair) : null;
-        $slope = $calibration->slope_percent === null ? 'kept by the meter' : Numbers::fixed($calibration->slope_percent, 1) . ' %';
         $offset = $calibration->offset_mv === null ? 'kept by the meter' : Numbers::fixed($calibration->offset_mv, 1) . ' mV';
 
         return new self(
@@ -65,11 +68,39 @@ final readonly class CalibrationScreen
                 'advice' => FindingWords::advice($finding),
             ], $calibration->found()),
             $fit === null ? null : new ResponseLine($fit, $calibration->policy->criteria(), CalibrationPoint::ofKind($calibration->points, fitted: false)),
-            $slope,
+            self::slope($calibration, $fit),
+            self::asFound($calibration),
+            $fit?->hasSlope() ?? false,
             $offset,
             $isNewest ? Lines::pair($calibration->pair_id)->nextStep : null,
             $status?->state->isInForce() === true,
         );
+    }
+
+    /** Every segment's: what was not measured is not shown. */
+    private static function slope(Calibration $calibration, ?CalibrationFit $fit): string
+    {
+        if ($fit === null) {
+            return $calibration->slope_percent === null ? 'kept by the meter' : Numbers::fixed($calibration->slope_percent, 1) . ' %';
+        }
+        if (!$fit->hasSlope()) {
+            return 'not measured, on one point';
+        }
+        $percent = static fn(Segment $segment): string => Numbers::fixed($segment->percent(), 1) . ' %';
+
+        return count($fit->segments) === 1 ? $percent($fit->segments[0]) : implode(', ', array_map(static fn(Segment $segment): string => sprintf('%s from %s to %s', $percent($segment), Numbers::fixed($segment->fromPh, 2), Numbers::fixed($segment->toPh, 2)), $fit->segments));
+    }
+
+    /** How far earlier readings may be off, and since when; null where the old calibration still held. */
+    private static function asFound(Calibration $calibration): ?string
+    {
+        $off = $calibration->points->map(static fn(CalibrationPoint $point): float => abs($point->asFoundError() ?? 0.0))->max();
+        if (!is_float($off) || Numbers::atMost($off, $calibration->policy->read_back_limit_ph)) {
+            return null;
+        }
+        $before = Calibration::query()->where('pair_id', $calibration->pair_id)->where('at', '<', $calibration->at->format('Y-m-d H:i:s.v'))->orderByDesc('at')->first();
+
+        return sprintf('As found, the calibration before was up to %s pH off, where %s is allowed: readings since %s may be off as much. Look at their decisions again.', Numbers::fixed($off, 2), Numbers::plain($calibration->policy->read_back_limit_ph), $before === null ? 'it was made' : SiteClock::short($before->at));
     }
 
     /** @param PairStatus|null $status of the pair now; null where a newer calibration has taken its place, or they were parted */

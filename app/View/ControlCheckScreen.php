@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Rheacid\View;
 
 use Illuminate\Support\Collection;
+use Rheacid\Batches\Judging;
 use Rheacid\Bench\Cup;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Board\BottleLine;
 use Rheacid\Board\Lines;
 use Rheacid\Core\Settling\Settling;
+use Rheacid\Core\Solutions\ControlBuffer;
 use Rheacid\Core\Solutions\SolutionKind;
+use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\ControlCheck;
 use Rheacid\Models\Measurement;
@@ -44,13 +47,12 @@ final readonly class ControlCheckScreen
         $pair->load(['meter', 'electrode', 'policy', 'newestCalibration.points', 'newestCalibration.void']);
         $calibration = $pair->newestCalibration;
         $checks = ControlCheck::query()->with(['lot', 'person'])->where('pair_id', $pair->id)->orderByDesc('at')->limit(self::SHOWN)->get();
-        $used = $calibration === null ? [] : array_values($calibration->points->map(static fn(CalibrationPoint $point): int => $point->lot_id)->all());
         $void = $calibration?->void;
 
         return new self(
             $pair,
             $checks,
-            self::independent($used),
+            self::independent($calibration),
             self::live($pair, $bench),
             $bench->bottleCups(),
             new CheckChart(array_values($checks->reverse()->map(static fn(ControlCheck $check): float => $check->error())->all()), $pair->policy->read_back_limit_ph),
@@ -69,15 +71,19 @@ final readonly class ControlCheckScreen
     }
 
     /**
-     * @param list<int> $used bottles of the calibration
+     * @param Calibration|null $calibration null before the first
      *
-     * @return list<BottleLine> buffers that can serve, by their pH
+     * @return list<BottleLine> buffers that can serve: within what was calibrated, the nearest to a limit first
      */
-    private static function independent(array $used): array
+    private static function independent(?Calibration $calibration): array
     {
-        $bottles = array_filter(Lines::bottles(SolutionKind::Buffer), static fn(BottleLine $bottle): bool => !in_array($bottle->id, $used, true) && Bottles::objection($bottle) === null);
-        usort($bottles, static fn(BottleLine $a, BottleLine $b): int => [$a->nominalPh, $a->code] <=> [$b->nominalPh, $b->code]);
+        if ($calibration === null) {
+            return [];
+        }
+        $used = $calibration->points->map(static fn(CalibrationPoint $point): int => $point->lot_id)->all();
+        $bottles = array_column(array_filter(Lines::bottles(SolutionKind::Buffer), static fn(BottleLine $bottle): bool => !in_array($bottle->id, $used, true) && Bottles::objection($bottle) === null), null, 'id');
+        $order = ControlBuffer::among(array_map(static fn(BottleLine $bottle): float => (float) $bottle->nominalPh, $bottles), $calibration->bracket_low_ph, $calibration->bracket_high_ph, Judging::edges());
 
-        return $bottles;
+        return array_map(static fn(int|string $id): BottleLine => $bottles[$id], $order);
     }
 }

@@ -22,13 +22,14 @@ final readonly class BufferRecognition
     /**
      * @param array<array-key, Buffer> $candidates by the name under which they are answered
      * @param CalibrationFit|null $last the last calibration; without one an ideal electrode is assumed
+     * @param float $offByPh what the electrode was off, by that, in a buffer that is known
      *
      * @throws \Rheacid\Core\TemperatureOutOfRange if the temperature lies outside a candidate's table
      * @throws NoSlope if the last calibration has no slope
      */
-    public static function among(array $candidates, float $mv, float $celsius, ?CalibrationFit $last = null): self
+    public static function among(array $candidates, float $mv, float $celsius, ?CalibrationFit $last = null, float $offByPh = 0.0): self
     {
-        $apparent = $last === null ? 7 - $mv / Nernst::mvPerPh($celsius) : $last->read($mv, $celsius)->ph;
+        $apparent = self::apparent($mv, $celsius, $last) - $offByPh;
         $matches = [];
         foreach ($candidates as $name => $buffer) {
             $ph = $buffer->phAt($celsius);
@@ -37,6 +38,12 @@ final readonly class BufferRecognition
         usort($matches, static fn(array $a, array $b): int => abs($a['difference_ph']) <=> abs($b['difference_ph']));
 
         return new self($apparent, $matches, self::clear($matches, $last === null ? self::NEAR_PH : self::NEAR_WITH_CALIBRATION_PH));
+    }
+
+    /** The pH that a potential looks like. */
+    public static function apparent(float $mv, float $celsius, ?CalibrationFit $last): float
+    {
+        return $last === null ? 7 - $mv / Nernst::mvPerPh($celsius) : $last->read($mv, $celsius)->ph;
     }
 
     /** @param list<array{buffer: string, buffer_ph: float, difference_ph: float}> $matches */

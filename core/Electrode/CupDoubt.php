@@ -15,4 +15,7 @@ enum CupDoubt
 
     /** It reads like another one. */
     case Another;
+
+    /** Another one, too near to be told apart for certain, lies nearer. */
+    case Neighbour;
 }

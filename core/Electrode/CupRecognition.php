@@ -12,6 +12,9 @@ final readonly class CupRecognition
     /** Buffers nearer than this to the expected one cannot be told apart by their potential. Common practice, no source. */
     private const TELLABLE_PH = 0.5;
 
+    /** Two labels of one buffer differ by less. Common practice, no source. */
+    private const SAME_PH = 0.1;
+
     private const EXPECTED = 'expected';
 
     /**
@@ -23,24 +26,44 @@ final readonly class CupRecognition
     /**
      * @param array<array-key, array{buffer: Buffer, nominalPh: float}> $shelf other bottles by their name
      * @param CalibrationFit|null $last what the electrode is known by; an ideal one if null
+     * @param float $offByPh what it was off, by that, in the buffer accepted just before
      */
-    public static function of(Buffer $expected, float $nominalPh, array $shelf, Signal $signal, float $celsius, ?CalibrationFit $last): self
+    public static function of(Buffer $expected, float $nominalPh, array $shelf, Signal $signal, float $celsius, ?CalibrationFit $last, float $offByPh = 0.0): self
     {
         $candidates = [self::EXPECTED => $expected];
+        $neighbours = [];
         foreach ($shelf as $name => $bottle) {
-            if (Numbers::atLeast(abs($bottle['nominalPh'] - $nominalPh), self::TELLABLE_PH) && $bottle['buffer']->covers($celsius)) {
+            $apart = abs($bottle['nominalPh'] - $nominalPh);
+            if (!$bottle['buffer']->covers($celsius)) {
+                continue;
+            }
+            if (Numbers::atLeast($apart, self::TELLABLE_PH)) {
                 $candidates[$name] = $bottle['buffer'];
+            } elseif ($apart >= self::SAME_PH) {
+                $neighbours[$name] = $bottle['buffer'];
             }
         }
-        $recognition = BufferRecognition::among($candidates, $signal->idealMv($celsius), $celsius, $last);
+        $mv = $signal->idealMv($celsius);
+        $recognition = BufferRecognition::among($candidates, $mv, $celsius, $last, $offByPh);
         $nearest = $recognition->matches[0];
-
-        return new self(match (true) {
-            $recognition->recognised === self::EXPECTED => null,
+        $neighbour = BufferRecognition::among([self::EXPECTED => $expected, ...$neighbours], $mv, $celsius, $last, $offByPh)->matches[0]['buffer'];
+        $doubt = match (true) {
+            $recognition->recognised === self::EXPECTED => $neighbour === self::EXPECTED ? null : CupDoubt::Neighbour,
             abs($nearest['difference_ph']) > BufferRecognition::NEAR_PH => CupDoubt::NoBuffer,
             $nearest['buffer'] === self::EXPECTED => CupDoubt::Distance,
             default => CupDoubt::Another,
-        }, $recognition->apparentPh, $nearest['buffer'] === self::EXPECTED ? null : $nearest['buffer']);
+        };
+
+        return new self($doubt, $recognition->apparentPh, match ($doubt) {
+            CupDoubt::Neighbour => $neighbour,
+            default => $nearest['buffer'] === self::EXPECTED ? null : $nearest['buffer'],
+        });
+    }
+
+    /** What the electrode is off in a buffer that is known, by what it is known by, in pH. */
+    public static function offBy(Signal $signal, float $celsius, float $bufferPh, ?CalibrationFit $last): float
+    {
+        return BufferRecognition::apparent($signal->idealMv($celsius), $celsius, $last) - $bufferPh;
     }
 
     /**
@@ -48,10 +71,10 @@ final readonly class CupRecognition
      *
      * @param array<int, Buffer> $left by station
      */
-    public static function station(array $left, Signal $signal, float $celsius, ?CalibrationFit $last): ?int
+    public static function station(array $left, Signal $signal, float $celsius, ?CalibrationFit $last, float $offByPh = 0.0): ?int
     {
         $candidates = array_filter($left, static fn(Buffer $buffer): bool => $buffer->covers($celsius));
-        $found = $candidates === [] ? null : BufferRecognition::among($candidates, $signal->idealMv($celsius), $celsius, $last)->recognised;
+        $found = $candidates === [] ? null : BufferRecognition::among($candidates, $signal->idealMv($celsius), $celsius, $last, $offByPh)->recognised;
 
         return is_numeric($found) ? (int) $found : null;
     }

@@ -78,13 +78,14 @@ final class CareWords
         };
     }
 
-    /** What can hurt with it; null where nothing does. */
-    public static function cleaningCaution(Dirt $dirt): ?string
+    /** What can hurt with it. */
+    public static function cleaningCaution(Dirt $dirt): string
     {
         return match ($dirt) {
             Dirt::Fat => 'Ethanol burns: no flame, no sparks, air the room. Follow your site’s rules and local codes.',
-            Dirt::Protein, Dirt::Scale => 'Acid burns: goggles and gloves, acid into water. Follow your site’s rules and local codes.',
-            Dirt::General, Dirt::Stubborn => null,
+            Dirt::Protein => 'Pepsin dust makes allergic: do not raise or breathe it. The solution is acid: goggles and gloves. Follow your site’s rules and local codes.',
+            Dirt::Scale => 'Acid burns: goggles and gloves, acid into water. Follow your site’s rules and local codes.',
+            Dirt::General, Dirt::Stubborn => 'Cleaners splash: goggles, and rinse with plenty of water. Follow your site’s rules and local codes.',
         };
     }
 

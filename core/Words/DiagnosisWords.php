@@ -44,7 +44,7 @@ final class DiagnosisWords
         return match ($diagnosis) {
             Diagnosis::Coated => 'If the slope stays low: it is worn out, replace it.',
             Diagnosis::Aged => 'Until the new one is there: more buffers near the sample, and no critical limit on this one.',
-            Diagnosis::Poisoned, Diagnosis::Restless, Diagnosis::Broken => 'If that does not help: replace it.',
+            Diagnosis::Poisoned, Diagnosis::Restless, Diagnosis::Broken => 'If it stays so: replace it.',
             Diagnosis::OtherFamily => 'If bottles and temperature are right: take new bottles of another lot.',
             Diagnosis::TiredBuffers => 'If the slope stays low on fresh buffers: clean it, soak it 1 h, calibrate again.',
             Diagnosis::Swapped => 'If one is still far out: discard that bottle.',

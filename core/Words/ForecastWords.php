@@ -6,6 +6,7 @@ namespace Rheacid\Core\Words;
 
 use Rheacid\Core\Limits\Forecast;
 use Rheacid\Core\Limits\ForecastVerdict;
+use Rheacid\Core\Numbers;
 
 /** What a forecast says of a deadline: when, how sure, and never more than the readings bear. */
 final class ForecastWords
@@ -16,12 +17,13 @@ final class ForecastWords
         $eta = $forecast->etaH === null ? '' : $at($forecast->etaH);
 
         return match (true) {
-            $forecast->isReached => "reached about $eta" . ($forecast->verdict === ForecastVerdict::Late ? ', after the deadline' : ''),
-            $forecast->verdict === ForecastVerdict::Late => 'not reached',
+            $forecast->isReached => "proven about $eta" . ($forecast->verdict === ForecastVerdict::Late ? ', after the deadline' : ''),
+            $forecast->verdict === ForecastVerdict::Late => 'not proven in time',
+            $forecast->levelsOffPh !== null => sprintf('it comes to rest at pH %s, above what must be proven', Numbers::fixed($forecast->levelsOffPh, 2)),
             $forecast->etaH === null => 'no forecast yet, it takes three readings that fall',
-            $forecast->verdict === ForecastVerdict::OnTrack => sprintf('on track for about %s, %s at the latest (90 %%)', $eta, $at((float) $forecast->highH)),
-            $forecast->highH !== null => sprintf('about %s, perhaps only %s (90 %%), %s', $eta, $at($forecast->highH), self::short($forecast)),
-            default => sprintf('at this pace about %s, %s', $eta, self::short($forecast)),
+            $forecast->verdict === ForecastVerdict::OnTrack => sprintf('on track, proven about %s, %s at the latest (90 %%)', $eta, $at((float) $forecast->highH)),
+            $forecast->highH !== null => sprintf('proven about %s, perhaps only %s (90 %%), %s', $eta, $at($forecast->highH), self::short($forecast)),
+            default => sprintf('at this pace proven about %s, %s', $eta, self::short($forecast)),
         };
     }
 
@@ -29,9 +31,10 @@ final class ForecastWords
     public static function short(Forecast $forecast): string
     {
         return match (true) {
-            $forecast->isReached => 'reached',
+            $forecast->isReached => 'proven',
             $forecast->verdict === ForecastVerdict::OnTrack => 'on track',
-            $forecast->verdict === ForecastVerdict::Late => 'not reached',
+            $forecast->verdict === ForecastVerdict::Late => 'not proven in time',
+            $forecast->levelsOffPh !== null => 'comes to rest above it',
             $forecast->etaH === null => 'no forecast yet',
             default => $forecast->withinH !== null && $forecast->etaH > $forecast->withinH ? 'likely late' : 'not certain',
         };

@@ -9,6 +9,9 @@ use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Electrode\BufferRecognition;
 use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Core\Electrode\CupDoubt;
+use Rheacid\Core\Electrode\CupRecognition;
+use Rheacid\Core\Electrode\Signal;
 
 final class BufferRecognitionTest extends TestCase
 {
@@ -57,5 +60,23 @@ final class BufferRecognitionTest extends TestCase
     private static function buffers(array $names): array
     {
         return array_combine($names, array_map(Buffer::named(...), $names));
+    }
+
+    public function test_the_offset_of_the_point_before_is_taken_off_and_a_neighbour_is_asked_about(): void
+    {
+        $shelf = ['pH 3.00' => ['buffer' => self::flat(3.0), 'nominalPh' => 3.0], 'pH 6.86' => ['buffer' => self::flat(6.86), 'nominalPh' => 6.86], 'pH 7.01' => ['buffer' => self::flat(7.01), 'nominalPh' => 7.01]];
+        $seen = static fn(float $ph): Signal => Signal::mv(CalibrationFitTest::seen($ph, 1.0, 58.0)->mv);
+        $offBy = CupRecognition::offBy($seen(7.0), 25.0, 7.0, null);
+
+        self::assertSame(CupDoubt::Another, CupRecognition::of(self::flat(4.0), 4.0, $shelf, $seen(4.0), 25.0, null)->doubt, 'a poisoned reference alone makes 4.00 look like 3.00');
+        self::assertNull(CupRecognition::of(self::flat(4.0), 4.0, $shelf, $seen(4.0), 25.0, null, $offBy)->doubt);
+        $cup = static fn(float $ph): CupRecognition => CupRecognition::of(self::flat(7.0), 7.0, $shelf, Signal::mv(CalibrationFitTest::seen($ph, 1.0, 0.0)->mv), 25.0, null);
+        self::assertSame([CupDoubt::Neighbour, 'pH 6.86'], [$cup(6.86)->doubt, $cup(6.86)->looksLike]);
+        self::assertNull($cup(6.94)->doubt, 'two labels of one buffer are no rivals');
+    }
+
+    private static function flat(float $ph): Buffer
+    {
+        return Buffer::printed([[10.0, $ph], [40.0, $ph]]);
     }
 }

@@ -11,6 +11,7 @@ use Rheacid\Core\Care\ControlChart;
 use Rheacid\Core\Care\ControlCheckFacts;
 use Rheacid\Core\Care\ControlCheckStatus;
 use Rheacid\Core\Limits\ReleaseBlock;
+use Rheacid\Core\Solutions\ControlBuffer;
 
 final class CheckTest extends TestCase
 {
@@ -68,5 +69,14 @@ final class CheckTest extends TestCase
 
         self::assertNull($six[5]);
         self::assertSame(ChartSignal::OneSide, $seven[6]);
+    }
+
+    public function test_the_check_lies_within_what_was_calibrated_and_nearest_to_what_is_judged(): void
+    {
+        $bottles = ['R-03' => 3.0, 'R-07' => 4.005, 'R-08' => 6.865, 'R-09' => 9.18];
+
+        self::assertSame(['R-07', 'R-08'], ControlBuffer::among($bottles, 4.0, 7.0, [4.6, 6.0]));
+        self::assertSame(['R-08', 'R-07'], ControlBuffer::among($bottles, 4.05, 7.0, [6.0]), '4.005 lies 0.045 below the range, and is taken');
+        self::assertSame(['R-08'], ControlBuffer::among($bottles, 4.06, 7.0, []), '0.055 is too far');
     }
 }

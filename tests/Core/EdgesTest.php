@@ -63,7 +63,8 @@ final class EdgesTest extends TestCase
         $recognised = static fn(float $runnerUp): ?string => BufferRecognition::among(['a' => $buffer(7.0), 'b' => $buffer($runnerUp)], 0.0, 25.0)->recognised;
         yield 'a runner-up 0.3 further is no rival' => [fn() => $recognised(7.3) === 'a', fn() => $recognised(7.29) === 'a'];
         $cup = static fn(float $other): ?CupDoubt => CupRecognition::of($buffer(7.0), 7.0, ['other' => ['buffer' => $buffer($other), 'nominalPh' => $other]], Signal::mv(-0.26 * Nernst::mvPerPh(25.0)), 25.0, null)->doubt;
-        yield 'buffers under 0.5 apart are not told apart' => [fn() => $cup(7.49) === null, fn() => $cup(7.52) === null];
+        yield 'buffers under 0.5 apart are not told apart' => [fn() => $cup(7.49) === CupDoubt::Neighbour, fn() => $cup(7.52) === CupDoubt::Neighbour];
+        yield 'labels under 0.1 apart are one buffer' => [fn() => $cup(7.105) === CupDoubt::Neighbour, fn() => $cup(7.099) === CupDoubt::Neighbour];
 
         $factor = static fn(float $factor): Verdict => CellStandard::conductivity(1413.0, 1413.0 / $factor, 25.0)->verdict;
         foreach ([[0.9, 0.895, Verdict::Pass], [1.1, 1.105, Verdict::Pass], [0.8, 0.795, Verdict::Caution], [1.2, 1.205, Verdict::Caution]] as [$edge, $beyond, $verdict]) {

@@ -153,9 +153,9 @@ final class TodayTest extends BenchTestCase
             $this->measure([$ph, $ph], batch: 'CS-0421');
         }
         $this->wait(24 * 3600);
-        self::assertMatchesRegularExpression('/pH ≤ 4\.6 by Mon 10:15: at this pace about .*, not certain/u', $detail());
+        self::assertMatchesRegularExpression('/pH ≤ 4\.6 by Mon 10:15: at this pace proven about .*, not certain/u', $detail());
         self::assertSame(', not certain', array_column(DayLine::of($this->plan())->lanes, 'deadline', 'code')['CS-0421']['forecast'] ?? null);
-        $this->actingAs($this->people['auditor'])->get("/batches/{$this->batch('CS-0421')->id}")->assertOk()->assertSee('at this pace about')->assertSee('class="ahead"', false);
+        $this->actingAs($this->people['auditor'])->get("/batches/{$this->batch('CS-0421')->id}")->assertOk()->assertSee('at this pace proven about')->assertSee('class="ahead"', false);
 
         $this->calibrate();
         $this->vouch();

@@ -53,12 +53,13 @@ final readonly class AcceptPoint
             }
             $judging = Fits::judging($run);
             $seen = $source->observe($judging, Settling::WINDOW_S);
+            $offBy = self::offBy($run, $judging);
             if ($run->buffer_order === BufferOrder::Free) {
-                self::takeRecognised($run, $station, $seen, $judging);
+                self::takeRecognised($run, $station, $seen, $judging, $offBy);
             }
             $plan = $run->plan()[$station];
             $lot = Lot::query()->findOrFail($plan['lot_id']);
-            $cup = self::recognise($seen, $lot, $judging);
+            $cup = self::recognise($seen, $lot, $judging, $offBy);
             if ($reason === null) {
                 $seen->ensureSettled(Settling::WINDOW_S, null);
                 self::ensureExpected($cup, $lot);
@@ -114,7 +115,7 @@ final readonly class AcceptPoint
     }
 
     /** In any order: the planned buffer that the electrode seems to stand in takes this station. */
-    private static function takeRecognised(CalibrationRun $run, int $station, Observation $seen, ?CalibrationFit $last): void
+    private static function takeRecognised(CalibrationRun $run, int $station, Observation $seen, ?CalibrationFit $last, float $offBy): void
     {
         $plan = $run->plan();
         $lots = Lot::query()->whereIn('id', array_column($plan, 'lot_id'))->get()->keyBy('id');
@@ -125,14 +126,14 @@ final readonly class AcceptPoint
                 $left[$i] = $lot->buffer();
             }
         }
-        $found = CupRecognition::station($left, $seen->signal, $seen->celsius, $last);
+        $found = CupRecognition::station($left, $seen->signal, $seen->celsius, $last, $offBy);
         if ($found !== null && $found !== $station) {
             [$plan[$station], $plan[$found]] = [$plan[$found], $plan[$station]];
             $run->update(['stations' => $plan]);
         }
     }
 
-    private static function recognise(Observation $seen, Lot $expected, ?CalibrationFit $last): CupRecognition
+    private static function recognise(Observation $seen, Lot $expected, ?CalibrationFit $last, float $offBy): CupRecognition
     {
         $shelf = [];
         foreach (Lines::bottles(SolutionKind::Buffer) as $line) {
@@ -141,7 +142,15 @@ final readonly class AcceptPoint
             }
         }
 
-        return CupRecognition::of($expected->buffer(), (float) $expected->nominal_ph, $shelf, $seen->signal, $seen->celsius, $last);
+        return CupRecognition::of($expected->buffer(), (float) $expected->nominal_ph, $shelf, $seen->signal, $seen->celsius, $last, $offBy);
+    }
+
+    /** The offset of the point just accepted: a poisoned reference moves every buffer alike. */
+    private static function offBy(CalibrationRun $run, ?CalibrationFit $last): float
+    {
+        $before = $run->points->last(static fn(CalibrationPoint $point): bool => !$point->against_recognition);
+
+        return $before === null ? 0.0 : CupRecognition::offBy($before->signal(), $before->celsius, $before->buffer_ph, $last);
     }
 
     /** @throws Refused where the right buffer is in doubt */
@@ -152,6 +161,7 @@ final readonly class AcceptPoint
             throw Refused::because(match ($cup->doubt) {
                 CupDoubt::NoBuffer => sprintf('This reads like pH %s, which is no buffer on the shelf; %s is expected. Check the cup and the electrode, or accept with a reason.', $apparent, $expected->label),
                 CupDoubt::Distance => sprintf('This reads like pH %s; %s is expected, but the distance leaves a doubt. Check the bottle; accept with a reason if it is right.', $apparent, $expected->label),
+                CupDoubt::Neighbour => sprintf('This reads like pH %s, nearer to %s than to %s. Look at the label: accept if it is the right bottle.', $apparent, $cup->looksLike, $expected->label),
                 CupDoubt::Another => sprintf('This reads like %s (pH %s), but %s is expected. Move the electrode to the right cup, or accept with a reason.', $cup->looksLike, $apparent, $expected->label),
             }, 'reason');
         }

@@ -65,6 +65,7 @@
             <dt class="nowrap">{{ $run->pair->electrode->code }} on {{ $run->pair->name() }}</dt>
             @if ($last = $run->pair->newestCalibration)<dd>last {{ $last->slope_percent === null ? 'calibrated by the meter' : 'slope ' . Rheacid\Core\Numbers::fixed($last->slope_percent, 1) . ' %' }}, {{ Rheacid\SiteClock::short($last->at) }}</dd>@endif
         </dl>
+        @if (abs((float) $screen->lot->nominal_ph - 7) > 3)<p class="caution">Strongly acid or alkaline buffer: goggles; rinse a splash at once with plenty of water. Follow your site’s rules and local codes.</p>@endif
         <p class="note">Pour used buffer away, never back into the bottle.</p>
     </x-slot>
 </x-house>

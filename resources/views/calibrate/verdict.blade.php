@@ -3,14 +3,18 @@
     <p class="what">{{ Rheacid\SiteClock::full($calibration->at) }}, by {{ $calibration->person->name }}, policy {{ $calibration->policy->name }}</p>
     @if ($calibration->fit === null)
         <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 2) }}</span><span class="unit">pH off at the read-back<br>{{ $calibration->slope_percent === null ? 'the meter keeps slope and offset to itself' : 'the meter says: slope ' . $screen->slope . ', offset ' . $screen->offset }}</span></div>
+    @elseif (!$screen->hasSlope)
+        <div class="big"><span class="n">One point</span><span class="unit">offset {{ $screen->offset }}<br>no slope was measured</span></div>
     @else
         <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->slope_percent, 1) }}</span><span class="pm">% slope</span><span class="unit">offset {{ $screen->offset }}@if ($calibration->read_back_error_ph !== null) · read back {{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 3) }} pH off @endif</span></div>
     @endif
     <p class="verdict"><x-state :is="$screen->sign">{{ $screen->head }}</x-state> {{ $screen->sentence }}</p>
+    @if ($screen->asFound)<p class="verdict"><x-state is="care">Earlier readings.</x-state> {{ $screen->asFound }}</p>@endif
+    @if (count($screen->line?->lines() ?? []) > 1)<p class="what">Slope {{ $screen->slope }}</p>@endif
     @if ($diagnosis = $calibration->diagnosis)
         <div class="diagnosis">
             <p class="verdict"><x-state is="care">Likely.</x-state> {{ Rheacid\Core\Words\DiagnosisWords::likely($diagnosis) }}</p>
-            <p><b>First:</b> {{ Rheacid\Core\Words\DiagnosisWords::first($diagnosis) }} <b>If that does not help:</b> {{ Rheacid\Core\Words\DiagnosisWords::otherwise($diagnosis) }}</p>
+            <p><b>First:</b> {{ Rheacid\Core\Words\DiagnosisWords::first($diagnosis) }} {{ Rheacid\Core\Words\DiagnosisWords::otherwise($diagnosis) }}</p>
             @if ($screen->nextStep)<p class="soft">It stands on Today until it is done: {{ implode(', then ', array_map(Rheacid\Core\Words\CareWords::step(...), Rheacid\Core\Care\FollowUp::of($diagnosis))) }}.</p>@endif
         </div>
     @endif

@@ -11,10 +11,11 @@
             <td>{{ $point->lot->label }}, bottle {{ $point->lot->code }}: pH {{ Rheacid\Core\Numbers::fixed($point->buffer_ph, 3) }} at {{ Rheacid\Core\Numbers::fixed($point->celsius, 1) }} °C, shown {{ $point->shown() }}, {{ $point->settled ? 'at rest: ' . Rheacid\Core\Words\StateWords::response($point->response_time_s) : 'taken unsettled: ' . $point->reason }}; as found {{ $point->as_found_ph === null ? 'not known' : Rheacid\Core\Numbers::fixed($point->asFoundError(), 3) . ' pH off' }}, as left {{ $screen->asLeft($point) }}</td>
         </tr>
     @endforeach
-    <tr><th>Slope</th><td>{{ $screen->slope }}{{ $calibration->alkaline_slope_percent === null ? '' : ', alkaline ' . Rheacid\Core\Numbers::fixed($calibration->alkaline_slope_percent, 1) . ' %' }} of the ideal; the policy asks for {{ Rheacid\Core\Numbers::plain($calibration->policy->slope_low_percent) }} to {{ Rheacid\Core\Numbers::plain($calibration->policy->slope_high_percent) }} %</td></tr>
+    <tr><th>Slope</th><td>{{ $screen->slope }}{{ $screen->hasSlope ? ' of the ideal' : '' }}; the policy asks for {{ Rheacid\Core\Numbers::plain($calibration->policy->slope_low_percent) }} to {{ Rheacid\Core\Numbers::plain($calibration->policy->slope_high_percent) }} %</td></tr>
     <tr><th>Offset</th><td>{{ $screen->offset }} at pH 7{{ $calibration->zero_point_ph === null ? '' : ', zero point pH ' . Rheacid\Core\Numbers::fixed($calibration->zero_point_ph, 2) }}</td></tr>
     <tr><th>Read-back</th><td>{{ $calibration->read_back_error_ph === null ? 'none' : Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 3) . ' pH off' }}; the policy allows {{ Rheacid\Core\Numbers::plain($calibration->policy->read_back_limit_ph) }} pH</td></tr>
     <tr><th>Verdict</th><td><strong>{{ $screen->head }}</strong> {{ implode(' ', array_column($screen->findings, 'sentence')) }}</td></tr>
+    @if ($screen->asFound)<tr><th>As found</th><td>{{ $screen->asFound }}</td></tr>@endif
     @if ($calibration->void)<tr><th>Voided</th><td>{{ Rheacid\SiteClock::full($calibration->void->at) }}, by {{ $calibration->void->person->name }}: {{ $calibration->void->reason }}</td></tr>@endif
     <tr><th>Reaches</th><td>pH {{ Rheacid\Core\Numbers::fixed($calibration->bracket_low_ph, 2) }} to {{ Rheacid\Core\Numbers::fixed($calibration->bracket_high_ph, 2) }}</td></tr>
     <tr><th>Due again</th><td>{{ Rheacid\SiteClock::full($calibration->due_at) }} at the latest, and at once after anything that may have changed the electrode</td></tr>

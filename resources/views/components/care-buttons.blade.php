@@ -16,7 +16,7 @@
         <p class="form-text">{{ CareWords::how(CareKind::Cleaned) }}</p>
         @foreach (Dirt::cases() as $dirt)
             <button class="do quiet" name="act" value="cleaned {{ $dirt->value }}">{{ CareWords::cleaning($dirt) }}</button>
-            @if (CareWords::cleaningCaution($dirt))<p class="caution">{{ CareWords::cleaningCaution($dirt) }}</p>@endif
+            <p class="caution">{{ CareWords::cleaningCaution($dirt) }}</p>
         @endforeach
     </details>
     <details name="care"><summary>Store, top up, refill</summary>

@@ -44,6 +44,7 @@
     <x-slot:evidence>
         <h2>{{ $batch->product->method->name }}</h2>
         <ul class="steps">@foreach ($batch->product->method->steps as $step)<li>{{ $step }}</li>@endforeach</ul>
+        <p class="caution">Hot samples scald and crack glass: let them cool first. Follow your site’s rules and local codes.</p>
         <p class="note">Never an electrode in a vessel: draw a sample, measure it, throw it away. Look at the glass before and after.</p>
         @if ($batch->product->caution)<p class="note">{{ $batch->product->caution }}</p>@endif
     </x-slot>

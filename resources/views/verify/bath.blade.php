@@ -81,6 +81,7 @@
             @if ($screen->last->outcome === null && $screen->last->toCore()->hasUsableCorrection())<p class="soft">This bath would confirm it: a correction is used only after a fresh bath has shown it again.</p>@endif
             @if ($screen->last->outcome?->outcome === Rheacid\Core\Thermometry\Outcome::Adjusted)<p><x-state is="care">It was adjusted: this check is its state as left.</x-state></p>@endif
         @endif
+        @if ($thermometer->kind === Rheacid\Core\Thermometry\ThermometerKind::Glass)<p class="caution">Glass, and mercury in it, never near food: a broken one makes everything within reach a foreign-body case. Collect mercury by your site’s rules and local codes.</p>@endif
         <p class="note">All probes of one bath 1–2 °C high: suspect the bath first. Thin food needs a thin probe; product on the probe makes it slow and reads towards the room.</p>
     </x-slot>
 </x-house>
