@@ -14,6 +14,8 @@ use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\NotDue;
 use Rheacid\Core\Limits\NotDueReason;
 use Rheacid\Core\Limits\ProductLimit;
+use Rheacid\Core\Limits\ReleaseBlock;
+use Rheacid\Core\Words\AdviceWords;
 use Rheacid\Core\Words\LimitWords;
 use Rheacid\Core\Words\StateWords;
 use Rheacid\Models\Batch;
@@ -31,12 +33,13 @@ final readonly class DecisionLines
      * @param list<JudgedLimit> $due
      * @param list<NotDue> $notDue
      * @param list<string> $blocks sentences: why its portions prove nothing, or nothing against some limits
+     * @param string|null $advice what to do now
      */
-    private function __construct(public array $lines, public array $due, public array $notDue, public array $blocks) {}
+    private function __construct(public array $lines, public array $due, public array $notDue, public array $blocks, public ?string $advice) {}
 
     public static function of(Assessment $assessment, Batch $batch): self
     {
-        return self::told($assessment->judged->due, $assessment->judged->notDue, array_map(StateWords::block(...), $assessment->allBlocks()), $batch);
+        return self::told($assessment->judged->due, $assessment->judged->notDue, $assessment->allBlocks(), $batch);
     }
 
     public static function recorded(Decision $decision, Batch $batch): self
@@ -44,7 +47,7 @@ final readonly class DecisionLines
         return self::told(
             array_values($decision->outcomes->map(static fn(LimitOutcome $outcome): JudgedLimit => $outcome->toCore())->all()),
             array_values(array_map(self::kept(...), array_filter($decision->not_due, is_array(...)))),
-            array_map(StateWords::block(...), $decision->blocked()),
+            $decision->blocked(),
             $batch,
         );
     }
@@ -53,6 +56,12 @@ final readonly class DecisionLines
     public function worst(): array
     {
         return $this->lines[0] ?? ['sign' => 'idle', 'head' => 'No limit is due', 'tail' => ''];
+    }
+
+    /** @return list<array{sign: string, head: string, tail: string}> what is said after the worst */
+    public function rest(): array
+    {
+        return array_slice($this->lines, 1);
     }
 
     /** @return array<string, mixed> as it is kept with a decision */
@@ -79,7 +88,7 @@ final readonly class DecisionLines
     /**
      * @param list<JudgedLimit> $due
      * @param list<NotDue> $notDue
-     * @param list<string> $blocks
+     * @param list<ReleaseBlock> $blocks
      */
     private static function told(array $due, array $notDue, array $blocks, Batch $batch): self
     {
@@ -95,7 +104,9 @@ final readonly class DecisionLines
         // What is open stands before what is met: a question nobody answered may hide a limit.
         usort($lines, static fn(array $a, array $b): int => self::RANK[$a['sign']] <=> self::RANK[$b['sign']]);
 
-        return new self($lines, $due, $notDue, $blocks);
+        $isOpen = in_array($lines[0]['sign'] ?? 'idle', ['fail', 'care'], true);
+
+        return new self($lines, $due, $notDue, array_map(StateWords::block(...), $blocks), $isOpen ? AdviceWords::next($blocks) : null);
     }
 
     public static function sign(JudgedLimit $judged): string

@@ -6,6 +6,7 @@ namespace Rheacid\Today;
 
 use Carbon\CarbonImmutable;
 use Rheacid\SiteClock;
+use Sabre\VObject\Component;
 use Sabre\VObject\Component\VCalendar;
 
 /** Due work as a calendar file (RFC 5545). */
@@ -18,27 +19,30 @@ final class Calendar
     {
         $calendar = new VCalendar(['PRODID' => '-//Rheacid//due work//EN']);
         foreach ($due as $one) {
-            $calendar->add('VEVENT', [
+            $event = $calendar->add('VEVENT', [
                 // The same work keeps its identity, so that a calendar read again is not doubled.
                 'UID' => hash('sha256', $one->what . $one->at->format('c')) . '@rheacid',
                 'DTSTAMP' => CarbonImmutable::now()->utc(),
-                ...self::when($one),
                 'SUMMARY' => $one->what,
                 'URL' => $one->url,
             ]);
+            assert($event instanceof Component);
+            foreach (self::when($one) as $name => [$value, $parameters]) {
+                $event->add($name, $value, $parameters);
+            }
         }
 
         return $calendar->serialize();
     }
 
-    /** @return array<string, mixed> a day is a day wherever it is read, not midnight somewhere */
+    /** @return array<string, array{CarbonImmutable|string, array<string, string>}> a day is a day wherever it is read, not midnight somewhere */
     private static function when(DueDate $one): array
     {
         if (!$one->isDay) {
-            return ['DTSTART' => $one->at->utc(), 'DTEND' => $one->at->utc()->addMinutes(self::MINUTES)];
+            return ['DTSTART' => [$one->at->utc(), []], 'DTEND' => [$one->at->utc()->addMinutes(self::MINUTES), []]];
         }
         $day = SiteClock::local($one->at);
 
-        return ['DTSTART;VALUE=DATE' => $day->format('Ymd'), 'DTEND;VALUE=DATE' => $day->addDay()->format('Ymd')];
+        return ['DTSTART' => [$day->format('Ymd'), ['VALUE' => 'DATE']], 'DTEND' => [$day->addDay()->format('Ymd'), ['VALUE' => 'DATE']]];
     }
 }

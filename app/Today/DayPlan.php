@@ -91,6 +91,7 @@ final class DayPlan
         return [
             ...BatchTasks::held($this->batches()),
             ...$this->openWork(),
+            ...LookBackTasks::due(),
             ...InstrumentTasks::followUps($this),
             ...BatchTasks::toMeasure($this->batches(), $this->readyPair()),
             ...InstrumentTasks::toCalibrate($this),

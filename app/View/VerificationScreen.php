@@ -46,7 +46,7 @@ final readonly class VerificationScreen
     public static function of(Verification $check): self
     {
         $check->load(['thermometer.newestVerification', 'thermometer.newestService', 'outcome.person', 'confirms', 'person', 'referenceThermometer']);
-        $history = Verification::query()->with(['outcome', 'person'])->where('thermometer_id', $check->thermometer_id)->where('at', '<=', $check->at)->orderByDesc('at')->orderByDesc('id')->limit(self::SHOWN)->get();
+        $history = Verification::query()->with(['outcome', 'person'])->where('thermometer_id', $check->thermometer_id)->where('method', $check->method)->where('id', '<=', $check->id)->orderByDesc('at')->orderByDesc('id')->limit(self::SHOWN)->get();
         $tolerance = $check->tolerance_c;
         [$gain, $offset] = $check->outcome?->outcome === Outcome::Correct ? [(float) $check->outcome->gain, (float) $check->outcome->offset_c] : ($check->isConfirmed() ? Thermometers::correction($check) : [1.0, -$check->error_c]);
 

@@ -11,17 +11,18 @@ enum Priority: int
 {
     case HeldBatch = 0;
     case OwnWork = 1;
-    case FollowUp = 2;
+    case LookBack = 2;
+    case FollowUp = 3;
 
     /** Without a pair in force nothing can be measured, so calibrating comes before the batches. */
-    case CalibrateFirst = 3;
-    case Measure = 4;
-    case Calibrate = 5;
-    case Cell = 6;
-    case Verify = 7;
-    case Soak = 8;
-    case OthersWork = 9;
-    case Care = 10;
+    case CalibrateFirst = 4;
+    case Measure = 5;
+    case Calibrate = 6;
+    case Cell = 7;
+    case Verify = 8;
+    case Soak = 9;
+    case OthersWork = 10;
+    case Care = 11;
 
     public static function ofCalibrating(bool $isAnyPairReady): self
     {

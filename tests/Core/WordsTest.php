@@ -20,6 +20,7 @@ use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\Overall;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Numbers;
+use Rheacid\Core\Words\AdviceWords;
 use Rheacid\Core\Words\CareWords;
 use Rheacid\Core\Words\DiagnosisWords;
 use Rheacid\Core\Words\FindingWords;
@@ -125,5 +126,14 @@ final class WordsTest extends TestCase
         self::assertStringContainsString('foreign-body case', (string) CareWords::how(CareKind::Broken));
         self::assertStringContainsString('leaches', (string) CareWords::how(CareKind::WrongStorage));
         self::assertSame(['Top up the cap of E-07', 'Clean E-07', 'Top up the cap'], [CareWords::toDo(CareKind::ToppedUp, 'E-07'), CareWords::toDo(CareKind::Cleaned, 'E-07'), CareWords::toDo(CareKind::ToppedUp)]);
+    }
+
+    public function test_what_keeps_a_value_from_proving_says_what_to_do_now(): void
+    {
+        foreach (ReleaseBlock::cases() as $block) {
+            self::assertMatchesRegularExpression('/^[A-Z].*\.$/', (string) AdviceWords::next([$block]), $block->value);
+        }
+        self::assertSame('Calibrate, and measure a fresh sample.', AdviceWords::next([ReleaseBlock::ControlCheckMissing, ReleaseBlock::SampleTemperature, ReleaseBlock::CalibrationOverdue]), 'what everything else rests on comes first');
+        self::assertNull(AdviceWords::next([]));
     }
 }

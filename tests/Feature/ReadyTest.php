@@ -152,6 +152,7 @@ final class ReadyTest extends BenchTestCase
         self::assertStringContainsString("BEGIN:VCALENDAR\r\n", $calendar);
         self::assertStringContainsString('SUMMARY:Calibrate E-07', $calendar);
         self::assertStringContainsString('DTSTART:20261125T220000Z', $calendar, 'twelve hours after it was calibrated');
+        self::assertMatchesRegularExpression('/DTSTART;VALUE=DATE:20261219\r\n(.+\r\n)*?DTEND;VALUE=DATE:20261220/', $calendar, 'a bottle ends on a day');
     }
 
     public function test_the_chain_holds_whatever_was_done_at_the_shelf(): void

@@ -49,6 +49,19 @@ final class TodayTest extends BenchTestCase
         self::assertNotContains('Go on with the calibration of E-07', $this->titles());
     }
 
+    public function test_an_instrument_that_was_found_off_leaves_a_look_back_due(): void
+    {
+        $this->calibrate();
+        $this->wait(3600);
+        $this->calibrate(92.0);
+        self::assertContains('Look back: what was read with E-07 since 10:00', $this->titles(), 'as found, 4.01 was 0.18 pH off');
+        $this->wait(60);
+        $this->actingAs($this->people['auditor'])->get('/calibrations/' . $this->pair()->newestCalibration?->id)->assertSee('As found, the calibration before was up to 0.1')->assertSee('readings since 10:00 may be off as much');
+
+        $this->actingAs($this->people['checker'])->post("/verify/{$this->thermometer()->id}", ['method' => 'ice', 'readings' => ['1.4', '1.4', '1.4'], 'form' => self::formId()])->assertSessionHasNoErrors();
+        self::assertContains('Look back: what was read with T-03 since 5 Nov 08:25', $this->titles(), 'since its last good check');
+    }
+
     public function test_a_batch_that_was_read_today_is_not_asked_for_again_until_tomorrow(): void
     {
         $this->calibrate();

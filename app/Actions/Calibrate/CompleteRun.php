@@ -13,11 +13,13 @@ use Rheacid\Core\Electrode\Judgement;
 use Rheacid\Core\Electrode\Segment;
 use Rheacid\Core\Electrode\ShownJudgement;
 use Rheacid\Core\Electrode\Verdict;
+use Rheacid\Core\Numbers;
 use Rheacid\Core\Version;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\ControlCheck;
+use Rheacid\Models\LookBack;
 use Rheacid\Models\RunEvent;
 use Rheacid\Models\RunState;
 use Rheacid\Models\SessionMoment;
@@ -55,8 +57,19 @@ final class CompleteRun
             'core_version' => Version::CORE,
         ]));
         self::countAsCheck($entry, $run, $calibration);
+        self::lookBack($entry, $run, $calibration);
 
         return $calibration;
+    }
+
+    /** As found off by more than the read-back limit: what was read on the calibration before may be off as much. */
+    private static function lookBack(Entry $entry, CalibrationRun $run, Calibration $calibration): void
+    {
+        $off = $run->points->map(static fn(CalibrationPoint $point): float => abs($point->asFoundError() ?? 0.0))->max();
+        $before = Calibration::query()->where('pair_id', $run->pair_id)->where('id', '<', $calibration->id)->orderByDesc('id')->first();
+        if ($before !== null && is_float($off) && !Numbers::atMost($off, $run->policy->read_back_limit_ph)) {
+            $entry->add(new LookBack(['calibration_id' => $before->id, 'off_by' => $off, 'since' => $before->at, 'at' => $entry->at, 'person_id' => $entry->by->id]));
+        }
     }
 
     /** @return array{findings: list<Finding>}&array<string, mixed> by our own fit through the potentials */

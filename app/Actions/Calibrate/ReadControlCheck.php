@@ -16,6 +16,7 @@ use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CalibrationVoid;
 use Rheacid\Models\ControlCheck;
+use Rheacid\Models\LookBack;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Occasion;
@@ -122,5 +123,6 @@ final readonly class ReadControlCheck
             'person_id' => $entry->by->id,
             'at' => $entry->at,
         ]));
+        $entry->add(new LookBack(['calibration_id' => $calibration->id, 'off_by' => abs($check->error()), 'since' => $good === null ? $calibration->at : $good->at, 'at' => $entry->at, 'person_id' => $entry->by->id]));
     }
 }

@@ -14,6 +14,7 @@ use Rheacid\Core\Thermometry\VerificationMethod;
 use Rheacid\Core\Thermometry\VerificationVerdict;
 use Rheacid\Core\Thermometry\VerifiedRange;
 use Rheacid\Core\Words\ThermometerWords;
+use Rheacid\Models\LookBack;
 use Rheacid\Models\Person;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\Verification;
@@ -97,7 +98,7 @@ final class RecordVerification
         [$low, $high] = VerifiedRange::of($method, $reference);
         $next = NextInterval::of($thermometer, ['on' => SiteClock::local($entry->at)->toDateString(), 'error' => $error, 'tolerance' => $toleranceC]);
 
-        return $entry->add(new Verification([
+        $verification = $entry->add(new Verification([
             ...$values,
             'thermometer_id' => $thermometer->id,
             'method' => $method,
@@ -114,5 +115,10 @@ final class RecordVerification
             'due_at' => $entry->at->addDays($next->nextDays),
             'person_id' => $entry->by->id,
         ]));
+        if ($verdict === VerificationVerdict::Outside) {
+            $entry->add(new LookBack(['verification_id' => $verification->id, 'off_by' => abs($error), 'since' => LookBack::sinceGood($verification), 'at' => $entry->at, 'person_id' => $entry->by->id]));
+        }
+
+        return $verification;
     }
 }

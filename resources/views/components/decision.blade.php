@@ -1,5 +1,5 @@
 @props(['lines'])
-@foreach ($lines->lines as $line)
+@foreach ($lines->rest() as $line)
     <p class="verdict"><x-state :is="$line['sign']">{{ $line['head'] }}.</x-state> <span @class(['soft' => $line['sign'] === 'idle'])>{{ $line['tail'] }}</span></p>
 @endforeach
 @foreach ($lines->blocks as $block)

@@ -26,6 +26,7 @@
     @endif
     @if ($assessment)
         @unless ($screen->isComplete())<h2>So far</h2>@endunless
+        <x-answer :lines="$screen->lines" />
         <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($assessment->portion->value, 2) }}</span>@if ($assessment->portion->expandedU !== null)<span class="pm">± {{ Rheacid\Core\Numbers::fixed($assessment->portion->expandedU, 2) }}</span>@endif<span class="unit">pH, {{ count($assessment->result->portions) > 1 ? 'the portion that decides, of ' . count($assessment->result->portions) : 'one portion so far' }}<br>mean {{ Rheacid\Core\Numbers::fixed($assessment->result->mean(), 2) }}@unless ($assessment->portion->trusted) · <b>not trusted yet</b>@endunless</span></div>
         <x-acid-rule :rule="$screen->rule" />
         <x-decision :lines="$screen->lines" />

@@ -12,6 +12,7 @@
         <p class="verdict"><x-state is="fail">In doubt.</x-state> {{ $reading->calibration->void->reason }} Measure a fresh sample on a new calibration; the decision below stands as it was made.</p>
     @endif
     <p class="what">{{ $batch->product->name }} · batch <a href="{{ route('batches.show', $batch) }}"><b>{{ $batch->code }}</b></a> · {{ $reading->occasion->stage->words() }} · {{ $reading->sample->place }}, drawn {{ SiteClock::full($reading->sample->drawn_at) }}</p>
+    <x-answer :lines="$screen->lines" />
     <div class="big"><span class="n">{{ Numbers::fixed($decision->value, $decimals) }}</span>@if ($decision->expanded_u !== null)<span class="pm">± {{ Numbers::fixed($decision->expanded_u, $decimals) }}</span>@endif<span class="unit">{{ trim($decision->measurand->name() . ' ' . $decision->measurand->unit()) }}, the portion that decides<br>mean {{ Numbers::fixed($decision->mean, $decimals) }}@unless ($decision->trusted) · <b>not trusted</b>@endunless</span></div>
     @if ($screen->rule)<x-acid-rule :rule="$screen->rule" />@endif
     <x-decision :lines="$screen->lines" />

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Records\Kept;
+
+/**
+ * Due because an instrument was found off: what was read with it since has to be looked at again.
+ *
+ * @property-read Calibration|null $calibration
+ * @property-read Verification|null $verification
+ */
+final class LookBack extends Model
+{
+    use Kept;
+
+    protected $casts = ['off_by' => 'float', 'since' => 'datetime', 'at' => 'datetime'];
+
+    /** @return BelongsTo<Calibration, $this> */
+    public function calibration(): BelongsTo
+    {
+        return $this->belongsTo(Calibration::class);
+    }
+
+    /** @return BelongsTo<Verification, $this> */
+    public function verification(): BelongsTo
+    {
+        return $this->belongsTo(Verification::class);
+    }
+
+    /** Since the last check that was good; the whole record where there was none. */
+    public static function sinceGood(Verification $failed): CarbonImmutable
+    {
+        $good = Verification::query()->with('outcome')->where('thermometer_id', $failed->thermometer_id)->where('id', '<', $failed->id)->orderByDesc('id')->limit(12)->get()
+            ->first(static fn(Verification $one): bool => !$one->toCore()->isFailed());
+
+        return CarbonImmutable::instance($good === null ? $failed->at : $good->at);
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Words;
+
+use Rheacid\Core\Limits\ReleaseBlock;
+
+/** What to do now, where something keeps a value from proving. */
+final class AdviceWords
+{
+    /** @param list<ReleaseBlock> $blocks the first thing that would mend them; null without any */
+    public static function next(array $blocks): ?string
+    {
+        $order = array_map(self::mends(...), $blocks);
+        usort($order, static fn(array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return $order[0][1] ?? null;
+    }
+
+    /** @return array{int, string} in which order, and what */
+    private static function mends(ReleaseBlock $block): array
+    {
+        return match ($block) {
+            ReleaseBlock::ElectrodeOutOfUse => [0, 'Measure a fresh sample with another electrode.'],
+            ReleaseBlock::ElectrodeSoaking => [0, 'Wait until the soak is over, calibrate, and measure a fresh sample.'],
+            ReleaseBlock::CalibrationFailed, ReleaseBlock::CalibrationOverdue, ReleaseBlock::CalibrationDoubtful, ReleaseBlock::OnePointCalibration, ReleaseBlock::CalibrationUncertain, ReleaseBlock::ControlCheckFailed => [1, 'Calibrate, and measure a fresh sample.'],
+            ReleaseBlock::SolutionBarred => [1, 'Calibrate on clean bottles, and measure a fresh sample.'],
+            ReleaseBlock::FarBelowBracket, ReleaseBlock::AboveBracket => [1, 'Calibrate with a buffer beyond this value, and measure a fresh sample.'],
+            ReleaseBlock::ThermometerFailed, ReleaseBlock::ThermometerOverdue, ReleaseBlock::ThermometerNotCovering => [2, 'Verify the thermometer, or measure with another.'],
+            ReleaseBlock::SampleTemperature => [3, 'Bring a portion to the temperature of the method, and read it again.'],
+            ReleaseBlock::Unsettled => [3, 'Read it again, and wait until it stands still.'],
+            ReleaseBlock::PlaceMissing => [4, 'Measure the place that is missing as well.'],
+            ReleaseBlock::ControlCheckMissing => [5, 'Read a check buffer now: then it counts.'],
+            ReleaseBlock::EquilibriumNotProven => [6, 'Measure again a day later, brine and pieces.'],
+            ReleaseBlock::SecondDiffers => [4, 'Read it with a third instrument.'],
+            ReleaseBlock::SourceNotNamed => [7, 'A lead names the source, or it is measured here.'],
+            ReleaseBlock::Simulated => [7, 'Measure it with a real instrument.'],
+        };
+    }
+}
