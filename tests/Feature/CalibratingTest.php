@@ -88,7 +88,7 @@ final class CalibratingTest extends BenchTestCase
         foreach ([[0.0, PairState::Ready], [6.0, PairState::Doubtful]] as [$off, $state]) {
             $this->wait(600);
             $run = $this->openRun();
-            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown(7.017) + $off), null);
+            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown(7.017) + $off), 'the label says 7.00');
             (new LeaveRun())($this->people['checker'], IdempotencyKey::own(), $run, null);
 
             self::assertSame($state, Readiness::of($this->pair())->state, "$off mV off as found");

@@ -114,7 +114,7 @@ final class HostileTest extends BenchTestCase
         $form['form'] = self::formId();
         for ($i = $random->getInt(1, 3); $i > 0; $i--) {
             $keys = array_keys($form);
-            $key = $random->getInt(0, 9) === 0 ? 'extra' . $i : (string) $keys[$random->getInt(0, count($keys) - 1)];
+            $key = $random->getInt(0, 9) === 0 ? 'extra' . $i : (string) ($keys[$random->getInt(0, max(0, count($keys) - 1))] ?? 'extra');
             if ($random->getInt(0, 5) === 0) {
                 unset($form[$key]);
             } else {
