@@ -30,6 +30,7 @@ final readonly class BottleLine
         public ?BufferFamily $family,
         public ?float $nominalPh,
         public ?float $standardValue,
+        public float $expandedU,
         public BottleFacts $facts,
         public ?BottleEvent $barredBy,
     ) {}
@@ -50,6 +51,7 @@ final readonly class BottleLine
             $lot->family,
             $lot->nominal_ph,
             $lot->standard_value,
+            $lot->expandedU(),
             $facts,
             match (true) {
                 $lot->happened(BottleEvent::Dipped) !== null => BottleEvent::Dipped,

@@ -78,6 +78,7 @@ final readonly class BeginRunScreen
             return null;
         }
         $free = [];
+        usort($bottles, static fn(array $a, array $b): int => $a['line']->expandedU <=> $b['line']->expandedU);
         foreach ($bottles as ['line' => $bottle, 'usable' => $usable]) {
             if ($usable && $bottle->barredBy === null && $bottle->state === SolutionKind::Buffer && !in_array($bottle->code, array_column($fitted, 'id'), true)) {
                 $free[$bottle->code] = (float) $bottle->nominalPh;

@@ -82,6 +82,7 @@ final readonly class ControlCheckScreen
         }
         $used = $calibration->points->map(static fn(CalibrationPoint $point): int => $point->lot_id)->all();
         $bottles = array_column(array_filter(Lines::bottles(SolutionKind::Buffer), static fn(BottleLine $bottle): bool => !in_array($bottle->id, $used, true) && Bottles::objection($bottle) === null), null, 'id');
+        uasort($bottles, static fn(BottleLine $a, BottleLine $b): int => [$a->expandedU, $a->code] <=> [$b->expandedU, $b->code]);
         $order = ControlBuffer::among(array_map(static fn(BottleLine $bottle): float => (float) $bottle->nominalPh, $bottles), $calibration->bracket_low_ph, $calibration->bracket_high_ph, Judging::edges());
 
         return array_map(static fn(int|string $id): BottleLine => $bottles[$id], $order);

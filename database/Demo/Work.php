@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
-use Rheacid\Records\Refused;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Actions\Bench\MoveElectrode;
@@ -41,6 +40,7 @@ use Rheacid\Models\Person;
 use Rheacid\Models\SessionMoment;
 use Rheacid\Models\Thermometer;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Refused;
 use Rheacid\Verify\RtdInput;
 use Rheacid\Verify\VerificationInput;
 

@@ -78,5 +78,7 @@ final class CheckTest extends TestCase
         self::assertSame(['R-07', 'R-08'], ControlBuffer::among($bottles, 4.0, 7.0, [4.6, 6.0]));
         self::assertSame(['R-08', 'R-07'], ControlBuffer::among($bottles, 4.05, 7.0, [6.0]), '4.005 lies 0.045 below the range, and is taken');
         self::assertSame(['R-08'], ControlBuffer::among($bottles, 4.06, 7.0, []), '0.055 is too far');
+        self::assertSame(['R-07', 'Q-31'], ControlBuffer::among(['R-07' => 4.005, 'Q-31' => 4.104], 4.0, 7.0, [4.6]), 'as near as makes no difference: the first goes before');
+        self::assertSame(['Q-31', 'R-07'], ControlBuffer::among(['R-07' => 4.005, 'Q-31' => 4.11], 4.0, 7.0, [4.6]));
     }
 }
