@@ -106,7 +106,7 @@ final readonly class DecisionLines
 
         $isOpen = in_array($lines[0]['sign'] ?? 'idle', ['fail', 'care'], true);
 
-        return new self($lines, $due, $notDue, array_map(StateWords::block(...), $blocks), $isOpen ? AdviceWords::next($blocks) : null);
+        return new self($lines, $due, $notDue, array_map(StateWords::block(...), $blocks), $isOpen ? AdviceWords::next($blocks, $unread !== [] || ($due[0]->late ?? false)) : null);
     }
 
     public static function sign(JudgedLimit $judged): string

@@ -9,9 +9,15 @@ use Rheacid\Core\Limits\ReleaseBlock;
 /** What to do now, where something keeps a value from proving. */
 final class AdviceWords
 {
-    /** @param list<ReleaseBlock> $blocks the first thing that would mend them; null without any */
-    public static function next(array $blocks): ?string
+    /**
+     * @param list<ReleaseBlock> $blocks the first thing that would mend them; null without any
+     * @param bool $isLate a deadline was missed, which nothing measured now can mend
+     */
+    public static function next(array $blocks, bool $isLate = false): ?string
     {
+        if ($isLate) {
+            return 'Hold the batch: a lead decides about it.';
+        }
         $order = array_map(self::mends(...), $blocks);
         usort($order, static fn(array $a, array $b): int => $a[0] <=> $b[0]);
 
@@ -32,7 +38,7 @@ final class AdviceWords
             ReleaseBlock::Unsettled => [3, 'Read it again, and wait until it stands still.'],
             ReleaseBlock::PlaceMissing => [4, 'Measure the place that is missing as well.'],
             ReleaseBlock::ControlCheckMissing => [5, 'Read a check buffer now: then it counts.'],
-            ReleaseBlock::EquilibriumNotProven => [6, 'Measure again a day later, brine and pieces.'],
+            ReleaseBlock::EquilibriumNotProven => [6, 'Measure again a day later, from every part.'],
             ReleaseBlock::SecondDiffers => [4, 'Read it with a third instrument.'],
             ReleaseBlock::SourceNotNamed => [7, 'A lead names the source, or it is measured here.'],
             ReleaseBlock::Simulated => [7, 'Measure it with a real instrument.'],

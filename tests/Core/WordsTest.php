@@ -135,5 +135,6 @@ final class WordsTest extends TestCase
         }
         self::assertSame('Calibrate, and measure a fresh sample.', AdviceWords::next([ReleaseBlock::ControlCheckMissing, ReleaseBlock::SampleTemperature, ReleaseBlock::CalibrationOverdue]), 'what everything else rests on comes first');
         self::assertNull(AdviceWords::next([]));
+        self::assertSame('Hold the batch: a lead decides about it.', AdviceWords::next([ReleaseBlock::ControlCheckMissing], isLate: true), 'nothing measured now mends a deadline');
     }
 }

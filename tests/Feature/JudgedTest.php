@@ -34,7 +34,7 @@ final class JudgedTest extends BenchTestCase
         foreach (["/readings/$reading->id", "/batches/{$this->batch('CS-0409')->id}", '/batches'] as $page) {
             $this->get($page)->assertSee('Critical limit not proven in time');
         }
-        $this->get("/readings/$reading->id")->assertSee('met only after its deadline. No later value mends that.');
+        $this->get("/readings/$reading->id")->assertSee('met only after its deadline. No later value mends that.')->assertSee('Hold the batch: a lead decides about it.');
         $this->get('/')->assertSeeInOrder(['CS-0409 is held', 'Critical limit not proven in time']);
     }
 

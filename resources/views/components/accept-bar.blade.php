@@ -1,6 +1,7 @@
 @props(['form', 'label', 'live' => null, 'leave' => null])
 {{-- Accept wakes when the reading has settled; before that a reason is needed. --}}
-@if (str_starts_with((string) $errors->first('reason'), 'This reads like'))<button class="do quiet" form="{{ $form }}" name="reason" value="The label was looked at: it is the right cup.">It is the right cup</button>@endif
+{{-- Where another buffer is recognised a reason has to be found; where the reading only leaves a doubt, the label answers it. --}}
+@if (str_starts_with((string) $errors->first('reason'), 'This reads like') && !str_contains((string) $errors->first('reason'), 'Move the electrode'))<button class="do quiet" form="{{ $form }}" name="reason" value="The label was looked at: it is the right cup.">It is the right cup</button>@endif
 <details @if (is_string(old('reason')) && old('reason') !== '') open @endif>
     <summary>Accept now, with a reason</summary>
     <x-field name="reason" label="Why" maxlength="400" :form="$form" />
