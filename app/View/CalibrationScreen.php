@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\View;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Bench\Source;
 use Rheacid\Board\Lines;
 use Rheacid\Core\Care\CareStep;
 use Rheacid\Core\Care\PairState;
@@ -35,6 +36,7 @@ final readonly class CalibrationScreen
         public ?ResponseLine $line,
         public string $slope,
         public ?string $asFound,
+        public string $source,
         public bool $hasSlope,
         public string $offset,
         public ?CareStep $nextStep,
@@ -70,6 +72,7 @@ final readonly class CalibrationScreen
             $fit === null ? null : new ResponseLine($fit, $calibration->policy->criteria(), CalibrationPoint::ofKind($calibration->points, fitted: false)),
             self::slope($calibration, $fit),
             self::asFound($calibration),
+            implode(', ', array_unique($calibration->points->map(static fn(CalibrationPoint $point): string => $point->source === Source::Simulated ? 'simulated bench, no evidence of a real meter' : $point->source->words())->all())),
             $fit?->hasSlope() ?? false,
             $offset,
             $isNewest ? Lines::pair($calibration->pair_id)->nextStep : null,

@@ -7,8 +7,8 @@ namespace Rheacid\Core\Thermometry;
 /** The air pressure at the pot, from what was read of a barometer or a weather report. */
 final class StationPressure
 {
-    /** Weather moves the pressure of a place by no more. Common practice, no source. */
-    private const WEATHER_KPA = 4.5;
+    /** So little above the standard pressure of the place nothing is asked; at 100 m a reduced one lies 1.2 above. Common practice, no source. */
+    private const UNASKED_KPA = 1.0;
 
     /**
      * @param float $kpa as read
@@ -26,7 +26,7 @@ final class StationPressure
                 ? throw new ElevationNeeded()
                 : $kpa * BoilingPoint::kpaAt($siteM) / BoilingPoint::kpaAt(0);
         }
-        if ($isReduced === null && $siteM !== null && $kpa > BoilingPoint::kpaAt($siteM) + self::WEATHER_KPA) {
+        if ($isReduced === null && $siteM !== null && $kpa > BoilingPoint::kpaAt($siteM) + self::UNASKED_KPA) {
             throw new LooksReduced($kpa, $siteM, BoilingPoint::kpaAt($siteM));
         }
 

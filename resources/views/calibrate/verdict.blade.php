@@ -1,6 +1,6 @@
 @php($calibration = $screen->calibration)
 <x-house :title="'Calibration · ' . $calibration->pair->electrode->code . ' on ' . $calibration->pair->name()" room="Calibrate">
-    <p class="what">{{ Rheacid\SiteClock::full($calibration->at) }}, by {{ $calibration->person->name }}, policy {{ $calibration->policy->name }}</p>
+    <p class="what">{{ Rheacid\SiteClock::full($calibration->at) }}, by {{ $calibration->person->name }}, policy {{ $calibration->policy->name }} · {{ $screen->source }}</p>
     @if ($calibration->fit === null)
         <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 2) }}</span><span class="unit">pH off at the read-back<br>{{ $calibration->slope_percent === null ? 'the meter keeps slope and offset to itself' : 'the meter says: slope ' . $screen->slope . ', offset ' . $screen->offset }}</span></div>
     @elseif (!$screen->hasSlope)
@@ -31,7 +31,7 @@
                 <td><a class="cell-link" href="{{ route('lots.show', $point->lot) }}">{{ $point->lot->code }}</a></td>
                 <td>{{ $point->shown() }}</td>
                 <td>{{ Rheacid\Core\Numbers::fixed($point->celsius, 1) }}</td>
-                <td>@if ($point->settled){{ Rheacid\Core\Words\StateWords::response($point->response_time_s) }}@else<x-state is="care">taken unsettled: {{ $point->reason }}</x-state>@endif</td>
+                <td>@if ($point->settled){{ Rheacid\Core\Words\StateWords::response($point->response_time_s) }}@else<x-state is="care">taken unsettled</x-state>@endif @if ($point->reason)<br><span class="soft">{{ $point->reason }}</span>@endif @if ($point->against_recognition)<br><x-state is="care">it read like another buffer</x-state>@endif</td>
                 <td>{{ $point->as_found_ph === null ? '–' : Rheacid\Core\Numbers::fixed($point->asFoundError(), 3) . ' pH off' }}</td>
                 <td>{{ $screen->asLeft($point) }}</td>
             </tr>
