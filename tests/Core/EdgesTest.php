@@ -39,12 +39,14 @@ use Rheacid\Core\Thermometry\IntervalPolicy;
 use Rheacid\Core\Thermometry\Reference;
 use Rheacid\Core\Thermometry\Sense;
 use Rheacid\Core\Thermometry\StationPressure;
+use Rheacid\Core\Thermometry\ToleranceClass;
 use Rheacid\Core\Thermometry\Verification;
 use Rheacid\Core\Thermometry\VerificationFacts;
 use Rheacid\Core\Thermometry\VerificationFinding;
 use Rheacid\Core\Thermometry\VerificationInterval;
 use Rheacid\Core\Thermometry\VerificationMethod;
 use Rheacid\Core\Thermometry\VerificationVerdict;
+use Rheacid\Core\Words\Quantity;
 
 /** Each number of the job at its edge, and a hair beyond it. */
 final class EdgesTest extends TestCase
@@ -63,7 +65,7 @@ final class EdgesTest extends TestCase
         $recognised = static fn(float $runnerUp): ?string => BufferRecognition::among(['a' => $buffer(7.0), 'b' => $buffer($runnerUp)], 0.0, 25.0)->recognised;
         yield 'a runner-up 0.3 further is no rival' => [fn() => $recognised(7.3) === 'a', fn() => $recognised(7.29) === 'a'];
         $cup = static fn(float $other): ?CupDoubt => CupRecognition::of($buffer(7.0), 7.0, ['other' => ['buffer' => $buffer($other), 'nominalPh' => $other]], Signal::mv(-0.26 * Nernst::mvPerPh(25.0)), 25.0, null)->doubt;
-        yield 'buffers under 0.5 apart are not told apart' => [fn() => $cup(7.49) === CupDoubt::Neighbour, fn() => $cup(7.52) === CupDoubt::Neighbour];
+        yield 'buffers under 0.5 apart are not told apart' => [fn() => $cup(7.49) === CupDoubt::Neighbour, fn() => $cup(7.51) === CupDoubt::Neighbour];
         yield 'labels under 0.1 apart are one buffer' => [fn() => $cup(7.105) === CupDoubt::Neighbour, fn() => $cup(7.099) === CupDoubt::Neighbour];
 
         $factor = static fn(float $factor): Verdict => CellStandard::conductivity(1413.0, 1413.0 / $factor, 25.0)->verdict;
@@ -128,6 +130,14 @@ final class EdgesTest extends TestCase
         yield 'no date is told beyond a hundred years' => [fn() => $longest(36_525), fn() => $longest(36_526)];
         // By hand: 1000 kg of water, 1 °C, 4.18 kJ/(kg K): 4180 kJ, of which 3600 are a kWh.
         yield 'a degree of a ton of water' => [fn() => abs(ErrorCost::perYear(1000, 1, 1, 1.0, 1.0)['kwh'] - 4180 / 3600) < 1e-9, fn() => false];
+        foreach (['hPa' => 1013.25, 'mbar' => 1013.25, 'bar' => 1.01325, 'Pa' => 101_325, 'mmHg' => 760, 'Torr' => 760, 'inHg' => 29.9213, 'atm' => 1] as $unit => $one) {
+            yield "an atmosphere in $unit" => [fn() => abs(Quantity::Pressure->read("$one $unit") - 101.325) < 0.001, fn() => false];
+        }
+        // IEC 60751:2022 table 5 and ASTM E1137, from memory.
+        foreach ([['IEC 60751', 'AA', 0.44, -50, 250], ['IEC 60751', 'A', 0.55, -100, 450], ['IEC 60751', 'B', 1.3, -196, 600], ['IEC 60751', 'C', 2.6, -196, 600], ['ASTM E1137', 'A', 0.47, -200, 650], ['ASTM E1137', 'B', 1.09, -200, 650]] as [$standard, $class, $at200, $low, $high]) {
+            $reaches = static fn(float $celsius): bool => self::isTaken(static fn() => ToleranceClass::named($standard, $class)->at($celsius));
+            yield "$standard class $class" => [fn() => abs(ToleranceClass::named($standard, $class)->at(200.0) - $at200) < 1e-9 && abs(ToleranceClass::named($standard, $class)->at(0.0) - ToleranceClass::named($standard, $class)->at(200.0)) > 0.1 && $reaches($low) && $reaches($high), fn() => $reaches($low - 1) || $reaches($high + 1)];
+        }
         yield 'seven in a row, and eight that are enough' => [fn() => ControlChart::of(array_fill(0, 7, 0.01), 0.05)->signals[6] === ChartSignal::OneSide, fn() => false];
     }
 
