@@ -45,11 +45,6 @@ final class Lines
         return self::read(BatchLine::class, self::live(Part::Batch)->orderBy('since')->orderBy('thing_id'));
     }
 
-    public static function liveBatches(): int
-    {
-        return self::live(Part::Batch)->count();
-    }
-
     /**
      * @return array{CursorPaginator<int, \stdClass>, list<BatchLine>} a page of all batches, the newest first, and the lines that stand on it
      */

@@ -155,8 +155,7 @@ final readonly class DecisionLines
         $text = static fn(string $key): string => is_string($kept[$key] ?? null) ? $kept[$key] : throw new \LogicException("A kept decision says $key.");
         $number = static fn(string $key): ?float => is_numeric($kept[$key] ?? null) ? (float) $kept[$key] : null;
         $kind = LimitKind::from($text('kind'));
-        [$low, $high] = [$number('low'), $number('high')];
-        $limit = $low !== null && $high !== null ? Limit::between($text('name'), $kind, $low, $high) : Limit::edge($text('name'), $kind, Comparison::from($text('op')), (float) ($low ?? $high));
+        $limit = Limit::kept($text('name'), $kind, Comparison::from($text('op')), $number('low'), $number('high'));
 
         return new NotDue(new ProductLimit($limit, Applies::from($text('applies')), $number('hours'), $text('since'), is_string($kept['condition'] ?? null) ? $kept['condition'] : null, $text('measurand'), $text('basis')), NotDueReason::from($text('reason')));
     }

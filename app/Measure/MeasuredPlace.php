@@ -18,6 +18,9 @@ use Rheacid\Models\Verification;
 /** What was measured of one quantity at one place, recorded or still in hand. */
 final readonly class MeasuredPlace
 {
+    /** What of a measurement is read together, so that it can be judged. */
+    public const RESTS_ON = ['sample', 'replicates', 'method', 'pair.meter', 'pair.policy', 'pair.electrode', 'calibration.points.lot', 'calibration.policy', 'calibration.void', 'verification.outcome'];
+
     /** @param Collection<int, Replicate> $replicates at least one */
     private function __construct(
         public Measurand $measurand,

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Collection;
 use Rheacid\Bench\Source;
+use Rheacid\Core\Electrode\AsFound;
 use Rheacid\Core\Electrode\CalibrationPoint as CorePoint;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Numbers;
@@ -90,6 +91,16 @@ final class CalibrationPoint extends Model
     }
 
     /** What the calibration before this run made of the buffer, minus the buffer's pH. */
+    /**
+     * @param Collection<int, self> $points of a run
+     *
+     * @return float|null pH by which the calibration before was off, where that is more than allowed
+     */
+    public static function foundOff(Collection $points, Policy $policy): ?float
+    {
+        return AsFound::off(array_values($points->map(static fn(self $point): ?float => $point->asFoundError())->all()), $policy->read_back_limit_ph);
+    }
+
     public function asFoundError(): ?float
     {
         return $this->as_found_ph === null ? null : $this->as_found_ph - $this->buffer_ph;

@@ -38,9 +38,7 @@ final class LimitOutcome extends Model
 
     public function toCore(): JudgedLimit
     {
-        $limit = $this->op === Comparison::Between
-            ? Limit::between($this->name, $this->kind, (float) $this->low, (float) $this->high)
-            : Limit::edge($this->name, $this->kind, $this->op, (float) ($this->low ?? $this->high));
+        $limit = Limit::kept($this->name, $this->kind, $this->op, $this->low, $this->high);
 
         return new JudgedLimit(
             new ProductLimit($limit, $this->applies, $this->hours, $this->since, null, $this->measurand, $this->basis),

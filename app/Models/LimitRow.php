@@ -32,9 +32,7 @@ final class LimitRow extends Model
 
     public function toCore(): ProductLimit
     {
-        $limit = $this->op === Comparison::Between
-            ? Limit::between($this->name, $this->kind, (float) $this->low, (float) $this->high)
-            : Limit::edge($this->name, $this->kind, $this->op, (float) ($this->low ?? $this->high));
+        $limit = Limit::kept($this->name, $this->kind, $this->op, $this->low, $this->high);
 
         return new ProductLimit($limit, $this->applies, $this->hours, $this->since, $this->condition, $this->measurand->value, $this->basis);
     }

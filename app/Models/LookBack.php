@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Models;
 
-use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Records\Kept;
@@ -31,14 +30,5 @@ final class LookBack extends Model
     public function verification(): BelongsTo
     {
         return $this->belongsTo(Verification::class);
-    }
-
-    /** Since the last check that was good; the whole record where there was none. */
-    public static function sinceGood(Verification $failed): CarbonImmutable
-    {
-        $good = Verification::query()->with('outcome')->where('thermometer_id', $failed->thermometer_id)->where('id', '<', $failed->id)->orderByDesc('id')->limit(12)->get()
-            ->first(static fn(Verification $one): bool => !$one->toCore()->isFailed());
-
-        return CarbonImmutable::instance($good === null ? $failed->at : $good->at);
     }
 }

@@ -98,6 +98,13 @@ final class Thermometers
         return [$line->gain, $line->offsetC];
     }
 
+    /** The last check before this one that did not fail; null where there was none. */
+    public static function lastGood(Verification $verification): ?Verification
+    {
+        return Verification::query()->with('outcome')->where('thermometer_id', $verification->thermometer_id)->where('id', '<', $verification->id)->orderByDesc('at')->limit(self::NEWEST)->get()
+            ->first(static fn(Verification $earlier): bool => !$earlier->toCore()->isFailed());
+    }
+
     /**
      * Portions that were read with the thermometer since its last good check before this one, as far as a page has place.
      *
@@ -105,8 +112,7 @@ final class Thermometers
      */
     public static function touchedBy(Verification $verification, int $most): Collection
     {
-        $good = Verification::query()->with('outcome')->where('thermometer_id', $verification->thermometer_id)->where('id', '<', $verification->id)->orderByDesc('at')->limit(self::NEWEST)->get()
-            ->first(static fn(Verification $earlier): bool => !$earlier->toCore()->isFailed());
+        $good = self::lastGood($verification);
 
         return Replicate::query()->with(['calibration', 'person'])->whereRelation('verification', 'thermometer_id', $verification->thermometer_id)
             ->where('at', '<=', $verification->at)->when($good !== null, static fn($query) => $query->where('at', '>', $good?->at))->orderByDesc('at')->limit($most)->get()->reverse()->values();

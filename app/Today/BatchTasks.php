@@ -68,6 +68,14 @@ final class BatchTasks
         return sprintf('%s %s %s', $deadline->written, $deadline->at->isPast() ? 'was due' : 'by', SiteClock::short($deadline->at));
     }
 
+    /** Red where the deadline has passed, or nothing lets expect that it will be met. */
+    public static function sign(DeadlineFacts $deadline): string
+    {
+        $verdict = $deadline->forecast?->verdict;
+
+        return $deadline->at->isPast() || $verdict === null ? 'fail' : ForecastWords::sign($verdict);
+    }
+
     /** What is expected, in words; null where nothing is, or the deadline has passed. */
     public static function outlook(BatchLine $batch, DeadlineFacts $deadline): ?string
     {

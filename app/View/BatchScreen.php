@@ -13,7 +13,6 @@ use Rheacid\Board\Lines;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Measurands\Measurand;
-use Rheacid\Core\Words\ForecastWords;
 use Rheacid\Measure\DecisionLines;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Decision;
@@ -92,8 +91,6 @@ final readonly class BatchScreen
         if ($words === null) {
             return null;
         }
-        $verdict = $next->forecast?->verdict;
-
-        return ['sign' => $next->at->isPast() || $verdict === null ? 'fail' : ForecastWords::sign($verdict), 'words' => BatchTasks::due($next) . ': ' . $words];
+        return ['sign' => BatchTasks::sign($next), 'words' => BatchTasks::due($next) . ': ' . $words];
     }
 }

@@ -97,8 +97,8 @@ final readonly class CalibrationScreen
     /** How far earlier readings may be off, and since when; null where the old calibration still held. */
     private static function asFound(Calibration $calibration): ?string
     {
-        $off = $calibration->points->map(static fn(CalibrationPoint $point): float => abs($point->asFoundError() ?? 0.0))->max();
-        if (!is_float($off) || Numbers::atMost($off, $calibration->policy->read_back_limit_ph)) {
+        $off = CalibrationPoint::foundOff($calibration->points, $calibration->policy);
+        if ($off === null) {
             return null;
         }
         $before = Calibration::query()->where('pair_id', $calibration->pair_id)->where('at', '<', $calibration->at->format('Y-m-d H:i:s.v'))->orderByDesc('at')->first();

@@ -91,7 +91,7 @@ final readonly class MeasureScreen
     private static function assess(MeasurementDraft $draft, Batch $batch): Assessment
     {
         $occasion = $draft->sample->occasion;
-        $joined = $occasion->measurements()->with(['sample', 'replicates', 'method', 'pair.meter', 'pair.policy', 'pair.electrode', 'calibration.points.lot', 'calibration.policy', 'calibration.void', 'verification.outcome'])->get();
+        $joined = $occasion->measurements()->with(MeasuredPlace::RESTS_ON)->get();
 
         return Assessment::of($batch, $occasion->stage, CarbonImmutable::instance($occasion->drawn_at), [...array_values($joined->map(static fn(Measurement $one): MeasuredPlace => MeasuredPlace::recorded($one))->all()), MeasuredPlace::inHand($draft)], $occasion->id);
     }

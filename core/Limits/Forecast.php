@@ -87,12 +87,6 @@ final readonly class Forecast
         }, $goal, $withinH, false);
     }
 
-    /** How it stands later, when nothing more has been read: the clock may have run out. */
-    public function verdictAt(float $nowH): ?ForecastVerdict
-    {
-        return $this->withinH !== null && !$this->isReached && !Numbers::atMost($nowH, $this->withinH) ? ForecastVerdict::Late : $this->verdict;
-    }
-
     /**
      * The first reading at or below the goal after which none exceeds it.
      *

@@ -36,6 +36,18 @@ final readonly class Limit
         return new self($name, $kind, Comparison::Between, $low, $high);
     }
 
+    /**
+     * From how it is kept: two edges, or the one that the comparison asks for.
+     *
+     * @throws LowNotBelowHigh if low is not below high
+     */
+    public static function kept(string $name, LimitKind $kind, Comparison $comparison, ?float $low, ?float $high): self
+    {
+        return $comparison === Comparison::Between
+            ? self::between($name, $kind, (float) $low, (float) $high)
+            : self::edge($name, $kind, $comparison, (float) ($low ?? $high));
+    }
+
     /** Distance to the nearest edge, positive inside, in the quantity's unit. */
     public function margin(float $value): float
     {

@@ -19,11 +19,6 @@ final readonly class Basis
         }
     }
 
-    public function equals(self $other): bool
-    {
-        return $this->measurand === $other->measurand && $this->code === $other->code;
-    }
-
     /** What is measured, in words: "temperature, coldest point". */
     public function words(): string
     {

@@ -106,16 +106,6 @@ enum Measurand: string
         };
     }
 
-    public function obtained(): Obtained
-    {
-        return match ($this) {
-            self::Ph, self::Temperature, self::RelativeDensity, self::Brix, self::Conductivity, self::Redox => Obtained::ByInstrument,
-            self::TitratableAcidity, self::VolatileAcidity, self::FreeSo2 => Obtained::ByTitration,
-            self::MolecularSo2 => Obtained::Derived,
-            self::Salt, self::Alcohol, self::Sugar, self::MalicAcid, self::WaterActivity => Obtained::FromElsewhere,
-        };
-    }
-
     /** @return non-empty-list<string> codes of the bases on which it is told; an empty one where nothing has to be said */
     public function bases(): array
     {

@@ -12,6 +12,7 @@ use Rheacid\Core\Care\ChartSignal;
 use Rheacid\Core\Care\ControlChart;
 use Rheacid\Core\Contract\Contract;
 use Rheacid\Core\Contradiction;
+use Rheacid\Core\Electrode\AsFound;
 use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Electrode\BufferRecognition;
 use Rheacid\Core\Electrode\CalibrationFit;
@@ -95,6 +96,7 @@ final class EdgesTest extends TestCase
         yield 'a zero point within 0.1 of its limit is told' => [fn() => $zero(0.402 * 0.98 * Nernst::mvPerPh(25.0)), fn() => $zero(0.396 * 0.98 * Nernst::mvPerPh(25.0))];
         yield 'a read-back is allowed 0.05 pH where nobody says otherwise' => [fn() => self::readBack(0.0499), fn() => self::readBack(0.0505)];
 
+        yield 'as found is off beyond the limit, whatever the sign' => [fn() => AsFound::off([0.05, -0.05, null], 0.05) === null && AsFound::off([0.01, -0.2], 0.05) === 0.2, fn() => AsFound::off([-0.0501], 0.05) === null];
         yield 'a cell rests within half a percent' => [fn() => SettlingCriterion::conductivity(2000.0)->band === 10.0, fn() => false];
         yield 'a redox electrode rests within 1 mV' => [fn() => SettlingCriterion::redox()->band === 1.0, fn() => false];
         $still = static fn(int $points, float $gap = 0.0): bool => Trace::of(array_map(static fn(int $i): array => [round($i * 30.0 / ($points - 1), 3) + ($i === 0 ? 0.0 : max(0.0, $gap - 30.0 / ($points - 1))), 177.0, 21.0], range(0, $points - 1)))->progress(null)->settled;

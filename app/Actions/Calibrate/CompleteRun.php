@@ -13,7 +13,6 @@ use Rheacid\Core\Electrode\Judgement;
 use Rheacid\Core\Electrode\Segment;
 use Rheacid\Core\Electrode\ShownJudgement;
 use Rheacid\Core\Electrode\Verdict;
-use Rheacid\Core\Numbers;
 use Rheacid\Core\Version;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
@@ -65,9 +64,9 @@ final class CompleteRun
     /** As found off by more than the read-back limit: what was read on the calibration before may be off as much. */
     private static function lookBack(Entry $entry, CalibrationRun $run, Calibration $calibration): void
     {
-        $off = $run->points->map(static fn(CalibrationPoint $point): float => abs($point->asFoundError() ?? 0.0))->max();
+        $off = CalibrationPoint::foundOff($run->points, $run->policy);
         $before = Calibration::query()->where('pair_id', $run->pair_id)->where('id', '<', $calibration->id)->orderByDesc('id')->first();
-        if ($before !== null && is_float($off) && !Numbers::atMost($off, $run->policy->read_back_limit_ph)) {
+        if ($before !== null && $off !== null) {
             $entry->add(new LookBack(['calibration_id' => $before->id, 'off_by' => $off, 'since' => $before->at, 'at' => $entry->at, 'person_id' => $entry->by->id]));
         }
     }

@@ -32,7 +32,7 @@ final class KeepDecision
     {
         $batch = Batch::query()->with(['product.limits', 'product.method', 'newestEvent', 'steps', 'answers'])->findOrFail($occasion->batch_id);
         $before = $instead ?? $occasion->decision()->first();
-        $measurements = $occasion->measurements()->with(['sample', 'replicates', 'method', 'pair.meter', 'pair.policy', 'pair.electrode', 'calibration.points.lot', 'calibration.policy', 'calibration.void', 'verification.outcome'])->get();
+        $measurements = $occasion->measurements()->with(MeasuredPlace::RESTS_ON)->get();
         $places = array_values($measurements->map(static fn(Measurement $one): MeasuredPlace => MeasuredPlace::recorded($one))->all());
         if ($places === []) {
             throw new \LogicException('An occasion is judged when something was measured.');

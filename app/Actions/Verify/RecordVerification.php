@@ -22,6 +22,7 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
+use Rheacid\Shelf\Thermometers;
 use Rheacid\SiteClock;
 use Rheacid\Verify\NextInterval;
 use Rheacid\Verify\RtdInput;
@@ -116,7 +117,7 @@ final class RecordVerification
             'person_id' => $entry->by->id,
         ]));
         if ($verdict === VerificationVerdict::Outside) {
-            $entry->add(new LookBack(['verification_id' => $verification->id, 'off_by' => abs($error), 'since' => LookBack::sinceGood($verification), 'at' => $entry->at, 'person_id' => $entry->by->id]));
+            $entry->add(new LookBack(['verification_id' => $verification->id, 'off_by' => abs($error), 'since' => Thermometers::lastGood($verification)->at ?? $verification->at, 'at' => $entry->at, 'person_id' => $entry->by->id]));
         }
 
         return $verification;

@@ -142,7 +142,7 @@ final readonly class DayLine
             'at' => $next->at,
             'label' => BatchTasks::due($next),
             'forecast' => $forecast === null || $next->at->isPast() ? '' : ', ' . ForecastWords::short($forecast),
-            'sign' => $next->at->isPast() || $forecast?->verdict === null ? 'fail' : ForecastWords::sign($forecast->verdict),
+            'sign' => BatchTasks::sign($next),
         ];
 
         return $boxes === [] && $deadline === null ? null : ['thing' => '', 'code' => $batch->code, 'boxes' => $boxes, 'deadline' => $deadline];
