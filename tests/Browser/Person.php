@@ -90,14 +90,14 @@ final class Person
 
     public function chooses(string $name, string $value): self
     {
-        (new WebDriverSelect($this->browser->findElement(WebDriverBy::name($name))))->selectByValue($value);
+        (new WebDriverSelect($this->found(WebDriverBy::name($name))))->selectByValue($value);
 
         return $this;
     }
 
     public function fills(string $label, string $text): self
     {
-        $field = $this->browser->findElement(WebDriverBy::xpath("//*[@id = //label[normalize-space() = '$label']/@for]"));
+        $field = $this->found(WebDriverBy::xpath("//*[@id = //label[normalize-space() = '$label']/@for]"));
         $field->clear();
         $field->sendKeys($text);
 
@@ -151,7 +151,20 @@ final class Person
 
     public function named(string $name): RemoteWebElement
     {
-        return $this->browser->findElement(WebDriverBy::xpath("//*[self::a or self::button or self::summary or self::label][contains(normalize-space(), '$name')]"));
+        return $this->found(WebDriverBy::xpath("//*[self::a or self::button or self::summary or self::label][contains(normalize-space(), '$name')]"));
+    }
+
+    /** Waits for it: on a slow machine a page may be on its way still. */
+    private function found(WebDriverBy $by): RemoteWebElement
+    {
+        $elements = [];
+        $this->waitsUntil(function () use ($by, &$elements): bool {
+            $elements = $this->browser->findElements($by);
+
+            return $elements !== [];
+        }, $by->getValue());
+
+        return $elements[0];
     }
 
     /** @param callable(): bool $condition */
