@@ -9,6 +9,7 @@ use Rheacid\Core\Care\CalibrationFacts;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\CareSchedule;
 use Rheacid\Core\Care\CareStep;
+use Rheacid\Core\Care\ElectrodeKind;
 use Rheacid\Core\Care\FollowUp;
 use Rheacid\Core\Care\PairStatus;
 use Rheacid\Core\Electrode\Diagnosis;
@@ -39,7 +40,7 @@ final readonly class PairLine
         public CarbonImmutable $since,
         public string $name,
         public string $meter,
-        public string $kind,
+        public ElectrodeKind $kind,
         public BufferFamily $family,
         public float $slopeLow,
         public ?int $calibrationId,
@@ -54,6 +55,7 @@ final readonly class PairLine
         public ?CareKind $out,
         public bool $isStored,
         public ?Diagnosis $diagnosis,
+        public ?Diagnosis $alsoDiagnosed,
         public ?CareStep $nextStep,
         public ?float $bracketLow,
         public ?float $bracketHigh,
@@ -82,7 +84,7 @@ final readonly class PairLine
             CarbonImmutable::instance($pair->paired_at),
             $pair->name(),
             $pair->meter->name,
-            $pair->electrode->kind->words(),
+            $pair->electrode->kind,
             $pair->policy->buffer_family,
             $pair->policy->slope_low_percent,
             $newest?->id,
@@ -97,7 +99,8 @@ final readonly class PairLine
             $care->outOfUseBy(),
             $care->isStoredNow(),
             $calibration?->diagnosis,
-            $calibration === null ? null : FollowUp::next($calibration->diagnosis, $care->since(CarbonImmutable::instance($calibration->at))),
+            $calibration?->alsoDiagnosed(),
+            $calibration?->diagnosis === null ? null : FollowUp::next(FollowUp::of($calibration->diagnosis, $pair->electrode->kind, $calibration->alsoDiagnosed()), $care->since(CarbonImmutable::instance($calibration->at))),
             $calibration?->bracket_low_ph,
             $calibration?->bracket_high_ph,
             $isPh ? self::slopes($pair) : [],
@@ -116,6 +119,12 @@ final readonly class PairLine
             $this->out,
             $this->isStored,
         );
+    }
+
+    /** @return list<CareStep> what its diagnosis calls for */
+    public function followUp(): array
+    {
+        return $this->diagnosis === null ? [] : FollowUp::of($this->diagnosis, $this->kind, $this->alsoDiagnosed);
     }
 
     /** @return list<float> */

@@ -14,6 +14,7 @@ use Rheacid\Core\Electrode\Diagnosis;
 use Rheacid\Core\Electrode\Finding;
 use Rheacid\Core\Electrode\FindingCode;
 use Rheacid\Core\Electrode\FitMethod;
+use Rheacid\Core\Electrode\Judgement;
 use Rheacid\Core\Electrode\Severity;
 use Rheacid\Core\Electrode\ShownScale;
 use Rheacid\Core\Electrode\Verdict;
@@ -105,14 +106,15 @@ final class Calibration extends Model
         return $response instanceof CalibrationFit ? $response : null;
     }
 
-    /** Usable with care, but able to err to the unsafe side of an acid limit: it proves nothing against a binding one. */
     public function isUncertain(): bool
     {
-        $codes = array_map(static fn(Finding $finding): FindingCode => $finding->code, $this->found());
+        return Judgement::isUncertain($this->found(), $this->diagnosis, $this->points->contains(static fn(CalibrationPoint $point): bool => $point->against_recognition));
+    }
 
-        return in_array(FindingCode::Unsettled, $codes, true) || in_array(FindingCode::SlopeHigh, $codes, true)
-            || $this->diagnosis?->namesBufferOrTemperature() === true
-            || $this->points->contains(static fn(CalibrationPoint $point): bool => $point->against_recognition);
+    /** A second fault beside the one diagnosed. */
+    public function alsoDiagnosed(): ?Diagnosis
+    {
+        return Diagnosis::beside($this->diagnosis, $this->offset_mv, $this->policy->criteria());
     }
 
     /** @return list<Finding> as they were found on the day */

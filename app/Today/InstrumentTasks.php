@@ -10,7 +10,6 @@ use Rheacid\Board\ThermometerLine;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\CareSchedule;
 use Rheacid\Core\Care\CareStep;
-use Rheacid\Core\Care\FollowUp;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Care\Priority;
 use Rheacid\Core\Care\ThermometerState;
@@ -57,7 +56,7 @@ final class InstrumentTasks
             }
             foreach (self::schedule($pair) as $due) {
                 if ($due['at'] <= $endOfDay) {
-                    $tasks[] = new Task(Priority::Care, 'ready', CareWords::toDo($due['kind'], $pair->code), sprintf('due since %s · %s', SiteClock::day($due['at']), CareWords::how($due['kind']) ?? ''), route('pairs.show', $pair->id), 'Log it', 'idle');
+                    $tasks[] = new Task(Priority::Care, 'ready', CareWords::toDo($due['kind'], $pair->code), sprintf('due since %s · %s', SiteClock::day($due['at']), CareWords::how($due['kind'], $pair->kind) ?? ''), route('pairs.show', $pair->id), 'Log it', 'idle');
                 }
             }
             array_push($tasks, ...array_filter([self::order($pair)]));
@@ -123,7 +122,7 @@ final class InstrumentTasks
 
     private static function freshBuffers(PairLine $pair): string
     {
-        return $pair->diagnosis !== null && in_array(CareStep::FreshBuffers, FollowUp::of($pair->diagnosis), true) ? ' · take fresh buffers' : '';
+        return in_array(CareStep::FreshBuffers, $pair->followUp(), true) ? ' · take fresh buffers' : '';
     }
 
     private static function followUp(PairLine $pair): ?Task
@@ -132,12 +131,12 @@ final class InstrumentTasks
         if ($step === null || $pair->diagnosis === null) {
             return null;
         }
-        $all = FollowUp::of($pair->diagnosis);
+        $all = $pair->followUp();
         $after = array_slice($all, (int) array_search($step, $all, true) + 1);
         $then = $after === [] ? '' : ' Then ' . implode(', then ', array_map(CareWords::step(...), $after)) . '.';
         $isReplaced = $step === CareStep::Replace;
 
-        return new Task(Priority::FollowUp, 'ready', sprintf('%s: %s', $pair->code, CareWords::step($step)), DiagnosisWords::likely($pair->diagnosis) . $then, $isReplaced ? route('pairing') : route('pairs.show', $pair->id), $isReplaced ? 'Pair a new one' : 'Log it', 'care');
+        return new Task(Priority::FollowUp, 'ready', sprintf('%s: %s', $pair->code, CareWords::step($step)), DiagnosisWords::likely($pair->diagnosis, $pair->kind, $pair->alsoDiagnosed) . $then, $isReplaced ? route('pairing') : route('pairs.show', $pair->id), $isReplaced ? 'Pair a new one' : 'Log it', 'care');
     }
 
     private static function order(PairLine $pair): ?Task

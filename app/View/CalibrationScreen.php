@@ -8,9 +8,11 @@ use Carbon\CarbonImmutable;
 use Rheacid\Bench\Source;
 use Rheacid\Board\Lines;
 use Rheacid\Core\Care\CareStep;
+use Rheacid\Core\Care\ElectrodeKind;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Care\PairStatus;
 use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Core\Electrode\Diagnosis;
 use Rheacid\Core\Electrode\Finding;
 use Rheacid\Core\Electrode\Segment;
 use Rheacid\Core\Electrode\Severity;
@@ -36,6 +38,7 @@ final readonly class CalibrationScreen
         public ?ResponseLine $line,
         public string $slope,
         public ?string $asFound,
+        public ?string $jump,
         public string $source,
         public bool $hasSlope,
         public string $offset,
@@ -47,6 +50,7 @@ final readonly class CalibrationScreen
     {
         $calibration->load(['points.lot', 'run.events.person', 'pair.meter', 'pair.electrode.careEvents', 'pair.newestCalibration', 'pair.parting', 'policy', 'person', 'void.person']);
         $fit = $calibration->fitted();
+        $before = Calibration::query()->where('pair_id', $calibration->pair_id)->where('id', '<', $calibration->id)->orderByDesc('id')->first();
         $isNewest = $calibration->pair->parting === null && $calibration->is($calibration->pair->newestCalibration);
         $status = $isNewest ? Readiness::of($calibration->pair) : null;
         $offset = $calibration->offset_mv === null ? 'kept by the meter' : Numbers::fixed($calibration->offset_mv, 1) . ' mV';
@@ -67,11 +71,12 @@ final readonly class CalibrationScreen
                     Severity::Note => 'idle',
                 },
                 'sentence' => FindingWords::sentence($finding),
-                'advice' => FindingWords::advice($finding),
+                'advice' => FindingWords::advice($finding, $calibration->pair->electrode->kind),
             ], $calibration->found()),
             $fit === null ? null : new ResponseLine($fit, $calibration->policy->criteria(), CalibrationPoint::ofKind($calibration->points, fitted: false)),
             self::slope($calibration, $fit),
-            self::asFound($calibration),
+            self::asFound($calibration, $before),
+            self::jump($calibration, $before),
             implode(', ', array_unique($calibration->points->map(static fn(CalibrationPoint $point): string => $point->source === Source::Simulated ? 'simulated bench, no evidence of a real meter' : $point->source->words())->all())),
             $fit?->hasSlope() ?? false,
             $offset,
@@ -95,15 +100,31 @@ final readonly class CalibrationScreen
     }
 
     /** How far earlier readings may be off, and since when; null where the old calibration still held. */
-    private static function asFound(Calibration $calibration): ?string
+    private static function asFound(Calibration $calibration, ?Calibration $before): ?string
     {
         $off = CalibrationPoint::foundOff($calibration->points, $calibration->policy);
         if ($off === null) {
             return null;
         }
-        $before = Calibration::query()->where('pair_id', $calibration->pair_id)->where('at', '<', $calibration->at->format('Y-m-d H:i:s.v'))->orderByDesc('at')->first();
 
         return sprintf('As found, the calibration before was up to %s pH off, where %s is allowed: readings since %s may be off as much. Look at their decisions again.', Numbers::fixed($off, 2), Numbers::plain($calibration->policy->read_back_limit_ph), $before === null ? 'it was made' : SiteClock::short($before->at));
+    }
+
+    /** A reference that moved so far at once will move again. */
+    private static function jump(Calibration $calibration, ?Calibration $before): ?string
+    {
+        return $calibration->offset_mv === null || $before?->offset_mv === null || !Diagnosis::hasJumped($calibration->offset_mv, $before->offset_mv) ? null : sprintf(
+            'From %s to %s mV since %s. %s.',
+            Numbers::fixed($before->offset_mv, 1),
+            Numbers::fixed($calibration->offset_mv, 1),
+            SiteClock::short($before->at),
+            $calibration->pair->electrode->kind->hasFillHole() === false ? 'Look at the junction, soak it 1 h' : 'Look at electrolyte and junction, soak it 1 h',
+        );
+    }
+
+    public function kind(): ElectrodeKind
+    {
+        return $this->calibration->pair->electrode->kind;
     }
 
     /** @param PairStatus|null $status of the pair now; null where a newer calibration has taken its place, or they were parted */

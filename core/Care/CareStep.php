@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Care;
 
-/** One step towards an electrode that can be used again. */
+/** One step towards an electrode that can be used again, in the order in which they are done. */
 enum CareStep: string
 {
-    case Clean = 'clean';
-    case SoakHour = 'soak-hour';
-    case Soak = 'soak';
-    case Refill = 'refill';
     case Inspect = 'inspect';
     case FreshBuffers = 'fresh-buffers';
+    case Clean = 'clean';
+    case Refill = 'refill';
+    case SoakHour = 'soak-hour';
+    case Soak = 'soak';
     case Calibrate = 'calibrate';
     case Replace = 'replace';
 

@@ -18,6 +18,16 @@ enum ElectrodeKind: string
     case ConductivityCell = 'conductivity-cell';
     case RedoxElectrode = 'redox-electrode';
 
+    /** Whether electrolyte can be refilled; null where the kind does not tell. */
+    public function hasFillHole(): ?bool
+    {
+        return match ($this) {
+            self::Refillable, self::DoubleJunction, self::Sleeve => true,
+            self::GeneralPurpose => null,
+            default => false,
+        };
+    }
+
     public function words(): string
     {
         return match ($this) {

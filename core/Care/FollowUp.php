@@ -9,8 +9,25 @@ use Rheacid\Core\Electrode\Diagnosis;
 /** What a diagnosis calls for, and which of it is left to do. Common practice, no source. */
 final class FollowUp
 {
-    /** @return list<CareStep> in the order in which it is done, before it is calibrated again */
-    public static function of(Diagnosis $diagnosis): array
+    /**
+     * @param Diagnosis|null $beside a second fault
+     *
+     * @return list<CareStep> in the order in which they are done
+     */
+    public static function of(Diagnosis $diagnosis, ElectrodeKind $kind, ?Diagnosis $beside = null): array
+    {
+        $asked = [...self::steps($diagnosis), ...($beside === null ? [] : self::steps($beside))];
+
+        return array_values(array_filter(CareStep::cases(), static fn(CareStep $step): bool => in_array($step, $asked, true) && match ($step) {
+            // What is replaced needs no care before.
+            CareStep::Replace => true,
+            CareStep::Refill => !in_array(CareStep::Replace, $asked, true) && $kind->hasFillHole() !== false,
+            default => !in_array(CareStep::Replace, $asked, true),
+        }));
+    }
+
+    /** @return list<CareStep> */
+    private static function steps(Diagnosis $diagnosis): array
     {
         return match ($diagnosis) {
             Diagnosis::Coated => [CareStep::Clean, CareStep::SoakHour, CareStep::Calibrate],
@@ -26,11 +43,12 @@ final class FollowUp
     /**
      * The first step that nobody has done since; null where nothing is left but to calibrate.
      *
+     * @param list<CareStep> $steps what a diagnosis calls for
      * @param list<CareKind> $done what the care log holds since the diagnosis
      */
-    public static function next(?Diagnosis $diagnosis, array $done): ?CareStep
+    public static function next(array $steps, array $done): ?CareStep
     {
-        foreach ($diagnosis === null ? [] : self::of($diagnosis) as $step) {
+        foreach ($steps as $step) {
             $by = $step->doneBy();
             if ($step === CareStep::Replace || ($by !== null && !in_array($by, $done, true))) {
                 return $step;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Electrode;
 
+use Rheacid\Core\Numbers;
+
 /**
  * What is likely wrong with an electrode or its buffers, from the signature of a calibration: slope, offset, response,
  * rest, and which buffer is off. The table of signatures is common practice, no source.
@@ -33,6 +35,7 @@ enum Diagnosis: string
     /** Half a pH unit at 25 °C, where the policy gives no limit in mV. */
     private const LARGE_OFFSET_MV = 30.0;
     private const SLOW_S = 60.0;
+    private const JUMP_MV = 20.0;
 
     /** @param bool $isRestless a buffer never came to rest, though it had two minutes and more */
     public static function of(CalibrationFit $fit, Criteria $criteria, bool $isRestless, ElectrodePast $past): ?self
@@ -49,9 +52,33 @@ enum Diagnosis: string
             $isRestless => self::Restless,
             $highest > $criteria->highestSlopePercent => self::OtherFamily,
             $lowest < $criteria->lowestSlopePercent => self::lowSlope($fit, $criteria, $past),
-            abs($fit->neutral()->offsetMv) > ($criteria->offsetMv ?? self::LARGE_OFFSET_MV) => self::Poisoned,
+            self::isFarOff($fit->neutral()->offsetMv, $criteria) => self::Poisoned,
             default => null,
         };
+    }
+
+    /**
+     * A second fault that the first does not explain: neither dirt nor a tired buffer moves the offset so far. What never
+     * came to rest tells no offset.
+     *
+     * @param float|null $offsetMv of the calibration that was diagnosed
+     */
+    public static function beside(?self $first, ?float $offsetMv, Criteria $criteria): ?self
+    {
+        $hidesIt = $first === null || in_array($first, [self::Poisoned, self::Broken, self::Swapped, self::Restless], true);
+
+        return !$hidesIt && $offsetMv !== null && self::isFarOff($offsetMv, $criteria) ? self::Poisoned : null;
+    }
+
+    /** A healthy reference does not jump between two calibrations. */
+    public static function hasJumped(float $offsetMv, float $beforeMv): bool
+    {
+        return Numbers::atLeast(abs($offsetMv - $beforeMv), self::JUMP_MV);
+    }
+
+    private static function isFarOff(float $offsetMv, Criteria $criteria): bool
+    {
+        return abs($offsetMv) > ($criteria->offsetMv ?? self::LARGE_OFFSET_MV);
     }
 
     /** Whether a buffer or the temperature is in doubt rather than the electrode: that can read acid too acid. */

@@ -76,6 +76,20 @@ final readonly class Judgement
         return $findings;
     }
 
+    /**
+     * Usable with care, but able to err to the unsafe side of an acid limit: it proves nothing against a binding one.
+     *
+     * @param list<Finding> $findings
+     * @param bool $againstRecognition a point was accepted though another buffer was recognised
+     */
+    public static function isUncertain(array $findings, ?Diagnosis $diagnosis, bool $againstRecognition): bool
+    {
+        $codes = array_column($findings, 'code');
+
+        return in_array(FindingCode::Unsettled, $codes, true) || in_array(FindingCode::SlopeHigh, $codes, true)
+            || $diagnosis?->namesBufferOrTemperature() === true || $againstRecognition;
+    }
+
     public function found(FindingCode $code): ?Finding
     {
         foreach ($this->findings as $finding) {

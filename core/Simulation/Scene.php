@@ -19,12 +19,14 @@ final readonly class Scene
     private const WARM_ROOM_C = 30.0;
 
     /**
+     * @param list<Fault> $faults
      * @param float $celsius of every cup
      * @param float $shiftPh how far a spoilt buffer has moved towards neutral
      */
-    private function __construct(public Fault $fault, public ElectrodeCondition $electrode, public float $celsius, private float $shiftPh) {}
+    private function __construct(private array $faults, public ElectrodeCondition $electrode, public float $celsius, private float $shiftPh) {}
 
-    public static function draw(Fault $fault, int $seed): self
+    /** @param Fault ...$faults one, or two at once; what both would change is as the last one has it */
+    public static function draw(int $seed, Fault ...$faults): self
     {
         $random = new Randomizer(new Xoshiro256StarStar($seed));
         $between = static fn(float $low, float $high): float => $low + ($high - $low) * $random->getInt(0, 1_000_000) / 1_000_000;
@@ -39,51 +41,58 @@ final readonly class Scene
         $drift = $between(-0.1, 0.1);
         $shift = 0.0;
         $sensor = 0.0;
-        switch ($fault) {
-            case Fault::Healthy:
-            case Fault::Swapped:
-                break;
-            case Fault::Dry:
-                [$noise, $drift] = [$between(0.5, 1.5), $sign() * $between(4, 10)];
-                break;
-            case Fault::Blocked:
-                [$noise, $drift] = [$between(1, 3), $sign() * $between(1, 4)];
-                break;
-            case Fault::Coated:
-                [$slope, $slowShare, $slowTime] = [$between(0.78, 0.885), $between(0.4, 0.7), $between(20, 45)];
-                break;
-            case Fault::Aged:
-                [$slope, $time, $slowShare, $slowTime] = [$between(0.80, 0.885), $between(6, 12), $between(0.1, 0.2), $between(18, 25)];
-                break;
-            case Fault::Poisoned:
-                $offset = $sign() * $between(35, 60);
-                break;
-            case Fault::Cracked:
-                [$slope, $offset] = [$between(0, 0.05), $between(-10, 10)];
-                break;
-            case Fault::Exhausted:
-                $shift = $between(0.45, 0.8);
-                break;
-            case Fault::AlkalineTaken:
-                $shift = $between(0.4, 0.8);
-                break;
-            case Fault::OtherFamily:
-                $slope = $between(0.98, 1.0);
-                break;
-            case Fault::TemperatureLow:
-                [$slope, $sensor] = [$between(0.985, 1.0), -$between(18, 24)];
-                break;
+        foreach ($faults as $fault) {
+            switch ($fault) {
+                case Fault::Healthy:
+                case Fault::Swapped:
+                    break;
+                case Fault::Dry:
+                    [$noise, $drift] = [$between(0.5, 1.5), $sign() * $between(4, 10)];
+                    break;
+                case Fault::Blocked:
+                    [$noise, $drift] = [$between(1, 3), $sign() * $between(1, 4)];
+                    break;
+                case Fault::Coated:
+                    [$slope, $slowShare, $slowTime] = [$between(0.78, 0.885), $between(0.4, 0.7), $between(20, 45)];
+                    break;
+                case Fault::Aged:
+                    [$slope, $time, $slowShare, $slowTime] = [$between(0.80, 0.885), $between(6, 12), $between(0.1, 0.2), $between(18, 25)];
+                    break;
+                case Fault::Poisoned:
+                    $offset = $sign() * $between(35, 60);
+                    break;
+                case Fault::Cracked:
+                    [$slope, $offset] = [$between(0, 0.05), $between(-10, 10)];
+                    break;
+                case Fault::Exhausted:
+                    $shift = $between(0.45, 0.8);
+                    break;
+                case Fault::AlkalineTaken:
+                    $shift = $between(0.4, 0.8);
+                    break;
+                case Fault::OtherFamily:
+                    $slope = $between(0.98, 1.0);
+                    break;
+                case Fault::TemperatureLow:
+                    [$slope, $sensor] = [$between(0.985, 1.0), -$between(18, 24)];
+                    break;
+            }
         }
 
-        return new self($fault, new ElectrodeCondition($slope, $offset, $time, $slowShare, $slowTime, $noise, $drift, $seed, $sensor), $fault === Fault::TemperatureLow ? self::WARM_ROOM_C : self::ROOM_C, $shift);
+        return new self(array_values($faults), new ElectrodeCondition($slope, $offset, $time, $slowShare, $slowTime, $noise, $drift, $seed, $sensor), in_array(Fault::TemperatureLow, $faults, true) ? self::WARM_ROOM_C : self::ROOM_C, $shift);
     }
 
     /** What is truly in a cup of buffer, by what its label says at its temperature. */
     public function inCup(float $labelledPh): float
     {
+        return array_reduce($this->faults, fn(float $ph, Fault $fault): float => $this->spoilt($ph, $fault), $labelledPh);
+    }
+
+    private function spoilt(float $labelledPh, Fault $fault): float
+    {
         $near = static fn(float $ph): bool => abs($labelledPh - $ph) < 0.3;
 
-        return match ($this->fault) {
+        return match ($fault) {
             Fault::Swapped => match (true) {
                 $near(4.0) => 7.0,
                 $near(7.0) => 4.01,

@@ -8,6 +8,7 @@ use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\CareStep;
 use Rheacid\Core\Care\CleaningEffect;
 use Rheacid\Core\Care\Dirt;
+use Rheacid\Core\Care\ElectrodeKind;
 use Rheacid\Core\Care\SoakSchool;
 
 /** The care of an electrode in the words of the bench. What helps against what is common practice, no source. */
@@ -49,14 +50,14 @@ final class CareWords
     }
 
     /** How it is done; null where nothing needs saying. */
-    public static function how(CareKind $kind): ?string
+    public static function how(CareKind $kind, ElectrodeKind $of): ?string
     {
         return match ($kind) {
             CareKind::ToppedUp => '3–5 drops of 3 M KCl into the cap. White crystals on it are KCl, harmless: rinse them off.',
             CareKind::Soak => 'Tip in storage solution, 3 M KCl. Never in distilled, deionised or reverse-osmosis water: it leaches the reference.',
             CareKind::Cleaned => 'Then soak 1 h in 3 M KCl and calibrate: slope, response and check buffer prove it.',
             CareKind::Refilled => 'Electrolyte to within 12 mm of the fill hole; no bubble behind the bulb. Then calibrate.',
-            CareKind::Stored => 'Tip wet, in 3 M KCl, fill hole closed.',
+            CareKind::Stored => 'Tip wet, in 3 M KCl' . ($of->hasFillHole() === false ? '.' : ', fill hole closed.'),
             CareKind::GlassWhole => 'Counted, and looked at: no chip, nothing missing. Before and after each use in food.',
             CareKind::Sanitised => 'Washed, sanitised and dried: between raw and ready-to-eat food, and after allergens. A spear for raw meat is kept apart.',
             CareKind::DriedOut => 'Soak 24 h in 3 M KCl. A tip that has dried out is often lost: the next calibration shows it.',
@@ -104,7 +105,7 @@ final class CareWords
         return match ($step) {
             CareStep::Clean => 'clean it by kind of dirt',
             CareStep::SoakHour => 'soak it 1 h in 3 M KCl',
-            CareStep::Soak => 'hydrate it, 2 h or more, fill hole open',
+            CareStep::Soak => 'hydrate it in 3 M KCl, 2 h or more',
             CareStep::Refill => 'refill or replace the electrolyte',
             CareStep::Inspect => 'inspect it and shake bubbles down',
             CareStep::FreshBuffers => 'take fresh buffers',
@@ -129,14 +130,18 @@ final class CareWords
     }
 
     /** @return non-empty-array<string, string> what is looked at before use, by a short key */
-    public static function inspection(): array
+    public static function inspection(ElectrodeKind $kind): array
     {
+        $hole = $kind->hasFillHole() === false ? [] : [
+            'electrolyte' => 'electrolyte within 12 mm of the fill hole',
+            'hole' => 'fill hole open for measuring',
+        ];
+
         return [
-            'electrolyte' => 'electrolyte within 12 mm of the fill hole, or sealed',
+            ...$hole,
             'bubbles' => 'no bubble behind the bulb (shake down like a clinical thermometer)',
             'bulb' => 'bulb whole and clean',
-            'hole' => 'fill hole open for measuring, or sealed',
-            'sleeve' => 'sleeve seated, or none',
+            ...($kind === ElectrodeKind::Sleeve ? ['sleeve' => 'sleeve seated'] : []),
             'batteries' => 'batteries and gaskets in order',
         ];
     }

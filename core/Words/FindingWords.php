@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Words;
 
+use Rheacid\Core\Care\ElectrodeKind;
 use Rheacid\Core\Electrode\Finding;
 use Rheacid\Core\Electrode\FindingCode;
 use Rheacid\Core\Numbers;
@@ -39,19 +40,21 @@ final class FindingWords
         };
     }
 
-    public static function advice(Finding $finding): ?string
+    public static function advice(Finding $finding, ElectrodeKind $kind): ?string
     {
+        $isSealed = $kind->hasFillHole() === false;
+
         return match ($finding->code) {
             FindingCode::NoResponse => 'Look for a crack, a short or a bubble: inspect, shake down like a clinical thermometer; if nothing helps, replace the electrode. A broken bulb is a foreign body: look for the glass.',
             FindingCode::SlopeReversed => 'The buffers were probably swapped: repeat with the right one at each point.',
             FindingCode::SlopeLow => 'Take fresh buffers first. If the slope stays low: clean by kind of dirt, soak 1 h in storage solution, calibrate again. Still low: replace the electrode.',
             FindingCode::SlopeHigh => 'Check which buffers were used (6.86 taken for 7.00?) and the temperature that was entered.',
-            FindingCode::ZeroPointOff, FindingCode::OffsetOff => 'Refill or replace the reference electrolyte and soak; if the offset stays, replace the electrode.',
+            FindingCode::ZeroPointOff, FindingCode::OffsetOff => ($isSealed ? 'Soak it 1 h in 3 M KCl' : 'Refill or replace the reference electrolyte and soak') . '; if the offset stays, replace the electrode.',
             FindingCode::ResidualHigh => 'Take fresh buffers and calibrate again, waiting until each point has settled.',
             FindingCode::CheckFailed => 'Rinse, take fresh buffer and run the calibration again. Until then this pair is out of use.',
             FindingCode::Unsettled => 'Calibrate again and wait until each point stands still. Until then nothing is proven against a critical or legal limit.',
-            FindingCode::ZeroPointNear => 'Usable today. Refill or replace the reference electrolyte soon, and soak.',
-            FindingCode::ResponseSlow => 'Clean the glass and the junction, open the fill hole, soak 1 h, calibrate again.',
+            FindingCode::ZeroPointNear => 'Usable today. ' . ($isSealed ? 'Soak it 1 h in 3 M KCl, and order the next one.' : 'Refill or replace the reference electrolyte soon, and soak.'),
+            FindingCode::ResponseSlow => sprintf('Clean the glass and the junction, %ssoak 1 h, calibrate again.', $isSealed ? '' : 'open the fill hole, '),
             FindingCode::SlopeNearLow => 'Usable today. Clean and re-hydrate the electrode soon, and order the next one.',
             FindingCode::OnePoint, FindingCode::SpanShort => 'Calibrate on two buffers about 3 pH apart that bracket what you measure.',
             FindingCode::TemperatureSpread => 'Let all buffers come to the same temperature.',

@@ -6,6 +6,9 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Care\CareStep;
+use Rheacid\Core\Care\ElectrodeKind;
+use Rheacid\Core\Care\FollowUp;
 use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\CalibrationPoint;
@@ -13,6 +16,7 @@ use Rheacid\Core\Electrode\Criteria;
 use Rheacid\Core\Electrode\Diagnosis;
 use Rheacid\Core\Electrode\ElectrodePast;
 use Rheacid\Core\Electrode\Judgement;
+use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Simulation\Fault;
 use Rheacid\Core\Simulation\Scene;
 use Rheacid\Core\Simulation\SimulatedImmersion;
@@ -53,17 +57,68 @@ final class DiagnosisTest extends TestCase
     {
         $found = [];
         for ($seed = 1; $seed <= self::SEEDS; $seed++) {
-            [$fit, $isRestless] = self::calibrated(Scene::draw($fault, $seed), $buffers);
+            [$fit, $isRestless] = self::calibrated(Scene::draw($seed, $fault), $buffers);
             $found[] = Diagnosis::of($fit, Criteria::process(), $isRestless, $past)?->value;
         }
 
         self::assertGreaterThanOrEqual(0.9 * self::SEEDS, count(array_keys($found, $expected->value, true)), json_encode(array_count_values(array_map('strval', $found))) ?: '');
     }
 
+    /** @return iterable<string, array{list<Fault>, list<Verdict>, CareStep, list<string>, ElectrodePast}> what is wrong, the verdicts that say so, what is done first */
+    public static function scenes(): iterable
+    {
+        $fresh = new ElectrodePast();
+        $worn = new ElectrodePast(wasCleaned: true, isFalling: true);
+        $fail = [Verdict::Fail];
+        yield 'coated glass' => [[Fault::Coated], $fail, CareStep::Clean, self::TECHNICAL, $fresh];
+        yield 'worn glass' => [[Fault::Aged], $fail, CareStep::Replace, self::TECHNICAL, $worn];
+        yield 'poisoned reference' => [[Fault::Poisoned], $fail, CareStep::Refill, self::TECHNICAL, $fresh];
+        yield 'cracked bulb' => [[Fault::Cracked], $fail, CareStep::Inspect, self::TECHNICAL, $fresh];
+        yield 'dry membrane' => [[Fault::Dry], $fail, CareStep::Soak, self::TECHNICAL, $fresh];
+        yield 'blocked junction' => [[Fault::Blocked], $fail, CareStep::Soak, self::TECHNICAL, $fresh];
+        yield 'exhausted buffers' => [[Fault::Exhausted], $fail, CareStep::FreshBuffers, self::TECHNICAL, $fresh];
+        yield 'swapped buffers' => [[Fault::Swapped], $fail, CareStep::Calibrate, self::TECHNICAL, $fresh];
+        yield 'alkaline buffer' => [[Fault::AlkalineTaken], $fail, CareStep::FreshBuffers, self::TECHNICAL, $fresh];
+        yield 'temperature too low' => [[Fault::TemperatureLow], [Verdict::Caution, Verdict::Fail], CareStep::Calibrate, self::TECHNICAL, $fresh];
+        yield 'buffer of the other family' => [[Fault::OtherFamily], [Verdict::Caution, Verdict::Fail], CareStep::Calibrate, ['phosphate-6.86', 'phthalate'], $fresh];
+        yield 'coated and poisoned' => [[Fault::Coated, Fault::Poisoned], $fail, CareStep::Clean, self::TECHNICAL, $fresh];
+        yield 'worn and poisoned' => [[Fault::Aged, Fault::Poisoned], $fail, CareStep::Replace, self::TECHNICAL, $worn];
+        yield 'exhausted buffers and a poisoned reference' => [[Fault::Exhausted, Fault::Poisoned], $fail, CareStep::FreshBuffers, self::TECHNICAL, $fresh];
+        yield 'dry and poisoned: the offset shows once it rests' => [[Fault::Dry, Fault::Poisoned], $fail, CareStep::Soak, self::TECHNICAL, $fresh];
+    }
+
+    /**
+     * @param list<Fault> $faults
+     * @param list<Verdict> $verdicts
+     * @param list<string> $buffers
+     */
+    #[DataProvider('scenes')]
+    public function test_verdict_first_step_and_what_may_be_released_are_right_and_nothing_broken_passes(array $faults, array $verdicts, CareStep $first, array $buffers, ElectrodePast $past): void
+    {
+        $right = 0;
+        for ($seed = 1; $seed <= self::SEEDS; $seed++) {
+            $scene = Scene::draw($seed, ...$faults);
+            [$fit, $isRestless] = self::calibrated($scene, $buffers);
+            [$check] = self::point($scene, in_array('phthalate', $buffers, true) ? 'technical-7.00' : 'phosphate-6.86', 9);
+            $judgement = Judgement::of($fit, Criteria::process(), [$check]);
+            $diagnosis = Diagnosis::of($fit, Criteria::process(), $isRestless, $past);
+            $beside = Diagnosis::beside($diagnosis, $fit->neutral()->offsetMv, Criteria::process());
+            $mayRelease = $judgement->verdict !== Verdict::Fail && !Judgement::isUncertain($judgement->findings, $diagnosis, false);
+            self::assertNotSame(Verdict::Pass, $judgement->verdict, "seed $seed");
+            self::assertFalse($mayRelease, "seed $seed");
+
+            $steps = $diagnosis === null ? [] : FollowUp::of($diagnosis, ElectrodeKind::Refillable, $beside);
+            $isNamed = count($faults) === 1 || in_array($diagnosis, [Diagnosis::Aged, Diagnosis::Restless], true) || $beside === Diagnosis::Poisoned;
+            $right += in_array($judgement->verdict, $verdicts, true) && ($steps[0] ?? null) === $first && $isNamed ? 1 : 0;
+        }
+
+        self::assertGreaterThanOrEqual(0.95 * self::SEEDS, $right);
+    }
+
     public function test_fifty_healthy_electrodes_give_no_finding_and_no_diagnosis(): void
     {
         for ($seed = 1; $seed <= self::SEEDS; $seed++) {
-            $scene = Scene::draw(Fault::Healthy, $seed);
+            $scene = Scene::draw($seed, Fault::Healthy);
             [$fit, $isRestless] = self::calibrated($scene, self::TECHNICAL);
             [$check] = self::point($scene, 'phosphate-6.86', 9);
 
@@ -115,6 +170,20 @@ final class DiagnosisTest extends TestCase
         self::assertSame($expected, Diagnosis::of($fit, Criteria::process(), $isRestless, $past));
     }
 
+    public function test_a_large_offset_is_named_beside_what_does_not_explain_it_and_a_jump_is_told(): void
+    {
+        self::assertSame(Diagnosis::Poisoned, Diagnosis::beside(Diagnosis::Coated, 31.0, Criteria::process()));
+        self::assertNull(Diagnosis::beside(Diagnosis::Coated, 29.0, Criteria::process()));
+        self::assertSame(Diagnosis::Poisoned, Diagnosis::beside(Diagnosis::Coated, -16.0, Criteria::laboratory()), 'the policy\'s own limit');
+        self::assertNull(Diagnosis::beside(Diagnosis::Poisoned, 60.0, Criteria::process()), 'said already');
+        self::assertNull(Diagnosis::beside(null, 60.0, Criteria::process()));
+        self::assertSame([CareStep::Clean, CareStep::Refill, CareStep::SoakHour, CareStep::Calibrate], FollowUp::of(Diagnosis::Coated, ElectrodeKind::Sleeve, Diagnosis::Poisoned));
+        self::assertSame([CareStep::SoakHour, CareStep::Calibrate], FollowUp::of(Diagnosis::Poisoned, ElectrodeKind::SealedGel), 'nothing can be refilled');
+        self::assertSame([CareStep::Replace], FollowUp::of(Diagnosis::Aged, ElectrodeKind::Refillable, Diagnosis::Poisoned));
+        self::assertTrue(Diagnosis::hasJumped(12.0, -8.0));
+        self::assertFalse(Diagnosis::hasJumped(11.9, -8.0));
+    }
+
     private static function fit(float $acid, ?float $alkaline = null, float $offset = 0.0, float $seconds = 40): CalibrationFit
     {
         $points = [new CalibrationPoint(7.0, $offset, 25, $seconds), new CalibrationPoint(4.0, $offset + 3 * 0.5916 * $acid, 25, $seconds)];
@@ -151,6 +220,6 @@ final class DiagnosisTest extends TestCase
         $rest = $trace->progress(null)->settling->settledAtS;
         $progress = ($rest === null ? $trace : $trace->until($rest))->progress(null);
 
-        return [new CalibrationPoint(Buffer::named($buffer)->phAt($progress->celsius), $progress->mv, $progress->celsius, $progress->responseTimeS), $progress->settled, $immersion->restMv()];
+        return [new CalibrationPoint(Buffer::named($buffer)->phAt($progress->celsius), $progress->mv, $progress->celsius, $progress->responseTimeS, $progress->settled, $progress->settled ? null : $progress->settling->rangeInWindow), $progress->settled, $immersion->restMv()];
     }
 }

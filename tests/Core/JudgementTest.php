@@ -6,6 +6,7 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Care\ElectrodeKind;
 use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\CalibrationPoint;
@@ -160,10 +161,10 @@ final class JudgementTest extends TestCase
 
             self::assertMatchesRegularExpression('/^[A-Z0-9].*[.?]$/', FindingWords::sentence($finding));
             if (!in_array($code, [Code::SegmentShort, Code::NoCheck], true)) {
-                self::assertNotNull(FindingWords::advice($finding), $code->value);
+                self::assertNotNull(FindingWords::advice($finding, ElectrodeKind::Refillable), $code->value);
             }
         }
-        self::assertStringContainsString('fresh buffers first', (string) FindingWords::advice(new Finding(Code::SlopeLow, Severity::Fail, 88.0, 90.0)));
+        self::assertStringContainsString('fresh buffers first', (string) FindingWords::advice(new Finding(Code::SlopeLow, Severity::Fail, 88.0, 90.0), ElectrodeKind::Refillable));
     }
 
     /**

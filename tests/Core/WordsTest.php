@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\CareStep;
 use Rheacid\Core\Care\Dirt;
+use Rheacid\Core\Care\ElectrodeKind;
 use Rheacid\Core\Care\FollowUp;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Electrode\Diagnosis;
@@ -72,15 +73,29 @@ final class WordsTest extends TestCase
 
     public function test_fresh_buffers_come_before_cleaning_and_replacing(): void
     {
-        $advice = (string) FindingWords::advice(new Finding(FindingCode::SlopeLow, Severity::Fail, 88.0, 90.0));
+        $advice = (string) FindingWords::advice(new Finding(FindingCode::SlopeLow, Severity::Fail, 88.0, 90.0), ElectrodeKind::Refillable);
 
         self::assertLessThan(strpos($advice, 'clean'), strpos($advice, 'fresh buffers'));
         self::assertLessThan(strpos($advice, 'replace the electrode'), strpos($advice, 'clean'));
     }
 
+    public function test_a_sealed_electrode_is_never_told_to_refill_or_to_open_a_hole(): void
+    {
+        foreach ([ElectrodeKind::SealedGel, ElectrodeKind::BuiltIn, ElectrodeKind::Spear, ElectrodeKind::Flat] as $sealed) {
+            $said = [
+                ...array_map(static fn(FindingCode $code): string => (string) FindingWords::advice(new Finding($code, Severity::Note), $sealed), FindingCode::cases()),
+                ...array_map(static fn(Diagnosis $diagnosis): string => DiagnosisWords::likely($diagnosis, $sealed) . DiagnosisWords::first($diagnosis, $sealed), Diagnosis::cases()),
+                ...CareWords::inspection($sealed),
+                CareWords::how(CareKind::Stored, $sealed),
+            ];
+            self::assertDoesNotMatchRegularExpression('/[Rr]efill or|fill hole|sleeve/', implode("\n", $said), $sealed->value);
+        }
+        self::assertStringContainsString('fill hole', implode(CareWords::inspection(ElectrodeKind::Sleeve)));
+    }
+
     public function test_broken_glass_is_called_a_foreign_body(): void
     {
-        self::assertStringContainsString('foreign body', (string) FindingWords::advice(new Finding(FindingCode::NoResponse, Severity::Fail)));
+        self::assertStringContainsString('foreign body', (string) FindingWords::advice(new Finding(FindingCode::NoResponse, Severity::Fail), ElectrodeKind::Refillable));
     }
 
     public function test_every_state_block_and_outcome_has_its_words_and_none_says_safe(): void
@@ -91,7 +106,7 @@ final class WordsTest extends TestCase
             ...array_map(StateWords::verdict(...), Verdict::cases()),
             ...array_map(LimitWords::kind(...), LimitKind::cases()),
             ...array_map(LimitWords::overall(...), Overall::cases()),
-            ...array_map(static fn(FindingCode $code): string => FindingWords::sentence(new Finding($code, Severity::Note)) . FindingWords::advice(new Finding($code, Severity::Note)), FindingCode::cases()),
+            ...array_map(static fn(FindingCode $code): string => FindingWords::sentence(new Finding($code, Severity::Note)) . FindingWords::advice(new Finding($code, Severity::Note), ElectrodeKind::Refillable), FindingCode::cases()),
         ];
 
         self::assertSame(count($said), count(array_unique($said)), 'no two are said alike');
@@ -111,20 +126,20 @@ final class WordsTest extends TestCase
     public function test_every_signature_has_its_words_and_its_steps(): void
     {
         foreach (Diagnosis::cases() as $diagnosis) {
-            $words = [DiagnosisWords::likely($diagnosis), DiagnosisWords::first($diagnosis), DiagnosisWords::otherwise($diagnosis)];
+            $words = [DiagnosisWords::likely($diagnosis, ElectrodeKind::Refillable), DiagnosisWords::first($diagnosis, ElectrodeKind::Refillable), DiagnosisWords::otherwise($diagnosis)];
             self::assertCount(3, array_unique($words), $diagnosis->value);
-            self::assertNotSame([], FollowUp::of($diagnosis), $diagnosis->value);
+            self::assertNotSame([], FollowUp::of($diagnosis, ElectrodeKind::Refillable), $diagnosis->value);
         }
-        self::assertSame([CareStep::FreshBuffers, CareStep::Calibrate], FollowUp::of(Diagnosis::TiredBuffers), 'fresh buffers before cleaning or replacing');
-        self::assertSame([CareStep::Clean, CareStep::SoakHour, CareStep::Calibrate], FollowUp::of(Diagnosis::Coated));
+        self::assertSame([CareStep::FreshBuffers, CareStep::Calibrate], FollowUp::of(Diagnosis::TiredBuffers, ElectrodeKind::Refillable), 'fresh buffers before cleaning or replacing');
+        self::assertSame([CareStep::Clean, CareStep::SoakHour, CareStep::Calibrate], FollowUp::of(Diagnosis::Coated, ElectrodeKind::Refillable));
     }
 
     public function test_what_can_hurt_has_its_caution(): void
     {
         self::assertStringContainsString('no flame', (string) CareWords::cleaningCaution(Dirt::Fat));
         self::assertStringContainsString('goggles and gloves', (string) CareWords::cleaningCaution(Dirt::Scale));
-        self::assertStringContainsString('foreign-body case', (string) CareWords::how(CareKind::Broken));
-        self::assertStringContainsString('leaches', (string) CareWords::how(CareKind::WrongStorage));
+        self::assertStringContainsString('foreign-body case', (string) CareWords::how(CareKind::Broken, ElectrodeKind::Refillable));
+        self::assertStringContainsString('leaches', (string) CareWords::how(CareKind::WrongStorage, ElectrodeKind::Refillable));
         self::assertSame(['Top up the cap of E-07', 'Clean E-07', 'Top up the cap'], [CareWords::toDo(CareKind::ToppedUp, 'E-07'), CareWords::toDo(CareKind::Cleaned, 'E-07'), CareWords::toDo(CareKind::ToppedUp)]);
     }
 

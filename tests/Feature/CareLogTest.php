@@ -137,7 +137,7 @@ final class CareLogTest extends BenchTestCase
         $this->actingAs($this->people['checker'])->post("/pairs/{$this->pair()->id}/care", ['act' => 'inspected', 'good' => ['electrolyte', 'bulb', 'hole', 'sleeve', 'batteries'], 'note' => 'one bubble', 'form' => self::formId()])->assertSessionHasNoErrors();
         self::assertSame('not good: bubbles; one bubble', $this->pair()->electrode->careEvents->last()->note);
 
-        $this->post("/pairs/{$this->pair()->id}/care", ['act' => 'inspected', 'good' => array_keys(CareWords::inspection()), 'form' => self::formId()]);
+        $this->post("/pairs/{$this->pair()->id}/care", ['act' => 'inspected', 'good' => array_keys(CareWords::inspection($this->pair()->electrode->kind)), 'form' => self::formId()]);
         self::assertSame('all good', $this->pair()->electrode->careEvents->last()->note);
     }
 }

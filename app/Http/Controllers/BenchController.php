@@ -30,7 +30,7 @@ final class BenchController
         abort_unless($bench->knows($pair->electrode), 404);
         $request->validate(['fault' => ['required', Rule::enum(Fault::class)], 'seed' => ['required', 'integer', 'min:1', 'max:1000000']], ['seed' => 'A whole number from 1 to 1000000 is accepted.']);
         Occupancy::ensureMovable(Bench::person($request), $pair->electrode, Occupancy::work($pair->electrode));
-        $bench->set($pair->electrode, Scene::draw(Fault::from((string) $request->string('fault')), $request->integer('seed')));
+        $bench->set($pair->electrode, Scene::draw($request->integer('seed'), Fault::from((string) $request->string('fault')), Fault::tryFrom((string) $request->string('also')) ?? Fault::Healthy));
 
         return redirect()->route('runs.create', $pair)->with('done', 'The simulated bench is set.');
     }

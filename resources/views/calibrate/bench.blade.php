@@ -4,6 +4,7 @@
         <x-form-id />
         <div class="fields">
             <x-field name="fault" label="Condition"><select class="form-select" id="f-fault" name="fault">@foreach (Rheacid\Core\Simulation\Fault::cases() as $fault)<option value="{{ $fault->value }}" @selected(old('fault') === $fault->value)>{{ $fault->words() }}</option>@endforeach</select></x-field>
+            <x-field name="also" label="And at the same time"><select class="form-select" id="f-also" name="also"><option value="">nothing else</option>@foreach (Rheacid\Core\Simulation\Fault::cases() as $fault)@continue($fault === Rheacid\Core\Simulation\Fault::Healthy)<option value="{{ $fault->value }}" @selected(old('also') === $fault->value)>{{ $fault->words() }}</option>@endforeach</select></x-field>
             <x-field name="seed" label="Seed" help="a whole number" inputmode="numeric" value="1" />
         </div>
     </form>

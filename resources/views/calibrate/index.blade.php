@@ -3,7 +3,7 @@
     <ul class="todo">
         @foreach ($plan->pairs() as $pair)
             <li>
-                <div><b>{{ $pair->code }} on {{ $pair->name }}</b><small>{{ $pair->kind }} <x-pair-state :status="$pair->status()" /></small></div>
+                <div><b>{{ $pair->code }} on {{ $pair->name }}</b><small>{{ $pair->kind->words() }} <x-pair-state :status="$pair->status()" /></small></div>
                 @if (in_array($pair->id, $inRun, true))
                     <a class="do" href="{{ route('runs.create', $pair->id) }}">Go on <span class="visually-hidden">with {{ $pair->code }}</span></a>
                 @else
@@ -13,7 +13,7 @@
         @endforeach
         @foreach ($plan->cells() as $pair)
             <li>
-                <div><b>{{ $pair->code }} on {{ $pair->name }} <x-measures :is="$pair->state" /></b><small>{{ $pair->kind }} <x-pair-state :status="$pair->status()" /></small></div>
+                <div><b>{{ $pair->code }} on {{ $pair->name }} <x-measures :is="$pair->state" /></b><small>{{ $pair->kind->words() }} <x-pair-state :status="$pair->status()" /></small></div>
                 <a class="do quiet" href="{{ route('cells.show', $pair->id) }}">Calibrate<span class="visually-hidden"> {{ $pair->code }}</span></a>
             </li>
         @endforeach
@@ -22,7 +22,7 @@
         <h2>Before you begin</h2>
         <ul class="steps">
             <li>Look at the bulb: whole and clean, no bubble behind it. Shake a bubble down.</li>
-            <li>Open the fill hole; electrolyte within 12 mm of it.</li>
+            <li>Where there is a fill hole: open it; electrolyte within 12 mm of it.</li>
             <li>Buffers, rinse and samples within 2 °C of each other.</li>
             <li>Plastic cups, not glass: a blown bulb breaks. Glass in food is a hazard.</li>
         </ul>

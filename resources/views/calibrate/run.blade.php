@@ -52,7 +52,7 @@
         <h2>Now</h2>
         <ul class="steps">
             <li>Rinse with {{ Rheacid\View\PolicyWords::rinse($run->policy) }}, blot, do not rub.</li>
-            <li>Tip 25 mm deep, fill hole open, not touching the wall.</li>
+            <li>Tip 25 mm deep, {{ $run->pair->electrode->kind->hasFillHole() === false ? '' : 'fill hole open, ' }}not touching the wall.</li>
             <li>Stir gently, no vortex, then leave it alone.</li>
             @unless ($run->pair->meter->compensates)<li><b>Temperature by hand:</b> set it on the meter, and type what a checked thermometer reads in this buffer.</li>@endunless
         </ul>

@@ -9,13 +9,14 @@
         <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->slope_percent, 1) }}</span><span class="pm">% slope</span><span class="unit">offset {{ $screen->offset }}@if ($calibration->read_back_error_ph !== null) · read back {{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 3) }} pH off @endif</span></div>
     @endif
     <p class="verdict"><x-state :is="$screen->sign">{{ $screen->head }}</x-state> {{ $screen->sentence }}</p>
+    @if ($screen->jump)<p class="verdict"><x-state is="care">The offset jumped.</x-state> {{ $screen->jump }}</p>@endif
     @if ($screen->asFound)<p class="verdict"><x-state is="care">Earlier readings.</x-state> {{ $screen->asFound }}</p>@endif
     @if (count($screen->line?->lines() ?? []) > 1)<p class="what">Slope {{ $screen->slope }}</p>@endif
     @if ($diagnosis = $calibration->diagnosis)
         <div class="diagnosis">
-            <p class="verdict"><x-state is="care">Likely.</x-state> {{ Rheacid\Core\Words\DiagnosisWords::likely($diagnosis) }}</p>
-            <p><b>First:</b> {{ Rheacid\Core\Words\DiagnosisWords::first($diagnosis) }} {{ Rheacid\Core\Words\DiagnosisWords::otherwise($diagnosis) }}</p>
-            @if ($screen->nextStep)<p class="soft">It stands on Today until it is done: {{ implode(', then ', array_map(Rheacid\Core\Words\CareWords::step(...), Rheacid\Core\Care\FollowUp::of($diagnosis))) }}.</p>@endif
+            <p class="verdict"><x-state is="care">Likely.</x-state> {{ Rheacid\Core\Words\DiagnosisWords::likely($diagnosis, $screen->kind(), $calibration->alsoDiagnosed()) }}</p>
+            <p><b>First:</b> {{ Rheacid\Core\Words\DiagnosisWords::first($diagnosis, $screen->kind()) }} {{ Rheacid\Core\Words\DiagnosisWords::otherwise($diagnosis) }}</p>
+            @if ($screen->nextStep)<p class="soft">It stands on Today until it is done: {{ implode(', then ', array_map(Rheacid\Core\Words\CareWords::step(...), Rheacid\Core\Care\FollowUp::of($diagnosis, $screen->kind(), $calibration->alsoDiagnosed()))) }}.</p>@endif
         </div>
     @endif
     @foreach ($screen->findings as $finding)

@@ -9,28 +9,28 @@
     <x-enter-sends-nothing />
     @error('act')<p class="problem">{{ $message }}</p>@enderror
     <details name="care"><summary>Soak</summary>
-        <p class="form-text">{{ CareWords::how(CareKind::Soak) }}</p>
+        <p class="form-text">{{ CareWords::how(CareKind::Soak, $pair->electrode->kind) }}</p>
         @foreach (SoakSchool::cases() as $school)<button class="do quiet" name="act" value="soak {{ $school->value }}">{{ CareWords::soak($school) }}</button>@endforeach
     </details>
     <details name="care"><summary>Clean</summary>
-        <p class="form-text">{{ CareWords::how(CareKind::Cleaned) }}</p>
+        <p class="form-text">{{ CareWords::how(CareKind::Cleaned, $pair->electrode->kind) }}</p>
         @foreach (Dirt::cases() as $dirt)
             <button class="do quiet" name="act" value="cleaned {{ $dirt->value }}">{{ CareWords::cleaning($dirt) }}</button>
             <p class="caution">{{ CareWords::cleaningCaution($dirt) }}</p>
         @endforeach
     </details>
-    <details name="care"><summary>Store, top up, refill</summary>
-        @foreach ([CareKind::Stored, CareKind::ToppedUp, CareKind::Refilled] as $kind)<button class="do quiet" name="act" value="{{ $kind->value }}">{{ ucfirst(CareWords::happened($kind)) }}</button><p class="form-text">{{ CareWords::how($kind) }}</p>@endforeach
+    <details name="care"><summary>Store, top up{{ $pair->electrode->kind->hasFillHole() === false ? '' : ', refill' }}</summary>
+        @foreach ([CareKind::Stored, CareKind::ToppedUp, ...($pair->electrode->kind->hasFillHole() === false ? [] : [CareKind::Refilled])] as $kind)<button class="do quiet" name="act" value="{{ $kind->value }}">{{ ucfirst(CareWords::happened($kind)) }}</button><p class="form-text">{{ CareWords::how($kind, $pair->electrode->kind) }}</p>@endforeach
     </details>
     <details name="care"><summary>Before and after food</summary>
-        @foreach (CareKind::hygiene() as $kind)<button class="do quiet" name="act" value="{{ $kind->value }}">{{ ucfirst(CareWords::happened($kind)) }}</button><p class="form-text">{{ CareWords::how($kind) }}</p>@endforeach
+        @foreach (CareKind::hygiene() as $kind)<button class="do quiet" name="act" value="{{ $kind->value }}">{{ ucfirst(CareWords::happened($kind)) }}</button><p class="form-text">{{ CareWords::how($kind, $pair->electrode->kind) }}</p>@endforeach
     </details>
     <details name="care"><summary>Inspect</summary>
-        @foreach (CareWords::inspection() as $key => $words)<label class="form-check"><input class="form-check-input" type="checkbox" name="good[]" value="{{ $key }}"> {{ $words }}</label>@endforeach
+        @foreach (CareWords::inspection($pair->electrode->kind) as $key => $words)<label class="form-check"><input class="form-check-input" type="checkbox" name="good[]" value="{{ $key }}"> {{ $words }}</label>@endforeach
         <button class="do quiet" name="act" value="inspected">Inspected: what is ticked is good</button>
     </details>
     <details name="care"><summary>Something happened</summary>
-        @foreach (CareKind::incidents() as $kind)<button class="do quiet" name="act" value="{{ $kind->value }}">{{ ucfirst(CareWords::happened($kind)) }}</button>@if (CareWords::how($kind))<p class="form-text">{{ CareWords::how($kind) }}</p>@endif @endforeach
+        @foreach (CareKind::incidents() as $kind)<button class="do quiet" name="act" value="{{ $kind->value }}">{{ ucfirst(CareWords::happened($kind)) }}</button>@if (CareWords::how($kind, $pair->electrode->kind))<p class="form-text">{{ CareWords::how($kind, $pair->electrode->kind) }}</p>@endif @endforeach
         <p class="form-text">Each makes a calibration due at once.</p>
     </details>
     <details name="care"><summary>In and out of use</summary>

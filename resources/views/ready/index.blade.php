@@ -4,7 +4,7 @@
         @forelse ($plan->pairs() as $pair)
             <tr>
                 <td><a class="cell-link" href="{{ route('pairs.show', $pair->id) }}"><b>{{ $pair->code }}</b></a></td>
-                <td>{{ $pair->name }}<br><span class="soft">{{ $pair->kind }}</span></td>
+                <td>{{ $pair->name }}<br><span class="soft">{{ $pair->kind->words() }}</span></td>
                 <td><x-pair-state :status="$pair->status()" /></td>
                 <td class="rule">@if ($pair->bracketLow !== null)<x-acid-rule :rule="new Rheacid\View\Figures\AcidRule(null, null, [$pair->bracketLow, $pair->bracketHigh], [])" small />@endif</td>
                 <td class="spark">@if (count($pair->slopes) > 2)<x-spark :figure="new Rheacid\View\Figures\Spark($pair->slopes, $pair->slopeLow, 100)" :label="'slope of ' . $pair->code . ' over its last calibrations'" />@endif</td>
@@ -19,7 +19,7 @@
             @foreach ($plan->cells() as $pair)
                 <tr>
                     <td><a class="cell-link" href="{{ route('pairs.show', $pair->id) }}"><b>{{ $pair->code }}</b></a></td>
-                    <td>{{ $pair->name }}<br><span class="soft"><x-measures :is="$pair->state" /> {{ $pair->kind }}</span></td>
+                    <td>{{ $pair->name }}<br><span class="soft"><x-measures :is="$pair->state" /> {{ $pair->kind->words() }}</span></td>
                     <td><x-pair-state :status="$pair->status()" /></td>
                 </tr>
             @endforeach

@@ -11,7 +11,7 @@
         <p class="verdict"><x-pair-state :status="$line->status()" /></p>
     @endif
     @if ($diagnosis = $line->diagnosis)
-        <p class="verdict"><x-sign is="care" /> <span>{{ Rheacid\Core\Words\DiagnosisWords::likely($diagnosis) }} <span class="soft">{{ Rheacid\Core\Words\DiagnosisWords::first($diagnosis) }} {{ Rheacid\Core\Words\DiagnosisWords::otherwise($diagnosis) }}</span></span></p>
+        <p class="verdict"><x-sign is="care" /> <span>{{ Rheacid\Core\Words\DiagnosisWords::likely($diagnosis, $line->kind, $line->alsoDiagnosed) }} <span class="soft">{{ Rheacid\Core\Words\DiagnosisWords::first($diagnosis, $line->kind) }} {{ Rheacid\Core\Words\DiagnosisWords::otherwise($diagnosis) }}</span></span></p>
     @endif
     @if ($writes)<x-care-buttons :pair="$pair" />@endif
     @if ($isPh)
