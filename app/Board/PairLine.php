@@ -15,7 +15,6 @@ use Rheacid\Core\Care\PairStatus;
 use Rheacid\Core\Electrode\Diagnosis;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Solutions\BufferFamily;
-use Rheacid\Models\Calibration;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Pair;
 use Rheacid\Shelf\CareLog;
@@ -103,7 +102,7 @@ final readonly class PairLine
             $calibration?->diagnosis === null ? null : FollowUp::next(FollowUp::of($calibration->diagnosis, $pair->electrode->kind, $calibration->alsoDiagnosed()), $care->since(CarbonImmutable::instance($calibration->at))),
             $calibration?->bracket_low_ph,
             $calibration?->bracket_high_ph,
-            $isPh ? self::slopes($pair) : [],
+            $isPh ? Health::slopes($pair, self::SLOPES) : [],
             $isPh ? array_column(array_map(static fn(array $due): array => [$due['kind']->value, CarbonImmutable::instance($due['at'])->utc()->format('Y-m-d\TH:i:s\Z')], CareSchedule::next($firstUsed, $care->lastDone())), 1, 0) : [],
             $firstUsed,
             $isPh ? Health::trend($pair)?->leavesPolicyOn : null,
@@ -125,13 +124,5 @@ final readonly class PairLine
     public function followUp(): array
     {
         return $this->diagnosis === null ? [] : FollowUp::of($this->diagnosis, $this->kind, $this->alsoDiagnosed);
-    }
-
-    /** @return list<float> */
-    private static function slopes(Pair $pair): array
-    {
-        $last = Calibration::query()->where('pair_id', $pair->id)->whereNotNull('slope_percent')->orderByDesc('at')->limit(self::SLOPES)->pluck('slope_percent');
-
-        return array_values($last->reverse()->map(static fn(mixed $slope): float => is_numeric($slope) ? (float) $slope : 0.0)->all());
     }
 }

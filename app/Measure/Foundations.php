@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Measure;
 
-use Rheacid\Bench\Source;
 use Rheacid\Core\Electrode\CalibrationFunction;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Measuring\BufferValue;
@@ -69,7 +68,7 @@ final class Foundations
             self::buffer($calibration, $high),
             (float) $replicate->outside_by_ph,
             $replicate->settled,
-            $replicate->source !== Source::Simulated || Site::isDemo(),
+            in_array($replicate->source, $evidence = Site::evidence(), true) && in_array($calibration->run->source, $evidence, true),
         );
     }
 

@@ -19,7 +19,7 @@ use Rheacid\Models\Verification;
 final readonly class MeasuredPlace
 {
     /** What of a measurement is read together, so that it can be judged. */
-    public const RESTS_ON = ['sample', 'replicates', 'method', 'pair.meter', 'pair.policy', 'pair.electrode', 'calibration.points.lot', 'calibration.policy', 'calibration.void', 'verification.outcome'];
+    public const RESTS_ON = ['sample', 'replicates', 'method', 'pair.meter', 'pair.policy', 'pair.electrode', 'calibration.points.lot', 'calibration.run', 'calibration.policy', 'calibration.void', 'verification.outcome'];
 
     /** @param Collection<int, Replicate> $replicates at least one */
     private function __construct(

@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Bench\Source;
+use Rheacid\Core\Settling\Settling;
 
 /**
  * A measurement in hand. Its replicates are kept as they are accepted; the reading follows when it is recorded.
@@ -79,6 +80,14 @@ final class MeasurementDraft extends Model
     public function reading(): HasOne
     {
         return $this->hasOne(Measurement::class, 'series', 'series');
+    }
+
+    /** For how long its readings have to stand still, in s. */
+    public function windowS(): float
+    {
+        $isBound = $this->sample->occasion->batch->product->limits->contains(static fn(LimitRow $limit): bool => $limit->kind->binds());
+
+        return Settling::windowS($this->method->settle_window_s, $isBound);
     }
 
     public function isOpen(): bool

@@ -6,6 +6,7 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Bench\Source;
 use Rheacid\Records\Kept;
 
 /**
@@ -30,9 +31,14 @@ final class Site extends Model
         return self::query()->orderBy('id')->first();
     }
 
-    /** Whether what was done at the simulated bench counts: in the demo only. */
     public static function isDemo(): bool
     {
         return self::current()?->is_demo === true;
+    }
+
+    /** @return non-empty-list<Source> whose numbers are evidence: those of the simulated bench in the demo only */
+    public static function evidence(): array
+    {
+        return self::isDemo() ? Source::cases() : [Source::Typed, Source::Imported];
     }
 }

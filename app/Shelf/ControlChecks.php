@@ -10,13 +10,14 @@ use Rheacid\Core\Care\ControlCheckStatus;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\ControlCheck;
 use Rheacid\Models\Measurement;
+use Rheacid\Models\Site;
 
 /** Gathers from the records whether an independent buffer vouches for what was read on a calibration. */
 final class ControlChecks
 {
     public static function status(Calibration $calibration, CarbonImmutable $at): ControlCheckStatus
     {
-        $settled = ControlCheck::query()->where('calibration_id', $calibration->id)->whereNotNull('passed');
+        $settled = ControlCheck::query()->where('calibration_id', $calibration->id)->whereNotNull('passed')->whereIn('source', Site::evidence());
         $around = array_filter([
             (clone $settled)->where('at', '<=', $at)->orderByDesc('at')->orderByDesc('id')->first(),
             (clone $settled)->where('at', '>', $at)->orderBy('at')->orderBy('id')->first(),

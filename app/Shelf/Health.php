@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Rheacid\Shelf;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 use Rheacid\Core\Electrode\ElectrodeTrend;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Models\Calibration;
+use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\CalibrationVoid;
 use Rheacid\Models\Pair;
+use Rheacid\Models\Site;
 use Rheacid\SiteClock;
 
 /** How an electrode has fared on its meter, and where its slope is heading. */
@@ -28,14 +31,38 @@ final readonly class Health
 
     public static function of(Pair $pair): self
     {
-        return new self(Calibration::query()->with('void')->where('pair_id', $pair->id)->orderByDesc('at')->limit(self::DRAWN)->get()->reverse()->values(), self::trend($pair));
+        return new self(self::counted($pair)->with('void')->orderByDesc('at')->limit(self::DRAWN)->get()->reverse()->values(), self::trend($pair));
+    }
+
+    /**
+     * What the simulated bench gave says nothing of a real electrode.
+     *
+     * @return Builder<Calibration>
+     */
+    private static function counted(Pair $pair): Builder
+    {
+        $all = Calibration::query()->where('pair_id', $pair->id);
+
+        return Site::isDemo() ? $all : $all->whereIn('calibration_run_id', CalibrationRun::query()->select('id')->where('pair_id', $pair->id)->whereIn('source', Site::evidence()));
+    }
+
+    /**
+     * The last slopes, as a small figure shows them.
+     *
+     * @return list<float> in percent, oldest first
+     */
+    public static function slopes(Pair $pair, int $most): array
+    {
+        $last = self::counted($pair)->whereNotNull('slope_percent')->orderByDesc('at')->limit($most)->pluck('slope_percent');
+
+        return array_values($last->reverse()->map(static fn(mixed $slope): float => is_numeric($slope) ? (float) $slope : 0.0)->all());
     }
 
     /** Of the slope alone, without reading everything else of each calibration. */
     public static function trend(Pair $pair): ?ElectrodeTrend
     {
         // A failed one tells of a mishap, not of the glass; of a day the last one counts.
-        $rows = Calibration::query()->toBase()->where('pair_id', $pair->id)->whereNotNull('slope_percent')->where('verdict', '<>', Verdict::Fail->value)
+        $rows = self::counted($pair)->toBase()->whereNotNull('slope_percent')->where('verdict', '<>', Verdict::Fail->value)
             ->whereNotIn('id', CalibrationVoid::query()->select('calibration_id'))->orderByDesc('at')->limit(self::NEWEST)->get(['at', 'slope_percent']);
         $byDay = [];
         foreach ($rows->reverse() as $row) {

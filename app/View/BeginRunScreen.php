@@ -15,7 +15,9 @@ use Rheacid\Core\Solutions\BufferPlan;
 use Rheacid\Core\Solutions\ControlBuffer;
 use Rheacid\Core\Solutions\SolutionKind;
 use Rheacid\Models\CalibrationRun;
+use Rheacid\Models\Lot;
 use Rheacid\Models\Pair;
+use Rheacid\Shelf\AskedBeforeRun;
 use Rheacid\Shelf\Bottles;
 use Rheacid\Today\DayPlan;
 
@@ -38,6 +40,7 @@ final readonly class BeginRunScreen
         public array $bottles,
         public array $expected,
         public bool $simulated,
+        public string $asked,
     ) {}
 
     public static function of(Pair $pair, DayPlan $plan, SimulatedBench $bench): self
@@ -52,18 +55,36 @@ final readonly class BeginRunScreen
         }, Lines::bottles(SolutionKind::Buffer, SolutionKind::Conductivity));
         usort($bottles, static fn(array $a, array $b): int => [$a['line']->state?->value, $a['line']->nominalPh, $a['line']->code] <=> [$b['line']->state?->value, $b['line']->nominalPh, $b['line']->code]);
 
+        $order = array_map(static fn(BufferLot $lot): string => $lot->id, $pair->policy->buffer_order->arrange($buffers->points, static fn(BufferLot $lot): float => $lot->nominalPh));
+        $readBack = self::independent($buffers->points, $bottles);
+
         return new self(
             $pair,
             $line->status(),
             $line->nextStep,
             $pair->openRun,
             $buffers,
-            array_map(static fn(BufferLot $lot): string => $lot->id, $pair->policy->buffer_order->arrange($buffers->points, static fn(BufferLot $lot): float => $lot->nominalPh)),
-            self::independent($buffers->points, $bottles),
+            $order,
+            $readBack,
             $bottles,
             $plan->expectedPh(),
             $bench->knows($pair->electrode),
+            self::asked($pair, $order, $readBack, $plan->expectedPh()),
         );
+    }
+
+    /**
+     * What will be asked about the proposal.
+     *
+     * @param list<string> $order codes of bottles
+     * @param list<array{float, float}> $expected pH
+     */
+    private static function asked(Pair $pair, array $order, ?string $readBack, array $expected): string
+    {
+        $lots = Lot::query()->whereIn('code', [...$order, ...($readBack === null ? [] : [$readBack])])->get()->keyBy('code');
+        $fitted = array_values(array_filter(array_map(static fn(string $code): ?Lot => $lots->get($code), $order)));
+
+        return $fitted === [] ? '' : AskedBeforeRun::of($pair, $fitted, ($readBack === null ? null : $lots->get($readBack)) ?? $fitted[0], $expected);
     }
 
     /**

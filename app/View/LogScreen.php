@@ -72,7 +72,7 @@ final readonly class LogScreen
 
     private static function window(LogUpload $upload): float
     {
-        return $upload->draft === null ? Settling::WINDOW_S : (float) $upload->draft->method->settle_window_s;
+        return $upload->draft === null ? Settling::WINDOW_S : $upload->draft->windowS();
     }
 
     private static function judging(LogUpload $upload): ?CalibrationFit

@@ -48,7 +48,7 @@ final readonly class MeasureScreen
 
     public static function of(MeasurementDraft $draft, SimulatedBench $bench): self
     {
-        $draft->load(['replicates', 'sample.occasion.batch.product.limits', 'sample.occasion.batch.product.method', 'sample.occasion.batch.steps', 'sample.occasion.batch.answers', 'pair.meter', 'pair.electrode', 'pair.policy', 'calibration.points.lot', 'calibration.policy', 'calibration.void', 'verification.thermometer', 'verification.outcome', 'method', 'holder']);
+        $draft->load(['replicates', 'sample.occasion.batch.product.limits', 'sample.occasion.batch.product.method', 'sample.occasion.batch.steps', 'sample.occasion.batch.answers', 'pair.meter', 'pair.electrode', 'pair.policy', 'calibration.points.lot', 'calibration.run', 'calibration.policy', 'calibration.void', 'verification.thermometer', 'verification.outcome', 'method', 'holder']);
         $batch = $draft->sample->occasion->batch;
         $assessment = $draft->replicates->isEmpty() ? null : self::assess($draft, $batch);
         $lines = $assessment === null ? null : DecisionLines::of($assessment, $batch);
@@ -73,7 +73,7 @@ final readonly class MeasureScreen
     public static function live(MeasurementDraft $draft, SimulatedBench $bench): ?LiveReading
     {
         return $draft->source === Source::Simulated && $draft->isOpen()
-            ? LiveReading::of($draft->pair, $bench, $draft->calibration->fitted(), $draft->method->settle_window_s, route('drafts.live', $draft), 'pH before the temperature correction')
+            ? LiveReading::of($draft->pair, $bench, $draft->calibration->fitted(), $draft->windowS(), route('drafts.live', $draft), 'pH before the temperature correction')
             : null;
     }
 

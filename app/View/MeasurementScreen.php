@@ -27,7 +27,7 @@ final readonly class MeasurementScreen
 
     public static function of(Measurement $measurement): self
     {
-        $measurement->load(['occasion.batch.product.limits', 'occasion.batch.steps', 'occasion.decision.outcomes', 'occasion.decision.person', 'sample', 'pair.electrode', 'pair.meter', 'pair.parting', 'pair.policy', 'calibration.points.lot', 'calibration.void', 'verification.thermometer', 'verification.outcome', 'method', 'person', 'replicates', 'superseded', 'successor']);
+        $measurement->load(['occasion.batch.product.limits', 'occasion.batch.steps', 'occasion.decision.outcomes', 'occasion.decision.person', 'sample', 'pair.electrode', 'pair.meter', 'pair.parting', 'pair.policy', 'calibration.points.lot', 'calibration.run', 'calibration.void', 'verification.thermometer', 'verification.outcome', 'method', 'person', 'replicates', 'superseded', 'successor']);
         $decision = $measurement->occasion->decision ?? throw new \LogicException('What is recorded was judged.');
         $batch = $measurement->occasion->batch;
         $lines = DecisionLines::recorded($decision, $batch);

@@ -35,7 +35,7 @@ final readonly class PairScreen
             Lines::pair($pair->id),
             HealthScreen::of($pair),
             Cleaning::last($pair),
-            Calibration::query()->with(['person', 'void'])->where('pair_id', $pair->id)->orderByDesc('at')->limit(self::CALIBRATIONS)->get(),
+            Calibration::query()->with(['person', 'void', 'run'])->where('pair_id', $pair->id)->orderByDesc('at')->limit(self::CALIBRATIONS)->get(),
             CareEvent::query()->with('person')->where('electrode_id', $pair->electrode_id)->orderByDesc('at')->orderByDesc('id')->limit(self::CARE)->get(),
             Pair::query()->with('meter')->where('electrode_id', $pair->electrode_id)->whereKeyNot($pair->id)->orderByDesc('id')->limit(self::OTHERS)->get(),
         );

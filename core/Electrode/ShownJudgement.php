@@ -7,22 +7,27 @@ namespace Rheacid\Core\Electrode;
 /** A calibration that a meter did for itself, judged by what it shows afterwards. */
 final readonly class ShownJudgement
 {
-    /** @param list<Finding> $findings */
-    private function __construct(public Verdict $verdict, public array $findings) {}
+    /**
+     * @param list<Finding> $findings
+     * @param float|null $worstError of the read-backs, signed; null where none was read
+     */
+    private function __construct(public Verdict $verdict, public array $findings, public ?float $worstError) {}
 
     /**
      * @param list<CalibrationPoint> $points the buffers, potentials unknown and left at 0
-     * @param float|null $readBackError pH shown minus buffer pH; null where none was read
+     * @param list<float> $errors pH shown minus buffer pH, of each read-back
      */
-    public static function of(array $points, ?float $readBackError, Criteria $criteria, float $limitPh): self
+    public static function of(array $points, array $errors, Criteria $criteria, float $limitPh): self
     {
         $findings = Judgement::sorted([
             ...Judgement::responseTime($points, $criteria),
             ...Judgement::rest($points),
             ...Judgement::points($points),
-            ...Judgement::checks($readBackError === null ? [] : [$readBackError], $limitPh),
+            ...Judgement::checks($errors, $limitPh),
         ]);
 
-        return new self(Verdict::of($findings), $findings);
+        usort($errors, static fn(float $a, float $b): int => abs($b) <=> abs($a));
+
+        return new self(Verdict::of($findings), $findings, $errors[0] ?? null);
     }
 }

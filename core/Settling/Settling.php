@@ -14,6 +14,9 @@ final readonly class Settling
     public const BAND_PH = 0.02;
     public const WINDOW_S = 30.0;
 
+    /** What a critical or legal limit hangs on stands still for longer. Common practice, no source. */
+    public const BINDING_WINDOW_S = 60.0;
+
     /**
      * @param float|null $settledAtS first time at which the window before it was still
      * @param float|null $driftPerMinute least-squares slope over the last window; null with one point in it
@@ -28,6 +31,12 @@ final readonly class Settling
         public float $meanInWindow,
         public float $stillForS,
     ) {}
+
+    /** @param float $ofMethodS what the method asks, in s */
+    public static function windowS(float $ofMethodS, bool $isBound): float
+    {
+        return $isBound ? max($ofMethodS, self::BINDING_WINDOW_S) : $ofMethodS;
+    }
 
     /**
      * @param list<array{float, float}> $points [s, value], times strictly increasing

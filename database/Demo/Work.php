@@ -89,7 +89,7 @@ final readonly class Work
         $pair = $this->pair($electrode);
         $lots = array_map(static fn(string $code): Lot => Lot::query()->where('code', $code)->firstOrFail(), $codes);
         assert($lots !== []);
-        $run = ($this->open)($by, IdempotencyKey::own(), $pair, $lots, $lots[0], Source::Simulated, null);
+        $run = ($this->open)($by, IdempotencyKey::own(), $pair, $lots, $lots[0], Source::Simulated, null, answer: 'usual here: the check buffer comes after it');
         foreach ([...$lots, $lots[0]] as $station => $lot) {
             $this->immerse($by, $pair, 'lot_id', $lot->id, $run);
             $this->accept($by, $run->refresh(), $station, new SimulatedReading($this->bench, $pair, null));

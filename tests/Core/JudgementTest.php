@@ -16,6 +16,7 @@ use Rheacid\Core\Electrode\FindingCode as Code;
 use Rheacid\Core\Electrode\FitMethod;
 use Rheacid\Core\Electrode\Judgement;
 use Rheacid\Core\Electrode\Nernst;
+use Rheacid\Core\Electrode\RunQuestion;
 use Rheacid\Core\Electrode\Severity;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Words\FindingWords;
@@ -185,5 +186,19 @@ final class JudgementTest extends TestCase
     private static function codes(Judgement $judgement): array
     {
         return array_column($judgement->findings, 'code');
+    }
+
+    public function test_a_choice_of_buffers_is_asked_about_and_the_answer_changes_no_verdict(): void
+    {
+        self::assertSame([], RunQuestion::asked([7.0, 4.01], [[4.2, 4.6], [5.0, 6.8]], false, false));
+        self::assertSame([RunQuestion::OutsideBracket], RunQuestion::asked([7.0, 4.01], [[3.9, 4.6]], false, false));
+        self::assertSame([RunQuestion::OutsideBracket], RunQuestion::asked([7.0, 4.01], [[4.2, 7.1]], false, false));
+        self::assertSame([], RunQuestion::asked([7.0, 4.2], [[4.2, 7.0]], false, false), '2.8 apart is far enough');
+        self::assertSame([RunQuestion::ShortSpan], RunQuestion::asked([7.0, 4.21], [], false, false));
+        self::assertSame([], RunQuestion::asked([7.0], [], false, false), 'one point has its own finding');
+        self::assertSame([RunQuestion::NeverSoaked, RunQuestion::ReadBackIsFitted], RunQuestion::asked([7.0, 4.01], [], true, true));
+        self::assertFalse(RunQuestion::asksTemperature(23.0, [21.0, 22.0]));
+        self::assertTrue(RunQuestion::asksTemperature(23.1, [21.0, 22.0]));
+        self::assertFalse(RunQuestion::asksTemperature(30.0, []), 'the first one has none before it');
     }
 }

@@ -96,4 +96,9 @@ final class SettlingTest extends TestCase
     {
         return Trace::of(array_map(static fn(int $t): array => [(float) $t, $mv($t), 25.0], range(0, $seconds)));
     }
+
+    public function test_what_a_binding_limit_hangs_on_stands_still_for_a_minute(): void
+    {
+        self::assertSame([30.0, 60.0, 90.0], [Settling::windowS(30, false), Settling::windowS(30, true), Settling::windowS(90, true)]);
+    }
 }

@@ -61,10 +61,11 @@ final class ShownScaleTest extends TestCase
     public function test_a_meters_own_calibration_is_judged_by_what_it_shows_afterwards(): void
     {
         $points = [new CalibrationPoint(7.0, 0.0, 21.0), new CalibrationPoint(4.0, 0.0, 21.0)];
-        $judge = static fn(float $error, array $on = []): ShownJudgement => ShownJudgement::of($on === [] ? $points : $on, $error, Criteria::process(), 0.05);
+        $judge = static fn(array $errors, array $on = []): ShownJudgement => ShownJudgement::of($on === [] ? $points : $on, $errors, Criteria::process(), 0.05);
 
-        self::assertSame(Verdict::Pass, $judge(0.05)->verdict);
-        self::assertSame(Verdict::Fail, $judge(-0.06)->verdict);
-        self::assertSame([FindingCode::OnePoint], array_column($judge(0.0, [$points[0]])->findings, 'code'));
+        self::assertSame(Verdict::Pass, $judge([0.05, -0.03])->verdict);
+        self::assertSame(Verdict::Fail, $judge([0.01, -0.06])->verdict);
+        self::assertSame(-0.06, $judge([0.01, -0.06])->worstError, 'the worse of the two ends');
+        self::assertSame([FindingCode::OnePoint], array_column($judge([0.0], [$points[0]])->findings, 'code'));
     }
 }

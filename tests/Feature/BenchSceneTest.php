@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\TestWith;
 use Rheacid\Actions\Calibrate\AcceptPoint;
+use Rheacid\Actions\Calibrate\OpenRun;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\SimulatedReading;
+use Rheacid\Bench\Source;
 use Rheacid\Core\Electrode\Diagnosis;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CellCalibration;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Shelf\Health;
 
 /** The simulated bench with a condition set by hand: what is hidden in it is found by the rules alone. */
 final class BenchSceneTest extends BenchTestCase
@@ -80,5 +84,22 @@ final class BenchSceneTest extends BenchTestCase
         }
 
         return $run->calibration()->firstOrFail();
+    }
+
+    public function test_outside_the_demo_the_simulated_bench_takes_no_bottle_moves_no_trend_and_proves_nothing(): void
+    {
+        DB::connection('owner')->table('sites')->update(['is_demo' => false]);
+        $before = $this->lot('Q-29')->status()->usesLeft;
+        $run = app(OpenRun::class)($this->people['checker'], IdempotencyKey::own(), $this->pair(), [$this->lot('Q-29'), $this->lot('Q-31')], $this->lot('Q-29'), Source::Simulated, null, answer: 'asked by a test');
+        foreach (['Q-29', 'Q-31', 'Q-29'] as $station => $code) {
+            $this->immerse('lot_id', $this->lot($code)->id, $run);
+            $this->wait(120);
+            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run->refresh(), $station, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null), 'a test');
+        }
+
+        self::assertSame($before, $this->lot('Q-29')->status()->usesLeft);
+        self::assertNull(Health::trend($this->pair()));
+        $typed = $this->measure([4.2, 4.2]);
+        self::assertSame([false], array_values(array_unique(array_column($this->decided($typed)->outcomes->toArray(), 'trusted'))), 'a typed reading on it proves no more');
     }
 }

@@ -111,7 +111,7 @@ abstract class BenchTestCase extends TestCase
     {
         $bottles = array_map($this->lot(...), $lots);
 
-        return (new OpenRun())($by ?? $this->people['checker'], IdempotencyKey::own(), $this->pair($electrode), $bottles, $bottles[0], Source::Typed, $reason);
+        return (new OpenRun())($by ?? $this->people['checker'], IdempotencyKey::own(), $this->pair($electrode), $bottles, $bottles[0], Source::Typed, $reason, answer: 'asked by a test');
     }
 
     /** What an electrode of that slope shows in a solution of that pH, in mV to a tenth. */

@@ -34,7 +34,7 @@ final class BottleTest extends BenchTestCase
     {
         $this->post('/ready/add/bottle', [...self::BOTTLE, 'code' => 'P-01', 'comes_as' => 'powder', 'opened_on' => '', 'form' => self::formId()])->assertSessionHasNoErrors();
         $lot = $this->lot('P-01');
-        $this->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-29', 'P-01'], 'source' => 'typed', 'form' => self::formId()])->assertSessionHasErrors(['lots' => 'Bottle P-01 (pH 4.01): powder, not made up yet. Choose a pH buffer that is in date with uses left.']);
+        $this->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-29', 'P-01'], 'source' => 'typed', 'answer' => 'asked', 'form' => self::formId()])->assertSessionHasErrors(['lots' => 'Bottle P-01 (pH 4.01): powder, not made up yet. Choose a pH buffer that is in date with uses left.']);
         $this->post("/lots/$lot->id/events", ['kind' => 'made-up', 'form' => self::formId()])->assertSessionHasErrors('volume_ml');
 
         $this->post("/lots/$lot->id/events", ['kind' => 'made-up', 'volume_ml' => '250', 'water' => 'tap', 'form' => self::formId()])->assertSessionHasNoErrors();
@@ -52,6 +52,6 @@ final class BottleTest extends BenchTestCase
         $this->get('/ready')->assertDontSee('Q-36');
         $this->get("/lots/$lot->id")->assertSee('Discarded')->assertSee('spilt');
         $this->post("/lots/$lot->id/events", ['kind' => 'dipped', 'form' => self::formId()])->assertSessionHasErrors(['kind' => 'This bottle was discarded.']);
-        $this->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-36', 'Q-31'], 'source' => 'typed', 'form' => self::formId()])->assertSessionHasErrors('lots');
+        $this->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-36', 'Q-31'], 'source' => 'typed', 'answer' => 'asked', 'form' => self::formId()])->assertSessionHasErrors('lots');
     }
 }

@@ -208,4 +208,35 @@ final class CalibratingTest extends BenchTestCase
         self::assertSame(RunState::Abandoned, $stale->refresh()->state);
         self::assertSame(RunState::Open, $fresh->state);
     }
+
+    public function test_what_is_asked_before_a_run_is_kept_with_its_answer(): void
+    {
+        $this->actingAs($this->people['checker']);
+        $form = ['lots' => ['Q-29', 'Q-31'], 'source' => 'typed'];
+        $this->post("/calibrate/{$this->pair()->id}/runs", [...$form, 'form' => self::formId()])->assertSessionHasErrors('answer');
+        self::assertSame(0, CalibrationRun::query()->count());
+
+        $this->post("/calibrate/{$this->pair()->id}/runs", [...$form, 'answer' => 'no other bottle is left', 'form' => self::formId()])->assertSessionHasNoErrors();
+
+        $asked = CalibrationRun::query()->sole()->events()->where('kind', 'asked')->sole();
+        self::assertStringContainsString('a bottle confirms itself. — no other bottle is left', (string) $asked->reason);
+    }
+
+    public function test_a_buffer_that_is_warmer_than_the_one_before_is_asked_about_and_changes_no_verdict(): void
+    {
+        $run = $this->openRun();
+        $accept = app(AcceptPoint::class);
+        $accept($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown($this->lot('Q-29')->buffer()->phAt(21))), 'typed by a test');
+        $warmer = $this->typed($this->shown($this->lot('Q-31')->buffer()->phAt(23.5), celsius: 23.5), 23.5);
+        try {
+            $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), 1, $warmer, null);
+            self::fail('It was not asked.');
+        } catch (Refused $refused) {
+            self::assertStringContainsString('23.5 °C, the one before 21.0 °C', $refused->getMessage());
+        }
+        $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), 1, $warmer, 'the bottle came from the warm shelf');
+        $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), 2, $this->typed($this->shown($this->lot('Q-29')->buffer()->phAt(21))), 'read back');
+
+        self::assertSame(Verdict::Pass, $run->calibration()->firstOrFail()->verdict);
+    }
 }

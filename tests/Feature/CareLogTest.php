@@ -124,7 +124,7 @@ final class CareLogTest extends BenchTestCase
 
         $this->wait(1);
         self::assertNotSame(PairState::Soaking, Readiness::of($this->pair())->state);
-        self::assertSame('opened', $this->openRun()->events()->sole()->kind);
+        self::assertSame('opened', $this->openRun()->events()->firstOrFail()->kind);
     }
 
     private function log(CareKind $kind, ?SoakSchool $school = null, ?Dirt $dirt = null): void

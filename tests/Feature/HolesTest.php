@@ -113,8 +113,8 @@ final class HolesTest extends BenchTestCase
 
     public function test_a_sign_without_width_is_no_order_and_breaks_nothing(): void
     {
-        $this->actingAs($this->people['checker'])->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-29', 'Q-31'], 'order' => "neutral\u{200B}first", 'source' => 'typed', 'form' => self::formId()])->assertSessionHasErrors('order');
-        $this->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-29', 'Q-31'], 'order' => "\u{200B}", 'source' => 'typed', 'form' => self::formId()])->assertSessionHasNoErrors()->assertRedirect();
+        $this->actingAs($this->people['checker'])->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-29', 'Q-31'], 'order' => "neutral\u{200B}first", 'source' => 'typed', 'answer' => 'asked', 'form' => self::formId()])->assertSessionHasErrors('order');
+        $this->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-29', 'Q-31'], 'order' => "\u{200B}", 'source' => 'typed', 'answer' => 'asked', 'form' => self::formId()])->assertSessionHasNoErrors()->assertRedirect();
     }
 
     public function test_nobody_is_led_to_another_site(): void

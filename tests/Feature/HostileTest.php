@@ -71,7 +71,7 @@ final class HostileTest extends BenchTestCase
         $typed = ['mv' => '143.0', 'celsius' => '21.4', 'still' => '1', 'response_time_s' => '40', 'reason' => ''];
 
         return [
-            "/calibrate/{$this->pair('E-05')->id}/runs" => ['lots' => ['Q-29', 'Q-31'], 'source' => 'typed', 'soak_reason' => ''],
+            "/calibrate/{$this->pair('E-05')->id}/runs" => ['lots' => ['Q-29', 'Q-31'], 'source' => 'typed', 'answer' => 'asked', 'soak_reason' => ''],
             "/runs/{$run->id}/points" => ['station' => '0', ...$typed],
             "/runs/{$run->id}/immersions" => ['cup' => '1', 'speed' => '10'],
             "/runs/{$run->id}/take-over" => ['reason' => 'because'],

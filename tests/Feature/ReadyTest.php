@@ -86,7 +86,7 @@ final class ReadyTest extends BenchTestCase
         $pen = $this->pair('L-01');
         $form = ['lot' => 'Q-31', 'reading' => '1280', 'celsius' => '20', 'still' => '1'];
         $this->post("/cells/$pen->id", [...$form, 'form' => self::formId()])->assertSessionHasErrors(['lot' => 'Bottle Q-31 (pH 4.01): a pH buffer, not a conductivity standard.']);
-        $this->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-29', 'C-02'], 'source' => 'typed', 'form' => self::formId()])->assertSessionHasErrors(['lots' => 'Bottle C-02 (conductivity 1413 µS/cm): a conductivity standard, not a pH buffer. Choose a pH buffer that is in date with uses left.']);
+        $this->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-29', 'C-02'], 'source' => 'typed', 'answer' => 'asked', 'form' => self::formId()])->assertSessionHasErrors(['lots' => 'Bottle C-02 (conductivity 1413 µS/cm): a conductivity standard, not a pH buffer. Choose a pH buffer that is in date with uses left.']);
 
         $this->post("/cells/$pen->id", [...$form, 'lot' => 'C-03', 'reading' => '11.6 mS/cm', 'form' => self::formId()])->assertRedirect("/cells/$pen->id");
         $cell = CellCalibration::query()->sole();
@@ -118,7 +118,7 @@ final class ReadyTest extends BenchTestCase
     public function test_in_any_order_each_buffer_is_recognised_and_takes_its_station(): void
     {
         $this->calibrate();
-        $this->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-29', 'Q-31', 'Q-35'], 'order' => 'free', 'read_back' => 'R-07', 'source' => 'typed', 'form' => self::formId()]);
+        $this->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-29', 'Q-31', 'Q-35'], 'order' => 'free', 'read_back' => 'R-07', 'source' => 'typed', 'answer' => 'asked', 'form' => self::formId()]);
         $run = CalibrationRun::query()->orderByDesc('id')->firstOrFail();
         foreach (['Q-35', 'Q-31', 'Q-29', 'R-07'] as $station => $code) {
             $this->post("/runs/$run->id/points", ['station' => $station, 'mv' => (string) $this->shown($this->lot($code)->buffer()->phAt(21)), 'celsius' => '21', 'still' => '1', 'form' => self::formId()])->assertSessionHasNoErrors();
@@ -136,7 +136,7 @@ final class ReadyTest extends BenchTestCase
     public function test_a_meter_that_shows_only_ph_may_tell_its_own_slope(): void
     {
         $run = $this->openRun(electrode: 'E-11');
-        foreach (['7.02', '4.00', '7.01'] as $station => $shown) {
+        foreach (['7.02', '4.00', '7.01', '4.01'] as $station => $shown) {
             $this->post("/runs/$run->id/points", ['station' => $station, 'shown_ph' => $shown, 'celsius' => '21', 'still' => '1', 'shown_slope' => $station === 2 ? '97 %' : '', 'shown_offset' => $station === 2 ? '-4' : '', 'form' => self::formId()])->assertSessionHasNoErrors();
         }
 

@@ -61,7 +61,7 @@ final class SentTwiceTest extends BenchTestCase
 
     public function test_two_people_may_use_the_same_number_without_meeting(): void
     {
-        $form = ['form' => self::formId(), 'lots' => ['Q-29', 'Q-31'], 'source' => 'typed'];
+        $form = ['form' => self::formId(), 'lots' => ['Q-29', 'Q-31'], 'source' => 'typed', 'answer' => 'asked'];
         $this->actingAs($this->people['checker'])->post("/calibrate/{$this->pair()->id}/runs", $form)->assertSessionHasNoErrors();
 
         $this->actingAs($this->people['second'])->post("/calibrate/{$this->pair('E-05')->id}/runs", $form)->assertSessionHasNoErrors();

@@ -22,7 +22,7 @@ final class ShownPhTest extends BenchTestCase
 
     public function test_the_read_back_error_of_such_a_meter_widens_its_readings(): void
     {
-        $this->calibrateShowing(['7.05', '3.97', '7.05']);
+        $this->calibrateShowing(['7.05', '3.97', '7.05', '4.02']);
         $calibration = Calibration::query()->sole();
         self::assertSame([Verdict::Pass, null], [$calibration->verdict, $calibration->slope_percent]);
         self::assertEqualsWithDelta(0.034, $calibration->read_back_error_ph, 0.001, '7.05 shown in 7.016');
@@ -38,7 +38,7 @@ final class ShownPhTest extends BenchTestCase
 
     public function test_such_a_meter_is_read_neither_at_the_simulated_bench_nor_from_a_log(): void
     {
-        $this->calibrateShowing(['7.02', '4.01', '7.02']);
+        $this->calibrateShowing(['7.02', '4.01', '7.02', '4.00']);
         $form = ['pair' => $this->pair('E-11')->id, 'thermometer' => $this->thermometer()->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T09:30'];
         foreach (['simulated', 'imported'] as $source) {
             $this->post("/measure/{$this->batch()->id}/drafts", [...$form, 'form' => self::formId(), 'source' => $source])->assertSessionHasErrors('source');
@@ -65,16 +65,16 @@ final class ShownPhTest extends BenchTestCase
         $this->from("/runs/{$run->id}")->followingRedirects()->post("/runs/{$run->id}/points", ['form' => self::formId(), 'station' => 0, 'shown_ph' => $shown[0], 'celsius' => '21', 'still' => '1'])->assertSee($said);
     }
 
-    public function test_a_read_back_that_is_off_fails_and_says_what_to_do(): void
+    public function test_a_read_back_that_is_off_at_either_end_fails_and_says_what_to_do(): void
     {
-        $this->calibrateShowing(['7.02', '4.01', '7.09']);
+        $this->calibrateShowing(['7.02', '4.01', '7.02', '3.93']);
 
         $calibration = Calibration::query()->sole();
         self::assertSame(Verdict::Fail, $calibration->verdict);
-        $this->get("/calibrations/{$calibration->id}")->assertSeeInOrder(['Fail.', 'A buffer read afterwards was 0.074 pH off']);
+        $this->get("/calibrations/{$calibration->id}")->assertSeeInOrder(['Fail.', 'A buffer read afterwards was 0.071 pH off']);
     }
 
-    /** @param list<string> $shown as found in 7.00 and 4.01, and read back in 7.00 */
+    /** @param list<string> $shown as found in 7.00 and 4.01, and read back in both */
     private function calibrateShowing(array $shown): void
     {
         $this->open();
@@ -86,7 +86,7 @@ final class ShownPhTest extends BenchTestCase
 
     private function open(): void
     {
-        $this->post("/calibrate/{$this->pair('E-11')->id}/runs", ['form' => self::formId(), 'lots' => ['Q-29', 'Q-31'], 'source' => 'typed'])->assertSessionHasNoErrors();
+        $this->post("/calibrate/{$this->pair('E-11')->id}/runs", ['form' => self::formId(), 'lots' => ['Q-29', 'Q-31'], 'source' => 'typed', 'answer' => 'no other bottle is here'])->assertSessionHasNoErrors();
     }
 
     /** @param list<string> $shown */

@@ -16,6 +16,7 @@ use Rheacid\Models\LotEvent;
 use Rheacid\Models\LotUse;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Person;
+use Rheacid\Models\Site;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
@@ -46,7 +47,8 @@ final readonly class MoveElectrode
             'speed' => in_array($speed, SimulatedBench::SPEEDS, true) ? $speed : 1,
             'from_mv' => $this->bench->standsAt($electrode),
         ]);
-        if ($for instanceof CalibrationRun && $cup->lotId !== null && LotUse::query()->where(['lot_id' => $cup->lotId, 'calibration_run_id' => $for->id])->doesntExist()) {
+        // Nothing is poured from a real bottle at the simulated bench; in the demo the bottles are as invented as the bench.
+        if (Site::isDemo() && $for instanceof CalibrationRun && $cup->lotId !== null && LotUse::query()->where(['lot_id' => $cup->lotId, 'calibration_run_id' => $for->id])->doesntExist()) {
             Recording::once($by, IdempotencyKey::own(), 'use a bottle', LotUse::class, static fn(Entry $entry): LotUse => self::useLot($entry, $for, $cup->lotId));
         }
     }

@@ -15,6 +15,7 @@ use Rheacid\Core\Electrode\BufferTables;
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\CupDoubt;
 use Rheacid\Core\Electrode\CupRecognition;
+use Rheacid\Core\Electrode\RunQuestion;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Core\Solutions\BufferOrder;
@@ -63,6 +64,7 @@ final readonly class AcceptPoint
             if ($reason === null) {
                 $seen->ensureSettled(Settling::WINDOW_S, null);
                 self::ensureExpected($cup, $lot);
+                self::ensureSameTemperature($seen, $run);
             }
             $asFound = Fits::before($run);
             $point = $entry->add(new CalibrationPoint([
@@ -151,6 +153,15 @@ final readonly class AcceptPoint
         $before = $run->points->last(static fn(CalibrationPoint $point): bool => !$point->against_recognition);
 
         return $before === null ? 0.0 : CupRecognition::offBy($before->signal(), $before->celsius, $before->buffer_ph, $last);
+    }
+
+    /** @throws Refused where this buffer is warmer or colder than those before */
+    private static function ensureSameTemperature(Observation $seen, CalibrationRun $run): void
+    {
+        $before = array_values($run->points->map(static fn(CalibrationPoint $point): float => $point->celsius)->all());
+        if (RunQuestion::asksTemperature($seen->celsius, $before)) {
+            throw Refused::because(sprintf('This buffer has %s °C, the one before %s °C; within 2 °C of each other is good. Let it come to the same temperature, or accept with a reason.', Numbers::fixed($seen->celsius, 1), Numbers::fixed($before[count($before) - 1], 1)), 'reason');
+        }
     }
 
     /** @throws Refused where the right buffer is in doubt */

@@ -16,6 +16,7 @@ use Rheacid\Models\LotUse;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
+use Rheacid\Models\Site;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
@@ -64,8 +65,10 @@ final class CalibrateCell
                 'due_at' => $pair->policy->interval()->dueAt($entry->at, SiteClock::endOfDay($entry->at)),
                 'person_id' => $by->id,
             ]));
-            MoveElectrode::openLot($entry, $lot->id);
-            $entry->add(new LotUse(['lot_id' => $lot->id, 'cell_calibration_id' => $cell->id, 'at' => $entry->at]));
+            if (in_array($seen->source, Site::evidence(), true)) {
+                MoveElectrode::openLot($entry, $lot->id);
+                $entry->add(new LotUse(['lot_id' => $lot->id, 'cell_calibration_id' => $cell->id, 'at' => $entry->at]));
+            }
 
             return $cell;
         });

@@ -98,21 +98,21 @@ final class CompleteRun
     private static function shown(CalibrationRun $run): array
     {
         $points = CalibrationPoint::ofKind($run->points, fitted: true);
-        $readBack = $run->points->firstOrFail(static fn(CalibrationPoint $point): bool => !$point->isFitted());
-        $error = (float) $readBack->shown_ph - $readBack->buffer_ph;
-        $judgement = ShownJudgement::of($points, $error, $run->policy->criteria(), $run->policy->read_back_limit_ph);
+        $readBacks = $run->points->filter(static fn(CalibrationPoint $point): bool => !$point->isFitted())->values();
+        $errors = array_values($readBacks->map(static fn(CalibrationPoint $point): float => (float) $point->shown_ph - $point->buffer_ph)->all());
+        $judgement = ShownJudgement::of($points, $errors, $run->policy->criteria(), $run->policy->read_back_limit_ph);
         $buffers = array_column($points, 'bufferPh');
 
         return [
             'fit' => null,
             'verdict' => $judgement->verdict,
             'findings' => $judgement->findings,
-            'slope_percent' => $readBack->shown_slope_percent,
-            'offset_mv' => $readBack->shown_offset_mv,
+            'slope_percent' => $readBacks[0]?->shown_slope_percent,
+            'offset_mv' => $readBacks[0]?->shown_offset_mv,
             'response_time_s' => self::slowest($run),
             'bracket_low_ph' => min([...$buffers, INF]),
             'bracket_high_ph' => max([...$buffers, -INF]),
-            'read_back_error_ph' => $error,
+            'read_back_error_ph' => $judgement->worstError,
         ];
     }
 
@@ -161,7 +161,7 @@ final class CompleteRun
                 'mv' => $point->mv,
                 'shown_ph' => $point->shown_ph,
                 'celsius' => $point->celsius,
-                'ph' => $point->buffer_ph + $calibration->read_back_error_ph,
+                'ph' => $calibration->calibrationFunction()->tell($point->signal(), $point->celsius)->ph,
                 'buffer_ph' => $point->buffer_ph,
                 'limit_ph' => $run->policy->read_back_limit_ph,
                 'passed' => $point->settled ? true : null,

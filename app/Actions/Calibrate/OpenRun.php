@@ -23,6 +23,7 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
+use Rheacid\Shelf\AskedBeforeRun;
 use Rheacid\Shelf\Bottles;
 use Rheacid\Shelf\Occupancy;
 use Rheacid\Shelf\Readiness;
@@ -37,18 +38,24 @@ final class OpenRun
      * @param string|null $reason why an electrode that is still soaking is calibrated all the same
      * @param FitMethod|null $fit as the policy says if null
      * @param BufferOrder $order free: whichever buffer the electrode is in is recognised and takes its station
+     * @param string|null $answer to what is asked about this choice; kept with the run
+     * @param list<array{float, float}> $expected pH that today's batches will read
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, array $lots, Lot $readBack, Source $source, ?string $reason, ?FitMethod $fit = null, BufferOrder $order = BufferOrder::NeutralFirst): CalibrationRun
+    public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, array $lots, Lot $readBack, Source $source, ?string $reason, ?FitMethod $fit = null, BufferOrder $order = BufferOrder::NeutralFirst, ?string $answer = null, array $expected = []): CalibrationRun
     {
-        return Recording::once($by, $form, 'open a calibration run', CalibrationRun::class, static function (Entry $entry) use ($by, $pair, $lots, $readBack, $source, $reason, $fit, $order): CalibrationRun {
+        return Recording::once($by, $form, 'open a calibration run', CalibrationRun::class, static function (Entry $entry) use ($by, $pair, $lots, $readBack, $source, $reason, $fit, $order, $answer, $expected): CalibrationRun {
             self::ensureMeasuresPh($pair);
             foreach ([...$lots, $readBack] as $lot) {
                 self::ensureUsable($lot);
             }
             self::ensureApart($lots);
             self::ensureFit($pair, $reason);
+            $asked = AskedBeforeRun::of($pair, $lots, $readBack, $expected);
+            if ($asked !== '' && $answer === null) {
+                throw Refused::because("$asked Write why it is begun all the same, or choose otherwise.", 'answer');
+            }
             (new CloseStaleRun())($entry, $pair);
             Occupancy::ensureFree($pair->electrode);
             $run = CalibrationRun::query()->create([
@@ -59,7 +66,7 @@ final class OpenRun
                 'source' => $source,
                 'stations' => [
                     ...array_map(static fn(Lot $lot): array => ['kind' => PointKind::Fit->value, 'lot_id' => $lot->id], $lots),
-                    ['kind' => PointKind::ReadBack->value, 'lot_id' => $readBack->id],
+                    ...array_map(static fn(Lot $lot): array => ['kind' => PointKind::ReadBack->value, 'lot_id' => $lot->id], self::readBacks($pair, $lots, $readBack)),
                 ],
                 'holder_id' => $by->id,
                 'opened_at' => $entry->at,
@@ -68,9 +75,29 @@ final class OpenRun
                 'open_pair_id' => $pair->id,
             ]);
             $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'kind' => 'opened', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => $reason]));
+            if ($asked !== '') {
+                $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'kind' => 'asked', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => "$asked — $answer"]));
+            }
 
             return $run;
         });
+    }
+
+    /**
+     * A meter that shows only pH keeps its slope to itself: it is read back at both ends.
+     *
+     * @param non-empty-list<Lot> $lots
+     *
+     * @return list<Lot>
+     */
+    private static function readBacks(Pair $pair, array $lots, Lot $readBack): array
+    {
+        if ($pair->meter->shows_mv || count($lots) === 1) {
+            return [$readBack];
+        }
+        usort($lots, static fn(Lot $a, Lot $b): int => abs((float) $b->nominal_ph - (float) $readBack->nominal_ph) <=> abs((float) $a->nominal_ph - (float) $readBack->nominal_ph));
+
+        return [$readBack, $lots[0]];
     }
 
     /** @throws Refused if the pair was parted, or does not measure pH */

@@ -41,7 +41,7 @@ final readonly class CalibrateFromLog
                 throw Refused::because('Each buffer is fitted once. Leave out the plateau that repeats a bottle; only the last one is a read-back.', 'lots');
             }
             assert($lots !== []);
-            $run = ($this->open)($by, IdempotencyKey::own(), $upload->pair, $lots, $readBack, Source::Imported, $reason);
+            $run = ($this->open)($by, IdempotencyKey::own(), $upload->pair, $lots, $readBack, Source::Imported, $reason, answer: 'the log is as it is');
             foreach ($chosen as $station => $choice) {
                 ($this->accept)($by, IdempotencyKey::own(), $run, $station, new LogReading($choice['plateau']), $reason);
             }

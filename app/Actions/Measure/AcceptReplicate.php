@@ -34,8 +34,8 @@ final class AcceptReplicate
                 throw Refused::because(sprintf('At most %d portions are read of one sample. Record the reading, or draw a fresh sample.', self::MOST), 'reason');
             }
             $response = $draft->calibration->calibrationFunction();
-            $seen = $source->observe($draft->calibration->fitted(), $draft->method->settle_window_s);
-            $seen->ensureSettled($draft->method->settle_window_s, $reason);
+            $seen = $source->observe($draft->calibration->fitted(), $draft->windowS());
+            $seen->ensureSettled($draft->windowS(), $reason);
             $celsius = round($draft->verification->corrected($seen->celsius), 3);
             $reading = $response->tell($seen->signal, $celsius);
 

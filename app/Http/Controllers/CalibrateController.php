@@ -31,11 +31,11 @@ final class CalibrateController
             : redirect()->route('cells.show', $pair);
     }
 
-    public function store(RunRequest $request, Pair $pair, OpenRun $open, SimulatedBench $bench): RedirectResponse
+    public function store(RunRequest $request, Pair $pair, OpenRun $open, SimulatedBench $bench, DayPlan $plan): RedirectResponse
     {
         $order = $request->order($pair->policy->buffer_order);
         $lots = $request->lots($order);
-        $run = $open(Bench::person($request), IdempotencyKey::from($request), $pair, $lots, $request->readBack($lots[0]), Bench::source($request, $pair, $bench), Bench::remark($request, 'soak_reason'), $request->fit(), $order);
+        $run = $open(Bench::person($request), IdempotencyKey::from($request), $pair, $lots, $request->readBack($lots[0]), Bench::source($request, $pair, $bench), Bench::remark($request, 'soak_reason'), $request->fit(), $order, Bench::remark($request, 'answer'), $plan->expectedPh());
 
         return redirect()->route('runs.show', $run);
     }

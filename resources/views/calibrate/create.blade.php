@@ -45,6 +45,10 @@
             <label class="form-check"><input class="form-check-input" type="radio" name="source" value="simulated" @checked(old('source', 'simulated') === 'simulated')> the simulated bench</label> <a class="cell-link" href="{{ route('bench.show', $pair) }}">set its scene</a>
         @endif
         <label class="form-check"><input class="form-check-input" type="radio" name="source" value="typed" @checked(old('source', $simulated ? 'simulated' : 'typed') === 'typed')> typed: the {{ $pair->meter->shows_mv ? 'mV' : 'pH' }} and °C that a real meter shows</label>
+        @if ($screen->asked !== '' || $errors->has('answer'))
+            @if (!$errors->has('answer'))<p class="verdict"><x-state is="care">Asked.</x-state> {{ $screen->asked }}</p>@endif
+            <x-field name="answer" label="Why all the same" class="apart wide" maxlength="400" />
+        @endif
         @if ($screen->status->state === Rheacid\Core\Care\PairState::Soaking)
             <x-field name="soak_reason" label="Why before the soak is over" class="apart wide" maxlength="400" :help="'The glass soaks until ' . Rheacid\SiteClock::short($screen->status->until) . '. A dry glass drifts; waiting is better.'" />
         @endif

@@ -19,7 +19,7 @@
         <form id="accept" method="post" action="{{ route('drafts.accept', $draft) }}" data-keep>
             <x-form-id />
             @if ($screen->live)<input type="hidden" name="seen_s" value="{{ $screen->live->figure ? $screen->live->seenS : '' }}">@endif
-            @unless ($screen->live)<x-typed-reading :window="$draft->method->settle_window_s" form="accept" :meter="$draft->pair->meter" />@endunless
+            @unless ($screen->live)<x-typed-reading :window="$draft->windowS()" form="accept" :meter="$draft->pair->meter" />@endunless
         </form>
         @endif
         @if ($screen->live)<x-bench-strip :cups="$screen->cups" :action="route('drafts.immerse', $draft)" :current="$screen->live->cupId" :speed="$screen->live->speed" />@endif

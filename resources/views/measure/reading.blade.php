@@ -35,7 +35,7 @@
                 <x-form-id />
                 @foreach (Rheacid\Core\Care\CareKind::hygiene() as $kind)<button class="do quiet" name="act" value="{{ $kind->value }}">{{ ucfirst(Rheacid\Core\Words\CareWords::happened($kind)) }}</button>@endforeach
             </form>
-            <p class="soft">{{ Rheacid\Core\Words\CareWords::how(Rheacid\Core\Care\CareKind::Sanitised, $pair->electrode->kind) }}</p>
+            <p class="soft">{{ Rheacid\Core\Words\CareWords::how(Rheacid\Core\Care\CareKind::Sanitised, $reading->pair->electrode->kind) }}</p>
         @endif
         <h2>On record</h2>
         <dl><dt>{{ $reading->person->name }}</dt><dd>observed {{ SiteClock::full($reading->observed_at) }}<br>entered {{ SiteClock::full($reading->entered_at) }}</dd></dl>

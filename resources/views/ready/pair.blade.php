@@ -31,7 +31,7 @@
                 <td>{{ $calibration->offset_mv === null ? '–' : Rheacid\Core\Numbers::fixed($calibration->offset_mv, 1) . ' mV' }}</td>
                 <td>{{ $calibration->read_back_error_ph === null ? '–' : Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 3) . ' pH off' }}</td>
                 <td>{{ $calibration->person->name }}</td>
-                <td><x-state :is="Rheacid\View\CalibrationScreen::sign($calibration->verdict)">{{ Rheacid\Core\Words\StateWords::verdict($calibration->verdict) }}{{ $calibration->void ? ', voided' : '' }}</x-state></td>
+                <td><x-state :is="Rheacid\View\CalibrationScreen::sign($calibration->verdict)">{{ Rheacid\Core\Words\StateWords::verdict($calibration->verdict) }}{{ $calibration->void ? ', voided' : '' }}{{ $calibration->run->source === Rheacid\Bench\Source::Simulated ? ', simulated' : '' }}</x-state></td>
             </tr>
         @empty
             <tr><td colspan="6" class="soft">Never calibrated.</td></tr>

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Shelf;
+
+use Rheacid\Core\Care\CareKind;
+use Rheacid\Core\Electrode\RunQuestion;
+use Rheacid\Models\Lot;
+use Rheacid\Models\Pair;
+
+/** What is asked about a choice of bottles before a calibration is begun on them. */
+final class AskedBeforeRun
+{
+    /**
+     * @param non-empty-list<Lot> $lots
+     * @param list<array{float, float}> $expected pH that today's batches will read
+     *
+     * @return string empty where nothing is asked
+     */
+    public static function of(Pair $pair, array $lots, Lot $readBack, array $expected): string
+    {
+        $isNew = $pair->newestCalibration === null && CareLog::of($pair->electrode)->last(CareKind::Soak) === null;
+        $questions = RunQuestion::asked(array_map(static fn(Lot $lot): float => (float) $lot->nominal_ph, $lots), $expected, $isNew, in_array($readBack->id, array_column($lots, 'id'), true));
+
+        return implode(' ', array_map(static fn(RunQuestion $question): string => $question->words(), $questions));
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Electrode;
+
+use Rheacid\Core\Numbers;
+
+/** What is asked before a calibration is begun. The answer is kept; the verdict is the same whatever it is. Common practice, no source. */
+enum RunQuestion: string
+{
+    case NeverSoaked = 'never-soaked';
+    case OutsideBracket = 'outside-bracket';
+    case ShortSpan = 'short-span';
+    case ReadBackIsFitted = 'read-back-is-fitted';
+
+    private const LEAST_SPAN_PH = 2.8;
+
+    /** Buffers, rinse and sample belong within so much of each other. */
+    private const SAME_TEMPERATURE_C = 2.0;
+
+    /**
+     * @param non-empty-list<float> $nominalPh of the buffers chosen
+     * @param list<array{float, float}> $expected pH that today's batches will read, lowest and highest of each
+     * @param bool $isNew never calibrated, and no soak on record
+     * @param bool $readBackIsFitted the bottle that is read back is one that calibrates
+     *
+     * @return list<self>
+     */
+    public static function asked(array $nominalPh, array $expected, bool $isNew, bool $readBackIsFitted): array
+    {
+        [$low, $high] = [min($nominalPh), max($nominalPh)];
+        $isOutside = $expected !== [] && !(Numbers::atMost($low, min(array_column($expected, 0))) && Numbers::atLeast($high, max(array_column($expected, 1))));
+
+        return array_values(array_filter([
+            $isNew ? self::NeverSoaked : null,
+            $isOutside ? self::OutsideBracket : null,
+            count($nominalPh) > 1 && !Numbers::atLeast($high - $low, self::LEAST_SPAN_PH) ? self::ShortSpan : null,
+            $readBackIsFitted ? self::ReadBackIsFitted : null,
+        ]));
+    }
+
+    /**
+     * Whether a buffer's temperature has to be asked about.
+     *
+     * @param list<float> $before °C of the buffers accepted already
+     */
+    public static function asksTemperature(float $celsius, array $before): bool
+    {
+        return $before !== [] && !Numbers::atMost(max([$celsius, ...$before]) - min([$celsius, ...$before]), self::SAME_TEMPERATURE_C);
+    }
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::NeverSoaked => 'This electrode is new, and no soak is on record: was it hydrated?',
+            self::OutsideBracket => 'These buffers do not bracket what today’s batches will read.',
+            self::ShortSpan => 'The buffers lie less than 2.8 pH apart: the slope will be poor.',
+            self::ReadBackIsFitted => 'The read-back is in a bottle that calibrates: a bottle confirms itself.',
+        };
+    }
+}
