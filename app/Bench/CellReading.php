@@ -15,12 +15,15 @@ use Rheacid\Records\Refused;
 /** What a conductivity cell or redox electrode reads, typed or at the simulated bench. */
 final readonly class CellReading
 {
-    private function __construct(public float $value, public float $celsius, public bool $settled, public Source $source, private ?float $waitS = null, public ?Trace $trace = null, public ?int $immersionId = null) {}
+    private function __construct(public float $value, public float $celsius, public bool $settled, public Source $source, private ?float $waitS = null, public ?Trace $trace = null, public ?int $immersionId = null, public bool $isCompensated = false) {}
 
-    /** @param bool $stoodStill for 30 s, by the checker's word */
-    public static function typed(float $value, float $celsius, bool $stoodStill): self
+    /**
+     * @param bool $stoodStill for 30 s, by the checker's word
+     * @param bool $isCompensated to 25 °C by the pen itself
+     */
+    public static function typed(float $value, float $celsius, bool $stoodStill, bool $isCompensated = false): self
     {
-        return new self($value, $celsius, $stoodStill, Source::Typed);
+        return new self($value, $celsius, $stoodStill, Source::Typed, isCompensated: $isCompensated);
     }
 
     /**

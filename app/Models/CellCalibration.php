@@ -7,6 +7,8 @@ namespace Rheacid\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Bench\Source;
+use Rheacid\Core\Electrode\Conductivity;
+use Rheacid\Core\Electrode\StandardReading;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Records\Kept;
 
@@ -14,6 +16,7 @@ use Rheacid\Records\Kept;
  * A conductivity cell or a redox electrode read in a standard of known value.
  *
  * @property-read Lot $lot
+ * @property-read self|null $other
  * @property-read Pair $pair
  * @property-read Person $person
  */
@@ -27,6 +30,8 @@ final class CellCalibration extends Model
         'standard_value' => 'float',
         'cell_factor' => 'float',
         'offset_mv' => 'float',
+        'offset_us' => 'float',
+        'is_compensated' => 'boolean',
         'source' => Source::class,
         'settled' => 'boolean',
         'verdict' => Verdict::class,
@@ -34,6 +39,23 @@ final class CellCalibration extends Model
         'at' => 'datetime',
         'due_at' => 'datetime',
     ];
+
+    /** @return BelongsTo<self, $this> the reading in the other standard, where a line was laid through two */
+    public function other(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'with_id');
+    }
+
+    public function toCore(): StandardReading
+    {
+        return new StandardReading($this->standard_value, $this->reading, $this->celsius, $this->percentPerC());
+    }
+
+    /** By how much its readings are still to be compensated, in % per °C. */
+    public function percentPerC(): float
+    {
+        return $this->is_compensated === true ? 0.0 : Conductivity::PERCENT_PER_C;
+    }
 
     /** @return BelongsTo<Lot, $this> */
     public function lot(): BelongsTo

@@ -44,7 +44,7 @@ final readonly class CellScreen
 
     public static function of(Pair $pair, SimulatedBench $bench): self
     {
-        $pair->load(['meter', 'electrode.careEvents', 'policy', 'newestCell.lot', 'newestCell.person']);
+        $pair->load(['meter', 'electrode.careEvents', 'policy', 'newestCell.lot', 'newestCell.other', 'newestCell.person']);
         $measures = $pair->electrode->measures;
         $bottles = Lines::bottles(SolutionKind::Buffer, SolutionKind::Conductivity, SolutionKind::Redox);
         usort($bottles, static fn(BottleLine $a, BottleLine $b): int => [$a->state?->value !== $measures->value, $a->code] <=> [$b->state?->value !== $measures->value, $b->code]);
@@ -78,7 +78,9 @@ final readonly class CellScreen
     /** The one number of a calibration. */
     public function figure(CellCalibration $cell): string
     {
-        return $this->isConductivity ? Numbers::fixed((float) $cell->cell_factor, 3) : Numbers::fixed((float) $cell->offset_mv, 1);
+        return $this->isConductivity
+            ? Numbers::fixed((float) $cell->cell_factor, 3) . ($cell->with_id === null ? '' : sprintf(', offset %s µS/cm', Numbers::fixed((float) $cell->offset_us, 1)))
+            : Numbers::fixed((float) $cell->offset_mv, 1);
     }
 
     public function sentence(CellCalibration $cell): string
@@ -96,8 +98,8 @@ final readonly class CellScreen
         if (!$this->isConductivity) {
             return sprintf('Read %s mV where the standard has %s mV%s.', Numbers::fixed($cell->reading, 1), Numbers::plain($cell->standard_value), $cell->lot->reference === null ? '' : " against {$cell->lot->reference}");
         }
-        $read = Conductivity::compensated($cell->reading, $cell->celsius, cellFactor: (float) $cell->cell_factor);
+        $read = Conductivity::compensated($cell->reading, $cell->celsius, $cell->percentPerC(), (float) $cell->cell_factor, (float) $cell->offset_us);
 
-        return sprintf('Read %s µS/cm at %s °C: %s µS/cm at 25 °C with the factor, %s ppm dissolved solids by the factor 0.5, %s ppm by 0.7.', Numbers::plain($cell->reading), Numbers::fixed($cell->celsius, 1), Numbers::fixed($read->usPerCm25, 0), Numbers::fixed($read->tds500Ppm(), 0), Numbers::fixed($read->tds700Ppm(), 0));
+        return sprintf('Read %s µS/cm at %s °C%s: %s µS/cm at 25 °C, %s ppm dissolved solids by the factor 0.5, %s ppm by 0.7.', Numbers::plain($cell->reading), Numbers::fixed($cell->celsius, 1), $cell->other === null ? '' : sprintf(', and %s in %s shortly before', Numbers::plain($cell->other->reading), Numbers::plain($cell->other->standard_value)), Numbers::fixed($read->usPerCm25, 0), Numbers::fixed($read->tds500Ppm(), 0), Numbers::fixed($read->tds700Ppm(), 0));
     }
 }

@@ -31,12 +31,6 @@ final readonly class Conductivity
         return new self(max(0.0, $usPerCm * $cellFactor + $offsetUs) / self::share($celsius, $percentPerC));
     }
 
-    /** The cell factor that makes a reading in a standard right: standard at 25 °C ÷ compensated reading. */
-    public static function cellFactor(float $standardUsPerCm25, float $usPerCm, float $celsius, float $percentPerC = self::PERCENT_PER_C): float
-    {
-        return $standardUsPerCm25 / self::compensated($usPerCm, $celsius, $percentPerC)->usPerCm25;
-    }
-
     /** Dissolved solids in ppm by the factor 0.5. */
     public function tds500Ppm(): float
     {
@@ -49,8 +43,12 @@ final readonly class Conductivity
         return 0.7 * $this->usPerCm25;
     }
 
-    /** What of the conductivity at 25 °C is seen at a temperature. */
-    private static function share(float $celsius, float $percentPerC): float
+    /**
+     * What of the conductivity at 25 °C is seen at a temperature.
+     *
+     * @throws CompensationImpossible if that is nothing
+     */
+    public static function share(float $celsius, float $percentPerC): float
     {
         $share = 1 + $percentPerC / 100 * ($celsius - self::REFERENCE_C);
 

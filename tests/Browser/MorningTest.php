@@ -45,7 +45,7 @@ final class MorningTest extends BrowserTestCase
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
         $oda->opens('/calibrate')->sees('conductivity')->taps('Calibrate L-01')->sees('Bottle of standard')
-            ->chooses('lot', 'Q-31')->taps('Or typed')->fills('Conductivity, not compensated', '1262')->fills('Temperature', '20,4')->taps('it stood still')->taps('Accept what was typed')
+            ->chooses('lot', 'Q-31')->taps('Or typed')->fills('Conductivity', '1262')->fills('Temperature', '20,4')->taps('it stood still')->taps('Accept what was typed')
             ->sees('Bottle Q-31 (');
         self::assertSame(0, CellCalibration::query()->count());
 

@@ -13,7 +13,10 @@ use Rheacid\Core\Care\CleaningEffect;
 use Rheacid\Core\Care\CleaningProof;
 use Rheacid\Core\Care\IntervalKind;
 use Rheacid\Core\Contradiction;
+use Rheacid\Core\Electrode\CellReadsNothing;
 use Rheacid\Core\Electrode\CellStandard;
+use Rheacid\Core\Electrode\Conductivity;
+use Rheacid\Core\Electrode\StandardReading;
 use Rheacid\Core\Electrode\TemperatureGap;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Solutions\BufferOrder;
@@ -122,7 +125,7 @@ final class CareTest extends TestCase
     #[DataProvider('cells')]
     public function test_a_cell_is_judged_by_its_factor(float $reading, float $factor, Verdict $verdict): void
     {
-        $cell = CellStandard::conductivity(1413, $reading, 25);
+        $cell = CellStandard::conductivity(new StandardReading(1413, $reading, 25));
 
         self::assertEqualsWithDelta($factor, $cell->cellFactor, 1e-12);
         self::assertSame($verdict, $cell->verdict);
@@ -132,6 +135,25 @@ final class CareTest extends TestCase
     {
         self::assertSame([Verdict::Pass, Verdict::Caution, Verdict::Fail], array_map(static fn(float $mv): Verdict => CellStandard::redox(220, $mv)->verdict, [230.0, 205.0, 241.0]));
         $this->expectException(Contradiction::class);
-        CellStandard::conductivity(1413, 0, 25);
+        CellStandard::conductivity(new StandardReading(1413, 0, 25));
+    }
+
+    public function test_two_standards_make_a_line_with_factor_and_offset(): void
+    {
+        $read = static fn(float $standard, float $factor, float $offset, float $celsius = 25.0, float $percent = 2.0): StandardReading => new StandardReading($standard, ($standard * (1 + $percent / 100 * ($celsius - 25)) - $offset) / $factor, $celsius, $percent);
+        $line = CellStandard::line($read(12880.0, 1.05, -20.0, 21.0), $read(1413.0, 1.05, -20.0, 19.0));
+        self::assertEqualsWithDelta([1.05, -20.0], [$line->cellFactor, $line->offsetUs], 1e-9);
+        self::assertSame(Verdict::Pass, $line->verdict);
+        self::assertEqualsWithDelta(1413.0, Conductivity::compensated($read(1413.0, 1.05, -20.0, 19.0)->usPerCm, 19.0, cellFactor: 1.05, offsetUs: -20.0)->usPerCm25, 1e-9, 'it reads its own standard right');
+        self::assertEqualsWithDelta(1.05, CellStandard::line($read(1413.0, 1.05, -20.0, 19.0, 0.0), $read(12880.0, 1.05, -20.0))->cellFactor, 1e-9, 'a pen that compensates by itself');
+
+        $verdict = static fn(float $factor, float $offset): Verdict => CellStandard::line($read(1413.0, $factor, $offset), $read(12880.0, $factor, $offset))->verdict;
+        self::assertSame([Verdict::Pass, Verdict::Caution, Verdict::Caution, Verdict::Fail, Verdict::Fail], [$verdict(1.0, 70.0), $verdict(1.0, 72.0), $verdict(1.15, 0.0), $verdict(1.0, -142.0), $verdict(1.25, 0.0)]);
+        self::assertTrue(CellStandard::makeALine(1413.0, 2826.0));
+        self::assertFalse(CellStandard::makeALine(1413.0, 2825.0));
+        self::assertTrue(CellStandard::isFarTooLow(1413.0, 4.2));
+        self::assertFalse(CellStandard::isFarTooLow(1413.0, 70.7));
+        $this->expectException(CellReadsNothing::class);
+        CellStandard::line($read(1413.0, 1.0, 0.0), new StandardReading(12880.0, 1413.0, 25.0));
     }
 }

@@ -27,6 +27,7 @@ use Rheacid\Core\Electrode\FindingCode;
 use Rheacid\Core\Electrode\Judgement;
 use Rheacid\Core\Electrode\Nernst;
 use Rheacid\Core\Electrode\Signal;
+use Rheacid\Core\Electrode\StandardReading;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Logs\Plateau;
 use Rheacid\Core\Maths\DatedTrend;
@@ -69,7 +70,7 @@ final class EdgesTest extends TestCase
         yield 'buffers under 0.5 apart are not told apart' => [fn() => $cup(7.49) === CupDoubt::Neighbour, fn() => $cup(7.51) === CupDoubt::Neighbour];
         yield 'labels under 0.1 apart are one buffer' => [fn() => $cup(7.105) === CupDoubt::Neighbour, fn() => $cup(7.099) === CupDoubt::Neighbour];
 
-        $factor = static fn(float $factor): Verdict => CellStandard::conductivity(1413.0, 1413.0 / $factor, 25.0)->verdict;
+        $factor = static fn(float $factor): Verdict => CellStandard::conductivity(new StandardReading(1413.0, 1413.0 / $factor, 25.0))->verdict;
         foreach ([[0.9, 0.895, Verdict::Pass], [1.1, 1.105, Verdict::Pass], [0.8, 0.795, Verdict::Caution], [1.2, 1.205, Verdict::Caution]] as [$edge, $beyond, $verdict]) {
             yield "a cell factor of $edge" => [fn() => $factor($edge) === $verdict, fn() => $factor($beyond) === $verdict];
         }

@@ -6,8 +6,10 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Contradiction;
+use Rheacid\Core\Electrode\CellStandard;
 use Rheacid\Core\Electrode\Conductivity;
 use Rheacid\Core\Electrode\ElectrodeTrend;
+use Rheacid\Core\Electrode\StandardReading;
 
 /** When an electrode leaves its policy, and what a conductivity means. */
 final class ElectrodeTrendTest extends TestCase
@@ -63,7 +65,7 @@ final class ElectrodeTrendTest extends TestCase
 
         // By hand: 1278 / (1 − 0.02 · 5) = 1420.
         self::assertEqualsWithDelta([1420.0, 710.0, 994.0], [$read->usPerCm25, $read->tds500Ppm(), $read->tds700Ppm()], 1e-9);
-        self::assertEqualsWithDelta(1413 / 1420, Conductivity::cellFactor(1413, 1278, 20), 1e-12);
+        self::assertEqualsWithDelta(1413 / 1420, CellStandard::conductivity(new StandardReading(1413, 1278, 20))->cellFactor, 1e-12);
         $this->expectException(Contradiction::class);
         Conductivity::compensated(1413, 0, 4.0);
     }

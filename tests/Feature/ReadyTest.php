@@ -93,6 +93,13 @@ final class ReadyTest extends BenchTestCase
         self::assertEqualsWithDelta(12880 / (11600 / 0.9), $cell->cell_factor, 1e-9, 'by hand: 11.6 mS/cm at 20 °C is 12.889 at 25 °C');
         self::assertSame(4, $this->lot('C-03')->status()->usesLeft);
         $this->get("/cells/$pen->id")->assertSee('Pass.')->assertSee('ready until');
+
+        $this->post("/cells/$pen->id", [...$form, 'lot' => 'C-02', 'reading' => '4.2', 'form' => self::formId()])->assertSessionHasErrors('reading');
+        $this->post("/cells/$pen->id", [...$form, 'lot' => 'C-02', 'reading' => '1300', 'celsius' => '19', 'is_compensated' => '1', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $line = CellCalibration::query()->orderByDesc('id')->firstOrFail();
+        self::assertEqualsWithDelta((12880 * 0.9 - 1413) / (11600 - 1300), $line->cell_factor, 1e-9, 'through both standards; the pen compensated the second by itself');
+        self::assertEqualsWithDelta(1413 - $line->cell_factor * 1300, $line->offset_us, 1e-3);
+        $this->get("/cells/$pen->id")->assertSee('and 11600 in 12880 shortly before');
     }
 
     public function test_a_cell_that_is_parted_or_out_of_use_is_not_calibrated(): void

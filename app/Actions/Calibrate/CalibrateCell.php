@@ -9,6 +9,7 @@ use Rheacid\Actions\KeepTrace;
 use Rheacid\Bench\CellReading;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Electrode\CellStandard;
+use Rheacid\Core\Numbers;
 use Rheacid\Core\Words\StateWords;
 use Rheacid\Models\CellCalibration;
 use Rheacid\Models\Lot;
@@ -26,9 +27,13 @@ use Rheacid\Shelf\Occupancy;
 use Rheacid\Shelf\Readiness;
 use Rheacid\SiteClock;
 
-/** Reads a conductivity standard or a redox standard: one gives the cell factor, the other an offset. */
+/** Reads a conductivity standard or a redox standard: one gives the cell factor, two of them factor and offset, redox an offset. */
 final class CalibrateCell
 {
+    /** Standards read within one session make a line. Common practice, no source. */
+    private const SESSION_H = 2;
+    private const LOOKS_AT = 5;
+
     /**
      * @param CellReading $seen µS/cm, not compensated, or mV
      * @param string|null $reason why it is taken all the same
@@ -45,18 +50,13 @@ final class CalibrateCell
                 throw Refused::because(sprintf('Bottle %s (%s): %s.', $lot->code, $lot->label, $objection), 'lot');
             }
             $seen->ensureSettled($reason);
-            $isConductivity = $pair->electrode->measures === Measures::Conductivity;
-            $read = $isConductivity ? CellStandard::conductivity((float) $lot->standard_value, $seen->value, $seen->celsius) : CellStandard::redox((float) $lot->standard_value, $seen->value);
-            $cell = $entry->add(new CellCalibration([
+            $cell = new CellCalibration([
                 'pair_id' => $pair->id,
                 'lot_id' => $lot->id,
                 'measures' => $pair->electrode->measures,
                 'reading' => $seen->value,
                 'celsius' => $seen->celsius,
                 'standard_value' => $lot->standard_value,
-                'cell_factor' => $read->cellFactor,
-                'offset_mv' => $read->offsetMv,
-                'verdict' => $read->verdict,
                 'trace_id' => KeepTrace::of($entry, $seen)?->id,
                 'source' => $seen->source,
                 'settled' => $seen->settled,
@@ -64,6 +64,21 @@ final class CalibrateCell
                 'at' => $entry->at,
                 'due_at' => $pair->policy->interval()->dueAt($entry->at, SiteClock::endOfDay($entry->at)),
                 'person_id' => $by->id,
+                'is_compensated' => $seen->isCompensated,
+            ]);
+            self::ensureWet($cell, $reason);
+            $other = self::other($entry, $cell);
+            $read = match (true) {
+                $cell->measures === Measures::Redox => CellStandard::redox($cell->standard_value, $cell->reading),
+                $other !== null => CellStandard::line($other->toCore(), $cell->toCore()),
+                default => CellStandard::conductivity($cell->toCore()),
+            };
+            $entry->add($cell->fill([
+                'cell_factor' => $read->cellFactor,
+                'offset_mv' => $read->offsetMv,
+                'offset_us' => $cell->measures === Measures::Redox ? null : $read->offsetUs,
+                'with_id' => $other?->id,
+                'verdict' => $read->verdict,
             ]));
             if (in_array($seen->source, Site::evidence(), true)) {
                 MoveElectrode::openLot($entry, $lot->id);
@@ -72,6 +87,21 @@ final class CalibrateCell
 
             return $cell;
         });
+    }
+
+    /** @throws Refused where the reading cannot be that of a wet cell in this standard */
+    private static function ensureWet(CellCalibration $cell, ?string $reason): void
+    {
+        if ($cell->measures === Measures::Conductivity && $reason === null && CellStandard::isFarTooLow($cell->standard_value, $cell->reading)) {
+            throw Refused::because(sprintf('%s µS/cm where the standard has %s: the cell is dry or not deep enough, or mS/cm was typed for µS/cm. Write the unit with the number, like 1.41 mS/cm.', Numbers::plain($cell->reading), Numbers::plain($cell->standard_value)), 'reading');
+        }
+    }
+
+    /** The reading in another standard shortly before, through which a line can be laid. */
+    private static function other(Entry $entry, CellCalibration $cell): ?CellCalibration
+    {
+        return $cell->measures === Measures::Redox ? null : CellCalibration::query()->where('pair_id', $cell->pair_id)->where('settled', true)->where('at', '>=', $entry->at->subHours(self::SESSION_H))->orderByDesc('id')->limit(self::LOOKS_AT)->get()
+            ->first(static fn(CellCalibration $earlier): bool => CellStandard::makeALine($earlier->standard_value, $cell->standard_value));
     }
 
     private static function ensureUsable(Pair $pair): void

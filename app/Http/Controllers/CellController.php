@@ -64,6 +64,6 @@ final class CellController
             'celsius' => ['required', 'string', new Measured(Quantity::Temperature)],
         ], ['reading.required' => $quantity->accepted(), 'celsius.required' => Quantity::Temperature->accepted()]);
 
-        return CellReading::typed($quantity->read((string) $request->string('reading')), Quantity::Temperature->read((string) $request->string('celsius')), $request->boolean('still'));
+        return CellReading::typed($quantity->read((string) $request->string('reading')), Quantity::Temperature->read((string) $request->string('celsius')), $request->boolean('still'), $request->boolean('is_compensated'));
     }
 }

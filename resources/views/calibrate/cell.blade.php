@@ -7,7 +7,7 @@
     </ol>
     <p class="verdict"><x-measures :is="$pair->electrode->measures" /> <x-pair-state :status="$screen->status" /></p>
     @if ($cell)
-        <p class="verdict"><x-state :is="Rheacid\View\CalibrationScreen::sign($cell->verdict)">{{ ucfirst(Rheacid\Core\Words\StateWords::verdict($cell->verdict)) }}.</x-state> <span><b>{{ $screen->figure($cell) }} {{ $screen->isConductivity ? 'cell factor' : 'mV offset' }}</b>, {{ Rheacid\SiteClock::short($cell->at) }}. {{ $screen->sentence($cell) }} <span class="soft">{{ $screen->meaning($cell) }}</span></span></p>
+        <p class="verdict"><x-state :is="Rheacid\View\CalibrationScreen::sign($cell->verdict)">{{ ucfirst(Rheacid\Core\Words\StateWords::verdict($cell->verdict)) }}.</x-state> <span><b>{{ $screen->isConductivity ? 'cell factor ' . $screen->figure($cell) : $screen->figure($cell) . ' mV offset' }}</b>, {{ Rheacid\SiteClock::short($cell->at) }}. {{ $screen->sentence($cell) }} <span class="soft">{{ $screen->meaning($cell) }}</span></span></p>
     @endif
     @if (Gate::allows('record') && $pair->parting === null)
         <form id="accept" method="post" action="{{ route('cells.store', $pair) }}" data-keep>
@@ -44,12 +44,12 @@
         <h2>Now</h2>
         <ul class="steps">
             <li>Rinse with distilled water, shake off, rinse once with the standard.</li>
-            @if ($screen->isConductivity)<li>Dip past the vent holes, knock bubbles off.</li><li>Compensation off, or read at 25 °C: the correction of 2 % per °C is made here.</li>@else<li>Ring or pin clean, junction wet.</li><li>Compare only standards told against the same reference electrode: mixing them costs 45 mV.</li>@endif
+            @if ($screen->isConductivity)<li>Dip past the vent holes, knock bubbles off.</li><li>Compensation off: the correction of 2 % per °C is made here. A pen that cannot switch it off is told so beside the number.</li>@else<li>Ring or pin clean, junction wet.</li><li>Compare only standards told against the same reference electrode: mixing them costs 45 mV.</li>@endif
             <li>Wait until it stands still.</li>
         </ul>
         <p><a href="{{ route('pairs.show', $pair) }}">Its care and history</a></p>
         <h2>What is accepted</h2>
-        <p>{{ $screen->isConductivity ? 'Cell factor 0.9–1.1 passes; 0.8–1.2 is usable with care.' : 'Offset up to ±10 mV passes; up to ±20 mV is usable with care.' }} Common practice.</p>
+        <p>{{ $screen->isConductivity ? 'Cell factor 0.9–1.1 passes; 0.8–1.2 is usable with care. A second standard within two hours, like 12.88 mS/cm after 1413 µS/cm, gives the offset as well: up to 5 % of the lower one passes, 10 % is usable with care.' : 'Offset up to ±10 mV passes; up to ±20 mV is usable with care.' }} Common practice.</p>
         <p class="note">{{ $screen->isConductivity ? 'Not for brine: 2 % salt is already 33 mS/cm, beyond the standards. Weigh the salt, or use a hydrometer.' : 'A redox check gives an offset only; there is no slope.' }} Pour used standard away.</p>
     </x-slot>
 </x-house>
