@@ -33,16 +33,38 @@ final class SimulatedBench
     public const SPEEDS = [1, 5, 10, 30, 60];
 
     private const DIGIT_MV = 0.1;
+    private const ROOM_C = 21.4;
+
+    /** What a standard without a pH of its own is to a pH electrode. */
+    private const NO_BUFFER_PH = 5.8;
     private const SAMPLE_S = 180;
     private const RINSE_S = 20;
 
     /** What buffers and samples have where no standard is: µS/cm at 25 °C, mV. */
     private const OTHER_LIQUID = ['conductivity' => 4300.0, 'redox' => 180.0];
 
-    /** @return list<Cup> of the bottles on the shelf, by their pH */
-    public function bottleCups(): array
+    /**
+     * @param int ...$expected bottles that the work under way asks for, used up by it or not: they stand first
+     *
+     * @return list<Cup> of the bottles that can be used, by their pH
+     */
+    public function bottleCups(int ...$expected): array
     {
-        return $this->read(static fn(Builder $cups) => $cups->join('board', static fn($on) => $on->on('board.thing_id', '=', 'bench_cups.lot_id')->where('board.part', Part::Bottle->value)->where('board.is_live', true)));
+        $usable = array_map(static fn(BottleLine $bottle): int => $bottle->id, array_filter(Lines::bottles(), static fn(BottleLine $bottle): bool => $bottle->status()->spent === null));
+        $cups = $this->read(static fn(Builder $cups) => $cups->whereIn('bench_cups.lot_id', [...$usable, ...$expected]));
+        $place = static fn(Cup $cup): int => ($at = array_search($cup->lotId, array_values($expected), true)) === false ? count($expected) : $at;
+        usort($cups, static fn(Cup $a, Cup $b): int => $place($a) <=> $place($b));
+
+        return $cups;
+    }
+
+    /** A bottle that was put on the shelf of a simulated plant gets its cup on the bench. */
+    public static function pour(Lot $lot): void
+    {
+        if (DB::table('bench_cups')->exists() && in_array($lot->kind, [SolutionKind::Buffer, SolutionKind::Conductivity, SolutionKind::Redox], true)) {
+            $isIn = $lot->kind === SolutionKind::Buffer && $lot->buffer()->covers(self::ROOM_C);
+            DB::table('bench_cups')->insertOrIgnore(['lot_id' => $lot->id, 'buffer' => null, 'ph' => $isIn ? $lot->buffer()->phAt(self::ROOM_C) : $lot->nominal_ph ?? self::NO_BUFFER_PH, 'celsius' => self::ROOM_C]);
+        }
     }
 
     /** @return list<Cup> of the batches that are running or held */
@@ -199,7 +221,7 @@ final class SimulatedBench
         $clock = 0;
         $from = 0.0;
         foreach (['technical-7.00', 'technical-4.01', 'technical-7.00'] as $seed => $buffer) {
-            $immersion = new SimulatedImmersion($this->condition($pair->electrode_id), Buffer::named($buffer)->phAt(21.4), 21.4, $from, $seed + 1);
+            $immersion = new SimulatedImmersion($this->condition($pair->electrode_id), Buffer::named($buffer)->phAt(self::ROOM_C), self::ROOM_C, $from, $seed + 1);
             foreach ($immersion->trace(self::SAMPLE_S)->points as [$second, $mv, $celsius]) {
                 $lines[] = str_replace('.', ',', sprintf('%d;%.1F;%.1F', $clock + $second, $mv, $celsius));
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Board;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Core\Electrode\BufferTables;
 use Rheacid\Core\Solutions\BottleEvent;
 use Rheacid\Core\Solutions\BottleFacts;
 use Rheacid\Core\Solutions\BottleStatus;
@@ -70,6 +71,7 @@ final readonly class BottleLine
     {
         $status = $this->status();
 
-        return new BufferLot($this->code, (string) $this->buffer, (float) $this->nominalPh, $status->usableUntil, $status->usesLeft ?? 0);
+        // Each bottle with its own printed table is a buffer of its own; of one pH they are taken for one.
+        return new BufferLot($this->code, BufferTables::knows((string) $this->buffer) ? (string) $this->buffer : 'printed ' . $this->nominalPh, (float) $this->nominalPh, $status->usableUntil, $status->usesLeft ?? 0);
     }
 }

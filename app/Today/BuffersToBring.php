@@ -6,7 +6,9 @@ namespace Rheacid\Today;
 
 use Rheacid\Board\BottleLine;
 use Rheacid\Board\Lines;
+use Rheacid\Core\Solutions\BottlesNeeded;
 use Rheacid\Core\Solutions\BufferFamily;
+use Rheacid\Core\Solutions\BufferLot;
 use Rheacid\Core\Solutions\BufferPlan;
 use Rheacid\Core\Solutions\SolutionKind;
 use Rheacid\Core\Solutions\Spent;
@@ -24,7 +26,7 @@ final class BuffersToBring
      */
     public static function for(array $expectedPh, BufferFamily $family): BufferPlan
     {
-        $bottles = array_filter(Lines::bottles(SolutionKind::Buffer), static fn(BottleLine $bottle): bool => $bottle->barredBy === null && $bottle->status()->spent !== Spent::NotMadeUp);
+        $bottles = self::bottles();
         $plans = [];
         foreach ($family === BufferFamily::Any ? [BufferFamily::Technical, BufferFamily::Standard, BufferFamily::Any] : [$family] as $one) {
             $own = array_filter($bottles, static fn(BottleLine $bottle): bool => $one->holds((string) $bottle->buffer));
@@ -35,5 +37,26 @@ final class BuffersToBring
         }
 
         return $plans[0]->points === [] ? $plans[count($plans) - 1] : $plans[0];
+    }
+
+    /**
+     * The bottles that today's runs on these buffers need.
+     *
+     * @return list<array{needed: BottlesNeeded, nominalPh: float}> by buffer
+     */
+    public static function uses(BufferPlan $plan, int $runs): array
+    {
+        $lots = array_map(static fn(BottleLine $bottle): BufferLot => $bottle->forPlan(), self::bottles());
+
+        return array_map(static fn(BufferLot $point): array => [
+            'needed' => BottlesNeeded::of(array_values(array_filter($lots, static fn(BufferLot $lot): bool => $lot->buffer === $point->buffer)), max(1, $runs), SiteClock::today()),
+            'nominalPh' => $point->nominalPh,
+        ], $plan->points);
+    }
+
+    /** @return list<BottleLine> */
+    private static function bottles(): array
+    {
+        return array_values(array_filter(Lines::bottles(SolutionKind::Buffer), static fn(BottleLine $bottle): bool => $bottle->barredBy === null && $bottle->status()->spent !== Spent::NotMadeUp));
     }
 }

@@ -13,6 +13,7 @@ use Rheacid\Board\PairLine;
 use Rheacid\Board\ThermometerLine;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Care\Priority;
+use Rheacid\Core\Solutions\BottlesNeeded;
 use Rheacid\Core\Solutions\BufferFamily;
 use Rheacid\Core\Solutions\BufferPlan;
 use Rheacid\Models\CalibrationRun;
@@ -161,6 +162,12 @@ final class DayPlan
     public function buffers(): BufferPlan
     {
         return $this->buffers ??= $this->buffersFor(BufferFamily::Any);
+    }
+
+    /** @return list<array{needed: BottlesNeeded, nominalPh: float}> the bottles that today's runs need */
+    public function toBring(): array
+    {
+        return BuffersToBring::uses($this->buffers(), count(InstrumentTasks::toCalibrate($this)));
     }
 
     /** @param BufferFamily $family as the policy of an instrument asks */

@@ -60,7 +60,7 @@ final readonly class CellScreen
             $bottles,
             $usable[0] ?? null,
             $live,
-            $live === null ? [] : $bench->bottleCups(),
+            $live === null ? [] : $bench->bottleCups(...($usable === [] ? [] : [$usable[0]->id])),
         );
     }
 

@@ -49,12 +49,14 @@ final readonly class ControlCheckScreen
         $checks = ControlCheck::query()->with(['lot', 'person'])->where('pair_id', $pair->id)->orderByDesc('at')->limit(self::SHOWN)->get();
         $void = $calibration?->void;
 
+        $bottles = self::independent($calibration);
+
         return new self(
             $pair,
             $checks,
-            self::independent($calibration),
+            $bottles,
             self::live($pair, $bench),
-            $bench->bottleCups(),
+            $bench->bottleCups(...array_map(static fn(BottleLine $bottle): int => $bottle->id, array_slice($bottles, 0, 1))),
             new CheckChart(array_values($checks->reverse()->map(static fn(ControlCheck $check): float => $check->error())->all()), $pair->policy->read_back_limit_ph),
             $void === null ? new Collection() : Measurement::query()->with(['occasion.batch', 'occasion.decision'])->where('calibration_id', $void->calibration_id)->where('observed_at', '>', $void->back_to)->orderByDesc('observed_at')->limit(self::SHOWN)->get(),
         );

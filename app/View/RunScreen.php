@@ -58,7 +58,7 @@ final readonly class RunScreen
             $plan['kind'] === PointKind::ReadBack->value,
             $lot,
             $live,
-            $run->source === Source::Simulated ? $bench->bottleCups() : [],
+            $run->source === Source::Simulated ? $bench->bottleCups($lot->id, ...array_values(array_diff(array_column($run->plan(), 'lot_id'), [$lot->id]))) : [],
             self::bufferNow($lot, $live),
             $run->points->last(),
             $run->buffer_order === BufferOrder::Free && $plan['kind'] === PointKind::Fit->value,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Electrode;
 
+use Rheacid\Core\Numbers;
+
 /**
  * pH against °C of the shipped calibration buffers, as printed in their sources.
  *
@@ -45,6 +47,14 @@ final class BufferTables
     public static function names(): array
     {
         return array_keys(self::TABLES);
+    }
+
+    /** As a person calls it, with its pH at 25 °C: "phthalate 4.01". */
+    public static function label(string $buffer): string
+    {
+        $name = (string) preg_replace('/-[0-9.]+$/', '', $buffer);
+
+        return sprintf('%s %s', $name, Numbers::fixed(Buffer::named($buffer)->phAt(25), 2));
     }
 
     public static function knows(string $buffer): bool

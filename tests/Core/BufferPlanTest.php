@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Solutions\BottleFacts;
+use Rheacid\Core\Solutions\BottlesNeeded;
+use Rheacid\Core\Solutions\BottleStatus;
 use Rheacid\Core\Solutions\BufferLot;
 use Rheacid\Core\Solutions\BufferPlan;
+use Rheacid\Core\Solutions\Stock;
 
 final class BufferPlanTest extends TestCase
 {
@@ -105,5 +109,25 @@ final class BufferPlanTest extends TestCase
     private static function buffers(BufferPlan $plan): array
     {
         return array_column($plan->points, 'buffer');
+    }
+
+    public function test_each_run_takes_one_use_and_the_bottle_that_expires_first_goes_first(): void
+    {
+        $lots = [new BufferLot('late', 'technical-7.00', 7.0, '2027-01-01', 5), new BufferLot('soon', 'technical-7.00', 7.0, '2026-12-01', 2), new BufferLot('gone', 'technical-7.00', 7.0, '2026-11-01', 9)];
+        $needed = BottlesNeeded::of($lots, 3, '2026-11-25');
+
+        self::assertSame([['soon', 2], ['late', 1]], array_map(static fn(array $one): array => [$one['lot']->id, $one['uses']], $needed->taken));
+        self::assertSame([0, 1], [$needed->missing, BottlesNeeded::of($lots, 8, '2026-11-25')->missing]);
+    }
+
+    public function test_what_does_not_last_for_a_month_is_bought(): void
+    {
+        $bottle = static fn(string $expires, ?int $allowed = 10, int $taken = 0): BottleStatus => BottleStatus::on('2026-11-25', new BottleFacts($expires, null, 90, $allowed, $taken, false, false));
+
+        self::assertSame(Stock::Gone, Stock::of([$bottle('2026-11-24'), $bottle('2027-06-01', 10, 10)], 0, '2026-11-25'));
+        self::assertSame(Stock::Expires, Stock::of([$bottle('2026-12-25')], 0, '2026-11-25'));
+        self::assertSame(Stock::Lasts, Stock::of([$bottle('2026-12-26')], 10, '2026-11-25'));
+        self::assertSame(Stock::UsesRunOut, Stock::of([$bottle('2026-12-26')], 11, '2026-11-25'));
+        self::assertSame(Stock::Lasts, Stock::of([$bottle('2027-06-01', null)], 99, '2026-11-25'), 'what is not counted');
     }
 }

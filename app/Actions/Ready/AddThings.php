@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Ready;
 
 use Illuminate\Database\Eloquent\Model;
+use Rheacid\Bench\SimulatedBench;
+use Rheacid\Models\Lot;
 use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
@@ -28,6 +30,9 @@ final class AddThings
                 $thing->exists = false;
                 $thing->setAttribute('id', null);
                 $entry->add($thing);
+                if ($thing instanceof Lot) {
+                    SimulatedBench::pour($thing);
+                }
             }
 
             return $things[0];

@@ -8,6 +8,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\Response;
 use Rheacid\Today\Calendar;
 use Rheacid\Today\DayPlan;
+use Rheacid\Today\Shopping;
 use Rheacid\Today\Week;
 use Rheacid\View\Figures\DayLine;
 
@@ -19,12 +20,12 @@ final class TodayController
 
     public function show(DayPlan $plan): View
     {
-        return view('today.show', ['plan' => $plan, 'buffers' => $plan->buffers(), 'line' => DayLine::of($plan), 'week' => Week::ahead($plan, self::WEEK)]);
+        return view('today.show', ['plan' => $plan, 'buffers' => $plan->buffers(), 'line' => DayLine::of($plan), 'week' => Week::ahead($plan, self::WEEK), 'shopping' => Shopping::list()]);
     }
 
     public function sheet(DayPlan $plan): View
     {
-        return view('today.sheet', ['plan' => $plan, 'buffers' => $plan->buffers(), 'week' => Week::ahead($plan, self::WEEK)]);
+        return view('today.sheet', ['plan' => $plan, 'buffers' => $plan->buffers(), 'week' => Week::ahead($plan, self::WEEK), 'shopping' => Shopping::list()]);
     }
 
     public function calendar(DayPlan $plan): Response

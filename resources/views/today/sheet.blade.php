@@ -8,7 +8,8 @@
         @endforelse
     </table>
     <h2>Bring to the bench</h2>
-    <p>@forelse ($buffers->points as $lot)pH {{ Rheacid\Core\Numbers::fixed($lot->nominalPh, 2) }}, bottle {{ $lot->id }} ({{ $lot->usesLeft }} left)@unless ($loop->last) · @endunless @empty no pair of usable buffers on the shelf @endforelse</p>
+    <p>@forelse ($plan->toBring() as ['needed' => $needed, 'nominalPh' => $ph])pH {{ Rheacid\Core\Numbers::fixed($ph, 2) }}: {{ implode(', ', array_map(static fn(array $one): string => sprintf('bottle %s for %s', $one['lot']->id, $one['uses'] === 1 ? 'one run' : "{$one['uses']} runs"), $needed->taken)) }}{{ $needed->missing > 0 ? ", $needed->missing short" : '' }}@unless ($loop->last) · @endunless @empty no pair of usable buffers on the shelf @endforelse</p>
+    @if ($shopping !== [])<h2>To buy this month</h2><p>{{ implode(' · ', array_map(static fn(array $one): string => "{$one['label']}: {$one['why']}", $shopping)) }}</p>@endif
     <h2>Pairs and sensors</h2>
     <table class="sheet">
         @foreach ($plan->pairs() as $pair)<tr><td><b>{{ $pair->code }}</b> on {{ $pair->name }}</td><td>{{ Rheacid\Shelf\Readiness::words($pair->status()) }}</td></tr>@endforeach

@@ -21,12 +21,19 @@
             <p>No two usable buffers on the shelf are 2.8 pH apart. Open a fresh bottle.</p>
         @else
             <dl>
-                @foreach ($buffers->points as $lot)
-                    <dt>pH {{ Rheacid\Core\Numbers::fixed($lot->nominalPh, 2) }} · bottle {{ $lot->id }}</dt>
-                    <dd>{{ $lot->usesLeft === 1 ? 'one use left' : $lot->usesLeft . ' uses left' }}, until {{ Rheacid\SiteClock::day(Carbon\CarbonImmutable::parse($lot->expiresOn)) }}</dd>
+                @foreach ($plan->toBring() as ['needed' => $needed, 'nominalPh' => $ph])
+                    @foreach ($needed->taken as ['lot' => $lot, 'uses' => $uses])
+                        <dt>pH {{ Rheacid\Core\Numbers::fixed($ph, 2) }} · bottle {{ $lot->id }}</dt>
+                        <dd>for {{ $uses === 1 ? 'one run' : "$uses runs" }}; {{ $lot->usesLeft === 1 ? 'one use left' : $lot->usesLeft . ' uses left' }}, until {{ Rheacid\SiteClock::day(Carbon\CarbonImmutable::parse($lot->expiresOn)) }}</dd>
+                    @endforeach
+                    @if ($needed->missing > 0)<dd><x-state is="care">{{ $needed->missing === 1 ? 'one use' : "$needed->missing uses" }} short: open a fresh bottle of pH {{ Rheacid\Core\Numbers::fixed($ph, 2) }}</x-state></dd>@endif
                 @endforeach
             </dl>
             @if (!$buffers->brackets())<p class="soft">Together they do not reach every batch: readings outside are marked, and their uncertainty grows.</p>@endif
+        @endif
+        @if ($shopping !== [])
+            <h2>To buy this month</h2>
+            <dl>@foreach ($shopping as $one)<dt>{{ $one['label'] }}</dt><dd>{{ $one['why'] }}</dd>@endforeach</dl>
         @endif
         @php($ahead = array_values(array_filter($week, fn ($due) => $due->at >= now())))
         @if ($ahead !== [])
