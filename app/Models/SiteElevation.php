@@ -6,10 +6,11 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Core\Thermometry\Barometer;
 use Rheacid\Records\Kept;
 
 /**
- * How high the site lies, from then on.
+ * How high the site lies and which pressure its barometer gives, from then on.
  *
  * @property-read Person $person
  */
@@ -19,6 +20,7 @@ final class SiteElevation extends Model
 
     protected $casts = [
         'elevation_m' => 'float',
+        'barometer' => Barometer::class,
         'at' => 'datetime',
     ];
 
@@ -28,8 +30,14 @@ final class SiteElevation extends Model
         return $this->belongsTo(Person::class);
     }
 
+    public static function newest(): ?self
+    {
+        return self::query()->orderByDesc('id')->first();
+    }
+
+    /** In m; null where nobody has said. */
     public static function current(): ?float
     {
-        return self::query()->orderByDesc('id')->first()?->elevation_m;
+        return self::newest()?->elevation_m;
     }
 }

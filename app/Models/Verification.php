@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Models;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -99,6 +100,18 @@ final class Verification extends Model
         return $this->confirms !== null && $this->confirms->toCore()->isConfirmedBy($this->toCore());
     }
 
+    /** Only a bath of the same day can repeat it. */
+    public function isToday(): bool
+    {
+        return SiteClock::local($this->at)->isSameDay(SiteClock::local(CarbonImmutable::now()));
+    }
+
+    /** Whether anything was ticked of how the ice was made. */
+    public function isBathTold(): bool
+    {
+        return $this->method !== VerificationMethod::Ice || ($this->bath ?? []) !== [];
+    }
+
     /** @return list<VerificationFinding> */
     public function found(): array
     {
@@ -107,12 +120,12 @@ final class Verification extends Model
 
     public function toCore(): VerificationFacts
     {
-        return new VerificationFacts($this->method, $this->verdict, $this->error_c, $this->expanded_u_c, $this->reference_c, $this->found(), $this->insulation_megaohm, $this->outcome?->outcome);
+        return new VerificationFacts($this->method, $this->verdict, $this->error_c, $this->expanded_u_c, $this->reference_c, $this->found(), $this->insulation_megaohm, $this->outcome?->outcome, $this->isBathTold());
     }
 
-    /** @return array{on: string, error: float, tolerance: float} as the interval counts it */
+    /** @return array{on: string, error: float, tolerance: float, proven?: bool} as the interval counts it */
     public function forInterval(): array
     {
-        return ['on' => SiteClock::local($this->at)->toDateString(), 'error' => $this->error_c, 'tolerance' => $this->tolerance_c];
+        return ['on' => SiteClock::local($this->at)->toDateString(), 'error' => $this->error_c, 'tolerance' => $this->tolerance_c, 'proven' => $this->verdict !== VerificationVerdict::Inconclusive];
     }
 }

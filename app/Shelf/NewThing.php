@@ -6,6 +6,7 @@ namespace Rheacid\Shelf;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Validator;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
@@ -14,6 +15,7 @@ use Rheacid\Core\Electrode\BufferTables;
 use Rheacid\Core\Solutions\ComesAs;
 use Rheacid\Core\Solutions\SolutionKind;
 use Rheacid\Core\Thermometry\ThermometerKind;
+use Rheacid\Core\Thermometry\ToleranceClass;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Electrode;
@@ -21,6 +23,8 @@ use Rheacid\Models\Lot;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Meter;
 use Rheacid\Models\Thermometer;
+use Rheacid\Models\ThermometerService;
+use Rheacid\Rights\Right;
 use Rheacid\SiteClock;
 
 /** One kind of thing for the shelf: what is asked about it, and what is made of the answers. A form and a CSV row are read alike. */
@@ -32,9 +36,12 @@ enum NewThing: string
     case Bottle = 'bottle';
 
     /** Asked about few bottles: folded on the form. */
-    public const SELDOM = ['volume_ml', 'standard_value', 'reference', 'expanded_u_ph', 'table'];
+    public const SELDOM = ['volume_ml', 'standard_value', 'reference', 'expanded_u_ph', 'table', 'certificate', 'certificate_expanded_u_c', 'certificate_due_on'];
 
-    private const NUMBERS = ['resolution_ph', 'resolution_mv', 'resolution_c', 'volume_ml', 'standard_value', 'expanded_u_ph'];
+    /** Asked about a thermometer's service; what stays empty is as usual for its kind. */
+    private const SERVICE = ['place', 'use_low_c', 'use_high_c', 'tolerance_class', 'certificate', 'certificate_expanded_u_c', 'certificate_due_on'];
+
+    private const NUMBERS = ['resolution_ph', 'resolution_mv', 'resolution_c', 'volume_ml', 'standard_value', 'expanded_u_ph', 'use_low_c', 'use_high_c', 'certificate_expanded_u_c'];
 
     private const CODE = '/^[A-Za-z0-9][A-Za-z0-9-]{0,19}$/D';
 
@@ -62,6 +69,16 @@ enum NewThing: string
                 'name' => self::field('Name', 'like Stick thermometer T-06'),
                 'kind' => self::field('Kind', null, self::words(ThermometerKind::cases())),
                 'resolution_c' => self::field('Last digit, °C', null, ['0.1', '0.01', '0.5', '1']),
+                'place' => self::field('Place', 'where it is used, like Cellar; may stay empty'),
+                'use_low_c' => self::field('Used from, °C', 'may stay empty: 0'),
+                'use_high_c' => self::field('Used up to, °C', 'may stay empty: 25; a hot limit needs a hot check'),
+                // What a thermometer may be off, and whether it can vouch for others, is the lead's.
+                ...(Gate::allows(Right::Lead->value) ? [
+                    'tolerance_class' => self::field('Tolerance class', 'of a platinum probe', ['', ...ToleranceClass::names()]),
+                    'certificate' => self::field('Certificate', 'its number, if it has one'),
+                    'certificate_expanded_u_c' => self::field('Uncertainty by certificate, °C', 'k = 2'),
+                    'certificate_due_on' => self::field('Certificate until', 'day, like 2027-06-30'),
+                ] : []),
             ],
             self::Bottle => [
                 'code' => self::field('Lot number', 'as on the bottle, once on the shelf'),
@@ -115,7 +132,10 @@ enum NewThing: string
             'numeric' => 'A number is accepted, like 250.',
             'gt' => 'A number above :value is accepted.',
             'lt' => 'A number below :value is accepted.',
+            'max.numeric' => 'At most :max is accepted.',
             'max' => 'At most :max characters are accepted.',
+            'between' => 'From :min to :max is accepted.',
+            'required_with' => 'This belongs to the certificate and is needed.',
         ])->after(fn(\Illuminate\Validation\Validator $validator) => $this->lookFurther($validator, $typed))->validate();
 
         return $this->model($read);
@@ -140,14 +160,17 @@ enum NewThing: string
         $rules = [];
         foreach ($this->fields() as $name => $field) {
             $rules[$name] = [
-                in_array($name, ['resolution_mv', 'buffer', 'opened_on', ...self::SELDOM], true) ? 'nullable' : 'required',
+                in_array($name, ['resolution_mv', 'buffer', 'opened_on', ...self::SELDOM, ...self::SERVICE], true) ? 'nullable' : 'required',
                 ...match ($name) {
                     'code' => ['string', 'regex:' . self::CODE],
                     'expires_on' => ['date_format:Y-m-d', 'after:1990-01-01', 'before:2100-01-01'],
                     'opened_on', 'first_used_on' => ['date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:' . SiteClock::local(CarbonImmutable::now())->toDateString()],
                     'volume_ml', 'standard_value', 'expanded_u_ph' => ['numeric', 'gt:0', 'lt:100000'],
                     'table' => ['string', 'max:400'],
-                    'reference' => ['string', 'max:60'],
+                    'reference', 'place', 'certificate' => ['string', 'max:60'],
+                    'use_low_c', 'use_high_c' => ['numeric', 'between:-200,850'],
+                    'certificate_expanded_u_c' => ['numeric', 'gt:0', 'max:5', 'required_with:certificate'],
+                    'certificate_due_on' => ['date_format:Y-m-d', 'after:1990-01-01', 'before:2100-01-01', 'required_with:certificate'],
                     default => $field['options'] === null ? ['string', 'max:80'] : ['string', Rule::in($field['options'])],
                 },
             ];
@@ -166,6 +189,9 @@ enum NewThing: string
         if ($owner !== null) {
             $validator->errors()->add('code', sprintf('%s is already the code of %s. Each code stands once on the shelf.', $typed['code'], $owner));
         }
+        if ($this === self::Thermometer && (float) ($typed['use_low_c'] ?? 0) >= (float) ($typed['use_high_c'] ?? 25)) {
+            $validator->errors()->add('use_high_c', 'It must be above the lower end of its use.');
+        }
         if ($this === self::Bottle) {
             foreach (TypedBottle::objections($typed) as $field => $message) {
                 $validator->errors()->add($field, $message);
@@ -179,9 +205,21 @@ enum NewThing: string
         return match ($this) {
             self::Meter => new Meter([...$read, 'shows_mv' => $read['resolution_mv'] !== null, 'compensates' => $read['compensates'] === 'sensor']),
             self::Electrode => self::electrode($read),
-            self::Thermometer => new Thermometer([...$read, 'kind' => self::named(ThermometerKind::cases(), $read['kind'])]),
+            self::Thermometer => self::thermometer($read),
             self::Bottle => TypedBottle::make($read),
         };
+    }
+
+    /** @param array<string, mixed> $read */
+    private static function thermometer(array $read): Thermometer
+    {
+        $thermometer = new Thermometer([...array_diff_key($read, array_flip(self::SERVICE)), 'kind' => self::named(ThermometerKind::cases(), $read['kind'])]);
+        $told = array_filter(array_intersect_key($read, array_flip(self::SERVICE)), static fn(mixed $value): bool => $value !== null);
+        if (is_string($told['tolerance_class'] ?? null)) {
+            [$told['tolerance_standard'], $told['tolerance_class']] = ToleranceClass::parts($told['tolerance_class']);
+        }
+
+        return $told === [] ? $thermometer : $thermometer->setRelation('newestService', ThermometerService::usual($thermometer)->fill($told));
     }
 
     /** @param array<string, mixed> $read */

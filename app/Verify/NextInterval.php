@@ -18,7 +18,7 @@ final class NextInterval
     private const NEWEST = 40;
     private const ALIKE = 12;
 
-    /** @param array{on: string, error: float, tolerance: float} $now the check that is being recorded */
+    /** @param array{on: string, error: float, tolerance: float, proven?: bool} $now the check that is being recorded */
     public static function of(Thermometer $thermometer, array $now): IntervalPlan
     {
         $service = $thermometer->service();
@@ -38,7 +38,7 @@ final class NextInterval
     /**
      * Checks of probes of the same kind in the same place.
      *
-     * @return list<non-empty-list<array{on: string, error: float, tolerance: float}>>
+     * @return list<non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}>>
      */
     private static function alike(Thermometer $thermometer): array
     {
@@ -66,9 +66,9 @@ final class NextInterval
     /**
      * Of several checks on a day the last one counts.
      *
-     * @param array<array{on: string, error: float, tolerance: float}> $checks in the order of time
+     * @param array<array{on: string, error: float, tolerance: float, proven?: bool}> $checks in the order of time
      *
-     * @return non-empty-list<array{on: string, error: float, tolerance: float}>
+     * @return non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}>
      */
     private static function byDay(array $checks): array
     {

@@ -9,10 +9,12 @@ use Illuminate\Validation\Rule;
 use Rheacid\Bench\Source;
 use Rheacid\Core\Failure;
 use Rheacid\Core\Numbers;
+use Rheacid\Core\Thermometry\Barometer;
 use Rheacid\Core\Thermometry\Reference;
 use Rheacid\Core\Thermometry\StationPressure;
 use Rheacid\Core\Thermometry\VerificationMethod;
 use Rheacid\Core\Words\Quantity;
+use Rheacid\Core\Words\ThermometerWords;
 use Rheacid\Http\FieldOf;
 use Rheacid\Models\SiteElevation;
 use Rheacid\Models\Thermometer;
@@ -25,7 +27,7 @@ final class TypedVerification
     /** @throws Refused if something is missing or not understood */
     public static function from(Request $request, Thermometer $thermometer): VerificationInput|RtdInput
     {
-        $bath = array_values(array_filter((array) $request->input('bath', []), is_string(...)));
+        $bath = self::bath($request);
         if (self::method($request) === VerificationMethod::Rtd) {
             return new RtdInput(
                 self::quantity($request, 'ohm', Quantity::Ohm) ?? throw Refused::because(Quantity::Ohm->accepted(), 'ohm'),
@@ -48,6 +50,15 @@ final class TypedVerification
             $request->enum('source', Source::class) ?? Source::Typed,
             $other,
         );
+    }
+
+    /** @return list<string> what was ticked of what is offered; "all" stands for everything */
+    private static function bath(Request $request): array
+    {
+        $offered = array_keys(ThermometerWords::bath(self::method($request), 0));
+        $ticked = (array) $request->input('bath', []);
+
+        return in_array('all', $ticked, true) ? $offered : array_values(array_filter($offered, static fn(string $key): bool => in_array($key, $ticked, true)));
     }
 
     public static function unit(Request $request, Thermometer $thermometer): string
@@ -90,19 +101,30 @@ final class TypedVerification
 
     private static function boiling(Request $request): Reference
     {
-        $site = self::quantity($request, 'elevation', Quantity::Elevation) ?? SiteElevation::current();
+        $typed = self::quantity($request, 'elevation', Quantity::Elevation);
         $kpa = self::quantity($request, 'pressure', Quantity::Pressure);
-        $isReduced = match ($request->input('reduced')) {
-            'yes' => true,
-            'no' => false,
-            default => null,
-        };
+        $site = SiteElevation::newest();
+        $isReduced = self::isReduced($request);
+        if ($typed !== null && $kpa !== null && $isReduced !== true) {
+            throw Refused::because('Both the air pressure and the elevation are filled. Empty the one that is not meant, or say that the pressure is reduced to sea level.', 'pressure');
+        }
+        $metres = $typed ?? $site?->elevation_m;
 
         return self::told(static fn(): Reference => match (true) {
-            $kpa !== null => Reference::boilingAtPressure(StationPressure::of($kpa, $isReduced, $site)),
-            $site !== null => Reference::boilingAtElevation($site),
+            $kpa !== null => Reference::boilingAtPressure(StationPressure::of($kpa, $isReduced, $metres)),
+            $metres !== null => Reference::boilingAtElevation($metres),
             default => throw Refused::because('The air pressure is needed, or the elevation of the site. ' . Quantity::Pressure->accepted(), 'pressure'),
         }, 'pressure');
+    }
+
+    /** As this form says, else as the site's barometer always gives it; null where a high pressure is to be asked about. */
+    private static function isReduced(Request $request): ?bool
+    {
+        return match ($request->input('reduced')) {
+            'yes' => true,
+            'no' => false,
+            default => SiteElevation::newest()?->barometer === Barometer::SeaLevel ? true : null,
+        };
     }
 
     private static function comparison(Request $request, Thermometer $other): Reference
@@ -134,7 +156,7 @@ final class TypedVerification
         $isByPressure = is_string($pressure) && trim($pressure) !== '';
 
         return match ($reference->method) {
-            VerificationMethod::Boiling => sprintf('boiling at %s °C ± %s, by %s', Numbers::fixed($reference->celsius, 2), $u, $isByPressure ? 'pressure ' . mb_strimwidth($pressure, 0, 30) . ($request->input('reduced') === 'yes' ? ' reduced to sea level' : '') : 'elevation'),
+            VerificationMethod::Boiling => sprintf('boiling at %s °C ± %s, by %s', Numbers::fixed($reference->celsius, 2), $u, $isByPressure ? 'pressure ' . mb_strimwidth($pressure, 0, 30) . (self::isReduced($request) === true ? ' reduced to sea level' : '') : 'elevation'),
             VerificationMethod::Comparison => sprintf('%s at %s °C ± %s, certificate %s', $other?->code, Numbers::fixed($reference->celsius, 2), $u, $other?->service()->certificate),
             default => "ice point 0.0 °C ± $u",
         };

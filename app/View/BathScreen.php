@@ -10,8 +10,10 @@ use Rheacid\Board\Lines;
 use Rheacid\Board\ThermometerLine;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Simulation\BathKind;
+use Rheacid\Core\Thermometry\Barometer;
 use Rheacid\Core\Thermometry\VerificationMethod;
 use Rheacid\Core\Thermometry\VerifiedRange;
+use Rheacid\Core\Words\ThermometerWords;
 use Rheacid\Models\SiteElevation;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\ThermometerService;
@@ -34,11 +36,13 @@ final readonly class BathScreen
         public ?float $elevation,
         public array $baths,
         public ?Verification $last,
+        public ?Barometer $barometer,
     ) {}
 
     public static function of(Thermometer $thermometer, VerificationMethod $method, SimulatedBench $bench): self
     {
         $thermometer->load(['newestVerification.outcome', 'newestService']);
+        $site = SiteElevation::newest();
 
         return new self(
             $thermometer,
@@ -46,9 +50,10 @@ final readonly class BathScreen
             $thermometer->service(),
             $method,
             self::references($thermometer),
-            SiteElevation::current(),
+            $site?->elevation_m,
             $bench->hasThermometer($thermometer) ? self::baths($method) : [],
             $thermometer->newestVerification,
+            $site?->barometer,
         );
     }
 
@@ -60,32 +65,16 @@ final readonly class BathScreen
         return Thermometer::query()->with(['newestService', 'newestVerification.outcome'])->whereIn('id', $certified)->orderBy('code')->get()->filter(static fn(Thermometer $other): bool => Thermometers::objectionToReference($other) === null)->values();
     }
 
+    /** Whether the bath that is made now can confirm the last one. */
+    public function wouldConfirm(): bool
+    {
+        return $this->last !== null && $this->last->toCore()->hasUsableCorrection() && $this->last->isToday() && $this->last->toCore()->isRepeatedBy($this->method, $this->last->reference_c);
+    }
+
     /** @return array<string, string> what is ticked on the drawing, by a short key */
     public function ticks(): array
     {
-        $depth = "{$this->service->immersion_mm} mm deep at least: the sensing length is covered";
-
-        return match ($this->method) {
-            VerificationMethod::Ice, VerificationMethod::Rtd => [
-                'crushed' => 'ice crushed, to the bottom',
-                'water' => 'clean water only just covers it: a slush, nothing floats',
-                'depth' => $depth,
-                'clear' => '25 mm clear of wall and bottom',
-                'stirred' => 'stirred, then waited until steady',
-            ],
-            VerificationMethod::Boiling => [
-                'pure' => 'pure water, no salt, nothing cooked in it',
-                'rolling' => 'a rolling boil',
-                'depth' => $depth,
-                'clear' => 'clear of wall and bottom',
-            ],
-            VerificationMethod::Comparison => [
-                'stirred' => 'bath stirred, at the temperature of use',
-                'near' => 'both tips side by side, at one depth',
-                'depth' => $depth,
-                'steady' => 'waited three to five response times',
-            ],
-        };
+        return ThermometerWords::bath($this->method, $this->service->immersion_mm);
     }
 
     /** What this method would and would not cover of the thermometer's range of use. */

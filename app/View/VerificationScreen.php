@@ -9,6 +9,7 @@ use Illuminate\Support\Collection;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Thermometry\Drift;
 use Rheacid\Core\Thermometry\Outcome;
+use Rheacid\Core\Thermometry\VerificationAdvice;
 use Rheacid\Core\Thermometry\VerificationMethod;
 use Rheacid\Core\Thermometry\VerificationVerdict;
 use Rheacid\Core\Words\ThermometerWords;
@@ -41,6 +42,8 @@ final readonly class VerificationScreen
         public CheckChart $chart,
         public Collection $touched,
         public ?string $drift,
+        public VerificationAdvice $advised,
+        public string $advice,
     ) {}
 
     public static function of(Verification $check): self
@@ -49,6 +52,8 @@ final readonly class VerificationScreen
         $history = Verification::query()->with(['outcome', 'person'])->where('thermometer_id', $check->thermometer_id)->where('method', $check->method)->where('id', '<=', $check->id)->orderByDesc('at')->orderByDesc('id')->limit(self::SHOWN)->get();
         $tolerance = $check->tolerance_c;
         [$gain, $offset] = $check->outcome?->outcome === Outcome::Correct ? [(float) $check->outcome->gain, (float) $check->outcome->offset_c] : ($check->isConfirmed() ? Thermometers::correction($check) : [1.0, -$check->error_c]);
+
+        $advised = $check->toCore()->advised($check->isConfirmed(), $check->thermometer->kind->isAdjustable());
 
         return new self(
             $check,
@@ -62,6 +67,8 @@ final readonly class VerificationScreen
             new CheckChart(array_values($history->reverse()->map(static fn(Verification $one): float => $one->error_c)->all()), $tolerance),
             $check->toCore()->isDamp() || $check->verdict === VerificationVerdict::Outside ? Thermometers::touchedBy($check, self::SHOWN) : new Collection(),
             self::drift($history),
+            $advised,
+            ThermometerWords::advice($advised, $check->toCore()),
         );
     }
 
@@ -74,19 +81,27 @@ final readonly class VerificationScreen
         };
     }
 
-    /** What it read, in the unit in which it was read. */
+    /** The error with its sign, in the unit in which it was read: a degree Celsius is 1.8 of the other. */
     public function big(): string
     {
-        return match (true) {
-            $this->check->method === VerificationMethod::Rtd => Numbers::fixed((float) $this->check->ohm, 2),
-            $this->check->unit === 'F' => Numbers::fixed($this->check->reading_c * 1.8 + 32, 1),
-            default => Numbers::fixed($this->check->reading_c, 1),
-        };
+        $error = $this->check->error_c * ($this->check->unit === 'F' ? 1.8 : 1.0);
+
+        return ($error > 0 ? '+' : '') . Numbers::fixed($error, 2);
     }
 
-    public function unit(): string
+    public function uncertainty(): string
     {
-        return $this->check->method === VerificationMethod::Rtd ? 'Ω' : '°' . ($this->check->unit ?? 'C');
+        return Numbers::fixed($this->check->expanded_u_c * ($this->check->unit === 'F' ? 1.8 : 1.0), 2);
+    }
+
+    /** What it read, in the unit in which it was read. */
+    public function read(): string
+    {
+        return match (true) {
+            $this->check->method === VerificationMethod::Rtd => Numbers::fixed((float) $this->check->ohm, 2) . ' Ω',
+            $this->check->unit === 'F' => Numbers::fixed($this->check->reading_c * 1.8 + 32, 1) . ' °F',
+            default => Numbers::fixed($this->check->reading_c, 1) . ' °C',
+        };
     }
 
     /** @return list<string> each reading in the unit in which it was read */

@@ -13,7 +13,7 @@ final readonly class Drift
     private function __construct(public ?float $cPerYear, public ?string $leavesOn, public ?string $earliest, public ?string $latest) {}
 
     /**
-     * @param non-empty-list<array{on: string, error: float, tolerance: float}> $history in any order; °C
+     * @param non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}> $history in any order; °C
      *
      * @throws \Rheacid\Core\DateTwice if a date stands twice
      */

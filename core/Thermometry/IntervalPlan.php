@@ -17,6 +17,7 @@ final readonly class IntervalPlan
      * @param int $nextDays what is in force from now on
      * @param int $earnedDays before stress and cap
      * @param int $goodInRow own checks in a row since the interval began, within and without a significant shift
+     * @param bool $isProven the last check is within or outside, not neither
      * @param int $pooledFrom probes whose checks were counted, 1 where only its own were
      */
     private function __construct(
@@ -28,20 +29,23 @@ final readonly class IntervalPlan
         public int $needed,
         public int $pooledFrom,
         public Service $service,
+        public bool $isProven,
     ) {}
 
     /**
      * @param int $earnedDays the interval earned so far, before stress and cap
-     * @param non-empty-list<array{on: string, error: float, tolerance: float}> $own checks; °C
-     * @param list<non-empty-list<array{on: string, error: float, tolerance: float}>> $alike checks of alike probes in like service
+     * @param non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}> $own checks; °C
+     * @param list<non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}>> $alike checks of alike probes in like service
      */
     public static function after(int $earnedDays, array $own, ?string $changedOn, Service $service, array $alike = [], IntervalPolicy $policy = new IntervalPolicy()): self
     {
-        $next = VerificationInterval::after($earnedDays, $own, $changedOn, $policy);
         $own = Days::sorted($own, static fn(array $check): string => $check['on']);
         $row = self::goodInRow($own, $changedOn, $policy);
-        $days = $next->nextDays;
-        $reason = $next->reason;
+        $next = VerificationInterval::after($earnedDays, $own, $changedOn, $policy);
+        // A check that proved nothing is neither outside nor good.
+        $isProven = $own[count($own) - 1]['proven'] ?? true;
+        $isEarned = $next->reason !== IntervalReason::Doubled || count($row) >= $policy->doubleAfter;
+        [$days, $reason] = $isProven && $isEarned ? [$next->nextDays, $next->reason] : [$earnedDays, IntervalReason::Keep];
         $pooled = 1;
         if ($reason === IntervalReason::Keep && self::haveHeldTogether($row, $alike, $changedOn, $policy) && self::staysWithin($own, 2 * $earnedDays)) {
             [$days, $reason, $pooled] = [min($earnedDays * 2, $policy->maxDays), IntervalReason::Doubled, 1 + count($alike)];
@@ -50,14 +54,14 @@ final readonly class IntervalPlan
         $allowed = max($policy->minDays, min($wanted, $service->capDays ?? $wanted));
         $last = $own[count($own) - 1]['on'];
 
-        return new self($allowed, Days::date(Days::number($last) + $allowed), $service->capDays !== null && $wanted > $service->capDays ? IntervalReason::Capped : $reason, $days, count($row), $policy->doubleAfter, $pooled, $service);
+        return new self($allowed, Days::date(Days::number($last) + $allowed), $service->capDays !== null && $wanted > $service->capDays ? IntervalReason::Capped : $reason, $days, count($row), $policy->doubleAfter, $pooled, $service, $isProven);
     }
 
     /**
      * Alike probes count as one where each of them has held, this one at least twice.
      *
-     * @param list<array{on: string, error: float, tolerance: float}> $row
-     * @param list<non-empty-list<array{on: string, error: float, tolerance: float}>> $alike
+     * @param list<array{on: string, error: float, tolerance: float, proven?: bool}> $row
+     * @param list<non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}>> $alike
      */
     private static function haveHeldTogether(array $row, array $alike, ?string $changedOn, IntervalPolicy $policy): bool
     {
@@ -72,7 +76,7 @@ final readonly class IntervalPlan
     /**
      * A probe that walks steadily is not given more time than it needs to walk out.
      *
-     * @param non-empty-list<array{on: string, error: float, tolerance: float}> $own sorted
+     * @param non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}> $own sorted
      */
     private static function staysWithin(array $own, int $days): bool
     {
@@ -82,19 +86,21 @@ final readonly class IntervalPlan
     }
 
     /**
-     * Backwards from the last check: within tolerance, without a significant shift from one to the next or from end to end.
+     * Backwards from the last check: proven within tolerance, without a significant shift from one to the next or from end
+     * to end. The one that shifted is not the first of a new row: nobody knows yet whether it has come to rest.
      *
-     * @param list<array{on: string, error: float, tolerance: float}> $checks sorted
+     * @param list<array{on: string, error: float, tolerance: float, proven?: bool}> $checks sorted
      *
-     * @return list<array{on: string, error: float, tolerance: float}>
+     * @return list<array{on: string, error: float, tolerance: float, proven?: bool}>
      */
     private static function goodInRow(array $checks, ?string $changedOn, IntervalPolicy $policy): array
     {
         $row = [];
-        foreach (array_reverse($checks) as $check) {
+        foreach (array_reverse($checks, true) as $i => $check) {
             $isOld = $changedOn !== null && $check['on'] <= $changedOn;
-            $isSteady = $row === [] || (self::isSmall($check, $row[count($row) - 1], $policy) && self::isSmall($check, $row[0], $policy));
-            if ($isOld || !$isSteady || !Numbers::atMost(abs($check['error']), $check['tolerance'])) {
+            $hasShifted = isset($checks[$i - 1]) && !self::isSmall($checks[$i - 1], $check, $policy);
+            $isSteady = $row === [] || self::isSmall($check, $row[0], $policy);
+            if ($isOld || $hasShifted || !$isSteady || !($check['proven'] ?? true) || !Numbers::atMost(abs($check['error']), $check['tolerance'])) {
                 break;
             }
             $row[] = $check;
@@ -104,8 +110,8 @@ final readonly class IntervalPlan
     }
 
     /**
-     * @param array{on: string, error: float, tolerance: float} $earlier
-     * @param array{on: string, error: float, tolerance: float} $later
+     * @param array{on: string, error: float, tolerance: float, proven?: bool} $earlier
+     * @param array{on: string, error: float, tolerance: float, proven?: bool} $later
      */
     private static function isSmall(array $earlier, array $later, IntervalPolicy $policy): bool
     {

@@ -35,6 +35,27 @@ final readonly class ToleranceClass
         return new self($standard, $class, $a, $b, $low, $high);
     }
 
+    /** @return non-empty-list<string> standard and class in one, like "IEC 60751 A" */
+    public static function names(): array
+    {
+        $names = [];
+        foreach (self::TABLE as $standard => $classes) {
+            foreach (array_keys($classes) as $class) {
+                $names[] = "$standard $class";
+            }
+        }
+
+        return $names;
+    }
+
+    /** @return array{string, string} standard and class of one of these names */
+    public static function parts(string $name): array
+    {
+        $at = (int) strrpos($name, ' ');
+
+        return [substr($name, 0, $at), substr($name, $at + 1)];
+    }
+
     /** @return non-empty-list<string> */
     public static function standards(): array
     {

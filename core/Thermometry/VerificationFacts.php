@@ -17,6 +17,7 @@ final readonly class VerificationFacts
      * @param list<VerificationFinding> $findings
      * @param float|null $insulationMegaohm null where it was not measured
      * @param Outcome|null $outcome what a person made of it
+     * @param bool $isBathTold somebody has said how the bath was made
      */
     public function __construct(
         public VerificationMethod $method,
@@ -27,6 +28,7 @@ final readonly class VerificationFacts
         public array $findings,
         public ?float $insulationMegaohm = null,
         public ?Outcome $outcome = null,
+        public bool $isBathTold = true,
     ) {}
 
     /** A damp or damaged probe: whatever it reads proves nothing. */
@@ -43,7 +45,7 @@ final readonly class VerificationFacts
 
     public function hasUsableCorrection(): bool
     {
-        return $this->method !== VerificationMethod::Rtd && Verification::isCorrectable($this->errorC, $this->expandedU, $this->findings);
+        return $this->method !== VerificationMethod::Rtd && $this->isBathTold && Verification::isCorrectable($this->errorC, $this->expandedU, $this->findings);
     }
 
     /** A usable correction that a fresh bath has shown again. Common practice, no source. */
@@ -56,6 +58,22 @@ final readonly class VerificationFacts
     public function isRepeatedBy(VerificationMethod $method, float $referenceC): bool
     {
         return $this->outcome === null && $this->method === $method && abs($this->referenceC - $referenceC) < self::SAME_BATH_C;
+    }
+
+    /** What to do first. A suspect bath, or one that nobody told about, says nothing of the probe. Common practice, no source. */
+    public function advised(bool $isConfirmed, bool $isAdjustable): VerificationAdvice
+    {
+        $isOpen = $this->verdict !== VerificationVerdict::Within;
+
+        return match (true) {
+            $this->isDamp() => VerificationAdvice::OutOfUse,
+            in_array(VerificationFinding::BathSuspect, $this->findings, true), in_array(VerificationFinding::Unsteady, $this->findings, true) => VerificationAdvice::FreshBath,
+            $isConfirmed => VerificationAdvice::Correct,
+            !$isOpen => VerificationAdvice::Use,
+            $isAdjustable && $this->isBathTold && $this->verdict === VerificationVerdict::Outside => VerificationAdvice::Adjust,
+            $this->method === VerificationMethod::Rtd && $this->verdict === VerificationVerdict::Outside => VerificationAdvice::OutOfUse,
+            default => VerificationAdvice::FreshBath,
+        };
     }
 
     /** @return list<Outcome> what may be made of it */

@@ -17,7 +17,7 @@ final readonly class VerificationInterval
 
     /**
      * @param int $currentDays the interval in force
-     * @param non-empty-list<array{on: string, error: float, tolerance: float}> $history in any order; °C
+     * @param non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}> $history in any order; °C
      * @param string|null $changedOn since when the interval is in force: only later checks count towards a longer one
      *
      * @throws \Rheacid\Core\DateTwice if a date stands twice
@@ -40,7 +40,7 @@ final readonly class VerificationInterval
         return new self($allowed, Days::date(Days::number($last['on']) + $allowed), $allowed === $days ? $reason : IntervalReason::Capped);
     }
 
-    /** @param list<array{on: string, error: float, tolerance: float}> $history sorted */
+    /** @param list<array{on: string, error: float, tolerance: float, proven?: bool}> $history sorted */
     private static function isEarned(array $history, ?string $changedOn, IntervalPolicy $policy): bool
     {
         $since = array_values(array_filter($history, static fn(array $check): bool => $changedOn === null || $check['on'] > $changedOn));
@@ -61,7 +61,7 @@ final readonly class VerificationInterval
         return Numbers::atMost($walked, $policy->significantShare * $last['tolerance']) && Numbers::atMost(abs($last['error']) + $walked, $last['tolerance']);
     }
 
-    /** @param array{on: string, error: float, tolerance: float} $check */
+    /** @param array{on: string, error: float, tolerance: float, proven?: bool} $check */
     private static function isWithin(array $check): bool
     {
         return Numbers::atMost(abs($check['error']), $check['tolerance']);

@@ -11,6 +11,8 @@ use Rheacid\Core\Thermometry\IntervalPolicy;
 use Rheacid\Core\Thermometry\IntervalReason;
 use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Thermometry\Stress;
+use Rheacid\Core\Thermometry\VerificationAdvice;
+use Rheacid\Core\Thermometry\VerificationFacts;
 use Rheacid\Core\Thermometry\VerificationFinding;
 use Rheacid\Core\Thermometry\VerificationMethod;
 use Rheacid\Core\Thermometry\VerificationVerdict;
@@ -88,6 +90,53 @@ final class ThermometerWords
         };
     }
 
+    /** @return non-empty-array<string, string> what is ticked of how a bath was made, by a short key */
+    public static function bath(VerificationMethod $method, int $immersionMm): array
+    {
+        $depth = "$immersionMm mm deep at least: the sensing length is covered";
+
+        return match ($method) {
+            VerificationMethod::Ice, VerificationMethod::Rtd => [
+                'crushed' => 'ice crushed, to the bottom',
+                'water' => 'clean water only just covers it: a slush, nothing floats',
+                'depth' => $depth,
+                'clear' => '25 mm clear of wall and bottom',
+                'stirred' => 'stirred, then waited until steady',
+            ],
+            VerificationMethod::Boiling => [
+                'pure' => 'pure water, no salt, nothing cooked in it',
+                'rolling' => 'a rolling boil',
+                'depth' => $depth,
+                'clear' => 'clear of wall and bottom',
+            ],
+            VerificationMethod::Comparison => [
+                'stirred' => 'bath stirred, at the temperature of use',
+                'near' => 'both tips side by side, at one depth',
+                'depth' => $depth,
+                'steady' => 'waited three to five response times',
+            ],
+        };
+    }
+
+    /** What to do now, in a sentence. */
+    public static function advice(VerificationAdvice $advice, VerificationFacts $check): string
+    {
+        return match ($advice) {
+            VerificationAdvice::FreshBath => match (true) {
+                !$check->isBathTold => 'Nobody said how the bath was made: make a fresh one, tick it, and read again.',
+                in_array(VerificationFinding::BathSuspect, $check->findings, true) => 'Suspect the bath before the probe: make a fresh one and read again.',
+                in_array(VerificationFinding::Unsteady, $check->findings, true) => 'Stir, wait until it stands still, and read again.',
+                $check->hasUsableCorrection() => 'Make a fresh bath and read again: if it shows the same, a correction may be used.',
+                in_array(VerificationFinding::ReferenceTooCoarse, $check->findings, true) => 'The reference is too coarse to decide: read again beside a better known one, or boiling by pressure instead of elevation.',
+                default => 'Read again in a fresh bath, five readings: a smaller spread may decide.',
+            },
+            VerificationAdvice::Use => 'It can be used.',
+            VerificationAdvice::Correct => 'A fresh bath has shown the same: use it with the correction.',
+            VerificationAdvice::Adjust => 'Adjust it at its nut or screw, then check it again as left.',
+            VerificationAdvice::OutOfUse => $check->isDamp() ? 'Take it out of use: dry it, look at seal and cable, or replace it.' : 'Take it out of use, or replace it.',
+        };
+    }
+
     /** Why the next date is what it is, and what would change it. */
     public static function interval(IntervalPlan $plan, float $toleranceC): string
     {
@@ -100,7 +149,7 @@ final class ThermometerWords
                 ? "Doubled to $days: $plan->pooledFrom alike probes in like service have held together, without a shift over $shift °C."
                 : "Doubled to $days: $plan->needed checks in a row without a shift over $shift °C.",
             IntervalReason::Capped => $plan->service->capDays !== null && $plan->nextDays === $plan->service->capDays ? "Capped at $days by a third party." : "Kept at $days, the bound of the policy.",
-            IntervalReason::Keep => $plan->goodInRow === 0 ? "Kept at $days, newly earned: the count begins anew. $plan->needed good checks without a shift over $shift °C would double it; one outside the tolerance halves it." : "Kept at $days: $plan->goodInRow good " . ($plan->goodInRow === 1 ? 'check' : 'checks') . " in a row. $left more without a shift over $shift °C would double it; one outside the tolerance halves it.",
+            IntervalReason::Keep => !$plan->isProven ? "Kept at $days: this check proved neither that it is within nor that it is outside." : ($plan->goodInRow === 0 ? "Kept at $days, newly earned: the count begins anew. $plan->needed good checks without a shift over $shift °C would double it; one outside the tolerance halves it." : "Kept at $days: $plan->goodInRow good " . ($plan->goodInRow === 1 ? 'check' : 'checks') . " in a row. $left more without a shift over $shift °C would double it; one outside the tolerance halves it."),
         };
         $stresses = $plan->service->stresses === [] ? '' : sprintf(' Shortened from %s by %s.', self::days($plan->earnedDays), implode(' and ', array_map(self::stress(...), $plan->service->stresses)));
 

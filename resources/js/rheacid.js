@@ -57,6 +57,9 @@ document.addEventListener('click', (event) => {
 });
 
 document.addEventListener('change', (event) => {
+    if (event.target.matches('[data-ticks-all]')) {
+        document.querySelectorAll(`[name="${event.target.name}"]`).forEach((box) => { box.checked = event.target.checked; });
+    }
     if (event.target.matches('[data-submits]')) event.target.form.requestSubmit();
 });
 

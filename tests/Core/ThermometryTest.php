@@ -29,6 +29,8 @@ use Rheacid\Core\Thermometry\Service;
 use Rheacid\Core\Thermometry\StationPressure;
 use Rheacid\Core\Thermometry\Stress;
 use Rheacid\Core\Thermometry\Verification;
+use Rheacid\Core\Thermometry\VerificationAdvice;
+use Rheacid\Core\Thermometry\VerificationFacts;
 use Rheacid\Core\Thermometry\VerificationFinding;
 use Rheacid\Core\Thermometry\VerificationMethod;
 use Rheacid\Core\Thermometry\VerificationVerdict;
@@ -75,6 +77,48 @@ final class ThermometryTest extends TestCase
     {
         self::assertSame([Outcome::Use, Outcome::Replaced, Outcome::OutOfUse], Outcome::allowed(VerificationVerdict::Within, false, false));
         self::assertSame([Outcome::Correct, Outcome::Adjusted, Outcome::Replaced, Outcome::OutOfUse], Outcome::allowed(VerificationVerdict::Outside, true, true));
+    }
+
+    public function test_what_is_advised_first_is_the_bath_then_the_probe(): void
+    {
+        $advised = static fn(VerificationVerdict $verdict, float $error = 0.5, array $findings = [], bool $isConfirmed = false, bool $isDial = false, bool $isTold = true, ?float $megaohm = null, VerificationMethod $method = VerificationMethod::Ice): VerificationAdvice
+            => (new VerificationFacts($method, $verdict, $error, 0.2, 0.0, $findings, $megaohm, null, $isTold))->advised($isConfirmed, $isDial);
+
+        self::assertSame(VerificationAdvice::FreshBath, $advised(VerificationVerdict::Outside, 1.4, [VerificationFinding::BathSuspect], isDial: true), 'before it is adjusted or taken out');
+        self::assertSame(VerificationAdvice::FreshBath, $advised(VerificationVerdict::Outside, 2.9));
+        self::assertSame(VerificationAdvice::Correct, $advised(VerificationVerdict::Outside, 2.9, isConfirmed: true));
+        self::assertSame(VerificationAdvice::Adjust, $advised(VerificationVerdict::Outside, 2.9, isDial: true));
+        self::assertSame(VerificationAdvice::FreshBath, $advised(VerificationVerdict::Outside, 2.9, isDial: true, isTold: false));
+        self::assertSame(VerificationAdvice::Use, $advised(VerificationVerdict::Within));
+        self::assertSame(VerificationAdvice::FreshBath, $advised(VerificationVerdict::Inconclusive));
+        self::assertSame(VerificationAdvice::OutOfUse, $advised(VerificationVerdict::Within, megaohm: 3.0, method: VerificationMethod::Rtd));
+        self::assertSame(VerificationAdvice::OutOfUse, $advised(VerificationVerdict::Outside, method: VerificationMethod::Rtd));
+        self::assertFalse((new VerificationFacts(VerificationMethod::Ice, VerificationVerdict::Within, 0.5, 0.2, 0.0, [], isBathTold: false))->hasUsableCorrection(), 'a bath that nobody told about');
+    }
+
+    public function test_what_proves_nothing_and_what_has_shifted_count_for_no_interval(): void
+    {
+        $checks = static function (float ...$errors): array {
+            $all = [];
+            foreach (array_values($errors) as $i => $error) {
+                $all[] = ['on' => sprintf('2026-%02d-01', $i + 1), 'error' => $error, 'tolerance' => 1.0];
+            }
+
+            return $all;
+        };
+        $plan = static fn(array $own): IntervalPlan => IntervalPlan::after(30, $own, null, new Service(30));
+        $steady = $checks(0.1, 0.1, 0.1, 0.1, 0.1);
+        self::assertSame(IntervalReason::Doubled, $plan($steady)->reason);
+
+        $steady[4]['proven'] = false;
+        self::assertSame([IntervalReason::Keep, 0], [$plan($steady)->reason, $plan($steady)->goodInRow]);
+        $out = $checks(0.1, 1.1);
+        self::assertSame(IntervalReason::Halved, $plan($out)->reason);
+        $out[1]['proven'] = false;
+        self::assertSame([IntervalReason::Keep, 30], [$plan($out)->reason, $plan($out)->nextDays], 'not proven is not outside');
+
+        self::assertSame([IntervalReason::Keep, 4], [$plan($checks(0.6, 0.1, 0.1, 0.1, 0.1, 0.1))->reason, $plan($checks(0.6, 0.1, 0.1, 0.1, 0.1, 0.1))->goodInRow], 'the one that shifted is no good one');
+        self::assertSame(IntervalReason::Doubled, $plan($checks(0.6, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1))->reason);
     }
 
     public function test_a_check_covers_its_neighbourhood(): void

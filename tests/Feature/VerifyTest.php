@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use Illuminate\Http\UploadedFile;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Core\Care\ThermometerState;
+use Rheacid\Core\Thermometry\BoilingPoint;
 use Rheacid\Core\Thermometry\VerificationFinding;
 use Rheacid\Core\Thermometry\VerificationVerdict;
 use Rheacid\Models\MeasurementDraft;
@@ -79,7 +80,7 @@ final class VerifyTest extends ThermometerTestCase
         yield 'words' => [['readings' => ['cold', '0.1', '0.1']], 'readings', 'not understood'];
         yield 'a boil without pressure' => [$boiling, 'pressure', 'The air pressure is needed'];
         yield 'a pressure of no place' => [[...$boiling, 'pressure' => '1013'], 'pressure', 'outside 30 to 110 kPa'];
-        yield 'reduced to sea level, it seems' => [[...$boiling, 'pressure' => '1018 hPa', 'elevation' => '600'], 'pressure', 'Is it reduced to sea level'];
+        yield 'reduced to sea level, it seems' => [[...$boiling, 'pressure' => '1018 hPa', 'elevation' => '600'], 'pressure', 'Both the air pressure and the elevation are filled'];
         yield 'an elevation of ninety kilometres' => [[...$boiling, 'elevation' => '90 km'], 'elevation', 'from −400 to 9000 m'];
         yield 'no reference' => [['method' => 'comparison', ...$three], 'reference', 'Choose the reference thermometer'];
         yield 'a reference without certificate' => [['method' => 'comparison', 'reference' => 'T-03', 'reference_c' => '0', ...$three], 'reference', 'has no certificate on record'];
@@ -106,6 +107,47 @@ final class VerifyTest extends ThermometerTestCase
         self::assertEqualsWithDelta($boil(['pressure' => '95.46']), $boil(['pressure' => '954.6 hPa']), 1e-3);
         self::assertEqualsWithDelta($boil(['pressure' => '716.0 mmHg']), $boil(['pressure' => '954.6 mbar']), 0.01);
         self::assertEqualsWithDelta($boil(['elevation' => '500']), $boil(['pressure' => '1013.25 hPa', 'reduced' => 'yes', 'elevation' => '500']), 1e-3);
+    }
+
+    public function test_the_site_says_once_which_pressure_its_barometer_gives(): void
+    {
+        $this->actingAs($this->people['lead'])->post('/verify/elevation', ['elevation' => '350', 'barometer' => 'sea-level', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $check = $this->checks('T-08', ['method' => 'boiling', 'readings' => ['98.8', '98.8', '98.8'], 'pressure' => '1013.25 hPa']);
+        self::assertEqualsWithDelta(BoilingPoint::celsius(BoilingPoint::kpaAt(350)), $check->reference_c, 1e-3, 'taken back from sea level without a word');
+        self::assertStringContainsString('reduced to sea level', (string) $check->rests_on);
+
+        $this->post('/verify/elevation', ['elevation' => '350', 'barometer' => 'here', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $boil = fn(array $typed) => $this->post('/verify/' . $this->named('T-08')->id, ['method' => 'boiling', 'readings' => ['98.8', '98.8', '98.8'], ...$typed, 'form' => self::formId()]);
+        $boil(['pressure' => '1013.25 hPa'])->assertSessionHasErrors('pressure');
+        self::assertStringContainsString('Is it reduced to sea level', (string) session('errors')->first('pressure'));
+        $boil(['pressure' => '1013.25 hPa', 'elevation' => '350'])->assertSessionHasErrors('pressure');
+        self::assertStringContainsString('Empty the one that is not meant', (string) session('errors')->first('pressure'));
+    }
+
+    public function test_an_ice_bath_that_nobody_told_about_is_marked_and_makes_no_correction(): void
+    {
+        foreach ([1, 2] as $_) {
+            $check = $this->checks('T-08', ['bath' => [], 'readings' => ['0.5', '0.5', '0.5']]);
+            $this->wait(60);
+        }
+        $this->concludes($check, 'correct')->assertSessionHasErrors('outcome');
+        $this->get("/thermometer-checks/$check->id")->assertSee('Bath not told.')->assertSee('+0.50');
+
+        self::assertSame(['crushed', 'depth'], $this->checks('T-08', ['bath' => ['depth', 'crushed', 'nonsense'], 'readings' => ['0.5', '0.5', '0.5']])->bath, 'only what is offered is taken');
+    }
+
+    public function test_a_new_thermometer_is_asked_where_it_is_used_and_what_vouches_for_it(): void
+    {
+        $new = ['code' => 'T-40', 'name' => 'Kettle probe', 'kind' => 'thermistor stick', 'resolution_c' => '0.1', 'place' => 'Kettle', 'use_low_c' => '20', 'use_high_c' => '95'];
+        $this->post('/ready/add/thermometer', [...$new, 'form' => self::formId()])->assertSessionHasNoErrors();
+        self::assertSame(['Kettle', 95.0, null], [$this->named('T-40')->service()->place, $this->named('T-40')->service()->use_high_c, $this->named('T-40')->service()->certificate]);
+
+        $this->get('/ready/add/thermometer')->assertDontSee('Tolerance class');
+        $certified = [...$new, 'code' => 'T-41', 'tolerance_class' => 'IEC 60751 A', 'certificate' => 'K-77', 'certificate_expanded_u_c' => '0.05', 'certificate_due_on' => '2027-06-30'];
+        $this->actingAs($this->people['lead'])->post('/ready/add/thermometer', [...$certified, 'certificate_due_on' => '', 'form' => self::formId()])->assertSessionHasErrors('certificate_due_on');
+        $this->post('/ready/add/thermometer', [...$certified, 'form' => self::formId()])->assertSessionHasNoErrors();
+        $service = $this->named('T-41')->service();
+        self::assertSame(['IEC 60751', 'A', true], [$service->tolerance_standard, $service->tolerance_class, $service->isReference()]);
     }
 
     public function test_a_loggers_file_gives_its_readings_where_it_came_to_rest_and_an_empty_one_is_told(): void

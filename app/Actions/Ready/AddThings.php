@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Ready;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\Gate;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Person;
+use Rheacid\Models\Thermometer;
+use Rheacid\Models\ThermometerService;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
+use Rheacid\Rights\Right;
 
 /** Puts things on the shelf: all of them or none. */
 final class AddThings
@@ -24,12 +28,17 @@ final class AddThings
      */
     public function __invoke(Person $by, IdempotencyKey $form, array $things): Model
     {
-        return Recording::once($by, $form, 'add to the shelf', $things[0]::class, static function (Entry $entry) use ($things): Model {
+        return Recording::once($by, $form, 'add to the shelf', $things[0]::class, static function (Entry $entry) use ($by, $things): Model {
             foreach ($things as $thing) {
                 // A second try after a conflict begins with a thing that was not saved.
                 $thing->exists = false;
                 $thing->setAttribute('id', null);
+                $service = $thing instanceof Thermometer && $thing->relationLoaded('newestService') ? $thing->newestService : null;
+                $thing->unsetRelation('newestService');
                 $entry->add($thing);
+                if ($service !== null) {
+                    self::serve($entry, $by, $thing, $service);
+                }
                 if ($thing instanceof Lot) {
                     SimulatedBench::pour($thing);
                 }
@@ -37,5 +46,14 @@ final class AddThings
 
             return $things[0];
         });
+    }
+
+    /** How a thermometer is used from the first day; what it may be off and whether it vouches for others is the lead's. */
+    private static function serve(Entry $entry, Person $by, Model $thermometer, ThermometerService $service): void
+    {
+        if ($service->tolerance_class !== null || $service->certificate !== null) {
+            Gate::forUser($by)->authorize(Right::Lead->value);
+        }
+        $entry->add($service->replicate()->fill(['thermometer_id' => $thermometer->getKey(), 'at' => $entry->at, 'person_id' => $by->id]));
     }
 }

@@ -97,7 +97,7 @@ final class RecordVerification
         $error = $values['error_c'];
         assert(is_float($reference) && is_float($error));
         [$low, $high] = VerifiedRange::of($method, $reference);
-        $next = NextInterval::of($thermometer, ['on' => SiteClock::local($entry->at)->toDateString(), 'error' => $error, 'tolerance' => $toleranceC]);
+        $next = NextInterval::of($thermometer, ['on' => SiteClock::local($entry->at)->toDateString(), 'error' => $error, 'tolerance' => $toleranceC, 'proven' => $verdict !== VerificationVerdict::Inconclusive]);
 
         $verification = $entry->add(new Verification([
             ...$values,
@@ -108,7 +108,7 @@ final class RecordVerification
             'verdict' => $verdict,
             'verified_low_c' => $low,
             'verified_high_c' => $high,
-            'confirms_id' => $before !== null && SiteClock::local($before->at)->isSameDay(SiteClock::local($entry->at)) && $before->toCore()->isRepeatedBy($method, $reference) ? $before->id : null,
+            'confirms_id' => $before !== null && $before->isToday() && $before->toCore()->isRepeatedBy($method, $reference) ? $before->id : null,
             'as_left' => $before?->outcome?->outcome === Outcome::Adjusted,
             'earned_days' => $next->earnedDays,
             'interval_days' => $next->nextDays,

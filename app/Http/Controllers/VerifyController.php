@@ -16,6 +16,7 @@ use Rheacid\Board\Lines;
 use Rheacid\Board\ThermometerLine;
 use Rheacid\Core\Logs\TemperatureLog;
 use Rheacid\Core\Simulation\BathKind;
+use Rheacid\Core\Thermometry\Barometer;
 use Rheacid\Core\Thermometry\VerificationMethod;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Http\Bench;
@@ -40,7 +41,7 @@ final class VerifyController
         };
         usort($thermometers, static fn(ThermometerLine $a, ThermometerLine $b): int => $rank($a) <=> $rank($b));
 
-        return view('verify.index', ['thermometers' => $thermometers, 'elevation' => SiteElevation::current()]);
+        return view('verify.index', ['thermometers' => $thermometers, 'site' => SiteElevation::newest()]);
     }
 
     public function show(Request $request, Thermometer $thermometer, SimulatedBench $bench): View
@@ -82,8 +83,8 @@ final class VerifyController
 
     public function elevation(Request $request, SetElevation $set): RedirectResponse
     {
-        $request->validate(['elevation' => ['required', 'string', new Measured(Quantity::Elevation)]], ['elevation.required' => Quantity::Elevation->accepted()]);
-        $set(Bench::person($request), IdempotencyKey::from($request), Quantity::Elevation->read((string) $request->string('elevation')));
+        $request->validate(['elevation' => ['required', 'string', new Measured(Quantity::Elevation)], 'barometer' => ['nullable', Rule::enum(Barometer::class)]], ['elevation.required' => Quantity::Elevation->accepted()]);
+        $set(Bench::person($request), IdempotencyKey::from($request), Quantity::Elevation->read((string) $request->string('elevation')), $request->enum('barometer', Barometer::class));
 
         return redirect()->route('verify')->with('done', 'The elevation of the site is kept.');
     }

@@ -4,7 +4,7 @@
     <tr><th>Thermometer</th><td>{{ $check->thermometer->code }} · {{ $check->thermometer->name }}, {{ $check->thermometer->kind->words() }}, digit {{ Rheacid\Core\Numbers::plain($check->thermometer->resolution_c) }} °C</td></tr>
     <tr><th>Verified</th><td>{{ Rheacid\SiteClock::full($check->at) }}, by {{ $check->person->name }}, {{ Rheacid\Core\Words\ThermometerWords::method($check->method) }}{{ $check->as_left ? ', as left' : '' }}</td></tr>
     <tr><th>Reference</th><td>{{ $check->rests_on }}</td></tr>
-    <tr><th>Readings</th><td>{{ $screen->readings() === [] ? $screen->big() . ' ' . $screen->unit() : implode('; ', $screen->readings()) . ' ' . $screen->unit() }}</td></tr>
+    <tr><th>Readings</th><td>{{ $screen->readings() === [] ? $screen->read() : implode('; ', $screen->readings()) . ' °' . ($screen->check->unit ?? 'C') }}</td></tr>
     <tr><th>Error</th><td>{{ Rheacid\Core\Numbers::fixed($check->error_c, 2) }} °C, expanded uncertainty {{ Rheacid\Core\Numbers::fixed($check->expanded_u_c, 2) }} °C (k = 2)</td></tr>
     <tr><th>Tolerance</th><td>± {{ Rheacid\Core\Numbers::plain($check->tolerance_c ?? 1.0) }} °C</td></tr>
     <tr><th>Verdict</th><td><strong>{{ $screen->head }}</strong> {{ $screen->sentence }}</td></tr>

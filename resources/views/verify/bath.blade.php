@@ -17,6 +17,7 @@
         <div class="bath">
             <x-bath :screen="$screen" />
             <div>
+                <label class="form-check"><input class="form-check-input" type="checkbox" name="bath[]" value="all" data-ticks-all @checked(in_array('all', (array) old('bath', []), true))> <b>all as drawn</b></label>
                 @foreach ($screen->ticks() as $key => $words)<label class="form-check tick-{{ $key }}"><input class="form-check-input" type="checkbox" name="bath[]" value="{{ $key }}" @checked(in_array($key, (array) old('bath', []), true))> {{ $words }}</label>@endforeach
                 @if ($screen->method === VerificationMethod::Boiling)<p class="caution">Steam and boiling water burn: glove, sleeve, face away. Follow your site’s rules and local codes.</p>@endif
             </div>
@@ -30,7 +31,7 @@
                 <x-field name="unit" label="Read in"><select class="form-select" id="f-unit" name="unit"><option value="C" @selected($unit === 'C')>°C</option><option value="F" @selected($unit === 'F')>°F</option></select></x-field>
                 @if ($screen->method === VerificationMethod::Boiling)
                     <x-field name="pressure" label="Air pressure" help="kPa, hPa or mmHg: as a barometer here reads it" inputmode="text" />
-                    <x-field name="reduced" label="Is it reduced to sea level?"><select class="form-select" id="f-reduced" name="reduced"><option value="" @selected(old('reduced') === null || old('reduced') === '')>as read here</option><option value="no" @selected(old('reduced') === 'no')>no, certainly as read here</option><option value="yes" @selected(old('reduced') === 'yes')>yes, from a weather report</option></select></x-field>
+                    <x-field name="reduced" label="Which pressure is it?"><select class="form-select" id="f-reduced" name="reduced"><option value="" @selected(old('reduced') === null || old('reduced') === '')>as the site’s barometer gives it{{ $screen->barometer === null ? '' : ': ' . $screen->barometer->words() }}</option><option value="no" @selected(old('reduced') === 'no')>read here, at this height</option><option value="yes" @selected(old('reduced') === 'yes')>reduced to sea level, from a weather report</option></select></x-field>
                     <x-field name="elevation" label="Or the elevation" :help="'poorer: weather moves it by 0.8 °C' . ($screen->elevation === null ? '' : '; the site lies at ' . Rheacid\Core\Numbers::plain($screen->elevation) . ' m')" inputmode="text" />
                 @elseif ($screen->method === VerificationMethod::Comparison)
                     <x-field name="reference" label="Reference thermometer"><select class="form-select" id="f-reference" name="reference"><option value="">choose</option>@foreach ($screen->references as $reference)<option value="{{ $reference->code }}" @selected(old('reference') === $reference->code || $screen->references->count() === 1)>{{ $reference->code }} · ± {{ Rheacid\Core\Numbers::plain($reference->service()->certificate_expanded_u_c) }} °C</option>@endforeach</select></x-field>
@@ -78,7 +79,7 @@
         @if ($screen->last)
             <h2>Last check</h2>
             <p><a href="{{ route('verifications.show', $screen->last) }}">{{ Rheacid\SiteClock::short($screen->last->at) }}</a>, {{ ThermometerWords::method($screen->last->method) }}: {{ ThermometerWords::error($screen->last->error_c, $screen->last->expanded_u_c) }}</p>
-            @if ($screen->last->outcome === null && $screen->last->toCore()->hasUsableCorrection())<p class="soft">This bath would confirm it: a correction is used only after a fresh bath has shown it again.</p>@endif
+            @if ($screen->wouldConfirm())<p class="soft">This bath can confirm it{{ $screen->method === VerificationMethod::Ice ? ', if what it is made of is ticked' : ' within 2 °C of ' . Rheacid\Core\Numbers::fixed($screen->last->reference_c, 1) . ' °C' }}: a correction is used only after a fresh bath has shown it again.</p>@endif
             @if ($screen->last->outcome?->outcome === Rheacid\Core\Thermometry\Outcome::Adjusted)<p><x-state is="care">It was adjusted: this check is its state as left.</x-state></p>@endif
         @endif
         @if ($thermometer->kind === Rheacid\Core\Thermometry\ThermometerKind::Glass)<p class="caution">Glass, and mercury in it, never near food: a broken one makes everything within reach a foreign-body case. Collect mercury by your site’s rules and local codes.</p>@endif

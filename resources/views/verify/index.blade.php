@@ -18,9 +18,9 @@
             <dt>Adjustment</dt><dd>it was changed: as found before, as left after</dd>
         </dl>
         <h2>Elevation of the site</h2>
-        <p>{{ $elevation === null ? 'Not known yet.' : Rheacid\Core\Numbers::plain($elevation) . ' m' }}</p>
+        <p>{{ $site === null ? 'Not known yet.' : Rheacid\Core\Numbers::plain($site->elevation_m) . ' m; ' . ($site->barometer === null ? 'nobody has said which pressure its barometer gives.' : 'its barometer gives ' . $site->barometer->words() . '.') }}</p>
         @can('lead')
-            <form method="post" action="{{ route('verify.elevation') }}"><x-form-id /><x-field name="elevation" label="Set it" help="m, or ft" inputmode="text" /><button class="do quiet apart">Keep</button></form>
+            <form method="post" action="{{ route('verify.elevation') }}"><x-form-id /><x-field name="elevation" label="Elevation" help="m, or ft" inputmode="text" :value="$site === null ? null : Rheacid\Core\Numbers::plain($site->elevation_m)" /><x-field name="barometer" label="Its barometer gives"><select class="form-select" id="f-barometer" name="barometer">@foreach (Rheacid\Core\Thermometry\Barometer::cases() as $one)<option value="{{ $one->value }}" @selected(old('barometer', $site?->barometer?->value) === $one->value)>{{ $one->words() }}</option>@endforeach</select></x-field><button class="do quiet apart">Keep</button></form>
         @endcan
         <h2>See</h2>
         <ul class="links"><li><a href="{{ route('verify.alike') }}">Alike probes side by side</a></li><li><a href="{{ route('verify.reference') }}">Reference values, and what an error costs</a></li></ul>

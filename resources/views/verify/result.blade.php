@@ -1,13 +1,15 @@
 @use(Rheacid\Core\Thermometry\Outcome)
 @use(Rheacid\Core\Thermometry\RtdVerification)
+@use(Rheacid\Core\Thermometry\VerificationAdvice)
 @use(Rheacid\Core\Words\ThermometerWords)
 @php($check = $screen->check)
 @php($thermometer = $check->thermometer)
 <x-house :title="'Checked · ' . $thermometer->code . ' ' . $thermometer->name" room="Verify">
     <p class="what">{{ Rheacid\SiteClock::full($check->at) }}, by {{ $check->person->name }} · {{ ThermometerWords::method($check->method) }}{{ $check->as_left ? ' · as left, after it was adjusted' : ($check->outcome?->outcome === Outcome::Adjusted ? ' · as found' : '') }}</p>
-    <div class="big"><span class="n">{{ $screen->big() }}</span><span class="unit">{{ $screen->unit() }}<br>@if ($screen->readings() !== []){{ implode(' · ', $screen->readings()) }}{{ $check->source === Rheacid\Bench\Source::Simulated ? ', simulated bath' : ($check->source === Rheacid\Bench\Source::Imported ? ', from a log' : '') }}@else deviation {{ Rheacid\Core\Numbers::fixed($check->error_c, 2) }} °C @endif</span></div>
+    <p class="verdict answer"><x-state :is="$screen->sign">{{ $screen->head }}</x-state> <span>{{ $screen->sentence }} @if ($check->outcome === null)<b>{{ $screen->advice }}</b>@endif</span></p>
+    <div class="big"><span class="n">{{ $screen->big() }}</span><span class="pm">± {{ $screen->uncertainty() }}</span><span class="unit">°{{ $check->unit ?? 'C' }} off: it read {{ $screen->read() }}<br>@if ($screen->readings() !== []){{ implode(' · ', $screen->readings()) }}{{ $check->source === Rheacid\Bench\Source::Simulated ? ', simulated bath' : ($check->source === Rheacid\Bench\Source::Imported ? ', from a log' : '') }}@endif</span></div>
     <x-error-rule :figure="$screen->rule" />
-    <p class="verdict"><x-state :is="$screen->sign">{{ $screen->head }}</x-state> {{ $screen->sentence }}</p>
+    @unless ($check->isBathTold())<p class="verdict"><x-state is="care">Bath not told.</x-state> Nothing was ticked of how the ice was made: this check makes no correction.</p>@endunless
     @if ($check->insulation_megaohm !== null)
         @php($good = $check->insulation_megaohm >= RtdVerification::GOOD_INSULATION_MEGAOHM)
         <p class="verdict"><x-state :is="$good ? 'met' : 'fail'">Insulation {{ Rheacid\Core\Numbers::plain($check->insulation_megaohm) }} MΩ{{ $good ? '.' : ': low.' }}</x-state> {{ $good ? 'At least 100 MΩ is needed.' : 'At least 100 MΩ is needed: a damp or damaged probe reads low, and a good reading proves nothing. Dry it, look at seal and cable, or replace it.' }}</p>
@@ -16,8 +18,6 @@
     @foreach ($check->found() as $finding)<p class="verdict"><x-sign is="care" /> <span>{{ ThermometerWords::finding($finding) }}</span></p>@endforeach
     @if ($check->outcome)
         <p class="verdict"><x-state :is="in_array($check->outcome->outcome, [Outcome::Use, Outcome::Correct], true) ? 'met' : 'care'">{{ ucfirst(ThermometerWords::outcome($check->outcome->outcome)) }}.</x-state> {{ $check->outcome->outcome === Outcome::Correct ? 'Correction ' . $screen->correction . ', applied to every later reading and shown on it.' : '' }} {{ $check->outcome->note }} <span class="soft">{{ $check->outcome->person->name }}, {{ Rheacid\SiteClock::short($check->outcome->at) }}</span></p>
-    @elseif ($check->toCore()->hasUsableCorrection() && $screen->choices !== [])
-        <p class="verdict"><x-sign is="idle" /> <span>{{ $check->isConfirmed() ? 'A fresh bath has shown the same: it can be used with ' . $screen->correction . '.' : 'The error is larger than its uncertainty. A fresh bath that shows it again would allow a correction.' }}</span></p>
     @endif
     @if ($screen->touched->isNotEmpty())
         <h2>Readings since the last good check</h2>
@@ -34,14 +34,14 @@
         <x-slot:act>
             <details><summary>Otherwise</summary>
                 <x-field name="note" label="Remark (may stay empty)" maxlength="400" form="conclude" />
-                @foreach ($screen->choices as $outcome)@unless ($outcome === Outcome::Use || $outcome === Outcome::Correct)<button class="do quiet apart" form="conclude" name="outcome" value="{{ $outcome->value }}">{{ ucfirst(ThermometerWords::outcome($outcome)) }}</button> @endunless @endforeach
+                @foreach ($screen->choices as $outcome)@unless (in_array($outcome, [Outcome::Use, Outcome::Correct], true) || $outcome->value === $screen->advised->value)<button class="do quiet apart" form="conclude" name="outcome" value="{{ $outcome->value }}">{{ ucfirst(ThermometerWords::outcome($outcome)) }}</button> @endunless @endforeach
             </details>
-            @unless ($check->method === Rheacid\Core\Thermometry\VerificationMethod::Rtd)<a href="{{ route('verify.show', [$thermometer, 'method' => $check->method->value]) }}">Fresh bath</a>@endunless
-            @if (in_array(Outcome::Correct, $screen->choices, true))
-                @if (in_array(Outcome::Use, $screen->choices, true))<button class="do quiet" form="conclude" name="outcome" value="use">Use as it is</button>@endif
-                <button class="do" form="conclude" name="outcome" value="correct" data-primary>Use with {{ $screen->correction }} <kbd>Enter</kbd></button>
-            @elseif (in_array(Outcome::Use, $screen->choices, true))<button class="do" form="conclude" name="outcome" value="use" data-primary>Use as it is <kbd>Enter</kbd></button>
-            @else<button class="do" form="conclude" name="outcome" value="out-of-use" data-primary>Take out of use <kbd>Enter</kbd></button>@endif
+            @php($fresh = route('verify.show', [$thermometer, 'method' => $check->method->value]))
+            @if ($screen->advised !== VerificationAdvice::FreshBath)<a href="{{ $fresh }}">Fresh bath</a>@endif
+            @if (in_array(Outcome::Use, $screen->choices, true) && $screen->advised !== VerificationAdvice::Use)<button class="do quiet" form="conclude" name="outcome" value="use">Use as it is</button>@endif
+            @if (in_array(Outcome::Correct, $screen->choices, true) && $screen->advised !== VerificationAdvice::Correct)<button class="do quiet" form="conclude" name="outcome" value="correct">Use with {{ $screen->correction }}</button>@endif
+            @if ($screen->advised === VerificationAdvice::FreshBath)<a class="do" href="{{ $fresh }}" data-primary>Fresh bath <kbd>Enter</kbd></a>
+            @else<button class="do" form="conclude" name="outcome" value="{{ $screen->advised->value }}" data-primary>{{ match ($screen->advised) { VerificationAdvice::Correct => 'Use with ' . $screen->correction, VerificationAdvice::Use => 'Use as it is', VerificationAdvice::Adjust => 'It was adjusted', default => 'Take out of use' } }} <kbd>Enter</kbd></button>@endif
         </x-slot>
     @else
         <x-slot:act><a href="{{ route('thermometers.show', $thermometer) }}">Its history</a><a href="{{ route('verifications.certificate', $check) }}">Certificate</a><a class="do" href="{{ route('verify') }}" data-primary>Next thermometer <kbd>Enter</kbd></a></x-slot>

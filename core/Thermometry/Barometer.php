@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Thermometry;
+
+/** Which pressure the barometer of a site gives. */
+enum Barometer: string
+{
+    case Here = 'here';
+    case SeaLevel = 'sea-level';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Here => 'the pressure as it is here',
+            self::SeaLevel => 'the pressure reduced to sea level, as weather reports give it',
+        };
+    }
+}
