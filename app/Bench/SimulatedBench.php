@@ -67,10 +67,13 @@ final class SimulatedBench
         }
     }
 
-    /** @return list<Cup> of the batches that are running or held */
-    public function sampleCups(): array
+    /** @return list<Cup> of the batches that are running or held, the expected one first */
+    public function sampleCups(int $expected): array
     {
-        return $this->read(static fn(Builder $cups) => $cups->join('board', static fn($on) => $on->on('board.thing_id', '=', 'bench_cups.batch_id')->where('board.part', Part::Batch->value)->where('board.is_live', true)));
+        $cups = $this->read(static fn(Builder $cups) => $cups->join('board', static fn($on) => $on->on('board.thing_id', '=', 'bench_cups.batch_id')->where('board.part', Part::Batch->value)->where('board.is_live', true)));
+        usort($cups, static fn(Cup $a, Cup $b): int => ($a->batchId !== $expected) <=> ($b->batchId !== $expected));
+
+        return $cups;
     }
 
     /**

@@ -10,6 +10,8 @@ use Rheacid\Board\ThermometerLine;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\CareSchedule;
 use Rheacid\Core\Care\CareStep;
+use Rheacid\Core\Care\Dirt;
+use Rheacid\Core\Care\SoakSchool;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Care\Priority;
 use Rheacid\Core\Care\ThermometerState;
@@ -56,13 +58,23 @@ final class InstrumentTasks
             }
             foreach (self::schedule($pair) as $due) {
                 if ($due['at'] <= $endOfDay) {
-                    $tasks[] = new Task(Priority::Care, 'ready', CareWords::toDo($due['kind'], $pair->code), sprintf('due since %s · %s', SiteClock::day($due['at']), CareWords::how($due['kind'], $pair->kind) ?? ''), route('pairs.show', $pair->id), 'Log it', 'idle');
+                    $tasks[] = new Task(Priority::Care, 'ready', CareWords::toDo($due['kind'], $pair->code), sprintf('due since %s · %s', SiteClock::day($due['at']), CareWords::how($due['kind'], $pair->kind) ?? ''), route('care.store', $pair->id), CareWords::oneTap($due['kind']), 'idle', act: self::act($due['kind']));
                 }
             }
             array_push($tasks, ...array_filter([self::order($pair)]));
         }
 
         return $tasks;
+    }
+
+    /** The usual of its kind, as the care log takes it. */
+    private static function act(CareKind $kind): string
+    {
+        return match ($kind) {
+            CareKind::Cleaned => $kind->value . ' ' . Dirt::General->value,
+            CareKind::Soak => $kind->value . ' ' . SoakSchool::Usual->value,
+            default => $kind->value,
+        };
     }
 
     /** @return list<array{kind: CareKind, at: CarbonImmutable}> soonest first */

@@ -11,6 +11,7 @@ final readonly class Task
 {
     /**
      * @param string $room where it is done: ready, calibrate, verify, measure, batch
+     * @param string|null $act what one tap writes down, sent to the url; null where the button leads there
      * @param int|null $holderId whose work it is, where it is in somebody's hands
      */
     public function __construct(
@@ -22,5 +23,6 @@ final readonly class Task
         public string $button,
         public string $sign,
         public ?int $holderId = null,
+        public ?string $act = null,
     ) {}
 }

@@ -11,30 +11,31 @@ use Rheacid\Board\BatchLine;
 use Rheacid\Board\DeadlineFacts;
 use Rheacid\Board\Lines;
 use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Limits\JudgedLimit;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Words\LimitWords;
 use Rheacid\Measure\DecisionLines;
+use Rheacid\Measure\Usual;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Decision;
 use Rheacid\Models\Measurement;
 use Rheacid\Today\BatchTasks;
-use Rheacid\View\Figures\AcidRule;
 use Rheacid\View\Figures\SeriesChart;
-use Rheacid\View\Figures\Wall;
 
 /** What the page of a batch shows. */
 final readonly class BatchScreen
 {
     /**
      * @param CursorPaginator<int, Decision> $page
-     * @param list<array{decision: Decision, measurements: list<Measurement>, rule: AcidRule|null, sign: string, word: string}> $rows of the page, the newest first
+     * @param list<array{decision: Decision, measurements: list<Measurement>, distance: string, sign: string, word: string}> $rows of the page, the newest first
      * @param array{sign: string, words: string}|null $outlook of the deadline that comes next
      */
-    private function __construct(public Batch $batch, public BatchLine $line, public CursorPaginator $page, public array $rows, public SeriesChart $chart, public ?array $outlook) {}
+    private function __construct(public Batch $batch, public BatchLine $line, public CursorPaginator $page, public array $rows, public SeriesChart $chart, public ?array $outlook, public ?Usual $usual) {}
 
     public static function of(Batch $batch): self
     {
-        $batch->load(['product.limits', 'newestEvent', 'steps', 'answers']);
+        $batch->load(['product.limits', 'product.method', 'newestEvent', 'steps', 'answers']);
         $line = Lines::batch($batch->id);
         $page = Series::page($batch);
         $next = $batch->state()->isLive() ? $line->next() : null;
@@ -46,6 +47,7 @@ final readonly class BatchScreen
             array_map(static fn(Decision $decision): array => self::row($decision, $batch), array_values($page->items())),
             new SeriesChart(Series::drawn($batch), self::drawnLimits($batch), $batch->started_at->diffInSeconds(CarbonImmutable::now()) / 3600, $next?->forecast),
             $next === null ? null : self::outlook($line, $next),
+            $batch->state()->isLive() && array_diff($batch->product->asks(), array_keys($batch->conditions())) === [] ? Usual::of($batch) : null,
         );
     }
 
@@ -58,22 +60,38 @@ final readonly class BatchScreen
         };
     }
 
-    /** @return array{decision: Decision, measurements: list<Measurement>, rule: AcidRule|null, sign: string, word: string} */
+    /** @return array{decision: Decision, measurements: list<Measurement>, distance: string, sign: string, word: string} */
     private static function row(Decision $decision, Batch $batch): array
     {
         $measurements = $decision->occasion->measurements;
         $lines = DecisionLines::recorded($decision, $batch);
         $worst = $lines->worst();
-        $calibration = $measurements->first(static fn(Measurement $one): bool => $one->calibration !== null)?->calibration;
         $isDoubtful = $measurements->contains(static fn(Measurement $one): bool => $one->isInDoubt());
 
         return [
             'decision' => $decision,
             'measurements' => array_values($measurements->all()),
-            'rule' => $decision->measurand !== Measurand::Ph ? null : new AcidRule($decision->value, $decision->expanded_u, $calibration === null ? [] : [$calibration->bracket_low_ph, $calibration->bracket_high_ph], Wall::all($lines)),
+            'distance' => self::distance($lines),
             'sign' => $isDoubtful ? 'fail' : $worst['sign'],
             'word' => $isDoubtful ? 'In doubt: its calibration was voided' : $worst['head'],
         ];
+    }
+
+    /** To the nearest binding limit: what is to spare beyond the uncertainty, or what lacks; before one is due, which comes next. */
+    private static function distance(DecisionLines $lines): string
+    {
+        $binding = array_values(array_filter($lines->due, static fn(JudgedLimit $one): bool => $one->limit->limit->kind->binds()));
+        if ($binding !== []) {
+            usort($binding, static fn(JudgedLimit $a, JudgedLimit $b): int => $a->spare() <=> $b->spare());
+            return rtrim(LimitWords::tail($binding[0]), '.');
+        }
+        foreach ($lines->notDue as $one) {
+            if ($one->limit->limit->kind->binds()) {
+                return LimitWords::written($one->limit) . ' not due';
+            }
+        }
+
+        return 'no binding limit';
     }
 
     /** @return list<ProductLimit> on pH, those whose condition is true */

@@ -6,10 +6,12 @@ namespace Rheacid\View;
 
 use Rheacid\Batches\Judging;
 use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\Source;
 use Rheacid\Board\BottleLine;
 use Rheacid\Board\Lines;
 use Rheacid\Core\Care\CareStep;
 use Rheacid\Core\Care\PairStatus;
+use Rheacid\Core\Numbers;
 use Rheacid\Core\Solutions\BufferLot;
 use Rheacid\Core\Solutions\BufferPlan;
 use Rheacid\Core\Solutions\ControlBuffer;
@@ -41,6 +43,7 @@ final readonly class BeginRunScreen
         public array $expected,
         public bool $simulated,
         public string $asked,
+        public Source $source,
     ) {}
 
     public static function of(Pair $pair, DayPlan $plan, SimulatedBench $bench): self
@@ -70,7 +73,37 @@ final readonly class BeginRunScreen
             $plan->expectedPh(),
             $bench->knows($pair->electrode),
             self::asked($pair, $order, $readBack, $plan->expectedPh()),
+            self::source($pair, $bench->knows($pair->electrode)),
         );
+    }
+
+    /** Where the readings came from the last time. */
+    private static function source(Pair $pair, bool $isOnBench): Source
+    {
+        $last = CalibrationRun::query()->where('pair_id', $pair->id)->whereIn('source', [Source::Simulated, Source::Typed])->orderByDesc('id')->first()?->source;
+
+        return $last === Source::Typed || !$isOnBench ? Source::Typed : Source::Simulated;
+    }
+
+    /** The proposal in a line: "7.00 from Q-27 → 4.01 from Q-28 → read back in R-07". */
+    public function line(): string
+    {
+        $nominal = array_column(array_map(static fn(array $one): array => [$one['line']->code, $one['line']->nominalPh], $this->bottles), 1, 0);
+        $steps = array_map(static fn(string $code): string => sprintf('%s from %s', Numbers::fixed((float) ($nominal[$code] ?? 0), 2), $code), $this->order);
+
+        return $steps === [] ? 'Choose the buffers' : implode(' → ', [...$steps, $this->readBack === null ? 'read back in the first one' : "read back in $this->readBack"]);
+    }
+
+    /** @return list<array{line: BottleLine, words: string, usable: bool}> */
+    public function usable(): array
+    {
+        return array_values(array_filter($this->bottles, static fn(array $one): bool => $one['usable']));
+    }
+
+    /** @return list<array{line: BottleLine, words: string, usable: bool}> */
+    public function barred(): array
+    {
+        return array_values(array_filter($this->bottles, static fn(array $one): bool => !$one['usable']));
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\View;
 
 use Rheacid\Bench\CellReading;
+use Rheacid\Bench\Cup;
 use Rheacid\Bench\Immersion;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Core\Electrode\CalibrationFit;
@@ -75,6 +76,16 @@ final readonly class LiveReading
     private static function drawn(Immersion $immersion, CoreTrace $trace, SettlingCriterion $in, float $windowS, string $url, string $judgedBy, string $raw): self
     {
         return new self($url, new SettlingTrace($trace, $in->progress($trace, $windowS), $in, $windowS), $immersion->cupId, $immersion->speed, $judgedBy, $raw, $trace->points[count($trace->points) - 1][2], $trace->lastSecond());
+    }
+
+    /**
+     * Where the electrode belongs now, unless it stands there.
+     *
+     * @param Cup|null $expected the cup that the work asks for
+     */
+    public function next(?Cup $expected): ?int
+    {
+        return $expected === null || ($this->figure !== null && $this->cupId === $expected->id) ? null : $expected->id;
     }
 
     public function isSettled(): bool

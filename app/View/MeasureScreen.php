@@ -60,7 +60,7 @@ final readonly class MeasureScreen
             $batch,
             $draft->method->rules($draft->sample->occasion->stage),
             self::live($draft, $bench),
-            $draft->source === Source::Simulated ? $bench->sampleCups() : [],
+            $draft->source === Source::Simulated ? $bench->sampleCups($batch->id) : [],
             $assessment,
             $lines,
             $assessment === null || $lines === null ? null : new AcidRule($assessment->portion->value, $assessment->portion->expandedU, $draft->calibration->calibrationFunction()->buffers(), Wall::all($lines), self::earlier($batch, CarbonImmutable::instance($draft->sample->drawn_at), $draft->sample->occasion_id)),

@@ -49,6 +49,16 @@ final class CareWords
         };
     }
 
+    /** On the button that writes it down in one tap. */
+    public static function oneTap(CareKind $kind): string
+    {
+        return match ($kind) {
+            CareKind::Cleaned => 'Cleaned, no special dirt',
+            CareKind::Soak => 'It soaks now, 2 h',
+            default => ucfirst(self::happened($kind)),
+        };
+    }
+
     /** How it is done; null where nothing needs saying. */
     public static function how(CareKind $kind, ElectrodeKind $of): ?string
     {

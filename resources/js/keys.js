@@ -1,27 +1,32 @@
-// Shortcuts for people at a keyboard; never while typing, and off where somebody has switched them off.
-const SWITCH = 'rheacid keys';
+// Shortcuts for people at a keyboard or with a foot switch; never while typing, and off where somebody has switched them off.
+import { isOn } from './switches.js';
 
 const isTyping = (target) => target.closest('input, select, textarea, dialog') !== null;
 
+// Enter does what the screen asks for now: while Accept sleeps, the electrode goes where it belongs.
+function primary() {
+    const accept = document.querySelector('[data-primary]');
+    const next = document.querySelector('[data-next]');
+
+    return next && (!accept || accept.getAttribute('aria-disabled') === 'true') ? next : accept;
+}
+
 export function listenToKeys() {
-    const box = document.querySelector('[data-keys]');
-    if (box) {
-        box.checked = localStorage.getItem(SWITCH) !== 'off';
-        box.addEventListener('change', () => localStorage.setItem(SWITCH, box.checked ? 'on' : 'off'));
-    }
     document.addEventListener('keydown', (event) => {
         if (event.ctrlKey || event.altKey || event.metaKey || isTyping(event.target)) return;
         if (event.key === '?') {
             document.querySelector('#shortcuts')?.showModal();
-        } else if (localStorage.getItem(SWITCH) === 'off') {
+        } else if (!isOn('keys')) {
             return;
         } else if (event.key === '/') {
             event.preventDefault();
             document.querySelector('.top input')?.focus();
         } else if (event.key === 'Enter' && !event.target.closest('a, button, summary')) {
-            document.querySelector('[data-primary]')?.click();
+            primary()?.click();
         } else if (/^[1-9]$/.test(event.key)) {
-            document.querySelectorAll('.rail li a')[Number(event.key) - 1]?.click();
+            // A digit never leaves work that is under way.
+            const places = document.querySelector('[data-accept]') ? '.bench button[name=cup]' : '.rail li a';
+            document.querySelectorAll(places)[Number(event.key) - 1]?.click();
         }
     });
 }

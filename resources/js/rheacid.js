@@ -2,6 +2,8 @@
 import htmx from 'htmx.org';
 import { keepWhatIsTyped } from './kept.js';
 import { listenToKeys } from './keys.js';
+import { saySettled, watchOverReading } from './settled.js';
+import { listenToSwitches } from './switches.js';
 
 htmx.config.allowEval = false;
 htmx.config.includeIndicatorStyles = false;
@@ -21,6 +23,7 @@ function followStanding() {
     accept.setAttribute('aria-disabled', settled === 'yes' ? 'false' : 'true');
     accept.querySelector('[data-wait]').textContent = settled === 'yes' || wait === '' ? '' : ` in ${wait} s`;
     document.querySelectorAll('[name=seen_s]').forEach((field) => { field.value = seen; });
+    saySettled(settled === 'yes');
     sayConnected(true);
 }
 document.addEventListener('htmx:afterSwap', followStanding);
@@ -56,6 +59,16 @@ document.addEventListener('click', (event) => {
     }
 });
 
+// A telephone's digits have no minus.
+document.addEventListener('click', (event) => {
+    const button = event.target.closest('[data-sign]');
+    if (!button) return;
+    const field = document.getElementById(button.dataset.sign);
+    field.value = field.value.startsWith('-') || field.value.startsWith('−') ? field.value.slice(1) : `-${field.value}`;
+    field.dispatchEvent(new Event('input', { bubbles: true }));
+    field.focus();
+});
+
 document.addEventListener('change', (event) => {
     if (event.target.matches('[data-ticks-all]')) {
         document.querySelectorAll(`[name="${event.target.name}"]`).forEach((box) => { box.checked = event.target.checked; });
@@ -63,6 +76,10 @@ document.addEventListener('change', (event) => {
     if (event.target.matches('[data-submits]')) event.target.form.requestSubmit();
 });
 
+document.querySelectorAll('[data-scripted]').forEach((element) => element.removeAttribute('hidden'));
+listenToSwitches();
 keepWhatIsTyped();
 listenToKeys();
+watchOverReading();
+followStanding();
 if (document.querySelector('.labels')) import('./labels.js').then(({ drawLabels }) => drawLabels());

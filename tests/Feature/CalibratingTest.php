@@ -214,6 +214,7 @@ final class CalibratingTest extends BenchTestCase
         $this->actingAs($this->people['checker']);
         $form = ['lots' => ['Q-29', 'Q-31'], 'source' => 'typed'];
         $this->post("/calibrate/{$this->pair()->id}/runs", [...$form, 'form' => self::formId()])->assertSessionHasErrors('answer');
+        $this->post("/calibrate/{$this->pair()->id}/runs", [...$form, 'seen' => 'What another choice was asked.', 'form' => self::formId()])->assertSessionHasErrors('answer');
         self::assertSame(0, CalibrationRun::query()->count());
 
         $this->post("/calibrate/{$this->pair()->id}/runs", [...$form, 'answer' => 'no other bottle is left', 'form' => self::formId()])->assertSessionHasNoErrors();

@@ -39,13 +39,14 @@ final class OpenRun
      * @param FitMethod|null $fit as the policy says if null
      * @param BufferOrder $order free: whichever buffer the electrode is in is recognised and takes its station
      * @param string|null $answer to what is asked about this choice; kept with the run
+     * @param string|null $seen what was asked on the page, where the person went on without writing why
      * @param list<array{float, float}> $expected pH that today's batches will read
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, array $lots, Lot $readBack, Source $source, ?string $reason, ?FitMethod $fit = null, BufferOrder $order = BufferOrder::NeutralFirst, ?string $answer = null, array $expected = []): CalibrationRun
+    public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, array $lots, Lot $readBack, Source $source, ?string $reason, ?FitMethod $fit = null, BufferOrder $order = BufferOrder::NeutralFirst, ?string $answer = null, array $expected = [], ?string $seen = null): CalibrationRun
     {
-        return Recording::once($by, $form, 'open a calibration run', CalibrationRun::class, static function (Entry $entry) use ($by, $pair, $lots, $readBack, $source, $reason, $fit, $order, $answer, $expected): CalibrationRun {
+        return Recording::once($by, $form, 'open a calibration run', CalibrationRun::class, static function (Entry $entry) use ($by, $pair, $lots, $readBack, $source, $reason, $fit, $order, $answer, $expected, $seen): CalibrationRun {
             self::ensureMeasuresPh($pair);
             foreach ([...$lots, $readBack] as $lot) {
                 self::ensureUsable($lot);
@@ -53,8 +54,8 @@ final class OpenRun
             self::ensureApart($lots);
             self::ensureFit($pair, $reason);
             $asked = AskedBeforeRun::of($pair, $lots, $readBack, $expected);
-            if ($asked !== '' && $answer === null) {
-                throw Refused::because("$asked Write why it is begun all the same, or choose otherwise.", 'answer');
+            if ($asked !== '' && $answer === null && $seen !== $asked) {
+                throw Refused::because("$asked Begin all the same, or choose otherwise.", 'answer');
             }
             (new CloseStaleRun())($entry, $pair);
             Occupancy::ensureFree($pair->electrode);
@@ -76,7 +77,7 @@ final class OpenRun
             ]);
             $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'kind' => 'opened', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => $reason]));
             if ($asked !== '') {
-                $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'kind' => 'asked', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => "$asked — $answer"]));
+                $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'kind' => 'asked', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => "$asked — " . ($answer ?? 'Seen, and begun all the same.')]));
             }
 
             return $run;

@@ -29,7 +29,8 @@ final class SampleRequest extends FormRequest
             'thermometer' => ['required', 'integer', 'exists:thermometers,id'],
             'stage' => ['required', Rule::enum(Stage::class)],
             'place' => ['required', Rule::in($batch->product->method->places)],
-            'drawn_at' => ['required', 'string', 'max:20'],
+            // Left out, it is drawn now.
+            'drawn_at' => ['nullable', 'string', 'max:20'],
             'answers' => ['array', 'max:20'],
             'answers.*' => ['nullable', Rule::in(['yes', 'no'])],
         ];
@@ -64,7 +65,7 @@ final class SampleRequest extends FormRequest
     /** @throws Refused if it is no time */
     public function drawnAt(): CarbonImmutable
     {
-        return SiteClock::typed($this->string('drawn_at')->toString());
+        return $this->filled('drawn_at') ? SiteClock::typed($this->string('drawn_at')->toString()) : CarbonImmutable::now();
     }
 
     /** @return array<string, bool> by condition, those that were answered */

@@ -9,15 +9,19 @@ use Rheacid\Core\Numbers;
 /** The error of a thermometer as a plumb line with whiskers between its tolerance walls. */
 final readonly class ErrorRule
 {
-    public const WIDTH = 760;
     public const HEIGHT = 118;
 
     private Scale $error;
 
-    public function __construct(private float $errorC, private float $expandedU, private float $toleranceC)
+    public function __construct(private float $errorC, private float $expandedU, private float $toleranceC, public int $width = Width::WIDE)
     {
         $reach = max(1.5 * $toleranceC, 1.15 * (abs($errorC) + $expandedU));
-        $this->error = new Scale(-$reach, $reach, 30, self::WIDTH - 30);
+        $this->error = new Scale(-$reach, $reach, 30, $width - 30);
+    }
+
+    public function narrow(): self
+    {
+        return new self($this->errorC, $this->expandedU, $this->toleranceC, Width::NARROW);
     }
 
     public function x(float $celsius): float

@@ -8,24 +8,30 @@ use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\CalibrationPoint;
 use Rheacid\Core\Electrode\Criteria;
 use Rheacid\Core\Electrode\Nernst;
+use Rheacid\Core\Electrode\Segment;
+use Rheacid\Core\Numbers;
 
 /** mV against pH: what the electrode gave, the line through it, the ideal line, and the wedge the policy allows. */
 final readonly class ResponseLine
 {
-    public const WIDTH = 760;
     public const HEIGHT = 280;
 
     public Scale $ph;
     public Scale $mv;
 
     /** @param list<CalibrationPoint> $checks */
-    public function __construct(private CalibrationFit $fit, private Criteria $criteria, private array $checks)
+    public function __construct(private CalibrationFit $fit, private Criteria $criteria, private array $checks, public int $width = Width::WIDE)
     {
         [$low, $high] = $fit->bracket();
-        $this->ph = new Scale(floor($low - 0.6), ceil($high + 0.6), 58, self::WIDTH - 16);
+        $this->ph = new Scale(floor($low - 0.6), ceil($high + 0.6), 58, $width - 16);
         $values = array_map(static fn(CalibrationPoint $point): float => $point->mv, [...$fit->points, ...$checks]);
         $ends = [$this->ideal($this->ph->low), $this->ideal($this->ph->high)];
         $this->mv = new Scale(min([...$values, ...$ends]) - 15, max([...$values, ...$ends]) + 15, self::HEIGHT - 32, 8);
+    }
+
+    public function narrow(): self
+    {
+        return new self($this->fit, $this->criteria, $this->checks, Width::NARROW);
     }
 
     /** @return list<array{x: float, y: float, fitted: bool}> */
@@ -39,16 +45,17 @@ final readonly class ResponseLine
         ];
     }
 
-    /** @return list<array{x1: float, y1: float, x2: float, y2: float}> each segment over its own range */
+    /** @return list<array{x1: float, y1: float, x2: float, y2: float, label: string|null}> each segment over its own range, its slope beside it */
     public function lines(): array
     {
         $celsius = $this->fit->referenceCelsius();
 
-        return array_map(fn($segment): array => [
+        return array_map(fn(Segment $segment): array => [
             'x1' => $this->ph->at($segment->fromPh),
             'y1' => $this->mv->at($segment->mv($segment->fromPh, $celsius)),
             'x2' => $this->ph->at($segment->toPh),
             'y2' => $this->mv->at($segment->mv($segment->toPh, $celsius)),
+            'label' => $this->fit->hasSlope() ? Numbers::fixed($segment->percent(), 1) . ' %' : null,
         ], $this->fit->segments);
     }
 

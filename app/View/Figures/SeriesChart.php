@@ -13,7 +13,6 @@ use Rheacid\Core\Numbers;
 /** A batch's pH against hours since its start: readings with whiskers, walls that begin when a limit is due, the target band. */
 final readonly class SeriesChart
 {
-    public const WIDTH = 760;
     public const HEIGHT = 330;
 
     public Scale $hours;
@@ -23,7 +22,7 @@ final readonly class SeriesChart
      * @param list<array{hours: float, value: float, u: float, trusted: bool}> $readings
      * @param list<ProductLimit> $limits those that concern the batch
      */
-    public function __construct(public array $readings, private array $limits, public float $nowHours, private ?Forecast $forecast = null)
+    public function __construct(public array $readings, private array $limits, public float $nowHours, private ?Forecast $forecast = null, public int $width = Width::WIDE)
     {
         $times = [...array_column($readings, 'hours'), $nowHours, 24.0];
         foreach ($limits as $limit) {
@@ -31,7 +30,7 @@ final readonly class SeriesChart
                 $times[] = (float) $limit->hours * 1.12;
             }
         }
-        $this->hours = new Scale(0, max($times) * 1.04, 52, self::WIDTH - 12);
+        $this->hours = new Scale(0, max($times) * 1.04, 52, $width - 12);
         $values = [4.6];
         foreach ($readings as $reading) {
             array_push($values, $reading['value'] - $reading['u'], $reading['value'] + $reading['u']);
@@ -40,6 +39,11 @@ final readonly class SeriesChart
             array_push($values, ...array_filter([$limit->limit->low, $limit->limit->high], is_float(...)));
         }
         $this->ph = new Scale(floor(min($values) * 2 - 0.2) / 2, ceil(max($values) * 2 + 0.2) / 2, self::HEIGHT - 34, 14);
+    }
+
+    public function narrow(): self
+    {
+        return new self($this->readings, $this->limits, $this->nowHours, $this->forecast, Width::NARROW);
     }
 
     public function line(): string
@@ -65,7 +69,7 @@ final readonly class SeriesChart
             $walls[] = [
                 'x' => $x,
                 'y' => $top,
-                'width' => max(0.0, self::WIDTH - 12 - $x),
+                'width' => max(0.0, $this->width - 12 - $x),
                 'height' => $this->ph->at($timed->limit->high) - $top,
                 'due' => $this->nowHours >= $from,
                 'label' => 'limit ' . $timed->limit->written() . ($from > 0 ? sprintf(' from day %s on', Numbers::plain(round($from / 24, 1))) : ''),
@@ -114,7 +118,7 @@ final readonly class SeriesChart
     /** @return list<array{x: float, label: string}> */
     public function days(): array
     {
-        $every = max(1, (int) ceil($this->hours->high / 24 / 8));
+        $every = max(1, (int) ceil($this->hours->high / 24 / ($this->width / 90)));
 
         return array_map(fn(float $hours): array => ['x' => $this->hours->at($hours), 'label' => 'day ' . round($hours / 24)], $this->hours->ticks(24 * $every));
     }

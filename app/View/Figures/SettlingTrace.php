@@ -12,7 +12,6 @@ use Rheacid\Core\Settling\TraceProgress;
 /** A reading against time in a funnel of what it still moved from each moment on, which narrows as the reading comes to rest. */
 final readonly class SettlingTrace
 {
-    public const WIDTH = 760;
     public const HEIGHT = 205;
 
     /** At most so many points are drawn; the judging uses all. */
@@ -23,19 +22,37 @@ final readonly class SettlingTrace
     public Scale $time;
     public Scale $value;
 
-    public function __construct(Trace $trace, public TraceProgress $progress, public SettlingCriterion $in, public float $windowS)
+    public function __construct(private Trace $trace, public TraceProgress $progress, public SettlingCriterion $in, public float $windowS, public int $width = Width::WIDE)
     {
         $this->points = $in->values($trace);
         $values = array_column($this->points, 1);
-        $middle = (max($values) + min($values)) / 2;
-        $half = max(3 * $in->band, (max($values) - min($values)) / 2 + $in->band);
-        $this->time = new Scale(0, max(90.0, $trace->lastSecond() * 1.04), 58, self::WIDTH - 14);
+        [$low, $high] = self::near(array_map(static fn(array $point): float => $point[1], array_filter($this->points, static fn(array $point): bool => $point[0] >= $trace->lastSecond() - $windowS)), $in->band) ?? [min($values), max($values)];
+        $middle = ($high + $low) / 2;
+        $half = max(2.5 * $in->band, ($high - $low) / 2 + $in->band);
+        $this->time = new Scale(0, max(90.0, $trace->lastSecond() * 1.04), 58, $width - 14);
         $this->value = new Scale($middle - $half, $middle + $half, self::HEIGHT - 34, 10);
+    }
+
+    public function narrow(): self
+    {
+        return new self($this->trace, $this->progress, $this->in, $this->windowS, Width::NARROW);
+    }
+
+    /**
+     * Once the newest points lie near together, only they matter: the drawing zooms to the band.
+     *
+     * @param array<int, float> $newest
+     *
+     * @return array{float, float}|null
+     */
+    private static function near(array $newest, float $band): ?array
+    {
+        return count($newest) > 5 && max($newest) - min($newest) <= 3 * $band ? [min($newest), max($newest)] : null;
     }
 
     public function line(): string
     {
-        return 'M' . implode(' L', array_map(fn(array $point): string => $this->time->at($point[0]) . ' ' . $this->value->at($point[1]), $this->drawn()));
+        return 'M' . implode(' L', array_map(fn(array $point): string => $this->time->at($point[0]) . ' ' . $this->value->within($point[1]), $this->drawn()));
     }
 
     /** Upper edge forwards, lower edge backwards: the highest and lowest from each moment on, half the band around them. */

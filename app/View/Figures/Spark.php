@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\View\Figures;
 
+use Rheacid\Core\Numbers;
+
 /** A line so small that only its way shows. */
 final readonly class Spark
 {
@@ -19,6 +21,12 @@ final readonly class Spark
         $value = new Scale(min([$this->low - 1, ...$this->values]), max([$this->high, ...$this->values]), self::HEIGHT - 2, 2);
 
         return $this->values === [] ? '' : 'M' . implode(' L', array_map(static fn(int $i, float $at): string => $order->at($i) . ' ' . $value->at($at), array_keys($this->values), $this->values));
+    }
+
+    /** The newest, and where the policy ends. */
+    public function words(): string
+    {
+        return $this->values === [] ? '' : sprintf('%s %% · ≥ %s', Numbers::fixed($this->values[count($this->values) - 1], 1), Numbers::plain($this->low));
     }
 
     /** Where the policy ends. */

@@ -11,13 +11,13 @@
     <x-series-chart :figure="$screen->chart" />
     <h2>Readings</h2>
     <table class="stack">
-        <thead><tr><th>Drawn</th><th>Value</th><th>On the rule</th><th>Sample</th><th>Decision</th><th></th></tr></thead>
+        <thead><tr><th>Drawn</th><th>Value</th><th>Nearest binding limit</th><th>Sample</th><th>Decision</th><th></th></tr></thead>
         @forelse ($screen->rows as $row)
             @php($decision = $row['decision'])
             <tr>
                 <td class="nowrap">{{ SiteClock::short($decision->occasion->drawn_at) }}</td>
                 <td class="num">{{ Numbers::fixed($decision->value, $decision->measurand->decimals()) }} @if ($decision->expanded_u !== null)<small>± {{ Numbers::fixed($decision->expanded_u, $decision->measurand->decimals()) }}</small>@endif</td>
-                <td class="rule">@if ($row['rule'])<x-acid-rule :rule="$row['rule']" small />@else{{ $decision->measurand->name() }}@endif</td>
+                <td>{{ $row['distance'] }}</td>
                 <td>@foreach ($row['measurements'] as $one){{ $one->sample->place }}, @endforeach{{ $decision->occasion->stage->words() }}@if ($decision->supersedes_id) <span class="soft">(judged anew)</span>@endif</td>
                 <td><x-state :is="$row['sign']">{{ $row['word'] }}</x-state></td>
                 <td>@foreach ($row['measurements'] as $one)<a class="cell-link" href="{{ route('readings.show', $one) }}">evidence<span class="visually-hidden"> of {{ $one->sample->place }}, {{ SiteClock::full($decision->occasion->drawn_at) }}</span></a> @endforeach</td>
@@ -28,7 +28,13 @@
     </table>
     <x-pages :of="$screen->page" />
     <x-slot:act>
-        @if ($batch->state()->isLive())<a class="do" href="{{ route('drafts.create', $batch) }}" data-primary>Measure <kbd>Enter</kbd></a>@else<a class="do" href="{{ route('batches') }}" data-primary>To the batches <kbd>Enter</kbd></a>@endif
+        @if ($batch->state()->isLive() && $screen->usual && Gate::allows('record'))
+            <a href="{{ route('drafts.create', $batch) }}">Measure otherwise</a>
+            <form method="post" action="{{ route('drafts.store', $batch) }}"><x-form-id />
+                <input type="hidden" name="pair" value="{{ $screen->usual->pair->id }}"><input type="hidden" name="thermometer" value="{{ $screen->usual->thermometer->id }}"><input type="hidden" name="stage" value="{{ $screen->usual->stage->value }}"><input type="hidden" name="place" value="{{ $screen->usual->place }}"><input type="hidden" name="source" value="{{ $screen->usual->source->value }}">
+                <button class="do" data-primary>Measure: {{ $screen->usual->words() }} <kbd>Enter</kbd></button>
+            </form>
+        @elseif ($batch->state()->isLive() && Gate::allows('record'))<a class="do" href="{{ route('drafts.create', $batch) }}" data-primary>Measure <kbd>Enter</kbd></a>@else<a class="do" href="{{ route('batches') }}" data-primary>To the batches <kbd>Enter</kbd></a>@endif
     </x-slot>
     <x-slot:evidence>
         <h2>Now</h2>

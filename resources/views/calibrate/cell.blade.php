@@ -27,7 +27,7 @@
         @if ($screen->live)
             <x-live :live="$screen->live" />
             <details class="apart" @if (old('reading')) open @endif><summary>Or typed, from a real meter</summary><x-cell-typed :screen="$screen" /><button class="do quiet apart" form="accept">Accept what was typed</button></details>
-            <x-bench-strip :cups="$screen->cups" :action="route('cells.immerse', $pair)" :current="$screen->live->cupId" :speed="$screen->live->speed" />
+            <x-bench-strip :cups="$screen->cups" :action="route('cells.immerse', $pair)" :current="$screen->live->cupId" :speed="$screen->live->speed" :next="$screen->live->next($screen->cups[0] ?? null)" />
         @endif
         <x-slot:act><x-accept-bar form="accept" label="Accept the reading" :live="$screen->live" /></x-slot>
     @endif

@@ -21,7 +21,7 @@
         @if ($screen->live)
             <x-live :live="$screen->live" />
             <details class="apart"><summary>Or typed, from a real meter</summary><x-typed-reading :window="30" form="accept" :meter="$pair->meter" /><button class="do quiet apart" form="accept">Accept what was typed</button></details>
-            <x-bench-strip :cups="$screen->cups" :action="route('checks.immerse', $pair)" :current="$screen->live->cupId" :speed="$screen->live->speed" />
+            <x-bench-strip :cups="$screen->cups" :action="route('checks.immerse', $pair)" :current="$screen->live->cupId" :speed="$screen->live->speed" :next="$screen->live->next($screen->cups[0] ?? null)" />
         @endif
         <x-slot:act><x-accept-bar form="accept" label="Accept the check" :live="$screen->live" /></x-slot>
     @endif

@@ -11,23 +11,23 @@
     <form id="open-run" method="post" action="{{ route('runs.store', $pair) }}">
         <x-form-id />
         <h2>Buffers</h2>
-        <div class="fields">
+        <details class="plan" @if ($errors->any() || $order === []) open @endif><summary>{{ $screen->line() }}<span> · change</span></summary>
+        <div class="fields apart">
             @foreach (range(0, 4) as $i)
                 <x-field name="lots[{{ $i }}]" :label="['First', 'Second', 'Third', 'Fourth', 'Fifth'][$i] . ($i > 1 ? ' (may stay empty)' : '')" :class="$i > max(2, count($order) - 1) ? 'more' : ''">
                     <select class="form-select" id="f-lots-{{ $i }}" name="lots[{{ $i }}]">
                         <option value="">none</option>
-                        @foreach ($screen->bottles as ['line' => $bottle, 'words' => $words])
+                        @foreach ($screen->usable() as ['line' => $bottle, 'words' => $words])
                             <option value="{{ $bottle->code }}" @selected(old("lots.$i", $order[$i] ?? '') === $bottle->code)>{{ $bottle->label }} · {{ $bottle->code }} · {{ $words }}</option>
                         @endforeach
+                        @if ($screen->barred() !== [])<optgroup label="Not to be used">@foreach ($screen->barred() as ['line' => $bottle, 'words' => $words])<option value="{{ $bottle->code }}" @selected(old("lots.$i", '') === $bottle->code)>{{ $bottle->label }} · {{ $bottle->code }} · {{ $words }}</option>@endforeach</optgroup>@endif
                     </select>
                 </x-field>
             @endforeach
             <x-field name="read_back" label="Read back in">
                 <select class="form-select" id="f-read_back" name="read_back">
                     <option value="">the first one again</option>
-                    @foreach ($screen->bottles as ['line' => $bottle, 'usable' => $usable])
-                        @if ($usable)<option value="{{ $bottle->code }}" @selected(old('read_back', $screen->readBack ?? '') === $bottle->code)>{{ $bottle->label }} · {{ $bottle->code }}</option>@endif
-                    @endforeach
+                    @foreach ($screen->usable() as ['line' => $bottle])<option value="{{ $bottle->code }}" @selected(old('read_back', $screen->readBack ?? '') === $bottle->code)>{{ $bottle->label }} · {{ $bottle->code }}</option>@endforeach
                 </select>
             </x-field>
         </div>
@@ -40,14 +40,17 @@
                 <x-field name="fit" label="Line"><select class="form-select" id="f-fit" name="fit">@foreach (Rheacid\Core\Electrode\FitMethod::cases() as $fit)<option value="{{ $fit->value }}" @selected(old('fit', $pair->policy->fit->value) === $fit->value)>{{ Rheacid\View\PolicyWords::fit($fit) }}</option>@endforeach</select></x-field>
             </div>
         </details>
+        </details>
         <h2>Where the readings come from</h2>
         @if ($simulated)
-            <label class="form-check"><input class="form-check-input" type="radio" name="source" value="simulated" @checked(old('source', 'simulated') === 'simulated')> the simulated bench</label> <a class="cell-link" href="{{ route('bench.show', $pair) }}">set its scene</a>
+            <label class="form-check"><input class="form-check-input" type="radio" name="source" value="simulated" @checked(old('source', $screen->source->value) === 'simulated')> the simulated bench</label> <a class="cell-link" href="{{ route('bench.show', $pair) }}">set its scene</a>
         @endif
-        <label class="form-check"><input class="form-check-input" type="radio" name="source" value="typed" @checked(old('source', $simulated ? 'simulated' : 'typed') === 'typed')> typed: the {{ $pair->meter->shows_mv ? 'mV' : 'pH' }} and °C that a real meter shows</label>
-        @if ($screen->asked !== '' || $errors->has('answer'))
-            @if (!$errors->has('answer'))<p class="verdict"><x-state is="care">Asked.</x-state> {{ $screen->asked }}</p>@endif
-            <x-field name="answer" label="Why all the same" class="apart wide" maxlength="400" />
+        <label class="form-check"><input class="form-check-input" type="radio" name="source" value="typed" @checked(old('source', $screen->source->value) === 'typed')> typed: the {{ $pair->meter->shows_mv ? 'mV' : 'pH' }} and °C that a real meter shows</label>
+        @php($asked = $errors->has('answer') ? Illuminate\Support\Str::before($errors->first('answer'), ' Begin all the same, or choose otherwise.') : $screen->asked)
+        @if ($asked !== '')
+            <p class="verdict"><x-state is="care">Asked.</x-state> {{ $asked }}</p>
+            <input type="hidden" name="seen" value="{{ $asked }}">
+            <x-field name="answer" label="Why all the same (may stay empty)" class="apart wide" maxlength="400" />
         @endif
         @if ($screen->status->state === Rheacid\Core\Care\PairState::Soaking)
             <x-field name="soak_reason" label="Why before the soak is over" class="apart wide" maxlength="400" :help="'The glass soaks until ' . Rheacid\SiteClock::short($screen->status->until) . '. A dry glass drifts; waiting is better.'" />
@@ -59,7 +62,7 @@
         @if ($simulated)<p class="form-text">To try it: <a href="{{ route('logs.sample', $pair) }}">a log of the simulated bench</a>.</p>@endif
     @endif
     <x-slot:act>
-        <button class="do" form="open-run" data-primary>Begin with the first buffer <kbd>Enter</kbd></button>
+        @can('record')<button class="do" form="open-run" data-primary>{{ $asked === '' ? 'Begin with the first buffer' : 'Begin all the same' }} <kbd>Enter</kbd></button>@endcan
     </x-slot>
     <x-slot:evidence>
         <h2>Pair</h2>

@@ -28,7 +28,7 @@
                 @endif
                 @unless ($screen->live)<x-typed-reading :window="30" form="accept" :meter="$run->pair->meter" />@endunless
             </form>
-            @if ($screen->live)<x-bench-strip :cups="$screen->cups" :action="route('runs.immerse', $run)" :current="$screen->live->cupId" :speed="$screen->live->speed" />@endif
+            @if ($screen->live)<x-bench-strip :cups="$screen->cups" :action="route('runs.immerse', $run)" :current="$screen->live->cupId" :speed="$screen->live->speed" :next="$screen->live->next($screen->cups[0] ?? null)" />@endif
         @else
             <p class="verdict"><x-state is="care">In other hands.</x-state> {{ $run->holder->name }} holds this run since {{ Rheacid\SiteClock::short($run->opened_at) }}.</p>
         @endif

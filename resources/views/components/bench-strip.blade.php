@@ -1,5 +1,5 @@
-@props(['cups', 'action', 'current' => null, 'speed' => 1])
-{{-- The simulated bench: labels only, what is truly in a cup is not told. --}}
+@props(['cups', 'action', 'current' => null, 'speed' => 1, 'next' => null])
+{{-- The simulated bench: labels only, what is truly in a cup is not told. The next cup is where the electrode belongs now. --}}
 <section class="bench" aria-labelledby="bench-title">
     <form method="post" action="{{ $action }}">
         @csrf
@@ -8,7 +8,7 @@
             @foreach (Rheacid\Bench\SimulatedBench::SPEEDS as $choice)<option value="{{ $choice }}" @selected($choice === $speed)>{{ $choice }} ×</option>@endforeach
         </select></label>
         @foreach ($cups as $cup)
-            <button name="cup" value="{{ $cup->id }}" aria-pressed="{{ $cup->id === $current ? 'true' : 'false' }}">{{ $cup->label }}</button>
+            <button name="cup" value="{{ $cup->id }}" aria-pressed="{{ $cup->id === $current ? 'true' : 'false' }}" @if ($cup->id === $next) data-next @endif>{{ $cup->label }}@if ($cup->id === $next) <kbd>Enter</kbd>@endif</button>
         @endforeach
     </form>
 </section>

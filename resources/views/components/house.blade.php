@@ -8,6 +8,7 @@
     <title>{{ $title }} · Rheacid</title>
     <link rel="icon" href="/mark.svg" type="image/svg+xml">
     @if (session('confirmed'))<meta name="confirmed" content="{{ session('confirmed') }}">@endif
+    @if (session()->hasOldInput())<meta name="returned" content="yes">@endif
     @vite(['resources/css/rheacid.scss', 'resources/js/rheacid.js'])
 </head>
 <body data-person="{{ $person->id }}">
@@ -44,10 +45,11 @@
     <dl>
         <dt>Enter</dt><dd>the thing to do on this screen</dd>
         <dt>/</dt><dd>find a batch, bottle or instrument</dd>
-        <dt>1 – {{ count(Rheacid\View\Rooms::NAMES) }}</dt><dd>the rooms, from the top</dd>
+        <dt>1 – {{ count(Rheacid\View\Rooms::NAMES) }}</dt><dd>the rooms, from the top; during a run the cups, in their order</dd>
         <dt>?</dt><dd>this list</dd>
     </dl>
-    <label class="form-check"><input class="form-check-input" type="checkbox" data-keys checked> keys are on, on this device</label>
+    <label class="form-check"><input class="form-check-input" type="checkbox" data-switch="keys" checked> keys are on, on this device</label>
+    <label class="form-check"><input class="form-check-input" type="checkbox" data-switch="tone" checked> a soft tone and a vibration when a reading has settled</label>
     <form method="dialog"><button class="do quiet">Close</button></form>
 </dialog>
 </body>

@@ -1,8 +1,9 @@
 @props(['figure', 'slope', 'offset'])
-<figure>
-<svg viewBox="0 0 {{ $figure::WIDTH }} {{ $figure::HEIGHT }}" role="img" aria-label="Response line: slope {{ $slope }}, offset {{ $offset }}">
+@foreach (['wide' => $figure, 'narrow' => $figure->narrow()] as $at => $figure)
+<figure class="drawn {{ $at }}">
+<svg viewBox="0 0 {{ $figure->width }} {{ $figure::HEIGHT }}" role="img" aria-label="Response line: slope {{ $slope }}, offset {{ $offset }}">
     @foreach ($figure->mv->ticks($figure->mv->step(5)) as $mv)
-        <path class="guide" d="M58 {{ $figure->mv->at($mv) }}H{{ $figure::WIDTH - 16 }}"/>
+        <path class="guide" d="M58 {{ $figure->mv->at($mv) }}H{{ $figure->width - 16 }}"/>
         <text x="50" y="{{ $figure->mv->at($mv) + 5 }}" text-anchor="end">{{ Rheacid\Core\Numbers::plain($mv) }}</text>
     @endforeach
     @foreach ($figure->ph->ticks(1) as $ph)
@@ -13,11 +14,13 @@
     <path class="ideal" d="M{{ $ideal['x1'] }} {{ $ideal['y1'] }}L{{ $ideal['x2'] }} {{ $ideal['y2'] }}"/>
     @foreach ($figure->lines() as $line)
         <path class="trace" d="M{{ $line['x1'] }} {{ $line['y1'] }}L{{ $line['x2'] }} {{ $line['y2'] }}"/>
+        @if ($line['label'])<text class="band-label" x="{{ ($line['x1'] + $line['x2']) / 2 + 10 }}" y="{{ ($line['y1'] + $line['y2']) / 2 - 8 }}">{{ $line['label'] }}</text>@endif
     @endforeach
     @foreach ($figure->points() as $point)
         <circle class="{{ $point['fitted'] ? 'bob' : 'check' }}" cx="{{ $point['x'] }}" cy="{{ $point['y'] }}" r="{{ $point['fitted'] ? 6 : 5 }}"/>
     @endforeach
-    <text class="band-label" x="{{ $figure::WIDTH - 24 }}" y="26" text-anchor="end">slope {{ $slope }} · offset {{ $offset }}</text>
-    <text x="{{ $figure::WIDTH - 24 }}" y="46" text-anchor="end">dashed: ideal · shaded: what the policy allows · open circle: read back</text>
+    <text class="band-label" x="{{ $figure->width - 24 }}" y="26" text-anchor="end">offset {{ $offset }}</text>
 </svg>
+<figcaption>dashed: ideal · shaded: what the policy allows · open circle: read back</figcaption>
 </figure>
+@endforeach

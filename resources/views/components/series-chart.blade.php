@@ -1,21 +1,22 @@
 @props(['figure'])
+@foreach (['wide' => $figure, 'narrow' => $figure->narrow()] as $at => $figure)
 @php($id = 'hatch-' . Illuminate\Support\Str::random(6))
 @php($bottom = $figure->ph->at($figure->ph->low))
-<figure>
-<svg viewBox="0 0 {{ $figure::WIDTH }} {{ $figure::HEIGHT }}" role="img" aria-label="pH against time, {{ count($figure->readings) }} readings">
+<figure class="drawn {{ $at }}">
+<svg viewBox="0 0 {{ $figure->width }} {{ $figure::HEIGHT }}" role="img" aria-label="pH against time, {{ count($figure->readings) }} readings">
     <defs><pattern id="{{ $id }}" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path class="hatch" d="M0 0v8"/></pattern></defs>
     @if ($target = $figure->target())
-        <rect class="band" x="52" y="{{ $target['y'] }}" width="{{ $figure::WIDTH - 64 }}" height="{{ $target['height'] }}"/>
+        <rect class="band" x="52" y="{{ $target['y'] }}" width="{{ $figure->width - 64 }}" height="{{ $target['height'] }}"/>
         <text class="band-label" x="60" y="{{ $target['y'] + $target['height'] - 6 }}">{{ $target['label'] }}</text>
     @endif
     @foreach ($figure->ph->ticks(0.5) as $ph)
-        <path class="guide" d="M52 {{ $figure->ph->at($ph) }}H{{ $figure::WIDTH - 12 }}"/>
+        <path class="guide" d="M52 {{ $figure->ph->at($ph) }}H{{ $figure->width - 12 }}"/>
         <text x="44" y="{{ $figure->ph->at($ph) + 5 }}" text-anchor="end">{{ Rheacid\Core\Numbers::fixed($ph, 1) }}</text>
     @endforeach
     @foreach ($figure->walls() as $wall)
         @if ($wall['due'])<rect x="{{ $wall['x'] }}" y="{{ $wall['y'] }}" width="{{ $wall['width'] }}" height="{{ $wall['height'] }}" fill="url(#{{ $id }})"/>@endif
         <path @class(['edge', 'later' => !$wall['due']]) d="M{{ $wall['x'] }} {{ $wall['y'] }}v{{ $wall['height'] }}h{{ $wall['width'] }}"/>
-        <text @class(['strong' => $wall['due']]) x="{{ $figure::WIDTH - 18 }}" y="{{ $wall['y'] + $wall['height'] + 17 }}" text-anchor="end">{{ $wall['label'] }}</text>
+        <text @class(['strong' => $wall['due']]) x="{{ $figure->width - 18 }}" y="{{ $wall['y'] + $wall['height'] + 17 }}" text-anchor="end">{{ $wall['label'] }}</text>
     @endforeach
     @foreach ($figure->days() as $day)
         <text x="{{ $day['x'] }}" y="{{ $figure::HEIGHT - 8 }}" text-anchor="{{ $loop->first ? 'start' : 'middle' }}">{{ $day['label'] }}</text>
@@ -35,3 +36,4 @@
     @endforeach
 </svg>
 </figure>
+@endforeach

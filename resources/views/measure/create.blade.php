@@ -14,17 +14,17 @@
             </x-field>
             <x-field name="thermometer" label="Thermometer">
                 <select class="form-select" id="f-thermometer" name="thermometer">
-                    @foreach ($screen->thermometers as $thermometer)<option value="{{ $thermometer->id }}" @selected((int) old('thermometer') === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words($thermometer->status()) }}</option>@endforeach
+                    @foreach ($screen->thermometers as $thermometer)<option value="{{ $thermometer->id }}" @selected((int) old('thermometer', $screen->usual?->thermometer->id) === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words($thermometer->status()) }}</option>@endforeach
                 </select>
             </x-field>
             <x-field name="stage" label="Stage of the batch">
                 <select class="form-select" id="f-stage" name="stage">
-                    @foreach (Rheacid\Core\Limits\Stage::cases() as $stage)<option value="{{ $stage->value }}" @selected(old('stage', 'underway') === $stage->value)>{{ $stage->words() }}</option>@endforeach
+                    @foreach (Rheacid\Core\Limits\Stage::cases() as $stage)<option value="{{ $stage->value }}" @selected(old('stage', $screen->usual?->stage->value ?? 'underway') === $stage->value)>{{ $stage->words() }}</option>@endforeach
                 </select>
             </x-field>
             <x-field name="place" label="Drawn from">
                 <select class="form-select" id="f-place" name="place">
-                    @foreach ($batch->product->method->places as $place)<option @selected(old('place') === $place)>{{ $place }}</option>@endforeach
+                    @foreach ($batch->product->method->places as $place)<option @selected(old('place', $screen->usual?->place) === $place)>{{ $place }}</option>@endforeach
                 </select>
             </x-field>
             <x-field name="drawn_at" label="Drawn at" type="datetime-local" :value="Rheacid\SiteClock::field(now())" help="what a deadline judges" />
@@ -36,11 +36,11 @@
             @endforeach
         </div>
         <h2>Where the readings come from</h2>
-        <label class="form-check"><input class="form-check-input" type="radio" name="source" value="simulated" @checked(old('source', $screen->simulated ? 'simulated' : 'typed') === 'simulated')> the simulated bench</label>
-        <label class="form-check"><input class="form-check-input" type="radio" name="source" value="typed" @checked(old('source', $screen->simulated ? 'simulated' : 'typed') === 'typed')> typed: what a real meter shows</label>
-        <label class="form-check"><input class="form-check-input" type="radio" name="source" value="imported" @checked(old('source') === 'imported')> the log of a meter, as a file</label>
+        <label class="form-check"><input class="form-check-input" type="radio" name="source" value="simulated" @checked(old('source', $screen->source->value) === 'simulated')> the simulated bench</label>
+        <label class="form-check"><input class="form-check-input" type="radio" name="source" value="typed" @checked(old('source', $screen->source->value) === 'typed')> typed: what a real meter shows</label>
+        <label class="form-check"><input class="form-check-input" type="radio" name="source" value="imported" @checked(old('source', $screen->source->value) === 'imported')> the log of a meter, as a file</label>
     </form>
-    <x-slot:act><button class="do" form="begin" data-primary>Begin measuring <kbd>Enter</kbd></button></x-slot>
+    @can('record')<x-slot:act><button class="do" form="begin" data-primary>Begin measuring <kbd>Enter</kbd></button></x-slot>@endcan
     <x-slot:evidence>
         <h2>{{ $batch->product->method->name }}</h2>
         <ul class="steps">@foreach ($batch->product->method->steps as $step)<li>{{ $step }}</li>@endforeach</ul>

@@ -22,7 +22,7 @@
             @unless ($screen->live)<x-typed-reading :window="$draft->windowS()" form="accept" :meter="$draft->pair->meter" />@endunless
         </form>
         @endif
-        @if ($screen->live)<x-bench-strip :cups="$screen->cups" :action="route('drafts.immerse', $draft)" :current="$screen->live->cupId" :speed="$screen->live->speed" />@endif
+        @if ($screen->live)<x-bench-strip :cups="$screen->cups" :action="route('drafts.immerse', $draft)" :current="$screen->live->cupId" :speed="$screen->live->speed" :next="$screen->live->next($screen->cups[0] ?? null)" />@endif
     @endif
     @if ($assessment)
         @unless ($screen->isComplete())<h2>So far</h2>@endunless

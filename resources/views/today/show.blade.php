@@ -10,7 +10,7 @@
             @foreach ($tasks as $task)
                 <li>
                     <div><b><x-sign :is="$task->sign" class="me-2" /> {{ $task->title }}</b><small>{{ $task->detail }}</small></div>
-                    <a @class(['do', 'quiet' => !$loop->first]) href="{{ $task->url }}" @if ($loop->first) data-primary @endif>{{ $task->button }}<span class="visually-hidden">: {{ $task->title }}</span>@if ($loop->first) <kbd>Enter</kbd>@endif</a>
+                    @if ($task->act !== null && Gate::allows('record'))<form method="post" action="{{ $task->url }}"><x-form-id /><button @class(['do', 'quiet' => !$loop->first]) name="act" value="{{ $task->act }}" @if ($loop->first) data-primary @endif>{{ $task->button }}<span class="visually-hidden">: {{ $task->title }}</span></button></form>@elseif ($task->act === null)<a @class(['do', 'quiet' => !$loop->first]) href="{{ $task->url }}" @if ($loop->first) data-primary @endif>{{ $task->button }}<span class="visually-hidden">: {{ $task->title }}</span>@if ($loop->first) <kbd>Enter</kbd>@endif</a>@endif
                 </li>
             @endforeach
         </ul>

@@ -27,6 +27,7 @@ use Rheacid\View\Figures\SeriesChart;
 use Rheacid\View\Figures\SettlingTrace;
 use Rheacid\View\Figures\Spark;
 use Rheacid\View\Figures\Wall;
+use Rheacid\View\Figures\Width;
 use Tests\Core\CalibrationFitTest;
 
 /** The geometry of the drawings, worked out apart from the templates that draw them. */
@@ -49,7 +50,7 @@ final class FiguresTest extends TestCase
         $x = $rule->scale->at(4.47);
         self::assertLessThan($rule->edges()[0]['x'], $rule->scale->at(4.47 + 0.07), 'the whisker ends before the wall');
         self::assertGreaterThan($rule->bracket()['x'], $x);
-        self::assertSame(AcidRule::WIDTH - 20.0, $rule->hatched()[0]['x'] + $rule->hatched()[0]['width'], 'hatching fills what the limit forbids');
+        self::assertSame(Width::WIDE - 20.0, $rule->hatched()[0]['x'] + $rule->hatched()[0]['width'], 'hatching fills what the limit forbids');
         self::assertSame('pH 4.47 plus or minus 0.07; calibrated from 4.01 to 7.00; critical ≤ 4.6.', $rule->words());
     }
 
@@ -66,7 +67,7 @@ final class FiguresTest extends TestCase
 
     public function test_labels_that_would_touch_stand_on_two_rows(): void
     {
-        $rule = new AcidRule(4.0, 0.07, [4.01, 7.0], [new Wall(self::critical(4.6), true), new Wall(self::critical(4.2), true)]);
+        $rule = new AcidRule(4.1, 0.07, [4.01, 7.0], [new Wall(self::critical(4.25), true), new Wall(self::critical(4.2), true)]);
 
         self::assertSame([0, 1], array_column($rule->edges(), 'row'));
     }
@@ -80,11 +81,29 @@ final class FiguresTest extends TestCase
         self::assertNull($rule->bracket());
     }
 
-    public function test_the_ruler_reaches_as_far_as_it_must_and_no_further(): void
+    public function test_the_ruler_zooms_to_the_reading_and_the_nearest_wall_and_shows_where_nothing_is_proven(): void
     {
-        $rule = new AcidRule(4.47, 0.07, [4.01, 7.0], []);
+        $rule = new AcidRule(4.55, 0.07, [4.01, 7.0], [new Wall(self::critical(4.6), true), new Wall(self::critical(6.0), true)]);
 
-        self::assertSame([3.5, 7.5], [$rule->scale->low, $rule->scale->high]);
+        self::assertEqualsWithDelta([4.15, 4.95], [$rule->scale->low, $rule->scale->high], 0.06);
+        self::assertCount(1, $rule->edges(), 'the far wall is not drawn');
+        self::assertSame([], $rule->notches(), 'nor are far buffers');
+        self::assertEqualsWithDelta([$rule->scale->at(4.53), $rule->scale->at(4.6)], [$rule->guards()[0]['x'], $rule->guards()[0]['x'] + $rule->guards()[0]['width']], 0.2);
+        self::assertSame([3.5, 7.5], [(new AcidRule(null, null, [4.01, 7.0], []))->scale->low, (new AcidRule(null, null, [4.01, 7.0], []))->scale->high], 'without a reading all of it');
+        self::assertSame(Width::NARROW, $rule->narrow()->width);
+        self::assertLessThan(Width::NARROW, $rule->narrow()->edges()[0]['x']);
+    }
+
+    public function test_near_rest_the_trace_zooms_to_the_band(): void
+    {
+        $trace = Trace::of(array_map(static fn(int $t): array => [(float) $t, 170.0 - 150 * exp(-$t / 6), 25.0], range(0, 90)));
+        $figure = new SettlingTrace($trace, $trace->progress(null), SettlingCriterion::ph(null), 30.0);
+        $before = $trace->until(20);
+
+        self::assertLessThan(6 * Settling::BAND_PH, $figure->value->high - $figure->value->low);
+        self::assertGreaterThan(1.0, (new SettlingTrace($before, $before->progress(null), SettlingCriterion::ph(null), 30.0))->value->high - $figure->value->low, 'while it moves, all of it');
+        preg_match('/^M[\d.]+ ([\d.]+)/', $figure->line(), $first);
+        self::assertGreaterThanOrEqual(10.0, (float) ($first[1] ?? -1), 'the beginning stays within the drawing');
     }
 
     public function test_the_funnel_encloses_the_trace_and_narrows_to_the_band(): void
@@ -175,11 +194,11 @@ final class FiguresTest extends TestCase
     {
         $rule = new ErrorRule(0.6, 0.12, 1.0);
 
-        self::assertSame(ErrorRule::WIDTH / 2.0, $rule->x(0));
+        self::assertSame(Width::WIDE / 2.0, $rule->x(0));
         self::assertGreaterThan($rule->plumb()['to'], $rule->walls()['high'], 'the whisker ends before the wall');
         self::assertSame(['low' => $rule->x(-1), 'high' => $rule->x(1), 'label' => '1'], $rule->walls());
         self::assertSame('Error 0.60 °C with uncertainty 0.12 °C, tolerance 1 °C', $rule->words());
-        self::assertLessThanOrEqual(ErrorRule::WIDTH - 30, (new ErrorRule(3.0, 0.2, 1.0))->plumb()['to'], 'a large error widens the rule');
+        self::assertLessThanOrEqual(Width::WIDE - 30, (new ErrorRule(3.0, 0.2, 1.0))->plumb()['to'], 'a large error widens the rule');
     }
 
     public function test_a_spark_stays_above_its_limit_while_the_slope_does(): void

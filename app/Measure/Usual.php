@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Measure;
+
+use Rheacid\Bench\Source;
+use Rheacid\Board\Lines;
+use Rheacid\Board\PairLine;
+use Rheacid\Board\ThermometerLine;
+use Rheacid\Core\Care\PairState;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Models\Batch;
+use Rheacid\Models\MeasurementDraft;
+use Rheacid\Models\Measures;
+
+/** How a batch was measured the last time, as far as that can be done again now. */
+final readonly class Usual
+{
+    private function __construct(public PairLine $pair, public ThermometerLine $thermometer, public Stage $stage, public string $place, public Source $source) {}
+
+    /** Null where it was never measured, or what it was measured with is not fit now. */
+    public static function of(Batch $batch): ?self
+    {
+        $last = MeasurementDraft::query()->with(['sample.occasion', 'verification'])->whereRelation('sample.occasion', 'batch_id', $batch->id)->orderByDesc('id')->first();
+        if ($last === null || !in_array($last->sample->place, $batch->product->method->places, true)) {
+            return null;
+        }
+        $find = static fn(array $lines, int $id): PairLine|ThermometerLine|null => array_column($lines, null, 'id')[$id] ?? null;
+        $pair = $find(Lines::pairs(Measures::Ph), $last->pair_id);
+        $thermometer = $find(Lines::thermometers(), $last->verification->thermometer_id);
+        if (!$pair instanceof PairLine || !$thermometer instanceof ThermometerLine || $pair->status()->state !== PairState::Ready || !$thermometer->status()->state->isInForce()) {
+            return null;
+        }
+
+        // The start is read once.
+        return new self($pair, $thermometer, $last->sample->occasion->stage === Stage::Start ? Stage::Underway : $last->sample->occasion->stage, $last->sample->place, $last->source);
+    }
+
+    public function words(): string
+    {
+        return sprintf('%s, %s, with %s and %s', $this->place, $this->stage->words(), $this->pair->code, $this->thermometer->code);
+    }
+}
