@@ -42,8 +42,8 @@ $oda->opens('/cells/5')->sees('cell factor')->taps('conductivity 1413 µS/cm · 
 $wait(34);
 $oda->opens('/cells/5')->sees('of 30 still');
 $picture('conductivity');
-$oda->opens('/calibrate/1')->sees('Read back in');
-$oda->taps('Begin with the first buffer')->sees('Waiting.')->taps('pH 7.00 · Q-27')->sees('of 30 still');
+$oda->opens('/calibrate/1')->sees('read back in');
+$oda->taps('Begin')->sees('Waiting.')->taps('pH 7.00 · Q-27')->sees('of 30 still');
 $wait(47);
 $oda->opens('/')->taps('Go on')->sees('of 30 still');
 $picture('calibrate-settling');
@@ -58,7 +58,7 @@ $accept($oda)->sees('Accept read-back')->taps('pH 4.01 reference · R-07')->sees
 $wait(90);
 $accept($oda)->sees('Usable until');
 $picture('calibrate-verdict');
-$oda->opens('/bench/2')->chooses('fault', 'coated')->fills('Seed', '7')->taps('Set it')->sees('The simulated bench is set.')->chooses('read_back', '')->taps('Begin with the first buffer')->sees('Waiting.');
+$oda->opens('/bench/2')->chooses('fault', 'coated')->fills('Seed', '7')->taps('Set it')->sees('The simulated bench is set.')->taps('Begin')->sees('Waiting.');
 foreach (['pH 7.00 · Q-29', 'pH 4.01 · Q-31'] as $cup) {
     $oda->taps($cup)->sees('of 30 still');
     $wait(300);

@@ -19,6 +19,7 @@ final readonly class BatchLine
     /**
      * @param CarbonImmutable $since when it began
      * @param string|null $sign and $word of the newest decision: the worst that is true of it
+     * @param string|null $advice what to do about it
      * @param float|null $spare distance to the nearest binding limit that is due, beyond the uncertainty
      * @param array<int, array<string, mixed>> $deadlines packed DeadlineFacts, soonest first
      */
@@ -43,6 +44,7 @@ final readonly class BatchLine
         public ?string $sign,
         public ?string $word,
         public ?string $detail,
+        public ?string $advice,
         public ?float $spare,
         public array $deadlines,
     ) {}
@@ -74,6 +76,7 @@ final readonly class BatchLine
             $lines?->worst()['sign'],
             $lines?->worst()['head'],
             $lines?->worst()['tail'],
+            $lines?->advice,
             $decision === null ? null : self::spare($decision),
             array_map(Facts::pack(...), Deadlines::of($batch)),
         );

@@ -26,7 +26,7 @@ use Rheacid\SiteClock;
 /** A decision in sentences, the worst first, whether it stands on record or is only a preview. */
 final readonly class DecisionLines
 {
-    private const RANK = ['fail' => 0, 'care' => 1, 'met' => 2, 'idle' => 3];
+    public const RANK = ['fail' => 0, 'care' => 1, 'met' => 2, 'idle' => 3];
 
     /**
      * @param list<array{sign: string, head: string, tail: string}> $lines

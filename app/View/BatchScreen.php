@@ -30,8 +30,9 @@ final readonly class BatchScreen
      * @param CursorPaginator<int, Decision> $page
      * @param list<array{decision: Decision, measurements: list<Measurement>, distance: string, sign: string, word: string}> $rows of the page, the newest first
      * @param array{sign: string, words: string}|null $outlook of the deadline that comes next
+     * @param array{sign: string, head: string, tail: string, advice: string|null} $answer the worst that is true, and what to do
      */
-    private function __construct(public Batch $batch, public BatchLine $line, public CursorPaginator $page, public array $rows, public SeriesChart $chart, public ?array $outlook, public ?Usual $usual) {}
+    private function __construct(public Batch $batch, public BatchLine $line, public CursorPaginator $page, public array $rows, public SeriesChart $chart, public ?array $outlook, public ?Usual $usual, public array $answer) {}
 
     public static function of(Batch $batch): self
     {
@@ -40,15 +41,40 @@ final readonly class BatchScreen
         $page = Series::page($batch);
         $next = $batch->state()->isLive() ? $line->next() : null;
 
+        $outlook = $next === null ? null : self::outlook($line, $next);
+
         return new self(
             $batch,
             $line,
             $page,
             array_map(static fn(Decision $decision): array => self::row($decision, $batch), array_values($page->items())),
             new SeriesChart(Series::drawn($batch), self::drawnLimits($batch), $batch->started_at->diffInSeconds(CarbonImmutable::now()) / 3600, $next?->forecast),
-            $next === null ? null : self::outlook($line, $next),
+            $outlook,
             $batch->state()->isLive() && array_diff($batch->product->asks(), array_keys($batch->conditions())) === [] ? Usual::of($batch) : null,
+            self::answer($batch, $line, $outlook),
         );
+    }
+
+    /**
+     * @param array{sign: string, words: string}|null $outlook
+     *
+     * @return array{sign: string, head: string, tail: string, advice: string|null}
+     */
+    private static function answer(Batch $batch, BatchLine $line, ?array $outlook): array
+    {
+        if ($batch->state() === BatchState::Held) {
+            return ['sign' => 'fail', 'head' => 'Held', 'tail' => (string) $batch->newestEvent?->reason, 'advice' => 'A lead decides about it.'];
+        }
+        if (!$batch->state()->isLive()) {
+            return ['sign' => self::sign($batch->state()), 'head' => ucfirst($batch->state()->value), 'tail' => (string) $batch->newestEvent?->reason, 'advice' => null];
+        }
+        $said = array_values(array_filter([
+            $outlook === null ? null : ['sign' => $outlook['sign'], 'head' => $outlook['sign'] === 'met' ? 'On its way' : 'In doubt', 'tail' => $outlook['words'], 'advice' => $outlook['sign'] === 'met' ? null : 'Measure again, warm it, extend the time or acidify while the clock still runs.'],
+            $line->word === null ? ['sign' => 'idle', 'head' => 'No reading yet', 'tail' => '', 'advice' => 'Measure the first portion.'] : ['sign' => (string) $line->sign, 'head' => $line->word, 'tail' => (string) $line->detail, 'advice' => $line->advice],
+        ]));
+        usort($said, static fn(array $a, array $b): int => DecisionLines::RANK[$a['sign']] <=> DecisionLines::RANK[$b['sign']]);
+
+        return $said[0];
     }
 
     public static function sign(?BatchState $state): string

@@ -11,6 +11,7 @@ use Rheacid\Core\Care\CareStep;
 use Rheacid\Core\Care\ElectrodeKind;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Care\PairStatus;
+use Rheacid\Core\Electrode\AsFound;
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\Diagnosis;
 use Rheacid\Core\Electrode\Finding;
@@ -18,6 +19,7 @@ use Rheacid\Core\Electrode\Segment;
 use Rheacid\Core\Electrode\Severity;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Numbers;
+use Rheacid\Core\Words\DiagnosisWords;
 use Rheacid\Core\Words\FindingWords;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
@@ -44,6 +46,8 @@ final readonly class CalibrationScreen
         public string $offset,
         public ?CareStep $nextStep,
         public bool $isInForce,
+        public bool $isUncertain,
+        public ?string $advice,
     ) {}
 
     public static function of(Calibration $calibration): self
@@ -72,7 +76,7 @@ final readonly class CalibrationScreen
                 },
                 'sentence' => FindingWords::sentence($finding),
                 'advice' => FindingWords::advice($finding, $calibration->pair->electrode->kind),
-            ], $calibration->found()),
+            ], self::worstFirst($calibration)),
             $fit === null ? null : new ResponseLine($fit, $calibration->policy->criteria(), CalibrationPoint::ofKind($calibration->points, fitted: false)),
             self::slope($calibration, $fit),
             self::asFound($calibration, $before),
@@ -82,7 +86,26 @@ final readonly class CalibrationScreen
             $offset,
             $isNewest ? Lines::pair($calibration->pair_id)->nextStep : null,
             $status?->state->isInForce() === true,
+            $calibration->verdict !== Verdict::Fail && $calibration->isUncertain(),
+            self::advice($calibration),
         );
+    }
+
+    /** What to do first: by the diagnosis, else by the worst that was found. */
+    private static function advice(Calibration $calibration): ?string
+    {
+        $kind = $calibration->pair->electrode->kind;
+        if ($calibration->diagnosis !== null) {
+            return DiagnosisWords::first($calibration->diagnosis, $kind);
+        }
+        $worst = self::worstFirst($calibration)[0] ?? null;
+
+        return $worst === null || $worst->severity === Severity::Note ? null : FindingWords::advice($worst, $kind);
+    }
+
+    public function asFoundSign(CalibrationPoint $point): string
+    {
+        return AsFound::off([$point->asFoundError()], $this->calibration->policy->read_back_limit_ph) === null ? 'met' : 'care';
     }
 
     /** Every segment's: what was not measured is not shown. */
@@ -137,12 +160,28 @@ final readonly class CalibrationScreen
 
         return match (true) {
             $parting !== null => sprintf('Void since %s was parted from %s, %s. It reached %s.', $calibration->pair->electrode->code, $calibration->pair->name(), SiteClock::short($parting->at), $bracket),
-            $calibration->verdict === Verdict::Fail => $status === null ? 'The pair was out of use until the next one.' : 'This pair is out of use until a calibration passes.',
+            $calibration->verdict === Verdict::Fail => self::worst($calibration) . ($status === null ? ' The pair was out of use until the next one.' : ' This pair is out of use until a calibration passes.'),
             $status === null => "Usable until $until at the latest, $bracket; a newer one has taken its place.",
             $status->state->isInForce() => "Usable until $until, $bracket.",
             self::isHeldUpBySoakAlone($calibration, $status) => sprintf('Usable until %s, %s, once the soak is over: %s.', $until, $bracket, Readiness::words($status)),
             default => sprintf('Not in force now: %s. It reached %s.', Readiness::words($status), $bracket),
         };
+    }
+
+    private static function worst(Calibration $calibration): string
+    {
+        $worst = self::worstFirst($calibration)[0] ?? null;
+
+        return $worst?->severity === Severity::Fail ? FindingWords::sentence($worst) : '';
+    }
+
+    /** @return list<Finding> */
+    private static function worstFirst(Calibration $calibration): array
+    {
+        $found = $calibration->found();
+        usort($found, static fn(Finding $a, Finding $b): int => $b->severity->rank() <=> $a->severity->rank());
+
+        return $found;
     }
 
     /** Calibrated before the soak was over, with a reason. */

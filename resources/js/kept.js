@@ -9,6 +9,8 @@ const mine = (prefix) => `${prefix}${document.body.dataset.person} `;
 const keyOf = (form) => `${mine(TYPED)}${location.pathname} ${form.id}`;
 const fieldsOf = (form) => [...document.querySelectorAll('input, select, textarea')].filter((field) => field.form === form && field.name && field.name !== '_token' && !['hidden', 'password', 'file'].includes(field.type));
 const isBox = (field) => field.type === 'checkbox' || field.type === 'radio';
+// By its attribute: a field called "method" or "action" would answer in its place.
+export const isPost = (form) => form.getAttribute('method') === 'post';
 const meta = (name) => document.querySelector(`meta[name=${name}]`)?.content;
 const read = (key) => JSON.parse(localStorage.getItem(key) ?? 'null');
 
@@ -44,7 +46,7 @@ const newNumber = () => ([1e7] + -1e3 + -4e3 + -8e3 + -1e11).replace(/[018]/g, (
 
 function numberFor(form, submitter) {
     const body = [...new FormData(form, submitter)].filter(([name]) => name !== '_token' && name !== 'form').map(([name, value]) => `${name}=${value instanceof File ? `${value.name} ${value.size}` : value}`).join('&');
-    const key = `${mine(SENT)}${submitter?.formAction || form.action} ${body}`;
+    const key = `${mine(SENT)}${submitter?.getAttribute('formaction') ?? form.getAttribute('action')} ${body}`;
     const numbers = Object.keys(localStorage).filter((name) => name.startsWith(SENT)).map((name) => read(name).number);
     const shown = form.elements.form.value;
     // A page that came back by Back may show a number that went out with something else, or is recorded.
@@ -80,6 +82,6 @@ export function keepWhatIsTyped() {
     }
     document.addEventListener('submit', (event) => {
         const form = event.target;
-        if (!event.defaultPrevented && form.method === 'post' && form.elements.form) form.elements.form.value = numberFor(form, event.submitter);
+        if (!event.defaultPrevented && isPost(form) && form.elements.form) form.elements.form.value = numberFor(form, event.submitter);
     });
 }

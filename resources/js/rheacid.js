@@ -1,6 +1,6 @@
 // Little is done here: htmx fetches the live trace, the rest is comfort for the hands. Every page works without it.
 import htmx from 'htmx.org';
-import { keepWhatIsTyped } from './kept.js';
+import { isPost, keepWhatIsTyped } from './kept.js';
 import { listenToKeys } from './keys.js';
 import { saySettled, watchOverReading } from './settled.js';
 import { listenToSwitches } from './switches.js';
@@ -43,10 +43,10 @@ document.addEventListener('click', (event) => {
 // One sending of a form is enough, and without a connection none is tried: the typed values would leave the screen.
 document.addEventListener('submit', (event) => {
     const form = event.target;
-    if (form.dataset.sent || (form.method === 'post' && !navigator.onLine)) {
+    if (form.dataset.sent || (isPost(form) && !navigator.onLine)) {
         event.preventDefault();
         if (!navigator.onLine) sayOffline();
-    } else if (form.method === 'post') {
+    } else if (isPost(form)) {
         form.dataset.sent = 'yes';
         setTimeout(() => delete form.dataset.sent, 4000);
     }

@@ -18,7 +18,7 @@ final class HandsOnTest extends BrowserTestCase
         $oda = $this->atTheBench(390, 844, dark: true)->signsIn('oda', self::PASSPHRASE);
         self::assertSame('rgb(26, 34, 39)', $oda->browser->executeScript("return getComputedStyle(document.querySelector('.surface')).backgroundColor"), 'the dark scheme');
 
-        $oda->touches('Calibrate: Calibrate E-07')->sees('Read back in')->touches('Begin with the first buffer')->sees('Waiting.')->chooses('speed', '60');
+        $oda->touches('Calibrate: Calibrate E-07')->sees('read back in')->touches('Begin')->sees('Waiting.')->chooses('speed', '60');
         $oda->touches('pH 7.00 · Q-27')->seesAcceptAwake()->touches('Accept 7.0')->sees('4.01 now')
             ->touches('pH 4.01 · Q-28')->seesAcceptAwake()->touches('Accept 4.0')->sees('Accept read-back')
             ->touches('pH 4.01 reference · R-07')->seesAcceptAwake()->touches('Accept read-back')->sees('Usable until');
@@ -35,7 +35,7 @@ final class HandsOnTest extends BrowserTestCase
     public function test_a_connection_lost_in_the_middle_of_a_run_loses_nothing(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
-        $oda->opens("/calibrate/{$this->pair()->id}")->taps('typed: the mV')->taps('Begin with the first buffer')->sees('type what it shows')
+        $oda->opens("/calibrate/{$this->pair()->id}")->taps('typed: the mV')->taps('Begin')->sees('type what it shows')
             ->fills('Potential', '-4,2')->fills('Temperature', '21,5');
 
         $this->connection($oda, lost: true);
@@ -55,7 +55,7 @@ final class HandsOnTest extends BrowserTestCase
     public function test_a_live_trace_goes_on_when_the_connection_is_back(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
-        $oda->opens("/calibrate/{$this->pair()->id}")->taps('Begin with the first buffer')->sees('Waiting.')->chooses('speed', '30')->taps('pH 7.00 · Q-27')->sees('of 30 still');
+        $oda->opens("/calibrate/{$this->pair()->id}")->taps('Begin')->sees('Waiting.')->chooses('speed', '30')->taps('pH 7.00 · Q-27')->sees('of 30 still');
 
         $this->connection($oda, lost: true);
         $oda->sees('No connection.');

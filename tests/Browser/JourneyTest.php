@@ -20,7 +20,7 @@ final class JourneyTest extends BrowserTestCase
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
 
         $oda->sees('Calibrate E-07')->presses(WebDriverKeys::ENTER)
-            ->sees('Read back in')->presses(WebDriverKeys::ENTER)
+            ->sees('read back in')->presses(WebDriverKeys::ENTER)
             ->sees('Waiting.')->tabsTo('speed')->types('60')
             ->movesTheElectrodeAndAccepts('pH 7.00 · Q-27')->sees('4.01 now')
             ->movesTheElectrodeAndAccepts('pH 4.01 · Q-28')->sees('Accept read-back')
@@ -46,20 +46,20 @@ final class JourneyTest extends BrowserTestCase
     public function test_a_run_survives_a_reload_and_is_left_on_record(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
-        $oda->opens("/calibrate/{$this->pair()->id}")->taps('Begin with the first buffer')->sees('Waiting.')
+        $oda->opens("/calibrate/{$this->pair()->id}")->taps('Begin')->sees('Waiting.')
             ->tabsTo('speed')->types('60')->movesTheElectrodeAndAccepts('pH 7.00 · Q-27')->sees('4.01 now');
 
         $oda->browser->navigate()->refresh();
 
         $oda->sees('4.01 now')->taps('Leave')->sees('The run was left.');
         self::assertSame(RunState::Abandoned, CalibrationRun::query()->sole()->state);
-        self::assertSame(['opened', 'left'], CalibrationRun::query()->sole()->events()->pluck('kind')->all());
+        self::assertSame(['opened', 'asked', 'left'], CalibrationRun::query()->sole()->events()->pluck('kind')->all());
     }
 
     public function test_accept_sleeps_until_settled_and_an_early_one_takes_a_reason(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
-        $oda->opens("/calibrate/{$this->pair()->id}")->taps('Begin with the first buffer')->sees('Waiting.')
+        $oda->opens("/calibrate/{$this->pair()->id}")->taps('Begin')->sees('Waiting.')
             ->taps('pH 7.00 · Q-27')->sees('of 30 still');
 
         $oda->taps('Accept 7.0');
@@ -71,13 +71,13 @@ final class JourneyTest extends BrowserTestCase
     public function test_a_meter_without_a_bench_is_typed(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
-        $oda->opens("/calibrate/{$this->pair()->id}")->taps('typed: the mV')->taps('Begin with the first buffer')->sees('type what it shows');
+        $oda->opens("/calibrate/{$this->pair()->id}")->taps('typed: the mV')->taps('Begin')->sees('type what it shows');
 
         $oda->fills('Potential', '4.0 volts')->fills('Temperature', '21,5')->taps('it stood still')->taps('Accept 7.0')
             ->sees('A potential in mV like 177.4');
         self::assertSame('21,5', $oda->browser->executeScript("return document.querySelector('[name=celsius]').value"), 'nothing typed is lost');
 
-        $oda->fills('Potential', '-4,0')->taps('Accept 7.0')->sees('4.01 now');
+        $oda->fills('Potential', '4,0')->taps('±')->taps('it stood still')->taps('Accept 7.0')->sees('4.01 now');
     }
 
     public function test_without_scripts_the_newest_points_are_fetched_by_hand(): void

@@ -23,16 +23,16 @@ final class MorningTest extends BrowserTestCase
             ->taps('Soak')->taps('15 min')->sees('soaking until');
         self::assertSame(PairState::Soaking, Readiness::of($this->pair())->state);
 
-        $oda->opens("/calibrate/{$this->pair()->id}")->chooses('lots[2]', 'Q-35')->fills('Why before the soak is over', 'the vat cannot wait')
-            ->taps('Begin with the first buffer')->sees('Waiting.')->chooses('speed', '60')
+        $oda->opens("/calibrate/{$this->pair()->id}")->taps('change')->chooses('lots[2]', 'Q-35')->fills('Why before the soak is over', 'the vat cannot wait')
+            ->taps('Begin')->sees('Waiting.')->chooses('speed', '60')
             ->movesTheElectrodeAndAccepts('pH 7.00 · Q-27')->sees('4.01 now')
             ->movesTheElectrodeAndAccepts('pH 4.01 · Q-28')->sees('10.01 now')
             ->movesTheElectrodeAndAccepts('pH 10.01 · Q-35')->sees('Accept read-back')
             ->movesTheElectrodeAndAccepts('pH 4.01 reference · R-07')->sees('Usable until');
         self::assertNotNull(Calibration::query()->sole()->alkaline_slope_percent);
 
-        $oda->opens("/calibrate/{$this->pair('E-05')->id}")->chooses('lots[0]', 'R-08')->chooses('lots[1]', 'R-07')->chooses('lots[2]', 'R-09')->chooses('read_back', '')
-            ->taps('Begin with the first buffer')->sees('Waiting.')->chooses('speed', '60')
+        $oda->opens("/calibrate/{$this->pair('E-05')->id}")->taps('change')->chooses('lots[0]', 'R-08')->chooses('lots[1]', 'R-07')->chooses('lots[2]', 'R-09')->chooses('read_back', '')
+            ->taps('Begin')->sees('confirms itself')->taps('Begin')->sees('Waiting.')->chooses('speed', '60')
             ->movesTheElectrodeAndAccepts('pH 6.86 reference · R-08')->sees('4.00 now')
             ->movesTheElectrodeAndAccepts('pH 4.01 reference · R-07')->sees('9.18 now')
             ->movesTheElectrodeAndAccepts('pH 9.18 reference · R-09')->sees('Accept read-back')
@@ -61,7 +61,7 @@ final class MorningTest extends BrowserTestCase
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
         $oda->opens("/bench/{$this->pair()->id}")->chooses('fault', Fault::Coated->value)->fills('Seed', '7')->taps('Set it')->sees('The simulated bench is set.')
-            ->taps('Begin with the first buffer')->sees('Waiting.')->chooses('speed', '60')
+            ->taps('Begin')->sees('Waiting.')->chooses('speed', '60')
             ->movesTheElectrodeAndAccepts('pH 7.00 · Q-27')->sees('4.01 now')
             ->movesTheElectrodeAndAccepts('pH 4.01 · Q-28')->sees('Accept read-back')
             ->movesTheElectrodeAndAccepts('pH 4.01 reference · R-07')->sees('Likely.')->sees('coated');

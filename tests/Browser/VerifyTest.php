@@ -60,8 +60,9 @@ final class VerifyTest extends BrowserTestCase
             ->tabsTo('First reading')->types('0.1')->tabsTo('Second')->types('0.2')->tabsTo('Third')->types('0.1')->presses(WebDriverKeys::ENTER)
             ->sees('Within tolerance.')->sees('Doubled to 60 days')->presses(WebDriverKeys::ENTER)->sees('Use as it is.');
 
-        $oda->opens('/verify/' . $this->named('T-08')->id)->sees('First reading')->tabsTo('First reading')->types('2.9')->tabsTo('Second')->types('2.9')->tabsTo('Third')->types('2.9')->presses(WebDriverKeys::ENTER)
-            ->sees('Outside tolerance.')->sees('Halved to 30 days')->presses(WebDriverKeys::ENTER)->sees('Taken out of use.');
+        $oda->opens('/verify/' . $this->named('T-08')->id)->sees('First reading')->taps('all as drawn')->tabsTo('First reading')->types('2.9')->tabsTo('Second')->types('2.9')->tabsTo('Third')->types('2.9')->presses(WebDriverKeys::ENTER)
+            ->sees('Outside tolerance.')->sees('Halved to 30 days')->sees('Make a fresh bath and read again')->presses(WebDriverKeys::ENTER)->sees('all as drawn');
+        $oda->opens('/thermometer-checks/' . Verification::query()->orderByDesc('id')->firstOrFail()->id)->taps('Otherwise')->taps('Taken out of use')->sees('Taken out of use.');
         self::assertSame([60, 30], Verification::query()->where('thermometer_id', $this->named('T-08')->id)->orderByDesc('id')->limit(2)->pluck('interval_days')->reverse()->values()->all());
         $oda->opens('/verify')->sees('out of use');
     }

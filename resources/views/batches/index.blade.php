@@ -16,7 +16,7 @@
                 <td><x-state :is="Rheacid\View\BatchScreen::sign($line->state)">{{ $line->state?->value }}</x-state></td>
                 @if ($line->value !== null)
                     <td class="num">{{ Numbers::fixed($line->value, $line->measurand->decimals()) }} @if ($line->expandedU !== null)<small>± {{ Numbers::fixed($line->expandedU, $line->measurand->decimals()) }}</small>@endif</td>
-                    <td><x-state :is="$line->sign">{{ $line->word }}</x-state><br><span class="soft">{{ $line->detail }}</span></td>
+                    <td><x-state :is="$line->sign">{{ $line->word }}</x-state><br><span class="soft">{{ $line->detail }}@if ($next = $line->next()) · {{ Rheacid\Today\BatchTasks::due($next) }}@endif</span></td>
                 @else
                     <td colspan="2" class="soft">no reading yet</td>
                 @endif

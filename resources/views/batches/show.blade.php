@@ -5,7 +5,8 @@
 @php($batch = $screen->batch)
 <x-house :title="'Batch ' . $batch->code" room="Batches">
     <p class="what">{{ $batch->product->name }} · started {{ SiteClock::full($batch->started_at) }} · {{ $batch->vessel }} · {{ $batch->size }} · version {{ $batch->product->version }} of the product</p>
-    @if ($screen->outlook)
+    <p class="verdict answer"><x-state :is="$screen->answer['sign']">{{ $screen->answer['head'] }}.</x-state> <span>{{ $screen->answer['tail'] }} @if ($screen->answer['advice'])<b>{{ $screen->answer['advice'] }}</b>@endif</span></p>
+    @if ($screen->outlook && $screen->outlook['words'] !== $screen->answer['tail'])
         <p class="verdict"><x-state :is="$screen->outlook['sign']">{{ $screen->outlook['words'] }}</x-state></p>
     @endif
     <x-series-chart :figure="$screen->chart" />

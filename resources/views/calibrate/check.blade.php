@@ -3,6 +3,8 @@
 @php($writes = Gate::allows('record'))
 <x-house :title="'Check buffer · ' . $pair->electrode->code . ' on ' . $pair->name()" room="Calibrate">
     @if (session('failed'))<p class="verdict" role="alert"><x-state is="fail">Check failed.</x-state> {{ session('failed') }}</p>@endif
+    @php($newest = $screen->checks->first())
+    @if ($newest && !session('failed'))<p class="verdict answer"><x-state :is="match ($newest->passed) { true => 'met', false => 'fail', null => 'care' }">{{ match ($newest->passed) { true => 'Within.', false => 'Failed.', null => 'Vouches for nothing.' } }}</x-state> <span>{{ $newest->error() > 0 ? '+' : '' }}{{ Rheacid\Core\Numbers::fixed($newest->error(), 3) }} pH off in {{ $newest->lot->code }}, ± {{ Rheacid\Core\Numbers::plain($newest->limit_ph) }} is allowed; {{ Rheacid\SiteClock::short($newest->at) }}. <b>{{ match ($newest->passed) { true => '', false => 'Calibrate, and measure a fresh sample of what was read since.', null => 'Read it again, and wait until it stands still.' } }}</b></span></p>@endif
     @if ($calibration === null || $calibration->void !== null || $calibration->verdict === Rheacid\Core\Electrode\Verdict::Fail)
         <p class="verdict"><x-state is="care">Nothing to check.</x-state> This pair has no calibration in force. <a href="{{ route('runs.create', $pair) }}">Calibrate it</a></p>
     @elseif ($writes)

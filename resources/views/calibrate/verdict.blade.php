@@ -1,6 +1,22 @@
 @php($calibration = $screen->calibration)
 <x-house :title="'Calibration · ' . $calibration->pair->electrode->code . ' on ' . $calibration->pair->name()" room="Calibrate">
     <p class="what">{{ Rheacid\SiteClock::full($calibration->at) }}, by {{ $calibration->person->name }}, policy {{ $calibration->policy->name }} · {{ $screen->source }}</p>
+    <p class="verdict answer"><x-state :is="$screen->sign">{{ $screen->head }}</x-state> <span>{{ $screen->sentence }} @if ($screen->advice)<b>{{ $screen->advice }}</b>@endif</span></p>
+    @if ($screen->isUncertain)<p class="verdict"><x-state is="care">Proves nothing bound.</x-state> It can read acid too acid: no critical or legal limit is proven on it.</p>@endif
+    @if ($screen->jump)<p class="verdict"><x-state is="care">The offset jumped.</x-state> {{ $screen->jump }}</p>@endif
+    @if ($screen->asFound)<p class="verdict"><x-state is="care">Earlier readings.</x-state> {{ $screen->asFound }}</p>@endif
+    @if ($diagnosis = $calibration->diagnosis)
+        <div class="diagnosis">
+            <p class="verdict"><x-state is="care">Likely.</x-state> {{ Rheacid\Core\Words\DiagnosisWords::likely($diagnosis, $screen->kind(), $calibration->alsoDiagnosed()) }}</p>
+            <p>{{ Rheacid\Core\Words\DiagnosisWords::otherwise($diagnosis) }}</p>
+            @if ($screen->nextStep)<p class="soft">It stands on Today until it is done: {{ implode(', then ', array_map(Rheacid\Core\Words\CareWords::step(...), Rheacid\Core\Care\FollowUp::of($diagnosis, $screen->kind(), $calibration->alsoDiagnosed()))) }}.</p>@endif
+        </div>
+    @endif
+    @foreach ($screen->findings as $finding)
+        @continue(str_contains($screen->sentence, $finding['sentence']))
+        <p class="verdict"><x-sign :is="$finding['sign']" /> <span>{{ $finding['sentence'] }} @if ($finding['advice'] && !$calibration->diagnosis && $finding['advice'] !== $screen->advice)<span class="soft">{{ $finding['advice'] }}</span>@endif</span></p>
+    @endforeach
+    @if ($calibration->void)<p class="verdict"><x-state is="fail">Voided.</x-state> {{ $calibration->void->reason }} ({{ $calibration->void->person->name }}, {{ Rheacid\SiteClock::short($calibration->void->at) }})</p>@endif
     @if ($calibration->fit === null)
         <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 2) }}</span><span class="unit">pH off at the read-back<br>{{ $calibration->slope_percent === null ? 'the meter keeps slope and offset to itself' : 'the meter says: slope ' . $screen->slope . ', offset ' . $screen->offset }}</span></div>
     @elseif (!$screen->hasSlope)
@@ -8,21 +24,7 @@
     @else
         <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->slope_percent, 1) }}</span><span class="pm">% slope</span><span class="unit">offset {{ $screen->offset }}@if ($calibration->read_back_error_ph !== null) · read back {{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 3) }} pH off @endif</span></div>
     @endif
-    <p class="verdict"><x-state :is="$screen->sign">{{ $screen->head }}</x-state> {{ $screen->sentence }}</p>
-    @if ($screen->jump)<p class="verdict"><x-state is="care">The offset jumped.</x-state> {{ $screen->jump }}</p>@endif
-    @if ($screen->asFound)<p class="verdict"><x-state is="care">Earlier readings.</x-state> {{ $screen->asFound }}</p>@endif
     @if (count($screen->line?->lines() ?? []) > 1)<p class="what">Slope {{ $screen->slope }}</p>@endif
-    @if ($diagnosis = $calibration->diagnosis)
-        <div class="diagnosis">
-            <p class="verdict"><x-state is="care">Likely.</x-state> {{ Rheacid\Core\Words\DiagnosisWords::likely($diagnosis, $screen->kind(), $calibration->alsoDiagnosed()) }}</p>
-            <p><b>First:</b> {{ Rheacid\Core\Words\DiagnosisWords::first($diagnosis, $screen->kind()) }} {{ Rheacid\Core\Words\DiagnosisWords::otherwise($diagnosis) }}</p>
-            @if ($screen->nextStep)<p class="soft">It stands on Today until it is done: {{ implode(', then ', array_map(Rheacid\Core\Words\CareWords::step(...), Rheacid\Core\Care\FollowUp::of($diagnosis, $screen->kind(), $calibration->alsoDiagnosed()))) }}.</p>@endif
-        </div>
-    @endif
-    @foreach ($screen->findings as $finding)
-        <p class="verdict"><x-sign :is="$finding['sign']" /> <span>{{ $finding['sentence'] }} @if ($finding['advice'] && !$calibration->diagnosis)<span class="soft">{{ $finding['advice'] }}</span>@endif</span></p>
-    @endforeach
-    @if ($calibration->void)<p class="verdict"><x-state is="fail">Voided.</x-state> {{ $calibration->void->reason }} ({{ $calibration->void->person->name }}, {{ Rheacid\SiteClock::short($calibration->void->at) }})</p>@endif
     @if ($screen->line)<x-response-line :figure="$screen->line" :slope="$screen->slope" :offset="$screen->offset" />@endif
     <table class="stack">
         <thead><tr><th>Buffer</th><th>Bottle</th><th>Shown</th><th>°C</th><th>came to rest</th><th>as found</th><th>as left</th></tr></thead>
@@ -33,7 +35,7 @@
                 <td>{{ $point->shown() }}</td>
                 <td>{{ Rheacid\Core\Numbers::fixed($point->celsius, 1) }}</td>
                 <td>@if ($point->settled){{ Rheacid\Core\Words\StateWords::response($point->response_time_s) }}@else<x-state is="care">taken unsettled</x-state>@endif @if ($point->reason)<br><span class="soft">{{ $point->reason }}</span>@endif @if ($point->against_recognition)<br><x-state is="care">it read like another buffer</x-state>@endif</td>
-                <td>{{ $point->as_found_ph === null ? '–' : Rheacid\Core\Numbers::fixed($point->asFoundError(), 3) . ' pH off' }}</td>
+                <td>@if ($point->as_found_ph === null)–@else<x-state :is="$screen->asFoundSign($point)">{{ Rheacid\Core\Numbers::fixed($point->asFoundError(), 3) }} pH off</x-state>@endif</td>
                 <td>{{ $screen->asLeft($point) }}</td>
             </tr>
         @endforeach

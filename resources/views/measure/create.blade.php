@@ -40,7 +40,9 @@
         <label class="form-check"><input class="form-check-input" type="radio" name="source" value="typed" @checked(old('source', $screen->source->value) === 'typed')> typed: what a real meter shows</label>
         <label class="form-check"><input class="form-check-input" type="radio" name="source" value="imported" @checked(old('source', $screen->source->value) === 'imported')> the log of a meter, as a file</label>
     </form>
-    @can('record')<x-slot:act><button class="do" form="begin" data-primary>Begin measuring <kbd>Enter</kbd></button></x-slot>@endcan
+    @if (Gate::allows('record'))
+        <x-slot:act><button class="do" form="begin" data-primary>Begin measuring <kbd>Enter</kbd></button></x-slot>
+    @endif
     <x-slot:evidence>
         <h2>{{ $batch->product->method->name }}</h2>
         <ul class="steps">@foreach ($batch->product->method->steps as $step)<li>{{ $step }}</li>@endforeach</ul>
