@@ -16,6 +16,9 @@ final class Person
 {
     public readonly RemoteWebDriver $browser;
 
+    /** How often something was tapped or touched; what was typed is not counted. */
+    public int $touches = 0;
+
     public function __construct(private readonly Chromium $chromium, private readonly string $address)
     {
         $this->browser = $chromium->driver;
@@ -66,6 +69,7 @@ final class Person
 
     public function taps(string $name): self
     {
+        $this->touches++;
         $element = $this->named($name);
         // As a person scrolls: what is tapped does not hide behind the bar at the lower edge.
         $this->browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
@@ -77,6 +81,7 @@ final class Person
     /** A touch of a finger, as the browser gets it from the screen. */
     public function touches(string $name): self
     {
+        $this->touches++;
         $element = $this->named($name);
         $this->browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
         $place = $this->browser->executeScript('const r = arguments[0].getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2];', [$element]);
@@ -107,6 +112,14 @@ final class Person
     public function sees(string $text): self
     {
         $this->waitsUntil(fn(): bool => str_contains($this->page(), $text), "\"$text\" to be seen");
+
+        return $this;
+    }
+
+    /** So many seconds pass on the clock of the page. */
+    public function lets(int $seconds): self
+    {
+        $this->browser->executeScript("const real = Date.now; Date.now = () => real() + $seconds * 1000");
 
         return $this;
     }
