@@ -168,7 +168,7 @@ TEXT
 }
 
 migrate() {
-    { artisan migrate --database=owner --force --no-interaction && artisan rheacid:grant; } > "$HOME_DIR/log/migrate.log" 2>&1 \
+    { artisan migrate --database=owner --force --no-interaction && artisan rheacid:grant && artisan rheacid:board; } > "$HOME_DIR/log/migrate.log" 2>&1 \
         || {
             # The form of the records was changed once, when nothing but the demo stood in them.
             ! grep -q "already exists" "$HOME_DIR/log/migrate.log" || fail "The records in $HOME_DIR are of the form before this one, which only a demo ever had. Move that directory away and start again: the demo is loaded anew."

@@ -46,21 +46,24 @@ final class Lines
     }
 
     /**
-     * @return array{CursorPaginator<int, \stdClass>, list<BatchLine>} a page of all batches, the newest first, and the lines that stand on it
+     * @return array{CursorPaginator<int, \stdClass>, list<BatchLine>} a page of all batches, the newest first, and the lines that stand on it: on the first one those that are held stand before all
      */
     public static function batchPage(?BatchState $state, string $search): array
     {
         $query = self::of(Part::Batch)->orderByDesc('since')->orderByDesc('thing_id');
         if ($state !== null) {
             $query->where('state', $state->value);
+        } elseif ($search === '') {
+            $query->where('state', '<>', BatchState::Held->value);
         }
         if ($search !== '') {
             $query->where('code', 'like', addcslashes($search, '%_\\') . '%');
         }
         $page = $query->cursorPaginate(self::PAGE);
         assert($page instanceof CursorPaginator);
+        $held = $state === null && $search === '' && $page->onFirstPage() ? self::read(BatchLine::class, self::of(Part::Batch)->where('state', BatchState::Held->value)->orderByDesc('since')) : [];
 
-        return [$page, array_map(static fn(\stdClass $row): BatchLine => Facts::unpack(BatchLine::class, is_string($row->facts) ? $row->facts : ''), array_values($page->items()))];
+        return [$page, [...$held, ...array_map(static fn(\stdClass $row): BatchLine => Facts::unpack(BatchLine::class, is_string($row->facts) ? $row->facts : ''), array_values($page->items()))]];
     }
 
     public static function batch(int $id): BatchLine

@@ -14,7 +14,7 @@
     <path class="ideal" d="M{{ $ideal['x1'] }} {{ $ideal['y1'] }}L{{ $ideal['x2'] }} {{ $ideal['y2'] }}"/>
     @foreach ($figure->lines() as $line)
         <path class="trace" d="M{{ $line['x1'] }} {{ $line['y1'] }}L{{ $line['x2'] }} {{ $line['y2'] }}"/>
-        @if ($line['label'])<text class="band-label" x="{{ ($line['x1'] + $line['x2']) / 2 + 10 }}" y="{{ ($line['y1'] + $line['y2']) / 2 - 8 }}">{{ $line['label'] }}</text>@endif
+        @if ($line['label'])<text class="band-label" x="{{ ($line['x1'] + $line['x2']) / 2 - 8 }}" y="{{ ($line['y1'] + $line['y2']) / 2 + 22 }}" text-anchor="end">{{ $line['label'] }}</text>@endif
     @endforeach
     @foreach ($figure->points() as $point)
         <circle class="{{ $point['fitted'] ? 'bob' : 'check' }}" cx="{{ $point['x'] }}" cy="{{ $point['y'] }}" r="{{ $point['fitted'] ? 6 : 5 }}"/>

@@ -31,8 +31,10 @@
     <path class="trace" d="{{ $figure->line() }}"/>
     @foreach ($figure->readings as $reading)
         @php($x = $figure->hours->at($reading['hours']))
-        <path class="whisker" d="M{{ $x }} {{ $figure->ph->at($reading['value'] + $reading['u']) }}V{{ $figure->ph->at($reading['value'] - $reading['u']) }}"/>
-        <circle @class(['bob', 'open' => !$reading['trusted']]) cx="{{ $x }}" cy="{{ $figure->ph->at($reading['value']) }}" r="5"/>
+        @php($top = $figure->ph->at($reading['value'] + $reading['u']))
+        @php($foot = $figure->ph->at($reading['value'] - $reading['u']))
+        <path class="whisker" d="M{{ $x - 5 }} {{ $top }}h10M{{ $x }} {{ $top }}V{{ $foot }}M{{ $x - 5 }} {{ $foot }}h10"/>
+        <circle @class(['bob', 'open' => !$reading['trusted']]) cx="{{ $x }}" cy="{{ $figure->ph->at($reading['value']) }}" r="3.5"/>
     @endforeach
 </svg>
 </figure>

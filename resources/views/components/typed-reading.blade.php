@@ -7,11 +7,11 @@
             <x-field name="shown_ph" label="pH shown" help="as the meter shows it, like 4.02" inputmode="decimal" autofocus :form="$form" />
         @endif
         <x-field name="celsius" label="Temperature" help="°C, or with its unit like 70.5 F" inputmode="decimal" :form="$form" />
-        <x-field name="response_time_s" label="Time to come to rest (may stay empty)" help="seconds, like 44" inputmode="decimal" :form="$form" />
         <div class="wide">
             <label class="form-check"><input class="form-check-input" type="checkbox" name="still" value="1" form="{{ $form }}" data-still="{{ (int) $window }}" @checked(old('still'))> it stood still, within 0.02 pH, for {{ (int) $window }} s</label>
             <button type="button" class="do quiet" hidden data-scripted data-changed>The digits changed just now</button>
         </div>
+        <x-field name="response_time_s" label="Time to come to rest (may stay empty)" help="seconds, like 44" inputmode="decimal" :form="$form" />
     </div>
     <svg class="ring typed" hidden data-scripted viewBox="0 0 120 120" role="img" aria-label="seconds since the digits were typed or changed">
         <circle cx="60" cy="60" r="48"/><circle class="arc" cx="60" cy="60" r="48" pathLength="100" stroke-dasharray="0 100" transform="rotate(-90 60 60)"/>
