@@ -71,9 +71,9 @@ final class SiteClock
     }
 
     /** @throws Refused if it is no time */
-    public static function typed(string $text): CarbonImmutable
+    public static function typed(string $text, string $field = 'drawn_at'): CarbonImmutable
     {
-        return self::fromField($text) ?? throw Refused::because('The time is not understood; accepted is a day and a time like 2026-11-24 09:40.', 'drawn_at');
+        return self::fromField($text) ?? throw Refused::because('The time is not understood; accepted is a day and a time like 2026-11-24 09:40.', $field);
     }
 
     public static function fromField(string $text): ?CarbonImmutable

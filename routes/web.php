@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Illuminate\Support\Facades\Route;
 use Rheacid\Http\Controllers\AddController;
 use Rheacid\Http\Controllers\BatchController;
+use Rheacid\Http\Controllers\BatchLifeController;
 use Rheacid\Http\Controllers\BenchController;
 use Rheacid\Http\Controllers\BottleController;
 use Rheacid\Http\Controllers\CalibrateController;
@@ -15,6 +16,7 @@ use Rheacid\Http\Controllers\CellController;
 use Rheacid\Http\Controllers\CertificateController;
 use Rheacid\Http\Controllers\ControlCheckController;
 use Rheacid\Http\Controllers\CorrectionController;
+use Rheacid\Http\Controllers\DeviationController;
 use Rheacid\Http\Controllers\FindController;
 use Rheacid\Http\Controllers\HandsController;
 use Rheacid\Http\Controllers\LabelController;
@@ -24,6 +26,7 @@ use Rheacid\Http\Controllers\MeasurementController;
 use Rheacid\Http\Controllers\MeasurementDraftController;
 use Rheacid\Http\Controllers\PairingController;
 use Rheacid\Http\Controllers\PolicyController;
+use Rheacid\Http\Controllers\ProductController;
 use Rheacid\Http\Controllers\ShelfController;
 use Rheacid\Http\Controllers\ShelfImportController;
 use Rheacid\Http\Controllers\SignInController;
@@ -48,6 +51,9 @@ Route::pattern('log', '[0-9]{1,18}');
 Route::pattern('thermometer', '[0-9]{1,18}');
 Route::pattern('policy', '[0-9]{1,18}');
 Route::pattern('verification', '[0-9]{1,18}');
+Route::pattern('product', '[0-9]{1,18}');
+Route::pattern('deviation', '[0-9]{1,18}');
+Route::pattern('code', '[a-z-]{1,40}');
 
 Route::get('up', UpController::class)->withoutMiddleware('web')->name('up');
 
@@ -108,6 +114,14 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('drafts/{draft}/live', [MeasurementDraftController::class, 'live'])->name('drafts.live');
 
     Route::get('batches', [BatchController::class, 'index'])->name('batches');
+    Route::get('batches/new', [BatchLifeController::class, 'create'])->name('batches.create');
+    Route::get('batches/{batch}/tag', [BatchLifeController::class, 'tag'])->name('batches.tag');
+    Route::get('deviations/{deviation}', [DeviationController::class, 'show'])->name('deviations.show');
+    Route::get('products', [ProductController::class, 'index'])->name('products');
+    Route::get('products/library/{code}', [ProductController::class, 'library'])->name('products.library');
+    Route::get('products/{product}', [ProductController::class, 'show'])->name('products.show');
+    Route::get('products/{product}/change', [ProductController::class, 'edit'])->name('products.edit');
+    Route::get('products/{product}/product.json', [ProductController::class, 'export'])->name('products.export');
     Route::get('batches/{batch}', [BatchController::class, 'show'])->name('batches.show');
     Route::get('readings/{measurement}', [MeasurementController::class, 'show'])->name('readings.show');
     Route::get('readings/{measurement}/correction', [CorrectionController::class, 'create'])->name('corrections.create');
@@ -144,6 +158,19 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
         Route::post('logs/{log}/portions', [LogController::class, 'measure'])->name('logs.measure');
         Route::post('pairs/{pair}/check', [ControlCheckController::class, 'store'])->name('checks.store');
         Route::post('pairs/{pair}/check/immersions', [ControlCheckController::class, 'immerse'])->name('checks.immerse');
+
+        Route::post('batches', [BatchLifeController::class, 'store'])->name('batches.store');
+        Route::post('batches/{batch}/steps', [BatchLifeController::class, 'step'])->name('batches.step');
+        Route::post('batches/{batch}/answers', [BatchLifeController::class, 'answer'])->name('batches.answer');
+        Route::post('batches/{batch}/state', [BatchLifeController::class, 'move'])->name('batches.move');
+        Route::post('batches/{batch}/notes', [BatchLifeController::class, 'note'])->name('batches.note');
+        Route::post('batches/{batch}/additions', [BatchLifeController::class, 'add'])->name('batches.add');
+        Route::post('batches/{batch}/release', [BatchLifeController::class, 'release'])->middleware('can:lead')->name('batches.release');
+        Route::post('deviations/{deviation}/actions', [DeviationController::class, 'act'])->name('deviations.act');
+        Route::post('deviations/{deviation}/disposition', [DeviationController::class, 'dispose'])->middleware('can:lead')->name('deviations.dispose');
+        Route::post('products/library/{code}', [ProductController::class, 'take'])->middleware('can:lead')->name('products.take');
+        Route::post('products/{product}/drawn', [ProductController::class, 'draw'])->middleware('can:lead')->name('products.draw');
+        Route::post('products/{product}', [ProductController::class, 'update'])->middleware('can:lead')->name('products.update');
 
         Route::post('measure/{batch}/drafts', [MeasureController::class, 'store'])->name('drafts.store');
         Route::post('drafts/{draft}/immersions', [MeasurementDraftController::class, 'immerse'])->name('drafts.immerse');

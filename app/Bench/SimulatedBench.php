@@ -20,6 +20,7 @@ use Rheacid\Core\Simulation\SimulatedBath;
 use Rheacid\Core\Simulation\SimulatedCell;
 use Rheacid\Core\Simulation\SimulatedImmersion;
 use Rheacid\Core\Solutions\SolutionKind;
+use Rheacid\Models\Batch;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Measures;
@@ -56,6 +57,14 @@ final class SimulatedBench
         usort($cups, static fn(Cup $a, Cup $b): int => $place($a) <=> $place($b));
 
         return $cups;
+    }
+
+    /** A batch that is begun in a simulated plant gets its cup on the bench, with what its product usually begins at. */
+    public static function draw(Batch $batch): void
+    {
+        if (DB::table('bench_cups')->exists()) {
+            DB::table('bench_cups')->insertOrIgnore(['batch_id' => $batch->id, 'ph' => $batch->product->expected_high_ph, 'celsius' => self::ROOM_C]);
+        }
     }
 
     /** A bottle that was put on the shelf of a simulated plant gets its cup on the bench. */

@@ -24,6 +24,11 @@ final class SignIn
         return $person?->enabled === true ? $person : null;
     }
 
+    public static function isPassphrase(Person $person, string $passphrase): bool
+    {
+        return Hash::check($passphrase, $person->credential->passphrase ?? self::nobody()) && $person->enabled;
+    }
+
     public static function isPin(Person $person, string $pin): bool
     {
         return Hash::check($pin, $person->credential->pin ?? self::nobody()) && $person->enabled;

@@ -5,15 +5,27 @@ declare(strict_types=1);
 namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Records\Kept;
 
-/** Something added to a batch, planned or done. */
+/**
+ * Something added to a batch, planned or done.
+ *
+ * @property-read Person $person
+ */
 final class Addition extends Model
 {
     use Kept;
 
     protected $casts = [
         'rests_on' => 'array',
+        'amount' => 'float',
         'at' => 'datetime',
     ];
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
 }

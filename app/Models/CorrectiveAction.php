@@ -5,9 +5,14 @@ declare(strict_types=1);
 namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Records\Kept;
 
-/** What was done about a deviation. */
+/**
+ * What was done about a deviation.
+ *
+ * @property-read Person $person
+ */
 final class CorrectiveAction extends Model
 {
     use Kept;
@@ -15,4 +20,10 @@ final class CorrectiveAction extends Model
     protected $casts = [
         'at' => 'datetime',
     ];
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
 }

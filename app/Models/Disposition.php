@@ -5,14 +5,27 @@ declare(strict_types=1);
 namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Core\Limits\DispositionKind;
 use Rheacid\Records\Kept;
 
-/** What a lead decided about a deviation, and why. */
+/**
+ * What a lead decided about a deviation, and why.
+ *
+ * @property-read Person $person
+ */
 final class Disposition extends Model
 {
     use Kept;
 
     protected $casts = [
+        'disposition' => DispositionKind::class,
         'at' => 'datetime',
     ];
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
 }

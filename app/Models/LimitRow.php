@@ -28,6 +28,7 @@ final class LimitRow extends Model
         'low' => 'float',
         'high' => 'float',
         'hours' => 'float',
+        'course' => 'array',
     ];
 
     public function toCore(): ProductLimit

@@ -32,7 +32,7 @@ final readonly class BatchScreen
      * @param array{sign: string, words: string}|null $outlook of the deadline that comes next
      * @param array{sign: string, head: string, tail: string, advice: string|null} $answer the worst that is true, and what to do
      */
-    private function __construct(public Batch $batch, public BatchLine $line, public CursorPaginator $page, public array $rows, public SeriesChart $chart, public ?array $outlook, public ?Usual $usual, public array $answer) {}
+    private function __construct(public Batch $batch, public BatchLine $line, public CursorPaginator $page, public array $rows, public SeriesChart $chart, public ?array $outlook, public ?Usual $usual, public array $answer, public LifeScreen $life) {}
 
     public static function of(Batch $batch): self
     {
@@ -52,6 +52,7 @@ final readonly class BatchScreen
             $outlook,
             $batch->state()->isLive() && array_diff($batch->product->asks(), array_keys($batch->conditions())) === [] ? Usual::of($batch) : null,
             self::answer($batch, $line, $outlook),
+            LifeScreen::of($batch),
         );
     }
 

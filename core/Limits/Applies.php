@@ -14,4 +14,15 @@ enum Applies: string
 
     /** No later than so many hours after the batch began. */
     case WithinHours = 'within_hours';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Always => 'always',
+            self::Start => 'at the start',
+            self::Equilibrium => 'at equilibrium',
+            self::Finished => 'when finished',
+            self::WithinHours => 'within',
+        };
+    }
 }

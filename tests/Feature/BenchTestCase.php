@@ -142,9 +142,9 @@ abstract class BenchTestCase extends TestCase
         return $run->calibration()->firstOrFail();
     }
 
-    protected function begin(Stage $stage = Stage::Underway, string $batch = 'CS-0417', ?Person $by = null): MeasurementDraft
+    protected function begin(Stage $stage = Stage::Underway, string $batch = 'CS-0417', ?Person $by = null, string $electrode = 'E-07'): MeasurementDraft
     {
-        return (new BeginMeasuring())($by ?? $this->people['checker'], IdempotencyKey::own(), $this->batch($batch), $this->pair(), $this->thermometer(), $stage, 'blend', CarbonImmutable::now(), [], Source::Typed);
+        return (new BeginMeasuring())($by ?? $this->people['checker'], IdempotencyKey::own(), $this->batch($batch), $this->pair($electrode), $this->thermometer(), $stage, 'blend', CarbonImmutable::now(), [], Source::Typed);
     }
 
     /** Reads the independent buffer on an electrode of 98 %, so that critical limits can be proven. */
@@ -154,9 +154,9 @@ abstract class BenchTestCase extends TestCase
     }
 
     /** @param list<float> $portions pH of each; the thermometer shows 21.4 °C, which its correction makes 21.0 */
-    protected function measure(array $portions, Stage $stage = Stage::Underway, string $batch = 'CS-0417'): Measurement
+    protected function measure(array $portions, Stage $stage = Stage::Underway, string $batch = 'CS-0417', string $electrode = 'E-07'): Measurement
     {
-        $draft = $this->begin($stage, $batch);
+        $draft = $this->begin($stage, $batch, electrode: $electrode);
         foreach ($portions as $ph) {
             (new AcceptReplicate())($this->people['checker'], IdempotencyKey::own(), $draft, $this->typed($this->shown($ph), 21.4), null);
         }

@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\Route;
 use Rheacid\Board\Board;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationRun;
+use Rheacid\Models\Deviation;
 use Rheacid\Models\LogUpload;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
@@ -113,6 +114,9 @@ final class PagesTest extends BenchTestCase
             'run' => CalibrationRun::query()->where('id', '<', self::APART)->max('id'),
             'measurement' => Measurement::query()->where('id', '<', self::APART)->max('id'),
             'draft' => MeasurementDraft::query()->max('id'),
+            'product' => $this->batch()->product_id,
+            'deviation' => Deviation::query()->where('id', '<', self::APART)->max('id'),
+            'code' => 'kombucha',
             'log' => LogUpload::query()->max('id') ?? 0,
         ];
         $pages = [];

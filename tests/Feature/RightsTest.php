@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use Illuminate\Support\Facades\Route;
 use Rheacid\Actions\Logs\UploadLog;
 use Rheacid\Models\Calibration;
+use Rheacid\Models\Deviation;
 use Rheacid\Models\LogUpload;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
@@ -93,6 +94,7 @@ final class RightsTest extends BenchTestCase
             'policy' => $this->pair()->policy->id,
             'person' => $this->people['second']->id,
         ];
+        $existing += ['product' => $this->batch()->product_id, 'code' => 'kombucha', 'deviation' => Deviation::query()->first()->id ?? Deviation::query()->create(['batch_id' => $this->batch()->id, 'limit_name' => 'Mash under way', 'what' => 'for a test', 'at' => now(), 'person_id' => $this->people['checker']->id])->id];
         $calibration = Calibration::query()->first() ?? $this->calibrate();
         $reading = Measurement::query()->first() ?? $this->measure([4.45, 4.46]);
         $draft = MeasurementDraft::query()->first();

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Measure;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Batches\Life;
 use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\JudgedLimit;
 use Rheacid\Core\Limits\Portion;
 use Rheacid\Core\Limits\ReleaseBlock;
@@ -63,9 +65,24 @@ final class KeepDecision
         foreach ($assessment->judged->due as $judged) {
             $entry->add(new LimitOutcome(['decision_id' => $decision->id, 'batch_id' => $batch->id, ...self::outcome($judged)]));
         }
+        $this->deviate($entry, $batch, $assessment, $decision);
         $this->hold($entry, $batch, $assessment);
 
         return $decision;
+    }
+
+    /** Each binding limit that was broken or missed in time opens a deviation; what is only not proven does not. */
+    private function deviate(Entry $entry, Batch $batch, Assessment $assessment, Decision $decision): void
+    {
+        if (!$batch->state()->isLive()) {
+            return;
+        }
+        foreach ($assessment->judged->due as $judged) {
+            $limit = $judged->limit->limit;
+            if ($limit->kind->binds() && ($judged->late || $judged->conformity === Conformity::Outside)) {
+                Life::deviate($entry, $batch, $limit->name, $limit->kind, $judged->late, sprintf('%s. %s: %s', LimitWords::head($judged), $limit->name, LimitWords::tail($judged)), $decision->id);
+            }
+        }
     }
 
     private function hold(Entry $entry, Batch $batch, Assessment $assessment): void

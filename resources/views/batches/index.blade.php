@@ -26,4 +26,5 @@
         @endforelse
     </table>
     <x-pages :of="$page" />
+    <x-slot:act><a href="{{ route('products') }}">Products</a>@if (Gate::allows('record'))<a class="do" href="{{ route('batches.create') }}" data-primary>Start a batch <kbd>Enter</kbd></a>@endif</x-slot>
 </x-house>

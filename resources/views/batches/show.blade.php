@@ -9,6 +9,7 @@
     @if ($screen->outlook && $screen->outlook['words'] !== $screen->answer['tail'])
         <p class="verdict"><x-state :is="$screen->outlook['sign']">{{ $screen->outlook['words'] }}</x-state></p>
     @endif
+    @include('batches.open')
     <x-series-chart :figure="$screen->chart" />
     <h2>Readings</h2>
     <table class="stack">
@@ -28,6 +29,7 @@
         @endforelse
     </table>
     <x-pages :of="$screen->page" />
+    @include('batches.life')
     <x-slot:act>
         @if ($batch->state()->isLive() && $screen->usual && Gate::allows('record'))
             <a href="{{ route('drafts.create', $batch) }}">Measure otherwise</a>

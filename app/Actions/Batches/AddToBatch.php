@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Batches;
+
+use Rheacid\Batches\Life;
+use Rheacid\Models\Addition;
+use Rheacid\Models\Batch;
+use Rheacid\Models\Person;
+use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
+
+/** Plans an addition to a batch, or writes down that it was made. */
+final class AddToBatch
+{
+    public const PLANNED = 'planned';
+    public const DONE = 'done';
+
+    /**
+     * @param Addition|null $plan that is carried out with it
+     *
+     * @throws Refused
+     */
+    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, string $what, float $amount, string $unit, bool $isDone, ?Addition $plan = null): Addition
+    {
+        return Recording::once($by, $form, 'add to a batch', Addition::class, static function (Entry $entry) use ($by, $batch, $what, $amount, $unit, $isDone, $plan): Addition {
+            Life::ensure($batch, null);
+            if ($plan !== null && ($plan->batch_id !== $batch->id || Addition::query()->where('plan_id', $plan->id)->exists())) {
+                throw Refused::because('That plan was carried out already, or belongs to another batch.', 'plan');
+            }
+
+            return $entry->add(new Addition(['batch_id' => $batch->id, 'plan_id' => $plan?->id, 'state' => $isDone ? self::DONE : self::PLANNED, 'what' => $what, 'amount' => $amount, 'unit' => $unit, 'rests_on' => [], 'at' => $entry->at, 'person_id' => $by->id]));
+        });
+    }
+}

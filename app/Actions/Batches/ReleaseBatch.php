@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Batches;
+
+use Rheacid\Batches\Life;
+use Rheacid\Batches\Outlet;
+use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Words\ReleaseWords;
+use Rheacid\Models\Batch;
+use Rheacid\Models\Person;
+use Rheacid\Models\ReleaseRecord;
+use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
+use Rheacid\Rights\Right;
+
+/** Lets a batch go out: every binding limit met as its records stand now, by a lead who does not hold it. */
+final class ReleaseBatch
+{
+    /** @throws Refused with what is missing */
+    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, ?string $reason): ReleaseRecord
+    {
+        return Recording::once($by, $form, 'release a batch', ReleaseRecord::class, static function (Entry $entry) use ($by, $batch, $reason): ReleaseRecord {
+            $batch = Life::ensure($batch, BatchState::Released);
+            $outlet = Outlet::of($batch);
+            if (!$outlet->release->releasable) {
+                throw Refused::because('It cannot go out yet. ' . implode(' ', [...$outlet->blocks, ...array_map(static fn(array $one): string => ReleaseWords::missing($one['name'], $one['reason']), $outlet->release->missing)]), 'release');
+            }
+            if ($batch->state() === BatchState::Held && Life::heldBy($batch) === $by->id) {
+                throw Refused::because('You hold this batch yourself. Another lead releases it.', 'release');
+            }
+            $release = $entry->add(new ReleaseRecord(['batch_id' => $batch->id, 'met' => $outlet->release->met, 'disposed' => [], 'reason' => $reason, 'at' => $entry->at, 'person_id' => $by->id]));
+            Life::move($entry, $batch, BatchState::Released, $reason ?? 'released: ' . implode(', ', $outlet->release->met));
+
+            return $release;
+        }, Right::Lead);
+    }
+}

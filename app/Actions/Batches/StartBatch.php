@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Batches;
+
+use Carbon\CarbonImmutable;
+use Rheacid\Bench\SimulatedBench;
+use Rheacid\Core\Limits\BatchState;
+use Rheacid\Models\Batch;
+use Rheacid\Models\BatchEvent;
+use Rheacid\Models\BatchParent;
+use Rheacid\Models\Person;
+use Rheacid\Models\Product;
+use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
+use Rheacid\Shelf\NewThing;
+
+/** Starts a batch of a product as it stands now; its limits stay those of that version. */
+final class StartBatch
+{
+    /**
+     * @param list<Batch> $parents what it was split off from, or blended of
+     *
+     * @throws Refused
+     */
+    public function __invoke(Person $by, IdempotencyKey $form, Product $product, string $code, string $vessel, string $size, CarbonImmutable $startedAt, bool $isPlanned = false, array $parents = []): Batch
+    {
+        return Recording::once($by, $form, 'start a batch', Batch::class, static function (Entry $entry) use ($by, $product, $code, $vessel, $size, $startedAt, $isPlanned, $parents): Batch {
+            $owner = NewThing::owner($code);
+            if ($owner !== null) {
+                throw Refused::because("$code is already the code of $owner. Each code stands once.", 'code');
+            }
+            if (!$isPlanned && $startedAt->greaterThan($entry->at)) {
+                throw Refused::because('It cannot have begun in the future. Plan it, or type a time up to now.', 'started_at');
+            }
+            $batch = $entry->add(new Batch(['code' => $code, 'product_id' => $product->id, 'started_at' => $startedAt, 'vessel' => $vessel, 'size' => $size]));
+            $entry->add(new BatchEvent(['batch_id' => $batch->id, 'state' => $isPlanned ? BatchState::Planned : BatchState::Running, 'at' => $entry->at, 'person_id' => $by->id]));
+            foreach ($parents as $parent) {
+                $entry->add(new BatchParent(['batch_id' => $batch->id, 'parent_id' => $parent->id, 'at' => $entry->at, 'person_id' => $by->id]));
+            }
+            SimulatedBench::draw($batch);
+
+            return $batch;
+        });
+    }
+}

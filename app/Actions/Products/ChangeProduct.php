@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Products;
+
+use Rheacid\Models\LimitRow;
+use Rheacid\Models\Person;
+use Rheacid\Models\Product;
+use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
+use Rheacid\Rights\Right;
+
+/** A changed product is a new version. Batches keep the version under which they were begun. */
+final class ChangeProduct
+{
+    /**
+     * @param array<string, mixed> $values name and expected pH
+     * @param list<LimitRow> $limits as they are to be, not saved yet
+     *
+     * @throws Refused
+     */
+    public function __invoke(Person $by, IdempotencyKey $form, Product $product, array $values, array $limits, ?string $why): Product
+    {
+        return Recording::once($by, $form, 'change a product', Product::class, static function (Entry $entry) use ($by, $product, $values, $limits, $why): Product {
+            $newest = Product::query()->where('code', $product->code)->lockForUpdate()->max('version');
+            if ($newest !== $product->version) {
+                throw Refused::because('Somebody has changed this product meanwhile: version ' . (is_numeric($newest) ? (int) $newest : '') . ' stands now. Look at it, then change that one; what you typed waits here.', 'product');
+            }
+            if ($why === null) {
+                throw Refused::because('Write what was changed and why: it stands with the version for ever.', 'changed_because');
+            }
+            $changed = $entry->add($product->replicate()->fill([...$values, 'version' => $product->version + 1, 'changed_because' => $why, 'at' => $entry->at, 'person_id' => $by->id]));
+            foreach ($limits as $limit) {
+                $entry->add($limit->replicate()->fill(['product_id' => $changed->id]));
+            }
+
+            return $changed;
+        }, Right::Lead);
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Batches;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
+use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Models\Batch;
+use Rheacid\Models\BatchEvent;
+use Rheacid\Models\Deviation;
+use Rheacid\Records\Entry;
+use Rheacid\Records\Refused;
+
+/** What a batch may become, and the deviations that stand open on it. */
+final class Life
+{
+    /**
+     * The batch, locked until the action is done: two people deciding at once follow one another.
+     *
+     * @param BatchState|null $next what it is to become; null where it only has to be live
+     *
+     * @throws Refused where that cannot follow
+     */
+    public static function ensure(Batch $batch, ?BatchState $next): Batch
+    {
+        Batch::query()->lockForUpdate()->findOrFail($batch->id);
+        $batch = Batch::query()->with(['newestEvent', 'product.limits', 'steps', 'answers'])->findOrFail($batch->id);
+        $state = $batch->state();
+        if ($next === null ? !$state->isLive() && $state !== BatchState::Planned : !$state->mayBecome($next)) {
+            throw Refused::because(sprintf('%s is %s%s.', $batch->code, $state->value, $next === null ? '; nothing more is recorded on it' : "; it cannot become $next->value from there"), 'state');
+        }
+
+        return $batch;
+    }
+
+    public static function move(Entry $entry, Batch $batch, BatchState $next, ?string $reason): BatchEvent
+    {
+        return $entry->add(new BatchEvent(['batch_id' => $batch->id, 'state' => $next, 'at' => $entry->at, 'reason' => $reason, 'person_id' => $entry->by->id]));
+    }
+
+    /** Opens a deviation, unless one stands open on that limit already. */
+    public static function deviate(Entry $entry, Batch $batch, string $limit, LimitKind $kind, bool $isMissedInTime, string $what, ?int $decisionId): void
+    {
+        $open = self::open($batch->id)->where('limit_name', $limit)->first();
+        if ($open === null || ($isMissedInTime && $open->is_missed_in_time !== true)) {
+            $entry->add(new Deviation(['batch_id' => $batch->id, 'decision_id' => $decisionId, 'limit_name' => $limit, 'kind' => $kind, 'is_missed_in_time' => $isMissedInTime, 'what' => $what, 'at' => $entry->at, 'person_id' => $entry->by->id]));
+        }
+    }
+
+    /** @return Builder<Deviation> of binding limits, that nobody has decided about */
+    public static function open(int $batchId): Builder
+    {
+        return Deviation::query()->where('batch_id', $batchId)->whereIn('kind', [LimitKind::Critical, LimitKind::Legal])->whereDoesntHave('disposition');
+    }
+
+    /** Who holds it, where a person does: by their own word, or by what they recorded. */
+    public static function heldBy(Batch $batch): ?int
+    {
+        $held = BatchEvent::query()->where('batch_id', $batch->id)->where('state', BatchState::Held)->orderByDesc('id')->first();
+
+        return $held === null ? null : (int) $held->person_id;
+    }
+
+    /** The moment of a step that was typed: not in the future, not before the batch began. @throws Refused */
+    public static function moment(Batch $batch, CarbonImmutable $at, CarbonImmutable $now): CarbonImmutable
+    {
+        if ($at->greaterThan($now)) {
+            throw Refused::because('That lies in the future. A time up to now is accepted.', 'at');
+        }
+        if ($at->lessThan($batch->started_at)) {
+            throw Refused::because('That lies before the batch began.', 'at');
+        }
+
+        return $at;
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Controllers;
+
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Rheacid\Actions\Batches\DisposeDeviation;
+use Rheacid\Actions\Batches\RecordCorrectiveAction;
+use Rheacid\Core\Limits\DispositionKind;
+use Rheacid\Http\Bench;
+use Rheacid\Models\Deviation;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Refused;
+use Rheacid\View\DeviationScreen;
+
+/** A limit that was not met: what to do, what was done, and what a lead decided. */
+final class DeviationController
+{
+    public function show(Deviation $deviation): View
+    {
+        return view('batches.deviation', ['screen' => DeviationScreen::of($deviation)]);
+    }
+
+    public function act(Request $request, Deviation $deviation, RecordCorrectiveAction $record): RedirectResponse
+    {
+        $action = Bench::remark($request, 'action') ?? throw Refused::because('Write what was done.', 'action');
+        $record(Bench::person($request), IdempotencyKey::from($request), $deviation, $action);
+
+        return redirect()->route('deviations.show', $deviation)->with('done', 'What was done is on record.');
+    }
+
+    public function dispose(Request $request, Deviation $deviation, DisposeDeviation $dispose): RedirectResponse
+    {
+        $request->validate(['disposition' => ['required', Rule::enum(DispositionKind::class)], 'authority' => ['nullable', 'string', 'max:200']]);
+        $authority = trim((string) $request->string('authority'));
+        $dispose(Bench::person($request), IdempotencyKey::from($request), $deviation, DispositionKind::from((string) $request->string('disposition')), Bench::remark($request), $authority === '' ? null : $authority);
+
+        return redirect()->route('deviations.show', $deviation)->with('done', 'Decided.');
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Controllers;
+
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Rheacid\Actions\Products\ChangeProduct;
+use Rheacid\Actions\Products\TakeFromLibrary;
+use Rheacid\Core\Products\Library;
+use Rheacid\Http\Bench;
+use Rheacid\Models\LimitRow;
+use Rheacid\Models\Product;
+use Rheacid\Products\TypedLimits;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\View\ProductScreen;
+
+/** Products with their limits: the site's own, and the library that they begin from. */
+final class ProductController
+{
+    private const SHOWN = 100;
+
+    public function index(): View
+    {
+        $own = Product::newest(self::SHOWN);
+
+        return view('products.index', ['own' => $own, 'library' => array_filter(Library::all(), static fn(string $code): bool => !$own->contains('code', $code), ARRAY_FILTER_USE_KEY)]);
+    }
+
+    /** One product of the library, before it is taken. */
+    public function library(string $code): View
+    {
+        return view('products.library', ['product' => Library::all()[$code] ?? abort(404)]);
+    }
+
+    public function take(Request $request, string $code, TakeFromLibrary $take): RedirectResponse
+    {
+        $product = $take(Bench::person($request), IdempotencyKey::from($request), Library::all()[$code] ?? abort(404));
+
+        return redirect()->route('products.show', $product)->with('done', "$product->name is among your products. Change what your site does otherwise.");
+    }
+
+    public function show(Product $product): View
+    {
+        return view('products.show', ['screen' => ProductScreen::of($product)]);
+    }
+
+    public function edit(Product $product): View
+    {
+        return view('products.edit', ['screen' => ProductScreen::of($product)]);
+    }
+
+    /** What the limits that are being typed would look like; nothing is recorded. */
+    public function draw(Request $request, Product $product): View
+    {
+        return view('products.drawn', ['screen' => ProductScreen::typed($product, TypedLimits::from($request, $product))]);
+    }
+
+    public function update(Request $request, Product $product, ChangeProduct $change): RedirectResponse
+    {
+        Bench::takeCommas($request, 'expected_low_ph', 'expected_high_ph');
+        $values = $request->validate([
+            'name' => ['required', 'string', 'max:120'],
+            'expected_low_ph' => ['required', 'numeric', 'between:-2,16', 'lt:expected_high_ph'],
+            'expected_high_ph' => ['required', 'numeric', 'between:-2,16'],
+        ], ['lt' => 'It must lie below the upper end.', 'numeric' => 'A pH like 4.2 is accepted.']);
+        $changed = $change(Bench::person($request), IdempotencyKey::from($request), $product, $values, TypedLimits::from($request, $product), Bench::remark($request, 'changed_because'));
+
+        return redirect()->route('products.show', $changed)->with('done', "Version $changed->version stands. Batches that have begun keep theirs.");
+    }
+
+    public function export(Product $product): JsonResponse
+    {
+        return response()->json([
+            'form' => 'rheacid-product-1',
+            'code' => $product->code,
+            'version' => $product->version,
+            'name' => $product->name,
+            'expected_ph' => [$product->expected_low_ph, $product->expected_high_ph],
+            'method' => $product->method->only(['name', 'steps', 'places', 'needed_places', 'portions', 'agree_within_ph', 'low_c', 'high_c', 'stage_temperatures', 'matrix_bound_ph', 'settle_window_s']),
+            'limits' => $product->limits->map(static fn(LimitRow $limit): array => $limit->only(['name', 'kind', 'measurand', 'basis', 'op', 'low', 'high', 'applies', 'hours', 'since', 'condition', 'meaning', 'if_violated', 'source', 'certainty', 'course']))->all(),
+        ], 200, ['Content-Disposition' => sprintf('attachment; filename="%s-%d.json"', $product->code, $product->version)], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE);
+    }
+}

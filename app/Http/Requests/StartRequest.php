@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Requests;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Foundation\Http\FormRequest;
+use Rheacid\Batches\Found;
+use Rheacid\Models\Batch;
+use Rheacid\Models\Product;
+use Rheacid\Records\Refused;
+use Rheacid\SiteClock;
+
+/** What is begun, in what, and when. */
+final class StartRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'product' => ['required', 'integer', 'exists:products,id'],
+            'code' => ['required', 'string', 'regex:/^[A-Za-z0-9][A-Za-z0-9-]{0,19}$/D'],
+            'vessel' => ['required', 'string', 'max:60'],
+            'size' => ['required', 'string', 'max:40'],
+            'started_at' => ['nullable', 'string', 'max:20'],
+            'parents' => ['nullable', 'string', 'max:200'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'product' => 'Choose a product.',
+            'code' => 'Letters, digits and hyphens are accepted, like CS-0430; at most 20.',
+            'vessel.required' => 'In which vessel? Like vat 2.',
+            'size.required' => 'How much? Like 180 kg.',
+        ];
+    }
+
+    public function product(): Product
+    {
+        return Found::product($this->integer('product'));
+    }
+
+    public function code(): string
+    {
+        return $this->string('code')->trim()->toString();
+    }
+
+    /** Left out, it begins now. @throws Refused if it is no time */
+    public function startedAt(): CarbonImmutable
+    {
+        return $this->filled('started_at') ? SiteClock::typed($this->string('started_at')->toString(), 'started_at') : CarbonImmutable::now();
+    }
+
+    /**
+     * @return list<Batch> that it was split off from, or blended of
+     *
+     * @throws Refused if one is not known
+     */
+    public function parents(): array
+    {
+        $codes = array_values(array_unique(array_filter(preg_split('/[\s,;]+/', $this->string('parents')->toString()) ?: [])));
+
+        return array_map(static fn(string $code): Batch => Found::batch($code, 'parents'), $codes);
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Records\Kept;
+
+/**
+ * What somebody noted about a batch.
+ *
+ * @property-read Person $person
+ */
+final class BatchNote extends Model
+{
+    use Kept;
+
+    protected $casts = [
+        'at' => 'datetime',
+    ];
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+}

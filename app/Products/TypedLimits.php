@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Products;
+
+use Illuminate\Http\Request;
+use Rheacid\Core\Limits\Applies;
+use Rheacid\Core\Limits\Comparison;
+use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Words\Quantity;
+use Rheacid\Models\LimitRow;
+use Rheacid\Models\Product;
+use Rheacid\Records\Refused;
+
+/** The limits of a product as they were typed: kept as they are, changed, left out, added. */
+final class TypedLimits
+{
+    private const NEW = 3;
+    private const MOST = 40;
+
+    /** @return list<string> keys of the empty rows at the end of the form */
+    public static function blank(): array
+    {
+        return array_map(static fn(int $i): string => "new$i", range(1, self::NEW));
+    }
+
+    /**
+     * @return list<LimitRow> not saved
+     *
+     * @throws Refused at its field, where a row cannot be
+     */
+    public static function from(Request $request, Product $product): array
+    {
+        $rows = [];
+        $names = [];
+        $typed = array_slice((array) $request->input('limits', []), 0, self::MOST, true);
+        $known = $product->limits->keyBy('id');
+        foreach ($typed as $key => $values) {
+            if (!is_array($values) || ($values['out'] ?? '') !== '' || trim(self::text($values, 'name')) === '') {
+                continue;
+            }
+            $row = self::row((string) $key, array_map(static fn(mixed $value): string => is_string($value) ? trim($value) : '', $values), $known->get((int) $key));
+            if (in_array($row->name, $names, true)) {
+                throw Refused::because("Two limits are called \"$row->name\". Each name stands once.", "limits.$key.name");
+            }
+            $names[] = (string) $row->name;
+            $rows[] = $row;
+        }
+
+        return $rows;
+    }
+
+    /** @param array<string, string> $typed */
+    private static function row(string $key, array $typed, ?LimitRow $before): LimitRow
+    {
+        $row = $before?->replicate() ?? new LimitRow(['measurand' => Measurand::Ph, 'basis' => '', 'since' => 'start', 'meaning' => '', 'if_violated' => '', 'source' => 'the site’s own plan', 'certainty' => 'own']);
+        $pick = static fn(string $enum, string $field): mixed => $enum::tryFrom($typed[$field] ?? '') ?? throw Refused::because('Choose one of the list.', "limits.$key.$field");
+        $op = $pick(Comparison::class, 'op');
+        $applies = $pick(Applies::class, 'applies');
+        $measurand = $before === null ? $pick(Measurand::class, 'measurand') : $row->measurand;
+        $basis = $before === null ? (in_array($typed['basis'] ?? '', $measurand->bases(), true) ? $typed['basis'] : $measurand->bases()[0]) : $row->basis;
+        $low = in_array($op, [Comparison::AtLeast, Comparison::Above, Comparison::Between], true) ? self::number($typed, 'low', $key, $measurand) : null;
+        $high = in_array($op, [Comparison::AtMost, Comparison::Below, Comparison::Between], true) ? self::number($typed, 'high', $key, $measurand) : null;
+        if ($low !== null && $high !== null && $low >= $high) {
+            throw Refused::because('The lower edge must lie below the upper one.', "limits.$key.low");
+        }
+        $hours = null;
+        if ($applies === Applies::WithinHours) {
+            $hours = self::plain($typed['hours'] ?? '');
+            if ($hours === null || $hours <= 0 || $hours > 100_000) {
+                throw Refused::because('Within how many hours? A number above 0 is accepted.', "limits.$key.hours");
+            }
+        }
+        $isOwn = $before === null || [$before->low, $before->high, $before->hours] !== [$low, $high, $hours];
+
+        return $row->fill([
+            'name' => mb_substr($typed['name'], 0, 120),
+            'kind' => $pick(LimitKind::class, 'kind'),
+            'measurand' => $measurand,
+            'basis' => $basis,
+            'op' => $op,
+            'low' => $low,
+            'high' => $high,
+            'applies' => $applies,
+            'hours' => $hours,
+            'since' => ($typed['since'] ?? '') === '' ? 'start' : mb_substr($typed['since'], 0, 40),
+            'condition' => ($typed['condition'] ?? '') === '' ? null : mb_substr($typed['condition'], 0, 200),
+            'if_violated' => mb_substr(($typed['if_violated'] ?? '') === '' ? (string) $row->if_violated : $typed['if_violated'], 0, 400),
+            // A number that was changed no longer has the source of the one before.
+            'source' => $isOwn && $before !== null && ($typed['source'] ?? '') === $before->source ? 'the site’s own plan' : mb_substr(($typed['source'] ?? '') === '' ? 'the site’s own plan' : $typed['source'], 0, 200),
+            'certainty' => $isOwn ? 'own' : $row->certainty,
+        ]);
+    }
+
+    /** @param array<string, string> $typed */
+    private static function number(array $typed, string $field, string $key, Measurand $measurand): float
+    {
+        $number = self::plain($typed[$field] ?? '');
+        [$low, $high] = $measurand->range();
+        if ($number === null || $number < $low || $number > $high) {
+            throw Refused::because(sprintf('A number from %s to %s%s is accepted.', $low, $high, $measurand->unit() === '' ? '' : ' ' . $measurand->unit()), "limits.$key.$field");
+        }
+
+        return $number;
+    }
+
+    private static function plain(string $typed): ?float
+    {
+        $plain = Quantity::plain($typed);
+
+        return is_numeric($plain) ? (float) $plain : null;
+    }
+
+    /** @param array<array-key, mixed> $values */
+    private static function text(array $values, string $field): string
+    {
+        return is_string($values[$field] ?? null) ? $values[$field] : '';
+    }
+}

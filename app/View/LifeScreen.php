@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\View;
+
+use Illuminate\Database\Eloquent\Collection;
+use Rheacid\Batches\Outlet;
+use Rheacid\Core\Limits\BatchState;
+use Rheacid\Models\Addition;
+use Rheacid\Models\Batch;
+use Rheacid\Models\BatchNote;
+use Rheacid\Models\BatchParent;
+use Rheacid\Models\Deviation;
+
+/** What the page of a batch shows of its life: steps, answers, deviations, additions, notes, and what it may go out on. */
+final readonly class LifeScreen
+{
+    private const SHOWN = 12;
+
+    /**
+     * @param list<string> $steps that can be taken in one tap: those that limits count from
+     * @param list<string> $unanswered conditions
+     * @param Collection<int, Deviation> $deviations the newest first
+     * @param Collection<int, Addition> $additions the newest first
+     * @param list<int> $carriedOut plans among them that were carried out
+     * @param Collection<int, BatchNote> $notes the newest first
+     * @param Collection<int, BatchParent> $parents
+     * @param Outlet|null $outlet null where it cannot go out from here
+     */
+    private function __construct(
+        public array $steps,
+        public array $unanswered,
+        public Collection $deviations,
+        public Collection $additions,
+        public array $carriedOut,
+        public Collection $notes,
+        public Collection $parents,
+        public ?Outlet $outlet,
+    ) {}
+
+    public static function of(Batch $batch): self
+    {
+        $isLive = $batch->state()->isLive();
+        $additions = Addition::query()->with('person')->where('batch_id', $batch->id)->orderByDesc('id')->limit(self::SHOWN)->get();
+
+        return new self(
+            $isLive || $batch->state() === BatchState::Planned ? $batch->product->steps() : [],
+            $isLive ? array_values(array_diff($batch->product->asks(), array_keys($batch->conditions()))) : [],
+            Deviation::query()->with(['disposition', 'person'])->where('batch_id', $batch->id)->orderByDesc('id')->limit(self::SHOWN)->get(),
+            $additions,
+            array_values($additions->pluck('plan_id')->filter(static fn(mixed $id): bool => is_int($id))->all()),
+            BatchNote::query()->with('person')->where('batch_id', $batch->id)->orderByDesc('id')->limit(self::SHOWN)->get(),
+            BatchParent::query()->with('parent')->where('batch_id', $batch->id)->limit(self::SHOWN)->get(),
+            $isLive ? Outlet::of($batch) : null,
+        );
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Limits;
+
+/** What a lead decides about a deviation. */
+enum DispositionKind: string
+{
+    /** The process goes on: the breach is decided about, the newest value has to be met all the same. */
+    case GoOn = 'go-on';
+
+    /** Another use, another class, a refrigerated sale. */
+    case Divert = 'divert';
+    case Discard = 'discard';
+
+    /**
+     * After a missed critical time limit, or degree-hours, toxin that has formed stays: only diverting, discarding or a process
+     * authority's written word is left. Common practice, no source.
+     */
+    public function needsAuthority(bool $isMissedInTime, LimitKind $kind): bool
+    {
+        return $this === self::GoOn && $isMissedInTime && $kind === LimitKind::Critical;
+    }
+
+    /** What becomes of the batch; null where it goes on as it is. */
+    public function leadsTo(): ?BatchState
+    {
+        return match ($this) {
+            self::GoOn => null,
+            self::Divert => BatchState::Diverted,
+            self::Discard => BatchState::Discarded,
+        };
+    }
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::GoOn => 'go on with it',
+            self::Divert => 'divert it to another use',
+            self::Discard => 'discard it',
+        };
+    }
+}

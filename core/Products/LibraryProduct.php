@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Products;
+
+/** One product of the library. */
+final readonly class LibraryProduct
+{
+    /**
+     * @param array{float, float} $expectedPh
+     * @param array{name: string, steps: list<string>, low_c: float, high_c: float, places: list<string>, needed_places: list<string>, portions: int, matrix_bound_ph: float} $method
+     * @param list<array{name: string, kind: string, measurand: string, basis: string, op: string, low: float|null, high: float|null, applies: string, hours: float|null, since: string, condition: string|null, meaning: string, if_violated: string, source: string, certainty: string, course: array<string, string|float>|null}> $limits
+     * @param list<string> $told targets and milestones that are asked of a person
+     * @param list<array{topic: string, options: list<array{name: string, why: string}>}> $schools
+     * @param list<string> $cautions
+     */
+    private function __construct(
+        public string $code,
+        public string $name,
+        public string $family,
+        public string $description,
+        public array $expectedPh,
+        public array $method,
+        public array $limits,
+        public array $told,
+        public array $schools,
+        public array $cautions,
+    ) {}
+
+    /** @param array<string, mixed> $told as the library's file has it, which a test holds against this form */
+    public static function from(array $told): self
+    {
+        /** @var array{code: string, name: string, family: string, description: string, expected_ph: array{float, float}, method: array{name: string, steps: list<string>, low_c: float, high_c: float, places: list<string>, needed_places: list<string>, portions: int, matrix_bound_ph: float}, limits: list<array{name: string, kind: string, measurand: string, basis: string, op: string, low: float|null, high: float|null, applies: string, hours: float|null, since: string, condition: string|null, meaning: string, if_violated: string, source: string, certainty: string, course: array<string, string|float>|null}>, told: list<string>, schools: list<array{topic: string, options: list<array{name: string, why: string}>}>, cautions: list<string>} $told */
+        return new self($told['code'], $told['name'], $told['family'], $told['description'], $told['expected_ph'], $told['method'], $told['limits'], $told['told'], $told['schools'], $told['cautions']);
+    }
+}

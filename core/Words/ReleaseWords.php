@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Words;
+
+use Rheacid\Core\Limits\MissingReason;
+
+/** Why a batch may not go out yet, limit by limit, and what gets it there. */
+final class ReleaseWords
+{
+    public static function missing(string $limit, MissingReason $reason): string
+    {
+        return $limit . ': ' . match ($reason) {
+            MissingReason::Unanswered => 'nobody has said whether it concerns this batch.',
+            MissingReason::NeverJudged => 'never judged; what it asks for was not measured, or not when it was due.',
+            MissingReason::MissedInTime => 'its deadline was missed; no later value mends that.',
+            MissingReason::Outside => 'the newest value does not meet it.',
+            MissingReason::NotProven => 'the newest value does not prove it.',
+            MissingReason::Breached => 'an earlier occasion did not meet it, and nobody has decided about that.',
+        };
+    }
+
+    /** What would get it. */
+    public static function advice(MissingReason $reason): string
+    {
+        return match ($reason) {
+            MissingReason::Unanswered => 'Answer it',
+            MissingReason::NeverJudged, MissingReason::NotProven => 'Measure',
+            MissingReason::Outside, MissingReason::MissedInTime, MissingReason::Breached => 'Decide about it',
+        };
+    }
+}

@@ -1,0 +1,52 @@
+{{-- What the batch went through, and what it may go out on. --}}
+@use(Rheacid\Core\Limits\BatchState)
+@use(Rheacid\Core\Numbers)
+@use(Rheacid\Core\Words\ReleaseWords)
+@use(Rheacid\SiteClock)
+@php($life = $screen->life)
+@php($state = $batch->state())
+@if ($life->outlet)
+    <h2>What it may go out on</h2>
+    @foreach ($life->outlet->blocks as $block)<p class="verdict"><x-state is="fail">Kept back.</x-state> {{ $block }}</p>@endforeach
+    @foreach ($life->outlet->release->missing as $one)<p class="verdict"><x-state is="care">Missing.</x-state> {{ ReleaseWords::missing($one['name'], $one['reason']) }} <span class="soft">{{ ReleaseWords::advice($one['reason']) }}.</span></p>@endforeach
+    @if ($life->outlet->release->met !== [])<p class="verdict"><x-state is="met">Met.</x-state> {{ implode(' · ', $life->outlet->release->met) }}</p>@endif
+    @if (Gate::allows('lead') && $life->outlet->release->releasable)
+        <form id="release" method="post" action="{{ route('batches.release', $batch) }}"><x-form-id />
+            <div class="fields apart"><x-field name="passphrase" label="Your passphrase" type="password" /><x-field name="reason" label="Remark (may stay empty)" maxlength="400" /></div>
+            @error('release')<p class="problem">{{ $message }}</p>@enderror
+            <button class="do apart">Release {{ $batch->code }}</button>
+        </form>
+    @endif
+@endif
+@if (Gate::allows('record'))
+    <h2>Hold, add, note</h2>
+    <details><summary>{{ $state === BatchState::Held ? 'Let it go on' : ($state === BatchState::Running ? 'Hold it' : ($state === BatchState::Planned ? 'Begin it' : 'Close it')) }}</summary>
+        <form method="post" action="{{ route('batches.move', $batch) }}" id="move" data-keep><x-form-id />
+            @error('state')<p class="problem">{{ $message }}</p>@enderror
+            <x-field name="reason" label="Why" maxlength="400" class="apart" />
+            @foreach ([[BatchState::Planned, BatchState::Running, 'Begin it', 'record'], [BatchState::Running, BatchState::Held, 'Hold it', 'record'], [BatchState::Held, BatchState::Running, 'Let it go on', 'lead'], [BatchState::Released, BatchState::Closed, 'Close it', 'lead'], [BatchState::Diverted, BatchState::Closed, 'Close it', 'lead'], [BatchState::Discarded, BatchState::Closed, 'Close it', 'lead']] as [$from, $to, $words, $right])
+                @if ($state === $from)@if (Gate::allows($right))<button class="do quiet apart" name="state" value="{{ $to->value }}">{{ $words }}</button>@else<p class="form-text">A lead does this.</p>@endif @endif
+            @endforeach
+        </form>
+    </details>
+    @if ($state->isLive() || $state === BatchState::Planned)
+        <details><summary>Add something</summary>
+            <form method="post" action="{{ route('batches.add', $batch) }}" id="addition" data-keep><x-form-id />
+                <div class="fields apart"><x-field name="what" label="What" maxlength="120" /><x-field name="amount" label="How much" inputmode="decimal" /><x-field name="unit" label="Unit" help="g, kg, mL, L" maxlength="20" /></div>
+                <button class="do quiet apart" name="done" value="1">It was added</button> <button class="do quiet apart" name="done" value="">Plan it</button>
+            </form>
+        </details>
+    @endif
+    <details><summary>Note</summary><form method="post" action="{{ route('batches.note', $batch) }}" id="note" data-keep><x-form-id /><x-field name="note" label="Note" maxlength="400" class="apart" /><button class="do quiet apart">Keep it</button></form></details>
+    <p class="apart"><a href="{{ route('batches.tag', $batch) }}">Tag to hang on the vessel</a></p>
+@endif
+@if ($life->additions->isNotEmpty() || $life->notes->isNotEmpty() || $batch->steps->isNotEmpty() || $life->parents->isNotEmpty() || $life->deviations->isNotEmpty())
+    <h2>What happened</h2>
+    <table class="stack">
+        @foreach ($life->deviations as $deviation)<tr><td class="nowrap">{{ SiteClock::short($deviation->at) }}</td><td><a class="cell-link" href="{{ route('deviations.show', $deviation) }}">Deviation: {{ $deviation->limit_name }}</a></td><td>{{ $deviation->disposition?->disposition->words() ?? 'open' }}</td></tr>@endforeach
+        @foreach ($life->additions as $addition)<tr><td class="nowrap">{{ SiteClock::short($addition->at) }}</td><td>{{ $addition->state === 'done' ? 'Added' : (in_array($addition->id, $life->carriedOut, true) ? 'Was planned' : 'Planned') }}: {{ Numbers::plain((float) $addition->amount) }} {{ $addition->unit }} {{ $addition->what }}@if ($addition->state !== 'done' && !in_array($addition->id, $life->carriedOut, true) && Gate::allows('record'))<form method="post" action="{{ route('batches.add', $batch) }}"><x-form-id /><input type="hidden" name="plan" value="{{ $addition->id }}"><input type="hidden" name="what" value="{{ $addition->what }}"><input type="hidden" name="amount" value="{{ $addition->amount }}"><input type="hidden" name="unit" value="{{ $addition->unit }}"><button class="do quiet" name="done" value="1">It was added</button></form>@endif</td><td>{{ $addition->person->name }}</td></tr>@endforeach
+        @foreach ($batch->steps->reverse()->take(12) as $step)<tr><td class="nowrap">{{ SiteClock::short($step->at) }}</td><td>{{ ucfirst($step->step) }}</td><td>{{ $step->person->name }}</td></tr>@endforeach
+        @foreach ($life->notes as $note)<tr><td class="nowrap">{{ SiteClock::short($note->at) }}</td><td>{{ $note->note }}</td><td>{{ $note->person->name }}</td></tr>@endforeach
+        @foreach ($life->parents as $parent)<tr><td class="nowrap">{{ SiteClock::short($parent->at) }}</td><td>Came out of <a class="cell-link" href="{{ route('batches.show', $parent->parent) }}">{{ $parent->parent->code }}</a></td><td></td></tr>@endforeach
+    </table>
+@endif

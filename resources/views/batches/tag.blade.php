@@ -1,0 +1,18 @@
+@php($event = $batch->newestEvent)
+<x-house :title="'Tag · ' . $batch->code" room="Batches">
+    <div class="labels">
+        <div class="label tag">
+            <canvas data-code="{{ $batch->code }}" width="96" height="96" aria-hidden="true"></canvas>
+            <div>
+                <b>{{ strtoupper($batch->state()->value) }}</b>
+                <strong>{{ $batch->code }} · {{ $batch->product->name }}</strong>
+                <span>{{ $batch->vessel }} · {{ $batch->size }}</span>
+                <span>{{ $event?->reason }}</span>
+                <span>since {{ Rheacid\SiteClock::full($event?->at ?? $batch->started_at) }}, by {{ $event?->person->name }}</span>
+                @if ($batch->state() === Rheacid\Core\Limits\BatchState::Held)<em>Not to be moved, used, reworked or tasted until a lead decides.</em>@endif
+            </div>
+        </div>
+    </div>
+    <x-slot:act><a href="{{ route('batches.show', $batch) }}">To batch {{ $batch->code }}</a><button class="do" data-print data-primary>Print <kbd>Enter</kbd></button></x-slot>
+    <x-slot:evidence><h2>How it is used</h2><p>Print it, hang it on the vessel, and take it off when the state has changed. A scanner types the code into the search.</p></x-slot>
+</x-house>

@@ -1,0 +1,2 @@
+<x-acid-rule :rule="$screen->rule" />
+<x-series-chart :figure="$screen->clock" />

@@ -1,0 +1,36 @@
+@use(Rheacid\Core\Words\LimitWords)
+@php($product = $screen->product)
+<x-house :title="$product->name" room="Batches">
+    <p class="what">Version {{ $product->version }}{{ $product->at ? ', ' . Rheacid\SiteClock::full($product->at) : '' }}{{ $screen->by ? ', by ' . $screen->by->name : '' }}{{ $product->changed_because ? ': ' . $product->changed_because : '' }}</p>
+    @unless ($screen->isNewest)<p class="verdict"><x-state is="idle">An earlier version.</x-state> <a href="{{ route('products.show', $screen->versions->first()) }}">The newest one</a></p>@endunless
+    @include('products.drawn')
+    <h2>Limits</h2>
+    <table class="stack">
+        <thead><tr><th>Limit</th><th>When</th><th>If it is not met</th><th>Source</th></tr></thead>
+        @forelse ($screen->limits as $limit)
+            <tr>
+                <td><b>{{ $limit->name }}</b><br>{{ LimitWords::kind($limit->kind) }} {{ $limit->course ? ($limit->course['kind'] === 'degree-hours' ? 'degree-hours before pH ' . $limit->course['ph_limit'] : $limit->course['minimum_c'] . ' °C for ' . $limit->course['minutes'] . ' min, on a record') : LimitWords::written($limit->toCore()) }}</td>
+                <td>{{ $limit->applies->words() }}{{ $limit->hours === null ? '' : ' ' . Rheacid\Core\Numbers::plain($limit->hours) . ' h of ' . ($limit->since === 'start' ? 'the start' : $limit->since) }}{{ $limit->condition ? ', if ' . lcfirst($limit->condition) : '' }}</td>
+                <td>{{ $limit->if_violated }}</td>
+                <td>{{ $limit->source }}@if ($limit->certainty === 'low')<br><x-state is="care">low certainty: check with your authority</x-state>@endif</td>
+            </tr>
+        @empty
+            <tr><td colspan="4" class="soft">No limit. Nothing of this product is judged.</td></tr>
+        @endforelse
+    </table>
+    @if (($product->told['asked'] ?? []) !== [])<h2>Asked of a person</h2><ul class="steps">@foreach ($product->told['asked'] as $one)<li>{{ $one }}</li>@endforeach</ul>@endif
+    <x-slot:act>
+        <a href="{{ route('products.export', $product) }}">As JSON</a>
+        @if ($screen->isNewest && Gate::allows('lead'))<a href="{{ route('products.edit', $product) }}">Change it</a>@endif
+        @if ($screen->isNewest && Gate::allows('record'))<a class="do" href="{{ route('batches.create', ['product' => $product->id]) }}" data-primary>Start a batch <kbd>Enter</kbd></a>@else<a class="do" href="{{ route('products') }}" data-primary>Products <kbd>Enter</kbd></a>@endif
+    </x-slot>
+    <x-slot:evidence>
+        <h2>Versions</h2>
+        <dl>@foreach ($screen->versions as $version)<dt><a href="{{ route('products.show', $version) }}">Version {{ $version->version }}</a></dt><dd>{{ $version->changed_because ?? 'as furnished' }}</dd>@endforeach</dl>
+        <h2>{{ $product->method->name }}</h2>
+        <ul class="steps">@foreach ($product->method->steps as $step)<li>{{ $step }}</li>@endforeach</ul>
+        @foreach ($product->told['schools'] ?? [] as $school)<h2>{{ $school['topic'] }}</h2><dl>@foreach ($school['options'] as $option)<dt>{{ $option['name'] }}</dt><dd>{{ $option['why'] }}</dd>@endforeach</dl>@endforeach
+        @if ($product->caution)<p class="caution">{{ $product->caution }}</p>@endif
+        <p class="note">Not legal advice: check with your authority. Where one is required, a licensed process authority decides.</p>
+    </x-slot>
+</x-house>

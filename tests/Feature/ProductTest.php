@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Models\LimitRow;
+use Rheacid\Models\Product;
+
+/** Products: taken from the library, changed by the lead, kept in versions. */
+final class ProductTest extends BenchTestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->people['lead']);
+    }
+
+    public function test_a_product_is_taken_from_the_library_once_and_its_batch_is_judged_by_it(): void
+    {
+        $this->get('/products')->assertOk()->assertSee('Kombucha');
+        $this->get('/products/library/kombucha')->assertOk()->assertSee('check with your authority');
+        $this->post('/products/library/kombucha', ['form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post('/products/library/kombucha', ['form' => self::formId()])->assertSessionHasErrors('product');
+        $product = Product::query()->where('code', 'kombucha')->sole();
+        $this->get("/products/$product->id")->assertOk()->assertSee('Asked of a person');
+        $this->get("/products/$product->id/product.json")->assertOk()->assertJsonPath('form', 'rheacid-product-1')->assertJsonPath('limits.0.certainty', $product->limits[0]->certainty);
+
+        $this->actingAs($this->people['checker'])->post('/batches', ['product' => $product->id, 'code' => 'KB-0001', 'vessel' => 'jar 1', 'size' => '10 L', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post("/batches/{$this->batch('KB-0001')->id}/steps", ['step' => 'pitched', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->get("/batches/{$this->batch('KB-0001')->id}")->assertOk()->assertSee('Pitched, since');
+    }
+
+    public function test_a_changed_product_is_a_new_version_and_a_batch_keeps_the_one_it_began_under(): void
+    {
+        $product = $this->batch()->product;
+        $limit = $this->limit($product, 'Mash under way');
+        $this->change($product, [$limit->id => ['high' => '5,8']], 'our plan of November')->assertSessionHasNoErrors();
+
+        $changed = Product::query()->where('code', $product->code)->orderByDesc('version')->firstOrFail();
+        self::assertSame([$product->version + 1, 5.8, 'the site’s own plan'], [$changed->version, $this->limit($changed, 'Mash under way')->high, $this->limit($changed, 'Mash under way')->source]);
+        self::assertSame(6.0, $this->limit($this->batch()->product, 'Mash under way')->high);
+        self::assertCount($product->limits()->count(), $changed->limits);
+        $this->change($product, [$limit->id => ['high' => '5,7']], 'too late')->assertSessionHasErrors('product');
+    }
+
+    public function test_limits_are_added_and_left_out(): void
+    {
+        $product = $this->batch()->product;
+        $limit = $this->limit($product, 'Shelf margin');
+        $this->change($product, [$limit->id => ['out' => '1'], 'new1' => ['name' => 'Cold store', 'kind' => 'operating', 'measurand' => 'temperature', 'basis' => 'chamber', 'op' => '<=', 'high' => '6', 'applies' => 'always']], 'it is stored cold now')->assertSessionHasNoErrors();
+
+        $changed = Product::query()->where('code', $product->code)->orderByDesc('version')->firstOrFail();
+        self::assertNull($changed->limits->first(static fn(LimitRow $row): bool => $row->name === 'Shelf margin'));
+        self::assertSame([LimitKind::Operating, 'chamber', 6.0], [$this->limit($changed, 'Cold store')->kind, $this->limit($changed, 'Cold store')->basis, $this->limit($changed, 'Cold store')->high]);
+    }
+
+    /** @return iterable<string, array{array<string, string>, string}> */
+    public static function slips(): iterable
+    {
+        yield 'low above high' => [['op' => 'between', 'low' => '5', 'high' => '4'], 'low'];
+        yield 'no number' => [['high' => 'sour'], 'high'];
+        yield 'a pH of forty' => [['high' => '40'], 'high'];
+        yield 'a deadline without hours' => [['applies' => 'within_hours', 'hours' => ''], 'hours'];
+        yield 'a kind that is none' => [['kind' => 'deadly'], 'kind'];
+    }
+
+    /** @param array<string, string> $typed */
+    #[DataProvider('slips')]
+    public function test_a_limit_that_cannot_be_is_refused_at_its_field_and_nothing_is_lost(array $typed, string $field): void
+    {
+        $product = $this->batch()->product;
+        $limit = $this->limit($product, 'Mash under way');
+
+        $this->change($product, [$limit->id => $typed], 'a slip')->assertSessionHasErrors("limits.$limit->id.$field");
+
+        self::assertSame($product->version, Product::query()->where('code', $product->code)->max('version'));
+        self::assertSame('a slip', session()->getOldInput('changed_because'));
+    }
+
+    public function test_a_change_says_why_and_a_checker_makes_none(): void
+    {
+        $product = $this->batch()->product;
+        $this->change($product, [], '')->assertSessionHasErrors('changed_because');
+        $this->actingAs($this->people['checker']);
+        $this->change($product, [], 'a checker')->assertForbidden();
+        $this->get("/products/$product->id/change")->assertOk()->assertDontSee('Keep as version');
+        $this->post('/products/library/kombucha', ['form' => self::formId()])->assertForbidden();
+    }
+
+    public function test_what_is_typed_is_drawn_and_recorded_nowhere(): void
+    {
+        $product = $this->batch()->product;
+        $this->post("/products/$product->id/drawn", $this->form($product, []))->assertOk()->assertSee('<svg', false);
+
+        self::assertSame($product->version, Product::query()->where('code', $product->code)->max('version'));
+    }
+
+    /** @param array<array-key, array<string, string>> $changes by limit */
+    private function change(Product $product, array $changes, string $why): TestResponse
+    {
+        return $this->post("/products/$product->id", [...$this->form($product, $changes), 'changed_because' => $why, 'form' => self::formId()]);
+    }
+
+    /**
+     * @param array<array-key, array<string, string>> $changes
+     *
+     * @return array<string, mixed> as the page sends it
+     */
+    private function form(Product $product, array $changes): array
+    {
+        $limits = [];
+        foreach ($product->limits as $limit) {
+            $limits[$limit->id] = [...array_map(static fn(mixed $value): string => match (true) {
+                $value instanceof \BackedEnum => (string) $value->value,
+                is_scalar($value) => (string) $value,
+                default => '',
+            }, $limit->only(['name', 'kind', 'op', 'low', 'high', 'applies', 'hours', 'since', 'condition', 'if_violated', 'source'])), ...$changes[$limit->id] ?? []];
+        }
+
+        return ['name' => $product->name, 'expected_low_ph' => '3.4', 'expected_high_ph' => '5,8', 'limits' => $limits + $changes];
+    }
+
+    private function limit(Product $product, string $name): LimitRow
+    {
+        return $product->limits->first(static fn(LimitRow $row): bool => $row->name === $name) ?? self::fail("There is no limit $name.");
+    }
+}
