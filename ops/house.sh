@@ -207,5 +207,12 @@ stop_one() {
     rm -f "$pid"
 }
 
-stop_web() { stop_one nginx QUIT; stop_one php-fpm QUIT; }
+# What the site does of its own accord: deadlines that pass unread.
+start_scheduler() {
+    # By exec, so that the number kept is that of the scheduler itself.
+    (exec "${RUN_AS[@]}" php "$ROOT/artisan" schedule:work > "$HOME_DIR/log/scheduler.log" 2>&1 9>&- 8>&- < /dev/null) &
+    echo $! > "$HOME_DIR/run/scheduler.pid"
+}
+
+stop_web() { stop_one scheduler TERM; stop_one nginx QUIT; stop_one php-fpm QUIT; }
 stop_all() { stop_web; stop_one mariadb TERM; }

@@ -41,13 +41,12 @@ final class Life
         return $entry->add(new BatchEvent(['batch_id' => $batch->id, 'state' => $next, 'at' => $entry->at, 'reason' => $reason, 'person_id' => $entry->by->id]));
     }
 
-    /** Opens a deviation, unless one stands open on that limit already. */
-    public static function deviate(Entry $entry, Batch $batch, string $limit, LimitKind $kind, bool $isMissedInTime, string $what, ?int $decisionId): void
+    /** The deviation that stands open on that limit; it is opened if there is none. */
+    public static function deviate(Entry $entry, Batch $batch, string $limit, LimitKind $kind, bool $isMissedInTime, string $what, ?int $decisionId): Deviation
     {
-        $open = self::open($batch->id)->where('limit_name', $limit)->first();
-        if ($open === null || ($isMissedInTime && $open->is_missed_in_time !== true)) {
-            $entry->add(new Deviation(['batch_id' => $batch->id, 'decision_id' => $decisionId, 'limit_name' => $limit, 'kind' => $kind, 'is_missed_in_time' => $isMissedInTime, 'what' => $what, 'at' => $entry->at, 'person_id' => $entry->by->id]));
-        }
+        $open = Deviation::query()->where('batch_id', $batch->id)->where('limit_name', $limit)->whereDoesntHave('disposition')->orderByDesc('id')->first();
+        // One that says less than what is known now does not stand for it.
+        return $open !== null && (!$isMissedInTime || $open->is_missed_in_time === true) ? $open : $entry->add(new Deviation(['batch_id' => $batch->id, 'decision_id' => $decisionId, 'limit_name' => $limit, 'kind' => $kind, 'is_missed_in_time' => $isMissedInTime, 'what' => $what, 'at' => $entry->at, 'person_id' => $entry->by->id]));
     }
 
     /** @return Builder<Deviation> of binding limits, that nobody has decided about */

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\TestWith;
+use Rheacid\Actions\Batches\RecordMissedDeadlines;
 use Rheacid\Batches\Outlet;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\MissingReason;
@@ -14,6 +15,7 @@ use Rheacid\Models\Addition;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Deviation;
 use Rheacid\Models\ReleaseRecord;
+use Rheacid\Records\LedgerCheck;
 
 /** A batch from its first number to its last state, through the pages. */
 final class BatchLifeTest extends BenchTestCase
@@ -153,6 +155,25 @@ final class BatchLifeTest extends BenchTestCase
             $refused !== null || $with['disposition'] === 'go-on' => BatchState::Held,
             default => BatchState::Diverted,
         }, $this->batch()->state());
+    }
+
+    public function test_a_deadline_that_passes_unread_is_recorded_by_the_site_once_and_holds(): void
+    {
+        self::assertSame([1, 0], [app(RecordMissedDeadlines::class)(), app(RecordMissedDeadlines::class)()], 'that of CS-0409 has passed, and is said once');
+        $this->wait(2 * 86_400);
+
+        self::assertSame(1, app(RecordMissedDeadlines::class)());
+        self::assertSame(0, app(RecordMissedDeadlines::class)(), 'once');
+
+        $deviation = Deviation::query()->where('batch_id', $this->batch()->id)->sole();
+        self::assertSame([true, null], [$deviation->is_missed_in_time, $deviation->person->role], 'by the site, that nobody signs in as');
+        self::assertSame(BatchState::Held, $this->batch()->state());
+        self::assertNull(LedgerCheck::run()['difference']);
+        $this->calibrate();
+        $this->vouch();
+        $this->measure([4.2, 4.2]);
+        self::assertSame(1, Deviation::query()->where('batch_id', $this->batch()->id)->count(), 'a later value opens no second one');
+        self::assertSame([MissingReason::MissedInTime], self::missing($this->batch(), 'Acid within a week'));
     }
 
     public function test_who_holds_a_batch_does_not_release_it(): void

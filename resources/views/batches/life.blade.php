@@ -8,7 +8,8 @@
 @if ($life->outlet)
     <h2>What it may go out on</h2>
     @foreach ($life->outlet->blocks as $block)<p class="verdict"><x-state is="fail">Kept back.</x-state> {{ $block }}</p>@endforeach
-    @foreach ($life->outlet->release->missing as $one)<p class="verdict"><x-state is="care">Missing.</x-state> {{ ReleaseWords::missing($one['name'], $one['reason']) }} <span class="soft">{{ ReleaseWords::advice($one['reason']) }}.</span></p>@endforeach
+    @foreach ($life->outlet->release->missing as $one)<p class="verdict"><x-state is="care">Missing.</x-state> {{ ReleaseWords::missing($one['name'], $one['reason']) }} @php($open = $life->deviations->first(fn ($deviation) => $deviation->limit_name === $one['name'] && $deviation->disposition === null))
+        @if (in_array($one['reason'], [Rheacid\Core\Limits\MissingReason::NeverJudged, Rheacid\Core\Limits\MissingReason::NotProven], true))<a href="{{ route('drafts.create', $batch) }}">{{ ReleaseWords::advice($one['reason']) }}</a>@elseif ($open)<a href="{{ route('deviations.show', $open) }}">{{ ReleaseWords::advice($one['reason']) }}</a>@else<span class="soft">{{ ReleaseWords::advice($one['reason']) }}.</span>@endif</p>@endforeach
     @if ($life->outlet->release->met !== [])<p class="verdict"><x-state is="met">Met.</x-state> {{ implode(' · ', $life->outlet->release->met) }}</p>@endif
     @if (Gate::allows('lead') && $life->outlet->release->releasable)
         <form id="release" method="post" action="{{ route('batches.release', $batch) }}"><x-form-id />

@@ -21,9 +21,11 @@
     @foreach ($figure->days() as $day)
         <text x="{{ $day['x'] }}" y="{{ $figure::HEIGHT - 8 }}" text-anchor="{{ $loop->first ? 'start' : 'middle' }}">{{ $day['label'] }}</text>
     @endforeach
-    @php($now = $figure->hours->within($figure->nowHours))
-    <path class="now" d="M{{ $now }} 14V{{ $bottom }}"/>
-    <text x="{{ $now - 6 }}" y="{{ $bottom - 6 }}" text-anchor="end">now</text>
+    @if ($figure->nowHours > 0)
+        @php($now = $figure->hours->within($figure->nowHours))
+        <path class="now" d="M{{ $now }} 14V{{ $bottom }}"/>
+        <text x="{{ $now - 6 }}" y="{{ $bottom - 6 }}" text-anchor="end">now</text>
+    @endif
     @if ($ahead = $figure->ahead())
         @if ($ahead['cone'])<path class="cone" d="{{ $ahead['cone'] }}"/>@endif
         <path class="ahead" d="{{ $ahead['line'] }}"/>

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Batches;
+
+use Carbon\CarbonImmutable;
+use Rheacid\Batches\Life;
+use Rheacid\Board\BatchLine;
+use Rheacid\Board\DeadlineFacts;
+use Rheacid\Board\Lines;
+use Rheacid\Core\Limits\BatchState;
+use Rheacid\Models\Batch;
+use Rheacid\Models\Deviation;
+use Rheacid\Models\Person;
+use Rheacid\Models\Site;
+use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Recording;
+use Rheacid\SiteClock;
+
+/** What nobody read in time is recorded by the site itself, and holds the batch where it binds. */
+final class RecordMissedDeadlines
+{
+    /** @return int how many were recorded */
+    public function __invoke(): int
+    {
+        $site = Site::current()?->person;
+        if ($site === null) {
+            return 0;
+        }
+        $recorded = 0;
+        foreach (Lines::batches() as $line) {
+            foreach ($line->deadlines() as $deadline) {
+                if (!$deadline->isMet && $deadline->at->isPast() && !self::isKnown($line, $deadline)) {
+                    $this->record($site, $line, $deadline);
+                    $recorded++;
+                }
+            }
+        }
+
+        return $recorded;
+    }
+
+    /** Whether a reading after the deadline, or the site before, has said so already. */
+    private static function isKnown(BatchLine $line, DeadlineFacts $deadline): bool
+    {
+        return Deviation::query()->where('batch_id', $line->id)->where('limit_name', $deadline->name)->where('is_missed_in_time', true)->exists();
+    }
+
+    private function record(Person $site, BatchLine $line, DeadlineFacts $deadline): void
+    {
+        Recording::once($site, IdempotencyKey::own(), 'record a missed deadline', Deviation::class, static function (Entry $entry) use ($line, $deadline): Deviation {
+            $batch = Life::ensure(Batch::query()->findOrFail($line->id), null);
+            $what = sprintf('%s, %s: its deadline %s passed, and nothing read in time proves it.', $deadline->name, $deadline->written, SiteClock::short(CarbonImmutable::instance($deadline->at)));
+            $deviation = Life::deviate($entry, $batch, $deadline->name, $deadline->kind, true, $what, null);
+            if ($deadline->kind->binds() && $batch->state()->mayBecome(BatchState::Held)) {
+                Life::move($entry, $batch, BatchState::Held, $what);
+            }
+
+            return $deviation;
+        });
+    }
+}
