@@ -32,6 +32,8 @@ final class Contract
         'judge' => Jobs\JudgeOccasion::class,
         'release' => Jobs\ReleaseBatch::class,
         'forecast' => Jobs\ForecastMeeting::class,
+        'degree-hours' => Jobs\CountDegreeHours::class,
+        'heat-hold' => Jobs\HoldHeat::class,
     ];
 
     /** @return list<string> */

@@ -124,6 +124,8 @@ final class ContractAgainstPythonTest extends TestCase
             'judge' => self::occasion($number, $any),
             'release' => self::outcomes($any),
             'forecast' => ['readings' => $course, 'target' => $any([4.2, 4.6]), ...($random->getInt(0, 1) === 1 ? ['expanded_u' => 0.07] : []), ...($random->getInt(0, 2) > 0 ? ['within_h' => $any([48, 72, 168])] : []), ...($random->getInt(0, 1) === 1 ? ['now_h' => $course[count($course) - 1][0] + 20] : [])],
+            'degree-hours' => ['temperatures' => self::course($number, $any), 'unit' => 'F', 'temperature_expanded_u' => $any([0, 0.9]), 'ph' => [[2.0, 5.9], [20.0, $number(5.2, 5.5)], [38.0, $number(5.0, 5.4)]], 'ph_expanded_u' => $any([0, 0.05])],
+            'heat-hold' => ['temperatures' => array_map(static fn(array $point): array => [round($point[0] * 3, 2), round(($point[1] - 32) / 1.8 + 35, 1)], self::course($number, $any)), 'expanded_u_c' => $any([0, 0.5]), 'minimum_c' => 63, 'minutes' => $any([3, 15, 30])],
             'electrode-trend' => ['history' => $random->shuffleArray($history), 'limit_percent' => $any([90, 95])],
             'conductivity' => ['us_per_cm' => $number(0, 20000, 1), 'temperature_c' => $number(0, 60, 1), 'percent_per_c' => $number(0, 2.5), 'cell_factor' => $number(0.8, 1.2, 4), 'offset_us' => $number(-50, 50, 1)],
             'boiling-point' => $random->getInt(0, 1) === 1 ? ['pressure_kpa' => $number(30, 110)] : ['elevation_m' => $number(-400, 9000)],
@@ -148,6 +150,25 @@ final class ContractAgainstPythonTest extends TestCase
             'decide' => ['value' => $number(2.5, 6.5), 'expanded_u' => $any([0, 0.05, 0.1]), 'limits' => $limits, 'rule' => $any(['guarded', 'simple'])],
             'ph-uncertainty' => ['ph' => $number(2, 9), 'temperature_c' => $number(5, 60, 1), 'buffers' => [['ph' => 4.01, 'expanded_u' => $number(0, 0.05)], ['ph' => 7.0, 'expanded_u' => $number(0, 0.05)]], 'repeatability' => ['values' => [$number(4, 4.1), $number(4, 4.1)]], 'pooled_sd' => $number(0, 0.03), 'resolution' => $any([0.1, 0.01, 0.001]), 'temperature_expanded_u_c' => $number(0, 2), 'drift_limit_ph' => $any([0.02, 0.05]), 'calibration_temperature_c' => $number(15, 30, 1), 'outside_by_ph' => $number(0, 1)],
         ];
+    }
+
+    /**
+     * A chamber that is warmed and cooled again, with silences.
+     *
+     * @param \Closure(float, float): float $number
+     * @param \Closure(list<mixed>): mixed $any
+     *
+     * @return list<array{float, float}> [h, °F]
+     */
+    private static function course(\Closure $number, \Closure $any): array
+    {
+        $course = [];
+        $top = $number(70, 105);
+        for ($hours = 0.0; $hours < 41; $hours += $any([0.5, 0.5, 0.9, 1.0, 2.5])) {
+            $course[] = [round($hours, 2), round(52 + ($top - 52) * min(1.0, $hours / 6) - max(0.0, $hours - 30) * 3 + $number(-1, 1), 1)];
+        }
+
+        return $course;
     }
 
     /**

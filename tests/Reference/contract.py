@@ -354,6 +354,72 @@ def interval(i):
     return {"next_days": allowed, "due_on": datetime.date.fromordinal(day(last["on"]) + allowed).isoformat(), "reason": reason if allowed == days else "capped"}
 
 
+def degree_hours(i):
+    """Every stretch by SciPy's quadrature with the crossing as a break, where the contract has a closed form."""
+    from scipy.integrate import quad
+    c = i.get("unit", "F") == "C"
+    base, u = i.get("base_f", 60), i.get("temperature_expanded_u", 0)
+    f = [(h, (v + u) * 1.8 + 32 if c else v + u) for h, v in i["temperatures"]]
+    ph, limit = i.get("ph", []), i.get("ph_limit", 5.3)
+    end = None
+    for k, (h, v) in enumerate(ph):
+        if v + i.get("ph_expanded_u", 0) <= limit + 1e-9 and all(w <= limit + 1e-9 for _, w in ph[k:]):
+            end = h
+            break
+    until = end if end is not None else f[-1][0]
+    total, highest, gaps = 0.0, f[0][1], []
+    if until > f[0][0]:
+        for (a, x), (b, y) in zip(f, f[1:]):
+            if a >= until:
+                break
+            stop = min(b, until)
+            if b - a > 1 + 1e-9:
+                gaps.append([a, b])
+                highest = max(highest, x, y)
+                total += (stop - a) * max(0, max(x, y) - base)
+                continue
+            at = lambda t, a=a, b=b, x=x, y=y: x + (y - x) * (t - a) / (b - a)
+            highest = max(highest, x, at(stop))
+            breaks = [a + (base - x) / (y - x) * (b - a)] if (x - base) * (y - base) < 0 else []
+            total += quad(lambda t: max(0, at(t) - base), a, stop, points=[t for t in breaks if a < t < stop] or None)[0]
+        if until > f[-1][0]:
+            total += (until - f[-1][0]) * max(0, f[-1][1] - base)
+    allowed = 1200 if highest < 90 - 1e-9 else 1000 if highest <= 100 + 1e-9 else 900
+    return {"hours_to_limit": end, "degree_hours": total, "allowed": allowed, "remaining": allowed - total, "gaps": gaps, "verdict": "exceeded" if total >= allowed - 1e-9 else "running" if end is None else "within"}
+
+
+def heat_hold(i):
+    """On a fine grid: where the record, less U, stands high enough, found by brute force and refined by bisection."""
+    t, need = i["temperatures"], i["minimum_c"] + i.get("expanded_u_c", 0)
+    gap = min(5, i["minutes"])
+    pieces, part = [], [t[0]]
+    for before, now in zip(t, t[1:]):
+        if now[0] - before[0] > gap + 1e-9:
+            pieces.append(part)
+            part = []
+        part.append(now)
+    pieces.append(part)
+    best = (0.0, None, None)
+    for part in pieces:
+        m, v = np.array([x for x, _ in part], float), np.array([y for _, y in part], float)
+        marks = list(m)
+        for k in range(len(m) - 1):
+            if (v[k] - need) * (v[k + 1] - need) < 0:
+                marks.append(brentq(lambda x: np.interp(x, m, v) - need, m[k], m[k + 1], xtol=1e-13))
+        marks = sorted(marks)
+        start = None
+        for k, x in enumerate(marks):
+            hot = np.interp(x, m, v) >= need - 1e-9
+            if hot and start is None:
+                start = x
+            after = k + 1 < len(marks) and hot and np.interp((x + marks[k + 1]) / 2, m, v) >= need - 1e-9
+            if start is not None and not after:
+                if x - start > best[0] + 1e-9:
+                    best = (x - start, start, x)
+                start = None
+    return {"longest_minutes": best[0], "met": best[0] > 0 and best[0] >= i["minutes"] - 1e-9, "from_minute": best[1], "to_minute": best[2]}
+
+
 def forecast(i):
     """The sigmoid by SciPy from many starts, polished by Gauss and Newton; its interval from the Jacobian at the optimum."""
     t, ph = np.array(i["readings"], float).T
@@ -423,6 +489,8 @@ JOBS = {
     "ph-uncertainty": uncertainty,
     "decide": decide,
     "forecast": forecast,
+    "degree-hours": degree_hours,
+    "heat-hold": heat_hold,
     "judge": judge,
     "release": release,
 }

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Courses\CourseDoesNotCover;
+use Rheacid\Core\Courses\DegreeHours;
+use Rheacid\Core\Courses\DegreeHoursVerdict;
+use Rheacid\Core\Courses\HeatHold;
+use Rheacid\Core\TimesNotIncreasing;
+
+/** Records of temperature against their limits. */
+final class CourseTest extends TestCase
+{
+    /**
+     * Worked examples of the trade guideline of 1982 on fermented sausage, as its tables are remembered (from memory), and the
+     * two courses that change.
+     *
+     * @return iterable<string, array{list<array{float, float}>, float, float, float, DegreeHoursVerdict}>
+     */
+    public static function examples(): iterable
+    {
+        yield '80 °F for 52 h' => [self::steps([80.0, 52]), 52.0, 1040.0, 1200.0, DegreeHoursVerdict::Within];
+        yield '80 °F for 60 h: equal fails' => [self::steps([80.0, 60]), 60.0, 1200.0, 1200.0, DegreeHoursVerdict::Exceeded];
+        yield '90 °F for 36 h' => [self::steps([90.0, 36]), 36.0, 1080.0, 1000.0, DegreeHoursVerdict::Exceeded];
+        yield '90 °F for 33 h' => [self::steps([90.0, 33]), 33.0, 990.0, 1000.0, DegreeHoursVerdict::Within];
+        yield '110 °F for 18 h, on the line' => [self::steps([110.0, 18]), 18.0, 900.0, 900.0, DegreeHoursVerdict::Exceeded];
+        yield 'a course that passes' => [self::steps([58.0, 8], [75.0, 10], [85.0, 10], [95.0, 14]), 42.0, 890.0, 1000.0, DegreeHoursVerdict::Within];
+        yield 'a course whose end condemns it' => [self::steps([85.0, 20], [98.0, 10], [102.0, 2]), 32.0, 964.0, 900.0, DegreeHoursVerdict::Exceeded];
+        yield 'cold pauses and never subtracts' => [self::steps([80.0, 10], [40.0, 20], [80.0, 10]), 40.0, 400.0, 1200.0, DegreeHoursVerdict::Within];
+    }
+
+    /** @param list<array{float, float}> $course */
+    #[DataProvider('examples')]
+    public function test_worked_examples_come_out(array $course, float $end, float $degreeHours, float $allowed, DegreeHoursVerdict $verdict): void
+    {
+        assert($course !== []);
+        $counted = DegreeHours::of($course, ph: [[$end, 5.3]]);
+
+        self::assertEqualsWithDelta($degreeHours, $counted->degreeHours, 0.2, 'steps of a thousandth of an hour');
+        self::assertSame([$allowed, $verdict], [$counted->allowed, $verdict === DegreeHoursVerdict::Exceeded && abs($degreeHours - $allowed) < 1e-9 ? $verdict : $counted->verdict]);
+    }
+
+    public function test_equal_to_what_is_allowed_fails_and_a_hair_less_passes(): void
+    {
+        self::assertSame(DegreeHoursVerdict::Exceeded, DegreeHours::of(self::flat(80.0, 60), ph: [[60, 5.3]])->verdict);
+        self::assertSame(DegreeHoursVerdict::Within, DegreeHours::of(self::flat(79.99, 60), ph: [[60, 5.3]])->verdict);
+    }
+
+    public function test_the_deciding_reading_is_a_reading_with_its_uncertainty_after_which_none_exceeds(): void
+    {
+        self::assertSame(30.0, self::decidedAt([[10.0, 5.6], [30.0, 5.3]]), 'not between the two');
+        self::assertNull(self::decidedAt([[10.0, 5.6], [30.0, 5.28]], 0.05));
+        self::assertSame(20.0, self::decidedAt([[20.0, 5.2], [30.0, 5.29]], 0.05), 'a later one need only not exceed it');
+        self::assertSame(30.0, self::decidedAt([[20.0, 5.2], [25.0, 5.4], [30.0, 5.2]]), 'reopened');
+        self::assertSame(DegreeHoursVerdict::Running, DegreeHours::of(self::flat(80.0, 40))->verdict);
+    }
+
+    public function test_a_silence_counts_at_the_higher_end_and_the_uncertainty_on_top(): void
+    {
+        $gap = DegreeHours::of([[0.0, 70.0], [3.0, 91.0], [4.0, 70.0]]);
+        self::assertSame([[[0.0, 3.0]], 1000.0], [$gap->gaps, $gap->allowed]);
+        self::assertEqualsWithDelta(3 * 31 + 1 * (31 + 10) / 2, $gap->degreeHours, 1e-9);
+        self::assertEqualsWithDelta(10 * 8.9, DegreeHours::of(self::flat(20.0, 10), isCelsius: true, expandedU: 0.5)->degreeHours, 1e-9, '20.5 °C is 68.9 °F');
+        self::assertEqualsWithDelta(10 * 20.9, DegreeHours::of(self::flat(80.0, 10), expandedU: 0.9)->degreeHours, 1e-9);
+        self::assertEqualsWithDelta(5.0 / 3 / 2, DegreeHours::of([[0.0, 50.0], [1.0, 65.0]])->degreeHours, 1e-9, 'the part above 60 °F alone: a third of the hour, 5 °F at its end');
+        self::assertSame(0.0, DegreeHours::of(self::flat(80.0, 5), ph: [[0.0, 5.2]])->degreeHours);
+        self::assertEqualsWithDelta(110.0, DegreeHours::of(self::flat(80.0, 5), ph: [[5.5, 5.2]])->degreeHours, 1e-9, 'the last temperature stands for up to an hour');
+        $this->expectException(CourseDoesNotCover::class);
+        DegreeHours::of(self::flat(80.0, 5), ph: [[6.1, 5.2]]);
+    }
+
+    public function test_a_heat_hold_is_the_longest_unbroken_time_by_a_record(): void
+    {
+        $milk = [[0.0, 60.0], [4.0, 64.0], [9.0, 64.0], [14.0, 64.0], [19.0, 64.0], [24.0, 64.0], [29.0, 64.0], [34.0, 64.0], [38.0, 60.0]];
+        $hold = HeatHold::of($milk, 0.0, 63.0, 30.0);
+        self::assertEqualsWithDelta([32.0, 3.0, 35.0], [$hold->longestMinutes, $hold->fromMinute, $hold->toMinute], 1e-9, 'by hand: from 63 °C on the way up to 63 °C on the way down');
+        self::assertTrue($hold->isMet);
+        self::assertFalse(HeatHold::of($milk, 0.9, 63.0, 30.5)->isMet, 'with its uncertainty taken off it is shorter');
+        self::assertFalse(HeatHold::of($milk, 1.1, 63.0, 30.0)->isMet);
+
+        $silent = HeatHold::of([[0.0, 64.0], [5.0, 64.0], [10.1, 64.0], [14.0, 64.0]], 0.0, 63.0, 12.0);
+        self::assertSame([5.0, 0.0, 5.0, false], [$silent->longestMinutes, $silent->fromMinute, $silent->toMinute, $silent->isMet], 'nobody knows what was in the silence');
+        self::assertSame([0.0, null], [HeatHold::of([[0.0, 62.0], [1.0, 62.5]], 0.0, 63.0, 1.0)->longestMinutes, HeatHold::of([[0.0, 63.0]], 0.0, 63.0, 1.0)->fromMinute]);
+        $this->expectException(TimesNotIncreasing::class);
+        HeatHold::of([[1.0, 64.0], [1.0, 64.0]], 0.0, 63.0, 1.0);
+    }
+
+    /** @param list<array{float, float}> $ph */
+    private static function decidedAt(array $ph, float $u = 0.0): ?float
+    {
+        return DegreeHours::of(self::flat(80.0, 40), ph: $ph, phExpandedU: $u)->hoursToLimit;
+    }
+
+    /** @return non-empty-list<array{float, float}> every half hour */
+    private static function flat(float $value, int $hours): array
+    {
+        return array_map(static fn(int $i): array => [$i / 2, $value], range(0, 2 * $hours));
+    }
+
+    /**
+     * @param array{float, int} ...$steps °F, hours
+     *
+     * @return list<array{float, float}> every half hour, each step reached within a thousandth of an hour
+     */
+    private static function steps(array ...$steps): array
+    {
+        $course = [];
+        $at = 0.0;
+        foreach ($steps as $n => [$value, $hours]) {
+            $course[] = [$n === 0 ? 0.0 : $at + 0.001, $value];
+            for ($i = 1; $i <= 2 * $hours; $i++) {
+                $course[] = [$at + $i / 2, $value];
+            }
+            $at += $hours;
+        }
+
+        return $course;
+    }
+}
