@@ -12,9 +12,14 @@ final class SiteClock
 {
     public static function local(\DateTimeInterface $at): CarbonImmutable
     {
+        return CarbonImmutable::instance($at)->setTimezone(self::zone());
+    }
+
+    public static function zone(): \DateTimeZone
+    {
         $zone = config('rheacid.time_zone');
 
-        return CarbonImmutable::instance($at)->setTimezone(is_string($zone) ? $zone : 'UTC');
+        return new \DateTimeZone(is_string($zone) ? $zone : 'UTC');
     }
 
     /** The day on the site's clock, YYYY-MM-DD. */
@@ -78,9 +83,8 @@ final class SiteClock
 
     public static function fromField(string $text): ?CarbonImmutable
     {
-        $zone = config('rheacid.time_zone');
         foreach (['Y-m-d\TH:i', 'Y-m-d\TH:i:s', 'Y-m-d H:i'] as $format) {
-            $at = CarbonImmutable::canBeCreatedFromFormat($text, $format) ? CarbonImmutable::createFromFormat($format, $text, is_string($zone) ? $zone : 'UTC') : null;
+            $at = CarbonImmutable::canBeCreatedFromFormat($text, $format) ? CarbonImmutable::createFromFormat($format, $text, self::zone()) : null;
             if ($at !== null) {
                 return $at->startOfMinute()->utc();
             }

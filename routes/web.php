@@ -16,6 +16,7 @@ use Rheacid\Http\Controllers\CellController;
 use Rheacid\Http\Controllers\CertificateController;
 use Rheacid\Http\Controllers\ControlCheckController;
 use Rheacid\Http\Controllers\CorrectionController;
+use Rheacid\Http\Controllers\CourseController;
 use Rheacid\Http\Controllers\DeviationController;
 use Rheacid\Http\Controllers\FindController;
 use Rheacid\Http\Controllers\HandsController;
@@ -116,6 +117,7 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('batches', [BatchController::class, 'index'])->name('batches');
     Route::get('batches/new', [BatchLifeController::class, 'create'])->name('batches.create');
     Route::get('batches/{batch}/tag', [BatchLifeController::class, 'tag'])->name('batches.tag');
+    Route::get('batches/{batch}/temperatures', [CourseController::class, 'show'])->name('courses.show');
     Route::get('deviations/{deviation}', [DeviationController::class, 'show'])->name('deviations.show');
     Route::get('products', [ProductController::class, 'index'])->name('products');
     Route::get('products/library/{code}', [ProductController::class, 'library'])->name('products.library');
@@ -166,6 +168,7 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
         Route::post('batches/{batch}/notes', [BatchLifeController::class, 'note'])->name('batches.note');
         Route::post('batches/{batch}/additions', [BatchLifeController::class, 'add'])->name('batches.add');
         Route::post('batches/{batch}/release', [BatchLifeController::class, 'release'])->middleware('can:lead')->name('batches.release');
+        Route::post('batches/{batch}/temperatures', [CourseController::class, 'store'])->name('courses.store');
         Route::post('deviations/{deviation}/actions', [DeviationController::class, 'act'])->name('deviations.act');
         Route::post('deviations/{deviation}/disposition', [DeviationController::class, 'dispose'])->middleware('can:lead')->name('deviations.dispose');
         Route::post('products/library/{code}', [ProductController::class, 'take'])->middleware('can:lead')->name('products.take');

@@ -11,6 +11,7 @@ use Rheacid\Core\Limits\JudgedBefore;
 use Rheacid\Core\Limits\Release;
 use Rheacid\Core\Limits\ReleaseLimit;
 use Rheacid\Models\Batch;
+use Rheacid\Models\CourseFinding;
 use Rheacid\Models\LimitRow;
 
 /** Whether a batch may go out, as its records stand now. */
@@ -63,6 +64,11 @@ final readonly class Outlet
                 $judged[0][] = new JudgedBefore($name, Conformity::Outside, false, Conformity::Outside);
             }
             $judged[1][] = new JudgedBefore($name, $now((string) $row->outcome), (bool) $row->ever_late, $now((string) $row->value_outcome));
+        }
+        foreach (CourseFinding::standing($batch->id)->get() as $finding) {
+            if (($finding->answer['is_due'] ?? false) === true) {
+                $judged[1][] = new JudgedBefore((string) $finding->limit_name, $finding->verdict, false, $finding->verdict);
+            }
         }
 
         return $judged;

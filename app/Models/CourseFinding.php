@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Rheacid\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
+use Rheacid\Core\Limits\Conformity;
 use Rheacid\Records\Kept;
 
 /** What was worked out from a course, as of when. */
@@ -14,7 +16,15 @@ final class CourseFinding extends Model
 
     protected $casts = [
         'answer' => 'array',
+        'verdict' => Conformity::class,
         'as_of' => 'datetime',
         'at' => 'datetime',
     ];
+
+    /** @return Builder<self> those that stand, of the courses of a batch */
+    public static function standing(int $batchId): Builder
+    {
+        return self::query()->whereIn('course_id', Course::query()->select('id')->where('batch_id', $batchId))
+            ->whereNotExists(static fn($query) => $query->from('course_findings as later')->whereColumn('later.supersedes_id', 'course_findings.id'))->orderBy('id');
+    }
 }

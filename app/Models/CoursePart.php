@@ -14,6 +14,11 @@ final class CoursePart extends Model
 
     protected $casts = [
         'points' => 'array',
+        'drawn' => 'array',
+        'is_complete' => 'boolean',
+        'gain' => 'float',
+        'offset_c' => 'float',
+        'expanded_u_c' => 'float',
         'at' => 'datetime',
     ];
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Measure;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Actions\Courses\WorkOutCourses;
 use Rheacid\Batches\Life;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\Conformity;
@@ -67,6 +68,7 @@ final class KeepDecision
         }
         $this->deviate($entry, $batch, $assessment, $decision);
         $this->hold($entry, $batch, $assessment);
+        (new WorkOutCourses())($entry, $batch->load('newestEvent'));
 
         return $decision;
     }

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Courses;
+
+use Carbon\CarbonImmutable;
+use Rheacid\Models\Course;
+use Rheacid\Models\CoursePart;
+use Rheacid\Models\Verification;
+
+/** All the points of a course with what they rest on: read where it is judged, never by a page. */
+final readonly class Record
+{
+    /**
+     * @param non-empty-list<array{int, float}> $points [seconds of the epoch, °C, corrected]
+     * @param float $expandedU the largest of its parts, °C
+     * @param string|null $distrust why it proves nothing; null where it does
+     */
+    private function __construct(public array $points, public float $expandedU, public bool $isComplete, public ?string $distrust) {}
+
+    /** Null where nothing is on record yet. */
+    public static function of(Course $course): ?self
+    {
+        $points = [];
+        $u = 0.0;
+        $last = null;
+        foreach ($course->parts()->get() as $part) {
+            foreach ($part->points as $point) {
+                if (is_array($point) && is_numeric($point[0] ?? null) && is_numeric($point[1] ?? null)) {
+                    $points[] = [(int) $point[0], $part->gain * (float) $point[1] + $part->offset_c];
+                }
+            }
+            $u = max($u, $part->expanded_u_c);
+            $last = $part;
+        }
+
+        return $points === [] ? null : new self($points, $u, $last->is_complete === true, self::distrust($last, max(array_column($points, 1))));
+    }
+
+    private static function distrust(CoursePart $part, float $highestC): ?string
+    {
+        $check = Verification::query()->with('outcome')->find($part->verification_id);
+
+        return match (true) {
+            $check === null => 'its thermometer was never checked',
+            $check->toCore()->isFailed() => 'its thermometer failed its check',
+            CarbonImmutable::instance($check->due_at)->lessThan($part->at) => 'the check of its thermometer was overdue',
+            !$check->covers($highestC) => sprintf('no check of its thermometer covers %s °C', round($highestC, 1)),
+            default => null,
+        };
+    }
+
+    /** @return non-empty-list<array{float, float}> on the clock of a batch, in hours */
+    public function hours(CarbonImmutable $since): array
+    {
+        return array_map(static fn(array $point): array => [($point[0] - $since->getTimestamp()) / 3600, $point[1]], $this->points);
+    }
+
+    /** @return non-empty-list<array{float, float}> in minutes since its first point */
+    public function minutes(): array
+    {
+        $first = $this->points[0][0];
+
+        return array_map(static fn(array $point): array => [($point[0] - $first) / 60, $point[1]], $this->points);
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Controllers;
+
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Validation\Rule;
+use Rheacid\Actions\Courses\RecordCourse;
+use Rheacid\Bench\Source;
+use Rheacid\Core\Logs\CourseFile;
+use Rheacid\Core\Logs\LogRefused;
+use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Http\Bench;
+use Rheacid\Models\Batch;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Refused;
+use Rheacid\Shelf\Instruments;
+use Rheacid\SiteClock;
+use Rheacid\View\CourseScreen;
+
+/** The temperatures of a batch over time, typed or from a logger, and what hangs on them. */
+final class CourseController
+{
+    public function show(Batch $batch): View
+    {
+        return view('courses.show', ['screen' => CourseScreen::of($batch)]);
+    }
+
+    public function store(Request $request, Batch $batch, RecordCourse $record): RedirectResponse
+    {
+        $request->validate([
+            'thermometer' => ['required', 'integer', 'exists:thermometers,id'],
+            'point' => ['required', Rule::in(Measurand::Temperature->bases())],
+            'unit' => ['required', Rule::in(['C', 'F'])],
+            'course' => ['nullable', 'string', 'max:100000'],
+            'file' => ['nullable', 'file', 'max:5120'],
+        ]);
+        $file = $request->file('file');
+        $bytes = $file instanceof UploadedFile ? (string) $file->get() : (string) $request->string('course');
+        if (trim($bytes) === '') {
+            throw Refused::because('Choose the file of a logger, or type one point a line, like 2026-11-25 08:00; 24.5.', 'course');
+        }
+        try {
+            $points = CourseFile::read($bytes, $batch->started_at->toDateTimeImmutable(), SiteClock::zone(), $request->input('unit') === 'F');
+        } catch (LogRefused $refused) {
+            throw Refused::because($refused->getMessage(), 'course');
+        }
+        $record(Bench::person($request), IdempotencyKey::from($request), $batch, Instruments::thermometer($request->integer('thermometer')), (string) $request->string('point'), $points, $file instanceof UploadedFile ? Source::Imported : Source::Typed, $request->boolean('complete'));
+
+        return redirect()->route('courses.show', $batch)->with('done', sprintf('%d points are on record.', count($points)));
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\View;
+
+use Illuminate\Database\Eloquent\Collection;
+use Rheacid\Board\Lines;
+use Rheacid\Board\ThermometerLine;
+use Rheacid\Models\Batch;
+use Rheacid\Models\Course;
+use Rheacid\Models\CourseFinding;
+use Rheacid\Models\LimitRow;
+use Rheacid\View\Figures\CourseChart;
+
+/** What the page of a batch's temperatures shows. */
+final readonly class CourseScreen
+{
+    private const COURSES = 8;
+
+    /**
+     * @param Collection<int, Course> $courses
+     * @param list<LimitRow> $limits that are judged on a record
+     * @param list<CourseFinding> $findings that stand
+     * @param list<ThermometerLine> $thermometers
+     */
+    private function __construct(public Batch $batch, public Collection $courses, public array $limits, public array $findings, public ?CourseChart $chart, public array $thermometers) {}
+
+    public static function of(Batch $batch): self
+    {
+        $batch->load(['product.limits', 'newestEvent']);
+        $courses = Course::query()->with(['thermometer', 'findings', 'parts' => static fn($query) => $query->select(['id', 'course_id', 'drawn', 'is_complete', 'expanded_u_c', 'at'])])->where('batch_id', $batch->id)->orderByDesc('id')->limit(self::COURSES)->get();
+        $lines = [];
+        foreach ($courses as $course) {
+            $points = [];
+            foreach ($course->parts as $part) {
+                array_push($points, ...array_map(static fn(array $point): array => [((int) $point[0] - $batch->started_at->getTimestamp()) / 3600, (float) $point[1]], array_values(array_filter((array) $part->drawn, is_array(...)))));
+            }
+            $lines[] = ['name' => $course->point, 'points' => $points];
+        }
+
+        return new self(
+            $batch,
+            $courses,
+            array_values($batch->product->limits->filter(static fn(LimitRow $limit): bool => $limit->course !== null)->all()),
+            array_values($courses->flatMap(static fn(Course $course): Collection => $course->findings)->all()),
+            $lines === [] ? null : new CourseChart($lines),
+            Lines::thermometers(),
+        );
+    }
+}

@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rheacid\Batches\Outlet;
+use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Limits\Conformity;
+use Rheacid\Core\Limits\MissingReason;
+use Rheacid\Models\CourseFinding;
+use Rheacid\Models\CoursePart;
+use Rheacid\Models\Deviation;
+use Rheacid\Models\Product;
+
+/** Records of a batch's temperatures, and the limits that hang on them. */
+final class CourseTest extends BenchTestCase
+{
+    private const LIMIT = 'Critical, always: degree-hours';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->people['lead'])->post('/products/library/fermented-sausage', ['form' => self::formId()])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['checker']);
+        $this->start('fermented-sausage', 'SA-0001', '2026-11-23T10:00');
+    }
+
+    public function test_a_sausage_that_comes_down_in_time_meets_its_degree_hours_and_one_that_does_not_is_held(): void
+    {
+        $this->sends($this->warm(24.0, 20))->assertSessionHasNoErrors();
+        self::assertFalse($this->finding()->answer['is_due'], 'running');
+        self::assertSame([MissingReason::NeverJudged], $this->missing());
+
+        $this->sends($this->warm(24.0, 27, from: 20.5))->assertSessionHasNoErrors();
+        $this->calibrate();
+        $this->vouch();
+        $this->measure([5.1, 5.1], batch: 'SA-0001');
+        $finding = $this->finding();
+        self::assertSame([Conformity::Inside, true], [$finding->verdict, $finding->answer['is_due']], (string) json_encode($finding->answer));
+        self::assertSame([null], $this->missing());
+        $this->get("/batches/{$this->batch('SA-0001')->id}/temperatures")->assertOk()->assertSee('Met.')->assertSee('°F·h of 1200 allowed');
+
+        $this->start('fermented-sausage', 'SA-0002', '2026-11-20T10:00');
+        $this->sends($this->warm(32.0, 100), 'SA-0002')->assertSessionHasNoErrors();
+        self::assertSame(BatchState::Held, $this->batch('SA-0002')->state());
+        $deviation = Deviation::query()->where('batch_id', $this->batch('SA-0002')->id)->sole();
+        self::assertTrue($deviation->is_missed_in_time, 'no later value mends it');
+        $this->get("/batches/{$this->batch('SA-0002')->id}/temperatures")->assertSeeInOrder(['Not met.', 'Cooking does not mend it']);
+    }
+
+    public function test_a_silence_proves_nothing_and_a_probe_that_is_not_covered_neither(): void
+    {
+        $this->sends("2026-11-24 10:00; 22\n2026-11-24 10:30; 22\n2026-11-24 14:00; 22\n2026-11-25 09:00; 22")->assertSessionHasNoErrors();
+        $this->calibrate();
+        $this->vouch();
+        $this->measure([5.1, 5.1], batch: 'SA-0001');
+
+        self::assertSame(Conformity::Inconclusive, $this->finding()->verdict);
+        self::assertSame([MissingReason::NotProven], $this->missing());
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function refused(): iterable
+    {
+        yield 'nothing' => ['', 'Choose the file of a logger'];
+        yield 'times that run back' => ["2026-11-24 10:00; 22\n2026-11-24 09:00; 22", 'Line 2: time does not go forward'];
+        yield 'a day that is none' => ["2026-11-31 10:00; 22\n2026-12-01 10:00; 22", 'is no time'];
+        yield 'the future' => ["2026-11-24 10:00; 22\n2026-11-26 10:00; 22", 'reaches into the future'];
+        yield 'a temperature of the sun' => ["2026-11-24 10:00; 22\n2026-11-24 10:10; 390", 'no temperature of food'];
+        yield 'words' => ["2026-11-24 10:00; 22\n2026-11-24 10:10; warm", 'is not a number'];
+    }
+
+    #[DataProvider('refused')]
+    public function test_what_is_no_record_is_told_with_its_line_and_nothing_is_kept(string $text, string $said): void
+    {
+        $this->sends($text)->assertSessionHasErrors('course');
+
+        self::assertStringContainsString($said, (string) session('errors')->first('course'));
+        self::assertSame(0, CoursePart::query()->count());
+    }
+
+    public function test_the_same_record_is_known_again_and_one_that_overlaps_is_refused(): void
+    {
+        $this->sends($this->warm(24.0, 10))->assertSessionHasNoErrors();
+        $this->start('fermented-sausage', 'SA-0003', '2026-11-23T10:00');
+        $this->sends($this->warm(24.0, 10), 'SA-0003')->assertSessionHasErrors(['course' => 'This very record stands on SA-0001 already.']);
+        $this->sends($this->warm(24.5, 10))->assertSessionHasErrors('course');
+        self::assertStringContainsString('Send only what came after', (string) session('errors')->first('course'));
+    }
+
+    public function test_a_heat_record_is_held_against_temperature_and_time(): void
+    {
+        $this->actingAs($this->people['lead'])->post('/products/library/milk-kefir', ['form' => self::formId()]);
+        $this->actingAs($this->people['checker']);
+        $this->start('milk-kefir', 'KF-0001', '2026-11-25T08:00');
+        $heat = static fn(int $minutes): string => implode("\n", array_map(static fn(int $i): string => sprintf('2026-11-25 08:%02d; 66', $i), range(0, $minutes)));
+
+        $this->sends($heat(20), 'KF-0001', 'coldest', complete: true);
+        $finding = CourseFinding::query()->orderByDesc('id')->firstOrFail();
+        self::assertSame(Conformity::Outside, $finding->verdict, (string) json_encode($finding->answer));
+        self::assertSame(BatchState::Held, $this->batch('KF-0001')->state());
+        self::assertStringContainsString('20 min at 63 °C or more', (string) $finding->answer['words']);
+    }
+
+    public function test_a_hundred_thousand_lines_are_kept_whole_and_drawn_thinned(): void
+    {
+        $lines = [];
+        $at = CarbonImmutable::parse('2026-11-24T00:00:00Z');
+        for ($i = 0; $i < 100_000; $i++) {
+            $lines[] = $at->addSeconds($i)->format('Y-m-d H:i:s') . ';' . (20 + $i % 3);
+        }
+        $file = UploadedFile::fake()->createWithContent('chamber.csv', implode("\n", $lines));
+
+        $this->post("/batches/{$this->batch('SA-0001')->id}/temperatures", ['thermometer' => $this->thermometer()->id, 'point' => 'chamber', 'unit' => 'C', 'file' => $file, 'form' => self::formId()])->assertSessionHasNoErrors();
+
+        $part = CoursePart::query()->sole();
+        self::assertCount(100_000, $part->points);
+        self::assertLessThan(250, count((array) $part->drawn));
+    }
+
+    private function start(string $product, string $code, string $at): void
+    {
+        $this->post('/batches', ['product' => Product::query()->where('code', $product)->sole()->id, 'code' => $code, 'vessel' => 'room 1', 'size' => '40 kg', 'started_at' => $at, 'form' => self::formId()])->assertSessionHasNoErrors();
+    }
+
+    private function sends(string $text, string $code = 'SA-0001', string $point = 'chamber', bool $complete = false): TestResponse
+    {
+        return $this->post("/batches/{$this->batch($code)->id}/temperatures", ['thermometer' => $this->thermometer()->id, 'point' => $point, 'unit' => 'C', 'course' => $text, 'complete' => $complete ? '1' : '', 'form' => self::formId()]);
+    }
+
+    /** Every half hour, begun with the batch. */
+    private function warm(float $celsius, int $hours, float $from = 0.0): string
+    {
+        $begun = CarbonImmutable::parse($celsius > 30 ? '2026-11-20 10:00' : '2026-11-23 10:00');
+
+        return implode("\n", array_map(static fn(int $i): string => $begun->addMinutes((int) (60 * $from) + 30 * $i)->format('Y-m-d H:i') . "; $celsius", range(0, 2 * $hours)));
+    }
+
+    private function finding(): CourseFinding
+    {
+        return CourseFinding::query()->where('limit_name', self::LIMIT)->orderByDesc('id')->firstOrFail();
+    }
+
+    /** @return list<MissingReason|null> */
+    private function missing(): array
+    {
+        return [array_column(Outlet::of($this->batch('SA-0001'))->release->missing, 'reason', 'name')[self::LIMIT] ?? null];
+    }
+}
