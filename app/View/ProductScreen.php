@@ -51,7 +51,8 @@ final readonly class ProductScreen
             $product,
             $limits,
             new AcidRule(null, null, [], array_map(static fn(LimitRow $limit): Wall => new Wall($limit->toCore()->limit, $limit->applies === Applies::Always), $ph)),
-            new SeriesChart([], array_map(static fn(LimitRow $limit): ProductLimit => $limit->toCore(), $ph), 0.0),
+            // Each counted from its own step, drawn as if all began together.
+            new SeriesChart([], array_map(static fn(LimitRow $limit): ProductLimit => new ProductLimit($limit->toCore()->limit, $limit->applies, $limit->hours), $ph), 0.0),
             $versions,
             $versions->first()?->id === $product->id,
             $product->person_id === null ? null : Person::query()->find($product->person_id),

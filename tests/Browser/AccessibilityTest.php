@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Actions\Logs\UploadLog;
+use Rheacid\Models\Deviation;
 use Rheacid\Records\IdempotencyKey;
 
 /** Every kind of page under axe, a rule engine for WCAG 2.2: nothing serious, nothing moderate. */
@@ -25,6 +26,8 @@ final class AccessibilityTest extends BrowserTestCase
     {
         $this->calibrate();
         $reading = $this->measure([4.45, 4.46]);
+        $this->measure([6.4, 6.4]);
+        $deviation = Deviation::query()->firstOrFail();
         $run = $this->openRun();
         $run->update(['source' => 'simulated']);
         $this->immerse('lot_id', $this->lot('Q-29')->id, $run);
@@ -33,7 +36,7 @@ final class AccessibilityTest extends BrowserTestCase
         $axe = (string) file_get_contents(base_path('node_modules/axe-core/axe.min.js'));
 
         $found = [];
-        foreach (['/sign-in', '/', '/ready', '/calibrate', "/calibrate/{$this->pair('E-09')->id}", "/runs/{$run->id}", "/calibrations/{$reading->calibration_id}", "/calibrations/{$reading->calibration_id}/certificate", '/measure', "/measure/{$this->batch()->id}", '/batches', "/batches/{$this->batch()->id}", "/readings/{$reading->id}", "/readings/{$reading->id}/correction", "/pairs/{$this->pair()->id}", "/pairs/{$this->pair()->id}/check", '/hands', "/hands/{$this->people['second']->id}", "/logs/{$log->id}", "/lots/{$this->lot('Q-31')->id}", "/thermometers/{$this->thermometer()->id}", '/find?q=Q', '/today/sheet', '/ready/add/bottle', '/ready/import', '/ready/labels', '/ready/pairing', '/ready/electrodes', '/policies', "/policies/{$this->pair()->policy->id}", "/cells/{$this->pair('L-01')->id}", "/bench/{$this->pair()->id}", '/verify', "/verify/{$this->thermometer()->id}", "/verify/{$this->thermometer()->id}?method=boiling", "/thermometer-checks/{$this->thermometer()->newestVerification?->id}", "/thermometer-checks/{$this->thermometer()->newestVerification?->id}/certificate", '/verify/alike', '/verify/reference'] as $path) {
+        foreach (['/sign-in', '/', '/ready', '/calibrate', "/calibrate/{$this->pair('E-09')->id}", "/runs/{$run->id}", "/calibrations/{$reading->calibration_id}", "/calibrations/{$reading->calibration_id}/certificate", '/measure', "/measure/{$this->batch()->id}", '/batches', "/batches/{$this->batch()->id}", "/readings/{$reading->id}", "/readings/{$reading->id}/correction", "/pairs/{$this->pair()->id}", "/pairs/{$this->pair()->id}/check", '/hands', "/hands/{$this->people['second']->id}", "/logs/{$log->id}", "/lots/{$this->lot('Q-31')->id}", "/thermometers/{$this->thermometer()->id}", '/find?q=Q', '/today/sheet', '/ready/add/bottle', '/ready/import', '/ready/labels', '/ready/pairing', '/ready/electrodes', '/policies', "/policies/{$this->pair()->policy->id}", "/cells/{$this->pair('L-01')->id}", "/bench/{$this->pair()->id}", '/verify', "/verify/{$this->thermometer()->id}", "/verify/{$this->thermometer()->id}?method=boiling", "/thermometer-checks/{$this->thermometer()->newestVerification?->id}", "/thermometer-checks/{$this->thermometer()->newestVerification?->id}/certificate", '/verify/alike', '/verify/reference', '/batches/new', "/batches/new?product={$this->batch()->product_id}", "/batches/{$this->batch()->id}/tag", "/batches/{$this->batch()->id}/temperatures", "/deviations/$deviation->id", '/products', '/products/library/yogurt', "/products/{$this->batch()->product_id}", "/products/{$this->batch()->product_id}/change"] as $path) {
             $path === '/' ? $oda->signsIn('oda', self::PASSPHRASE) : $oda->opens($path);
             // Through the browser's own channel, which the page's security policy does not reach.
             $oda->browser->executeScript($axe);

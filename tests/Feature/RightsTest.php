@@ -57,6 +57,24 @@ final class RightsTest extends BenchTestCase
         }
     }
 
+    public function test_an_auditor_is_offered_no_writing(): void
+    {
+        $offered = [];
+        foreach ($this->routes() as [$method, $url]) {
+            if ($method !== 'GET') {
+                continue;
+            }
+            $page = (string) $this->actingAs($this->people['auditor'])->get($url)->getContent();
+            foreach (preg_match_all('/<form[^>]*method="post"[^>]*action="([^"]*)"/', $page, $forms) > 0 ? $forms[1] : [] as $action) {
+                if (!preg_match('#/(sign-out|hands/\d+)$#', $action)) {
+                    $offered[] = "$url: $action";
+                }
+            }
+        }
+
+        self::assertSame([], array_values(array_unique($offered)));
+    }
+
     public function test_every_page_forbids_inline_code_and_holds_none(): void
     {
         foreach ($this->routes() as [$method, $url]) {

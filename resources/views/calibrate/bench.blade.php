@@ -1,5 +1,6 @@
 <x-house title="Set the scene of the simulated bench" room="Calibrate">
     <p class="what">{{ $pair->electrode->code }} gets the condition that you choose, and the cups of buffer what belongs to it. The same seed gives the same scene. This is practice, never a real meter.</p>
+    @if (Gate::allows('record'))
     <form id="bench" method="post" action="{{ route('bench.store', $pair) }}">
         <x-form-id />
         <div class="fields">
@@ -8,6 +9,9 @@
             <x-field name="seed" label="Seed" help="a whole number" inputmode="numeric" value="1" />
         </div>
     </form>
+    @else
+        <p class="what">Checkers and leads do this. What was recorded can be read.</p>
+    @endif
     <x-slot:act><a href="{{ route('runs.create', $pair) }}">Back</a>@if (Gate::allows('record'))<button class="do" form="bench" data-primary>Set it <kbd>Enter</kbd></button>@endif</x-slot>
     <x-slot:evidence><h2>What is drawn</h2><p>Slope, offset, time constants, noise and drift of the electrode, and how far a buffer has gone, within the ranges that docs/job.md lists.</p></x-slot>
 </x-house>

@@ -46,7 +46,7 @@
                     <td><a class="cell-link" href="{{ route('lots.show', $check->lot_id) }}">{{ $check->lot->code }}</a></td>
                     <td class="num">{{ Rheacid\Core\Numbers::fixed($check->ph, 2) }} <small>in {{ Rheacid\Core\Numbers::fixed($check->buffer_ph, 2) }}</small></td>
                     <td>{{ Rheacid\Core\Numbers::fixed($check->error(), 3) }}</td>
-                    <td><x-state :is="match ($check->passed) { true => 'met', false => 'fail', null => 'care' }">{{ match ($check->passed) { true => 'within ' . Rheacid\Core\Numbers::plain($check->limit_ph), false => 'failed', null => 'had not settled: vouches for nothing' } }}</x-state></td>
+                    <td><x-state :is="match ($check->passed) { true => 'met', false => 'fail', null => 'care' }">{{ match ($check->passed) { true => 'within ' . Rheacid\Core\Numbers::plain($check->limit_ph), false => 'failed', null => 'had not settled: vouches for nothing' } }}{{ $check->source === Rheacid\Bench\Source::Simulated ? ', simulated' : '' }}</x-state></td>
                 </tr>
             @endforeach
         </table>

@@ -3,11 +3,13 @@
 @php($simulated = $screen->simulated)
 @php($expected = $screen->expected)
 @php($buffers = $screen->buffers)
+@php($asked = $errors->has('answer') ? Illuminate\Support\Str::before($errors->first('answer'), ' Begin all the same, or choose otherwise.') : $screen->asked)
 <x-house :title="'Calibrate · ' . $pair->electrode->code . ' on ' . $pair->name()" room="Calibrate">
     @if ($screen->open)
         <p class="verdict"><x-state is="care">In hand.</x-state> {{ $screen->open->holder->name }} is calibrating this pair since {{ Rheacid\SiteClock::short($screen->open->opened_at) }}. <a href="{{ route('runs.show', $screen->open) }}">Open that run</a></p>
     @endif
     @if ($screen->step)<p class="verdict"><x-state is="care">First:</x-state> {{ Rheacid\Core\Words\CareWords::step($screen->step) }}. <a href="{{ route('pairs.show', $pair) }}">To its care</a></p>@endif
+    @if (Gate::allows('record'))
     <form id="open-run" method="post" action="{{ route('runs.store', $pair) }}">
         <x-form-id />
         <h2>Buffers</h2>
@@ -46,7 +48,6 @@
             <label class="form-check"><input class="form-check-input" type="radio" name="source" value="simulated" @checked(old('source', $screen->source->value) === 'simulated')> the simulated bench</label> <a class="cell-link" href="{{ route('bench.show', $pair) }}">set its scene</a>
         @endif
         <label class="form-check"><input class="form-check-input" type="radio" name="source" value="typed" @checked(old('source', $screen->source->value) === 'typed')> typed: the {{ $pair->meter->shows_mv ? 'mV' : 'pH' }} and °C that a real meter shows</label>
-        @php($asked = $errors->has('answer') ? Illuminate\Support\Str::before($errors->first('answer'), ' Begin all the same, or choose otherwise.') : $screen->asked)
         @if ($asked !== '')
             <p class="verdict"><x-state is="care">Asked.</x-state> {{ $asked }}</p>
             <input type="hidden" name="seen" value="{{ $asked }}">
@@ -56,6 +57,9 @@
             <x-field name="soak_reason" label="Why before the soak is over" class="apart wide" maxlength="400" :help="'The glass soaks until ' . Rheacid\SiteClock::short($screen->status->until) . '. A dry glass drifts; waiting is better.'" />
         @endif
     </form>
+    @else
+        <p class="what">Checkers and leads do this. What was recorded can be read.</p>
+    @endif
     @if ($pair->meter->shows_mv && Gate::allows('record'))
         <h2>Or from the log of a meter</h2>
         <x-log-form :action="route('logs.pair', $pair)" />

@@ -4,6 +4,7 @@
     @unless ($screen->ready)
         <p class="verdict"><x-state is="care">No pair is calibrated.</x-state> A reading can be taken, but it proves nothing. <a href="{{ route('calibrate') }}">Calibrate first</a></p>
     @endunless
+    @if (Gate::allows('record'))
     <form id="begin" method="post" action="{{ route('drafts.store', $batch) }}" data-keep>
         <x-form-id />
         <div class="fields">
@@ -40,6 +41,9 @@
         <label class="form-check"><input class="form-check-input" type="radio" name="source" value="typed" @checked(old('source', $screen->source->value) === 'typed')> typed: what a real meter shows</label>
         <label class="form-check"><input class="form-check-input" type="radio" name="source" value="imported" @checked(old('source', $screen->source->value) === 'imported')> the log of a meter, as a file</label>
     </form>
+    @else
+        <p class="what">Checkers and leads do this. What was recorded can be read.</p>
+    @endif
     @if (Gate::allows('record'))
         <x-slot:act><button class="do" form="begin" data-primary>Begin measuring <kbd>Enter</kbd></button></x-slot>
     @endif

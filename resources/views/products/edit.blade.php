@@ -6,6 +6,7 @@
 <x-house :title="'Change · ' . $product->name" room="Batches">
     <p class="what">This makes version {{ $product->version + 1 }}. Batches that have begun keep the version they were started under.</p>
     <div id="drawn" hx-post="{{ route('products.draw', $product) }}" hx-trigger="input changed delay:500ms from:#change, change from:#change" hx-include="#change" hx-swap="innerHTML">@include('products.drawn')</div>
+    @if (Gate::allows('lead'))
     <form id="change" method="post" action="{{ route('products.update', $product) }}" data-keep>
         <x-form-id />
         <div class="fields">
@@ -36,6 +37,9 @@
             </details>
         @endforeach
     </form>
+    @else
+        <p class="what">A lead does this. What was recorded can be read.</p>
+    @endif
     @if (Gate::allows('lead'))
         <x-slot:act><a href="{{ route('products.show', $product) }}">Back</a><button class="do" form="change" data-primary>Keep as version {{ $product->version + 1 }} <kbd>Enter</kbd></button></x-slot>
     @endif

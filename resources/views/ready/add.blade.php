@@ -1,4 +1,5 @@
 <x-house :title="'Add ' . ($what->value === 'electrode' ? 'an ' : 'a ') . $what->value" room="Ready">
+    @if (Gate::allows('record'))
     <form id="add" method="post" action="{{ route('add.store', $what) }}" data-keep>
         <x-form-id />
         @php([$seldom, $usual] = collect($what->fields())->partition(fn ($field, $name) => in_array($name, Rheacid\Shelf\NewThing::SELDOM, true)))
@@ -10,6 +11,9 @@
             </details>
         @endif
     </form>
+    @else
+        <p class="what">Checkers and leads do this. What was recorded can be read.</p>
+    @endif
     <x-slot:act><a href="{{ route('ready') }}">Back to the shelf</a><button class="do" form="add" data-primary>Put it on the shelf <kbd>Enter</kbd></button></x-slot>
     <x-slot:evidence>
         @if ($what === Rheacid\Shelf\NewThing::Bottle)

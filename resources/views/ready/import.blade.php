@@ -1,10 +1,14 @@
 <x-house title="Take a shelf from a file" room="Ready">
     @if ($file === null)
+        @if (Gate::allows('record'))
         <form id="shelf" method="post" action="{{ route('shelf.preview') }}" enctype="multipart/form-data" data-keep>
             <x-form-id />
             <x-field name="file" label="CSV file" help="comma or semicolon between the cells; the first line names the columns"><input class="form-control" id="f-file" type="file" name="file" accept=".csv,text/csv,text/plain"></x-field>
             <x-field name="shelf" label="Or its text" class="apart"><textarea class="form-control" id="f-shelf" name="shelf" rows="10">{{ $text }}</textarea></x-field>
         </form>
+        @else
+            <p class="what">Checkers and leads do this. What was recorded can be read.</p>
+        @endif
     @else
         <p class="verdict">@if ($file->isWhole())<x-state is="met">Everything can be taken.</x-state> {{ count($file->rows) }} {{ count($file->rows) === 1 ? 'thing' : 'things' }}; nothing is on the shelf yet.@else<x-state is="care">Not yet.</x-state> Mend the lines that cannot be taken, and send the text again. A file is taken whole or not at all.@endif</p>
         <table class="stack">

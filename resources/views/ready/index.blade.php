@@ -6,7 +6,7 @@
                 <td><a class="cell-link" href="{{ route('pairs.show', $pair->id) }}"><b>{{ $pair->code }}</b></a></td>
                 <td>{{ $pair->name }}<br><span class="soft">{{ $pair->kind->words() }}</span></td>
                 <td><x-pair-state :status="$pair->status()" /></td>
-                <td class="rule">@if ($pair->bracketLow !== null)<x-acid-rule :rule="new Rheacid\View\Figures\AcidRule(null, null, [$pair->bracketLow, $pair->bracketHigh], [])" small />@endif</td>
+                <td class="spark">@if ($pair->bracketLow !== null)<x-bracket :low="$pair->bracketLow" :high="$pair->bracketHigh" />@endif</td>
                 <td class="spark">@if (count($pair->slopes) > 2)<x-spark :figure="new Rheacid\View\Figures\Spark($pair->slopes, $pair->slopeLow, 100)" :label="'slope of ' . $pair->code . ' over its last calibrations'" />@endif</td>
             </tr>
         @empty
@@ -48,7 +48,8 @@
     <h2>Bottles</h2>
     <table class="stack">
         <thead><tr><th>Bottle</th><th>What</th><th>Left</th><th>Usable until</th><th></th></tr></thead>
-        @forelse ($bottles as $bottle)
+        @php([$gone, $here] = collect($bottles)->partition(fn ($bottle) => Rheacid\Shelf\Bottles::spent($bottle) !== null && $bottle->status()->spent !== Rheacid\Core\Solutions\Spent::NotMadeUp))
+        @forelse ($here as $bottle)
             @php($status = $bottle->status())
             @php($spent = Rheacid\Shelf\Bottles::spent($bottle))
             <tr>
@@ -62,6 +63,11 @@
             <tr><td class="soft">No bottle yet. <a href="{{ route('add', 'bottle') }}">Add one</a></td></tr>
         @endforelse
     </table>
+    @if ($gone->isNotEmpty())
+        <details class="apart"><summary>{{ count($gone) }} that can no longer be used</summary>
+            <table class="stack">@foreach ($gone as $bottle)<tr><td><a class="cell-link" href="{{ route('lots.show', $bottle->id) }}"><b>{{ $bottle->code }}</b></a></td><td>{{ $bottle->label }}</td><td><x-bottle-left :bottle="$bottle" /></td><td><x-state is="fail">{{ Rheacid\Shelf\Bottles::spent($bottle) }}</x-state></td></tr>@endforeach</table>
+        </details>
+    @endif
     <x-slot:evidence>
         @if (Gate::allows('record'))
             <h2>Put on the shelf</h2>

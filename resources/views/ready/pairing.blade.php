@@ -1,4 +1,5 @@
 <x-house title="Pair meter and electrode" room="Ready">
+    @if (Gate::allows('record'))
     <form id="pairing" method="post" action="{{ route('pairing.store') }}" data-keep>
         <x-form-id />
         <div class="fields">
@@ -11,6 +12,9 @@
         <datalist id="electrodes">@foreach ($electrodes as $electrode)<option value="{{ $electrode->code }}">{{ $electrode->name }}, {{ $electrode->kind->words() }}</option>@endforeach</datalist>
         <datalist id="meters">@foreach ($meters as $meter)<option value="{{ $meter->code }}">{{ $meter->name }}</option>@endforeach</datalist>
     </form>
+    @else
+        <p class="what">Checkers and leads do this. What was recorded can be read.</p>
+    @endif
     <h2>Together now</h2>
     <table class="stack">
         @foreach ($together as $pair)

@@ -9,7 +9,7 @@
     ])
     <p class="what">Version {{ $policy->version }}@if ($versions->first()->isNot($policy)). <a href="{{ route('policies.show', $versions->first()) }}">The newest is version {{ $versions->first()->version }}</a>@endif</p>
     @error('policy')<p class="problem">{{ $message }}</p>@enderror
-    <form id="policy" method="post" action="{{ route('policies.update', $policy) }}" data-keep>
+    <form id="policy" @if ($leads) method="post" action="{{ route('policies.update', $policy) }}" data-keep @endif>
         <x-form-id />
         <fieldset class="fields" @disabled(!$leads)>
             @foreach (Rheacid\Http\Requests\PolicyRequest::NUMBERS as $name => [$label])

@@ -8,6 +8,7 @@
     <nav class="methods" aria-label="How it is checked">
         @foreach ($thermometer->kind->isRtd() ? VerificationMethod::cases() : VerificationMethod::read() as $method)<a href="{{ route('verify.show', [$thermometer, 'method' => $method->value]) }}" @if ($method === $screen->method) aria-current="page" @endif>{{ ucfirst(ThermometerWords::method($method)) }}</a>@endforeach
     </nav>
+    @if (Gate::allows('record'))
     <form id="check" method="post" action="{{ route('verify.store', $thermometer) }}" data-keep>
         <x-form-id />
         {{-- Enter in a field judges; the buttons of the bath come later. --}}
@@ -47,7 +48,10 @@
             </div></section>
         @endif
     </form>
-    @if ($screen->method !== VerificationMethod::Rtd)
+    @else
+        <p class="what">Checkers and leads do this. What was recorded can be read.</p>
+    @endif
+    @if ($screen->method !== VerificationMethod::Rtd && Gate::allows('record'))
         <details class="apart"><summary>Readings from a logger’s file</summary>
             <form method="post" action="{{ route('verify.log', $thermometer) }}" enctype="multipart/form-data"><x-form-id /><input type="hidden" name="method" value="{{ $screen->method->value }}">
                 <x-field name="log" label="Log file" help="seconds and temperature in two columns; the readings are taken where it had come to rest"><input class="form-control" id="f-log" type="file" name="log" accept=".csv,.txt,text/csv,text/plain"></x-field><button class="do quiet apart">Take its readings</button></form>
