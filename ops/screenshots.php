@@ -84,13 +84,8 @@ $picture('verify-bath');
 $oda->taps('Judge these readings')->sees('Within tolerance');
 $oda->opens('/verify/3')->taps('slush of crushed ice')->sees('These readings come from the simulated bath')->taps('all as drawn')->taps('Judge these readings')->sees('Use with');
 $picture('verify-verdict');
-$oda->opens('/thermometers/3')->sees('Checks');
-$picture('verify-history');
 $oda->opens('/measure/2')->taps('Begin measuring')->sees('Portion 1')->taps('sample of CS-0417')->sees('of 60 still');
-$wait(52);
-$oda->opens('/')->taps('Go on')->sees('of 60 still');
-$picture('measure-settling');
-$wait(100);
+$wait(152);
 $accept($oda)->sees('Portion 2')->taps('sample of CS-0417')->sees('of 60 still');
 $wait(100);
 $accept($oda)->sees('not needed: they agree');
@@ -99,6 +94,10 @@ $oda->presses(WebDriverKeys::ENTER)->sees('Recorded on CS-0417')->opens('/batche
 $picture('batch');
 $oda->opens('/readings/7')->sees('not proven');
 $picture('reading-not-proven');
+$oda->opens('/deviations/1')->sees('What was done');
+$picture('deviation');
+$oda->opens('/products/1')->sees('Limits');
+$picture('product');
 $chromium->close();
 
 [$chromium, $oda, $picture] = $open(1280, 800, true);

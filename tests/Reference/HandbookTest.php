@@ -10,6 +10,10 @@ use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Electrode\BufferTables;
 use Rheacid\Core\Electrode\Conductivity;
 use Rheacid\Core\Electrode\Nernst;
+use Rheacid\Core\Limits\Comparison;
+use Rheacid\Core\Limits\Conformity;
+use Rheacid\Core\Limits\Limit;
+use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Thermometry\BoilingPoint;
 use Rheacid\Core\Thermometry\Rtd;
 use Rheacid\Core\Thermometry\ToleranceClass;
@@ -161,5 +165,25 @@ final class HandbookTest extends TestCase
     private static function units(string $from, string $to): float
     {
         return (float) shell_exec('/usr/bin/units --terse --output-format "%.10g" ' . escapeshellarg($from) . ' ' . escapeshellarg($to));
+    }
+
+    /**
+     * A guard band as wide as U (k = 2) accepts at most 2.3 % of what lies at the limit. Source: JCGM 106:2012, clause 8.3, and the
+     * laboratories' guideline ILAC-G8:2019, table 1; from memory.
+     */
+    public function test_a_guard_band_of_u_accepts_at_most_2_3_percent_of_what_lies_at_the_limit(): void
+    {
+        $limit = Limit::edge('acid', LimitKind::Critical, Comparison::AtMost, 4.6);
+        mt_srand(4);
+        [$inside, $outside, $draws, $u] = [0, 0, 200_000, 0.04];
+        for ($i = 0; $i < $draws; $i++) {
+            $normal = sqrt(-2 * log((1 + mt_rand()) / (1 + mt_getrandmax()))) * cos(2 * M_PI * mt_rand() / mt_getrandmax());
+            $conformity = $limit->conformity(4.6 + $u * $normal, 2 * $u);
+            $inside += (int) ($conformity === Conformity::Inside);
+            $outside += (int) ($conformity === Conformity::Outside);
+        }
+
+        self::assertEqualsWithDelta(0.0228, $inside / $draws, 0.001);
+        self::assertEqualsWithDelta(0.0228, $outside / $draws, 0.001);
     }
 }

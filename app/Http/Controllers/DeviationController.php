@@ -35,7 +35,7 @@ final class DeviationController
 
     public function dispose(Request $request, Deviation $deviation, DisposeDeviation $dispose): RedirectResponse
     {
-        $request->validate(['disposition' => ['required', Rule::enum(DispositionKind::class)], 'authority' => ['nullable', 'string', 'max:200']]);
+        $request->validate(['disposition' => ['required', Rule::enum(DispositionKind::class)], 'authority' => ['nullable', 'string', 'max:200']], ['disposition' => 'Choose what becomes of it: nothing is chosen beforehand.']);
         $authority = trim((string) $request->string('authority'));
         $dispose(Bench::person($request), IdempotencyKey::from($request), $deviation, DispositionKind::from((string) $request->string('disposition')), Bench::remark($request), $authority === '' ? null : $authority);
 

@@ -29,7 +29,7 @@
         <h2>Decide</h2>
         <form id="dispose" method="post" action="{{ route('deviations.dispose', $deviation) }}" data-keep><x-form-id />
             <div class="fields">
-                <x-field name="disposition" label="What becomes of it"><select class="form-select" id="f-disposition" name="disposition">@foreach (DispositionKind::cases() as $kind)<option value="{{ $kind->value }}" @selected(old('disposition') === $kind->value)>{{ ucfirst($kind->words()) }}</option>@endforeach</select></x-field>
+                <x-field name="disposition" label="What becomes of it"><select class="form-select" id="f-disposition" name="disposition"><option value="">choose</option>@foreach (DispositionKind::cases() as $kind)<option value="{{ $kind->value }}" @selected(old('disposition') === $kind->value)>{{ ucfirst($kind->words()) }}</option>@endforeach</select></x-field>
                 <x-field name="reason" label="Why" maxlength="400" class="wide" />
                 <x-field name="authority" label="Process authority" help="who gave a written word, and when; needed to go on after a missed critical time limit" maxlength="200" class="wide" />
             </div>
