@@ -28,6 +28,7 @@ use Rheacid\Http\Controllers\MeasurementDraftController;
 use Rheacid\Http\Controllers\PairingController;
 use Rheacid\Http\Controllers\PolicyController;
 use Rheacid\Http\Controllers\ProductController;
+use Rheacid\Http\Controllers\ProductImportController;
 use Rheacid\Http\Controllers\ShelfController;
 use Rheacid\Http\Controllers\ShelfImportController;
 use Rheacid\Http\Controllers\SignInController;
@@ -121,6 +122,8 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('deviations/{deviation}', [DeviationController::class, 'show'])->name('deviations.show');
     Route::get('products', [ProductController::class, 'index'])->name('products');
     Route::get('products/library/{code}', [ProductController::class, 'library'])->name('products.library');
+    Route::get('products/import', [ProductImportController::class, 'create'])->name('products.import');
+    Route::get('products/schema.json', [ProductImportController::class, 'schema'])->name('products.schema');
     Route::get('products/{product}', [ProductController::class, 'show'])->name('products.show');
     Route::get('products/{product}/change', [ProductController::class, 'edit'])->name('products.edit');
     Route::get('products/{product}/product.json', [ProductController::class, 'export'])->name('products.export');
@@ -171,6 +174,8 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
         Route::post('batches/{batch}/temperatures', [CourseController::class, 'store'])->name('courses.store');
         Route::post('deviations/{deviation}/actions', [DeviationController::class, 'act'])->name('deviations.act');
         Route::post('deviations/{deviation}/disposition', [DeviationController::class, 'dispose'])->middleware('can:lead')->name('deviations.dispose');
+        Route::post('products/import', [ProductImportController::class, 'preview'])->middleware('can:lead')->name('products.preview');
+        Route::post('products/import/take', [ProductImportController::class, 'store'])->middleware('can:lead')->name('products.import.take');
         Route::post('products/library/{code}', [ProductController::class, 'take'])->middleware('can:lead')->name('products.take');
         Route::post('products/{product}/drawn', [ProductController::class, 'draw'])->middleware('can:lead')->name('products.draw');
         Route::post('products/{product}', [ProductController::class, 'update'])->middleware('can:lead')->name('products.update');

@@ -125,7 +125,7 @@ final readonly class DecisionLines
 
         return match ($one->reason) {
             NotDueReason::Unread => ['sign' => 'fail', 'head' => 'Deadline passed unread', 'tail' => "$written: nothing was measured for it in time."],
-            NotDueReason::Unanswered => ['sign' => 'care', 'head' => 'Not answered', 'tail' => "$written: is it true that " . lcfirst((string) $one->limit->condition) . '?'],
+            NotDueReason::Unanswered => ['sign' => 'care', 'head' => 'Not answered', 'tail' => "$written: is it true that " . LimitWords::within((string) $one->limit->condition) . '?'],
             NotDueReason::NoResult => ['sign' => 'care', 'head' => 'Not measured', 'tail' => "$written."],
             default => ['sign' => 'idle', 'head' => 'Not due', 'tail' => "$written: " . self::when($one->limit, $batch) . '.'],
         };

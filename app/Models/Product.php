@@ -63,4 +63,10 @@ final class Product extends Model
     {
         return self::query()->whereNotExists(static fn($query) => $query->from('products as later')->whereColumn('later.code', 'products.code')->whereColumn('later.version', '>', 'products.version'))->orderBy('name')->limit($most)->get();
     }
+
+    /** Which version a product of that code would be next. */
+    public static function nextVersion(string $code): int
+    {
+        return 1 + (int) self::query()->where('code', $code)->orderByDesc('version')->value('version');
+    }
 }

@@ -4,12 +4,22 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Products;
 
+use Rheacid\Core\Limits\Applies;
+use Rheacid\Core\Limits\Comparison;
+use Rheacid\Core\Limits\Limit;
+use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Core\Limits\ProductLimit;
+use Rheacid\Core\Settling\Settling;
+
 /** One product of the library. */
 final readonly class LibraryProduct
 {
+    /** Two portions of one sample agree within so much. Common practice, no source. */
+    private const AGREE_WITHIN_PH = 0.05;
+
     /**
      * @param array{float, float} $expectedPh
-     * @param array{name: string, steps: list<string>, low_c: float, high_c: float, places: list<string>, needed_places: list<string>, portions: int, matrix_bound_ph: float} $method
+     * @param array{name: string, steps: list<string>, low_c: float, high_c: float, places: list<string>, needed_places: list<string>, portions: int, matrix_bound_ph: float, agree_within_ph: float, settle_window_s: int, stage_temperatures: array<string, list<float>>} $method
      * @param list<array{name: string, kind: string, measurand: string, basis: string, op: string, low: float|null, high: float|null, applies: string, hours: float|null, since: string, condition: string|null, meaning: string, if_violated: string, source: string, certainty: string, course: array<string, string|float>|null}> $limits
      * @param list<string> $told targets and milestones that are asked of a person
      * @param list<array{topic: string, options: list<array{name: string, why: string}>}> $schools
@@ -31,7 +41,18 @@ final readonly class LibraryProduct
     /** @param array<string, mixed> $told as the library's file has it, which a test holds against this form */
     public static function from(array $told): self
     {
-        /** @var array{code: string, name: string, family: string, description: string, expected_ph: array{float, float}, method: array{name: string, steps: list<string>, low_c: float, high_c: float, places: list<string>, needed_places: list<string>, portions: int, matrix_bound_ph: float}, limits: list<array{name: string, kind: string, measurand: string, basis: string, op: string, low: float|null, high: float|null, applies: string, hours: float|null, since: string, condition: string|null, meaning: string, if_violated: string, source: string, certainty: string, course: array<string, string|float>|null}>, told: list<string>, schools: list<array{topic: string, options: list<array{name: string, why: string}>}>, cautions: list<string>} $told */
-        return new self($told['code'], $told['name'], $told['family'], $told['description'], $told['expected_ph'], $told['method'], $told['limits'], $told['told'], $told['schools'], $told['cautions']);
+        /** @var array{code: string, name: string, family: string, description: string, expected_ph: array{float, float}, method: array{name: string, steps: list<string>, low_c: float, high_c: float, places: list<string>, needed_places: list<string>, portions: int, matrix_bound_ph: float, agree_within_ph?: float, settle_window_s?: int, stage_temperatures?: array<string, list<float>>}, limits: list<array{name: string, kind: string, measurand: string, basis: string, op: string, low: float|null, high: float|null, applies: string, hours: float|null, since: string, condition: string|null, meaning: string, if_violated: string, source: string, certainty: string, course: array<string, string|float>|null}>, told: list<string>, schools: list<array{topic: string, options: list<array{name: string, why: string}>}>, cautions: list<string>} $told */
+        return new self($told['code'], $told['name'], $told['family'], $told['description'], $told['expected_ph'], [...$told['method'], 'agree_within_ph' => $told['method']['agree_within_ph'] ?? self::AGREE_WITHIN_PH, 'settle_window_s' => $told['method']['settle_window_s'] ?? (int) Settling::WINDOW_S, 'stage_temperatures' => $told['method']['stage_temperatures'] ?? []], $told['limits'], $told['told'], $told['schools'], $told['cautions']);
+    }
+
+    /** @return array<string, ProductLimit> by the name of each limit, as it is judged */
+    public function judged(): array
+    {
+        $judged = [];
+        foreach ($this->limits as $limit) {
+            $judged[$limit['name']] = new ProductLimit(Limit::kept($limit['name'], LimitKind::from($limit['kind']), Comparison::from($limit['op']), $limit['low'], $limit['high']), Applies::from($limit['applies']), $limit['hours'], $limit['since'], $limit['condition'], $limit['measurand'], $limit['basis']);
+        }
+
+        return $judged;
     }
 }

@@ -37,6 +37,39 @@ final class LimitWords
         return trim("$name {$limit->limit->written()} $unit");
     }
 
+    /**
+     * What a limit bounds where it may hang on a course of temperatures.
+     *
+     * @param array<string, mixed>|null $course as products keep it
+     */
+    public static function bounds(ProductLimit $limit, ?array $course): string
+    {
+        return match ($course['kind'] ?? null) {
+            null => self::written($limit),
+            'degree-hours' => sprintf('degree-hours before pH %s', self::plain($course['ph_limit'] ?? null)),
+            default => sprintf('%s °C for %s min, on a record', self::plain($course['minimum_c'] ?? null), self::plain($course['minutes'] ?? null)),
+        };
+    }
+
+    /** When it is due: within 24 h of pitched, if acid was added. */
+    public static function due(ProductLimit $limit): string
+    {
+        return $limit->applies->words()
+            . ($limit->hours === null ? '' : sprintf(' %s h of %s', Numbers::plain($limit->hours), $limit->since === ProductLimit::START ? 'the start' : $limit->since))
+            . ($limit->condition === null ? '' : ', if ' . self::within($limit->condition));
+    }
+
+    /** A condition within a sentence; what is written large throughout stays so: US standard. */
+    public static function within(string $condition): string
+    {
+        return preg_match('/^\p{Lu}\p{Ll}/u', $condition) === 1 ? lcfirst($condition) : $condition;
+    }
+
+    private static function plain(mixed $number): string
+    {
+        return is_numeric($number) ? Numbers::plain((float) $number) : '';
+    }
+
     /** How a limit stands, in a word or two: met, not proven, not proven in time … */
     public static function conformity(JudgedLimit $judged): string
     {

@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Contract\Refusal;
 use Rheacid\Core\Limits\Applies;
-use Rheacid\Core\Limits\Comparison;
-use Rheacid\Core\Limits\Limit;
-use Rheacid\Core\Limits\LimitKind;
-use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Products\Library;
 use Rheacid\Core\Products\LibraryProduct;
+use Rheacid\Core\Products\ProductFile;
 
 /** The library of products: every limit can be judged, says where it comes from, and how certain that is. */
 final class LibraryTest extends TestCase
@@ -30,24 +29,55 @@ final class LibraryTest extends TestCase
         }
     }
 
-    public function test_each_limit_is_one_that_the_judge_knows_and_its_names_stand_once(): void
+    public function test_each_product_is_one_that_a_site_would_take_from_a_file(): void
     {
-        foreach (Library::all() as $code => $product) {
-            $names = array_column($product->limits, 'name');
-            self::assertSame($names, array_unique($names), $code);
-            foreach ($product->limits as $limit) {
-                $said = "$code: {$limit['name']}";
-                Measurand::from($limit['measurand'])->on($limit['basis']);
-                Limit::kept($limit['name'], LimitKind::from($limit['kind']), Comparison::from($limit['op']), $limit['low'], $limit['high']);
-                self::assertSame(Applies::from($limit['applies']) === Applies::WithinHours, $limit['hours'] !== null, $said);
-                self::assertContains($limit['certainty'], ['low', 'medium', 'high'], $said);
-                self::assertLessThanOrEqual([120, 200, 400, 400, 200], [mb_strlen($limit['name']), mb_strlen($limit['source']), mb_strlen($limit['meaning']), mb_strlen($limit['if_violated']), mb_strlen((string) $limit['condition'])], $said);
-                [$lowest, $highest] = Measurand::from($limit['measurand'])->range();
-                foreach (array_filter([$limit['low'], $limit['high']], is_float(...)) as $edge) {
-                    self::assertTrue($edge >= $lowest && $edge <= $highest, $said);
-                }
-            }
+        foreach (self::written() as $product) {
+            self::assertEquals(Library::all()[$product['code']], ProductFile::read(json_encode($product, JSON_THROW_ON_ERROR)));
         }
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string, string}> what is changed in a limit or the product, the place told, a word of what is told */
+    public static function slips(): iterable
+    {
+        $limit = static fn(array $changed): array => ['limits' => [[...self::written()[0]['limits'][0], ...$changed]]];
+        yield 'another form' => [['form' => 'a-form-of-ours'], 'form', 'rheacid-product-1'];
+        yield 'a field that is none' => [['colour' => 'red'], 'colour', 'accepted'];
+        yield 'a code with a slash' => [['code' => 'a/b'], 'code', 'hyphens'];
+        yield 'expected the wrong way round' => [['expected_ph' => [5, 3]], 'expected_ph', 'above the second'];
+        yield 'a limit with low above high' => [$limit(['op' => 'between', 'low' => 4, 'high' => 3]), 'limits[0].low', ''];
+        yield 'both edges where one is asked' => [$limit(['op' => '<=', 'low' => 3, 'high' => 4]), 'limits[0].high', 'takes high and nothing else'];
+        yield 'a pH of forty' => [$limit(['op' => '<=', 'high' => 40]), 'limits[0].high', 'is accepted'];
+        yield 'a basis of another measurand' => [$limit(['basis' => 'chamber']), 'limits[0].basis', ''];
+        yield 'a deadline without hours' => [$limit(['applies' => 'within_hours']), 'limits[0].hours', 'how many hours'];
+        yield 'a kind that is none' => [$limit(['kind' => 'deadly']), 'limits[0].kind', 'accepted'];
+        yield 'a name too long' => [$limit(['name' => str_repeat('a', 121)]), 'limits[0].name', '120'];
+        yield 'one name twice' => [['limits' => [self::written()[0]['limits'][0], self::written()[0]['limits'][0]]], 'limits[1].name', 'once'];
+        yield 'a hold without minutes' => [$limit(['course' => ['kind' => 'heat-hold', 'minimum_c' => 63]]), 'limits[0].course.minutes', ''];
+        yield 'a place that it does not have' => [['method' => [...self::written()[0]['method'], 'needed_places' => ['attic']]], 'method.needed_places', 'attic'];
+    }
+
+    /** @param array<string, mixed> $changed */
+    #[DataProvider('slips')]
+    public function test_what_cannot_be_taken_is_told_at_its_place(array $changed, string $place, string $said): void
+    {
+        $told = null;
+        try {
+            ProductFile::read(json_encode([...self::written()[0], ...$changed], JSON_THROW_ON_ERROR));
+        } catch (Refusal $refusal) {
+            $told = $refusal;
+        }
+
+        self::assertSame($place, $told?->field, (string) $told?->getMessage());
+        self::assertStringContainsString($said, $told->getMessage());
+    }
+
+    /** @return list<array<string, mixed>> the library as its file has it, in the form of an exchanged product */
+    private static function written(): array
+    {
+        /** @var list<array<string, mixed>> $library */
+        $library = json_decode((string) file_get_contents(dirname(__DIR__, 2) . '/core/Products/library.json'), true, 64, JSON_THROW_ON_ERROR);
+
+        return array_map(static fn(array $product): array => ['form' => ProductFile::FORM, ...$product], $library);
     }
 
     /** Values that the trade hangs on, as its rules have them (paragraphs from memory; none was looked up). */

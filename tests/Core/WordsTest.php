@@ -17,8 +17,12 @@ use Rheacid\Core\Electrode\Finding;
 use Rheacid\Core\Electrode\FindingCode;
 use Rheacid\Core\Electrode\Severity;
 use Rheacid\Core\Electrode\Verdict;
+use Rheacid\Core\Limits\Applies;
+use Rheacid\Core\Limits\Comparison;
+use Rheacid\Core\Limits\Limit;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\Overall;
+use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Words\AdviceWords;
@@ -113,6 +117,15 @@ final class WordsTest extends TestCase
         foreach ($said as $sentence) {
             self::assertDoesNotMatchRegularExpression('/\bsafe\b|\binvalid\b|\berror\b/i', $sentence);
         }
+    }
+
+    public function test_a_limit_says_when_it_is_due_and_under_which_condition(): void
+    {
+        $limit = static fn(?string $condition, string $since): ProductLimit => new ProductLimit(Limit::edge('acid', LimitKind::Critical, Comparison::AtMost, 4.6), Applies::WithinHours, 24, $since, $condition);
+
+        self::assertSame('within 24 h of the start, if acid was added', LimitWords::due($limit('Acid was added', 'start')));
+        self::assertSame('within 24 h of pitched, if US standard', LimitWords::due($limit('US standard', 'pitched')));
+        self::assertSame('63 °C for 30 min, on a record', LimitWords::bounds($limit(null, 'start'), ['kind' => 'heat-hold', 'minimum_c' => 63, 'minutes' => 30.0]));
     }
 
     public function test_states_say_until_when(): void

@@ -7,8 +7,11 @@ namespace Tests\Feature;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Core\Products\Library;
+use Rheacid\Core\Products\ProductFile;
 use Rheacid\Models\LimitRow;
 use Rheacid\Models\Product;
+use Rheacid\Products\Exchange;
 
 /** Products: taken from the library, changed by the lead, kept in versions. */
 final class ProductTest extends BenchTestCase
@@ -32,6 +35,26 @@ final class ProductTest extends BenchTestCase
         $this->actingAs($this->people['checker'])->post('/batches', ['product' => $product->id, 'code' => 'KB-0001', 'vessel' => 'jar 1', 'size' => '10 L', 'form' => self::formId()])->assertSessionHasNoErrors();
         $this->post("/batches/{$this->batch('KB-0001')->id}/steps", ['step' => 'pitched', 'form' => self::formId()])->assertSessionHasNoErrors();
         $this->get("/batches/{$this->batch('KB-0001')->id}")->assertOk()->assertSee('Pitched, since');
+    }
+
+    public function test_a_product_leaves_as_json_and_comes_back_whole_as_the_next_version(): void
+    {
+        $this->post('/products/library/fermented-sausage', ['form' => self::formId()])->assertSessionHasNoErrors();
+        $first = Product::query()->where('code', 'fermented-sausage')->sole();
+        $json = (string) $this->get("/products/$first->id/product.json")->getContent();
+        self::assertEquals(Library::all()['fermented-sausage'], ProductFile::read($json));
+        self::assertCount($this->batch()->product->limits()->count(), ProductFile::read((string) $this->get("/products/{$this->batch()->product_id}/product.json")->getContent())->limits, 'one that is not from the library');
+
+        $this->post('/products/import', ['product' => $json, 'form' => self::formId()])->assertOk()->assertSee('as version 2')->assertSee('Nothing is recorded yet');
+        self::assertSame(1, Product::query()->where('code', 'fermented-sausage')->max('version'), 'looking takes nothing');
+        $this->post('/products/import/take', ['product' => $json, 'form' => self::formId()])->assertSessionHasNoErrors();
+
+        $second = Product::query()->where(['code' => 'fermented-sausage', 'version' => 2])->sole();
+        self::assertEquals(Exchange::of($first), Exchange::of($second));
+        $this->from('/products/import')->post('/products/import', ['product' => '{"form":', 'form' => self::formId()])->assertSessionHasErrors('product');
+        self::assertSame('{"form":', session()->getOldInput('product'), 'what was sent waits');
+        $this->get('/products/schema.json')->assertOk()->assertJsonPath('properties.form.enum.0', ProductFile::FORM);
+        $this->actingAs($this->people['checker'])->post('/products/import/take', ['product' => $json, 'form' => self::formId()])->assertForbidden();
     }
 
     public function test_a_changed_product_is_a_new_version_and_a_batch_keeps_the_one_it_began_under(): void

@@ -9,11 +9,11 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Rheacid\Actions\Products\ChangeProduct;
-use Rheacid\Actions\Products\TakeFromLibrary;
+use Rheacid\Actions\Products\TakeProduct;
 use Rheacid\Core\Products\Library;
 use Rheacid\Http\Bench;
-use Rheacid\Models\LimitRow;
 use Rheacid\Models\Product;
+use Rheacid\Products\Exchange;
 use Rheacid\Products\TypedLimits;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\View\ProductScreen;
@@ -36,9 +36,9 @@ final class ProductController
         return view('products.library', ['product' => Library::all()[$code] ?? abort(404)]);
     }
 
-    public function take(Request $request, string $code, TakeFromLibrary $take): RedirectResponse
+    public function take(Request $request, string $code, TakeProduct $take): RedirectResponse
     {
-        $product = $take(Bench::person($request), IdempotencyKey::from($request), Library::all()[$code] ?? abort(404));
+        $product = $take(Bench::person($request), IdempotencyKey::from($request), Library::all()[$code] ?? abort(404), isFromFile: false);
 
         return redirect()->route('products.show', $product)->with('done', "$product->name is among your products. Change what your site does otherwise.");
     }
@@ -74,14 +74,6 @@ final class ProductController
 
     public function export(Product $product): JsonResponse
     {
-        return response()->json([
-            'form' => 'rheacid-product-1',
-            'code' => $product->code,
-            'version' => $product->version,
-            'name' => $product->name,
-            'expected_ph' => [$product->expected_low_ph, $product->expected_high_ph],
-            'method' => $product->method->only(['name', 'steps', 'places', 'needed_places', 'portions', 'agree_within_ph', 'low_c', 'high_c', 'stage_temperatures', 'matrix_bound_ph', 'settle_window_s']),
-            'limits' => $product->limits->map(static fn(LimitRow $limit): array => $limit->only(['name', 'kind', 'measurand', 'basis', 'op', 'low', 'high', 'applies', 'hours', 'since', 'condition', 'meaning', 'if_violated', 'source', 'certainty', 'course']))->all(),
-        ], 200, ['Content-Disposition' => sprintf('attachment; filename="%s-%d.json"', $product->code, $product->version)], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE);
+        return response()->json(Exchange::of($product), 200, ['Content-Disposition' => sprintf('attachment; filename="%s-%d.json"', $product->code, $product->version)], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE);
     }
 }

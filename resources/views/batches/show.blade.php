@@ -49,7 +49,7 @@
                 @php($limit = $row->toCore())
                 @php($answer = $limit->condition === null ? null : ($batch->conditions()[$limit->condition] ?? 'open'))
                 <dt>{{ $row->name }}: {{ LimitWords::written($limit) }}</dt>
-                <dd>{{ LimitWords::kind($row->kind) }}, {{ Rheacid\Measure\DecisionLines::when($limit, $batch) }}@if ($limit->condition !== null)<br>if {{ lcfirst($limit->condition) }}: {{ match ($answer) { true => 'yes, so it is judged', false => 'no, so it is not', default => 'nobody has said yet' } }}@endif<br><span class="soft">{{ $row->source }}</span></dd>
+                <dd>{{ LimitWords::kind($row->kind) }}, {{ Rheacid\Measure\DecisionLines::when($limit, $batch) }}@if ($limit->condition !== null)<br>if {{ LimitWords::within($limit->condition) }}: {{ match ($answer) { true => 'yes, so it is judged', false => 'no, so it is not', default => 'nobody has said yet' } }}@endif<br><span class="soft">{{ $row->source }}</span></dd>
             @endforeach
         </dl>
         @if ($batch->state() === BatchState::Held)<p class="note">{{ $batch->product->limits->first(fn ($limit) => $limit->kind->binds())?->if_violated }}</p>@endif

@@ -17,6 +17,9 @@
     <x-slot:evidence>
         <h2>The library</h2>
         <p>Limits, targets and methods of {{ count(Rheacid\Core\Products\Library::all()) }} products, from memory and with their sources. What is of low certainty says so: check with your authority.</p>
+        @if (Gate::allows('lead'))
+            <p><a href="{{ route('products.import') }}">Take one from a file</a></p>
+        @endif
         <p class="note">Not legal advice. A process authority and your local codes outrank it.</p>
     </x-slot>
 </x-house>

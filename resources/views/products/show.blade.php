@@ -9,8 +9,8 @@
         <thead><tr><th>Limit</th><th>When</th><th>If it is not met</th><th>Source</th></tr></thead>
         @forelse ($screen->limits as $limit)
             <tr>
-                <td><b>{{ $limit->name }}</b><br>{{ LimitWords::kind($limit->kind) }} {{ $limit->course ? ($limit->course['kind'] === 'degree-hours' ? 'degree-hours before pH ' . $limit->course['ph_limit'] : $limit->course['minimum_c'] . ' °C for ' . $limit->course['minutes'] . ' min, on a record') : LimitWords::written($limit->toCore()) }}</td>
-                <td>{{ $limit->applies->words() }}{{ $limit->hours === null ? '' : ' ' . Rheacid\Core\Numbers::plain($limit->hours) . ' h of ' . ($limit->since === 'start' ? 'the start' : $limit->since) }}{{ $limit->condition ? ', if ' . lcfirst($limit->condition) : '' }}</td>
+                <td><b>{{ $limit->name }}</b><br>{{ LimitWords::kind($limit->kind) }} {{ LimitWords::bounds($limit->toCore(), $limit->course) }}</td>
+                <td>{{ LimitWords::due($limit->toCore()) }}</td>
                 <td>{{ $limit->if_violated }}</td>
                 <td>{{ $limit->source }}@if ($limit->certainty === 'low')<br><x-state is="care">low certainty: check with your authority</x-state>@endif</td>
             </tr>

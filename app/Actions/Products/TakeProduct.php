@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Products;
 
 use Rheacid\Core\Products\LibraryProduct;
-use Rheacid\Core\Settling\Settling;
 use Rheacid\Models\LimitRow;
 use Rheacid\Models\Method;
 use Rheacid\Models\Person;
@@ -16,30 +15,22 @@ use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Rights\Right;
 
-/** Makes a product of the library the site's own: its first version, to be changed as the site needs it. */
-final class TakeFromLibrary
+/** Makes a product of the library, or of a file, the site's own: its first version, or from a file the next one of its code. */
+final class TakeProduct
 {
-    /** Two portions of one sample agree within so much. Common practice, no source. */
-    private const AGREE_WITHIN_PH = 0.05;
-
     /** @throws Refused */
-    public function __invoke(Person $by, IdempotencyKey $form, LibraryProduct $from): Product
+    public function __invoke(Person $by, IdempotencyKey $form, LibraryProduct $from, bool $isFromFile): Product
     {
-        return Recording::once($by, $form, 'take a product from the library', Product::class, static function (Entry $entry) use ($by, $from): Product {
-            if (Product::query()->where('code', $from->code)->exists()) {
+        return Recording::once($by, $form, $isFromFile ? 'take a product from a file' : 'take a product from the library', Product::class, static function (Entry $entry) use ($by, $from, $isFromFile): Product {
+            $version = Product::nextVersion($from->code);
+            if ($version > 1 && !$isFromFile) {
                 throw Refused::because("$from->name is among your products already. Change that one.", 'product');
             }
-            $method = $entry->add(new Method([
-                ...$from->method,
-                'code' => $from->code,
-                'version' => 1,
-                'agree_within_ph' => self::AGREE_WITHIN_PH,
-                'stage_temperatures' => [],
-                'settle_window_s' => (int) Settling::WINDOW_S,
-            ]));
+            $lastMethod = Method::query()->where('code', $from->code)->max('version');
+            $method = $entry->add(new Method([...$from->method, 'code' => $from->code, 'version' => (is_numeric($lastMethod) ? (int) $lastMethod : 0) + 1]));
             $product = $entry->add(new Product([
                 'code' => $from->code,
-                'version' => 1,
+                'version' => $version,
                 'name' => $from->name,
                 'method_id' => $method->id,
                 'expected_low_ph' => $from->expectedPh[0],
@@ -47,8 +38,8 @@ final class TakeFromLibrary
                 'caution' => mb_strimwidth(implode(' ', $from->cautions), 0, 400, '…'),
                 'family' => $from->family,
                 'description' => $from->description,
-                'changed_because' => 'taken from the library',
-                'told' => ['asked' => $from->told, 'schools' => $from->schools],
+                'changed_because' => $isFromFile ? 'taken from a file' : 'taken from the library',
+                'told' => ['asked' => $from->told, 'schools' => $from->schools, 'cautions' => $from->cautions],
                 'at' => $entry->at,
                 'person_id' => $by->id,
             ]));

@@ -1,0 +1,207 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Products;
+
+use Rheacid\Core\Contract\DuplicateKeys;
+use Rheacid\Core\Contract\ErrorCode;
+use Rheacid\Core\Contract\Input;
+use Rheacid\Core\Contract\Refusal;
+use Rheacid\Core\Contract\Shape\CountShape;
+use Rheacid\Core\Contract\Shape\ListShape;
+use Rheacid\Core\Contract\Shape\NumberShape;
+use Rheacid\Core\Contract\Shape\RecordShape;
+use Rheacid\Core\Contract\Shape\TextShape;
+use Rheacid\Core\Limits\Applies;
+use Rheacid\Core\Limits\Comparison;
+use Rheacid\Core\Limits\Limit;
+use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Measurands\Measurand;
+
+/** The form in which a product leaves one site and enters another: what the library holds of it, as JSON. */
+final class ProductFile
+{
+    public const FORM = 'rheacid-product-1';
+
+    /** As long as what is kept of them. */
+    private const LENGTHS = ['name' => 120, 'since' => 40, 'condition' => 200, 'meaning' => 400, 'if_violated' => 400, 'source' => 200];
+
+    /** @throws Refusal at the place of what cannot be taken */
+    public static function read(string $json): LibraryProduct
+    {
+        try {
+            $decoded = json_decode($json, false, 64, JSON_THROW_ON_ERROR);
+        } catch (\JsonException $exception) {
+            throw new Refusal(ErrorCode::MalformedJson, null, 'This is not JSON (' . $exception->getMessage() . '); one product as it was exported is accepted.');
+        }
+        $twice = DuplicateKeys::in($json, $decoded)[0] ?? null;
+        if ($twice !== null) {
+            throw new Refusal(ErrorCode::Inconsistent, $twice, 'It stands twice in the same object; once is accepted.');
+        }
+        $in = self::shape()->read(self::withoutNulls($decoded), '');
+        if (preg_match('/^[a-z0-9][a-z0-9-]{0,39}$/D', $in->text('code')) !== 1) {
+            throw $in->refusal('code', 'Small letters, digits and hyphens are accepted, 40 at most.');
+        }
+        self::ensureShort($in, ['name' => 120, 'family' => 40, 'description' => 400]);
+        [$low, $high] = $in->numbers('expected_ph');
+        $names = [];
+        $limits = [];
+        foreach ($in->records('limits') as $limit) {
+            if (in_array($limit->text('name'), $names, true)) {
+                throw $limit->refusal('name', sprintf('Two limits are called "%s". Each name stands once.', $limit->text('name')));
+            }
+            $names[] = $limit->text('name');
+            $limits[] = self::limit($limit);
+        }
+
+        return LibraryProduct::from([
+            'code' => $in->text('code'),
+            'name' => $in->text('name'),
+            'family' => $in->text('family'),
+            'description' => $in->text('description'),
+            'expected_ph' => [$low, $high],
+            'method' => self::method($in->record('method')),
+            'limits' => $limits,
+            'told' => $in->texts('told'),
+            'schools' => array_map(static fn(Input $school): array => ['topic' => $school->text('topic'), 'options' => array_map(static fn(Input $option): array => ['name' => $option->text('name'), 'why' => $option->text('why')], $school->records('options'))], $in->records('schools')),
+            'cautions' => $in->texts('cautions'),
+        ]);
+    }
+
+    public static function shape(): RecordShape
+    {
+        $texts = ListShape::of(TextShape::any(), 0, 40);
+
+        return RecordShape::of([
+            'form' => TextShape::oneOf([self::FORM]),
+            'code' => TextShape::any(),
+            'name' => TextShape::any(),
+            'family' => TextShape::orEmpty(),
+            'description' => TextShape::orEmpty(),
+            'expected_ph' => ListShape::range(NumberShape::ph()),
+            'method' => RecordShape::of(['name' => TextShape::any(), 'steps' => $texts, 'low_c' => NumberShape::celsius(), 'high_c' => NumberShape::celsius(), 'places' => $texts, 'needed_places' => $texts, 'portions' => new CountShape(1), 'matrix_bound_ph' => NumberShape::between(0, 1)], ['agree_within_ph' => NumberShape::between(0, 1), 'settle_window_s' => new CountShape(30), 'stage_temperatures' => RecordShape::of([], array_fill_keys(array_column(Stage::cases(), 'value'), ListShape::range(NumberShape::celsius())))]),
+            'limits' => ListShape::of(self::limitShape(), 0, 40),
+        ], [
+            'told' => $texts,
+            'schools' => ListShape::of(RecordShape::of(['topic' => TextShape::any(), 'options' => ListShape::of(RecordShape::of(['name' => TextShape::any(), 'why' => TextShape::orEmpty()]), 1, 10)]), 0, 10),
+            'cautions' => $texts,
+        ]);
+    }
+
+    private static function limitShape(): RecordShape
+    {
+        return RecordShape::of([
+            'name' => TextShape::any(),
+            'kind' => TextShape::oneOf(array_column(LimitKind::cases(), 'value')),
+            'measurand' => TextShape::oneOf(array_column(Measurand::cases(), 'value')),
+            'basis' => TextShape::orEmpty(),
+            'op' => TextShape::oneOf(array_column(Comparison::cases(), 'value')),
+            'applies' => TextShape::oneOf(array_column(Applies::cases(), 'value')),
+            'since' => TextShape::any(),
+            'meaning' => TextShape::orEmpty(),
+            'if_violated' => TextShape::orEmpty(),
+            'source' => TextShape::any(),
+            'certainty' => TextShape::oneOf(['low', 'medium', 'high', 'own']),
+        ], [
+            'low' => NumberShape::any(),
+            'high' => NumberShape::any(),
+            'hours' => NumberShape::positive(),
+            'condition' => TextShape::any(),
+            'course' => RecordShape::of(['kind' => TextShape::oneOf(['degree-hours', 'heat-hold'])], ['ph_limit' => NumberShape::ph(), 'minimum_c' => NumberShape::celsius(), 'minutes' => NumberShape::positive()])
+                ->when('kind', 'degree-hours', [['ph_limit']], ['ph_limit'])
+                ->when('kind', 'heat-hold', [['minimum_c', 'minutes']], ['minimum_c', 'minutes']),
+        ]);
+    }
+
+    /** @return array<string, mixed> as the library has it */
+    private static function limit(Input $limit): array
+    {
+        self::ensureShort($limit, self::LENGTHS);
+        $measurand = Measurand::from($limit->text('measurand'));
+        $limit->placing(static fn(): mixed => $measurand->on($limit->text('basis')), 'basis');
+        [$low, $high] = [$limit->numberOrNull('low'), $limit->numberOrNull('high')];
+        $comparison = Comparison::from($limit->text('op'));
+        $needed = match ($comparison) {
+            Comparison::AtLeast, Comparison::Above => ['low'],
+            Comparison::AtMost, Comparison::Below => ['high'],
+            Comparison::Between => ['low', 'high'],
+        };
+        $given = array_keys(array_filter(['low' => $low, 'high' => $high], static fn(?float $edge): bool => $edge !== null));
+        if ($given !== $needed) {
+            throw $limit->refusal($needed[0], sprintf('"%s" takes %s and nothing else.', $comparison->value, implode(' and ', $needed)));
+        }
+        [$lowest, $highest] = $measurand->range();
+        foreach (['low' => $low, 'high' => $high] as $edge => $value) {
+            if ($value !== null && ($value < $lowest || $value > $highest)) {
+                throw $limit->refusal($edge, rtrim(sprintf('Of %s %s to %s %s', $measurand->name(), $lowest, $highest, $measurand->unit())) . ' is accepted.');
+            }
+        }
+        $limit->placing(static fn(): Limit => Limit::kept($limit->text('name'), LimitKind::from($limit->text('kind')), $comparison, $low, $high), 'low');
+        $hours = $limit->numberOrNull('hours');
+        if (($hours !== null) !== ($limit->text('applies') === Applies::WithinHours->value)) {
+            throw $limit->refusal('hours', $hours === null ? 'Within how many hours? A number above 0 is accepted.' : sprintf('Hours belong to "%s".', Applies::WithinHours->value));
+        }
+        $course = $limit->recordOrNull('course');
+
+        return [
+            ...array_combine($plain = ['name', 'kind', 'measurand', 'basis', 'op', 'applies', 'since', 'meaning', 'if_violated', 'source', 'certainty'], array_map($limit->text(...), $plain)),
+            'low' => $low,
+            'high' => $high,
+            'hours' => $hours,
+            'condition' => $limit->textOrNull('condition'),
+            'course' => match ($course?->text('kind')) {
+                null => null,
+                'degree-hours' => ['kind' => 'degree-hours', 'ph_limit' => $course->number('ph_limit')],
+                default => ['kind' => 'heat-hold', 'minimum_c' => $course->number('minimum_c'), 'minutes' => $course->number('minutes')],
+            },
+        ];
+    }
+
+    /** @return array<string, mixed> as the library has it */
+    private static function method(Input $method): array
+    {
+        self::ensureShort($method, ['name' => 120]);
+        if ($method->number('low_c') >= $method->number('high_c')) {
+            throw $method->refusal('low_c', 'The lower temperature must lie below the higher one.');
+        }
+        $strange = array_diff($method->texts('needed_places'), $method->texts('places'));
+        if ($strange !== []) {
+            throw $method->refusal('needed_places', sprintf('"%s" is not among its places.', reset($strange)));
+        }
+        if ($method->count('portions') > 9) {
+            throw $method->refusal('portions', 'One to nine portions are accepted.');
+        }
+
+        $own = $method->recordOrNull('stage_temperatures');
+        $stages = array_filter(array_column(Stage::cases(), 'value'), static fn(string $stage): bool => $own?->has($stage) ?? false);
+
+        return [
+            'name' => $method->text('name'), 'steps' => $method->texts('steps'), 'low_c' => $method->number('low_c'), 'high_c' => $method->number('high_c'), 'places' => $method->texts('places'), 'needed_places' => $method->texts('needed_places'), 'portions' => $method->count('portions'), 'matrix_bound_ph' => $method->number('matrix_bound_ph'),
+            ...($method->has('agree_within_ph') ? ['agree_within_ph' => $method->number('agree_within_ph')] : []),
+            ...($method->has('settle_window_s') ? ['settle_window_s' => $method->count('settle_window_s')] : []),
+            'stage_temperatures' => array_combine($stages, array_map(static fn(string $stage): array => $own?->numbers($stage) ?? [], $stages)),
+        ];
+    }
+
+    /** @param array<string, int> $lengths */
+    private static function ensureShort(Input $in, array $lengths): void
+    {
+        foreach ($lengths as $field => $most) {
+            if (mb_strlen($in->textOrNull($field) ?? '') > $most) {
+                throw $in->refusal($field, "It is too long: $most signs are accepted.");
+            }
+        }
+    }
+
+    /** What is null is left out. */
+    private static function withoutNulls(mixed $value): mixed
+    {
+        if ($value instanceof \stdClass) {
+            return (object) array_map(self::withoutNulls(...), array_filter(get_object_vars($value), static fn(mixed $one): bool => $one !== null));
+        }
+
+        return is_array($value) ? array_map(self::withoutNulls(...), $value) : $value;
+    }
+}

@@ -1,0 +1,18 @@
+@use(Rheacid\Core\Words\LimitWords)
+@php($judged = $product->judged())
+<h2>Limits</h2>
+<table class="stack">
+    <thead><tr><th>Limit</th><th>What it means</th><th>Source</th></tr></thead>
+    @foreach ($product->limits as $limit)
+        <tr>
+            <td><b>{{ $limit['name'] }}</b><br>{{ LimitWords::kind($judged[$limit['name']]->limit->kind) }}<br>{{ LimitWords::bounds($judged[$limit['name']], $limit['course']) }}, {{ LimitWords::due($judged[$limit['name']]) }}</td>
+            <td>{{ $limit['meaning'] }} <span class="soft">{{ $limit['if_violated'] }}</span></td>
+            <td>{{ $limit['source'] }}<br>@if ($limit['certainty'] === 'low')<x-state is="care">low certainty: check with your authority</x-state>@else<span class="soft">{{ $limit['certainty'] === 'own' ? 'the site’s own' : $limit['certainty'] . ' certainty' }}</span>@endif</td>
+        </tr>
+    @endforeach
+</table>
+@if ($product->told !== [])<h2>Asked of a person</h2><ul class="steps">@foreach ($product->told as $one)<li>{{ $one }}</li>@endforeach</ul>@endif
+@foreach ($product->schools as $school)
+    <h2>{{ $school['topic'] }}: a choice</h2>
+    <dl>@foreach ($school['options'] as $option)<dt>{{ $option['name'] }}</dt><dd>{{ $option['why'] }}</dd>@endforeach</dl>
+@endforeach
