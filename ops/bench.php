@@ -20,13 +20,19 @@ $get = static function (string $path) use ($curl, $address): string {
     return $body;
 };
 $post = static function (string $path, string $page, array $fields) use ($curl, $address): string {
-    foreach (['_token', 'form'] as $hidden) {
-        if (preg_match('/name="' . $hidden . '" value="([^"]+)"/', $page, $match) === 1) {
-            $fields[$hidden] = $match[1];
+    // A second time where something is asked first: what was asked goes along as seen.
+    foreach (['first', 'again'] as $time) {
+        foreach (['_token', 'form', 'seen'] as $hidden) {
+            if (preg_match('/name="' . $hidden . '" value="([^"]+)"/', $page, $match) === 1) {
+                $fields[$hidden] = html_entity_decode($match[1], ENT_QUOTES);
+            }
+        }
+        curl_setopt_array($curl, [CURLOPT_URL => $address . $path, CURLOPT_POSTFIELDS => http_build_query($fields)]);
+        $page = (string) curl_exec($curl);
+        if (!str_contains($page, 'name="seen"')) {
+            break;
         }
     }
-    curl_setopt_array($curl, [CURLOPT_URL => $address . $path, CURLOPT_POSTFIELDS => http_build_query($fields)]);
-    curl_exec($curl);
 
     return (string) parse_url((string) curl_getinfo($curl, CURLINFO_EFFECTIVE_URL), PHP_URL_PATH);
 };
@@ -71,6 +77,39 @@ $line('bare route', $bare, $bare);
 foreach (['/', '/ready', '/calibrate', '/calibrate/1', $run, "$run/live", '/calibrations/12', '/measure', '/measure/2', $draft, '/batches', '/batches/2', '/readings/13'] as $path) {
     $line($path, $page($path), $bare);
 }
+
+// A plant as large as it gets: 20,000 batches that run, and one of them with 500 readings. Rows are copied, not recorded.
+$grow = static function (PDO $owner, string $table, string $where, array $changed, int $copies): void {
+    $columns = $owner->query("select column_name from information_schema.columns where table_schema = database() and table_name = '$table'")->fetchAll(PDO::FETCH_COLUMN);
+    $values = array_map(static fn(string $column): string => $changed[$column] ?? "source.`$column`", $columns);
+    $owner->exec("insert into `$table` (`" . implode('`, `', $columns) . '`) select ' . implode(', ', $values) . " from `$table` source join seq_1_to_$copies on true where $where");
+};
+$env = static fn(string $name): string => preg_match("/^$name=(.*)$/m", (string) file_get_contents(getenv('RHEACID_HOME') . '/.env'), $match) === 1 ? trim($match[1]) : '';
+$owner = new PDO(sprintf('mysql:host=127.0.0.1;port=%s;dbname=rheacid', $env('DB_PORT')), 'rheacid_owner', $env('DB_OWNER_PASSWORD'), [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+$empty = $page('/policies');
+echo "Pages of a large plant beside a signed-in page of little\n";
+$line('/policies', $empty, $empty);
+$line('/batches, 3 batches', $page('/batches'), $empty);
+$line('/batches/2, 7 readings', $page('/batches/2'), $empty);
+$owner->exec('set foreign_key_checks = 0');
+$apart = 'seq * 100000';
+$grow($owner, 'batches', 'source.id = 2', ['id' => "source.id + $apart", 'code' => "concat('X', seq)"], 20_000);
+$grow($owner, 'batch_events', 'source.batch_id = 2', ['id' => "source.id + $apart", 'batch_id' => "source.batch_id + $apart"], 20_000);
+$grow($owner, 'board', "source.part = 'batch' and source.thing_id = 2", ['thing_id' => "source.thing_id + $apart", 'code' => "concat('X', seq)"], 20_000);
+$of = ['occasions' => 'source.batch_id = 2'];
+$of['samples'] = 'source.occasion_id in (select id from occasions where batch_id = 2 and id < 100000)';
+$of['measurements'] = $of['decisions'] = $of['samples'];
+$of['limit_outcomes'] = 'source.batch_id = 2';
+foreach (array_reverse($of) as $table => $where) {
+    $grow($owner, $table, $where, [
+        'id' => "source.id + $apart", 'occasion_id' => "source.occasion_id + $apart", 'sample_id' => "source.sample_id + $apart", 'decision_id' => "source.decision_id + $apart", 'supersedes_id' => 'null',
+        'series' => 'uuid()', 'drawn_at' => 'source.drawn_at + interval seq minute',
+    ], 82);
+}
+$line('/, 20,000 batches', $page('/'), $empty);
+$line('/batches, 20,000 batches', $page('/batches'), $empty);
+$line('/batches?q=X19, 20,000 batches', $page('/batches?q=X19'), $empty);
+$line('/batches/2, 500 readings', $page('/batches/2'), $empty);
 
 $compute = dirname(__DIR__) . '/bin/compute';
 $empty = $process(['php', '-r', 'echo 1;'], '');
