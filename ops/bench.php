@@ -78,7 +78,7 @@ foreach (['/', '/ready', '/calibrate', '/calibrate/1', $run, "$run/live", '/cali
     $line($path, $page($path), $bare);
 }
 
-// A plant as large as it gets: 20,000 batches that run, and one of them with 500 readings. Rows are copied, not recorded.
+// A plant as large as it gets: 20,000 batches that run, and one of them with 581 readings. Rows are copied, not recorded.
 $grow = static function (PDO $owner, string $table, string $where, array $changed, int $copies): void {
     $columns = $owner->query("select column_name from information_schema.columns where table_schema = database() and table_name = '$table'")->fetchAll(PDO::FETCH_COLUMN);
     $values = array_map(static fn(string $column): string => $changed[$column] ?? "source.`$column`", $columns);
@@ -109,7 +109,7 @@ foreach (array_reverse($of) as $table => $where) {
 $line('/, 20,000 batches', $page('/'), $empty);
 $line('/batches, 20,000 batches', $page('/batches'), $empty);
 $line('/batches?q=X19, 20,000 batches', $page('/batches?q=X19'), $empty);
-$line('/batches/2, 500 readings', $page('/batches/2'), $empty);
+$line('/batches/2, 581 readings', $page('/batches/2'), $empty);
 
 $compute = dirname(__DIR__) . '/bin/compute';
 $empty = $process(['php', '-r', 'echo 1;'], '');

@@ -48,15 +48,16 @@ final readonly class Outlet
      */
     private static function judged(Batch $batch): array
     {
-        $standing = DB::table('limit_outcomes')->join('decisions', 'decisions.id', '=', 'limit_outcomes.decision_id')->join('occasions', 'occasions.id', '=', 'decisions.occasion_id')
+        // The newest by a text that sorts by time, then by number: one reading of the outcomes instead of three.
+        $everything = DB::table('limit_outcomes')->join('decisions', 'decisions.id', '=', 'limit_outcomes.decision_id')->join('occasions', 'occasions.id', '=', 'decisions.occasion_id')
             ->where('limit_outcomes.batch_id', $batch->id)
             ->whereNotExists(static fn($query) => $query->from('decisions as later')->whereColumn('later.supersedes_id', 'decisions.id'))
-            ->selectRaw('limit_outcomes.name, limit_outcomes.outcome, limit_outcomes.value_outcome, decisions.occasion_id,'
-                . ' max(limit_outcomes.late) over (partition by limit_outcomes.name) as ever_late,'
-                . ' max(limit_outcomes.outcome = ?) over (partition by limit_outcomes.name) as ever_outside,'
-                . ' row_number() over (partition by limit_outcomes.name order by occasions.drawn_at desc, decisions.id desc) as place', [Conformity::Outside->value]);
+            ->groupBy('limit_outcomes.name')
+            ->selectRaw("limit_outcomes.name, max(limit_outcomes.late) as ever_late, max(limit_outcomes.outcome = ?) as ever_outside, cast(substr(max(concat(occasions.drawn_at, lpad(limit_outcomes.id, 20, '0'))), -20) as unsigned) as newest_id", [Conformity::Outside->value]);
         $judged = [[], []];
-        foreach (DB::query()->fromSub($standing, 'outcomes')->where('place', 1)->orderBy('name')->get() as $row) {
+        $newest = DB::table('limit_outcomes')->joinSub($everything, 'everything', 'limit_outcomes.id', '=', 'everything.newest_id')->join('decisions', 'decisions.id', '=', 'limit_outcomes.decision_id')
+            ->orderBy('limit_outcomes.name')->get(['limit_outcomes.name', 'outcome', 'value_outcome', 'occasion_id', 'ever_late', 'ever_outside']);
+        foreach ($newest as $row) {
             $isDoubtful = self::isDoubtful((int) $row->occasion_id);
             $now = static fn(string $outcome): Conformity => $isDoubtful && $outcome === Conformity::Inside->value ? Conformity::Inconclusive : Conformity::from($outcome);
             $name = (string) $row->name;
