@@ -55,12 +55,10 @@ final class Life
         return Deviation::query()->where('batch_id', $batchId)->whereIn('kind', [LimitKind::Critical, LimitKind::Legal])->whereDoesntHave('disposition');
     }
 
-    /** Who holds it, where a person does: by their own word, or by what they recorded. */
-    public static function heldBy(Batch $batch): ?int
+    /** The last time it was held, by somebody's word or by what they recorded. */
+    public static function hold(Batch $batch): ?BatchEvent
     {
-        $held = BatchEvent::query()->where('batch_id', $batch->id)->where('state', BatchState::Held)->orderByDesc('id')->first();
-
-        return $held === null ? null : (int) $held->person_id;
+        return BatchEvent::query()->where('batch_id', $batch->id)->where('state', BatchState::Held)->orderByDesc('id')->first();
     }
 
     /** The moment of a step that was typed: not in the future, not before the batch began. @throws Refused */

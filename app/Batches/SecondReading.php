@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace Rheacid\Batches;
 
-use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\SecondInstrument;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Models\Batch;
-use Rheacid\Models\BatchEvent;
 use Rheacid\Models\Decision;
 
 /** The readings of a batch since the one that held it, by the instruments that made them. */
@@ -18,7 +16,7 @@ final class SecondReading
 
     public static function disagrees(Batch $batch): bool
     {
-        $held = BatchEvent::query()->where('batch_id', $batch->id)->where('state', BatchState::Held)->orderByDesc('id')->first();
+        $held = Life::hold($batch);
         if ($held === null) {
             return false;
         }

@@ -45,6 +45,14 @@ final class Lines
         return self::read(BatchLine::class, self::live(Part::Batch)->orderBy('since')->orderBy('thing_id'));
     }
 
+    /** @return \Generator<int, BatchLine> every one that is running or held, in pieces: for what the site watches, not for a page */
+    public static function everyBatch(): \Generator
+    {
+        foreach (self::live(Part::Batch)->select(['thing_id', 'facts'])->lazyById(self::MOST, 'thing_id') as $row) {
+            yield Facts::unpack(BatchLine::class, is_string($row->facts) ? $row->facts : '');
+        }
+    }
+
     /**
      * @return array{CursorPaginator<int, \stdClass>, list<BatchLine>} a page of all batches, the newest first, and the lines that stand on it: on the first one those that are held stand before all
      */

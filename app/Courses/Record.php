@@ -25,17 +25,25 @@ final readonly class Record
         $points = [];
         $u = 0.0;
         $last = null;
+        $distrust = null;
         foreach ($course->parts()->get() as $part) {
+            $stretch = [];
             foreach ($part->points as $point) {
                 if (is_array($point) && is_numeric($point[0] ?? null) && is_numeric($point[1] ?? null)) {
-                    $points[] = [(int) $point[0], $part->gain * (float) $point[1] + $part->offset_c];
+                    $stretch[] = [(int) $point[0], $part->gain * (float) $point[1] + $part->offset_c];
                 }
             }
+            if ($stretch === []) {
+                continue;
+            }
+            array_push($points, ...$stretch);
             $u = max($u, $part->expanded_u_c);
             $last = $part;
+            // One stretch that proves nothing leaves the whole unproven, whatever was checked since.
+            $distrust ??= self::distrust($part, max(array_column($stretch, 1)));
         }
 
-        return $points === [] ? null : new self($points, $u, $last->is_complete === true, self::distrust($last, max(array_column($points, 1))));
+        return $last === null || $points === [] ? null : new self($points, $u, $last->is_complete === true, $distrust);
     }
 
     private static function distrust(CoursePart $part, float $highestC): ?string

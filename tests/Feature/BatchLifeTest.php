@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\TestWith;
 use Rheacid\Actions\Batches\RecordMissedDeadlines;
 use Rheacid\Batches\Outlet;
+use Rheacid\Board\Lines;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\MissingReason;
 use Rheacid\Core\Limits\Stage;
@@ -174,6 +176,14 @@ final class BatchLifeTest extends BenchTestCase
         $this->measure([4.2, 4.2]);
         self::assertSame(1, Deviation::query()->where('batch_id', $this->batch()->id)->count(), 'a later value opens no second one');
         self::assertSame([MissingReason::MissedInTime], self::missing($this->batch(), 'Acid within a week'));
+    }
+
+    public function test_no_deadline_is_overlooked_in_a_plant_of_more_batches_than_a_page_shows(): void
+    {
+        $line = (array) DB::table('board')->where('part', 'batch')->where('thing_id', $this->batch()->id)->first();
+        DB::table('board')->insert(array_map(static fn(int $i): array => [...$line, 'thing_id' => 1_000_000 + $i, 'since' => '2020-01-01 00:00:00'], range(1, Lines::MOST)));
+
+        self::assertSame(1, app(RecordMissedDeadlines::class)(), 'that of CS-0409');
     }
 
     public function test_who_holds_a_batch_does_not_release_it(): void

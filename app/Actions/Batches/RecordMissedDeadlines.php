@@ -30,7 +30,7 @@ final class RecordMissedDeadlines
             return 0;
         }
         $recorded = 0;
-        foreach (Lines::batches() as $line) {
+        foreach (Lines::everyBatch() as $line) {
             foreach ($line->deadlines() as $deadline) {
                 if (!$deadline->isMet && $deadline->at->isPast() && !self::isKnown($line, $deadline)) {
                     $this->record($site, $line, $deadline);

@@ -29,7 +29,7 @@ final class ReleaseBatch
             if (!$outlet->release->releasable) {
                 throw Refused::because('It cannot go out yet. ' . implode(' ', [...$outlet->blocks, ...array_map(static fn(array $one): string => ReleaseWords::missing($one['name'], $one['reason']), $outlet->release->missing)]), 'release');
             }
-            if ($batch->state() === BatchState::Held && Life::heldBy($batch) === $by->id) {
+            if ($batch->state() === BatchState::Held && Life::hold($batch)?->person_id === $by->id) {
                 throw Refused::because('You hold this batch yourself. Another lead releases it.', 'release');
             }
             $release = $entry->add(new ReleaseRecord(['batch_id' => $batch->id, 'met' => $outlet->release->met, 'disposed' => [], 'reason' => $reason, 'at' => $entry->at, 'person_id' => $by->id]));
