@@ -25,6 +25,7 @@ use Rheacid\Http\Controllers\LogController;
 use Rheacid\Http\Controllers\MeasureController;
 use Rheacid\Http\Controllers\MeasurementController;
 use Rheacid\Http\Controllers\MeasurementDraftController;
+use Rheacid\Http\Controllers\MethodController;
 use Rheacid\Http\Controllers\PairingController;
 use Rheacid\Http\Controllers\PolicyController;
 use Rheacid\Http\Controllers\ProductController;
@@ -55,6 +56,8 @@ Route::pattern('policy', '[0-9]{1,18}');
 Route::pattern('verification', '[0-9]{1,18}');
 Route::pattern('product', '[0-9]{1,18}');
 Route::pattern('deviation', '[0-9]{1,18}');
+Route::pattern('method', '[0-9]{1,18}');
+Route::pattern('standard', '[a-z-]{1,40}');
 Route::pattern('code', '[a-z-]{1,40}');
 
 Route::get('up', UpController::class)->withoutMiddleware('web')->name('up');
@@ -110,6 +113,10 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('logs/{log}', [LogController::class, 'show'])->name('logs.show');
     Route::get('pairs/{pair}/sample-log', [LogController::class, 'sample'])->name('logs.sample');
 
+    Route::get('methods', [MethodController::class, 'index'])->name('methods');
+    Route::get('methods/standard/{standard}', [MethodController::class, 'standard'])->name('methods.standard');
+    Route::get('methods/{method}', [MethodController::class, 'show'])->name('methods.show');
+    Route::get('methods/{method}/change', [MethodController::class, 'edit'])->name('methods.edit');
     Route::get('measure', [MeasureController::class, 'index'])->name('measure');
     Route::get('measure/{batch}', [MeasureController::class, 'create'])->name('drafts.create');
     Route::get('drafts/{draft}', [MeasurementDraftController::class, 'show'])->name('drafts.show');
@@ -180,6 +187,8 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
         Route::post('products/{product}/drawn', [ProductController::class, 'draw'])->middleware('can:lead')->name('products.draw');
         Route::post('products/{product}', [ProductController::class, 'update'])->middleware('can:lead')->name('products.update');
 
+        Route::post('methods/standard/{standard}', [MethodController::class, 'take'])->middleware('can:lead')->name('methods.take');
+        Route::post('methods/{method}', [MethodController::class, 'update'])->middleware('can:lead')->name('methods.update');
         Route::post('measure/{batch}/drafts', [MeasureController::class, 'store'])->name('drafts.store');
         Route::post('drafts/{draft}/immersions', [MeasurementDraftController::class, 'immerse'])->name('drafts.immerse');
         Route::post('drafts/{draft}/replicates', [MeasurementDraftController::class, 'accept'])->name('drafts.accept');

@@ -6,10 +6,11 @@ namespace Rheacid\Batches;
 
 use Rheacid\Models\Addition;
 use Rheacid\Models\Batch;
+use Rheacid\Models\Method;
 use Rheacid\Models\Product;
 use Rheacid\Records\Refused;
 
-/** What a form names of batches: by code, or by number. */
+/** What a form names of batches, products and methods: by code, or by number. */
 final class Found
 {
     /** @throws Refused if there is none */
@@ -22,6 +23,12 @@ final class Found
     public static function plan(int $id): Addition
     {
         return Addition::query()->find($id) ?? throw Refused::because('There is no such plan.', 'plan');
+    }
+
+    /** @throws Refused if there is none */
+    public static function method(string $code): Method
+    {
+        return Method::query()->where('code', $code)->orderByDesc('version')->first() ?? throw Refused::because('Choose a method.', 'method');
     }
 
     /** @throws Refused if there is none */

@@ -6,11 +6,14 @@ namespace Rheacid\Batches;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
+use Rheacid\Core\Limits\AfterAddition;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Models\Addition;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchEvent;
 use Rheacid\Models\Deviation;
+use Rheacid\Models\Occasion;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Refused;
 
@@ -39,6 +42,15 @@ final class Life
     public static function move(Entry $entry, Batch $batch, BatchState $next, ?string $reason): BatchEvent
     {
         return $entry->add(new BatchEvent(['batch_id' => $batch->id, 'state' => $next, 'at' => $entry->at, 'reason' => $reason, 'person_id' => $entry->by->id]));
+    }
+
+    /** Whether something was added, and nothing was drawn since. */
+    public static function awaitsReading(Batch $batch): bool
+    {
+        $added = Addition::query()->where('batch_id', $batch->id)->where('state', Addition::DONE)->max('at');
+        $drawn = is_string($added) ? Occasion::query()->where('batch_id', $batch->id)->max('drawn_at') : null;
+
+        return AfterAddition::isReadingAwaited(is_string($added) ? CarbonImmutable::parse($added, 'UTC') : null, is_string($drawn) ? CarbonImmutable::parse($drawn, 'UTC') : null);
     }
 
     /** The deviation that stands open on that limit; it is opened if there is none. */

@@ -10,6 +10,8 @@ use Rheacid\Core\Limits\DispositionKind;
 use Rheacid\Core\Limits\JudgedBefore;
 use Rheacid\Core\Limits\Release;
 use Rheacid\Core\Limits\ReleaseLimit;
+use Rheacid\Core\Limits\SecondInstrument;
+use Rheacid\Core\Numbers;
 use Rheacid\Models\Batch;
 use Rheacid\Models\CourseFinding;
 use Rheacid\Models\LimitRow;
@@ -27,8 +29,11 @@ final readonly class Outlet
         if ($open > 0) {
             $blocks[] = $open === 1 ? 'One deviation is not decided about.' : "$open deviations are not decided about.";
         }
+        if (Life::awaitsReading($batch)) {
+            $blocks[] = 'Something was added, and it was not read since: measure it again once it is mixed in.';
+        }
         if (SecondReading::disagrees($batch)) {
-            $blocks[] = 'Two instruments differ by more than 0.1 pH: read it with a third.';
+            $blocks[] = sprintf('Two instruments differ by more than %s pH: read it with a third.', Numbers::plain(SecondInstrument::DIFFER_PH));
         }
 
         return new self(Release::of(

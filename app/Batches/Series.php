@@ -10,6 +10,8 @@ use Illuminate\Pagination\CursorPaginator;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Conformity;
+use Rheacid\Core\Maths\CourseBand;
+use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Decision;
 use Rheacid\Models\Measurement;
@@ -22,6 +24,13 @@ final class Series
 
     /** A forecast is told from so many of the newest readings. */
     private const FORECAST = 120;
+
+    /** Of other quantities, of stretches of a course, of batches to compare with. */
+    private const OTHERS = 120;
+    private const PARTS = 20;
+    private const COMPARED = 8;
+    private const COMPARED_POINTS = 40;
+    private const BAND = 60;
 
     private const EARLIER = 6;
     private const PAGE = 25;
@@ -39,19 +48,28 @@ final class Series
     }
 
     /**
-     * The course of a batch for a figure, thinned where it is long.
+     * The course of a batch for a figure, thinned where it is long: looked at nearer it shows more.
+     *
+     * @param array{float, float}|null $range hours since the start
      *
      * @return list<array{hours: float, value: float, u: float, trusted: bool}>
      */
-    public static function drawn(Batch $batch): array
+    public static function drawn(Batch $batch, ?array $range = null): array
     {
-        $numbered = self::rows($batch)->selectRaw('row_number() over (order by occasions.drawn_at desc, decisions.id desc) as place, count(*) over () as of_all')->toBase();
+        $ph = static fn(): Builder => self::rows($batch)->addSelect('decisions.measurand')->where(static fn(Builder $query) => $query->where('decisions.measurand', Measurand::Ph->value)->orWhereNotNull('decisions.course_ph'));
+        $edges = $range === null ? null : array_map(static fn(float $hours): string => $batch->started_at->addSeconds((int) round(3600 * $hours))->format('Y-m-d H:i:s.v'), $range);
+        $numbered = $ph()->when($edges, static fn(Builder $query, array $edges) => $query->whereBetween('occasions.drawn_at', $edges))
+            ->selectRaw('row_number() over (order by occasions.drawn_at desc, decisions.id desc) as place, count(*) over () as of_all')->toBase();
         $rows = DB::query()->fromSub($numbered, 'course')->whereRaw('(place - 1) % ceil(of_all / ?) = 0', [self::DRAWN])->orderBy('drawn_at')->get();
+        if ($edges !== null) {
+            // The line goes on past both edges.
+            $rows = $ph()->where('occasions.drawn_at', '<', $edges[0])->orderByDesc('occasions.drawn_at')->limit(1)->toBase()->get()->concat($rows)->concat($ph()->where('occasions.drawn_at', '>', $edges[1])->orderBy('occasions.drawn_at')->limit(1)->toBase()->get());
+        }
 
         return array_values($rows->map(static fn(object $row): array => [
             'hours' => $batch->started_at->diffInSeconds(CarbonImmutable::parse((string) ($row->drawn_at ?? ''), 'UTC')) / 3600,
-            'value' => (float) ($row->value ?? 0),
-            'u' => (float) ($row->expanded_u ?? 0),
+            'value' => (float) (($row->measurand ?? '') === Measurand::Ph->value ? $row->value ?? 0 : $row->course_ph ?? 0),
+            'u' => (float) (($row->measurand ?? '') === Measurand::Ph->value ? $row->expanded_u ?? 0 : $row->course_expanded_u_ph ?? 0),
             'trusted' => (bool) ($row->trusted ?? false),
         ])->all());
     }
@@ -113,6 +131,55 @@ final class Series
             ->distinct()->pluck('limit_outcomes.name');
 
         return array_values($names->map(static fn(mixed $name): string => is_string($name) ? $name : '')->all());
+    }
+
+    /**
+     * What else was measured of it: one series for each quantity and basis, then its courses of temperature.
+     *
+     * @return list<array{label: string, points: list<array{float, float}>}>
+     */
+    public static function others(Batch $batch): array
+    {
+        $hours = static fn(string $at): float => $batch->started_at->diffInSeconds(CarbonImmutable::parse($at, 'UTC')) / 3600;
+        $rows = DB::table('measurements')->join('occasions', 'occasions.id', '=', 'measurements.occasion_id')->join('replicates', 'replicates.series', '=', 'measurements.series')
+            ->where('occasions.batch_id', $batch->id)->where('measurements.measurand', '<>', Measurand::Ph->value)
+            ->whereNotExists(static fn($query) => $query->from('measurements as later')->whereColumn('later.supersedes_id', 'measurements.id'))
+            ->groupBy('measurements.id', 'measurements.measurand', 'measurements.basis', 'occasions.drawn_at')->orderByDesc('occasions.drawn_at')->limit(self::OTHERS)
+            ->selectRaw('measurements.measurand, measurements.basis, occasions.drawn_at, avg(replicates.value) as value')->get();
+        $series = [];
+        foreach ($rows->reverse() as $row) {
+            $measurand = Measurand::from((string) $row->measurand);
+            $series[rtrim(implode(', ', array_filter([$measurand->name(), (string) $row->basis, $measurand->unit()])), ', ')][] = [$hours((string) $row->drawn_at), (float) $row->value];
+        }
+        $parts = DB::table('course_parts')->join('courses', 'courses.id', '=', 'course_parts.course_id')->where('courses.batch_id', $batch->id)->orderByDesc('course_parts.id')->limit(self::PARTS)->get(['point', 'drawn']);
+        foreach ($parts->reverse() as $part) {
+            foreach (array_filter((array) json_decode((string) $part->drawn, true), is_array(...)) as $point) {
+                $series["temperature, $part->point, °C"][] = [((int) $point[0] - $batch->started_at->getTimestamp()) / 3600, (float) $point[1]];
+            }
+        }
+
+        return array_map(static fn(string $label, array $points): array => ['label' => $label, 'points' => $points], array_keys($series), $series);
+    }
+
+    /**
+     * Between which quartiles the last batches of the same product ran that came before.
+     *
+     * @return list<array{at: float, low: float, median: float, high: float}> empty where there are too few
+     */
+    public static function earlier(Batch $batch, float $untilHours): array
+    {
+        $before = DB::table('batches')->join('products', 'products.id', '=', 'batches.product_id')->where('products.code', $batch->product->code)
+            ->where('batches.started_at', '<', $batch->started_at->format('Y-m-d H:i:s.v'))->orderByDesc('batches.started_at')->limit(self::COMPARED)->pluck('batches.started_at', 'batches.id');
+        $numbered = Decision::query()->select(['occasions.batch_id', 'occasions.drawn_at', 'decisions.course_ph'])->join('occasions', 'occasions.id', '=', 'decisions.occasion_id')->whereIn('occasions.batch_id', $before->keys())->whereNotNull('decisions.course_ph')
+            ->whereNotExists(static fn($query) => $query->from('decisions as later')->whereColumn('later.supersedes_id', 'decisions.id'))
+            ->selectRaw('row_number() over (partition by occasions.batch_id order by occasions.drawn_at, decisions.id) as place, count(*) over (partition by occasions.batch_id) as of_all')->toBase();
+        $courses = [];
+        foreach (DB::query()->fromSub($numbered, 'course')->whereRaw('(place - 1) % ceil(of_all / ?) = 0', [self::COMPARED_POINTS])->orderBy('drawn_at')->get() as $row) {
+            $second = (int) CarbonImmutable::parse((string) $before[(int) $row->batch_id], 'UTC')->diffInSeconds(CarbonImmutable::parse((string) $row->drawn_at, 'UTC'));
+            $courses[(int) $row->batch_id][$second] = (float) $row->course_ph;
+        }
+
+        return CourseBand::of(array_values(array_map(static fn(array $course): array => array_map(static fn(int $second, float $ph): array => [$second / 3600, $ph], array_keys($course), $course), $courses)), 0.0, $untilHours, self::BAND);
     }
 
     /** When the last portion of an occasion was read. */

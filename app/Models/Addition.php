@@ -17,6 +17,9 @@ final class Addition extends Model
 {
     use Kept;
 
+    public const PLANNED = 'planned';
+    public const DONE = 'done';
+
     protected $casts = [
         'rests_on' => 'array',
         'amount' => 'float',

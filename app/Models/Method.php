@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Rheacid\Models;
 
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Measuring\Matrix;
 use Rheacid\Core\Measuring\MethodRules;
 use Rheacid\Records\Kept;
 
@@ -26,6 +29,9 @@ final class Method extends Model
         'stage_temperatures' => 'array',
         'matrix_bound_ph' => 'float',
         'settle_window_s' => 'integer',
+        'matrix' => Matrix::class,
+        'cautions' => 'array',
+        'at' => 'datetime',
     ];
 
     public function rules(Stage $stage): MethodRules
@@ -40,5 +46,23 @@ final class Method extends Model
     public function neededPlaces(): array
     {
         return array_values(array_filter($this->needed_places, is_string(...)));
+    }
+
+    /** @return HasMany<Product, $this> every version that is measured by it */
+    public function products(): HasMany
+    {
+        return $this->hasMany(Product::class);
+    }
+
+    /** @return Collection<int, self> each as it stands now, by name */
+    public static function newest(int $most): Collection
+    {
+        return self::query()->whereNotExists(static fn($query) => $query->from('methods as later')->whereColumn('later.code', 'methods.code')->whereColumn('later.version', '>', 'methods.version'))->orderBy('name')->orderBy('id')->limit($most)->get();
+    }
+
+    /** @return Collection<int, self> of its code, the newest first */
+    public function versions(int $most): Collection
+    {
+        return self::query()->where('code', $this->code)->orderByDesc('version')->limit($most)->get();
     }
 }

@@ -9,6 +9,9 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Rheacid\Core\Limits\ProductLimit;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Sampling\SamplingLine;
+use Rheacid\Core\Sampling\SamplingPlan;
 use Rheacid\Records\Kept;
 
 /**
@@ -25,6 +28,7 @@ final class Product extends Model
         'expected_low_ph' => 'float',
         'expected_high_ph' => 'float',
         'told' => 'array',
+        'sampling' => 'array',
         'at' => 'datetime',
     ];
 
@@ -58,10 +62,36 @@ final class Product extends Model
         return array_values(array_unique(array_filter($this->limits->pluck('since')->all(), static fn(mixed $step): bool => is_string($step) && $step !== ProductLimit::START)));
     }
 
+    /**
+     * When, how many and where it is sampled: as the lead has planned it, else as its limits ask.
+     *
+     * @param array<string, bool> $conditions as they were answered
+     */
+    public function samplingPlan(array $conditions = []): SamplingPlan
+    {
+        if (is_array($this->sampling)) {
+            return new SamplingPlan(array_values(array_map(static fn(array $line): SamplingLine => new SamplingLine((string) $line['measurand'], (string) $line['basis'], Stage::tryFrom((string) $line['stage']), is_numeric($line['every_hours']) ? (float) $line['every_hours'] : null, (int) $line['count'], (string) $line['where']), array_filter($this->sampling, is_array(...)))));
+        }
+        $courses = array_values($this->limits->map(static fn(LimitRow $limit): ?string => match ($limit->course['kind'] ?? null) {
+            null => null,
+            'degree-hours' => 'chamber',
+            default => 'coldest',
+        })->filter()->unique()->all());
+        $needed = $this->method->neededPlaces();
+
+        return SamplingPlan::asked($this->judgedBy(), $courses, $conditions, max(1, count($needed)), $needed === [] ? 'the slowest, coldest place' : implode(', ', $needed));
+    }
+
     /** @return Collection<int, self> each as it stands now, by name */
     public static function newest(int $most): Collection
     {
         return self::query()->whereNotExists(static fn($query) => $query->from('products as later')->whereColumn('later.code', 'products.code')->whereColumn('later.version', '>', 'products.version'))->orderBy('name')->limit($most)->get();
+    }
+
+    /** @return Collection<int, self> the newest versions that are measured by a method */
+    public static function measuredBy(Method $method): Collection
+    {
+        return self::query()->with(['limits', 'method'])->where('method_id', $method->id)->whereNotExists(static fn($query) => $query->from('products as later')->whereColumn('later.code', 'products.code')->whereColumn('later.version', '>', 'products.version'))->orderBy('name')->get();
     }
 
     /** Which version a product of that code would be next. */

@@ -6,35 +6,49 @@ namespace Rheacid\View;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Pagination\CursorPaginator;
+use Rheacid\Batches\Sampling;
 use Rheacid\Batches\Series;
 use Rheacid\Board\BatchLine;
 use Rheacid\Board\DeadlineFacts;
 use Rheacid\Board\Lines;
+use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Limits\Forecast;
 use Rheacid\Core\Limits\JudgedLimit;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Numbers;
+use Rheacid\Core\Sampling\SamplingState;
 use Rheacid\Core\Words\LimitWords;
 use Rheacid\Measure\DecisionLines;
 use Rheacid\Measure\Usual;
+use Rheacid\Models\Addition;
 use Rheacid\Models\Batch;
+use Rheacid\Models\BatchStep;
 use Rheacid\Models\Decision;
 use Rheacid\Models\Measurement;
 use Rheacid\Today\BatchTasks;
 use Rheacid\View\Figures\SeriesChart;
+use Rheacid\View\Figures\SeriesFacts;
 
 /** What the page of a batch shows. */
 final readonly class BatchScreen
 {
+    /** More stands in no figure. */
+    private const MARKS = 12;
+    private const STRIPS = 4;
+
     /**
      * @param CursorPaginator<int, Decision> $page
      * @param list<array{decision: Decision, measurements: list<Measurement>, distance: string, sign: string, word: string}> $rows of the page, the newest first
      * @param array{sign: string, words: string}|null $outlook of the deadline that comes next
      * @param array{sign: string, head: string, tail: string, advice: string|null} $answer the worst that is true, and what to do
+     * @param list<SamplingState> $sampling what is missing first
      */
-    private function __construct(public Batch $batch, public BatchLine $line, public CursorPaginator $page, public array $rows, public SeriesChart $chart, public ?array $outlook, public ?Usual $usual, public array $answer, public LifeScreen $life) {}
+    private function __construct(public Batch $batch, public BatchLine $line, public CursorPaginator $page, public array $rows, public Lens $lens, public SeriesChart $chart, public ?array $outlook, public ?Usual $usual, public array $answer, public LifeScreen $life, public array $sampling) {}
 
-    public static function of(Batch $batch): self
+    /** @param array{from: float|null, to: float|null, compares: bool} $look hours that are looked at, and whether earlier batches are drawn too */
+    public static function of(Batch $batch, array $look = ['from' => null, 'to' => null, 'compares' => false]): self
     {
         $batch->load(['product.limits', 'product.method', 'newestEvent', 'steps', 'answers']);
         $line = Lines::batch($batch->id);
@@ -42,17 +56,21 @@ final readonly class BatchScreen
         $next = $batch->state()->isLive() ? $line->next() : null;
 
         $outlook = $next === null ? null : self::outlook($line, $next);
+        $life = LifeScreen::of($batch);
+        $lens = Lens::on($batch->started_at->diffInSeconds(CarbonImmutable::now()) / 3600, $look);
 
         return new self(
             $batch,
             $line,
             $page,
             array_map(static fn(Decision $decision): array => self::row($decision, $batch), array_values($page->items())),
-            new SeriesChart(Series::drawn($batch), self::drawnLimits($batch), $batch->started_at->diffInSeconds(CarbonImmutable::now()) / 3600, $next?->forecast),
+            $lens,
+            self::chart($batch, $lens, $life, $next?->forecast),
             $outlook,
             $batch->state()->isLive() && array_diff($batch->product->asks(), array_keys($batch->conditions())) === [] ? Usual::of($batch) : null,
             self::answer($batch, $line, $outlook),
-            LifeScreen::of($batch),
+            $life,
+            Sampling::of($batch, CarbonImmutable::now()),
         );
     }
 
@@ -119,6 +137,36 @@ final readonly class BatchScreen
         }
 
         return 'no binding limit';
+    }
+
+    private static function chart(Batch $batch, Lens $lens, LifeScreen $life, ?Forecast $forecast): SeriesChart
+    {
+        $hours = static fn(\DateTimeInterface $at): float => $batch->started_at->diffInSeconds($at) / 3600;
+        $marks = [...array_map(static fn(BatchStep $step): array => ['hours' => $hours($step->at), 'label' => (string) $step->step], $batch->steps->all()), ...array_map(static fn(Addition $one): array => ['hours' => $hours($one->at), 'label' => sprintf('+ %s %s %s', Numbers::plain((float) $one->amount), $one->unit, $one->what)], $life->additions->where('state', Addition::DONE)->all())];
+        usort($marks, static fn(array $a, array $b): int => $a['hours'] <=> $b['hours']);
+
+        return new SeriesChart(new SeriesFacts(
+            Series::drawn($batch, $lens->range),
+            array_map(static fn(ProductLimit $limit): array => ['limit' => $limit, 'from' => self::dueFrom($limit, $batch)], self::drawnLimits($batch)),
+            $lens->nowHours,
+            $forecast,
+            $lens->range,
+            array_slice($marks, -self::MARKS),
+            array_slice(Series::others($batch), 0, self::STRIPS),
+            $lens->compares ? Series::earlier($batch, max([$lens->nowHours, 24.0])) : [],
+        ));
+    }
+
+    /** Hours from the start of the batch; null where a stage makes it due, or its step has not begun. */
+    private static function dueFrom(ProductLimit $limit, Batch $batch): ?float
+    {
+        $begun = $batch->begun($limit->since);
+
+        return match (true) {
+            $limit->applies === Applies::Always => 0.0,
+            $limit->applies === Applies::WithinHours && $begun !== null => $batch->started_at->diffInSeconds($begun) / 3600 + (float) $limit->hours,
+            default => null,
+        };
     }
 
     /** @return list<ProductLimit> on pH, those whose condition is true */

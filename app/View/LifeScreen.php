@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\View;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Rheacid\Batches\Outlet;
 use Rheacid\Core\Limits\BatchState;
@@ -24,6 +25,7 @@ final readonly class LifeScreen
      * @param Collection<int, Deviation> $deviations the newest first
      * @param Collection<int, Addition> $additions the newest first
      * @param list<int> $carriedOut plans among them that were carried out
+     * @param array<int, CarbonImmutable> $readAfter when the first sample was drawn after an addition, by its number
      * @param Collection<int, BatchNote> $notes the newest first
      * @param Collection<int, BatchParent> $parents
      * @param Outlet|null $outlet null where it cannot go out from here
@@ -34,6 +36,7 @@ final readonly class LifeScreen
         public Collection $deviations,
         public Collection $additions,
         public array $carriedOut,
+        public array $readAfter,
         public Collection $notes,
         public Collection $parents,
         public ?Outlet $outlet,
@@ -50,6 +53,7 @@ final readonly class LifeScreen
             Deviation::query()->with(['disposition', 'person'])->where('batch_id', $batch->id)->orderByDesc('id')->limit(self::SHOWN)->get(),
             $additions,
             array_values($additions->pluck('plan_id')->filter(static fn(mixed $id): bool => is_int($id))->all()),
+            array_map(static fn(string $at): CarbonImmutable => CarbonImmutable::parse($at, 'UTC'), array_filter(Addition::query()->whereIn('id', $additions->modelKeys())->selectRaw('id, (select min(drawn_at) from occasions where occasions.batch_id = additions.batch_id and drawn_at > additions.at) as read_at')->pluck('read_at', 'id')->all(), is_string(...))),
             BatchNote::query()->with('person')->where('batch_id', $batch->id)->orderByDesc('id')->limit(self::SHOWN)->get(),
             BatchParent::query()->with('parent')->where('batch_id', $batch->id)->limit(self::SHOWN)->get(),
             $isLive ? Outlet::of($batch) : null,

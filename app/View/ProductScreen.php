@@ -7,25 +7,28 @@ namespace Rheacid\View;
 use Illuminate\Database\Eloquent\Collection;
 use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\LimitKind;
-use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Models\LimitRow;
+use Rheacid\Models\Method;
 use Rheacid\Models\Person;
 use Rheacid\Models\Product;
 use Rheacid\View\Figures\AcidRule;
 use Rheacid\View\Figures\SeriesChart;
+use Rheacid\View\Figures\SeriesFacts;
 use Rheacid\View\Figures\Wall;
 
 /** What the pages of a product show: its limits in words, on the rule, and along the clock of a batch. */
 final readonly class ProductScreen
 {
     private const VERSIONS = 30;
+    private const METHODS = 100;
 
     /**
      * @param list<LimitRow> $limits the binding ones first
      * @param Collection<int, Product> $versions the newest first
+     * @param Collection<int, Method> $methods that can be chosen
      */
-    private function __construct(public Product $product, public array $limits, public AcidRule $rule, public SeriesChart $clock, public Collection $versions, public bool $isNewest, public ?Person $by) {}
+    private function __construct(public Product $product, public array $limits, public AcidRule $rule, public SeriesChart $clock, public Collection $versions, public bool $isNewest, public ?Person $by, public Collection $methods) {}
 
     public static function of(Product $product): self
     {
@@ -52,10 +55,11 @@ final readonly class ProductScreen
             $limits,
             new AcidRule(null, null, [], array_map(static fn(LimitRow $limit): Wall => new Wall($limit->toCore()->limit, $limit->applies === Applies::Always), $ph)),
             // Each counted from its own step, drawn as if all began together.
-            new SeriesChart([], array_map(static fn(LimitRow $limit): ProductLimit => new ProductLimit($limit->toCore()->limit, $limit->applies, $limit->hours), $ph), 0.0),
+            new SeriesChart(new SeriesFacts([], array_map(static fn(LimitRow $limit): array => ['limit' => $limit->toCore(), 'from' => $limit->applies === Applies::Always ? 0.0 : $limit->hours], $ph), 0.0)),
             $versions,
             $versions->first()?->id === $product->id,
             $product->person_id === null ? null : Person::query()->find($product->person_id),
+            Method::newest(self::METHODS),
         );
     }
 }

@@ -9,7 +9,7 @@ use Rheacid\Core\Numbers;
 /** A first reading checked with another instrument: where they differ, no repeating until one passes. Common practice, no source. */
 final class SecondInstrument
 {
-    private const DIFFER_PH = 0.1;
+    public const DIFFER_PH = 0.1;
 
     /**
      * @param list<array{instrument: int, ph: float}> $readings since the batch was held, in the order of drawing

@@ -9,6 +9,7 @@ use Rheacid\Core\Care\ControlCheckStatus;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Limits\ReleaseBlock;
+use Rheacid\Core\Limits\SecondInstrument;
 use Rheacid\Core\Measuring\Equilibrium;
 use Rheacid\Core\Numbers;
 
@@ -65,7 +66,7 @@ final class StateWords
             ReleaseBlock::PlaceMissing => 'The method asks for a place that was not measured. Measure it too.',
             ReleaseBlock::EquilibriumNotProven => sprintf('Equilibrium is not proven: the parts have to agree within %s pH, and two readings a day apart within %s.', Equilibrium::PARTS_AGREE_PH, Equilibrium::DAYS_AGREE_PH),
             ReleaseBlock::SourceNotNamed => 'It comes from elsewhere, and the policy does not name that source.',
-            ReleaseBlock::SecondDiffers => 'A second instrument reads more than 0.1 pH apart. Nothing is decided until a third has read it.',
+            ReleaseBlock::SecondDiffers => sprintf('A second instrument reads more than %s pH apart. Nothing is decided until a third has read it.', SecondInstrument::DIFFER_PH),
             ReleaseBlock::SolutionBarred => 'The calibration rests on a bottle that was dipped into or made up with tap water: never for a critical limit. Calibrate on other bottles.',
             ReleaseBlock::SampleTemperature => 'The sample was outside the temperature of the method. Bring it there and measure again.',
         };

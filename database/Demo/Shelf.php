@@ -230,6 +230,8 @@ final class Shelf
         $method = $entry->add(new Method([
             'code' => 'blended-mash',
             'version' => 1,
+            'matrix' => 'brined',
+            'cautions' => ['Gas from live mash can burst a closed bottle: open it slowly, away from the face.'],
             'name' => 'Blended mash, 20–25 °C',
             'steps' => [
                 'Stir the mash and pool from several depths; take out stones and seeds that could break the glass.',

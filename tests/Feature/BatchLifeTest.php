@@ -222,7 +222,14 @@ final class BatchLifeTest extends BenchTestCase
         $this->post("/batches/$batch->id/additions", [...$form, 'done' => '1', 'plan' => $plan->id, 'form' => self::formId()])->assertSessionHasNoErrors();
         $this->post("/batches/$batch->id/additions", [...$form, 'done' => '1', 'plan' => $plan->id, 'form' => self::formId()])->assertSessionHasErrors('plan');
         $this->post("/batches/$batch->id/notes", ['note' => 'bubbling well', 'form' => self::formId()]);
-        $this->get("/batches/$batch->id")->assertSee('Was planned')->assertSee('bubbling well');
+        $this->get("/batches/$batch->id")->assertSee('Was planned')->assertSee('bubbling well')->assertSee('not measured since');
+        self::assertContains('Something was added, and it was not read since: measure it again once it is mixed in.', Outlet::of($batch)->blocks);
+
+        $this->travel(10)->minutes();
+        $this->calibrate();
+        $this->measure([4.3, 4.3]);
+        $this->get("/batches/$batch->id")->assertSee('measured again')->assertDontSee('not measured since');
+        self::assertSame([], Outlet::of($batch)->blocks);
     }
 
     /** @param array<string, mixed> $form */

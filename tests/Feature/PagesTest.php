@@ -115,8 +115,10 @@ final class PagesTest extends BenchTestCase
             'measurement' => Measurement::query()->where('id', '<', self::APART)->max('id'),
             'draft' => MeasurementDraft::query()->max('id'),
             'product' => $this->batch()->product_id,
+            'method' => $this->batch()->product->method_id,
             'deviation' => Deviation::query()->where('id', '<', self::APART)->max('id'),
             'code' => 'kombucha',
+            'standard' => 'slurry',
             'log' => LogUpload::query()->max('id') ?? 0,
         ];
         $pages = [];

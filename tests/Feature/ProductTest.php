@@ -7,8 +7,10 @@ namespace Tests\Feature;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Products\Library;
 use Rheacid\Core\Products\ProductFile;
+use Rheacid\Core\Sampling\SamplingLine;
 use Rheacid\Models\LimitRow;
 use Rheacid\Models\Product;
 use Rheacid\Products\Exchange;
@@ -122,6 +124,47 @@ final class ProductTest extends BenchTestCase
         self::assertSame($product->version, Product::query()->where('code', $product->code)->max('version'));
     }
 
+    public function test_a_method_is_changed_in_versions_its_products_follow_and_a_batch_keeps_its_own(): void
+    {
+        $product = $this->batch()->product;
+        $method = $product->method;
+        $typed = ['name' => 'Blended, three portions', 'matrix' => 'brined', 'steps' => "Stir.\nBlend.\n", 'cautions' => '', 'places' => "brine\nsolids", 'needed_places' => 'solids', 'portions' => '3', 'agree_within_ph' => '0,04', 'matrix_bound_ph' => '0.03', 'low_c' => '18', 'high_c' => '24', 'settle_window_s' => '45', 'stage' => ['finished' => ['low' => '4', 'high' => '8']], 'changed_because' => 'a third portion'];
+        $post = fn(array $changes): TestResponse => $this->from('/methods')->post("/methods/$method->id", [...$typed, ...$changes, 'form' => self::formId()]);
+        foreach (['low_c' => '30', 'needed_places' => 'attic', 'portions' => '0', 'settle_window_s' => '5', 'agree_within_ph' => 'near', 'changed_because' => '', 'matrix' => 'soup'] as $field => $slip) {
+            $post([$field => $slip])->assertSessionHasErrors($field);
+        }
+        $post(['stage' => ['finished' => ['low' => '8', 'high' => '']]])->assertSessionHasErrors('stage.finished.low');
+        $post([])->assertSessionHasNoErrors();
+        $post([])->assertSessionHasErrors('method');
+
+        $now = Product::query()->where('code', $product->code)->orderByDesc('version')->firstOrFail();
+        self::assertSame([$product->version + 1, 'its method was changed: a third portion', 3, 0.04, ['brine', 'solids']], [$now->version, $now->changed_because, $now->method->portions, $now->method->agree_within_ph, $now->method->places]);
+        self::assertSame([4.0, 8.0], [$now->method->rules(Stage::Finished)->lowC, $now->method->rules(Stage::Finished)->highC]);
+        self::assertSame($method->id, $this->batch()->product->method_id, 'the batch goes on as it began');
+        self::assertCount($product->limits->count(), $now->limits);
+        $this->get("/methods/{$now->method_id}")->assertSee($now->name)->assertSee('45 s');
+
+        $this->post('/methods/standard/insertion', ['form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post('/methods/standard/insertion', ['form' => self::formId()])->assertSessionHasErrors('method');
+        $this->actingAs($this->people['checker'])->post('/methods/standard/slurry', ['form' => self::formId()])->assertForbidden();
+    }
+
+    public function test_a_product_has_its_sampling_plan_its_schools_and_its_method(): void
+    {
+        $this->post('/products/library/white-wine', ['form' => self::formId()]);
+        $this->post('/methods/standard/still-liquid', ['form' => self::formId()]);
+        $wine = Product::query()->where('code', 'white-wine')->sole();
+        $plan = ['s0' => ['of' => 'ph|', 'when' => 'every', 'every' => '72', 'count' => '1', 'where' => 'tap of the tank'], 's1' => ['of' => 'titratable-acidity|7.0 per L', 'when' => 'finished', 'count' => '2', 'where' => '']];
+        $this->post("/products/$wine->id", [...$this->form($wine, []), 'sampling' => ['s0' => [...$plan['s0'], 'every' => '0']], 'changed_because' => 'x', 'form' => self::formId()])->assertSessionHasErrors('sampling.s0.every');
+        $this->post("/products/$wine->id", [...$this->form($wine, []), 'school' => [0 => '9.9'], 'changed_because' => 'x', 'form' => self::formId()])->assertSessionHasErrors('school.0');
+        $this->post("/products/$wine->id", [...$this->form($wine, []), 'sampling' => $plan, 'school' => [0 => '7.0'], 'method' => 'still-liquid', 'changed_because' => 'as we do it', 'form' => self::formId()])->assertSessionHasNoErrors();
+
+        $now = Product::query()->where('code', 'white-wine')->orderByDesc('version')->firstOrFail();
+        self::assertSame([['ph', 72.0, null], ['titratable-acidity', null, Stage::Finished]], array_map(static fn(SamplingLine $line): array => [$line->measurand, $line->everyHours, $line->stage], $now->samplingPlan()->lines));
+        self::assertSame('still-liquid', $now->method->code);
+        $this->get("/products/$now->id")->assertSee('every 3 days')->assertSee('(chosen here)');
+    }
+
     /** @param array<array-key, array<string, string>> $changes by limit */
     private function change(Product $product, array $changes, string $why): TestResponse
     {
@@ -144,7 +187,7 @@ final class ProductTest extends BenchTestCase
             }, $limit->only(['name', 'kind', 'op', 'low', 'high', 'applies', 'hours', 'since', 'condition', 'if_violated', 'source'])), ...$changes[$limit->id] ?? []];
         }
 
-        return ['name' => $product->name, 'expected_low_ph' => '3.4', 'expected_high_ph' => '5,8', 'limits' => $limits + $changes];
+        return ['name' => $product->name, 'expected_low_ph' => '3.4', 'expected_high_ph' => '5,8', 'method' => $product->method->code, 'limits' => $limits + $changes];
     }
 
     private function limit(Product $product, string $name): LimitRow

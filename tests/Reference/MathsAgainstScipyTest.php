@@ -7,6 +7,7 @@ namespace Tests\Reference;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Rheacid\Core\Maths\CourseBand;
 use Rheacid\Core\Maths\LeastSquares;
 use Rheacid\Core\Maths\Pchip;
 use Rheacid\Core\Maths\StudentT;
@@ -40,5 +41,35 @@ final class MathsAgainstScipyTest extends TestCase
             self::assertEqualsWithDelta($expected['slope'], $line->slope, 1e-9, $where);
             self::assertEqualsWithDelta($expected['intercept'], $line->intercept, 1e-9, $where);
         }
+    }
+
+    public function test_where_earlier_batches_ran_is_numpys_interpolation_and_percentiles(): void
+    {
+        $random = new Randomizer(new Mt19937(20261127));
+        $cases = [];
+        for ($i = 0; $i < 60; $i++) {
+            $courses = [];
+            for ($course = 0; $course < $random->getInt(1, 8); $course++) {
+                $hours = $random->getInt(0, 20);
+                $courses[] = array_map(static function () use ($random, &$hours): array {
+                    return [(float) ($hours += $random->getInt(1, 40)), $random->getInt(300, 650) / 100];
+                }, range(1, $random->getInt(2, 9)));
+            }
+            $cases[] = ['courses' => $courses, 'at' => array_map(static fn(int $step): float => $step * 12.5, range(0, 8))];
+        }
+
+        $told = 0;
+        foreach (Python::run('maths.py', $cases) as $i => $expected) {
+            $band = [];
+            foreach (CourseBand::of($cases[$i]['courses'], 0.0, 100.0, 9) as $one) {
+                $band[sprintf('%.1f', $one['at'])] = [$one['low'], $one['median'], $one['high']];
+            }
+            self::assertSame(count(array_filter($expected)), count($band));
+            foreach (array_filter($expected) as $j => $quartiles) {
+                $told++;
+                self::assertEqualsWithDelta($quartiles, $band[sprintf('%.1f', $cases[$i]['at'][$j])] ?? null, 1e-9, "$i at {$cases[$i]['at'][$j]}");
+            }
+        }
+        self::assertGreaterThan(50, $told);
     }
 }

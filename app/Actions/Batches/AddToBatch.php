@@ -16,9 +16,6 @@ use Rheacid\Records\Refused;
 /** Plans an addition to a batch, or writes down that it was made. */
 final class AddToBatch
 {
-    public const PLANNED = 'planned';
-    public const DONE = 'done';
-
     /**
      * @param Addition|null $plan that is carried out with it
      *
@@ -32,7 +29,7 @@ final class AddToBatch
                 throw Refused::because('That plan was carried out already, or belongs to another batch.', 'plan');
             }
 
-            return $entry->add(new Addition(['batch_id' => $batch->id, 'plan_id' => $plan?->id, 'state' => $isDone ? self::DONE : self::PLANNED, 'what' => $what, 'amount' => $amount, 'unit' => $unit, 'rests_on' => [], 'at' => $entry->at, 'person_id' => $by->id]));
+            return $entry->add(new Addition(['batch_id' => $batch->id, 'plan_id' => $plan?->id, 'state' => $isDone ? Addition::DONE : Addition::PLANNED, 'what' => $what, 'amount' => $amount, 'unit' => $unit, 'rests_on' => [], 'at' => $entry->at, 'person_id' => $by->id]));
         });
     }
 }

@@ -7,6 +7,7 @@ namespace Rheacid\Actions\Products;
 use Rheacid\Models\LimitRow;
 use Rheacid\Models\Person;
 use Rheacid\Models\Product;
+use Rheacid\Products\NextVersion;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
@@ -24,7 +25,7 @@ final class ChangeProduct
      */
     public function __invoke(Person $by, IdempotencyKey $form, Product $product, array $values, array $limits, ?string $why): Product
     {
-        return Recording::once($by, $form, 'change a product', Product::class, static function (Entry $entry) use ($by, $product, $values, $limits, $why): Product {
+        return Recording::once($by, $form, 'change a product', Product::class, static function (Entry $entry) use ($product, $values, $limits, $why): Product {
             $newest = Product::query()->where('code', $product->code)->lockForUpdate()->max('version');
             if ($newest !== $product->version) {
                 throw Refused::because('Somebody has changed this product meanwhile: version ' . (is_numeric($newest) ? (int) $newest : '') . ' stands now. Look at it, then change that one; what you typed waits here.', 'product');
@@ -32,12 +33,8 @@ final class ChangeProduct
             if ($why === null) {
                 throw Refused::because('Write what was changed and why: it stands with the version for ever.', 'changed_because');
             }
-            $changed = $entry->add($product->replicate()->fill([...$values, 'version' => $product->version + 1, 'changed_because' => $why, 'at' => $entry->at, 'person_id' => $by->id]));
-            foreach ($limits as $limit) {
-                $entry->add($limit->replicate()->fill(['product_id' => $changed->id]));
-            }
 
-            return $changed;
+            return NextVersion::of($entry, $product, $values, $why, $limits);
         }, Right::Lead);
     }
 }

@@ -26,8 +26,10 @@ final class BatchController
         return view('batches.index', ['page' => $page->withQueryString(), 'lines' => $lines, 'state' => $state, 'search' => $search]);
     }
 
-    public function show(Batch $batch): View
+    public function show(Request $request, Batch $batch): View
     {
-        return view('batches.show', ['screen' => BatchScreen::of($batch)]);
+        $hours = static fn(string $field): ?float => is_numeric($request->query($field)) ? (float) $request->query($field) : null;
+
+        return view('batches.show', ['screen' => BatchScreen::of($batch, ['from' => $hours('from'), 'to' => $hours('to'), 'compares' => $request->query('compare') === '1'])]);
     }
 }

@@ -10,11 +10,14 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Rheacid\Actions\Products\ChangeProduct;
 use Rheacid\Actions\Products\TakeProduct;
+use Rheacid\Batches\Found;
 use Rheacid\Core\Products\Library;
 use Rheacid\Http\Bench;
 use Rheacid\Models\Product;
 use Rheacid\Products\Exchange;
 use Rheacid\Products\TypedLimits;
+use Rheacid\Products\TypedSampling;
+use Rheacid\Products\TypedSchools;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\View\ProductScreen;
 
@@ -66,8 +69,14 @@ final class ProductController
             'name' => ['required', 'string', 'max:120'],
             'expected_low_ph' => ['required', 'numeric', 'between:-2,16', 'lt:expected_high_ph'],
             'expected_high_ph' => ['required', 'numeric', 'between:-2,16'],
+            'method' => ['required', 'string', 'max:40'],
         ], ['lt' => 'It must lie below the upper end.', 'numeric' => 'A pH like 4.2 is accepted.']);
-        $changed = $change(Bench::person($request), IdempotencyKey::from($request), $product, $values, TypedLimits::from($request, $product), Bench::remark($request, 'changed_because'));
+        $changed = $change(Bench::person($request), IdempotencyKey::from($request), $product, [
+            ...array_diff_key($values, ['method' => true]),
+            'method_id' => Found::method((string) $values['method'])->id,
+            'sampling' => TypedSampling::from($request, $product),
+            'told' => TypedSchools::from($request, $product),
+        ], TypedLimits::from($request, $product), Bench::remark($request, 'changed_because'));
 
         return redirect()->route('products.show', $changed)->with('done', "Version $changed->version stands. Batches that have begun keep theirs.");
     }

@@ -5,50 +5,53 @@ declare(strict_types=1);
 namespace Rheacid\View\Figures;
 
 use Rheacid\Core\Limits\Applies;
-use Rheacid\Core\Limits\Forecast;
 use Rheacid\Core\Limits\LimitKind;
-use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Numbers;
 
-/** A batch's pH against hours since its start: readings with whiskers, walls that begin when a limit is due, the target band. */
+/** A batch against hours since its start: pH with whiskers, walls that begin when a limit is due, the target band, what was done, and other quantities beneath. */
 final readonly class SeriesChart
 {
-    public const HEIGHT = 330;
+    private const FOOT = 34;
+    private const TOP = 14;
+    private const PH_HEIGHT = 296;
+    private const STRIP = 62;
 
     public Scale $hours;
     public Scale $ph;
+    public int $height;
 
-    /**
-     * @param list<array{hours: float, value: float, u: float, trusted: bool}> $readings
-     * @param list<ProductLimit> $limits those that concern the batch
-     */
-    public function __construct(public array $readings, private array $limits, public float $nowHours, private ?Forecast $forecast = null, public int $width = Width::WIDE)
+    public function __construct(public SeriesFacts $facts, public int $width = Width::WIDE)
     {
-        $times = [...array_column($readings, 'hours'), $nowHours, 24.0];
-        foreach ($limits as $limit) {
-            if ($limit->applies === Applies::WithinHours) {
-                $times[] = (float) $limit->hours * 1.12;
-            }
-        }
-        $this->hours = new Scale(0, max($times) * 1.04, 52, $width - 12);
+        $this->height = self::PH_HEIGHT + self::STRIP * count($facts->strips) + self::FOOT;
+        [$from, $to] = $facts->range ?? [0.0, max([...array_column($facts->readings, 'hours'), $facts->nowHours, 24.0, ...array_map(static fn(array $one): float => 1.12 * ($one['from'] ?? 0.0), $facts->limits)]) * 1.04];
+        $this->hours = new Scale($from, $to, 52, $width - 12);
         $values = [4.6];
-        foreach ($readings as $reading) {
+        foreach ($facts->readings as $reading) {
             array_push($values, $reading['value'] - $reading['u'], $reading['value'] + $reading['u']);
         }
-        foreach ($limits as $limit) {
+        foreach ($facts->limits as ['limit' => $limit]) {
             array_push($values, ...array_filter([$limit->limit->low, $limit->limit->high], is_float(...)));
         }
-        $this->ph = new Scale(floor(min($values) * 2 - 0.2) / 2, ceil(max($values) * 2 + 0.2) / 2, self::HEIGHT - 34, 14);
+        foreach ($facts->band as $earlier) {
+            array_push($values, $earlier['low'], $earlier['high']);
+        }
+        $this->ph = new Scale(floor(min($values) * 2 - 0.2) / 2, ceil(max($values) * 2 + 0.2) / 2, self::PH_HEIGHT, self::TOP);
     }
 
     public function narrow(): self
     {
-        return new self($this->readings, $this->limits, $this->nowHours, $this->forecast, Width::NARROW);
+        return new self($this->facts, Width::NARROW);
+    }
+
+    /** Where the pH part ends. */
+    public function bottom(): float
+    {
+        return self::PH_HEIGHT;
     }
 
     public function line(): string
     {
-        return $this->readings === [] ? '' : 'M' . implode(' L', array_map(fn(array $reading): string => $this->hours->at($reading['hours']) . ' ' . $this->ph->at($reading['value']), $this->readings));
+        return $this->path(array_map(static fn(array $reading): array => [$reading['hours'], $reading['value']], $this->facts->readings), $this->ph);
     }
 
     /**
@@ -59,11 +62,10 @@ final readonly class SeriesChart
     public function walls(): array
     {
         $walls = [];
-        foreach ($this->limits as $timed) {
-            if (!$timed->limit->kind->binds() || $timed->limit->high === null || $timed->since !== ProductLimit::START || !in_array($timed->applies, [Applies::Always, Applies::WithinHours], true)) {
+        foreach ($this->facts->limits as ['limit' => $timed, 'from' => $from]) {
+            if (!$timed->limit->kind->binds() || $timed->limit->high === null || $from === null || $from > $this->hours->high) {
                 continue;
             }
-            $from = $timed->applies === Applies::Always ? 0.0 : (float) $timed->hours;
             $x = $this->hours->within($from);
             $top = $this->ph->at($this->ph->high);
             $walls[] = [
@@ -71,8 +73,8 @@ final readonly class SeriesChart
                 'y' => $top,
                 'width' => max(0.0, $this->width - 12 - $x),
                 'height' => $this->ph->at($timed->limit->high) - $top,
-                'due' => $this->nowHours >= $from,
-                'label' => 'limit ' . $timed->limit->written() . ($from > 0 ? sprintf(' from day %s on', Numbers::plain(round($from / 24, 1))) : ''),
+                'due' => $this->facts->nowHours >= $from,
+                'label' => 'limit ' . $timed->limit->written() . ($timed->applies === Applies::WithinHours ? sprintf(' from day %s on', Numbers::plain(round($from / 24, 1))) : ''),
             ];
         }
 
@@ -86,25 +88,26 @@ final readonly class SeriesChart
      */
     public function ahead(): ?array
     {
-        $last = $this->readings[count($this->readings) - 1] ?? null;
-        $eta = $this->forecast?->etaH;
-        if ($last === null || $this->forecast === null || $eta === null || $eta <= $last['hours']) {
+        $last = $this->facts->readings[count($this->facts->readings) - 1] ?? null;
+        $forecast = $this->facts->forecast;
+        $eta = $forecast?->etaH;
+        if ($last === null || $forecast === null || $eta === null || $eta <= $last['hours']) {
             return null;
         }
         $at = fn(float $hours, float $ph): string => $this->hours->within($hours) . ' ' . $this->ph->at($ph);
         $from = 'M' . $at($last['hours'], $last['value']);
-        [$low, $high] = [$this->forecast->lowH, $this->forecast->highH];
+        [$low, $high] = [$forecast->lowH, $forecast->highH];
 
         return [
-            'cone' => $low === null || $high === null ? null : sprintf('%s L%s H%s Z', $from, $at(max($low, $last['hours']), $this->forecast->goal), $this->hours->within($high)),
-            'line' => sprintf('%s L%s', $from, $at($eta, $this->forecast->goal)),
+            'cone' => $low === null || $high === null ? null : sprintf('%s L%s H%s Z', $from, $at(max($low, $last['hours']), $forecast->goal), $this->hours->within($high)),
+            'line' => sprintf('%s L%s', $from, $at($eta, $forecast->goal)),
         ];
     }
 
     /** @return array{y: float, height: float, label: string}|null */
     public function target(): ?array
     {
-        foreach ($this->limits as $timed) {
+        foreach ($this->facts->limits as ['limit' => $timed]) {
             if ($timed->limit->kind === LimitKind::Target && $timed->limit->low !== null && $timed->limit->high !== null) {
                 $y = $this->ph->at($timed->limit->high);
 
@@ -115,11 +118,68 @@ final readonly class SeriesChart
         return null;
     }
 
-    /** @return list<array{x: float, label: string}> */
-    public function days(): array
+    /** @return array{area: string, median: string}|null between which quartiles earlier batches ran */
+    public function earlier(): ?array
     {
-        $every = max(1, (int) ceil($this->hours->high / 24 / ($this->width / 90)));
+        $band = array_values(array_filter($this->facts->band, fn(array $one): bool => $one['at'] >= $this->hours->low && $one['at'] <= $this->hours->high));
+        if (count($band) < 2) {
+            return null;
+        }
+        $edge = static fn(string $edge): array => array_map(static fn(array $one): array => [$one['at'], $one[$edge]], $band);
+
+        return ['area' => $this->path([...$edge('high'), ...array_reverse($edge('low'))], $this->ph) . ' Z', 'median' => $this->path($edge('median'), $this->ph)];
+    }
+
+    /** @return list<array{x: float, label: string, y: float}> what was done, each lower than the one that it would cross */
+    public function marks(): array
+    {
+        $marks = [];
+        $row = 0;
+        $last = -INF;
+        foreach ($this->facts->marks as $mark) {
+            if ($mark['hours'] < $this->hours->low || $mark['hours'] > $this->hours->high) {
+                continue;
+            }
+            $x = $this->hours->at($mark['hours']);
+            $row = $x - $last < 130 ? ($row + 1) % 3 : 0;
+            $last = $x;
+            $marks[] = ['x' => $x, 'label' => $mark['label'], 'y' => self::PH_HEIGHT - 10.0 - 15 * $row];
+        }
+
+        return $marks;
+    }
+
+    /** @return list<array{label: string, y: float, path: string, dots: list<array{float, float}>, low: string, high: string}> */
+    public function strips(): array
+    {
+        $strips = [];
+        foreach ($this->facts->strips as $i => $strip) {
+            $points = array_values(array_filter($strip['points'], fn(array $point): bool => $point[0] >= $this->hours->low && $point[0] <= $this->hours->high));
+            $y = (float) (self::PH_HEIGHT + self::STRIP * $i);
+            $values = $points === [] ? [0.0] : array_column($points, 1);
+            $spread = max(max($values) - min($values), 1e-6);
+            $scale = new Scale(min($values) - 0.05 * $spread, max($values) + 0.05 * $spread, $y + self::STRIP - 6, $y + 24);
+            $strips[] = ['label' => $strip['label'], 'y' => $y, 'path' => $this->path($points, $scale), 'dots' => count($points) > 60 ? [] : array_map(fn(array $point): array => [$this->hours->at($point[0]), $scale->at($point[1])], $points), 'low' => $points === [] ? '' : Numbers::plain(round(min($values), 2)), 'high' => $points === [] ? '' : Numbers::plain(round(max($values), 2))];
+        }
+
+        return $strips;
+    }
+
+    /** @return list<array{x: float, label: string}> days, or hours where less than two days are looked at */
+    public function times(): array
+    {
+        $span = $this->hours->high - $this->hours->low;
+        if ($span < 48) {
+            return array_map(fn(float $hours): array => ['x' => $this->hours->at($hours), 'label' => Numbers::plain($hours) . ' h'], $this->hours->ticks($this->hours->step((int) ($this->width / 90))));
+        }
+        $every = max(1, (int) ceil($span / 24 / ($this->width / 90)));
 
         return array_map(fn(float $hours): array => ['x' => $this->hours->at($hours), 'label' => 'day ' . round($hours / 24)], $this->hours->ticks(24 * $every));
+    }
+
+    /** @param list<array{float, float}> $points */
+    private function path(array $points, Scale $scale): string
+    {
+        return $points === [] ? '' : 'M' . implode(' L', array_map(fn(array $point): string => $this->hours->at($point[0]) . ' ' . $scale->at($point[1]), $points));
     }
 }

@@ -9,7 +9,7 @@
     <p class="verdict answer"><x-state :is="$decided ? 'idle' : 'fail'">{{ $decided ? 'Decided.' : 'Open.' }}</x-state> <span>{{ $deviation->what }} @unless ($decided)<b>{{ $deviation->is_missed_in_time ? 'Hold it: no later value mends a missed deadline.' : 'Hold it, then do what stands below.' }}</b>@endunless</span></p>
     <h2>What to do</h2>
     <p>{{ $limit?->if_violated ?: 'Nothing is written with this limit. Hold the batch, find the cause, and let a lead decide.' }}</p>
-    <p class="soft">Measure a fresh sample with a second verified instrument. Differ by more than 0.1 pH: a third reads it; nobody repeats until one passes. Smell and look may condemn, never clear.</p>
+    <p class="soft">Measure a fresh sample with a second verified instrument. Differ by more than {{ Rheacid\Core\Limits\SecondInstrument::DIFFER_PH }} pH: a third reads it; nobody repeats until one passes. Smell and look may condemn, never clear.</p>
     <h2>What was done</h2>
     <table class="stack">
         @forelse ($deviation->actions as $action)

@@ -1,5 +1,6 @@
 @use(Rheacid\Core\Numbers)
 @use(Rheacid\Core\Words\LimitWords)
+@use(Rheacid\Core\Words\SamplingWords)
 @use(Rheacid\Core\Limits\BatchState)
 @use(Rheacid\SiteClock)
 @php($batch = $screen->batch)
@@ -10,7 +11,21 @@
         <p class="verdict"><x-state :is="$screen->outlook['sign']">{{ $screen->outlook['words'] }}</x-state></p>
     @endif
     @include('batches.open')
-    <x-series-chart :figure="$screen->chart" />
+    <div id="series">
+        <x-series-chart :figure="$screen->chart" />
+        @if ($screen->lens->compares)<p class="note">{{ $screen->chart->earlier() ? 'Shaded: where the middle half of the last batches of this product ran; dashed: their median.' : 'Fewer than three earlier batches of this product were read so far: nothing to compare with.' }}</p>@endif
+        <p class="looks" aria-label="Look at another part of its time">
+            @foreach ($screen->lens->links() as $words => $query)<a href="{{ route('batches.show', [$batch, ...$query]) }}" hx-get="{{ route('batches.show', [$batch, ...$query]) }}" hx-select="#series" hx-target="#series" hx-swap="outerHTML">{{ $words }}</a>@endforeach
+            @php($other = route('batches.show', [$batch, ...$screen->lens->comparing(!$screen->lens->compares)]))
+            <a href="{{ $other }}" hx-get="{{ $other }}" hx-select="#series" hx-target="#series" hx-swap="outerHTML">{{ $screen->lens->compares ? 'Without earlier batches' : 'With earlier batches' }}</a>
+        </p>
+    </div>
+    @if ($screen->sampling !== [] && $batch->state()->isLive())
+        <h2>Sampling plan</h2>
+        <table class="stack">
+            @foreach ($screen->sampling as $one)<tr><td><b>{{ SamplingWords::what($one->line) }}</b>, {{ SamplingWords::when($one->line) }}</td><td class="soft">{{ $one->line->count > 1 ? $one->line->count . ': ' : '' }}{{ $one->line->where }}</td><td><x-state :is="$one->isMissing ? 'care' : ($one->lastHours === null ? 'idle' : 'met')">{{ SamplingWords::state($one) }}</x-state></td></tr>@endforeach
+        </table>
+    @endif
     <h2>Readings</h2>
     <table class="stack">
         <thead><tr><th>Drawn</th><th>Value</th><th>Nearest binding limit</th><th>Sample</th><th>Decision</th><th></th></tr></thead>

@@ -13,6 +13,7 @@
             <x-field name="name" label="Name" :value="$product->name" maxlength="120" />
             <x-field name="expected_low_ph" label="Usually from pH" :value="$product->expected_low_ph" inputmode="decimal" />
             <x-field name="expected_high_ph" label="up to pH" :value="$product->expected_high_ph" inputmode="decimal" />
+            <x-field name="method" label="Measured by"><select class="form-select" id="f-method" name="method">@foreach ($screen->methods as $one)<option value="{{ $one->code }}" @selected(old('method', $product->method->code) === $one->code)>{{ $one->name }} ({{ $one->code }})</option>@endforeach</select></x-field>
             <x-field name="changed_because" label="What is changed, and why" help="stands with the version for ever" maxlength="400" class="wide" />
         </div>
         @foreach ([...array_map(static fn($limit): array => [(string) $limit->id, $limit], $screen->limits), ...array_map(static fn(string $key): array => [$key, null], Rheacid\Products\TypedLimits::blank())] as [$key, $limit])
@@ -36,6 +37,7 @@
                 </div>
             </details>
         @endforeach
+        @include('products.sampling')
     </form>
     @else
         <p class="what">A lead does this. What was recorded can be read.</p>

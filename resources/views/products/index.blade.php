@@ -20,6 +20,7 @@
         @if (Gate::allows('lead'))
             <p><a href="{{ route('products.import') }}">Take one from a file</a></p>
         @endif
+        <p><a href="{{ route('methods') }}">Methods by which they are measured</a></p>
         <p class="note">Not legal advice. A process authority and your local codes outrank it.</p>
     </x-slot>
 </x-house>

@@ -1,4 +1,5 @@
 @use(Rheacid\Core\Words\LimitWords)
+@use(Rheacid\Core\Words\SamplingWords)
 @php($product = $screen->product)
 <x-house :title="$product->name" room="Batches">
     <p class="what">Version {{ $product->version }}{{ $product->at ? ', ' . Rheacid\SiteClock::full($product->at) : '' }}{{ $screen->by ? ', by ' . $screen->by->name : '' }}{{ $product->changed_because ? ': ' . $product->changed_because : '' }}</p>
@@ -18,6 +19,11 @@
             <tr><td colspan="4" class="soft">No limit. Nothing of this product is judged.</td></tr>
         @endforelse
     </table>
+    <h2>Sampling plan</h2>
+    <table class="stack">
+        <thead><tr><th>What</th><th>When</th><th>How many</th><th>Where</th></tr></thead>
+        @forelse ($product->samplingPlan()->lines as $line)<tr><td>{{ SamplingWords::what($line) }}</td><td>{{ SamplingWords::when($line) }}</td><td>{{ $line->count }}</td><td>{{ $line->where }}</td></tr>@empty<tr><td colspan="4" class="soft">Nothing is asked for.</td></tr>@endforelse
+    </table>
     @if (($product->told['asked'] ?? []) !== [])<h2>Asked of a person</h2><ul class="steps">@foreach ($product->told['asked'] as $one)<li>{{ $one }}</li>@endforeach</ul>@endif
     <x-slot:act>
         <a href="{{ route('products.export', $product) }}">As JSON</a>
@@ -27,9 +33,9 @@
     <x-slot:evidence>
         <h2>Versions</h2>
         <dl>@foreach ($screen->versions as $version)<dt><a href="{{ route('products.show', $version) }}">Version {{ $version->version }}</a></dt><dd>{{ $version->changed_because ?? 'as furnished' }}</dd>@endforeach</dl>
-        <h2>{{ $product->method->name }}</h2>
+        <h2><a href="{{ route('methods.show', $product->method) }}">{{ $product->method->name }}</a></h2>
         <ul class="steps">@foreach ($product->method->steps as $step)<li>{{ $step }}</li>@endforeach</ul>
-        @foreach ($product->told['schools'] ?? [] as $school)<h2>{{ $school['topic'] }}</h2><dl>@foreach ($school['options'] as $option)<dt>{{ $option['name'] }}</dt><dd>{{ $option['why'] }}</dd>@endforeach</dl>@endforeach
+        @foreach (Rheacid\Products\TypedSchools::of($product) as $school)<h2>{{ $school['topic'] }}</h2><dl>@foreach ($school['options'] as $option)<dt>{{ $option['name'] }}@if ($school['chosen'] === $option['name']) <b>(chosen here)</b>@endif</dt><dd>{{ $option['why'] }}</dd>@endforeach</dl>@endforeach
         @if ($product->caution)<p class="caution">{{ $product->caution }}</p>@endif
         <p class="note">Not legal advice: check with your authority. Where one is required, a licensed process authority decides.</p>
     </x-slot>

@@ -24,10 +24,12 @@ use Rheacid\View\Figures\HistoryChart;
 use Rheacid\View\Figures\ResponseLine;
 use Rheacid\View\Figures\Scale;
 use Rheacid\View\Figures\SeriesChart;
+use Rheacid\View\Figures\SeriesFacts;
 use Rheacid\View\Figures\SettlingTrace;
 use Rheacid\View\Figures\Spark;
 use Rheacid\View\Figures\Wall;
 use Rheacid\View\Figures\Width;
+use Rheacid\View\Lens;
 use Tests\Core\CalibrationFitTest;
 
 /** The geometry of the drawings, worked out apart from the templates that draw them. */
@@ -144,13 +146,36 @@ final class FiguresTest extends TestCase
     {
         $limits = [new ProductLimit(self::critical(6.0), Applies::Always), new ProductLimit(self::critical(4.6), Applies::WithinHours, 168), new ProductLimit(self::critical(4.6), Applies::Equilibrium)];
         $readings = [['hours' => 0.5, 'value' => 5.7, 'u' => 0.07, 'trusted' => true], ['hours' => 140.0, 'value' => 4.47, 'u' => 0.07, 'trusted' => true]];
-        [$before, $after] = [new SeriesChart($readings, $limits, 142.0), new SeriesChart($readings, $limits, 170.0)];
+        $due = array_map(static fn(ProductLimit $limit): array => ['limit' => $limit, 'from' => match ($limit->applies) {
+            Applies::Always => 0.0, Applies::WithinHours => $limit->hours, default => null,
+        }], $limits);
+        [$before, $after] = [new SeriesChart(new SeriesFacts($readings, $due, 142.0)), new SeriesChart(new SeriesFacts($readings, $due, 170.0))];
 
         self::assertSame([[true, false], [true, true]], [array_column($before->walls(), 'due'), array_column($after->walls(), 'due')]);
         self::assertSame($before->hours->at(168.0), $before->walls()[1]['x']);
         self::assertSame('limit ≤ 4.6 from day 7 on', $before->walls()[1]['label']);
         self::assertNotSame('', $before->line());
-        self::assertSame('', (new SeriesChart([], $limits, 1.0))->line());
+        self::assertSame('', (new SeriesChart(new SeriesFacts([], $due, 1.0)))->line());
+    }
+
+    public function test_looked_at_nearer_the_batch_chart_shows_hours_and_only_what_happened_then(): void
+    {
+        $band = array_map(static fn(int $hours): array => ['at' => (float) $hours, 'low' => 4.4, 'median' => 4.6, 'high' => 4.9], range(0, 60, 6));
+        $facts
+            /** @param array{float, float}|null $range */
+            = static fn(?array $range): SeriesFacts => new SeriesFacts([], [], 60.0, null, $range, [['hours' => 2.0, 'label' => 'pitched'], ['hours' => 30.0, 'label' => '+ 2 L vinegar'], ['hours' => 31.0, 'label' => 'packed']], [['label' => 'temperature', 'points' => [[1.0, 20.0], [30.0, 24.0]]]], $band);
+        [$whole, $near] = [new SeriesChart($facts()), new SeriesChart($facts(24.0, 36.0))];
+
+        self::assertSame([['pitched', '+ 2 L vinegar', 'packed'], ['+ 2 L vinegar', 'packed']], [array_column($whole->marks(), 'label'), array_column($near->marks(), 'label')]);
+        self::assertNotSame($whole->marks()[1]['y'], $whole->marks()[2]['y'], 'labels do not cross');
+        self::assertSame(['day 0', '24 h'], [$whole->times()[0]['label'], $near->times()[0]['label']]);
+        self::assertSame([['20', '24'], ['24', '24']], [[$whole->strips()[0]['low'], $whole->strips()[0]['high']], [$near->strips()[0]['low'], $near->strips()[0]['high']]]);
+        self::assertNotNull($near->earlier());
+        self::assertNull((new SeriesChart(new SeriesFacts([], [], 60.0, null, [61.0, 70.0], band: $band)))->earlier());
+
+        $lens = Lens::on(60.0, ['from' => 24.0, 'to' => 36.0, 'compares' => true]);
+        self::assertSame(['from' => '30', 'to' => '36', 'compare' => '1'], $lens->links()['Nearer']);
+        self::assertNull(Lens::on(60.0, ['from' => 36.0, 'to' => 24.0, 'compares' => false])->range, 'the wrong way round shows the whole');
     }
 
     public function test_the_budget_bar_gathers_what_is_too_small_to_see(): void

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Controllers;
+
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Rheacid\Actions\Methods\ChangeMethod;
+use Rheacid\Actions\Methods\TakeMethod;
+use Rheacid\Core\Measuring\StandardMethods;
+use Rheacid\Http\Bench;
+use Rheacid\Http\Requests\MethodRequest;
+use Rheacid\Models\Method;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\View\MethodScreen;
+
+/** How each kind of sample is measured: the site's own methods, and the standard ones that they begin from. */
+final class MethodController
+{
+    private const SHOWN = 100;
+
+    public function index(): View
+    {
+        $own = Method::newest(self::SHOWN);
+
+        return view('methods.index', ['own' => $own, 'standard' => array_filter(StandardMethods::all(), static fn(array $method): bool => !$own->contains('code', $method['code']))]);
+    }
+
+    public function standard(string $standard): View
+    {
+        return view('methods.show', ['screen' => MethodScreen::standard($standard)]);
+    }
+
+    public function take(Request $request, string $standard, TakeMethod $take): RedirectResponse
+    {
+        $method = $take(Bench::person($request), IdempotencyKey::from($request), $standard);
+
+        return redirect()->route('methods.show', $method)->with('done', "$method->name is among your methods. A product is measured by it once its page says so.");
+    }
+
+    public function show(Method $method): View
+    {
+        return view('methods.show', ['screen' => MethodScreen::of($method)]);
+    }
+
+    public function edit(Method $method): View
+    {
+        return view('methods.edit', ['screen' => MethodScreen::of($method)]);
+    }
+
+    public function update(MethodRequest $request, Method $method, ChangeMethod $change): RedirectResponse
+    {
+        $changed = $change(Bench::person($request), IdempotencyKey::from($request), $method, $request->values(), Bench::remark($request, 'changed_because'));
+
+        return redirect()->route('methods.show', $changed)->with('done', "Version $changed->version stands, and its products follow it. Batches that have begun keep theirs.");
+    }
+}

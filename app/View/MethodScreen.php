@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\View;
+
+use Illuminate\Database\Eloquent\Collection;
+use Rheacid\Core\Measuring\StandardMethods;
+use Rheacid\Models\Method;
+use Rheacid\Models\Product;
+
+/** What the pages of a method show. */
+final readonly class MethodScreen
+{
+    private const VERSIONS = 12;
+
+    /**
+     * @param bool $isOwn false for a standard method that nobody has taken
+     * @param Collection<int, Method> $versions the newest first
+     * @param Collection<int, Product> $products that are measured by it now
+     */
+    private function __construct(public Method $method, public bool $isOwn, public Collection $versions, public Collection $products, public bool $isNewest) {}
+
+    public static function of(Method $method): self
+    {
+        $versions = $method->versions(self::VERSIONS);
+
+        return new self($method, true, $versions, Product::measuredBy($method), $versions->first()?->is($method) === true);
+    }
+
+    public static function standard(string $code): self
+    {
+        return new self(new Method(StandardMethods::all()[$code] ?? abort(404)), false, new Collection(), new Collection(), true);
+    }
+
+    /** @return list<array{string, string}> what it asks, each with its number */
+    public function rules(): array
+    {
+        $method = $this->method;
+        $celsius = static fn(float $low, float $high): string => sprintf('%s–%s °C', self::number($low), self::number($high));
+        $rows = [
+            ['Kind of sample', $method->matrix?->words() ?? 'not said'],
+            ['Temperature of the sample', $celsius($method->low_c, $method->high_c)],
+        ];
+        foreach ($method->stage_temperatures as $stage => $ends) {
+            if (is_array($ends)) {
+                $rows[] = [\Rheacid\Core\Limits\Stage::from((string) $stage)->words(), $celsius((float) $ends[0], (float) $ends[1])];
+            }
+        }
+
+        return [
+            ...$rows,
+            ['Portions of one place', sprintf('%d, one more where they differ by over %s pH', $method->portions, self::number($method->agree_within_ph))],
+            ['Places', implode(', ', $method->places)],
+            ['All of them are needed', $method->neededPlaces() === [] ? 'no, one will do' : implode(', ', $method->neededPlaces())],
+            ['Dilution', $method->dilution ?? 'none'],
+            ['Stands still for', "$method->settle_window_s s"],
+            ['What the kind of sample adds to U', sprintf('at most %s pH', self::number($method->matrix_bound_ph))],
+        ];
+    }
+
+    private static function number(float $value): string
+    {
+        return \Rheacid\Core\Numbers::plain($value);
+    }
+}
