@@ -161,9 +161,7 @@ final class FiguresTest extends TestCase
     public function test_looked_at_nearer_the_batch_chart_shows_hours_and_only_what_happened_then(): void
     {
         $band = array_map(static fn(int $hours): array => ['at' => (float) $hours, 'low' => 4.4, 'median' => 4.6, 'high' => 4.9], range(0, 60, 6));
-        $facts
-            /** @param array{float, float}|null $range */
-            = static fn(?array $range): SeriesFacts => new SeriesFacts([], [], 60.0, null, $range, [['hours' => 2.0, 'label' => 'pitched'], ['hours' => 30.0, 'label' => '+ 2 L vinegar'], ['hours' => 31.0, 'label' => 'packed']], [['label' => 'temperature', 'points' => [[1.0, 20.0], [30.0, 24.0]]]], $band);
+        $facts = static fn(float ...$range): SeriesFacts => new SeriesFacts([], [], 60.0, null, count($range) === 2 ? [array_values($range)[0], array_values($range)[1]] : null, [['hours' => 2.0, 'label' => 'pitched'], ['hours' => 30.0, 'label' => '+ 2 L vinegar'], ['hours' => 31.0, 'label' => 'packed']], [['label' => 'temperature', 'points' => [[1.0, 20.0], [30.0, 24.0]]]], $band);
         [$whole, $near] = [new SeriesChart($facts()), new SeriesChart($facts(24.0, 36.0))];
 
         self::assertSame([['pitched', '+ 2 L vinegar', 'packed'], ['+ 2 L vinegar', 'packed']], [array_column($whole->marks(), 'label'), array_column($near->marks(), 'label')]);
