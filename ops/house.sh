@@ -15,6 +15,7 @@ is_root() { [ "$(id -u)" = 0 ]; }
 # instance NAME WEB_PORT DATABASE_PORT: which of the houses on this machine is meant (demo, test, pictures).
 instance() {
     INSTANCE=$1 WEB_PORT=$2 DATABASE_PORT=$3
+    MAIL_PORT=${RHEACID_MAIL_PORT:-$((DATABASE_PORT + 100))}
     HOME_DIR=$ROOT/var/$INSTANCE
     ENV_FILE=$HOME_DIR/.env
     export RHEACID_HOME=$HOME_DIR
@@ -118,9 +119,12 @@ TEXT
     fi
     # Ports and addresses may change from one start to the next; secrets stay.
     sed -i '/^\(APP_URL\|APP_ENV\|BCRYPT_ROUNDS\|CLOCK_FILE\|DB_PORT\|APP_[A-Z]*_CACHE\)=/d' "$ENV_FILE"
+    # A mail server that was named keeps its port.
+    [ -n "$(env_value MAIL_HOST)" ] || sed -i '/^MAIL_PORT=/d' "$ENV_FILE"
     {
         echo "APP_URL=http://127.0.0.1:$WEB_PORT"
         echo "DB_PORT=$DATABASE_PORT"
+        [ -n "$(env_value MAIL_HOST)" ] || echo "MAIL_PORT=$MAIL_PORT"
         printf '%s\n' "$@"
         local cache
         for cache in SERVICES PACKAGES CONFIG ROUTES EVENTS; do echo "APP_${cache}_CACHE=$HOME_DIR/cache/${cache,,}.php"; done
@@ -214,5 +218,21 @@ start_scheduler() {
     echo $! > "$HOME_DIR/run/scheduler.pid"
 }
 
-stop_web() { stop_one scheduler TERM; stop_one nginx QUIT; stop_one php-fpm QUIT; }
+# Where letters go while the settings name no mail server: a directory of this instance.
+start_mailbox() {
+    [ -z "$(env_value MAIL_HOST)" ] || return 0
+    mkdir -p "$HOME_DIR/mail"
+    [ ${#RUN_AS[@]} = 0 ] || chown $SERVICE_USER: "$HOME_DIR/mail"
+    need_free_port "$MAIL_PORT" RHEACID_MAIL_PORT
+    (exec "${RUN_AS[@]}" php "$ROOT/ops/mailbox.php" "$MAIL_PORT" "$HOME_DIR/mail" > "$HOME_DIR/log/mailbox.log" 2>&1 9>&- 8>&- < /dev/null) &
+    echo $! > "$HOME_DIR/run/mailbox.pid"
+}
+
+# Sends the letters that wait.
+start_queue() {
+    (exec "${RUN_AS[@]}" php "$ROOT/artisan" queue:work --sleep=2 --tries=5 --backoff=60 > "$HOME_DIR/log/queue.log" 2>&1 9>&- 8>&- < /dev/null) &
+    echo $! > "$HOME_DIR/run/queue.pid"
+}
+
+stop_web() { stop_one queue TERM; stop_one mailbox TERM; stop_one scheduler TERM; stop_one nginx QUIT; stop_one php-fpm QUIT; }
 stop_all() { stop_web; stop_one mariadb TERM; }

@@ -39,6 +39,7 @@ use Rheacid\Http\Controllers\TodayController;
 use Rheacid\Http\Controllers\UpController;
 use Rheacid\Http\Controllers\VerificationController;
 use Rheacid\Http\Controllers\VerifyController;
+use Rheacid\Http\Controllers\YourselfController;
 use Rheacid\Http\Middleware\Confirms;
 use Rheacid\Http\Middleware\SignsOutIdle;
 
@@ -69,6 +70,8 @@ Route::middleware('guest')->group(static function (): void {
 
 Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void {
     Route::post('sign-out', [SignInController::class, 'destroy'])->name('sign-out');
+    Route::get('yourself', [YourselfController::class, 'show'])->name('yourself');
+    Route::post('yourself', [YourselfController::class, 'update'])->middleware('can:record')->name('yourself.update');
     Route::get('hands', [HandsController::class, 'index'])->name('hands');
     Route::get('hands/{person}', [HandsController::class, 'create'])->name('hands.create');
     Route::post('hands/{person}', [HandsController::class, 'store'])->middleware('throttle:hands')->name('hands.store');

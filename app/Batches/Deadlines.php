@@ -36,6 +36,7 @@ final class Deadlines
                 $begun->addSeconds((int) round(3600 * (float) $limit->hours)),
                 $isMet,
                 $isMet ? null : self::forecast($batch, $limit, $begun, $course),
+                (float) $limit->hours,
             );
         }
         usort($deadlines, static fn(DeadlineFacts $a, DeadlineFacts $b): int => $a->at <=> $b->at);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Board;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Core\Limits\DeadlineWarning;
 use Rheacid\Core\Limits\Forecast;
 use Rheacid\Core\Limits\LimitKind;
 
@@ -15,6 +16,13 @@ final readonly class DeadlineFacts
      * @param string $written the limit: pH ≤ 4.6
      * @param bool $isMet by a trusted occasion that was drawn in time
      * @param Forecast|null $forecast null where there is none to tell
+     * @param float $hours that the limit gives from its step on
      */
-    public function __construct(public string $name, public LimitKind $kind, public string $written, public CarbonImmutable $at, public bool $isMet, public ?Forecast $forecast) {}
+    public function __construct(public string $name, public LimitKind $kind, public string $written, public CarbonImmutable $at, public bool $isMet, public ?Forecast $forecast, public float $hours) {}
+
+    /** @return list<DeadlineWarning> what is to be warned of now */
+    public function warnings(CarbonImmutable $now): array
+    {
+        return $this->isMet ? [] : DeadlineWarning::of($now->diffInSeconds($this->at) / 3600, $this->hours, $this->forecast?->verdict);
+    }
 }

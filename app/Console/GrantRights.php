@@ -21,6 +21,9 @@ final class GrantRights extends Command
     /** Work in hand, how people sign in, what follows from the records, and the simulated world: not records. */
     private const CHANGEABLE = ['calibration_runs', 'measurement_drafts', 'credentials', 'board', 'bench_cups', 'bench_electrodes', 'bench_thermometers'];
 
+    /** The queue: what was done is gone from it. */
+    private const PASSING = ['jobs', 'failed_jobs'];
+
     public function handle(): int
     {
         $owner = DB::connection('owner');
@@ -29,6 +32,7 @@ final class GrantRights extends Command
             $rights = match (true) {
                 $table === 'migrations' => 'SELECT',
                 in_array($table, self::CHANGEABLE, true) => 'SELECT, INSERT, UPDATE',
+                in_array($table, self::PASSING, true) => 'SELECT, INSERT, UPDATE, DELETE',
                 default => 'SELECT, INSERT',
             };
             $owner->statement("GRANT $rights ON `$table` TO $account");

@@ -6,17 +6,18 @@ namespace Rheacid\Console;
 
 use Illuminate\Console\Command;
 use Rheacid\Actions\Batches\RecordMissedDeadlines;
+use Rheacid\Actions\Batches\WarnOfDeadlines;
 
-/** Looks once a minute whether a deadline has passed that nobody read for. */
+/** Looks once a minute whether a deadline has passed that nobody read for, or draws near. */
 final class WatchDeadlines extends Command
 {
     protected $signature = 'rheacid:deadlines';
 
-    protected $description = 'Record deadlines that passed unread; those that bind hold their batch';
+    protected $description = 'Record deadlines that passed unread, those that bind hold their batch; warn of those that are at risk or near';
 
-    public function handle(RecordMissedDeadlines $record): int
+    public function handle(RecordMissedDeadlines $record, WarnOfDeadlines $warn): int
     {
-        $this->line($record() . ' recorded.');
+        $this->line(sprintf('%d recorded, %d warned of.', $record(), $warn()));
 
         return self::SUCCESS;
     }

@@ -12,6 +12,14 @@ final class People
 {
     private const MOST = 100;
 
+    /** @return list<string> where those who work here want to be warned */
+    public static function addresses(): array
+    {
+        $people = Person::query()->with('credential')->whereHas('credential', static fn($credential) => $credential->whereNotNull('email'))->orderBy('name')->limit(self::MOST)->get()->filter(static fn(Person $person): bool => $person->enabled);
+
+        return array_values(array_unique($people->map(static fn(Person $person): string => (string) $person->credential?->email)->all()));
+    }
+
     /** @return Collection<int, Person> those who can change hands by a PIN, by name */
     public static function withPin(): Collection
     {

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Rheacid\Today;
 
 use Carbon\CarbonImmutable;
+use Carbon\CarbonInterface;
 use Rheacid\Board\BatchLine;
 use Rheacid\Board\DeadlineFacts;
 use Rheacid\Board\PairLine;
 use Rheacid\Core\Care\Priority;
 use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Limits\DeadlineWarning;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Words\ForecastWords;
 use Rheacid\SiteClock;
@@ -84,6 +86,17 @@ final class BatchTasks
             $deadline->forecast === null => null,
             default => ForecastWords::sentence($deadline->forecast, static fn(float $hours): string => SiteClock::short($batch->since->addSeconds((int) round($hours * 3600)))),
         };
+    }
+
+    /** What is warned of, in one line. */
+    public static function warned(BatchLine $batch, DeadlineFacts $deadline, DeadlineWarning $warning): string
+    {
+        $outlook = self::outlook($batch, $deadline);
+
+        return rtrim(self::due($deadline) . match ($warning) {
+            DeadlineWarning::AtRisk => ' is at risk',
+            DeadlineWarning::Soon => sprintf(' is not met yet, %s left', CarbonImmutable::now()->diffForHumans($deadline->at, syntax: CarbonInterface::DIFF_ABSOLUTE, parts: 2)),
+        } . ($outlook === null ? '' : ": $outlook"), '.') . '.';
     }
 
     private static function last(BatchLine $batch): string

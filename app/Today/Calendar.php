@@ -25,10 +25,14 @@ final class Calendar
                 'DTSTAMP' => CarbonImmutable::now()->utc(),
                 'SUMMARY' => $one->what,
                 'URL' => $one->url,
+                ...($one->note === null ? [] : ['DESCRIPTION' => $one->note]),
             ]);
             assert($event instanceof Component);
             foreach (self::when($one) as $name => [$value, $parameters]) {
                 $event->add($name, $value, $parameters);
+            }
+            if ($one->warnHours !== null) {
+                $event->add('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => $one->what, 'TRIGGER' => '-PT' . round($one->warnHours * 60) . 'M']);
             }
         }
 

@@ -8,6 +8,7 @@ use Carbon\CarbonImmutable;
 use Rheacid\Board\Lines;
 use Rheacid\Core\Care\CareSchedule;
 use Rheacid\Core\Care\PairState;
+use Rheacid\Core\Limits\DeadlineWarning;
 use Rheacid\Core\Words\CareWords;
 
 /** What falls due in the days ahead: calibrations, care, checks, bottles, and the deadlines of batches. */
@@ -76,7 +77,7 @@ final class Week
         foreach ($plan->batches() as $batch) {
             foreach ($batch->deadlines() as $deadline) {
                 if (!$deadline->isMet) {
-                    $due[] = new DueDate($deadline->at, "$batch->code: $deadline->written is due", route('batches.show', $batch->id));
+                    $due[] = new DueDate($deadline->at, "$batch->code: $deadline->written is due", route('batches.show', $batch->id), warnHours: DeadlineWarning::leadHours($deadline->hours), note: in_array(DeadlineWarning::AtRisk, $deadline->warnings(CarbonImmutable::now()), true) ? 'at risk as it was read last' : null);
                 }
             }
         }

@@ -76,6 +76,15 @@ document.addEventListener('change', (event) => {
     if (event.target.matches('[data-submits]')) event.target.form.requestSubmit();
 });
 
+// A long file: what is going on, and that the page may be left once it is sent.
+document.addEventListener('submit', (event) => {
+    const status = event.target.querySelector('[data-sending]');
+    const size = event.target.querySelector('[type=file]')?.files?.[0]?.size ?? 0;
+    if (!status || size < 200_000) return;
+    status.hidden = false;
+    setTimeout(() => { status.querySelector('span').textContent = 'Reading and judging it. You can leave this page: it is kept all the same.'; }, 1500);
+});
+
 document.querySelectorAll('[data-scripted]').forEach((element) => element.removeAttribute('hidden'));
 listenToSwitches();
 keepWhatIsTyped();

@@ -7,6 +7,7 @@ namespace Tests\Core;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Contradiction;
+use Rheacid\Core\Limits\DeadlineWarning;
 use Rheacid\Core\Limits\Forecast;
 use Rheacid\Core\Limits\ForecastModel;
 use Rheacid\Core\Limits\ForecastVerdict;
@@ -102,5 +103,15 @@ final class ForecastTest extends TestCase
     private static function ferment(array $hours): array
     {
         return array_map(static fn(int $at): array => [(float) $at, 3.8 + 1.9 / (1 + exp(($at - 40) / 12))], $hours);
+    }
+
+    public function test_a_deadline_is_warned_of_when_it_is_at_risk_and_when_a_quarter_of_its_time_is_left(): void
+    {
+        self::assertSame([], DeadlineWarning::of(25.0, 168.0, ForecastVerdict::OnTrack));
+        self::assertSame([DeadlineWarning::AtRisk], DeadlineWarning::of(25.0, 168.0, ForecastVerdict::AtRisk));
+        self::assertSame([DeadlineWarning::AtRisk, DeadlineWarning::Soon], DeadlineWarning::of(24.0, 168.0, ForecastVerdict::Late), 'a day at most');
+        self::assertSame([DeadlineWarning::Soon], DeadlineWarning::of(2.0, 4.0, null), 'two hours at least');
+        self::assertSame([[], [DeadlineWarning::Soon]], [DeadlineWarning::of(6.1, 24.0, null), DeadlineWarning::of(6.0, 24.0, null)]);
+        self::assertSame([], DeadlineWarning::of(0.0, 24.0, ForecastVerdict::Late), 'too late for a warning');
     }
 }

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Batches;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
 use Rheacid\Batches\Life;
 use Rheacid\Board\BatchLine;
 use Rheacid\Board\DeadlineFacts;
 use Rheacid\Board\Lines;
+use Rheacid\Board\Part;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Deviation;
@@ -30,9 +32,14 @@ final class RecordMissedDeadlines
             return 0;
         }
         $recorded = 0;
+        $known = null;
         foreach (Lines::everyBatch() as $line) {
             foreach ($line->deadlines() as $deadline) {
-                if (!$deadline->isMet && $deadline->at->isPast() && !self::isKnown($line, $deadline)) {
+                if ($deadline->isMet || !$deadline->at->isPast()) {
+                    continue;
+                }
+                $known ??= self::known();
+                if (!isset($known["$line->id\0$deadline->name"])) {
                     $this->record($site, $line, $deadline);
                     $recorded++;
                 }
@@ -42,10 +49,16 @@ final class RecordMissedDeadlines
         return $recorded;
     }
 
-    /** Whether a reading after the deadline, or the site before, has said so already. */
-    private static function isKnown(BatchLine $line, DeadlineFacts $deadline): bool
+    /** @return array<string, true> of live batches, what a reading after the deadline, or the site before, has said already */
+    private static function known(): array
     {
-        return Deviation::query()->where('batch_id', $line->id)->where('limit_name', $deadline->name)->where('is_missed_in_time', true)->exists();
+        $known = [];
+        $said = DB::table('deviations')->join('board', static fn($on) => $on->on('board.thing_id', '=', 'deviations.batch_id')->where('board.part', Part::Batch->value)->where('board.is_live', true))->where('is_missed_in_time', true);
+        foreach ($said->get(['batch_id', 'limit_name']) as $row) {
+            $known["$row->batch_id\0$row->limit_name"] = true;
+        }
+
+        return $known;
     }
 
     private function record(Person $site, BatchLine $line, DeadlineFacts $deadline): void

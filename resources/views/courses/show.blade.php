@@ -31,6 +31,7 @@
                 <x-field name="course" label="Or typed" class="wide" help="one point a line, like 2026-11-25 08:00; 24.5"><textarea class="form-control" id="f-course" name="course" rows="4">{{ is_string(old('course')) ? old('course') : '' }}</textarea></x-field>
                 <label class="form-check wide"><input class="form-check-input" type="checkbox" name="complete" value="1" @checked(old('complete'))> the record is complete: nothing more will follow</label>
             </div>
+            <p class="sending" role="status" hidden data-sending><progress aria-label="reading the file"></progress> <span>Sending the file.</span></p>
         </form>
         <x-slot:act><a href="{{ route('batches.show', $batch) }}">To batch {{ $batch->code }}</a><button class="do" form="course" data-primary>Keep it <kbd>Enter</kbd></button></x-slot>
     @endif

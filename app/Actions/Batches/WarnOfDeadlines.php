@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Batches;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Mail;
+use Rheacid\Board\BatchLine;
+use Rheacid\Board\DeadlineFacts;
+use Rheacid\Board\Lines;
+use Rheacid\Core\Limits\DeadlineWarning;
+use Rheacid\Guard\People;
+use Rheacid\Mail\DeadlineLetter;
+use Rheacid\Models\Person;
+use Rheacid\Models\Site;
+use Rheacid\Models\Warning;
+use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Recording;
+use Rheacid\Today\BatchTasks;
+
+/** Warns of deadlines while something can still be done: once for each reason, by letter to whoever gave an address. */
+final class WarnOfDeadlines
+{
+    /** @return int how many warnings were given */
+    public function __invoke(): int
+    {
+        $site = Site::current()?->person;
+        if ($site === null) {
+            return 0;
+        }
+        $given = 0;
+        $known = null;
+        foreach (Lines::everyBatch() as $line) {
+            foreach ($line->deadlines() as $deadline) {
+                foreach ($deadline->warnings(CarbonImmutable::now()) as $warning) {
+                    $known ??= self::known();
+                    if (!isset($known[self::key($line->id, $deadline->name, $warning, $deadline->at)])) {
+                        self::give($site, $line, $deadline, $warning);
+                        $given++;
+                    }
+                }
+            }
+        }
+
+        return $given;
+    }
+
+    /** @return array<string, true> warnings of deadlines that still lie ahead */
+    private static function known(): array
+    {
+        $known = [];
+        foreach (DB::table('warnings')->where('due_at', '>', CarbonImmutable::now()->format('Y-m-d H:i:s.v'))->get(['batch_id', 'limit_name', 'warning', 'due_at']) as $row) {
+            $known[self::key((int) $row->batch_id, (string) $row->limit_name, DeadlineWarning::from((string) $row->warning), CarbonImmutable::parse((string) $row->due_at, 'UTC'))] = true;
+        }
+
+        return $known;
+    }
+
+    private static function key(int $batch, string $limit, DeadlineWarning $warning, CarbonImmutable $due): string
+    {
+        return implode("\0", [$batch, $limit, $warning->value, $due->getTimestamp()]);
+    }
+
+    private static function give(Person $site, BatchLine $line, DeadlineFacts $deadline, DeadlineWarning $warning): void
+    {
+        Recording::once($site, IdempotencyKey::own(), 'warn of a deadline', Warning::class, static function (Entry $entry) use ($site, $line, $deadline, $warning): Warning {
+            $words = BatchTasks::warned($line, $deadline, $warning);
+            $given = $entry->add(new Warning(['batch_id' => $line->id, 'limit_name' => $deadline->name, 'warning' => $warning, 'due_at' => $deadline->at, 'words' => mb_strimwidth($words, 0, 400, '…'), 'at' => $entry->at, 'person_id' => $site->id]));
+            // The letters stand in the queue with the record, or neither does.
+            foreach (People::addresses() as $address) {
+                Mail::to($address)->queue(new DeadlineLetter($line->code, $line->product, $line->vessel, $words, route('batches.show', $line->id)));
+            }
+
+            return $given;
+        });
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Controllers;
+
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Rheacid\Actions\Site\SetAddress;
+use Rheacid\Http\Bench;
+
+/** What a person keeps here of their own: where warnings go. */
+final class YourselfController
+{
+    public function show(Request $request): View
+    {
+        return view('auth.yourself', ['address' => Bench::person($request)->credential?->email]);
+    }
+
+    public function update(Request $request, SetAddress $set): RedirectResponse
+    {
+        $request->validate(['email' => ['nullable', 'string', 'max:200', 'email:rfc']], ['email' => 'An address like name@site.example is accepted; leave it empty for no letters.']);
+        $address = $request->filled('email') ? $request->string('email')->trim()->toString() : null;
+        $set(Bench::person($request), $address);
+
+        return redirect()->route('yourself')->with('done', $address === null ? 'No letters are sent to you.' : "Warnings of deadlines go to $address.");
+    }
+}

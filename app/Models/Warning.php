@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Core\Limits\DeadlineWarning;
+use Rheacid\Records\Kept;
+
+/**
+ * That a deadline was warned of, once for each reason.
+ *
+ * @property-read Batch $batch
+ */
+final class Warning extends Model
+{
+    use Kept;
+
+    protected $casts = ['warning' => DeadlineWarning::class, 'due_at' => 'datetime', 'at' => 'datetime'];
+
+    /** @return BelongsTo<Batch, $this> */
+    public function batch(): BelongsTo
+    {
+        return $this->belongsTo(Batch::class);
+    }
+}

@@ -1,0 +1,18 @@
+<x-house :title="auth()->user()->name" room="Hands">
+    <p class="what">{{ $address ? 'Warnings of deadlines go to you by letter.' : 'No letters are sent to you.' }}</p>
+    @if (Gate::allows('record'))
+        <form id="yourself" method="post" action="{{ route('yourself.update') }}">
+            @csrf
+            <div class="fields"><x-field name="email" label="Your address for warnings" :value="$address" type="email" autocomplete="email" maxlength="200" help="empty: no letters" class="wide" /></div>
+        </form>
+        <x-slot:act><a href="{{ route('hands') }}">Change hands</a><button class="do" form="yourself" data-primary>Keep it <kbd>Enter</kbd></button></x-slot>
+    @else
+        <x-slot:act><a class="do" href="{{ route('hands') }}" data-primary>Change hands <kbd>Enter</kbd></a></x-slot>
+    @endif
+    <x-slot:evidence>
+        <h2>When a letter comes</h2>
+        <p>Once when the readings of a batch no longer let expect that a deadline is met, and once when a quarter of its time is left (two hours at least, a day at most).</p>
+        <p>The same is on Today, and in the calendar file there.</p>
+        <p class="note">An address is no record: it is sealed nowhere, and gone when you take it back.</p>
+    </x-slot>
+</x-house>
