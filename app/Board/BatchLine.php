@@ -8,10 +8,14 @@ use Carbon\CarbonImmutable;
 use Rheacid\Batches\Deadlines;
 use Rheacid\Batches\Series;
 use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Limits\Conformity;
+use Rheacid\Core\Limits\ForecastVerdict;
+use Rheacid\Core\Limits\Urgency;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Measure\DecisionLines;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Decision;
+use Rheacid\Models\LimitOutcome;
 
 /** A batch on the board. */
 final readonly class BatchLine
@@ -22,6 +26,7 @@ final readonly class BatchLine
      * @param string|null $advice what to do about it
      * @param float|null $spare distance to the nearest binding limit that is due, beyond the uncertainty
      * @param array<int, array<string, mixed>> $deadlines packed DeadlineFacts, soonest first
+     * @param Conformity|null $newest the worst that the newest decision says of a binding limit
      */
     public function __construct(
         public int $id,
@@ -47,7 +52,15 @@ final readonly class BatchLine
         public ?string $advice,
         public ?float $spare,
         public array $deadlines,
+        public ?Conformity $newest,
     ) {}
+
+    public function urgency(): Urgency
+    {
+        $open = array_filter($this->deadlines(), static fn(DeadlineFacts $one): bool => !$one->isMet);
+
+        return Urgency::of($this->state ?? BatchState::Planned, $this->newest, $this->readAt !== null, array_filter($open, static fn(DeadlineFacts $one): bool => $one->at->isPast()) !== [], array_values(array_filter(array_map(static fn(DeadlineFacts $one): ?ForecastVerdict => $one->forecast?->verdict, $open))));
+    }
 
     public static function work(int $id): self
     {
@@ -79,6 +92,7 @@ final readonly class BatchLine
             $lines?->advice,
             $decision === null ? null : self::spare($decision),
             array_map(Facts::pack(...), Deadlines::of($batch)),
+            $decision === null ? null : self::worst($decision),
         );
     }
 
@@ -98,6 +112,13 @@ final readonly class BatchLine
         }
 
         return null;
+    }
+
+    private static function worst(Decision $decision): ?Conformity
+    {
+        $said = $decision->outcomes->filter(static fn(LimitOutcome $one): bool => $one->kind->binds())->map(static fn(LimitOutcome $one): Conformity => $one->outcome);
+
+        return $said->contains(Conformity::Outside) ? Conformity::Outside : ($said->contains(Conformity::Inconclusive) ? Conformity::Inconclusive : $said->first());
     }
 
     /** Distance to the nearest binding limit, beyond the uncertainty. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Board;
 
 use Illuminate\Support\Facades\DB;
+use Rheacid\Core\Limits\Urgency;
 
 /**
  * What Today, the rail and the lists say: a row for each pair, thermometer, bottle and batch, worked out in the transaction
@@ -91,6 +92,7 @@ final class Board
             'is_live' => $line->isLive,
             'state' => $line->state?->value,
             'since' => $line->since->utc()->format('Y-m-d H:i:s.v'),
+            ...($line instanceof BatchLine ? ['urgency' => $line->urgency()->value, 'spare' => max(-Urgency::FAR, min(Urgency::FAR, $line->spare ?? Urgency::FAR))] : []),
             'facts' => json_encode(Facts::pack($line), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
         ]], ['part', 'thing_id']);
     }

@@ -39,10 +39,10 @@ final class Lines
         return self::read(BottleLine::class, $kinds === [] ? $query : $query->whereIn('state', array_column($kinds, 'value')));
     }
 
-    /** @return list<BatchLine> running and held, the oldest first */
+    /** @return list<BatchLine> running and held, the worst first */
     public static function batches(): array
     {
-        return self::read(BatchLine::class, self::live(Part::Batch)->orderBy('since')->orderBy('thing_id'));
+        return self::read(BatchLine::class, self::worstFirst(self::live(Part::Batch)));
     }
 
     /** @return \Generator<int, BatchLine> every one that is running or held, in pieces: for what the site watches, not for a page */
@@ -54,24 +54,21 @@ final class Lines
     }
 
     /**
-     * @return array{CursorPaginator<int, \stdClass>, list<BatchLine>} a page of all batches, the newest first, and the lines that stand on it: on the first one those that are held stand before all
+     * @return array{CursorPaginator<int, \stdClass>, list<BatchLine>} a page of all batches, the worst first, those that are gone last, and the lines that stand on it
      */
     public static function batchPage(?BatchState $state, string $search): array
     {
-        $query = self::of(Part::Batch)->orderByDesc('since')->orderByDesc('thing_id');
+        $query = self::worstFirst(self::of(Part::Batch));
         if ($state !== null) {
             $query->where('state', $state->value);
-        } elseif ($search === '') {
-            $query->where('state', '<>', BatchState::Held->value);
         }
         if ($search !== '') {
             $query->where('code', 'like', addcslashes($search, '%_\\') . '%');
         }
         $page = $query->cursorPaginate(self::PAGE);
         assert($page instanceof CursorPaginator);
-        $held = $state === null && $search === '' && $page->onFirstPage() ? self::read(BatchLine::class, self::of(Part::Batch)->where('state', BatchState::Held->value)->orderByDesc('since')) : [];
 
-        return [$page, [...$held, ...array_map(static fn(\stdClass $row): BatchLine => Facts::unpack(BatchLine::class, is_string($row->facts) ? $row->facts : ''), array_values($page->items()))]];
+        return [$page, array_map(static fn(\stdClass $row): BatchLine => Facts::unpack(BatchLine::class, is_string($row->facts) ? $row->facts : ''), array_values($page->items()))];
     }
 
     public static function batch(int $id): BatchLine
@@ -87,6 +84,11 @@ final class Lines
     public static function thermometer(int $id): ThermometerLine
     {
         return self::read(ThermometerLine::class, self::of(Part::Thermometer)->where('thing_id', $id))[0] ?? ThermometerLine::work($id);
+    }
+
+    private static function worstFirst(Builder $query): Builder
+    {
+        return $query->orderBy('urgency')->orderBy('spare')->orderByDesc('since')->orderByDesc('thing_id');
     }
 
     private static function of(Part $part): Builder

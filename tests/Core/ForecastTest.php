@@ -7,10 +7,13 @@ namespace Tests\Core;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Contradiction;
+use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\DeadlineWarning;
 use Rheacid\Core\Limits\Forecast;
 use Rheacid\Core\Limits\ForecastModel;
 use Rheacid\Core\Limits\ForecastVerdict;
+use Rheacid\Core\Limits\Urgency;
 use Rheacid\Core\Words\ForecastWords;
 
 final class ForecastTest extends TestCase
@@ -113,5 +116,23 @@ final class ForecastTest extends TestCase
         self::assertSame([DeadlineWarning::Soon], DeadlineWarning::of(2.0, 4.0, null), 'two hours at least');
         self::assertSame([[], [DeadlineWarning::Soon]], [DeadlineWarning::of(6.1, 24.0, null), DeadlineWarning::of(6.0, 24.0, null)]);
         self::assertSame([], DeadlineWarning::of(0.0, 24.0, ForecastVerdict::Late), 'too late for a warning');
+    }
+
+    public function test_the_worst_batch_stands_first(): void
+    {
+        $of = static fn(BatchState $state, ?Conformity $newest = null, bool $isRead = true, bool $isLate = false, ForecastVerdict ...$forecasts): Urgency => Urgency::of($state, $newest, $isRead, $isLate, array_values($forecasts));
+
+        $order = [
+            $of(BatchState::Held, Conformity::Inside),
+            $of(BatchState::Running, Conformity::Inside, isLate: true),
+            $of(BatchState::Running, Conformity::Inside, true, false, ForecastVerdict::OnTrack, ForecastVerdict::AtRisk),
+            $of(BatchState::Running, Conformity::Inconclusive),
+            $of(BatchState::Running, isRead: false),
+            $of(BatchState::Running, Conformity::Inside, true, false, ForecastVerdict::OnTrack),
+            $of(BatchState::Planned),
+            $of(BatchState::Released, Conformity::Outside),
+        ];
+        self::assertSame(Urgency::cases(), $order);
+        self::assertSame(Urgency::Broken, $of(BatchState::Running, Conformity::Outside));
     }
 }

@@ -138,7 +138,7 @@ final class TodayTest extends BenchTestCase
         $line = DayLine::of($this->plan());
         $lanes = array_column($line->lanes, null, 'code');
 
-        self::assertSame(['E-07', 'E-05', 'E-09', 'E-11', 'T-05', 'T-07', 'T-08', 'T-11', 'CS-0409', 'CS-0417', 'CS-0421'], array_keys($lanes));
+        self::assertSame(['E-07', 'E-05', 'E-09', 'E-11', 'T-05', 'T-07', 'T-08', 'T-11', 'CS-0409', 'CS-0421', 'CS-0417'], array_keys($lanes));
         self::assertSame(['soak', 'plan'], array_column($lanes['E-09']['boxes'], 'kind'));
         self::assertSame('out of its soak 11:12, then calibrate', $lanes['E-09']['boxes'][1]['label']);
         self::assertSame('pH ≤ 4.6 was due 19 Nov 09:20', $lanes['CS-0409']['deadline']['label'] ?? null);
