@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Courses;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Core\Courses\StretchDoubt;
 use Rheacid\Models\Course;
 use Rheacid\Models\CoursePart;
 use Rheacid\Models\Verification;
@@ -50,13 +51,7 @@ final readonly class Record
     {
         $check = Verification::query()->with('outcome')->find($part->verification_id);
 
-        return match (true) {
-            $check === null => 'its thermometer was never checked',
-            $check->toCore()->isFailed() => 'its thermometer failed its check',
-            CarbonImmutable::instance($check->due_at)->lessThan($part->at) => 'the check of its thermometer was overdue',
-            !$check->covers($highestC) => sprintf('no check of its thermometer covers %s °C', round($highestC, 1)),
-            default => null,
-        };
+        return StretchDoubt::of($check?->toCore()->isFailed(), $check?->due_at, $part->at, $check?->covers($highestC) === true)?->words($highestC);
     }
 
     /** @return non-empty-list<array{float, float}> on the clock of a batch, in hours */

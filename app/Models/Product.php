@@ -56,6 +56,12 @@ final class Product extends Model
         return array_values(array_unique(array_filter($this->limits->pluck('condition')->all(), is_string(...))));
     }
 
+    /** @return list<string> */
+    public function cautions(): array
+    {
+        return array_values(array_filter((array) ($this->told['cautions'] ?? [$this->caution]), is_string(...)));
+    }
+
     /** @return list<string> steps that its limits count their hours from, besides the start */
     public function steps(): array
     {

@@ -26,6 +26,8 @@ final class ProductFile
 {
     public const FORM = 'rheacid-product-1';
 
+    private const LONGEST_CAUTION = 400;
+
     /** As long as what is kept of them. */
     private const LENGTHS = ['name' => 120, 'since' => 40, 'condition' => 200, 'meaning' => 400, 'if_violated' => 400, 'source' => 200];
 
@@ -46,6 +48,11 @@ final class ProductFile
             throw $in->refusal('code', 'Small letters, digits and hyphens are accepted, 40 at most.');
         }
         self::ensureShort($in, ['name' => 120, 'family' => 40, 'description' => 400]);
+        foreach ($in->has('cautions') ? $in->texts('cautions') : [] as $i => $caution) {
+            if (mb_strlen($caution) > self::LONGEST_CAUTION) {
+                throw $in->refusal("cautions[$i]", 'It is too long: ' . self::LONGEST_CAUTION . ' signs are accepted.');
+            }
+        }
         [$low, $high] = $in->numbers('expected_ph');
         $names = [];
         $limits = [];

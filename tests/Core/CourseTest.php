@@ -10,6 +10,7 @@ use Rheacid\Core\Courses\CourseDoesNotCover;
 use Rheacid\Core\Courses\DegreeHours;
 use Rheacid\Core\Courses\DegreeHoursVerdict;
 use Rheacid\Core\Courses\HeatHold;
+use Rheacid\Core\Courses\StretchDoubt;
 use Rheacid\Core\TimesNotIncreasing;
 
 /** Records of temperature against their limits. */
@@ -57,6 +58,17 @@ final class CourseTest extends TestCase
         self::assertSame(20.0, self::decidedAt([[20.0, 5.2], [30.0, 5.29]], 0.05), 'a later one need only not exceed it');
         self::assertSame(30.0, self::decidedAt([[20.0, 5.2], [25.0, 5.4], [30.0, 5.2]]), 'reopened');
         self::assertSame(DegreeHoursVerdict::Running, DegreeHours::of(self::flat(80.0, 40))->verdict);
+    }
+
+    public function test_a_stretch_whose_thermometer_was_not_vouched_for_proves_nothing(): void
+    {
+        [$before, $at, $after] = array_map(static fn(string $day): \DateTimeImmutable => new \DateTimeImmutable($day), ['2026-11-20', '2026-11-21', '2026-11-22']);
+
+        self::assertNull(StretchDoubt::of(false, $at, $at, true));
+        self::assertSame(
+            [StretchDoubt::NeverChecked, StretchDoubt::CheckFailed, StretchDoubt::CheckOverdue, StretchDoubt::NotCovered],
+            [StretchDoubt::of(null, null, $at, true), StretchDoubt::of(true, $after, $at, true), StretchDoubt::of(false, $before, $at, true), StretchDoubt::of(false, $after, $at, false)],
+        );
     }
 
     public function test_a_silence_counts_at_the_higher_end_and_the_uncertainty_on_top(): void

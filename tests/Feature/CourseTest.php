@@ -64,6 +64,17 @@ final class CourseTest extends BenchTestCase
         self::assertSame([MissingReason::NotProven], $this->missing());
     }
 
+    public function test_one_stretch_that_is_not_vouched_for_leaves_the_whole_record_unproven(): void
+    {
+        $this->sends($this->warm(29.0, 2))->assertSessionHasNoErrors();
+        $this->sends($this->warm(22.0, 44, from: 2.5))->assertSessionHasNoErrors();
+        $this->calibrate();
+        $this->vouch();
+        $this->measure([5.1, 5.1], batch: 'SA-0001');
+
+        self::assertSame([Conformity::Inconclusive, 'no check of its thermometer covers 28.6 °C'], [$this->finding()->verdict, $this->finding()->answer['distrust']]);
+    }
+
     /** @return iterable<string, array{string, string}> */
     public static function refused(): iterable
     {

@@ -35,7 +35,7 @@ final class TakeProduct
                 'method_id' => $method->id,
                 'expected_low_ph' => $from->expectedPh[0],
                 'expected_high_ph' => $from->expectedPh[1],
-                'caution' => mb_strimwidth(implode(' ', $from->cautions), 0, 400, '…'),
+                'caution' => $from->cautions[0] ?? null,
                 'family' => $from->family,
                 'description' => $from->description,
                 'changed_because' => $isFromFile ? 'taken from a file' : 'taken from the library',

@@ -32,7 +32,7 @@
         <x-slot:evidence>
             <h2>Its limits</h2>
             <dl>@foreach ($product->limits as $row)<dt>{{ $row->name }}: {{ Rheacid\Core\Words\LimitWords::written($row->toCore()) }}</dt><dd>{{ Rheacid\Core\Words\LimitWords::kind($row->kind) }}{{ $row->hours === null ? '' : ', within ' . Rheacid\Core\Numbers::plain($row->hours) . ' h of ' . ($row->since === 'start' ? 'the start' : $row->since) }}</dd>@endforeach</dl>
-            @if ($product->caution)<p class="caution">{{ $product->caution }}</p>@endif
+            @foreach ($product->cautions() as $caution)<p class="caution">{{ $caution }}</p>@endforeach
             <p class="note">Not legal advice: check with your authority. Where one is required, a licensed process authority decides.</p>
         </x-slot>
     @endif

@@ -52,6 +52,6 @@
         <ul class="steps">@foreach ($batch->product->method->steps as $step)<li>{{ $step }}</li>@endforeach</ul>
         <p class="caution">Hot samples scald and crack glass: let them cool first. Follow your site’s rules and local codes.</p>
         <p class="note">Never an electrode in a vessel: draw a sample, measure it, throw it away. Look at the glass before and after.</p>
-        @if ($batch->product->caution)<p class="note">{{ $batch->product->caution }}</p>@endif
+        @foreach ($batch->product->cautions() as $caution)<p class="note">{{ $caution }}</p>@endforeach
     </x-slot>
 </x-house>

@@ -36,7 +36,7 @@
         <h2><a href="{{ route('methods.show', $product->method) }}">{{ $product->method->name }}</a></h2>
         <ul class="steps">@foreach ($product->method->steps as $step)<li>{{ $step }}</li>@endforeach</ul>
         @foreach (Rheacid\Products\TypedSchools::of($product) as $school)<h2>{{ $school['topic'] }}</h2><dl>@foreach ($school['options'] as $option)<dt>{{ $option['name'] }}@if ($school['chosen'] === $option['name']) <b>(chosen here)</b>@endif</dt><dd>{{ $option['why'] }}</dd>@endforeach</dl>@endforeach
-        @if ($product->caution)<p class="caution">{{ $product->caution }}</p>@endif
+        @foreach ($product->cautions() as $caution)<p class="caution">{{ $caution }}</p>@endforeach
         <p class="note">Not legal advice: check with your authority. Where one is required, a licensed process authority decides.</p>
     </x-slot>
 </x-house>
