@@ -41,7 +41,7 @@ final readonly class BatchScreen
     /**
      * @param CursorPaginator<int, Decision> $page
      * @param list<array{decision: Decision, measurements: list<Measurement>, distance: string, sign: string, word: string}> $rows of the page, the newest first
-     * @param array{sign: string, words: string}|null $outlook of the deadline that comes next
+     * @param array{sign: string, words: string, isPast: bool}|null $outlook of the deadline that comes next
      * @param array{sign: string, head: string, tail: string, advice: string|null} $answer the worst that is true, and what to do
      * @param list<SamplingState> $sampling what is missing first
      */
@@ -75,7 +75,7 @@ final readonly class BatchScreen
     }
 
     /**
-     * @param array{sign: string, words: string}|null $outlook
+     * @param array{sign: string, words: string, isPast: bool}|null $outlook
      *
      * @return array{sign: string, head: string, tail: string, advice: string|null}
      */
@@ -88,7 +88,12 @@ final readonly class BatchScreen
             return ['sign' => self::sign($batch->state()), 'head' => ucfirst($batch->state()->value), 'tail' => (string) $batch->newestEvent?->reason, 'advice' => null];
         }
         $said = array_values(array_filter([
-            $outlook === null ? null : ['sign' => $outlook['sign'], 'head' => $outlook['sign'] === 'met' ? 'On its way' : 'In doubt', 'tail' => $outlook['words'], 'advice' => $outlook['sign'] === 'met' ? null : 'Measure again, warm it, extend the time or acidify while the clock still runs.'],
+            match (true) {
+                $outlook === null => null,
+                $outlook['isPast'] => ['sign' => 'fail', 'head' => 'Missed in time', 'tail' => $outlook['words'], 'advice' => 'Hold it: no later value mends that. A lead decides.'],
+                $outlook['sign'] === 'met' => ['sign' => 'met', 'head' => 'On its way', 'tail' => $outlook['words'], 'advice' => null],
+                default => ['sign' => $outlook['sign'], 'head' => 'In doubt', 'tail' => $outlook['words'], 'advice' => 'Measure again, warm it, extend the time or acidify while the clock still runs.'],
+            },
             $line->word === null ? ['sign' => 'idle', 'head' => 'No reading yet', 'tail' => '', 'advice' => 'Measure the first portion.'] : ['sign' => (string) $line->sign, 'head' => $line->word, 'tail' => (string) $line->detail, 'advice' => $line->advice],
         ]));
         usort($said, static fn(array $a, array $b): int => DecisionLines::RANK[$a['sign']] <=> DecisionLines::RANK[$b['sign']]);
@@ -177,13 +182,14 @@ final readonly class BatchScreen
         return array_values(array_filter($batch->product->judgedBy(), static fn(ProductLimit $limit): bool => $limit->measurand === Measurand::Ph->value && ($limit->condition === null || ($answers[$limit->condition] ?? false))));
     }
 
-    /** @return array{sign: string, words: string}|null */
+    /** @return array{sign: string, words: string, isPast: bool}|null */
     private static function outlook(BatchLine $line, DeadlineFacts $next): ?array
     {
         $words = BatchTasks::outlook($line, $next);
         if ($words === null) {
             return null;
         }
-        return ['sign' => BatchTasks::sign($next), 'words' => BatchTasks::due($next) . ': ' . $words];
+
+        return ['sign' => BatchTasks::sign($next), 'words' => BatchTasks::due($next) . ': ' . $words, 'isPast' => $next->at->isPast()];
     }
 }

@@ -42,7 +42,7 @@ final class SamplingWords
     private static function span(float $hours): string
     {
         return match (true) {
-            $hours < 1 => max(1, (int) round($hours * 60)) . ' min',
+            $hours < 0.99 => max(1, (int) round($hours * 60)) . ' min',
             $hours < 48 => Numbers::plain(round($hours, $hours < 10 ? 1 : 0)) . ' h',
             default => Numbers::plain(round($hours / 24, 1)) . ' days',
         };
