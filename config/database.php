@@ -12,6 +12,8 @@ $rheacid = [
     'strict' => true,
     'timezone' => '+00:00',
     // Emulated prepares save a round trip a query; values still come back typed.
+    // Who has waited for a lock must see what was decided meanwhile, not what stood when the transaction began.
+    'isolation_level' => 'READ COMMITTED',
     'options' => [PDO::ATTR_TIMEOUT => 5, PDO::ATTR_EMULATE_PREPARES => true],
 ];
 

@@ -15,6 +15,7 @@ use Rheacid\Core\Numbers;
 use Rheacid\Models\Batch;
 use Rheacid\Models\CourseFinding;
 use Rheacid\Models\LimitRow;
+use Rheacid\Models\MeasurementDraft;
 
 /** Whether a batch may go out, as its records stand now. */
 final readonly class Outlet
@@ -28,6 +29,10 @@ final readonly class Outlet
         $open = Life::open($batch->id)->count();
         if ($open > 0) {
             $blocks[] = $open === 1 ? 'One deviation is not decided about.' : "$open deviations are not decided about.";
+        }
+        $measuring = MeasurementDraft::query()->with('holder')->whereNotNull('open_pair_id')->whereRelation('sample.occasion', 'batch_id', $batch->id)->first();
+        if ($measuring !== null) {
+            $blocks[] = "{$measuring->holder->name} is measuring it now: wait until that is recorded or left.";
         }
         if (Life::awaitsReading($batch)) {
             $blocks[] = 'Something was added, and it was not read since: measure it again once it is mixed in.';

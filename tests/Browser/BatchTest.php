@@ -35,6 +35,11 @@ final class BatchTest extends BrowserTestCase
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/batches/$batch->id")->sees('Held.')->taps('What to do')->sees('second verified instrument')->fills('Done', 'acid added, stirred')->taps('Keep what was done')->sees('What was done is on record.');
         self::assertStringNotContainsString('Decide so', $oda->page(), 'a checker is not offered it');
 
+        $this->calibrate(electrode: 'E-05');
+        $this->vouch(electrode: 'E-05');
+        $this->measure([6.2, 6.2], electrode: 'E-05');
+        $oda->opens("/batches/$batch->id")->sees('Two instruments differ by more than 0.1 pH: read it with a third.');
+
         $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens('/deviations/' . Deviation::query()->sole()->id)->sees('acid added, stirred')->fills('Why', 'measured again within the hour')->taps('Decide so')->sees('nothing is chosen beforehand')->chooses('disposition', 'go-on')->taps('Decide so')->sees('Go on with it.');
         $sela->taps('To batch')->sees('What it may go out on')->taps('Let it go on')->fills('Why', 'decided')->browser->executeScript("document.querySelector('#move button[value=running]').click()");
         $sela->sees('is running.');

@@ -5,7 +5,13 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Rheacid\Actions\Batches\ReleaseBatch;
+use Rheacid\Batches\Outlet;
+use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Limits\Stage;
 use Rheacid\Models\CareEvent;
+use Rheacid\Models\MeasurementDraft;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\LedgerCheck;
@@ -52,6 +58,34 @@ final class ParallelTest extends BenchTestCase
         self::assertSame(1, count(array_filter($statuses, static fn(int $status): bool => $status === 0)), 'the others were told who holds it');
         self::assertSame(1, DB::table('calibration_runs')->whereNotNull('open_pair_id')->count());
         self::assertNull(LedgerCheck::run()['difference']);
+    }
+
+    public function test_of_a_release_and_a_sample_that_is_drawn_at_once_one_comes_first_and_the_other_is_told(): void
+    {
+        $batch = $this->batch();
+        $this->actingAs($this->people['checker'])->post("/batches/$batch->id/answers", ['condition' => $batch->product->asks()[0], 'answer' => 'no', 'form' => (string) Str::uuid()])->assertSessionHasNoErrors();
+        foreach ([0, 79_200] as $later) {
+            $this->wait($later);
+            $this->calibrate();
+            $this->vouch();
+            $this->measure([3.9, 3.9], Stage::Finished);
+        }
+
+        $statuses = $this->together(function (int $writer): void {
+            $writer % 2 === 0 ? $this->begin() : (new ReleaseBatch())($this->people['lead'], IdempotencyKey::own(), $this->batch(), null);
+        });
+
+        self::assertSame(1, count(array_filter($statuses, static fn(int $status): bool => $status === 0)));
+        self::assertSame($this->batch()->state() === BatchState::Released ? 0 : 1, MeasurementDraft::query()->whereNotNull('open_pair_id')->count());
+        self::assertNull(LedgerCheck::run()['difference']);
+    }
+
+    public function test_what_somebody_is_measuring_is_not_released(): void
+    {
+        $this->calibrate();
+        $this->begin();
+
+        self::assertContains("{$this->people['checker']->name} is measuring it now: wait until that is recorded or left.", Outlet::of($this->batch())->blocks);
     }
 
     private function soak(string $note, IdempotencyKey $form): CareEvent

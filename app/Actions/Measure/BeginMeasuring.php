@@ -7,6 +7,7 @@ namespace Rheacid\Actions\Measure;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 use Rheacid\Actions\Calibrate\OpenRun;
+use Rheacid\Batches\Life;
 use Rheacid\Bench\Source;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Care\ThermometerState;
@@ -41,6 +42,7 @@ final class BeginMeasuring
     public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, Pair $pair, Thermometer $thermometer, Stage $stage, string $place, CarbonImmutable $drawnAt, array $answers, Source $source, ?Occasion $joins = null): MeasurementDraft
     {
         return Recording::once($by, $form, 'draw a sample', MeasurementDraft::class, static function (Entry $entry) use ($by, $batch, $pair, $thermometer, $stage, $place, $drawnAt, $answers, $source, $joins): MeasurementDraft {
+            Life::ensure($batch, null);
             OpenRun::ensureMeasuresPh($pair);
             $calibration = $pair->newestCalibration;
             if ($calibration === null || !$calibration->calibrationFunction()->canTell()) {
