@@ -108,8 +108,27 @@ foreach (array_reverse($of) as $table => $where) {
 }
 $line('/, 20,000 batches', $page('/'), $empty);
 $line('/batches, 20,000 batches', $page('/batches'), $empty);
-$line('/batches?q=X19, 20,000 batches', $page('/batches?q=X19'), $empty);
+$line('/batches?code=X19, 20,000 batches', $page('/batches?code=X19'), $empty);
 $line('/batches/2, 581 readings', $page('/batches/2'), $empty);
+
+// A logger's file of 100,000 lines on a sausage: read, judged by degree-hours, kept and sealed, until the page answers.
+$post('/sign-out', $get('/'), []);
+$post('/sign-in', $get('/sign-in'), ['username' => 'sela', 'passphrase' => $passphrase]);
+$product = basename($post('/products/library/fermented-sausage', $get('/products/library/fermented-sausage'), []));
+$begun = new DateTimeImmutable('-40 hours', new DateTimeZone('Europe/Dublin'));
+$batch = $post('/batches', $get("/batches/new?product=$product"), ['product' => $product, 'code' => 'SA-0001', 'vessel' => 'room 1', 'size' => '40 kg', 'started_at' => $begun->format('Y-m-d\TH:i')]);
+$log = (string) tempnam(sys_get_temp_dir(), 'log');
+file_put_contents($log, implode("\n", array_map(static fn(int $i): string => $begun->modify("+$i seconds")->format('Y-m-d H:i:s') . ';' . (21 + $i % 3), range(60, 100_059))));
+$form = $get("$batch/temperatures");
+$fields = ['thermometer' => '1', 'point' => 'chamber', 'unit' => 'C', 'file' => new CURLFile($log, 'text/csv', 'chamber.csv')];
+foreach (['_token', 'form'] as $hidden) {
+    $fields[$hidden] = preg_match('/name="' . $hidden . '" value="([^"]+)"/', $form, $match) === 1 ? $match[1] : '';
+}
+curl_setopt_array($curl, [CURLOPT_URL => "$address$batch/temperatures", CURLOPT_POSTFIELDS => $fields]);
+$answer = (string) curl_exec($curl);
+unlink($log);
+str_contains($answer, '100000 points are on record') || exit('the file was not taken: ' . substr(strip_tags($answer), 0, 400) . "\n");
+printf("100,000 lines of a logger, until the page answers: %.2f s\n", curl_getinfo($curl, CURLINFO_TOTAL_TIME));
 
 $compute = dirname(__DIR__) . '/bin/compute';
 $empty = $process(['php', '-r', 'echo 1;'], '');

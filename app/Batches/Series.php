@@ -20,7 +20,7 @@ use Rheacid\Models\Measurement;
 final class Series
 {
     /** A figure has no place for more points. */
-    public const DRAWN = 240;
+    public const DRAWN = 120;
 
     /** A forecast is told from so many of the newest readings. */
     private const FORECAST = 120;
@@ -33,18 +33,18 @@ final class Series
     private const BAND = 60;
 
     private const EARLIER = 6;
-    private const PAGE = 25;
+    private const PAGE = 15;
 
     public static function newest(Batch $batch): ?Decision
     {
-        return self::standing($batch)->with(['outcomes', 'occasion'])->orderByDesc('occasions.drawn_at')->orderByDesc('decisions.id')->first();
+        return self::standing($batch)->with(['outcomes', 'occasion'])->orderByDesc('occasions.drawn_at')->orderByDesc('decisions.occasion_id')->first();
     }
 
     /** @return CursorPaginator<int, Decision> the newest first */
     public static function page(Batch $batch): CursorPaginator
     {
         return self::standing($batch)->addSelect('occasions.drawn_at')->with(['outcomes', 'occasion.measurements.sample', 'occasion.measurements.calibration.void'])
-            ->orderByDesc('occasions.drawn_at')->orderByDesc('decisions.id')->cursorPaginate(self::PAGE);
+            ->orderByDesc('occasions.drawn_at')->orderByDesc('decisions.occasion_id')->cursorPaginate(self::PAGE);
     }
 
     /**
@@ -59,7 +59,7 @@ final class Series
         $ph = static fn(): Builder => self::rows($batch)->addSelect('decisions.measurand')->where(static fn(Builder $query) => $query->where('decisions.measurand', Measurand::Ph->value)->orWhereNotNull('decisions.course_ph'));
         $edges = $range === null ? null : array_map(static fn(float $hours): string => $batch->started_at->addSeconds((int) round(3600 * $hours))->format('Y-m-d H:i:s.v'), $range);
         $numbered = $ph()->when($edges, static fn(Builder $query, array $edges) => $query->whereBetween('occasions.drawn_at', $edges))
-            ->selectRaw('row_number() over (order by occasions.drawn_at desc, decisions.id desc) as place, count(*) over () as of_all')->toBase();
+            ->selectRaw('row_number() over (order by occasions.drawn_at desc, decisions.occasion_id desc) as place, count(*) over () as of_all')->toBase();
         $rows = DB::query()->fromSub($numbered, 'course')->whereRaw('(place - 1) % ceil(of_all / ?) = 0', [self::DRAWN])->orderBy('drawn_at')->get();
         if ($edges !== null) {
             // The line goes on past both edges.
@@ -94,7 +94,7 @@ final class Series
     /** Of the newest trusted pH; null where it is not known. */
     public static function newestU(Batch $batch): ?float
     {
-        $u = self::rows($batch)->whereNotNull('course_ph')->orderByDesc('occasions.drawn_at')->orderByDesc('decisions.id')->value('course_expanded_u_ph');
+        $u = self::rows($batch)->whereNotNull('course_ph')->orderByDesc('occasions.drawn_at')->orderByDesc('decisions.occasion_id')->value('course_expanded_u_ph');
 
         return is_numeric($u) ? (float) $u : null;
     }
