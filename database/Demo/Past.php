@@ -31,6 +31,9 @@ final readonly class Past
     /** Further checks with the independent buffer, near what was read later in the day. */
     private const CHECKS = [[6, '11:50'], [1, '15:56']];
 
+    /** From the library, as they are. */
+    private const PRODUCTS = ['fermented-sausage', 'vegetable-ferment', 'white-wine', 'cider'];
+
     /** What the cups hold now. */
     private const NOW = ['CS-0409' => 4.46, 'CS-0417' => 4.46, 'CS-0421' => 5.02];
 
@@ -67,6 +70,18 @@ final readonly class Past
             $events[] = [$at, fn() => $this->work->measure($by($daysAgo), $batch, $stage, $ph, $at)];
         }
         $events[] = [Scenario::day($now, 20, '14:10'), fn() => $this->work->cell($people['checker'], 'L-01', 'C-02', 1262.0, 20.4, Scenario::day($now, 20, '14:10'))];
+        foreach (self::PRODUCTS as $product) {
+            $at = Scenario::day($now, 3, '15:00');
+            $events[] = [$at, fn() => $this->work->take($people['lead'], $product, $at)];
+        }
+        $salted = Scenario::day($now, 4, '11:00');
+        $events[] = [$salted, fn() => $this->work->add($people['checker'], 'CS-0417', 'brine, 5 %', 3.0, 'L', $salted)];
+        $hung = Scenario::day($now, 1, '17:00');
+        $events[] = [$hung, fn() => $this->work->start($people['second'], 'fermented-sausage', 'SA-0031', 'room 1', '40 kg', $hung)];
+        $pressed = Scenario::day($now, 1, '17:20');
+        $events[] = [$pressed, fn() => $this->work->start($people['second'], 'white-wine', 'WW-0012', 'tank 3', '600 L', $pressed)];
+        $logged = $now->subMinutes(55);
+        $events[] = [$logged, fn() => $this->work->log($people['second'], 'SA-0031', 23.0, $logged)];
         $events[] = [Scenario::day($now, 0, '00:01'), function (): void {
             foreach (self::NOW as $code => $ph) {
                 $this->work->fill($code, $ph);

@@ -6,14 +6,19 @@ namespace Database\Demo;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use Rheacid\Actions\Batches\AddToBatch;
+use Rheacid\Actions\Batches\StartBatch;
+use Rheacid\Actions\Batches\TakeStep;
 use Rheacid\Actions\Bench\MoveElectrode;
 use Rheacid\Actions\Calibrate\AcceptPoint;
 use Rheacid\Actions\Calibrate\CalibrateCell;
 use Rheacid\Actions\Calibrate\OpenRun;
 use Rheacid\Actions\Calibrate\ReadControlCheck;
+use Rheacid\Actions\Courses\RecordCourse;
 use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Actions\Measure\BeginMeasuring;
 use Rheacid\Actions\Measure\RecordMeasurement;
+use Rheacid\Actions\Products\TakeProduct;
 use Rheacid\Actions\Ready\LogBottle;
 use Rheacid\Actions\Ready\LogCare;
 use Rheacid\Actions\Verify\ChooseOutcome;
@@ -27,6 +32,7 @@ use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\Dirt;
 use Rheacid\Core\Care\SoakSchool;
 use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Products\Library;
 use Rheacid\Core\Solutions\BottleEvent;
 use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Thermometry\Reference;
@@ -37,6 +43,7 @@ use Rheacid\Models\Lot;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
+use Rheacid\Models\Product;
 use Rheacid\Models\SessionMoment;
 use Rheacid\Models\Thermometer;
 use Rheacid\Records\IdempotencyKey;
@@ -65,6 +72,11 @@ final readonly class Work
         private RecordVerification $recordVerification,
         private ChooseOutcome $chooseOutcome,
         private SetElevation $setElevation,
+        private TakeProduct $takeProduct,
+        private StartBatch $startBatch,
+        private TakeStep $takeStep,
+        private AddToBatch $addToBatch,
+        private RecordCourse $recordCourse,
     ) {}
 
     public function standAt(Person $by, float $metres, CarbonImmutable $at): void
@@ -153,6 +165,40 @@ final readonly class Work
     {
         CarbonImmutable::setTestNow($at);
         ($this->logBottle)($by, IdempotencyKey::own(), Lot::query()->where('code', $code)->firstOrFail(), BottleEvent::Discarded, null, null, 'used up');
+    }
+
+    public function take(Person $by, string $product, CarbonImmutable $at): void
+    {
+        CarbonImmutable::setTestNow($at);
+        ($this->takeProduct)($by, IdempotencyKey::own(), Library::all()[$product], isFromFile: false);
+    }
+
+    public function start(Person $by, string $product, string $code, string $vessel, string $size, CarbonImmutable $at, ?string $step = null): void
+    {
+        CarbonImmutable::setTestNow($at);
+        $batch = ($this->startBatch)($by, IdempotencyKey::own(), Product::query()->with('limits')->where('code', $product)->firstOrFail(), $code, $vessel, $size, $at, false, []);
+        if ($step !== null) {
+            ($this->takeStep)($by, IdempotencyKey::own(), $batch, $step, null);
+        }
+    }
+
+    public function add(Person $by, string $code, string $what, float $amount, string $unit, CarbonImmutable $at): void
+    {
+        CarbonImmutable::setTestNow($at);
+        ($this->addToBatch)($by, IdempotencyKey::own(), Batch::query()->where('code', $code)->firstOrFail(), $what, $amount, $unit, true);
+    }
+
+    /** A logger in the warmest spot of the chamber, every half hour from the start of the batch until then. */
+    public function log(Person $by, string $code, float $celsius, CarbonImmutable $at): void
+    {
+        CarbonImmutable::setTestNow($at);
+        $batch = Batch::query()->where('code', $code)->firstOrFail();
+        $points = [];
+        for ($moment = CarbonImmutable::instance($batch->started_at); $moment < $at; $moment = $moment->addMinutes(30)) {
+            $points[] = [$moment->getTimestamp(), round($celsius + 0.6 * sin(count($points) / 4), 1)];
+        }
+        assert($points !== []);
+        ($this->recordCourse)($by, IdempotencyKey::own(), $batch, Thermometer::query()->where('code', 'T-03')->firstOrFail(), 'chamber', $points, Source::Imported, false);
     }
 
     /** What the glass has become by then; nobody at the bench can see it. */
