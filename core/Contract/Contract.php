@@ -34,6 +34,13 @@ final class Contract
         'forecast' => Jobs\ForecastMeeting::class,
         'degree-hours' => Jobs\CountDegreeHours::class,
         'heat-hold' => Jobs\HoldHeat::class,
+        'titration' => Jobs\Titrate::class,
+        'standardise-titrant' => Jobs\StandardiseTitrant::class,
+        'molecular-so2' => Jobs\BindSo2::class,
+        'adjustment' => Jobs\Adjust::class,
+        'blend' => Jobs\BlendTwo::class,
+        'dilute' => Jobs\Dilute::class,
+        'solution' => Jobs\Dissolve::class,
     ];
 
     /** @return list<string> */

@@ -121,6 +121,8 @@ final class ContractAgainstPythonTest extends TestCase
         }
 
         return [
+            'titration' => ['sample_ml' => 10, 'titrant_normality' => 0.1, 'curve' => array_map(static fn(int $i): array => [$i * 0.5, round(3.2 + $i * 0.12 + 4.5 / (1 + exp(12 - $i)) + $number(0, 0.05), 3)], range(0, 20)), 'endpoint' => $any([['ph' => 7.0], ['ph' => 8.2], 'first-derivative']), 'acid' => $any(['tartaric', 'malic', 'citric', 'lactic', 'acetic', 'sulfuric']), 'blank_ml' => $any([0, 0.1])],
+            'adjustment' => ['trial' => array_map(static fn(int $i): array => [$i * 0.5, round(3.9 - 0.2 * $i + $number(0, 0.15), 3)], range(0, 6)), 'target' => $number(2.9, 3.7), 'trial_volume_ml' => 100, 'batch_l' => $number(5, 500)],
             'judge' => self::occasion($number, $any),
             'release' => self::outcomes($any),
             'forecast' => ['readings' => $course, 'target' => $any([4.2, 4.6]), ...($random->getInt(0, 1) === 1 ? ['expanded_u' => 0.07] : []), ...($random->getInt(0, 2) > 0 ? ['within_h' => $any([48, 72, 168])] : []), ...($random->getInt(0, 1) === 1 ? ['now_h' => $course[count($course) - 1][0] + 20] : [])],

@@ -469,6 +469,70 @@ def sigmoid(t, ph):
     return p, jacobian, best[2](p)
 
 
+EQUIVALENT = {"tartaric": 150.086 / 2, "malic": 67.043, "citric": 192.123 / 3, "lactic": 90.078, "acetic": 60.052, "sulfuric": 98.072 / 2}
+
+
+def titration(i):
+    """The crossing by a root finder on the straight line between neighbours; the steepest place by a parabola of numpy's."""
+    at, u, found = i["endpoint"], i.get("uncertainty", {}), []
+    if "endpoint_ml" in i:
+        ml, ph = i["endpoint_ml"], at["ph"]
+    else:
+        v, p = np.array(i["curve"], float).T
+        if at == "first-derivative":
+            mid, steep = (v[1:] + v[:-1]) / 2, np.diff(p) / np.diff(v)
+            n = int(np.argmax(steep))
+            a, b, _ = np.polyfit(mid[n - 1:n + 2] - mid[n], steep[n - 1:n + 2], 2)
+            ml = mid[n] - b / (2 * a)
+            ph = np.interp(ml, v, p)
+        else:
+            ph = at["ph"]
+            first = next((n for n in range(len(v)) if p[n] == ph or n + 1 < len(v) and (p[n] - ph) * (p[n + 1] - ph) < 0))
+            ml = v[first] if p[first] == ph else brentq(lambda x: np.interp(x, v, p) - ph, v[first], v[first + 1], xtol=1e-14)
+            segment = (first - 1, first) if p[first] == ph and first else (first, first + 1)
+            if not (p[first] == ph and first == 0) and abs(p[segment[1]] - p[segment[0]]) > 0.5 + 1e-9:
+                found = ["COARSE"]
+    per, sample = ("kg", i["sample_g"]) if "sample_g" in i else ("l", i["sample_ml"])
+    net = ml - i.get("blank_ml", 0)
+    meq = net * i["titrant_normality"] * 1000 / sample
+    said = {acid: meq * grams / 1000 for acid, grams in EQUIVALENT.items()}
+    relative = np.sqrt((u.get("titrant_ml", 0.05) / net) ** 2 + (u.get("sample_percent", 0.5) / 100) ** 2 + (u.get("normality_percent", 0.5) / 100) ** 2)
+    return {"endpoint_ml": ml, "endpoint_ph": ph, f"meq_per_{per}": meq, f"titratable_acidity_g_per_{per}": said[i["acid"]], f"expanded_u_g_per_{per}": said[i["acid"]] * relative, "findings": found, "as": said}
+
+
+def molecular_so2(i):
+    share = 1 / (1 + 10 ** (i["ph"] - i.get("pka", 1.81)))
+    free = i["free_mg_per_l"] if "free_mg_per_l" in i else i["molecular_mg_per_l"] / share
+    return {"free_mg_per_l": free, "molecular_mg_per_l": free * share}
+
+
+def adjustment(i):
+    dose, value = np.array(i["trial"], float).T
+    curve = PchipInterpolator(dose, value)
+    ends = (curve(dose[0]) - i["target"], curve(dose[-1]) - i["target"])
+    at = dose[0] if ends[0] == 0 else dose[-1] if ends[1] == 0 else brentq(lambda x: curve(x) - i["target"], dose[0], dose[-1], xtol=1e-14)
+    whole = at * i["batch_l"] / (i["trial_volume_ml"] / 1000)
+    return {"dose_per_trial": at, "dose_batch": whole, "steps": [whole * share for share in (0.5, 0.25, 0.25)]}
+
+
+def blend(i):
+    a, b = i["a"], i["b"]
+    # The balance of what is in them, solved for the second volume.
+    second = 0 if i["target"] == a["value"] else np.linalg.solve([[b["value"] - i["target"]]], [a["volume_l"] * (i["target"] - a["value"])])[0]
+    return {"volume_b_l": second, "volume_total_l": a["volume_l"] + second}
+
+
+def dilute(i):
+    missing = ({"c1", "v1", "c2", "v2"} - set(i)).pop()
+    found = brentq(lambda x: np.log({**i, missing: np.exp(x)}["c1"] * {**i, missing: np.exp(x)}["v1"]) - np.log({**i, missing: np.exp(x)}["c2"] * {**i, missing: np.exp(x)}["v2"]), -60, 60, xtol=1e-14)
+    return {**i, missing: np.exp(found)}
+
+
+WEIGHTS = {"H": 1.008, "C": 12.011, "O": 15.999, "Na": 22.990, "K": 39.098, "Cl": 35.453}
+FORMULAE = {"KCl": {"K": 1, "Cl": 1}, "NaOH": {"Na": 1, "O": 1, "H": 1}, "tartaric": {"C": 4, "H": 6, "O": 6}, "citric": {"C": 6, "H": 8, "O": 7}, "KHP": {"C": 8, "H": 5, "K": 1, "O": 4}}
+mass = lambda of: sum(WEIGHTS[atom] * n for atom, n in FORMULAE[of].items())
+
+
 JOBS = {
     "electrode-trend": trend,
     "conductivity": compensated,
@@ -491,6 +555,14 @@ JOBS = {
     "forecast": forecast,
     "degree-hours": degree_hours,
     "heat-hold": heat_hold,
+    "titration": titration,
+    # The molar masses follow from the atomic weights, to what a handbook rounds.
+    "standardise-titrant": lambda i: {"normality": i["khp_g"] * i.get("purity", 1) / round(mass("KHP"), 3) / i["ml"] * 1000},
+    "molecular-so2": molecular_so2,
+    "adjustment": adjustment,
+    "blend": blend,
+    "dilute": dilute,
+    "solution": lambda i: {"grams": i["molarity"] * i["volume_ml"] / 1000 * round(mass(i["solute"]), 3)},
     "judge": judge,
     "release": release,
 }

@@ -28,6 +28,12 @@ final readonly class NumberShape implements Shape
         return new self(0, null);
     }
 
+    /** Above 0, at most 1. */
+    public static function fraction(): self
+    {
+        return new self(0, 1, true);
+    }
+
     public static function positive(): self
     {
         return new self(0, null, true);
@@ -78,6 +84,7 @@ final readonly class NumberShape implements Shape
     private function accepted(): string
     {
         return match (true) {
+            $this->aboveLow && $this->high !== null => sprintf('a number above %s, at most %s is', Numbers::plain((float) $this->low), Numbers::plain($this->high)),
             $this->low !== null && $this->high !== null => sprintf('%s to %s is', Numbers::plain($this->low), Numbers::plain($this->high)),
             $this->low !== null => $this->aboveLow ? 'a number above 0 is' : 'a number of 0 or more is',
             default => 'a finite number is',

@@ -14,11 +14,12 @@ final readonly class RecordShape implements Shape
     /**
      * @param array<string, Shape> $required
      * @param array<string, Shape> $optional
-     * @param list<array<string, Shape>> $alternatives exactly one of these groups must be there, whole
+     * @param list<list<array<string, Shape>>> $alternatives sets of groups: of each set exactly one group must be there, whole
      * @param list<array{key: string, word: string, groups: list<list<string>>}> $conditions exactly one of the groups must be there, whole, where the key has that word
      * @param array<string, array{string, string}> $only key and word to which a field belongs
+     * @param int|null $exactly how many of its keys are given, whichever they are
      */
-    private function __construct(private array $required, private array $optional, private array $alternatives = [], private array $conditions = [], private array $only = []) {}
+    private function __construct(private array $required, private array $optional, private array $alternatives = [], private array $conditions = [], private array $only = [], private ?int $exactly = null) {}
 
     /**
      * @param array<string, Shape> $required
@@ -29,10 +30,16 @@ final readonly class RecordShape implements Shape
         return new self($required, $optional);
     }
 
-    /** @param array<string, Shape> ...$groups */
+    /** @param array<string, Shape> ...$groups a further set, of which exactly one is given */
     public function withOneOf(array ...$groups): self
     {
-        return new self($this->required, $this->optional, array_values($groups), $this->conditions, $this->only);
+        return new self($this->required, $this->optional, [...$this->alternatives, array_values($groups)], $this->conditions, $this->only);
+    }
+
+    /** So many of its optional keys, whichever they are. */
+    public function exactly(int $count): self
+    {
+        return new self($this->required, $this->optional, $this->alternatives, $this->conditions, $this->only, $count);
     }
 
     /**
@@ -52,17 +59,19 @@ final readonly class RecordShape implements Shape
             throw new Refusal(ErrorCode::WrongType, $path === '' ? null : $path, 'An object is needed, not ' . Described::value($value) . '.');
         }
         $given = get_object_vars($value);
-        $known = [...$this->required, ...$this->optional, ...array_merge(...$this->alternatives)];
+        $known = $this->known();
         foreach ($given as $key => $_) {
             if (!isset($known[$key])) {
                 throw new Refusal(ErrorCode::UnknownField, self::at($path, (string) $key), sprintf('"%s" is not known here; accepted: %s.', $key, implode(', ', array_keys($known))));
             }
         }
-        foreach ([...$this->required, ...$this->chosen($given, $path)] as $key => $_) {
+        $chosen = array_map(static fn(array $groups): array => self::chosen($groups, $given, $path), $this->alternatives);
+        foreach ([...$this->required, ...array_merge(...$chosen)] as $key => $_) {
             if (!array_key_exists($key, $given)) {
                 throw new Refusal(ErrorCode::MissingField, self::at($path, $key), sprintf('"%s" is missing.', $key));
             }
         }
+        $this->ensureCount(array_keys($given), array_keys($known), $path);
         $read = [];
         foreach ($given as $key => $item) {
             $read[$key] = $known[$key]->read($item, self::at($path, (string) $key));
@@ -75,24 +84,42 @@ final readonly class RecordShape implements Shape
 
     public function schema(): array
     {
-        $properties = [...$this->required, ...$this->optional, ...array_merge(...$this->alternatives)];
-        $oneOf = array_map(function (array $group): array {
-            $others = array_diff_key(array_merge(...$this->alternatives), $group);
-
-            return [
-                'required' => array_keys($group),
-                'not' => ['anyOf' => array_map(static fn(string $key): array => ['required' => [$key]], array_keys($others))],
-            ];
-        }, $this->alternatives);
+        $oneOf = array_map(static fn(array $groups): array => ['oneOf' => array_map(static fn(array $group): array => [
+            'required' => array_keys($group),
+            'not' => ['anyOf' => array_map(static fn(string $key): array => ['required' => [$key]], array_keys(array_diff_key(array_merge(...$groups), $group)))],
+        ], $groups)], $this->alternatives);
+        $all = [...(count($oneOf) > 1 ? $oneOf : []), ...array_map($this->condition(...), $this->conditions)];
 
         return [
             'type' => 'object',
-            'properties' => array_map(static fn(Shape $shape): array => $shape->schema(), $properties),
+            'properties' => array_map(static fn(Shape $shape): array => $shape->schema(), $this->known()),
             'required' => array_keys($this->required),
             'additionalProperties' => false,
-            ...($oneOf === [] ? [] : ['oneOf' => $oneOf]),
-            ...($this->conditions === [] ? [] : ['allOf' => array_map($this->condition(...), $this->conditions)]),
+            ...($this->exactly === null ? [] : ['minProperties' => $this->exactly, 'maxProperties' => $this->exactly]),
+            ...(count($oneOf) === 1 ? $oneOf[0] : []),
+            ...($all === [] ? [] : ['allOf' => $all]),
         ];
+    }
+
+    /**
+     * @param list<array-key> $given
+     * @param list<string> $known
+     */
+    private function ensureCount(array $given, array $known, string $path): void
+    {
+        if ($this->exactly === null || count($given) === $this->exactly) {
+            return;
+        }
+        $words = sprintf('%d of %s are accepted; the rest follows.', $this->exactly, implode(', ', $known));
+        throw count($given) < $this->exactly
+            ? new Refusal(ErrorCode::MissingField, self::at($path, array_values(array_diff($known, $given))[0]), $words)
+            : new Refusal(ErrorCode::Inconsistent, self::at($path, (string) $given[count($given) - 1]), $words);
+    }
+
+    /** @return array<string, Shape> every key that may stand */
+    private function known(): array
+    {
+        return [...$this->required, ...$this->optional, ...array_merge(...array_map(static fn(array $groups): array => array_merge(...$groups), $this->alternatives))];
     }
 
     /**
@@ -146,22 +173,23 @@ final readonly class RecordShape implements Shape
     }
 
     /**
+     * @param list<array<string, Shape>> $groups
      * @param array<array-key, mixed> $given
      *
-     * @return array<string, Shape> the group of alternatives that was meant
+     * @return array<string, Shape> the group that was meant
      */
-    private function chosen(array $given, string $path): array
+    private static function chosen(array $groups, array $given, string $path): array
     {
-        $meant = array_values(array_filter($this->alternatives, static fn(array $group): bool => array_intersect_key($group, $given) !== []));
+        $meant = array_values(array_filter($groups, static fn(array $group): bool => array_intersect_key($group, $given) !== []));
         if (count($meant) > 1) {
-            $names = array_keys(array_intersect_key(array_merge(...$this->alternatives), $given));
-            throw new Refusal(ErrorCode::Inconsistent, self::at($path, $names[1]), sprintf('Only one of %s can be given.', self::groups($this->alternatives)));
+            $names = array_keys(array_intersect_key(array_merge(...$groups), $given));
+            throw new Refusal(ErrorCode::Inconsistent, self::at($path, $names[1]), sprintf('Only one of %s can be given.', self::groups($groups)));
         }
-        if ($meant === [] && $this->alternatives !== []) {
-            throw new Refusal(ErrorCode::MissingField, self::at($path, (string) array_key_first($this->alternatives[0])), sprintf('One of %s is needed.', self::groups($this->alternatives)));
+        if ($meant === []) {
+            throw new Refusal(ErrorCode::MissingField, self::at($path, (string) array_key_first($groups[0])), sprintf('One of %s is needed.', self::groups($groups)));
         }
 
-        return $meant[0] ?? [];
+        return $meant[0];
     }
 
     /** @param list<array<string, Shape>> $alternatives */

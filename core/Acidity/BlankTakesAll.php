@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Acidity;
+
+use Rheacid\Core\BeyondRange;
+use Rheacid\Core\Numbers;
+
+/** A blank as large as the titration. */
+final class BlankTakesAll extends \DomainException implements BeyondRange
+{
+    public function __construct(float $ml, float $blankMl)
+    {
+        parent::__construct(sprintf('The blank takes %s mL and the sample %s: nothing is left for the acid.', Numbers::plain($blankMl), Numbers::plain($ml)));
+    }
+}

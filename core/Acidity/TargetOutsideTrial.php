@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Core\Acidity;
+
+use Rheacid\Core\BeyondRange;
+use Rheacid\Core\Numbers;
+
+/** There is no guess beyond a bench trial. */
+final class TargetOutsideTrial extends \DomainException implements BeyondRange
+{
+    public function __construct(float $target, float $low, float $high)
+    {
+        parent::__construct(sprintf('%s lies outside the trial, which reaches from %s to %s. Try a larger dose at the bench.', Numbers::plain($target), Numbers::plain($low), Numbers::plain($high)));
+    }
+}
