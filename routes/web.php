@@ -8,6 +8,7 @@ use Rheacid\Http\Controllers\BatchController;
 use Rheacid\Http\Controllers\BatchLifeController;
 use Rheacid\Http\Controllers\BenchController;
 use Rheacid\Http\Controllers\BottleController;
+use Rheacid\Http\Controllers\CalculatorController;
 use Rheacid\Http\Controllers\CalibrateController;
 use Rheacid\Http\Controllers\CalibrationController;
 use Rheacid\Http\Controllers\CalibrationRunController;
@@ -116,6 +117,8 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('logs/{log}', [LogController::class, 'show'])->name('logs.show');
     Route::get('pairs/{pair}/sample-log', [LogController::class, 'sample'])->name('logs.sample');
 
+    Route::get('sums', [CalculatorController::class, 'index'])->name('calculators');
+    Route::get('sums/{calculator}', [CalculatorController::class, 'show'])->name('calculators.show');
     Route::get('methods', [MethodController::class, 'index'])->name('methods');
     Route::get('methods/standard/{standard}', [MethodController::class, 'standard'])->name('methods.standard');
     Route::get('methods/{method}', [MethodController::class, 'show'])->name('methods.show');

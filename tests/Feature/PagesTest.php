@@ -119,6 +119,7 @@ final class PagesTest extends BenchTestCase
             'deviation' => Deviation::query()->where('id', '<', self::APART)->max('id'),
             'code' => 'kombucha',
             'standard' => 'slurry',
+            'calculator' => 'blend',
             'log' => LogUpload::query()->max('id') ?? 0,
         ];
         $pages = [];

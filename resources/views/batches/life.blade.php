@@ -39,7 +39,7 @@
         </details>
     @endif
     <details><summary>Note</summary><form method="post" action="{{ route('batches.note', $batch) }}" id="note" data-keep><x-form-id /><x-field name="note" label="Note" maxlength="400" class="apart" /><button class="do quiet apart">Keep it</button></form></details>
-    <p class="apart"><a href="{{ route('courses.show', $batch) }}">Temperatures over time</a> · <a href="{{ route('batches.tag', $batch) }}">Tag to hang on the vessel</a></p>
+    <p class="apart"><a href="{{ route('courses.show', $batch) }}">Temperatures over time</a> · <a href="{{ route('calculators', ['batch' => $batch->id]) }}">Sums and doses</a> · <a href="{{ route('batches.tag', $batch) }}">Tag to hang on the vessel</a></p>
 @endif
 @if ($life->additions->isNotEmpty() || $life->notes->isNotEmpty() || $batch->steps->isNotEmpty() || $life->parents->isNotEmpty() || $life->deviations->isNotEmpty())
     <h2>What happened</h2>

@@ -10,5 +10,5 @@
             <li>No batch is running.</li>
         @endforelse
     </ul>
-    <x-slot:evidence><h2>How it is measured</h2><p><a href="{{ route('methods') }}">Methods for each kind of sample</a></p></x-slot>
+    <x-slot:evidence><h2>How it is measured</h2><p><a href="{{ route('methods') }}">Methods for each kind of sample</a></p><p><a href="{{ route('calculators') }}">Sums: doses, blends, brines, solutions</a></p></x-slot>
 </x-house>

@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Calculators;
+
+use Rheacid\Core\Acidity\Acid;
+use Rheacid\Core\Acidity\BenchTrial;
+use Rheacid\Core\Acidity\Blend;
+use Rheacid\Core\Acidity\Brine;
+use Rheacid\Core\Acidity\Dilution;
+use Rheacid\Core\Acidity\MolecularSo2;
+use Rheacid\Core\Acidity\Neutraliser;
+use Rheacid\Core\Acidity\Solute;
+use Rheacid\Core\Acidity\Standardisation;
+use Rheacid\Core\Electrode\Nernst;
+use Rheacid\Core\Numbers;
+use Rheacid\Records\Refused;
+
+/** Asks the core for what a calculator was asked, and says it with the numbers in it. */
+final class Sums
+{
+    public static function benchTrial(Typed $in): Answer
+    {
+        $trial = $in->pairs('trial');
+        $dose = BenchTrial::dose($trial, $in->number('target'), $in->number('trial_ml'), $in->number('batch_l'));
+        $unit = $in->text('unit');
+
+        return new Answer(
+            self::amount($dose->doseBatch, $unit),
+            sprintf('%s %s to %s mL → × 1000 × %s L / %s mL', self::n($dose->dosePerTrial), $unit, self::n($in->number('trial_ml')), self::n($in->number('batch_l')), self::n($in->number('trial_ml'))),
+            ['Add ' . implode(', then ', array_map(static fn(float $step): string => self::amount($step, $unit), $dose->steps)) . '; stir and measure after each.'],
+            plan: self::plan($in->text('what'), $dose->doseBatch, $unit),
+            curve: $trial,
+            point: [$dose->dosePerTrial, $in->number('target')],
+        );
+    }
+
+    public static function acid(Typed $in): Answer
+    {
+        $acid = Acid::from($in->text('acid'));
+        $perLitre = Acid::Tartaric->to($acid, $in->number('raise'));
+        $grams = $perLitre * $in->number('batch_l');
+
+        return new Answer(
+            self::amount($grams, 'g'),
+            sprintf('%s g/L × %s / %s × %s L', self::n($in->number('raise')), self::n($acid->equivalentWeight(), 5), self::n(Acid::Tartaric->equivalentWeight(), 5), self::n($in->number('batch_l'))),
+            [sprintf('%s g/L of %s acid. As a 10 %% solution: %s.', self::n($perLitre), $acid->value, self::amount($grams * 10, 'mL')), 'Add half, stir, measure; then a quarter, and a quarter.'],
+            plan: self::plan("$acid->value acid", $grams, 'g'),
+        );
+    }
+
+    public static function carbonate(Typed $in): Answer
+    {
+        $with = Neutraliser::from($in->text('with'));
+        $grams = $with->grams($in->number('lower'), Acid::Tartaric) * $in->number('batch_l');
+
+        return new Answer(
+            self::amount($grams, 'g'),
+            sprintf('%s g/L × %s / %s × %s L', self::n($in->number('lower')), self::n($with->equivalentWeight(), 5), self::n(Acid::Tartaric->equivalentWeight(), 5), self::n($in->number('batch_l'))),
+            ['It foams: leave room in the vessel. Measure again once it has stopped, and once more after the tartrate has settled.'],
+            plan: self::plan($with->value, $grams, 'g'),
+        );
+    }
+
+    public static function so2(Typed $in): Answer
+    {
+        [$ph, $molecular, $free, $litres] = [$in->number('ph'), $in->number('molecular'), $in->number('free'), $in->number('batch_l')];
+        $needed = MolecularSo2::free($molecular, $ph);
+        $inWine = MolecularSo2::free($molecular, $ph, MolecularSo2::PKA_IN_WINE);
+        $add = max(0.0, $needed - $free);
+        $grams = $add * $litres / 1000 / MolecularSo2::IN_METABISULFITE;
+
+        return new Answer(
+            self::n($needed, 3) . ' mg/L free',
+            sprintf('%s × (1 + 10^(%s − %s))', self::n($molecular), self::n($ph), self::n(MolecularSo2::PKA)),
+            [
+                sprintf('With pKa %s, as in wine of 12–14 %% alcohol, %s mg/L would do: between both lies what protects.', self::n(MolecularSo2::PKA_IN_WINE), self::n($inWine, 3)),
+                sprintf('Now %s mg/L free: %s mg/L molecular.', self::n($free), self::n(MolecularSo2::molecular($free, $ph), 2)),
+                $add === 0.0 ? 'Nothing is to be added.' : sprintf('Add %s mg/L: %s of potassium metabisulfite (57.6 %% SO₂). Measure free SO₂ again after a day.', self::n($add, 3), self::amount($grams, 'g')),
+            ],
+            $add > MolecularSo2::LARGE_MG_PER_L ? sprintf('That is a large dose: over %s mg/L at once. Lower the pH first, or measure free SO₂ again; legal maxima are of total SO₂.', self::n(MolecularSo2::LARGE_MG_PER_L)) : null,
+            $add === 0.0 ? null : self::plan('potassium metabisulfite', $grams, 'g'),
+        );
+    }
+
+    public static function blend(Typed $in): Answer
+    {
+        if ($in->text('of') === 'ph') {
+            throw Refused::because('pH does not add up when two liquids are blended: it is a logarithm, and each buffers the other. Blend a small portion at the bench and read it.', 'of');
+        }
+        [$a, $litres, $b, $target] = [$in->number('a'), $in->number('a_l'), $in->number('b'), $in->number('target')];
+        $needed = Blend::needs($a, $litres, $b, $in->number('b_l'), $target);
+
+        return new Answer(
+            self::amount($needed * 1000, 'mL') . ' of the second',
+            sprintf('%s L × (%s − %s) / (%s − %s)', self::n($litres), self::n($a), self::n($target), self::n($target), self::n($b)),
+            [sprintf('%s L together.', self::n($litres + $needed, 5))],
+        );
+    }
+
+    public static function brine(Typed $in): Answer
+    {
+        [$percent, $food, $water] = [$in->number('percent'), $in->number('food_kg') * 1000, $in->number('water_kg') * 1000];
+        $isOfTotal = $in->text('of') === 'total';
+        $salt = $isOfTotal ? Brine::ofTotal($percent, $food, $water) : Brine::ofBrine($percent, $water);
+
+        return new Answer(
+            self::amount($salt, 'g') . ' of salt',
+            $isOfTotal ? sprintf('(%s + %s) kg × %s / (100 − %s)', self::n($food / 1000), self::n($water / 1000), self::n($percent), self::n($percent)) : sprintf('%s kg × %s / (100 − %s)', self::n($water / 1000), self::n($percent), self::n($percent)),
+            [sprintf('That is %s %% of everything together%s.', self::n($salt / max($food + $water + $salt, 1e-9) * 100, 3), $water > 0 ? sprintf(', and %s %% of the brine', self::n($salt / ($water + $salt) * 100, 3)) : ''), 'Weigh it: a spoon of coarse salt is not a spoon of fine salt.'],
+            $salt === 0.0 ? 'There is nothing to salt: give the food or the water its weight.' : null,
+            $salt === 0.0 ? null : self::plan('salt', $salt, 'g'),
+        );
+    }
+
+    public static function dilution(Typed $in): Answer
+    {
+        [$c1, $c2, $v2] = [$in->number('c1'), $in->number('c2'), $in->number('v2')];
+        if ($c2 > $c1) {
+            throw Refused::because('Dilution makes weaker: the strength wanted lies above the one there is.', 'c2');
+        }
+        $found = Dilution::complete(['c1' => $c1, 'v1' => null, 'c2' => $c2, 'v2' => $v2]);
+
+        return new Answer(self::amount($found['v1'], 'mL'), sprintf('%s × %s mL / %s', self::n($c2), self::n($v2), self::n($c1)), [sprintf('Fill up with water to %s.', self::amount($v2, 'mL'))]);
+    }
+
+    public static function sampleDilution(Typed $in): Answer
+    {
+        $factor = ($in->number('sample_g') + $in->number('water_g')) / $in->number('sample_g');
+
+        return new Answer(self::n($in->number('read') * $factor) . ' g/kg in the food', sprintf('%s g/kg × (%s + %s) / %s', self::n($in->number('read')), self::n($in->number('sample_g')), self::n($in->number('water_g')), self::n($in->number('sample_g'))));
+    }
+
+    public static function solution(Typed $in): Answer
+    {
+        $solute = Solute::from($in->text('solute'));
+
+        return new Answer(self::amount($solute->grams($in->number('molarity'), $in->number('ml')), 'g'), sprintf('%s mol/L × %s mL / 1000 × %s g/mol', self::n($in->number('molarity')), self::n($in->number('ml')), self::n($solute->molarMass(), 6)), [sprintf('Dissolve it in less, then fill up to %s.', self::amount($in->number('ml'), 'mL'))]);
+    }
+
+    public static function titrant(Typed $in): Answer
+    {
+        $found = [];
+        foreach ($in->pairs('runs') as [$grams, $ml]) {
+            if ($grams <= 0 || $ml <= 0) {
+                throw Refused::because('Masses and volumes above 0 are accepted.', 'runs');
+            }
+            $found[] = Standardisation::normality($grams, $ml, $in->number('purity') / 100);
+        }
+        $mean = array_sum($found) / count($found);
+        $agree = Standardisation::agree($found);
+
+        return new Answer(
+            self::n($mean, 5) . ' N',
+            'g × purity / 204.222 / mL × 1000',
+            array_map(static fn(int $i, float $one): string => sprintf('Run %d: %s N', $i + 1, self::n($one, 5)), array_keys($found), $found),
+            $agree ? null : sprintf('They do not stand for a strength: %d runs within %s %% are needed. Run it again.', Standardisation::RUNS, self::n(Standardisation::AGREE_PERCENT)),
+        );
+    }
+
+    public static function temperatureError(Typed $in): Answer
+    {
+        $error = Nernst::compensationError($in->number('ph'), $in->number('sample_c'), $in->number('compensation_c'));
+
+        return new Answer(($error > 0 ? '+' : '') . Numbers::fixed($error, 3) . ' pH', sprintf('(%s − 7) × ((%s + 273.15) / (%s + 273.15) − 1)', self::n($in->number('ph')), self::n($in->number('sample_c')), self::n($in->number('compensation_c'))), [sprintf('The meter shows %s; told the right temperature it would show %s.', Numbers::fixed($in->number('ph'), 2), Numbers::fixed($in->number('ph') - $error, 2))]);
+    }
+
+    /** @return array{what: string, amount: float, unit: string} */
+    private static function plan(string $what, float $amount, string $unit): array
+    {
+        return ['what' => $what, 'amount' => (float) sprintf('%.4G', $amount), 'unit' => $unit];
+    }
+
+    private static function n(float $value, int $digits = 4): string
+    {
+        return Numbers::plain($value === 0.0 ? 0.0 : round($value, max(0, $digits - 1 - (int) floor(log10(abs($value))))));
+    }
+
+    private static function amount(float $value, string $unit): string
+    {
+        $larger = ['g' => 'kg', 'mL' => 'L'][$unit] ?? null;
+
+        return $larger !== null && abs($value) >= 1000 ? self::n($value / 1000) . " $larger" : self::n($value) . " $unit";
+    }
+}
