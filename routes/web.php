@@ -27,6 +27,7 @@ use Rheacid\Http\Controllers\MeasureController;
 use Rheacid\Http\Controllers\MeasurementController;
 use Rheacid\Http\Controllers\MeasurementDraftController;
 use Rheacid\Http\Controllers\MethodController;
+use Rheacid\Http\Controllers\OtherController;
 use Rheacid\Http\Controllers\PairingController;
 use Rheacid\Http\Controllers\PolicyController;
 use Rheacid\Http\Controllers\ProductController;
@@ -125,6 +126,7 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('methods/{method}/change', [MethodController::class, 'edit'])->name('methods.edit');
     Route::get('measure', [MeasureController::class, 'index'])->name('measure');
     Route::get('measure/{batch}', [MeasureController::class, 'create'])->name('drafts.create');
+    Route::get('measure/{batch}/other', [OtherController::class, 'create'])->name('others.create');
     Route::get('drafts/{draft}', [MeasurementDraftController::class, 'show'])->name('drafts.show');
     Route::get('drafts/{draft}/live', [MeasurementDraftController::class, 'live'])->name('drafts.live');
 
@@ -195,6 +197,7 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
 
         Route::post('methods/standard/{standard}', [MethodController::class, 'take'])->middleware('can:lead')->name('methods.take');
         Route::post('methods/{method}', [MethodController::class, 'update'])->middleware('can:lead')->name('methods.update');
+        Route::post('measure/{batch}/other', [OtherController::class, 'store'])->name('others.store');
         Route::post('measure/{batch}/drafts', [MeasureController::class, 'store'])->name('drafts.store');
         Route::post('drafts/{draft}/immersions', [MeasurementDraftController::class, 'immerse'])->name('drafts.immerse');
         Route::post('drafts/{draft}/replicates', [MeasurementDraftController::class, 'accept'])->name('drafts.accept');

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Rheacid\View;
 
+use Illuminate\Database\Eloquent\Collection;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\Source;
 use Rheacid\Board\PairLine;
 use Rheacid\Board\ThermometerLine;
+use Rheacid\Measure\Together;
 use Rheacid\Measure\Usual;
 use Rheacid\Models\Batch;
+use Rheacid\Models\Occasion;
 use Rheacid\Models\Pair;
 use Rheacid\Today\DayPlan;
 
@@ -19,19 +22,22 @@ final readonly class BeginMeasuringScreen
     /**
      * @param list<PairLine> $pairs
      * @param list<ThermometerLine> $thermometers what can be relied on first
+     * @param Collection<int, Occasion> $together what a sample can still belong to
      * @param array<int, string> $asks conditions that nobody has answered yet, by their place among all
      */
-    private function __construct(public Batch $batch, public array $pairs, public ?PairLine $ready, public array $thermometers, public array $asks, public Source $source, public ?Usual $usual) {}
+    private function __construct(public Batch $batch, public array $pairs, public ?PairLine $ready, public array $thermometers, public array $asks, public Source $source, public ?Usual $usual, public Collection $together, public ?Occasion $joins, public ?string $place) {}
 
-    public static function of(Batch $batch, DayPlan $plan, SimulatedBench $bench): self
+    /** @param mixed $joins and $place as the address names them */
+    public static function of(Batch $batch, DayPlan $plan, SimulatedBench $bench, mixed $joins = null, mixed $place = null): self
     {
         $batch->load('product.method', 'product.limits', 'answers');
         $thermometers = $plan->thermometers();
         usort($thermometers, static fn(ThermometerLine $a, ThermometerLine $b): int => [!$a->status()->state->isInForce(), $a->code] <=> [!$b->status()->state->isInForce(), $b->code]);
         $usual = Usual::of($batch);
+        $together = Together::of($batch);
         $ready = $usual->pair ?? $plan->readyPair();
         $isOnBench = $ready !== null && $bench->knows(Pair::query()->findOrFail($ready->id)->electrode);
 
-        return new self($batch, $plan->pairs(), $ready, $thermometers, array_diff($batch->product->asks(), array_keys($batch->conditions())), $usual->source ?? ($isOnBench ? Source::Simulated : Source::Typed), $usual);
+        return new self($batch, $plan->pairs(), $ready, $thermometers, array_diff($batch->product->asks(), array_keys($batch->conditions())), $usual->source ?? ($isOnBench ? Source::Simulated : Source::Typed), $usual, $together, $together->first(static fn(Occasion $one): bool => (string) $one->id === $joins), is_string($place) && in_array($place, $batch->product->method->places, true) ? $place : null);
     }
 }

@@ -6,6 +6,7 @@ namespace Rheacid\Http\Controllers;
 
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Rheacid\Actions\Measure\BeginMeasuring;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Http\Bench;
@@ -23,9 +24,9 @@ final class MeasureController
         return view('measure.index', ['plan' => $plan]);
     }
 
-    public function create(Batch $batch, DayPlan $plan, SimulatedBench $bench): View
+    public function create(Request $request, Batch $batch, DayPlan $plan, SimulatedBench $bench): View
     {
-        return view('measure.create', ['screen' => BeginMeasuringScreen::of($batch, $plan, $bench)]);
+        return view('measure.create', ['screen' => BeginMeasuringScreen::of($batch, $plan, $bench, $request->query('joins'), $request->query('place'))]);
     }
 
     public function store(SampleRequest $request, Batch $batch, BeginMeasuring $begin, SimulatedBench $bench): RedirectResponse
@@ -42,6 +43,7 @@ final class MeasureController
             $request->drawnAt(),
             $request->answers($batch),
             Bench::source($request, $pair, $bench),
+            $request->joins(),
         );
 
         return redirect()->route('drafts.show', $draft);

@@ -9,6 +9,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Models\Batch;
+use Rheacid\Models\Occasion;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Thermometer;
 use Rheacid\Records\Refused;
@@ -31,6 +32,7 @@ final class SampleRequest extends FormRequest
             'place' => ['required', Rule::in($batch->product->method->places)],
             // Left out, it is drawn now.
             'drawn_at' => ['nullable', 'string', 'max:20'],
+            'joins' => ['nullable', 'integer', Rule::exists('occasions', 'id')->where('batch_id', $batch->id)],
             'answers' => ['array', 'max:20'],
             'answers.*' => ['nullable', Rule::in(['yes', 'no'])],
         ];
@@ -60,6 +62,12 @@ final class SampleRequest extends FormRequest
     public function stage(): Stage
     {
         return Stage::from($this->string('stage')->toString());
+    }
+
+    /** What it was drawn together with. */
+    public function joins(): ?Occasion
+    {
+        return $this->filled('joins') ? Occasion::query()->find($this->integer('joins')) : null;
     }
 
     /** @throws Refused if it is no time */

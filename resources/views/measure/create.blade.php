@@ -20,15 +20,16 @@
             </x-field>
             <x-field name="stage" label="Stage of the batch">
                 <select class="form-select" id="f-stage" name="stage">
-                    @foreach (Rheacid\Core\Limits\Stage::cases() as $stage)<option value="{{ $stage->value }}" @selected(old('stage', $screen->usual?->stage->value ?? 'underway') === $stage->value)>{{ $stage->words() }}</option>@endforeach
+                    @foreach (Rheacid\Core\Limits\Stage::cases() as $stage)<option value="{{ $stage->value }}" @selected(old('stage', $screen->joins?->stage->value ?? $screen->usual?->stage->value ?? 'underway') === $stage->value)>{{ $stage->words() }}</option>@endforeach
                 </select>
             </x-field>
             <x-field name="place" label="Drawn from">
                 <select class="form-select" id="f-place" name="place">
-                    @foreach ($batch->product->method->places as $place)<option @selected(old('place', $screen->usual?->place) === $place)>{{ $place }}</option>@endforeach
+                    @foreach ($batch->product->method->places as $place)<option @selected(old('place', $screen->place ?? $screen->usual?->place) === $place)>{{ $place }}</option>@endforeach
                 </select>
             </x-field>
             <x-field name="drawn_at" label="Drawn at" type="datetime-local" :value="Rheacid\SiteClock::field(now())" help="what a deadline judges" />
+            <x-together :occasions="$screen->together" :joins="$screen->joins?->id" />
             @foreach ($screen->asks as $i => $condition)
                 <fieldset class="wide">
                     <legend class="form-label">{{ $condition }}?</legend>
@@ -48,6 +49,7 @@
         <x-slot:act><button class="do" form="begin" data-primary>Begin measuring <kbd>Enter</kbd></button></x-slot>
     @endif
     <x-slot:evidence>
+        @if (Gate::allows('record'))<p><a href="{{ route('others.create', $batch) }}">Another quantity than pH</a></p>@endif
         <h2>{{ $batch->product->method->name }}</h2>
         <ul class="steps">@foreach ($batch->product->method->steps as $step)<li>{{ $step }}</li>@endforeach</ul>
         <p class="caution">Hot samples scald and crack glass: let them cool first. Follow your site’s rules and local codes.</p>

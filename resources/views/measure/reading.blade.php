@@ -20,16 +20,21 @@
     @if ($reading->superseded)
         <p class="verdict"><x-state is="idle">Correction.</x-state> {{ $reading->reason }} <a href="{{ route('readings.show', $reading->superseded) }}">The entry before</a></p>
     @endif
-    <h2>Portions</h2>
-    <x-replicates :replicates="$reading->replicates" :calibration="$reading->calibration" />
+    <h2>Portions{{ $reading->measurand === Rheacid\Core\Measurands\Measurand::Ph ? '' : ' of ' . $reading->measurand->on((string) $reading->basis)->words() }}</h2>
+    @if ($reading->calibration)
+        <x-replicates :replicates="$reading->replicates" :calibration="$reading->calibration" />
+    @else
+        <table class="stack">@foreach ($reading->replicates as $replicate)<tr><td>{{ $replicate->position }}</td><td class="num">{{ Numbers::fixed($replicate->value, $reading->measurand->decimals()) }} {{ $reading->unit }}</td><td>{{ $replicate->shown_c === null ? '' : 'shown ' . Numbers::plain($replicate->shown_c) . ' °C' }}{{ $replicate->expanded_u === null ? '' : '± ' . Numbers::plain($replicate->expanded_u) }}</td></tr>@endforeach</table>
+        @if ($screen->elsewhere)<p>Measured by {{ $screen->elsewhere->measured_by }}, with {{ $screen->elsewhere->measured_with }}, {{ SiteClock::full($screen->elsewhere->measured_at) }}{{ $screen->elsewhere->certificate ? ', certificate ' . $screen->elsewhere->certificate : '' }}.</p>@endif
+    @endif
     <x-slot:act>
-        @can('correct', $reading)@unless ($reading->successor)<a href="{{ route('corrections.create', $reading) }}">Correct this reading</a>@endunless @endcan
-        <a class="do" href="{{ route('batches.show', $batch) }}" data-primary>To batch {{ $batch->code }} <kbd>Enter</kbd></a>
+        @can('correct', $reading)@unless ($reading->successor || $reading->calibration === null)<a href="{{ route('corrections.create', $reading) }}">Correct this reading</a>@endunless @endcan
+        @if ($screen->lacks !== [] && Gate::allows('record'))<a href="{{ route('batches.show', $batch) }}">To batch {{ $batch->code }}</a><a class="do" href="{{ route('drafts.create', [$batch, 'joins' => $reading->occasion_id, 'place' => $screen->lacks[0]]) }}" data-primary>Now {{ $screen->lacks[0] }} <kbd>Enter</kbd></a>@else<a class="do" href="{{ route('batches.show', $batch) }}" data-primary>To batch {{ $batch->code }} <kbd>Enter</kbd></a>@endif
     </x-slot>
     <x-slot:evidence>
-        <x-rests-on :calibration="$reading->calibration" :pair="$reading->pair" :check="$reading->verification" :method="$reading->method" />
+        @if ($reading->calibration)<x-rests-on :calibration="$reading->calibration" :pair="$reading->pair" :check="$reading->verification" :method="$reading->method" />@elseif ($reading->verification)<h2>Rests on</h2><dl><dt><a href="{{ route('verifications.show', $reading->verification) }}">{{ $reading->verification->thermometer->code }}</a></dt><dd>checked {{ SiteClock::short($reading->verification->at) }}</dd></dl>@endif
         @if ($screen->budget)<h2>What the ± is made of</h2><x-budget :bar="$screen->budget" />@endif
-        @if (Gate::allows('record') && $reading->pair->parting === null)
+        @if (Gate::allows('record') && $reading->pair !== null && $reading->pair->parting === null)
             <h2>The electrode after food</h2>
             <form class="hygiene" method="post" action="{{ route('care.store', $reading->pair) }}">
                 <x-form-id />

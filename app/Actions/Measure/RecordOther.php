@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Measure;
+
+use Illuminate\Support\Str;
+use Rheacid\Batches\Life;
+use Rheacid\Bench\Source;
+use Rheacid\Core\Thermometry\Outcome;
+use Rheacid\Measure\DecisionCause;
+use Rheacid\Measure\OtherValue;
+use Rheacid\Models\Batch;
+use Rheacid\Models\ExternalValue;
+use Rheacid\Models\Measurement;
+use Rheacid\Models\Occasion;
+use Rheacid\Models\Person;
+use Rheacid\Models\Replicate;
+use Rheacid\Models\Sample;
+use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
+use Rheacid\Shelf\Thermometers;
+
+/** Keeps a quantity that no electrode reads: a temperature by a thermometer of the shelf, anything else from elsewhere. */
+final class RecordOther
+{
+    public function __construct(private KeepDecision $keep) {}
+
+    /** @throws Refused */
+    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, OtherValue $told): Measurement
+    {
+        return Recording::once($by, $form, 'record another quantity', Measurement::class, function (Entry $entry) use ($by, $batch, $told): Measurement {
+            Life::ensure($batch, null);
+            BeginMeasuring::ensureDrawn($batch, $told->drawnAt, $entry->at);
+            if ($told->joins !== null && $told->joins->batch_id !== $batch->id) {
+                throw Refused::because('That was drawn from another batch.', 'joins');
+            }
+            $check = $told->thermometer === null ? null : Thermometers::checkFor($told->thermometer, max($told->values)) ?? throw Refused::because('This thermometer was never checked. Verify it first.', 'thermometer');
+            $occasion = $told->joins ?? $entry->add(new Occasion(['batch_id' => $batch->id, 'stage' => $told->stage, 'drawn_at' => $told->drawnAt, 'at' => $entry->at, 'person_id' => $by->id]));
+            $isJoining = $occasion->measurements()->exists();
+            $sample = $entry->add(new Sample(['occasion_id' => $occasion->id, 'place' => $told->place, 'drawn_at' => $told->drawnAt, 'person_id' => $by->id]));
+            $series = (string) Str::uuid();
+            $outcome = $check?->outcome;
+            foreach ($told->values as $i => $value) {
+                $entry->add(new Replicate([
+                    'series' => $series,
+                    'position' => $i + 1,
+                    'value' => $outcome?->outcome === Outcome::Correct ? $outcome->gain * $value + $outcome->offset_c : $value,
+                    'expanded_u' => $told->expandedU,
+                    'verification_id' => $check?->id,
+                    'shown_c' => $check === null ? null : $value,
+                    'settled' => true,
+                    'source' => Source::Typed,
+                    'person_id' => $by->id,
+                    'at' => $entry->at,
+                ]));
+            }
+            $measurement = $entry->add(new Measurement([
+                'occasion_id' => $occasion->id,
+                'sample_id' => $sample->id,
+                'measurand' => $told->basis->measurand,
+                'basis' => $told->basis->code,
+                'unit' => $told->basis->measurand->unit(),
+                'series' => $series,
+                'method_id' => $batch->product->method_id,
+                'verification_id' => $check?->id,
+                'observed_at' => $told->measuredAt,
+                'entered_at' => $entry->at,
+                'person_id' => $by->id,
+            ]));
+            if ($told->measuredBy !== null) {
+                $entry->add(new ExternalValue(['measurement_id' => $measurement->id, 'measured_by' => $told->measuredBy, 'measured_with' => (string) $told->measuredWith, 'certificate' => $told->certificate, 'measured_at' => $told->measuredAt]));
+            }
+            ($this->keep)($entry, $occasion, $isJoining ? DecisionCause::Joined : DecisionCause::Recorded);
+
+            return $measurement;
+        });
+    }
+}

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Requests;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Rheacid\Core\Failure;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Measurands\Basis;
+use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Words\Quantity;
+use Rheacid\Measure\OtherValue;
+use Rheacid\Models\Batch;
+use Rheacid\Models\Occasion;
+use Rheacid\Records\Refused;
+use Rheacid\Shelf\Instruments;
+use Rheacid\SiteClock;
+
+/** Another quantity of a batch, as it was typed. */
+final class OtherRequest extends FormRequest
+{
+    private const MOST_PORTIONS = 9;
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        $batch = $this->route('batch');
+        assert($batch instanceof Batch);
+        $isTemperature = str_starts_with((string) $this->string('of'), Measurand::Temperature->value . '|');
+
+        return [
+            'of' => ['required', Rule::in(array_keys(self::quantities()))],
+            'values' => ['required', 'string', 'max:400'],
+            'unit' => ['nullable', 'string', 'max:20'],
+            'expanded_u' => ['nullable', 'string', 'max:20'],
+            'stage' => ['required', Rule::enum(Stage::class)],
+            'place' => ['required', Rule::in($batch->product->method->places)],
+            'drawn_at' => ['nullable', 'string', 'max:20'],
+            'measured_at' => ['nullable', 'string', 'max:20'],
+            'joins' => ['nullable', 'integer', Rule::exists('occasions', 'id')->where('batch_id', $batch->id)],
+            'thermometer' => [$isTemperature ? 'required' : 'nullable', 'integer', 'exists:thermometers,id'],
+            'measured_by' => [$isTemperature ? 'nullable' : 'required', 'string', 'max:120'],
+            'measured_with' => [$isTemperature ? 'nullable' : 'required', 'string', 'max:120'],
+            'certificate' => ['nullable', 'string', 'max:120'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['of' => 'Choose what was measured.', 'values.required' => 'Type the number, several with a semicolon between them.', 'thermometer.required' => 'With which thermometer of the shelf?', 'measured_by.required' => 'Who measured it?', 'measured_with.required' => 'With what, by which method?', 'place' => 'Choose where the sample was drawn.'];
+    }
+
+    /** @return array<string, string> every quantity that is written down here, with its unit; a pH has its own page */
+    public static function quantities(): array
+    {
+        $all = [];
+        foreach (Measurand::cases() as $measurand) {
+            foreach ($measurand === Measurand::Ph ? [] : $measurand->bases() as $basis) {
+                $all["$measurand->value|$basis"] = implode(', ', array_filter([$measurand->name(), $basis, $measurand->unit()]));
+            }
+        }
+
+        return $all;
+    }
+
+    /** @throws Refused at its field */
+    public function told(): OtherValue
+    {
+        [$measurand, $code] = explode('|', (string) $this->string('of'), 2);
+        $basis = Measurand::from($measurand)->on($code);
+        $unit = $this->filled('unit') ? $this->string('unit')->trim()->toString() : $basis->measurand->unit();
+        $isTemperature = $basis->measurand === Measurand::Temperature;
+        $drawnAt = $this->filled('drawn_at') ? SiteClock::typed($this->string('drawn_at')->toString()) : CarbonImmutable::now();
+        $measuredAt = $this->filled('measured_at') ? SiteClock::typed($this->string('measured_at')->toString(), 'measured_at') : CarbonImmutable::now();
+        if ($measuredAt->lessThan($drawnAt) || $measuredAt->isFuture()) {
+            throw Refused::because('It was measured between the drawing of the sample and now.', 'measured_at');
+        }
+
+        return new OtherValue(
+            $basis,
+            $this->values($basis, $unit),
+            $isTemperature ? null : $this->expandedU($basis, $unit),
+            Stage::from($this->string('stage')->toString()),
+            $this->string('place')->toString(),
+            $drawnAt,
+            $measuredAt,
+            $this->filled('joins') ? Occasion::query()->find($this->integer('joins')) : null,
+            $isTemperature ? Instruments::thermometer($this->integer('thermometer')) : null,
+            $isTemperature ? null : $this->string('measured_by')->trim()->toString(),
+            $isTemperature ? null : $this->string('measured_with')->trim()->toString(),
+            $this->filled('certificate') ? $this->string('certificate')->trim()->toString() : null,
+        );
+    }
+
+    /**
+     * @return non-empty-list<float>
+     *
+     * @throws Refused
+     */
+    private function values(Basis $basis, string $unit): array
+    {
+        $typed = array_values(array_filter(array_map(trim(...), explode(';', $this->string('values')->toString())), static fn(string $one): bool => $one !== ''));
+        if ($typed === [] || count($typed) > self::MOST_PORTIONS) {
+            throw Refused::because(sprintf('One to %d numbers are accepted, with a semicolon between them.', self::MOST_PORTIONS), 'values');
+        }
+
+        return array_map(static function (string $one) use ($basis, $unit): float {
+            $plain = Quantity::plain($one);
+            try {
+                return is_numeric($plain) ? $basis->value((float) $plain, $unit) : throw Refused::because("\"$one\" is no number; a number in $unit is accepted, like 4.2.", 'values');
+            } catch (Refused $refused) {
+                throw $refused;
+            } catch (Failure $failure) {
+                throw Refused::because($failure->getMessage(), str_contains($failure::class, 'Unit') ? 'unit' : 'values');
+            }
+        }, $typed);
+    }
+
+    /** The width of what is not known, not a value: units change its size only. */
+    private function expandedU(Basis $basis, string $unit): ?float
+    {
+        if (!$this->filled('expanded_u')) {
+            return null;
+        }
+        $plain = Quantity::plain($this->string('expanded_u')->toString());
+        if (!is_numeric($plain) || (float) $plain < 0) {
+            throw Refused::because('A number of 0 or more is accepted; leave it empty where nobody knows.', 'expanded_u');
+        }
+
+        return (float) $plain * ($unit === $basis->measurand->unit() ? 1.0 : $basis->measurand->otherUnits()[$unit] ?? 1.0);
+    }
+}

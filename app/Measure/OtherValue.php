@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Measure;
+
+use Carbon\CarbonImmutable;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Measurands\Basis;
+use Rheacid\Models\Occasion;
+use Rheacid\Models\Thermometer;
+
+/** A quantity as it was told: what, of which sample, by whom and with what. */
+final readonly class OtherValue
+{
+    /**
+     * @param non-empty-list<float> $values of the portions, in the quantity's unit
+     * @param float|null $expandedU k = 2, in the same unit; null where nobody knows
+     * @param Thermometer|null $thermometer with a temperature
+     * @param string|null $measuredBy with anything else
+     */
+    public function __construct(
+        public Basis $basis,
+        public array $values,
+        public ?float $expandedU,
+        public Stage $stage,
+        public string $place,
+        public CarbonImmutable $drawnAt,
+        public CarbonImmutable $measuredAt,
+        public ?Occasion $joins,
+        public ?Thermometer $thermometer,
+        public ?string $measuredBy,
+        public ?string $measuredWith,
+        public ?string $certificate,
+    ) {}
+}

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rheacid\Batches\Outlet;
+use Rheacid\Core\Limits\Conformity;
+use Rheacid\Core\Limits\MissingReason;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Models\ExternalValue;
+use Rheacid\Models\LimitOutcome;
+use Rheacid\Models\Measurement;
+use Rheacid\Models\Product;
+use Rheacid\Records\LedgerCheck;
+
+/** Quantities that no electrode reads, and samples that were drawn together. */
+final class OtherTest extends BenchTestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        foreach (['white-wine' => 'WW-0001', 'vegetable-ferment' => 'KR-0001', 'milk-kefir' => 'KF-0001'] as $product => $code) {
+            $this->actingAs($this->people['lead'])->post("/products/library/$product", ['form' => self::formId()]);
+            $this->post('/batches', ['product' => Product::query()->where('code', $product)->sole()->id, 'code' => $code, 'vessel' => 'tank 1', 'size' => '100 L', 'started_at' => '2026-11-23T10:00', 'form' => self::formId()])->assertSessionHasNoErrors();
+            foreach ($this->batch($code)->product->asks() as $condition) {
+                $this->post("/batches/{$this->batch($code)->id}/answers", ['condition' => $condition, 'answer' => 'yes', 'form' => self::formId()]);
+            }
+        }
+        $this->actingAs($this->people['checker']);
+    }
+
+    public function test_a_temperature_rests_on_its_thermometer_and_is_judged_with_its_correction(): void
+    {
+        $this->tells('KF-0001', ['of' => 'temperature|chamber', 'values' => '4,0; 4,2', 'stage' => 'finished', 'thermometer' => $this->thermometer()->id])->assertSessionHasNoErrors();
+
+        $measurement = Measurement::query()->sole();
+        self::assertSame([3.6, 3.8], $measurement->replicates->map(static fn($one): float => round($one->value, 3))->all(), 'corrected by −0.4');
+        $outcome = LimitOutcome::query()->where('name', 'Critical, finished: temperature, finished storage')->sole();
+        self::assertSame([Conformity::Inside, 3.8], [$outcome->outcome, round($outcome->value, 3)], 'the worst portion, proven');
+        $this->get("/readings/$measurement->id")->assertOk()->assertSee('shown 4.2 °C');
+        $this->get("/batches/{$this->batch('KF-0001')->id}")->assertOk()->assertSee('temperature, chamber, °C');
+        self::assertNull(LedgerCheck::run()['difference']);
+    }
+
+    public function test_a_value_from_elsewhere_is_kept_with_who_and_what_and_releases_nothing_that_binds(): void
+    {
+        $this->tells('WW-0001', ['of' => 'alcohol|at 20 °C', 'values' => '12,4', 'stage' => 'finished', 'measured_by' => 'a laboratory in town', 'measured_with' => 'distillation', 'expanded_u' => '0,2', 'certificate' => 'A-17'])->assertSessionHasNoErrors();
+        $this->tells('WW-0001', ['of' => 'titratable-acidity|8.2 per L', 'values' => '620', 'unit' => 'mg/L', 'stage' => 'finished', 'measured_by' => 'a laboratory in town', 'measured_with' => 'titration'])->assertSessionHasNoErrors();
+
+        self::assertSame(['a laboratory in town', 'distillation', 'A-17'], array_values(ExternalValue::query()->firstOrFail()->only(['measured_by', 'measured_with', 'certificate'])));
+        $missing = array_column(Outlet::of($this->batch('WW-0001'))->release->missing, 'reason', 'name');
+        self::assertSame(MissingReason::NotProven, $missing['Legal, finished: alcohol']);
+        self::assertSame(MissingReason::NeverJudged, $missing['Legal, finished: acidity, 3.5 g/L as tartaric'], 'an acidity to 8.2 says nothing of one to 7.0');
+        $this->get('/readings/' . Measurement::query()->firstOrFail()->id)->assertSee('a laboratory in town')->assertSee('certificate A-17');
+    }
+
+    public function test_brine_and_pieces_are_one_occasion_and_agree_before_equilibrium_is_proven(): void
+    {
+        foreach ([[3.9, 4.3], [3.9, 3.94], [3.9, 3.93]] as $day => [$brine, $solids]) {
+            $this->wait($day === 0 ? 0 : 79_200);
+            $this->flushSession();
+            $this->actingAs($this->people['checker']);
+            $this->calibrate();
+            $this->vouch();
+            $first = $this->read('brine', $brine, null);
+            $this->get("/readings/$first->id")->assertSee('Now solids');
+            self::assertSame(Conformity::Inconclusive, $this->outcome(), 'a place is missing');
+            $second = $this->read('solids', $solids, $first->occasion_id);
+            self::assertSame($first->occasion_id, $second->occasion_id);
+            $this->get("/readings/$second->id")->assertDontSee('Now solids');
+            self::assertSame([Conformity::Inconclusive, Conformity::Inconclusive, Conformity::Inside][$day], $this->outcome(), "day $day");
+        }
+    }
+
+    /** @return iterable<string, array{array<string, string>, string}> */
+    public static function slips(): iterable
+    {
+        yield 'no quantity' => [['of' => 'ph|'], 'of'];
+        yield 'no number' => [['values' => 'a lot'], 'values'];
+        yield 'impossible' => [['values' => '180'], 'values'];
+        yield 'a unit of something else' => [['unit' => 'kg'], 'unit'];
+        yield 'nobody' => [['measured_by' => ''], 'measured_by'];
+        yield 'a place that is none' => [['place' => 'attic'], 'place'];
+        yield 'drawn in the future' => [['drawn_at' => '2026-11-26T10:00'], 'measured_at'];
+        yield 'drawn with another batch' => [['joins' => '999'], 'joins'];
+        yield 'an uncertainty below nothing' => [['expanded_u' => '-1'], 'expanded_u'];
+    }
+
+    /** @param array<string, string> $typed */
+    #[DataProvider('slips')]
+    public function test_a_slip_is_told_at_its_field_and_nothing_is_kept(array $typed, string $field): void
+    {
+        $this->tells('WW-0001', ['of' => 'alcohol|at 20 °C', 'values' => '12', 'stage' => 'finished', 'measured_by' => 'us', 'measured_with' => 'hydrometer', ...$typed])->assertSessionHasErrors($field);
+
+        self::assertSame(0, Measurement::query()->count());
+    }
+
+    private function outcome(): Conformity
+    {
+        return LimitOutcome::query()->where('name', 'Critical, at equilibrium')->orderByDesc('id')->firstOrFail()->outcome;
+    }
+
+    /** Typed by the forms of the page. */
+    private function read(string $place, float $ph, ?int $joins): Measurement
+    {
+        $batch = $this->batch('KR-0001');
+        $this->post("/measure/$batch->id/drafts", ['pair' => $this->pair()->id, 'thermometer' => $this->thermometer()->id, 'stage' => Stage::Equilibrium->value, 'place' => $place, 'source' => 'typed', 'joins' => $joins ?? '', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $draft = \Rheacid\Models\MeasurementDraft::query()->orderByDesc('id')->firstOrFail();
+        foreach ([1, 2] as $portion) {
+            $this->post("/drafts/$draft->id/replicates", ['mv' => (string) $this->shown($ph), 'celsius' => '21.4', 'still' => '1', 'form' => self::formId()])->assertSessionHasNoErrors();
+        }
+        $this->post("/drafts/$draft->id/reading", ['form' => self::formId()])->assertSessionHasNoErrors();
+
+        return Measurement::query()->orderByDesc('id')->firstOrFail();
+    }
+
+    /** @param array<string, mixed> $typed */
+    private function tells(string $code, array $typed): TestResponse
+    {
+        $batch = $this->batch($code);
+
+        return $this->post("/measure/$batch->id/other", ['place' => $batch->product->method->places[0], 'form' => self::formId(), ...$typed]);
+    }
+}
