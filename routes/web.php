@@ -37,6 +37,7 @@ use Rheacid\Http\Controllers\ShelfImportController;
 use Rheacid\Http\Controllers\SignInController;
 use Rheacid\Http\Controllers\TemperatureReferenceController;
 use Rheacid\Http\Controllers\ThermometerServiceController;
+use Rheacid\Http\Controllers\TitrationController;
 use Rheacid\Http\Controllers\TodayController;
 use Rheacid\Http\Controllers\UpController;
 use Rheacid\Http\Controllers\VerificationController;
@@ -127,6 +128,7 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('measure', [MeasureController::class, 'index'])->name('measure');
     Route::get('measure/{batch}', [MeasureController::class, 'create'])->name('drafts.create');
     Route::get('measure/{batch}/other', [OtherController::class, 'create'])->name('others.create');
+    Route::get('measure/{batch}/titration', [TitrationController::class, 'create'])->name('titrations.create');
     Route::get('drafts/{draft}', [MeasurementDraftController::class, 'show'])->name('drafts.show');
     Route::get('drafts/{draft}/live', [MeasurementDraftController::class, 'live'])->name('drafts.live');
 
@@ -198,6 +200,8 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
         Route::post('methods/standard/{standard}', [MethodController::class, 'take'])->middleware('can:lead')->name('methods.take');
         Route::post('methods/{method}', [MethodController::class, 'update'])->middleware('can:lead')->name('methods.update');
         Route::post('measure/{batch}/other', [OtherController::class, 'store'])->name('others.store');
+        Route::post('measure/{batch}/titration', [TitrationController::class, 'store'])->name('titrations.store');
+        Route::post('lots/{lot}/strength', [TitrationController::class, 'standardise'])->name('lots.standardise');
         Route::post('measure/{batch}/drafts', [MeasureController::class, 'store'])->name('drafts.store');
         Route::post('drafts/{draft}/immersions', [MeasurementDraftController::class, 'immerse'])->name('drafts.immerse');
         Route::post('drafts/{draft}/replicates', [MeasurementDraftController::class, 'accept'])->name('drafts.accept');

@@ -139,7 +139,11 @@ final readonly class Assessment
         $portions = $blocks = [];
         foreach ($place->replicates as $replicate) {
             $own = array_values(array_filter([
-                ...($verification === null ? [ReleaseBlock::SourceNotNamed] : Foundations::thermometer($verification, $place)->blocks($replicate->value)),
+                ...match (true) {
+                    $place->titration !== null => Foundations::titration($place, $place->titration)->blocks(),
+                    $verification === null => [ReleaseBlock::SourceNotNamed],
+                    default => Foundations::thermometer($verification, $place)->blocks($replicate->value),
+                },
                 $replicate->settled ? null : ReleaseBlock::Unsettled,
                 ...$blocked,
             ]));

@@ -4,16 +4,19 @@ declare(strict_types=1);
 
 namespace Rheacid\Measure;
 
+use Rheacid\Core\Acidity\Titration as Acidity;
 use Rheacid\Core\Electrode\CalibrationFunction;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Measuring\BufferValue;
 use Rheacid\Core\Measuring\Foundation;
 use Rheacid\Core\Measuring\PhPortion;
 use Rheacid\Core\Measuring\ThermometerFacts;
+use Rheacid\Core\Measuring\TitrationFoundation;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\Replicate;
 use Rheacid\Models\Site;
+use Rheacid\Models\Titration;
 use Rheacid\Models\Verification;
 use Rheacid\Shelf\ControlChecks;
 use Rheacid\Shelf\Readiness;
@@ -46,6 +49,30 @@ final class Foundations
             blocks: array_values(array_filter([
                 Readiness::at($pair, $calibration, $place->observedAt)->state->block(),
                 $control->block(),
+                self::restsOnBarred($calibration) ? ReleaseBlock::SolutionBarred : null,
+                $calibration->isUncertain() ? ReleaseBlock::CalibrationUncertain : null,
+            ])),
+        );
+    }
+
+    public static function titration(MeasuredPlace $place, Titration $titration): TitrationFoundation
+    {
+        $calibration = $place->calibration;
+        $isByElectrode = $titration->endpoint !== 'by-eye';
+        $portions = $titration->portions();
+        $reached = array_column($portions, 'ph');
+        $control = $calibration === null ? null : ControlChecks::status($calibration, $place->observedAt);
+
+        return new TitrationFoundation(
+            $titration->standardisation->at,
+            $place->observedAt,
+            $isByElectrode && $reached !== [] ? max($reached) : null,
+            $calibration?->bracket_high_ph,
+            in_array(true, array_column($portions, 'coarse'), true),
+            Acidity::agree(array_column($portions, 'meq'), array_map(static fn(array $one): float => $one['ml'] - $titration->blank_ml, $portions), $titration->burette_digit_ml),
+            !$isByElectrode || $calibration === null || $place->pair === null ? [] : array_values(array_filter([
+                Readiness::at($place->pair, $calibration, $place->observedAt)->state->block(),
+                $control?->block(),
                 self::restsOnBarred($calibration) ? ReleaseBlock::SolutionBarred : null,
                 $calibration->isUncertain() ? ReleaseBlock::CalibrationUncertain : null,
             ])),

@@ -13,13 +13,14 @@ use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Method;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Replicate;
+use Rheacid\Models\Titration;
 use Rheacid\Models\Verification;
 
 /** What was measured of one quantity at one place, recorded or still in hand. */
 final readonly class MeasuredPlace
 {
     /** What of a measurement is read together, so that it can be judged. */
-    public const RESTS_ON = ['sample', 'replicates', 'method', 'pair.meter', 'pair.policy', 'pair.electrode', 'calibration.points.lot', 'calibration.run', 'calibration.policy', 'calibration.void', 'verification.outcome'];
+    public const RESTS_ON = ['sample', 'replicates', 'method', 'pair.meter', 'pair.policy', 'pair.electrode', 'calibration.points.lot', 'calibration.run', 'calibration.policy', 'calibration.void', 'verification.outcome', 'titration.standardisation'];
 
     /** @param Collection<int, Replicate> $replicates at least one */
     private function __construct(
@@ -32,11 +33,12 @@ final readonly class MeasuredPlace
         public ?Pair $pair,
         public ?Calibration $calibration,
         public ?Verification $verification,
+        public ?Titration $titration = null,
     ) {}
 
     public static function recorded(Measurement $measurement): self
     {
-        return new self($measurement->measurand, $measurement->basis, $measurement->sample->place, $measurement->replicates, $measurement->method, CarbonImmutable::instance($measurement->observed_at), $measurement->pair, $measurement->calibration, $measurement->verification);
+        return new self($measurement->measurand, $measurement->basis, $measurement->sample->place, $measurement->replicates, $measurement->method, CarbonImmutable::instance($measurement->observed_at), $measurement->pair, $measurement->calibration, $measurement->verification, $measurement->titration);
     }
 
     public static function inHand(MeasurementDraft $draft): self

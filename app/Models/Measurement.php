@@ -19,6 +19,7 @@ use Rheacid\Records\Kept;
  * @property-read Pair|null $pair
  * @property-read Calibration|null $calibration
  * @property-read Verification|null $verification
+ * @property-read Titration|null $titration
  * @property-read Method $method
  * @property-read Person $person
  */
@@ -90,6 +91,12 @@ final class Measurement extends Model
     public function replicates(): HasMany
     {
         return $this->hasMany(Replicate::class, 'series', 'series')->orderBy('position');
+    }
+
+    /** @return HasOne<Titration, $this> */
+    public function titration(): HasOne
+    {
+        return $this->hasOne(Titration::class);
     }
 
     /** Measured after the last moment at which its calibration is still trusted. */

@@ -5,16 +5,38 @@ declare(strict_types=1);
 namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Records\Kept;
 
-/** What a titrated result rests on. */
+/**
+ * What a titrated result rests on.
+ *
+ * @property-read TitrantStandardisation $standardisation
+ */
 final class Titration extends Model
 {
     use Kept;
 
     protected $casts = [
         'curve' => 'array',
+        'blank_ml' => 'float',
+        'burette_digit_ml' => 'float',
     ];
+
+    /** @return BelongsTo<TitrantStandardisation, $this> */
+    public function standardisation(): BelongsTo
+    {
+        return $this->belongsTo(TitrantStandardisation::class, 'titrant_standardisation_id');
+    }
+
+    /** @return list<array{sample: float, ml: float, ph: float, meq: float, coarse: bool, curve: list<array{float, float}>}> */
+    public function portions(): array
+    {
+        /** @var list<array{sample: float, ml: float, ph: float, meq: float, coarse: bool, curve: list<array{float, float}>}> $portions as the action writes them */
+        $portions = $this->curve ?? [];
+
+        return $portions;
+    }
 
     /** @return list<string> */
     public function largeColumns(): array

@@ -9,6 +9,7 @@ use Rheacid\Core\Solutions\BottleStatus;
 use Rheacid\Models\Lot;
 use Rheacid\Models\LotEvent;
 use Rheacid\Models\LotUse;
+use Rheacid\Models\TitrantStandardisation;
 use Rheacid\Shelf\Bottles;
 
 /** What the page of a bottle shows. */
@@ -19,8 +20,9 @@ final readonly class BottleScreen
     /**
      * @param Collection<int, LotUse> $uses the newest first
      * @param Collection<int, LotEvent> $events the newest first
+     * @param Collection<int, TitrantStandardisation> $strengths of a titrant, the newest first
      */
-    private function __construct(public Lot $lot, public BottleStatus $status, public ?string $spent, public Collection $uses, public Collection $events) {}
+    private function __construct(public Lot $lot, public BottleStatus $status, public ?string $spent, public Collection $uses, public Collection $events, public Collection $strengths) {}
 
     public static function of(Lot $lot): self
     {
@@ -30,6 +32,7 @@ final readonly class BottleScreen
             Bottles::spent($lot),
             LotUse::query()->with(['run.pair.electrode', 'run.holder', 'cell.pair.electrode', 'cell.person'])->where('lot_id', $lot->id)->orderByDesc('id')->limit(self::SHOWN)->get(),
             LotEvent::query()->with('person')->where('lot_id', $lot->id)->orderByDesc('id')->limit(self::SHOWN)->get(),
+            TitrantStandardisation::query()->where('lot_id', $lot->id)->orderByDesc('id')->limit(self::SHOWN)->get(),
         );
     }
 }

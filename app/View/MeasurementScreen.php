@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\View;
 
+use Rheacid\Core\Acidity\Acid;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Measure\DecisionLines;
 use Rheacid\Measure\Together;
@@ -13,12 +14,18 @@ use Rheacid\Models\ExternalValue;
 use Rheacid\Models\Measurement;
 use Rheacid\View\Figures\AcidRule;
 use Rheacid\View\Figures\BudgetBar;
+use Rheacid\View\Figures\TitrationFigure;
 use Rheacid\View\Figures\Wall;
 
 /** What the page of a recorded measurement shows, with the decision that stands for its occasion. */
 final readonly class MeasurementScreen
 {
-    /** @param list<string> $lacks places that its occasion still needs */
+    /**
+     * @param list<string> $lacks places that its occasion still needs
+     * @param list<TitrationFigure> $curves of a titration
+     * @param float $meq per litre or kilogram, the mean of its portions
+     * @param array<string, float> $said the same in each acid, g
+     */
     private function __construct(
         public Measurement $measurement,
         public Batch $batch,
@@ -28,13 +35,18 @@ final readonly class MeasurementScreen
         public ?BudgetBar $budget,
         public array $lacks,
         public ?ExternalValue $elsewhere,
+        public array $curves,
+        public float $meq,
+        public array $said,
     ) {}
 
     public static function of(Measurement $measurement): self
     {
-        $measurement->load(['occasion.batch.product.limits', 'occasion.batch.product.method', 'occasion.batch.newestEvent', 'occasion.measurements.sample', 'occasion.batch.steps', 'occasion.decision.outcomes', 'occasion.decision.person', 'sample', 'pair.electrode', 'pair.meter', 'pair.parting', 'pair.policy', 'calibration.points.lot', 'calibration.run', 'calibration.void', 'verification.thermometer', 'verification.outcome', 'method', 'person', 'replicates', 'superseded', 'successor']);
+        $measurement->load(['occasion.batch.product.limits', 'occasion.batch.product.method', 'occasion.batch.newestEvent', 'occasion.measurements.sample', 'occasion.batch.steps', 'occasion.decision.outcomes', 'occasion.decision.person', 'sample', 'pair.electrode', 'pair.meter', 'pair.parting', 'pair.policy', 'calibration.points.lot', 'calibration.run', 'calibration.void', 'verification.thermometer', 'verification.outcome', 'method', 'person', 'titration.standardisation.lot', 'replicates', 'superseded', 'successor']);
         $decision = $measurement->occasion->decision ?? throw new \LogicException('What is recorded was judged.');
         $batch = $measurement->occasion->batch;
+        $portions = $measurement->titration?->portions() ?? [];
+        $meq = $portions === [] ? 0.0 : array_sum(array_column($portions, 'meq')) / count($portions);
         $lines = DecisionLines::recorded($decision, $batch);
         /** @var list<array{name: string, u: float, share: float}> $budget as KeepDecision writes it */
         $budget = $decision->budget;
@@ -48,6 +60,26 @@ final readonly class MeasurementScreen
             $budget === [] ? null : new BudgetBar($budget),
             $batch->state()->isLive() ? Together::lacks($measurement->occasion, $batch) : [],
             ExternalValue::query()->where('measurement_id', $measurement->id)->first(),
+            self::curves($portions),
+            $meq,
+            $meq > 0 ? array_combine(array_column(Acid::cases(), 'value'), array_map(static fn(Acid $acid): float => $meq / 1000 * $acid->equivalentWeight(), Acid::cases())) : [],
         );
+    }
+
+    /**
+     * @param list<array{sample: float, ml: float, ph: float, meq: float, coarse: bool, curve: list<array{float, float}>}> $portions
+     *
+     * @return list<TitrationFigure>
+     */
+    private static function curves(array $portions): array
+    {
+        $figures = [];
+        foreach ($portions as $portion) {
+            if (count($portion['curve']) > 1) {
+                $figures[] = new TitrationFigure($portion['curve'], $portion['ml'], $portion['ph']);
+            }
+        }
+
+        return $figures;
     }
 }

@@ -31,4 +31,18 @@ final class Standardisation
     {
         return count($normalities) >= self::RUNS && (max($normalities) - min($normalities)) / (array_sum($normalities) / count($normalities)) * 100 <= self::AGREE_PERCENT + 1e-9;
     }
+
+    /**
+     * @param non-empty-list<float> $normalities eq/L
+     *
+     * @return array{float, float} their mean, and its expanded uncertainty: of the runs, no less than half a percent
+     */
+    public static function of(array $normalities): array
+    {
+        $n = count($normalities);
+        $mean = array_sum($normalities) / $n;
+        $spread = $n < 2 ? 0.0 : sqrt(array_sum(array_map(static fn(float $one): float => ($one - $mean) ** 2, $normalities)) / ($n - 1));
+
+        return [$mean, max(2 * $spread / sqrt($n), $mean * TitrationUncertainty::NORMALITY_PERCENT / 100)];
+    }
 }

@@ -41,6 +41,18 @@ enum ReleaseBlock: string
     /** From elsewhere, and the policy does not name the source. */
     case SourceNotNamed = 'source-not-named';
 
+    /** The titrant was not standardised, or long ago: it has grown weaker, and the acid reads high. */
+    case TitrantStale = 'titrant-stale';
+
+    /** The calibration does not reach the endpoint of the titration. */
+    case EndpointOutsideBracket = 'endpoint-outside-bracket';
+
+    /** The endpoint was guessed between two points far apart. */
+    case CurveCoarse = 'curve-coarse';
+
+    /** One titration alone, or several that do not agree. */
+    case NotDuplicated = 'not-duplicated';
+
     /** Two instruments contradict one another, and no third has read it. */
     case SecondDiffers = 'second-differs';
 
@@ -49,7 +61,7 @@ enum ReleaseBlock: string
     /** Whether it keeps a portion from proving critical and legal limits only. */
     public function isForBindingLimits(): bool
     {
-        return in_array($this, [self::ControlCheckMissing, self::ControlCheckFailed, self::SolutionBarred, self::CalibrationUncertain, self::PlaceMissing, self::SourceNotNamed], true);
+        return in_array($this, [self::ControlCheckMissing, self::ControlCheckFailed, self::SolutionBarred, self::CalibrationUncertain, self::PlaceMissing, self::SourceNotNamed, self::TitrantStale, self::EndpointOutsideBracket, self::CurveCoarse, self::NotDuplicated], true);
     }
 
     /** Whether it keeps a portion from proving limits at equilibrium only. */

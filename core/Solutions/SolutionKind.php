@@ -14,6 +14,7 @@ enum SolutionKind: string
     case Electrolyte = 'electrolyte';
     case Cleaning = 'cleaning';
     case Rinse = 'rinse';
+    case Titrant = 'titrant';
 
     /** Opened alkaline buffers take up carbon dioxide. */
     private const ALKALINE_PH = 7.5;

@@ -40,6 +40,10 @@ final class AdviceWords
             ReleaseBlock::ControlCheckMissing => [5, 'Read a check buffer now: then it counts.'],
             ReleaseBlock::EquilibriumNotProven => [6, 'Measure again a day later, from every part.'],
             ReleaseBlock::SecondDiffers => [4, 'Read it with a third instrument.'],
+            ReleaseBlock::TitrantStale => [1, 'Standardise the titrant, and titrate a fresh sample.'],
+            ReleaseBlock::EndpointOutsideBracket => [1, 'Calibrate with a buffer above the endpoint, and titrate a fresh sample.'],
+            ReleaseBlock::CurveCoarse => [3, 'Titrate again, in smaller steps near the endpoint.'],
+            ReleaseBlock::NotDuplicated => [4, 'Titrate once more: two have to agree.'],
             ReleaseBlock::SourceNotNamed => [7, 'A lead names the source, or it is measured here.'],
             ReleaseBlock::Simulated => [7, 'Measure it with a real instrument.'],
         };

@@ -11,6 +11,7 @@ use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Limits\SecondInstrument;
 use Rheacid\Core\Measuring\Equilibrium;
+use Rheacid\Core\Measuring\TitrationFoundation;
 use Rheacid\Core\Numbers;
 
 /** States in the words of the bench. */
@@ -66,6 +67,10 @@ final class StateWords
             ReleaseBlock::PlaceMissing => 'The method asks for a place that was not measured. Measure it too.',
             ReleaseBlock::EquilibriumNotProven => sprintf('Equilibrium is not proven: the parts have to agree within %s pH, and two readings a day apart within %s.', Equilibrium::PARTS_AGREE_PH, Equilibrium::DAYS_AGREE_PH),
             ReleaseBlock::SourceNotNamed => 'It comes from elsewhere, and the policy does not name that source.',
+            ReleaseBlock::TitrantStale => sprintf('The titrant was not standardised within %d days: it grows weaker, and the acid reads high. Standardise it, then titrate again.', TitrationFoundation::DAYS),
+            ReleaseBlock::EndpointOutsideBracket => 'The calibration does not reach the endpoint. Calibrate with a buffer above it, then titrate again.',
+            ReleaseBlock::CurveCoarse => 'The endpoint lies between two points more than half a pH apart. Titrate again, in smaller steps near it.',
+            ReleaseBlock::NotDuplicated => 'It takes two titrations that agree within 1 % or two digits of the burette. Titrate once more.',
             ReleaseBlock::SecondDiffers => sprintf('A second instrument reads more than %s pH apart. Nothing is decided until a third has read it.', SecondInstrument::DIFFER_PH),
             ReleaseBlock::SolutionBarred => 'The calibration rests on a bottle that was dipped into or made up with tap water: never for a critical limit. Calibrate on other bottles.',
             ReleaseBlock::SampleTemperature => 'The sample was outside the temperature of the method. Bring it there and measure again.',

@@ -197,6 +197,7 @@ final class Shelf
             ['C-02', 'conductivity', null, null, 'conductivity 1413 µS/cm', 24, 250, 90, 5, 1413.0],
             ['C-03', 'conductivity', null, null, 'conductivity 12.88 mS/cm', 24, 250, 90, 5, 12880.0],
             ['N-01', 'redox', null, null, 'redox 220 mV', 24, 150, 90, 5, 220.0],
+            ['S-01', 'titrant', null, null, 'sodium hydroxide 0.1 N', 9, 1000, 365, null, null],
             ['K-04', 'storage', null, null, 'storage solution 3 M KCl', 50, 500, 365, null, null],
         ];
         foreach ($bottles as [$code, $kind, $buffer, $nominal, $label, $opened, $expires, $shelf, $uses, $value]) {

@@ -21,10 +21,12 @@
         <p class="verdict"><x-state is="idle">Correction.</x-state> {{ $reading->reason }} <a href="{{ route('readings.show', $reading->superseded) }}">The entry before</a></p>
     @endif
     <h2>Portions{{ $reading->measurand === Rheacid\Core\Measurands\Measurand::Ph ? '' : ' of ' . $reading->measurand->on((string) $reading->basis)->words() }}</h2>
-    @if ($reading->calibration)
+    @if ($reading->calibration && $reading->titration === null)
         <x-replicates :replicates="$reading->replicates" :calibration="$reading->calibration" />
     @else
-        <table class="stack">@foreach ($reading->replicates as $replicate)<tr><td>{{ $replicate->position }}</td><td class="num">{{ Numbers::fixed($replicate->value, $reading->measurand->decimals()) }} {{ $reading->unit }}</td><td>{{ $replicate->shown_c === null ? '' : 'shown ' . Numbers::plain($replicate->shown_c) . ' °C' }}{{ $replicate->expanded_u === null ? '' : '± ' . Numbers::plain($replicate->expanded_u) }}</td></tr>@endforeach</table>
+        <table class="stack">@foreach ($reading->replicates as $replicate)<tr><td>{{ $replicate->position }}</td><td class="num">{{ Numbers::fixed($replicate->value, $reading->measurand->decimals()) }} {{ $reading->unit }}</td><td>{{ $reading->titration ? 'as ' . ($reading->measurand === Rheacid\Core\Measurands\Measurand::VolatileAcidity ? 'acetic' : 'tartaric') . ' ' : '' }}{{ $replicate->shown_c === null ? '' : 'shown ' . Numbers::plain($replicate->shown_c) . ' °C' }}{{ $replicate->expanded_u === null ? '' : '± ' . Numbers::plain($replicate->expanded_u) }}</td></tr>@endforeach</table>
+        @foreach ($screen->curves as $i => $curve)@if (count($screen->curves) > 1)<h2>Portion {{ $i + 1 }}</h2>@endif<x-titration :figure="$curve" />@endforeach
+        @if ($screen->said !== [])<p>The same as {{ collect($screen->said)->map(fn ($grams, $acid) => Numbers::fixed($grams, 2) . ' as ' . $acid)->join(', ') }}; {{ Numbers::fixed($screen->meq, 1) }} meq. Titrant {{ $reading->titration->standardisation->lot->code }}, {{ Numbers::fixed($reading->titration->standardisation->normality, 4) }} N, standardised {{ SiteClock::short($reading->titration->standardisation->at) }}.</p>@endif
         @if ($screen->elsewhere)<p>Measured by {{ $screen->elsewhere->measured_by }}, with {{ $screen->elsewhere->measured_with }}, {{ SiteClock::full($screen->elsewhere->measured_at) }}{{ $screen->elsewhere->certificate ? ', certificate ' . $screen->elsewhere->certificate : '' }}.</p>@endif
     @endif
     <x-slot:act>
@@ -32,7 +34,7 @@
         @if ($screen->lacks !== [] && Gate::allows('record'))<a href="{{ route('batches.show', $batch) }}">To batch {{ $batch->code }}</a><a class="do" href="{{ route('drafts.create', [$batch, 'joins' => $reading->occasion_id, 'place' => $screen->lacks[0]]) }}" data-primary>Now {{ $screen->lacks[0] }} <kbd>Enter</kbd></a>@else<a class="do" href="{{ route('batches.show', $batch) }}" data-primary>To batch {{ $batch->code }} <kbd>Enter</kbd></a>@endif
     </x-slot>
     <x-slot:evidence>
-        @if ($reading->calibration)<x-rests-on :calibration="$reading->calibration" :pair="$reading->pair" :check="$reading->verification" :method="$reading->method" />@elseif ($reading->verification)<h2>Rests on</h2><dl><dt><a href="{{ route('verifications.show', $reading->verification) }}">{{ $reading->verification->thermometer->code }}</a></dt><dd>checked {{ SiteClock::short($reading->verification->at) }}</dd></dl>@endif
+        @if ($reading->calibration && $reading->titration === null)<x-rests-on :calibration="$reading->calibration" :pair="$reading->pair" :check="$reading->verification" :method="$reading->method" />@elseif ($reading->verification)<h2>Rests on</h2><dl><dt><a href="{{ route('verifications.show', $reading->verification) }}">{{ $reading->verification->thermometer->code }}</a></dt><dd>checked {{ SiteClock::short($reading->verification->at) }}</dd></dl>@endif
         @if ($screen->budget)<h2>What the ± is made of</h2><x-budget :bar="$screen->budget" />@endif
         @if (Gate::allows('record') && $reading->pair !== null && $reading->pair->parting === null)
             <h2>The electrode after food</h2>

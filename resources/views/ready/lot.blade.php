@@ -25,6 +25,18 @@
             <details><summary>Discard</summary><x-field name="note" label="Why (may stay empty)" maxlength="400" /><button class="do quiet apart" name="kind" value="discarded">Discard this bottle</button></details>
         </form>
     @endif
+    @if ($lot->kind === SolutionKind::Titrant)
+        <h2>Strength</h2>
+        <table class="stack">
+            @forelse ($screen->strengths as $strength)<tr><td>{{ Rheacid\SiteClock::short($strength->at) }}</td><td class="num">{{ Rheacid\Core\Numbers::fixed($strength->normality, 4) }} N <small>± {{ Rheacid\Core\Numbers::fixed($strength->expanded_u, 4) }}</small></td><td>{{ count($strength->runs) }} runs</td></tr>@empty<tr><td class="soft">Not standardised yet: nothing can be titrated with it.</td></tr>@endforelse
+        </table>
+        @if (Gate::allows('record') && $lot->happened(BottleEvent::Discarded) === null)
+            <form id="strength" method="post" action="{{ route('lots.standardise', $lot) }}" data-keep><x-form-id />
+                <div class="fields apart"><x-field name="runs" label="Potassium hydrogen phthalate, g, and mL taken" class="wide" help="one run a line, three or more, like 0,5102; 24,98"><textarea class="form-control" id="f-runs" name="runs" rows="4" aria-describedby="f-runs-help" @error('runs') aria-invalid="true" @enderror>{{ is_string(old('runs')) ? old('runs') : '' }}</textarea></x-field><x-field name="purity" label="Purity, %" value="100" inputmode="decimal" /></div>
+                <button class="do quiet apart">Keep its strength</button>
+            </form>
+        @endif
+    @endif
     <h2>Used by</h2>
     <table class="stack">
         @forelse ($screen->uses as $use)

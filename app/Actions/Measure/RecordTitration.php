@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Measure;
+
+use Illuminate\Support\Str;
+use Rheacid\Batches\Life;
+use Rheacid\Bench\Source;
+use Rheacid\Measure\DecisionCause;
+use Rheacid\Measure\TitrationTold;
+use Rheacid\Models\Batch;
+use Rheacid\Models\Measurement;
+use Rheacid\Models\Occasion;
+use Rheacid\Models\Person;
+use Rheacid\Models\Replicate;
+use Rheacid\Models\Sample;
+use Rheacid\Models\Titration;
+use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
+
+/** Keeps an acidity by titration, with the curve of each portion and what it rests on. */
+final class RecordTitration
+{
+    public function __construct(private KeepDecision $keep) {}
+
+    /** @throws Refused */
+    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, TitrationTold $told): Measurement
+    {
+        return Recording::once($by, $form, 'record a titration', Measurement::class, function (Entry $entry) use ($by, $batch, $told): Measurement {
+            Life::ensure($batch, null);
+            BeginMeasuring::ensureDrawn($batch, $told->drawnAt, $entry->at);
+            $calibration = $told->pair?->newestCalibration;
+            if ($told->pair !== null && $calibration === null) {
+                throw Refused::because('This pair was never calibrated. Calibrate it first, with a buffer above the endpoint.', 'pair');
+            }
+            $occasion = $told->joins ?? $entry->add(new Occasion(['batch_id' => $batch->id, 'stage' => $told->stage, 'drawn_at' => $told->drawnAt, 'at' => $entry->at, 'person_id' => $by->id]));
+            $isJoining = $occasion->measurements()->exists();
+            $sample = $entry->add(new Sample(['occasion_id' => $occasion->id, 'place' => $told->place, 'drawn_at' => $told->drawnAt, 'person_id' => $by->id]));
+            $series = (string) Str::uuid();
+            $titrations = $told->titrations();
+            foreach ($titrations as $i => $one) {
+                $entry->add(new Replicate(['series' => $series, 'position' => $i + 1, 'value' => $one->acidity(), 'expanded_u' => $one->expandedU, 'settled' => true, 'source' => Source::Typed, 'person_id' => $by->id, 'at' => $entry->at]));
+            }
+            $measurement = $entry->add(new Measurement([
+                'occasion_id' => $occasion->id,
+                'sample_id' => $sample->id,
+                'measurand' => $told->basis->measurand,
+                'basis' => $told->basis->code,
+                'unit' => $told->isByMass ? 'g/kg' : $told->basis->measurand->unit(),
+                'series' => $series,
+                'method_id' => $batch->product->method_id,
+                'pair_id' => $told->pair?->id,
+                'calibration_id' => $calibration?->id,
+                'observed_at' => $entry->at,
+                'entered_at' => $entry->at,
+                'person_id' => $by->id,
+            ]));
+            $first = $told->portions[0];
+            $entry->add(new Titration([
+                'measurement_id' => $measurement->id,
+                'titrant_standardisation_id' => $told->titrant->id,
+                'sample_ml' => $told->isByMass ? null : $first['sample'],
+                'sample_g' => $told->isByMass ? $first['sample'] : null,
+                'endpoint_ml' => $first['endpoint']->ml,
+                'blank_ml' => $told->blankMl,
+                'burette_digit_ml' => $told->digitMl,
+                'burette_expanded_u_ml' => max(\Rheacid\Core\Acidity\TitrationUncertainty::TITRANT_ML, $told->digitMl),
+                'endpoint' => $told->endpoint,
+                'acid' => $told->acid->value,
+                'curve' => array_map(static fn(array $portion, \Rheacid\Core\Acidity\Titration $one): array => ['sample' => $portion['sample'], 'ml' => $portion['endpoint']->ml, 'ph' => $portion['endpoint']->ph, 'meq' => $one->meq, 'coarse' => $portion['endpoint']->isCoarse, 'curve' => $portion['curve']], $told->portions, $titrations),
+            ]));
+            ($this->keep)($entry, $occasion, $isJoining ? DecisionCause::Joined : DecisionCause::Recorded);
+
+            return $measurement;
+        });
+    }
+}

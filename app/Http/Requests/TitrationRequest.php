@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Requests;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Rheacid\Core\Acidity\Acid;
+use Rheacid\Core\Acidity\Endpoint;
+use Rheacid\Core\Acidity\TitrationCurve;
+use Rheacid\Core\Failure;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Words\Quantity;
+use Rheacid\Measure\TitrationTold;
+use Rheacid\Models\Batch;
+use Rheacid\Models\Occasion;
+use Rheacid\Models\TitrantStandardisation;
+use Rheacid\Records\Refused;
+use Rheacid\Shelf\Instruments;
+use Rheacid\SiteClock;
+
+/** A titration as it was typed: each portion by its curve, or by the volume at which the colour turned. */
+final class TitrationRequest extends FormRequest
+{
+    public const ENDPOINTS = ['8.2' => 'pH 8.2', '8.1' => 'pH 8.1', '7.0' => 'pH 7.0', '8.3' => 'pH 8.3', '8.5' => 'pH 8.5', 'derivative' => 'the steepest place of the curve', 'by-eye' => 'phenolphthalein, by eye'];
+    public const PORTIONS = 3;
+    private const BY_EYE = 'by-eye';
+    private const BY_EYE_PH = 8.3;
+    private const MOST_POINTS = 500;
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        $batch = $this->route('batch');
+        assert($batch instanceof Batch);
+
+        return [
+            'of' => ['required', Rule::in([Measurand::TitratableAcidity->value, Measurand::VolatileAcidity->value])],
+            'per' => ['required', Rule::in(['L', 'kg', 'water-phase'])],
+            'endpoint' => ['required', Rule::in(array_keys(self::ENDPOINTS))],
+            'acid' => ['required', Rule::enum(Acid::class)],
+            'titrant' => ['required', 'integer', 'exists:titrant_standardisations,id'],
+            'pair' => [$this->input('endpoint') === self::BY_EYE ? 'nullable' : 'required', 'integer', 'exists:pairs,id'],
+            'stage' => ['required', Rule::enum(Stage::class)],
+            'place' => ['required', Rule::in($batch->product->method->places)],
+            'drawn_at' => ['nullable', 'string', 'max:20'],
+            'joins' => ['nullable', 'integer', Rule::exists('occasions', 'id')->where('batch_id', $batch->id)],
+            'portions' => ['required', 'array', 'max:' . self::PORTIONS],
+            'portions.*.sample' => ['nullable', 'string', 'max:20'],
+            'portions.*.curve' => ['nullable', 'string', 'max:8000'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['titrant' => 'Choose a titrant that was standardised; a bottle is standardised on its own page.', 'pair' => 'With which pair was the pH read?', 'place' => 'Choose where the sample was drawn.', 'acid' => 'Choose the acid in which it is said.'];
+    }
+
+    /** @throws Refused at its field */
+    public function told(): TitrationTold
+    {
+        $measurand = Measurand::from($this->string('of')->toString());
+        $endpoint = $this->string('endpoint')->toString();
+        $per = $this->string('per')->toString();
+        $code = $measurand === Measurand::VolatileAcidity ? '8.2 per L' : "$endpoint per $per";
+        if ($measurand === Measurand::VolatileAcidity && ($endpoint !== '8.2' || $per !== 'L')) {
+            throw Refused::because('A volatile acidity is titrated to 8.2, per litre, on the distillate.', 'endpoint');
+        }
+
+        return new TitrationTold(
+            $measurand->on($code),
+            $this->portions($endpoint),
+            $endpoint,
+            Acid::from($this->string('acid')->toString()),
+            $this->number('blank_ml', 0.0, 0.0, 100.0),
+            $this->number('digit_ml', 0.05, 0.001, 1.0),
+            TitrantStandardisation::query()->findOrFail($this->integer('titrant')),
+            $endpoint === self::BY_EYE ? null : Instruments::pair($this->integer('pair')),
+            Stage::from($this->string('stage')->toString()),
+            $this->string('place')->toString(),
+            $this->filled('drawn_at') ? SiteClock::typed($this->string('drawn_at')->toString()) : CarbonImmutable::now(),
+            $this->filled('joins') ? Occasion::query()->find($this->integer('joins')) : null,
+            $per !== 'L',
+        );
+    }
+
+    /**
+     * @return non-empty-list<array{sample: float, endpoint: Endpoint, curve: list<array{float, float}>}>
+     *
+     * @throws Refused
+     */
+    private function portions(string $endpoint): array
+    {
+        $portions = [];
+        foreach (range(0, self::PORTIONS - 1) as $i) {
+            $text = trim($this->string("portions.$i.curve")->toString());
+            if ($text === '') {
+                continue;
+            }
+            $sample = Quantity::plain($this->string("portions.$i.sample")->toString());
+            if (!is_numeric($sample) || (float) $sample <= 0 || (float) $sample > 10_000) {
+                throw Refused::because('How much sample, in mL or g? A number above 0 is accepted.', "portions.$i.sample");
+            }
+            try {
+                $portions[] = ['sample' => (float) $sample, ...self::read($text, $endpoint)];
+            } catch (Failure $failure) {
+                throw Refused::because($failure->getMessage(), "portions.$i.curve");
+            }
+        }
+
+        return $portions === [] ? throw Refused::because('Type the curve of the first portion.', 'portions.0.curve') : $portions;
+    }
+
+    /**
+     * @return array{endpoint: Endpoint, curve: list<array{float, float}>}
+     *
+     * @throws Failure
+     */
+    private static function read(string $text, string $endpoint): array
+    {
+        if ($endpoint === self::BY_EYE) {
+            $ml = Quantity::plain($text);
+
+            return is_numeric($ml) && (float) $ml > 0 ? ['endpoint' => new Endpoint((float) $ml, self::BY_EYE_PH, false), 'curve' => []] : throw Refused::because('By eye: the one volume, in mL, at which the colour stayed.');
+        }
+        $points = [];
+        $lines = preg_split('/\R/u', $text);
+        if ($lines === false || count($lines) > self::MOST_POINTS) {
+            throw Refused::because(sprintf('%d lines at most are accepted.', self::MOST_POINTS));
+        }
+        foreach ($lines as $i => $line) {
+            if (trim($line) === '') {
+                continue;
+            }
+            $cells = preg_split('/\s*;\s*|\s+/', trim($line));
+            $numbers = array_map(Quantity::plain(...), $cells === false ? [] : $cells);
+            if (count($numbers) !== 2 || !is_numeric($numbers[0]) || !is_numeric($numbers[1]) || (float) $numbers[0] < 0 || (float) $numbers[1] < -2 || (float) $numbers[1] > 16) {
+                throw Refused::because(sprintf('Line %d: mL and pH are accepted, like 6,2; 7,95.', $i + 1));
+            }
+            $points[] = [(float) $numbers[0], (float) $numbers[1]];
+        }
+        if ($points === []) {
+            throw Refused::because('One point a line is accepted: mL and pH, like 6,2; 7,95.');
+        }
+        $curve = TitrationCurve::through($points);
+
+        return ['endpoint' => $endpoint === 'derivative' ? $curve->steepest() : $curve->reaches((float) $endpoint), 'curve' => $points];
+    }
+
+    private function number(string $field, float $default, float $low, float $high): float
+    {
+        if (!$this->filled($field)) {
+            return $default;
+        }
+        $plain = Quantity::plain($this->string($field)->toString());
+
+        return is_numeric($plain) && (float) $plain >= $low && (float) $plain <= $high ? (float) $plain : throw Refused::because("A number from $low to $high mL is accepted.", $field);
+    }
+}

@@ -1,0 +1,209 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rheacid\Actions\Calibrate\AcceptPoint;
+use Rheacid\Batches\Outlet;
+use Rheacid\Core\Acidity\Acid;
+use Rheacid\Core\Limits\Conformity;
+use Rheacid\Core\Limits\MissingReason;
+use Rheacid\Core\Simulation\AcidSolution;
+use Rheacid\Models\Decision;
+use Rheacid\Models\LimitOutcome;
+use Rheacid\Models\Lot;
+use Rheacid\Models\Measurement;
+use Rheacid\Models\Product;
+use Rheacid\Models\TitrantStandardisation;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\LedgerCheck;
+
+/** Acidity by titration: what it rests on, the schools that do not mix, and what it may release. */
+final class TitrationTest extends BenchTestCase
+{
+    private const LEGAL = 'Legal, finished: acidity, 3.5 g/L as tartaric';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->people['lead'])->post('/products/library/white-wine', ['form' => self::formId()]);
+        $this->post('/batches', ['product' => Product::query()->where('code', 'white-wine')->sole()->id, 'code' => 'WW-0001', 'vessel' => 'tank 1', 'size' => '600 L', 'started_at' => '2026-11-23T10:00', 'form' => self::formId()])->assertSessionHasNoErrors();
+        foreach ($this->batch('WW-0001')->product->asks() as $condition) {
+            $this->post("/batches/{$this->batch('WW-0001')->id}/answers", ['condition' => $condition, 'answer' => 'yes', 'form' => self::formId()]);
+        }
+        $this->actingAs($this->people['checker']);
+    }
+
+    public function test_a_titrant_gets_its_strength_in_triplicate_or_not_at_all(): void
+    {
+        $lot = $this->lot('S-01');
+        $this->standardise("0,51; 24\n0,51; 25\n0,51; 24,5")->assertSessionHasErrors('runs');
+        $this->standardise("0,5102; 24,98\n0,4987; 24,43")->assertSessionHasErrors('runs');
+        $this->standardise('about a gram')->assertSessionHasErrors('runs');
+        self::assertSame(0, TitrantStandardisation::query()->count());
+        $this->standardise("0,5102; 24,98\n0,4987; 24,43\n0,5043; 24,70")->assertSessionHasNoErrors();
+
+        $found = TitrantStandardisation::query()->sole();
+        self::assertEqualsWithDelta([0.09998, 0.0005], [$found->normality, $found->expanded_u], 0.00001);
+        $this->get("/lots/$lot->id")->assertOk()->assertSee('0.1000 N');
+        $this->post("/lots/{$this->lot('Q-31')->id}/strength", ['runs' => "0,5; 24\n0,5; 24\n0,5; 24", 'purity' => '100', 'form' => self::formId()])->assertSessionHasErrors('runs');
+    }
+
+    public function test_the_true_acidity_is_found_on_both_schools_and_a_legal_minimum_to_7_takes_none_from_8_2(): void
+    {
+        $this->strong();
+        $this->calibrateHigh();
+        $wine = new AcidSolution(['tartaric' => 0.018, 'malic' => 0.012, 'citric' => 0.003, 'lactic' => 0.004], 0.012);
+        $this->titrate('8.2', [$this->curve($wine, 0.02), $this->curve($wine, 0.02)])->assertSessionHasNoErrors();
+        self::assertSame(MissingReason::NeverJudged, $this->missing(), 'to 8.2 says nothing of one to 7.0');
+        $this->titrate('7.0', [$this->curve($wine, 0.02), $this->curve($wine, 0.02)])->assertSessionHasNoErrors();
+        self::assertNull($this->missing(), (string) json_encode(Decision::query()->orderByDesc('id')->firstOrFail()->blocks));
+
+        [$to8, $to7] = Measurement::query()->with('replicates')->orderBy('id')->get()->all();
+        foreach ([[$to8, 8.2], [$to7, 7.0]] as [$measurement, $ph]) {
+            self::assertEqualsWithDelta($wine->equivalentsTo($ph) * Acid::Tartaric->equivalentWeight(), $measurement->replicates[0]->value, 0.04, "to $ph");
+        }
+        self::assertGreaterThan($to7->replicates[0]->value, $to8->replicates[0]->value);
+        $outcome = LimitOutcome::query()->where('name', self::LEGAL)->sole();
+        self::assertSame([Conformity::Inside, true], [$outcome->outcome, $outcome->expanded_u > 0.02]);
+        $this->get("/readings/$to7->id")->assertOk()->assertSee('ΔpH/ΔmL')->assertSee('as malic')->assertSee('S-01');
+        self::assertNull(LedgerCheck::run()['difference']);
+    }
+
+    /** @return iterable<string, array{string, string}> what is wrong, what is said */
+    public static function doubts(): iterable
+    {
+        yield 'a stale titrant' => ['stale', 'titrant-stale'];
+        yield 'a bracket that ends below the endpoint' => ['low', 'endpoint-outside-bracket'];
+        yield 'one titration alone' => ['single', 'not-duplicated'];
+        yield 'two that differ' => ['apart', 'not-duplicated'];
+        yield 'steps that are too large' => ['coarse', 'curve-coarse'];
+    }
+
+    #[DataProvider('doubts')]
+    public function test_what_a_titration_rests_on_can_keep_it_from_proving(string $wrong, string $block): void
+    {
+        $this->strong();
+        if ($wrong === 'stale') {
+            $this->wait(31 * 86_400);
+            $this->flushSession();
+            $this->actingAs($this->people['checker']);
+        }
+        if ($wrong !== 'stale') {
+            $wrong === 'low' ? $this->calibrate() : $this->calibrateHigh();
+        }
+        $wine = new AcidSolution(['tartaric' => 0.018, 'malic' => 0.012], 0.012);
+        $stronger = new AcidSolution(['tartaric' => 0.019, 'malic' => 0.012], 0.012);
+        $curve = $this->curve($wine, $wrong === 'coarse' ? 1.5 : 0.1);
+        $this->titrate($wrong === 'stale' ? 'by-eye' : '8.2', match ($wrong) {
+            'stale' => ['6,45', '6,45'],
+            'single' => [$curve],
+            'apart' => [$curve, $this->curve($stronger)],
+            default => [$curve, $curve],
+        }, $wrong === 'stale' ? ['pair' => ''] : [])->assertSessionHasNoErrors();
+
+        self::assertContains($block, Decision::query()->sole()->blocks);
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function slips(): iterable
+    {
+        yield 'never reaches its endpoint' => [['portions' => [['sample' => '10', 'curve' => "0; 3,2\n5; 6,1"]]], 'portions.0.curve'];
+        yield 'volumes that run back' => [['portions' => [['sample' => '10', 'curve' => "0; 3,2\n5; 6,1\n4; 9"]]], 'portions.0.curve'];
+        yield 'no sample' => [['portions' => [['sample' => '0', 'curve' => "0; 3,2\n5; 9"]]], 'portions.0.sample'];
+        yield 'a curve of words' => [['portions' => [['sample' => '10', 'curve' => 'pink at last']]], 'portions.0.curve'];
+        yield 'no curve at all' => [['portions' => [['sample' => '10', 'curve' => '']]], 'portions.0.curve'];
+        yield 'an acid that is none' => [['acid' => 'carbonic'], 'acid'];
+        yield 'a titrant without a strength' => [['titrant' => '999'], 'titrant'];
+        yield 'no electrode' => [['pair' => ''], 'pair'];
+        yield 'a blank that takes all' => [['blank_ml' => '99'], 'blank_ml'];
+        yield 'a volatile acidity to 7.0' => [['of' => 'volatile-acidity', 'endpoint' => '7.0'], 'endpoint'];
+    }
+
+    /** @param array<string, mixed> $typed */
+    #[DataProvider('slips')]
+    public function test_a_slip_is_told_at_its_field_and_nothing_is_kept(array $typed, string $field): void
+    {
+        $this->strong();
+        $this->calibrateHigh();
+        $this->titrate('8.2', [$this->curve(new AcidSolution(['tartaric' => 0.03]))], $typed)->assertSessionHasErrors($field);
+
+        self::assertSame(0, Measurement::query()->count());
+    }
+
+    public function test_by_eye_is_a_quantity_of_its_own_and_volatile_acidity_is_said_as_acetic(): void
+    {
+        $this->strong();
+        $this->titrate('by-eye', ['6,45', '6,50'], ['pair' => ''])->assertSessionHasNoErrors();
+        $this->calibrateHigh();
+        $distillate = new AcidSolution(['acetic' => 0.009]);
+        $this->titrate('8.2', [$this->curve($distillate, 0.05), $this->curve($distillate, 0.05)], ['of' => 'volatile-acidity'])->assertSessionHasNoErrors();
+
+        [$byEye, $volatile] = Measurement::query()->with('replicates')->orderBy('id')->get()->all();
+        self::assertSame(['by-eye per L', '8.2 per L'], [$byEye->basis, $volatile->basis]);
+        self::assertEqualsWithDelta(0.009 * 60.052, $volatile->replicates[0]->value, 0.02);
+        $this->get("/readings/$volatile->id")->assertSee('as acetic');
+    }
+
+    private function standardise(string $runs): TestResponse
+    {
+        return $this->post("/lots/{$this->lot('S-01')->id}/strength", ['runs' => $runs, 'purity' => '100', 'form' => self::formId()]);
+    }
+
+    private function strong(): void
+    {
+        $this->standardise("0,5106; 25,00\n0,5106; 25,00\n0,5105; 25,00")->assertSessionHasNoErrors();
+    }
+
+    /** Bracketed by 7.00 and 10.01, or what the shelf has above the endpoint. */
+    private function calibrateHigh(): void
+    {
+        $run = $this->openRun(['Q-29', $this->alkaline()]);
+        $accept = app(AcceptPoint::class);
+        foreach ([$this->lot('Q-29'), $this->lot($this->alkaline()), $this->lot('Q-29')] as $station => $lot) {
+            $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), $station, $this->typed($this->shown($lot->buffer()->phAt(21))), 'typed by a test');
+        }
+        $this->vouch();
+    }
+
+    private function alkaline(): string
+    {
+        return (string) Lot::query()->where('kind', 'buffer')->where('nominal_ph', '>', 9)->orderBy('id')->firstOrFail()->code;
+    }
+
+    /** As a burette gives it, in mL and pH to a hundredth. */
+    private function curve(AcidSolution $solution, float $step = 0.1): string
+    {
+        $lines = [];
+        for ($ml = 0.0; $ml <= 12.0; $ml = round($ml + $step, 3)) {
+            $lines[] = str_replace('.', ',', sprintf('%.2f; %.2f', $ml, $ph = $solution->titrated(10.0, $ml, 0.1)));
+            if ($ph > 9.8) {
+                break;
+            }
+        }
+
+        return implode("\n", $lines);
+    }
+
+    private function missing(): ?MissingReason
+    {
+        return array_column(Outlet::of($this->batch('WW-0001'))->release->missing, 'reason', 'name')[self::LEGAL] ?? null;
+    }
+
+    /**
+     * @param list<string> $curves
+     * @param array<string, mixed> $typed
+     */
+    private function titrate(string $endpoint, array $curves, array $typed = []): TestResponse
+    {
+        $batch = $this->batch('WW-0001');
+
+        return $this->post("/measure/$batch->id/titration", [
+            'of' => 'titratable-acidity', 'per' => 'L', 'endpoint' => $endpoint, 'acid' => 'tartaric', 'titrant' => (string) TitrantStandardisation::query()->value('id'), 'pair' => (string) $this->pair()->id,
+            'stage' => 'finished', 'place' => $batch->product->method->places[0], 'portions' => array_map(static fn(string $curve): array => ['sample' => '10', 'curve' => $curve], $curves), 'form' => self::formId(), ...$typed,
+        ]);
+    }
+}
