@@ -7,10 +7,12 @@ namespace Rheacid\Batches;
 use Rheacid\Models\Addition;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Method;
+use Rheacid\Models\Occasion;
 use Rheacid\Models\Product;
+use Rheacid\Models\TitrantStandardisation;
 use Rheacid\Records\Refused;
 
-/** What a form names of batches, products and methods: by code, or by number. */
+/** What a form names: by code, or by number. */
 final class Found
 {
     /** @throws Refused if there is none */
@@ -23,6 +25,23 @@ final class Found
     public static function plan(int $id): Addition
     {
         return Addition::query()->find($id) ?? throw Refused::because('There is no such plan.', 'plan');
+    }
+
+    public static function byNumber(mixed $number): ?Batch
+    {
+        return is_string($number) && preg_match('/^\d{1,18}$/D', $number) === 1 ? Batch::query()->find((int) $number) : null;
+    }
+
+    /** @throws Refused if nothing was drawn from that batch under that number */
+    public static function occasion(int $id, Batch $batch): Occasion
+    {
+        return Occasion::query()->where('batch_id', $batch->id)->find($id) ?? throw Refused::because('That was drawn from another batch.', 'joins');
+    }
+
+    /** @throws Refused if there is none */
+    public static function strength(int $id): TitrantStandardisation
+    {
+        return TitrantStandardisation::query()->find($id) ?? throw Refused::because('Choose a titrant that was standardised.', 'titrant');
     }
 
     /** @throws Refused if there is none */

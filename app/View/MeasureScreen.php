@@ -9,11 +9,15 @@ use Rheacid\Batches\Series;
 use Rheacid\Bench\Cup;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\Source;
+use Rheacid\Core\Limits\Conformity;
+use Rheacid\Core\Limits\JudgedLimit;
+use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Measuring\MethodRules;
 use Rheacid\Core\Uncertainty\BudgetLine;
+use Rheacid\Core\Uncertainty\Gain;
+use Rheacid\Core\Words\GainWords;
 use Rheacid\Measure\Assessment;
 use Rheacid\Measure\DecisionLines;
-use Rheacid\Measure\Help;
 use Rheacid\Measure\MeasuredPlace;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Measurement;
@@ -31,7 +35,8 @@ final readonly class MeasureScreen
     /**
      * @param list<Cup> $cups
      * @param Assessment|null $assessment of the occasion, with what is in hand; null before the first portion
-     * @param list<array{what: string, expanded_u: float}> $help
+     * @param list<array{gain: Gain, expanded_u: float, proves: bool}> $help the cheapest first
+     * @param string|null $proof of a limit that the value would meet, how it could be proven
      */
     private function __construct(
         public MeasurementDraft $draft,
@@ -44,6 +49,7 @@ final readonly class MeasureScreen
         public ?AcidRule $rule,
         public ?BudgetBar $budget,
         public array $help,
+        public ?string $proof,
     ) {}
 
     public static function of(MeasurementDraft $draft, SimulatedBench $bench): self
@@ -54,6 +60,7 @@ final readonly class MeasureScreen
         $lines = $assessment === null ? null : DecisionLines::of($assessment, $batch);
         $inputs = $assessment?->decidingInputs();
         $uncertainty = $assessment?->uncertainty();
+        $open = self::open($lines);
 
         return new self(
             $draft,
@@ -65,8 +72,21 @@ final readonly class MeasureScreen
             $lines,
             $assessment === null || $lines === null ? null : new AcidRule($assessment->portion->value, $assessment->portion->expandedU, $draft->calibration->calibrationFunction()->buffers(), Wall::all($lines), self::earlier($batch, CarbonImmutable::instance($draft->sample->drawn_at), $draft->sample->occasion_id)),
             $uncertainty === null ? null : new BudgetBar(array_map(static fn(BudgetLine $line): array => ['name' => $line->name, 'u' => $line->u, 'share' => $line->share], $uncertainty->budget)),
-            $inputs === null ? [] : Help::for($inputs),
+            $inputs === null ? [] : Gain::ways($inputs, $open?->margin),
+            $inputs === null || $open === null ? null : GainWords::proof(Gain::ways($inputs, $open->margin), $open->decides->value, $open->margin, Gain::least($inputs)),
         );
+    }
+
+    /** The binding limit on pH that the value would meet, but for its uncertainty. */
+    private static function open(?DecisionLines $lines): ?JudgedLimit
+    {
+        foreach ($lines->due ?? [] as $one) {
+            if ($one->limit->measurand === Measurand::Ph->value && $one->limit->limit->kind->binds() && $one->valueConformity === Conformity::Inconclusive && $one->margin >= 0 && $one->spare() < 0) {
+                return $one;
+            }
+        }
+
+        return null;
     }
 
     /** Nothing but the trace; null where nothing is read here. */

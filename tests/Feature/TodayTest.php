@@ -15,8 +15,6 @@ use Rheacid\Bench\TypedReading;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Solutions\BufferLot;
-use Rheacid\Core\Uncertainty\UncertaintyInputs;
-use Rheacid\Measure\Help;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\SiteClock;
 use Rheacid\Today\BatchTasks;
@@ -114,17 +112,6 @@ final class TodayTest extends BenchTestCase
         self::assertSame(['10:40', 'Wed 08:00', '3 Jul 10:00'], [$say('2026-07-14T09:40:00Z'), $say('2026-07-15T07:00:00Z'), $say('2026-07-03T09:00:00Z')]);
         self::assertSame('2026-07-14T08:40:00+00:00', SiteClock::fromField('2026-07-14T09:40')?->toIso8601String());
         self::assertNull(SiteClock::fromField('this morning'));
-    }
-
-    public function test_only_what_makes_the_uncertainty_smaller_on_the_screen_is_offered_as_help(): void
-    {
-        $in = new UncertaintyInputs(4.5, 21, [['ph' => 4.0, 'expanded_u' => 0.02], ['ph' => 7.0, 'expanded_u' => 0.02]], 0, 1, 0.018, 0.01, 0.3, 0.05, calibrationCelsius: 21);
-
-        $help = Help::for($in);
-
-        self::assertSame(['A pair under the laboratory policy (read-back within 0.02)'], array_column($help, 'what'));
-        // By hand: buffers 0.0085, repeatability 0.018, display 0.0029, temperature 0.0013, drift 0.02/√3.
-        self::assertEqualsWithDelta(2 * sqrt(0.0085 ** 2 + 0.018 ** 2 + 0.0029 ** 2 + 0.0013 ** 2 + (0.02 / sqrt(3)) ** 2), $help[0]['expanded_u'], 0.0002);
     }
 
     public function test_a_pair_says_its_meter_and_socket(): void

@@ -6,10 +6,10 @@ namespace Rheacid\Http\Controllers;
 
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
+use Rheacid\Batches\Found;
 use Rheacid\Calculators\Calculator;
 use Rheacid\Calculators\Typed;
 use Rheacid\Core\Failure;
-use Rheacid\Models\Batch;
 use Rheacid\Records\Refused;
 use Rheacid\View\Figures\TrialCurve;
 
@@ -18,7 +18,7 @@ final class CalculatorController
 {
     public function index(Request $request): View
     {
-        return view('calculators.index', ['batch' => self::batch($request)]);
+        return view('calculators.index', ['batch' => Found::byNumber($request->query('batch'))]);
     }
 
     public function show(Request $request, Calculator $calculator): View
@@ -33,13 +33,6 @@ final class CalculatorController
             $problems['*'] = $failure->getMessage();
         }
 
-        return view('calculators.show', ['calculator' => $calculator, 'values' => $values, 'problems' => $problems, 'answer' => $answer, 'figure' => $answer === null || $answer->curve === [] || $answer->point === null ? null : new TrialCurve($answer->curve, $answer->point), 'batch' => self::batch($request)]);
-    }
-
-    private static function batch(Request $request): ?Batch
-    {
-        $number = $request->query('batch');
-
-        return is_string($number) && preg_match('/^\d{1,18}$/D', $number) === 1 ? Batch::query()->find((int) $number) : null;
+        return view('calculators.show', ['calculator' => $calculator, 'values' => $values, 'problems' => $problems, 'answer' => $answer, 'figure' => $answer === null || $answer->curve === [] || $answer->point === null ? null : new TrialCurve($answer->curve, $answer->point), 'batch' => Found::byNumber($request->query('batch'))]);
     }
 }

@@ -7,6 +7,7 @@ namespace Rheacid\Http\Requests;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Rheacid\Batches\Found;
 use Rheacid\Core\Failure;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Measurands\Basis;
@@ -14,7 +15,6 @@ use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Measure\OtherValue;
 use Rheacid\Models\Batch;
-use Rheacid\Models\Occasion;
 use Rheacid\Records\Refused;
 use Rheacid\Shelf\Instruments;
 use Rheacid\SiteClock;
@@ -27,8 +27,7 @@ final class OtherRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        $batch = $this->route('batch');
-        assert($batch instanceof Batch);
+        $batch = $this->batch();
         $isTemperature = str_starts_with((string) $this->string('of'), Measurand::Temperature->value . '|');
 
         return [
@@ -40,7 +39,7 @@ final class OtherRequest extends FormRequest
             'place' => ['required', Rule::in($batch->product->method->places)],
             'drawn_at' => ['nullable', 'string', 'max:20'],
             'measured_at' => ['nullable', 'string', 'max:20'],
-            'joins' => ['nullable', 'integer', Rule::exists('occasions', 'id')->where('batch_id', $batch->id)],
+            'joins' => ['nullable', 'integer'],
             'thermometer' => [$isTemperature ? 'required' : 'nullable', 'integer', 'exists:thermometers,id'],
             'measured_by' => [$isTemperature ? 'nullable' : 'required', 'string', 'max:120'],
             'measured_with' => [$isTemperature ? 'nullable' : 'required', 'string', 'max:120'],
@@ -88,7 +87,7 @@ final class OtherRequest extends FormRequest
             $this->string('place')->toString(),
             $drawnAt,
             $measuredAt,
-            $this->filled('joins') ? Occasion::query()->find($this->integer('joins')) : null,
+            $this->filled('joins') ? Found::occasion($this->integer('joins'), $this->batch()) : null,
             $isTemperature ? Instruments::thermometer($this->integer('thermometer')) : null,
             $isTemperature ? null : $this->string('measured_by')->trim()->toString(),
             $isTemperature ? null : $this->string('measured_with')->trim()->toString(),
@@ -132,5 +131,12 @@ final class OtherRequest extends FormRequest
         }
 
         return (float) $plain * ($unit === $basis->measurand->unit() ? 1.0 : $basis->measurand->otherUnits()[$unit] ?? 1.0);
+    }
+
+    private function batch(): Batch
+    {
+        $batch = $this->route('batch');
+
+        return $batch instanceof Batch ? $batch : abort(404);
     }
 }

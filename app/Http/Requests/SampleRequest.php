@@ -7,6 +7,7 @@ namespace Rheacid\Http\Requests;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Rheacid\Batches\Found;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Occasion;
@@ -22,8 +23,7 @@ final class SampleRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        $batch = $this->route('batch');
-        assert($batch instanceof Batch);
+        $batch = $this->batch();
 
         return [
             'pair' => ['required', 'integer', 'exists:pairs,id'],
@@ -32,7 +32,7 @@ final class SampleRequest extends FormRequest
             'place' => ['required', Rule::in($batch->product->method->places)],
             // Left out, it is drawn now.
             'drawn_at' => ['nullable', 'string', 'max:20'],
-            'joins' => ['nullable', 'integer', Rule::exists('occasions', 'id')->where('batch_id', $batch->id)],
+            'joins' => ['nullable', 'integer'],
             'answers' => ['array', 'max:20'],
             'answers.*' => ['nullable', Rule::in(['yes', 'no'])],
         ];
@@ -67,7 +67,7 @@ final class SampleRequest extends FormRequest
     /** What it was drawn together with. */
     public function joins(): ?Occasion
     {
-        return $this->filled('joins') ? Occasion::query()->find($this->integer('joins')) : null;
+        return $this->filled('joins') ? Found::occasion($this->integer('joins'), $this->batch()) : null;
     }
 
     /** @throws Refused if it is no time */
@@ -88,5 +88,12 @@ final class SampleRequest extends FormRequest
         }
 
         return $answers;
+    }
+
+    private function batch(): Batch
+    {
+        $batch = $this->route('batch');
+
+        return $batch instanceof Batch ? $batch : abort(404);
     }
 }

@@ -7,6 +7,7 @@ namespace Rheacid\Http\Requests;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Rheacid\Batches\Found;
 use Rheacid\Core\Acidity\Acid;
 use Rheacid\Core\Acidity\Endpoint;
 use Rheacid\Core\Acidity\TitrationCurve;
@@ -16,8 +17,6 @@ use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Measure\TitrationTold;
 use Rheacid\Models\Batch;
-use Rheacid\Models\Occasion;
-use Rheacid\Models\TitrantStandardisation;
 use Rheacid\Records\Refused;
 use Rheacid\Shelf\Instruments;
 use Rheacid\SiteClock;
@@ -34,8 +33,7 @@ final class TitrationRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        $batch = $this->route('batch');
-        assert($batch instanceof Batch);
+        $batch = $this->batch();
 
         return [
             'of' => ['required', Rule::in([Measurand::TitratableAcidity->value, Measurand::VolatileAcidity->value])],
@@ -47,7 +45,7 @@ final class TitrationRequest extends FormRequest
             'stage' => ['required', Rule::enum(Stage::class)],
             'place' => ['required', Rule::in($batch->product->method->places)],
             'drawn_at' => ['nullable', 'string', 'max:20'],
-            'joins' => ['nullable', 'integer', Rule::exists('occasions', 'id')->where('batch_id', $batch->id)],
+            'joins' => ['nullable', 'integer'],
             'portions' => ['required', 'array', 'max:' . self::PORTIONS],
             'portions.*.sample' => ['nullable', 'string', 'max:20'],
             'portions.*.curve' => ['nullable', 'string', 'max:8000'],
@@ -78,12 +76,12 @@ final class TitrationRequest extends FormRequest
             Acid::from($this->string('acid')->toString()),
             $this->number('blank_ml', 0.0, 0.0, 100.0),
             $this->number('digit_ml', 0.05, 0.001, 1.0),
-            TitrantStandardisation::query()->findOrFail($this->integer('titrant')),
+            Found::strength($this->integer('titrant')),
             $endpoint === self::BY_EYE ? null : Instruments::pair($this->integer('pair')),
             Stage::from($this->string('stage')->toString()),
             $this->string('place')->toString(),
             $this->filled('drawn_at') ? SiteClock::typed($this->string('drawn_at')->toString()) : CarbonImmutable::now(),
-            $this->filled('joins') ? Occasion::query()->find($this->integer('joins')) : null,
+            $this->filled('joins') ? Found::occasion($this->integer('joins'), $this->batch()) : null,
             $per !== 'L',
         );
     }
@@ -159,5 +157,12 @@ final class TitrationRequest extends FormRequest
         $plain = Quantity::plain($this->string($field)->toString());
 
         return is_numeric($plain) && (float) $plain >= $low && (float) $plain <= $high ? (float) $plain : throw Refused::because("A number from $low to $high mL is accepted.", $field);
+    }
+
+    private function batch(): Batch
+    {
+        $batch = $this->route('batch');
+
+        return $batch instanceof Batch ? $batch : abort(404);
     }
 }
