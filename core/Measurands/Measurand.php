@@ -100,7 +100,7 @@ enum Measurand: string
         return match ($this) {
             self::RelativeDensity => 4,
             self::WaterActivity => 3,
-            self::Ph, self::VolatileAcidity, self::MolecularSo2, self::MalicAcid => 2,
+            self::Ph, self::TitratableAcidity, self::VolatileAcidity, self::MolecularSo2, self::MalicAcid => 2,
             self::FreeSo2, self::Conductivity, self::Redox => 0,
             default => 1,
         };

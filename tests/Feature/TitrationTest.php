@@ -145,7 +145,8 @@ final class TitrationTest extends BenchTestCase
         [$byEye, $volatile] = Measurement::query()->with('replicates')->orderBy('id')->get()->all();
         self::assertSame(['by-eye per L', '8.2 per L'], [$byEye->basis, $volatile->basis]);
         self::assertEqualsWithDelta(0.009 * 60.052, $volatile->replicates[0]->value, 0.02);
-        $this->get("/readings/$volatile->id")->assertSee('as acetic');
+        $this->get("/readings/$volatile->id")->assertSee('as acetic')->assertDontSee('Correct this reading');
+        $this->get("/readings/$volatile->id/correction")->assertForbidden();
     }
 
     private function standardise(string $runs): TestResponse

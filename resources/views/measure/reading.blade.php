@@ -30,7 +30,7 @@
         @if ($screen->elsewhere)<p>Measured by {{ $screen->elsewhere->measured_by }}, with {{ $screen->elsewhere->measured_with }}, {{ SiteClock::full($screen->elsewhere->measured_at) }}{{ $screen->elsewhere->certificate ? ', certificate ' . $screen->elsewhere->certificate : '' }}.</p>@endif
     @endif
     <x-slot:act>
-        @can('correct', $reading)@unless ($reading->successor || $reading->calibration === null)<a href="{{ route('corrections.create', $reading) }}">Correct this reading</a>@endunless @endcan
+        @can('correct', $reading)@unless ($reading->successor)<a href="{{ route('corrections.create', $reading) }}">Correct this reading</a>@endunless @endcan
         @if ($screen->lacks !== [] && Gate::allows('record'))<a href="{{ route('batches.show', $batch) }}">To batch {{ $batch->code }}</a><a class="do" href="{{ route('drafts.create', [$batch, 'joins' => $reading->occasion_id, 'place' => $screen->lacks[0]]) }}" data-primary>Now {{ $screen->lacks[0] }} <kbd>Enter</kbd></a>@else<a class="do" href="{{ route('batches.show', $batch) }}" data-primary>To batch {{ $batch->code }} <kbd>Enter</kbd></a>@endif
     </x-slot>
     <x-slot:evidence>
