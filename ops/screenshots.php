@@ -5,9 +5,8 @@ declare(strict_types=1);
 // Walks through the main views of the demo and takes their pictures. The clock is a file, moved by hand, so that every
 // trace stands at the same second each time. Called by bin/screenshots.
 
-use Facebook\WebDriver\Remote\LocalFileDetector;
-use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
+use Rheacid\Core\Simulation\AcidSolution;
 use Tests\Browser\Chromium;
 use Tests\Browser\Person;
 
@@ -38,10 +37,6 @@ $oda->opens('/ready')->sees('Bottles');
 $picture('ready');
 $oda->opens('/pairs/2')->sees('Order the next one by');
 $picture('electrode');
-$oda->opens('/cells/5')->sees('cell factor')->taps('conductivity 1413 µS/cm · C-02')->sees('of 30 still');
-$wait(34);
-$oda->opens('/cells/5')->sees('of 30 still');
-$picture('conductivity');
 $oda->opens('/calibrate/1')->sees('read back in');
 $oda->taps('Begin')->sees('Waiting.')->taps('pH 7.00 · Q-27')->sees('of 30 still');
 $wait(47);
@@ -68,17 +63,6 @@ $oda->taps('pH 4.01 reference · R-07')->sees('of 30 still');
 $wait(300);
 $accept($oda)->sees('Likely.');
 $picture('diagnosis');
-$oda->opens('/pairs/1/check')->taps('pH 4.01 · Q-31')->sees('of 30 still');
-$wait(70);
-$oda->browser->navigate()->refresh();
-$oda->chooses('lot', 'Q-31')->seesAcceptAwake()->taps('Accept the check')->sees('vouches for this calibration');
-$picture('check-buffer');
-$log = sys_get_temp_dir() . '/bench-meter-a.csv';
-file_put_contents($log, $oda->browser->executeAsyncScript("const done = arguments[0]; fetch('/pairs/1/sample-log').then((r) => r.text()).then(done);"));
-$oda->opens('/calibrate/1')->browser->findElement(WebDriverBy::name('log'))->setFileDetector(new LocalFileDetector())->sendKeys($log);
-$oda->taps('Look through this log')->sees('Calibrate from this log');
-unlink($log);
-$picture('log-preview');
 $oda->opens('/verify/3')->taps('ice crushed, to the bottom')->taps('clean water')->taps('deep at least')->taps('25 mm clear')->taps('slush of crushed ice')->sees('These readings come from the simulated bath');
 $picture('verify-bath');
 $oda->taps('Judge these readings')->sees('Within tolerance');
@@ -98,6 +82,23 @@ $oda->opens('/deviations/1')->sees('What was done');
 $picture('deviation');
 $oda->opens('/products/1')->sees('Limits');
 $picture('product');
+$oda->opens('/batches')->sees('SA-0031');
+$picture('batches');
+$oda->opens('/sums/sulfite?ph=3,4&molecular=0,8&free=10&batch_l=600&batch=5')->sees('Plan ');
+$picture('sum');
+$oda->opens('/find?q=S-01')->sees('Not standardised yet')->fills('Potassium hydrogen phthalate, g, and mL taken', "0,5106; 25,00\n0,5104; 25,00\n0,5105; 25,00")->taps('Keep its strength')->sees('0.1000 N');
+$wine = new AcidSolution(['tartaric' => 0.018, 'malic' => 0.01, 'citric' => 0.006], 0.014);
+$curve = [];
+for ($ml = 0.0; $ml < 7.0; $ml = round($ml + ($ml >= 5 ? 0.05 : 0.5), 2)) {
+    $curve[] = sprintf('%.2f; %.2f', $ml, $wine->titrated(10.0, $ml, 0.1));
+}
+$oda->opens('/measure/5/titration')->chooses('endpoint', '7.0');
+foreach ([0, 1] as $portion) {
+    $oda->browser->executeScript('document.querySelector(arguments[0]).value = arguments[1]; document.querySelector(arguments[2]).value = "10"', ["[name=\"portions[$portion][curve]\"]", implode("\n", $curve), "[name=\"portions[$portion][sample]\"]"]);
+}
+$oda->taps('Record it')->sees('Recorded on WW-0012.');
+$oda->browser->executeScript("document.querySelector('figure.wide').scrollIntoView({block: 'center'})");
+$picture('titration');
 $chromium->close();
 
 [$chromium, $oda, $picture] = $open(1280, 800, true);

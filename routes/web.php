@@ -22,6 +22,7 @@ use Rheacid\Http\Controllers\DeviationController;
 use Rheacid\Http\Controllers\FindController;
 use Rheacid\Http\Controllers\HandsController;
 use Rheacid\Http\Controllers\LabelController;
+use Rheacid\Http\Controllers\LateController;
 use Rheacid\Http\Controllers\LogController;
 use Rheacid\Http\Controllers\MeasureController;
 use Rheacid\Http\Controllers\MeasurementController;
@@ -127,6 +128,7 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('methods/{method}/change', [MethodController::class, 'edit'])->name('methods.edit');
     Route::get('measure', [MeasureController::class, 'index'])->name('measure');
     Route::get('measure/{batch}', [MeasureController::class, 'create'])->name('drafts.create');
+    Route::get('measure/{batch}/late', [LateController::class, 'create'])->name('late.create');
     Route::get('measure/{batch}/other', [OtherController::class, 'create'])->name('others.create');
     Route::get('measure/{batch}/titration', [TitrationController::class, 'create'])->name('titrations.create');
     Route::get('drafts/{draft}', [MeasurementDraftController::class, 'show'])->name('drafts.show');
@@ -199,6 +201,7 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
 
         Route::post('methods/standard/{standard}', [MethodController::class, 'take'])->middleware('can:lead')->name('methods.take');
         Route::post('methods/{method}', [MethodController::class, 'update'])->middleware('can:lead')->name('methods.update');
+        Route::post('measure/{batch}/late', [LateController::class, 'store'])->name('late.store');
         Route::post('measure/{batch}/other', [OtherController::class, 'store'])->name('others.store');
         Route::post('measure/{batch}/titration', [TitrationController::class, 'store'])->name('titrations.store');
         Route::post('lots/{lot}/strength', [TitrationController::class, 'standardise'])->name('lots.standardise');

@@ -23,7 +23,7 @@
     @if ($screen->sampling !== [] && $batch->state()->isLive())
         <h2>Sampling plan</h2>
         <table class="stack">
-            @foreach ($screen->sampling as $one)<tr><td><b>{{ SamplingWords::what($one->line) }}</b>, {{ SamplingWords::when($one->line) }}</td><td class="soft">{{ $one->line->count > 1 ? $one->line->count . ': ' : '' }}{{ $one->line->where }}</td><td><x-state :is="$one->isMissing ? 'care' : ($one->lastHours === null ? 'idle' : 'met')">{{ SamplingWords::state($one) }}</x-state>@if ($one->isMissing && Gate::allows('record')) <a href="{{ $one->line->measurand === 'ph' ? route('drafts.create', $batch) : route('others.create', [$batch, 'of' => $one->line->measurand . '|' . $one->line->basis]) }}">Measure<span class="visually-hidden"> {{ SamplingWords::what($one->line) }}</span></a>@endif</td></tr>@endforeach
+            @foreach ($screen->sampling as $one)<tr><td><b>{{ SamplingWords::what($one->line) }}</b>, {{ SamplingWords::when($one->line) }}</td><td class="soft">{{ $one->line->count > 1 ? $one->line->count . ': ' : '' }}{{ $one->line->where }}</td><td><x-state :is="$one->isMissing ? 'care' : ($one->lastHours === null ? 'idle' : 'met')">{{ SamplingWords::state($one) }}</x-state>@if ($one->isMissing && Gate::allows('record')) <a class="cell-link" href="{{ $one->line->measurand === 'ph' ? route('drafts.create', $batch) : route('others.create', [$batch, 'of' => $one->line->measurand . '|' . $one->line->basis]) }}">Measure<span class="visually-hidden"> {{ SamplingWords::what($one->line) }}</span></a>@endif</td></tr>@endforeach
         </table>
     @endif
     <h2>Readings</h2>

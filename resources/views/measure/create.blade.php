@@ -49,7 +49,7 @@
         <x-slot:act><button class="do" form="begin" data-primary>Begin measuring <kbd>Enter</kbd></button></x-slot>
     @endif
     <x-slot:evidence>
-        @if (Gate::allows('record'))<p><a href="{{ route('others.create', $batch) }}">Another quantity than pH</a> · <a href="{{ route('titrations.create', $batch) }}">Titrate</a></p>@endif
+        @if (Gate::allows('record'))<p><a href="{{ route('others.create', $batch) }}">Another quantity than pH</a> · <a href="{{ route('titrations.create', $batch) }}">Titrate</a> · <a href="{{ route('late.create', $batch) }}">Readings from paper</a></p>@endif
         <h2>{{ $batch->product->method->name }}</h2>
         <ul class="steps">@foreach ($batch->product->method->steps as $step)<li>{{ $step }}</li>@endforeach</ul>
         <p class="caution">Hot samples scald and crack glass: let them cool first. Follow your site’s rules and local codes.</p>

@@ -45,7 +45,7 @@
             <p class="soft">{{ Rheacid\Core\Words\CareWords::how(Rheacid\Core\Care\CareKind::Sanitised, $reading->pair->electrode->kind) }}</p>
         @endif
         <h2>On record</h2>
-        <dl><dt>{{ $reading->person->name }}</dt><dd>observed {{ SiteClock::full($reading->observed_at) }}<br>entered {{ SiteClock::full($reading->entered_at) }}</dd></dl>
+        <dl><dt>{{ $reading->person->name }}</dt><dd>observed {{ SiteClock::full($reading->observed_at) }}<br>entered {{ SiteClock::full($reading->entered_at) }}@if (Rheacid\Core\Measuring\LateEntry::isLate($reading->observed_at, $reading->entered_at)) <br><x-state is="care">entered late</x-state>@endif</dd></dl>
         <p class="note">Your site’s plan and local codes decide about the product. Rheacid says which limit was met.</p>
     </x-slot>
 </x-house>

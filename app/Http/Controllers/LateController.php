@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Controllers;
+
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Rheacid\Actions\Measure\RecordLate;
+use Rheacid\Board\Lines;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Http\Bench;
+use Rheacid\Measure\PaperLine;
+use Rheacid\Models\Batch;
+use Rheacid\Models\Measures;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Shelf\Instruments;
+
+/** Readings that stood on paper, entered afterwards. */
+final class LateController
+{
+    public function create(Batch $batch): View
+    {
+        return view('measure.late', ['batch' => $batch->load('product.method'), 'pairs' => Lines::pairs(Measures::Ph), 'thermometers' => Lines::thermometers()]);
+    }
+
+    public function store(Request $request, Batch $batch, RecordLate $record): RedirectResponse
+    {
+        $request->validate([
+            'pair' => ['required', 'integer', 'exists:pairs,id'],
+            'thermometer' => ['required', 'integer', 'exists:thermometers,id'],
+            'stage' => ['required', Rule::enum(Stage::class)],
+            'place' => ['required', Rule::in($batch->product->method->places)],
+            'readings' => ['required', 'string', 'max:8000'],
+        ], ['pair' => 'Choose a pair of meter and electrode.', 'thermometer' => 'Choose a thermometer.', 'place' => 'Choose where the samples were drawn.', 'readings.required' => 'Type the readings, one sample a line.']);
+        $pair = Instruments::pair($request->integer('pair'));
+        $lines = PaperLine::read($request->string('readings')->toString(), $pair->meter->shows_mv);
+        $record(Bench::person($request), IdempotencyKey::from($request), $batch, $pair, Instruments::thermometer($request->integer('thermometer')), Stage::from($request->string('stage')->toString()), $request->string('place')->toString(), $lines);
+
+        return redirect()->route('batches.show', $batch)->with('done', count($lines) === 1 ? 'One reading is on record, marked as entered late.' : count($lines) . ' readings are on record, marked as entered late.');
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Measure;
+
+use Carbon\CarbonImmutable;
+use Rheacid\Core\Electrode\Signal;
+use Rheacid\Core\Words\Quantity;
+use Rheacid\Core\Words\QuantityRefused;
+use Rheacid\Records\Refused;
+use Rheacid\SiteClock;
+
+/** One line of readings that stood on paper: when, what the meter showed of each portion, and °C. */
+final readonly class PaperLine
+{
+    private const MOST = 40;
+    private const LEAST_CELLS = 3;
+
+    /** @param non-empty-list<Signal> $signals of the portions */
+    private function __construct(public int $line, public CarbonImmutable $at, public array $signals, public float $celsius) {}
+
+    /**
+     * @return non-empty-list<self> in the order of their times
+     *
+     * @throws Refused with the line
+     */
+    public static function read(string $text, bool $showsMv): array
+    {
+        $lines = preg_split('/\R/u', trim($text));
+        $read = [];
+        foreach ($lines === false ? [] : $lines as $i => $line) {
+            if (trim($line) !== '') {
+                $read[] = self::line($i + 1, $line, $showsMv);
+            }
+        }
+        if ($read === [] || count($read) > self::MOST) {
+            throw Refused::because(sprintf('One to %d lines are accepted, like 2026-11-27 09:40; 138,3; 138,1; 21,4.', self::MOST), 'readings');
+        }
+        usort($read, static fn(self $a, self $b): int => $a->at <=> $b->at);
+        foreach ($read as $i => $one) {
+            if ($i > 0 && $one->at->equalTo($read[$i - 1]->at)) {
+                throw Refused::because(sprintf('Lines %d and %d have the same time: portions of one sample stand in one line.', $read[$i - 1]->line, $one->line), 'readings');
+            }
+        }
+
+        return $read;
+    }
+
+    private static function line(int $number, string $line, bool $showsMv): self
+    {
+        $cells = array_map(trim(...), explode(';', $line));
+        $at = SiteClock::fromField(str_replace('T', ' ', $cells[0]));
+        if ($at === null || count($cells) < self::LEAST_CELLS) {
+            throw Refused::because(sprintf('Line %d: the day and time, what was shown of each portion, and °C are accepted, like 2026-11-27 09:40; %s; 21,4.', $number, $showsMv ? '138,3; 138,1' : '4,52; 4,53'), 'readings');
+        }
+        if ($at->isFuture()) {
+            throw Refused::because("Line $number lies in the future.", 'readings');
+        }
+        $shown = array_slice($cells, 1, -1);
+        assert($shown !== []);
+        try {
+            return new self($number, $at, array_map(static fn(string $cell): Signal => $showsMv ? Signal::mv(Quantity::Millivolt->read($cell)) : Signal::shownPh(Quantity::Ph->read($cell)), $shown), Quantity::Temperature->read($cells[count($cells) - 1]));
+        } catch (QuantityRefused $refused) {
+            throw Refused::because("Line $number: " . $refused->getMessage(), 'readings');
+        }
+    }
+}
