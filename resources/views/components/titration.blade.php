@@ -9,7 +9,8 @@
     <path class="guide" d="M52 {{ $drawn->steep->at(0) }}H{{ $drawn->width - 14 }}"/><text x="56" y="{{ $drawn->steep->at($drawn->steep->high) + 12 }}">ΔpH/ΔmL</text>
     <path class="ahead" d="{{ $drawn->path($drawn->derivative, $drawn->steep) }}"/>
     <path class="plumb" d="M{{ $drawn->ml->within($drawn->endpointMl) }} {{ $drawn->ph->within($drawn->endpointPh) }}V{{ $drawn::HEIGHT - 34 }}"/><circle class="bob" cx="{{ $drawn->ml->within($drawn->endpointMl) }}" cy="{{ $drawn->ph->within($drawn->endpointPh) }}" r="5"/>
-    <text class="strong" x="{{ min($drawn->ml->within($drawn->endpointMl) + 8, $drawn->width - 120) }}" y="{{ $drawn->ph->within($drawn->endpointPh) - 8 }}">{{ Rheacid\Core\Numbers::fixed($drawn->endpointMl, 2) }} mL, pH {{ Rheacid\Core\Numbers::fixed($drawn->endpointPh, 2) }}</text>
+    @php($isRight = $drawn->ml->within($drawn->endpointMl) > $drawn->width / 2)
+    <text font-weight="700" x="{{ $drawn->ml->within($drawn->endpointMl) + ($isRight ? -9 : 9) }}" text-anchor="{{ $isRight ? 'end' : 'start' }}" y="{{ $drawn->ph->within($drawn->endpointPh) - 6 }}">{{ Rheacid\Core\Numbers::fixed($drawn->endpointMl, 2) }} mL, pH {{ Rheacid\Core\Numbers::fixed($drawn->endpointPh, 2) }}</text>
 </svg>
 </figure>
 @endforeach
