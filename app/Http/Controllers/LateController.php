@@ -9,21 +9,20 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Rheacid\Actions\Measure\RecordLate;
-use Rheacid\Board\Lines;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Http\Bench;
 use Rheacid\Measure\PaperLine;
 use Rheacid\Models\Batch;
-use Rheacid\Models\Measures;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Shelf\Instruments;
+use Rheacid\View\LateScreen;
 
 /** Readings that stood on paper, entered afterwards. */
 final class LateController
 {
     public function create(Batch $batch): View
     {
-        return view('measure.late', ['batch' => $batch->load('product.method'), 'pairs' => Lines::pairs(Measures::Ph), 'thermometers' => Lines::thermometers()]);
+        return view('measure.late', ['screen' => LateScreen::of($batch)]);
     }
 
     public function store(Request $request, Batch $batch, RecordLate $record): RedirectResponse

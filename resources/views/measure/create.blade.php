@@ -18,17 +18,7 @@
                     @foreach ($screen->thermometers as $thermometer)<option value="{{ $thermometer->id }}" @selected((int) old('thermometer', $screen->usual?->thermometer->id) === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words($thermometer->status()) }}</option>@endforeach
                 </select>
             </x-field>
-            <x-field name="stage" label="Stage of the batch">
-                <select class="form-select" id="f-stage" name="stage">
-                    @foreach (Rheacid\Core\Limits\Stage::cases() as $stage)<option value="{{ $stage->value }}" @selected(old('stage', $screen->joins?->stage->value ?? $screen->usual?->stage->value ?? 'underway') === $stage->value)>{{ $stage->words() }}</option>@endforeach
-                </select>
-            </x-field>
-            <x-field name="place" label="Drawn from">
-                <select class="form-select" id="f-place" name="place">
-                    @foreach ($batch->product->method->places as $place)<option @selected(old('place', $screen->place ?? $screen->usual?->place) === $place)>{{ $place }}</option>@endforeach
-                </select>
-            </x-field>
-            <x-field name="drawn_at" label="Drawn at" type="datetime-local" :value="Rheacid\SiteClock::field(now())" help="what a deadline judges" />
+            <x-sample :batch="$batch" :stage="$screen->joins?->stage->value ?? $screen->usual?->stage->value ?? 'underway'" :place="$screen->place ?? $screen->usual?->place" />
             <x-together :occasions="$screen->together" :joins="$screen->joins?->id" />
             @foreach ($screen->asks as $i => $condition)
                 <fieldset class="wide">

@@ -1,13 +1,13 @@
+@php($batch = $screen->batch)
 <x-house :title="'Readings from paper · ' . $batch->code" room="Measure">
     <p class="what">{{ $batch->product->name }} · batch <a href="{{ route('batches.show', $batch) }}"><b>{{ $batch->code }}</b></a> · {{ $batch->vessel }}</p>
     @if (Gate::allows('record'))
     <form id="late" method="post" action="{{ route('late.store', $batch) }}" data-keep>
         <x-form-id />
         <div class="fields">
-            <x-field name="pair" label="Pair"><select class="form-select" id="f-pair" name="pair">@foreach ($pairs as $pair)<option value="{{ $pair->id }}" @selected((int) old('pair') === $pair->id)>{{ $pair->code }} on {{ $pair->name }}</option>@endforeach</select></x-field>
-            <x-field name="thermometer" label="Thermometer"><select class="form-select" id="f-thermometer" name="thermometer">@foreach ($thermometers as $thermometer)<option value="{{ $thermometer->id }}" @selected((int) old('thermometer') === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words($thermometer->status()) }}</option>@endforeach</select></x-field>
-            <x-field name="stage" label="Stage of the batch"><select class="form-select" id="f-stage" name="stage">@foreach (Rheacid\Core\Limits\Stage::cases() as $stage)<option value="{{ $stage->value }}" @selected(old('stage', 'underway') === $stage->value)>{{ $stage->words() }}</option>@endforeach</select></x-field>
-            <x-field name="place" label="Drawn from"><select class="form-select" id="f-place" name="place">@foreach ($batch->product->method->places as $place)<option @selected(old('place') === $place)>{{ $place }}</option>@endforeach</select></x-field>
+            <x-field name="pair" label="Pair"><select class="form-select" id="f-pair" name="pair">@foreach ($screen->pairs as $pair)<option value="{{ $pair->id }}" @selected((int) old('pair') === $pair->id)>{{ $pair->code }} on {{ $pair->name }}</option>@endforeach</select></x-field>
+            <x-field name="thermometer" label="Thermometer"><select class="form-select" id="f-thermometer" name="thermometer">@foreach ($screen->thermometers as $thermometer)<option value="{{ $thermometer->id }}" @selected((int) old('thermometer') === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words($thermometer->status()) }}</option>@endforeach</select></x-field>
+            <x-sample :batch="$batch" :drawn="false" />
             <x-field name="readings" label="Readings" class="wide" help="one sample a line: day and time; what the meter showed of each portion; °C · 2026-11-27 09:40; 138,3; 138,1; 21,4"><textarea class="form-control" id="f-readings" name="readings" rows="12" aria-describedby="f-readings-help" @error('readings') aria-invalid="true" @enderror>{{ is_string(old('readings')) ? old('readings') : '' }}</textarea></x-field>
         </div>
     </form>

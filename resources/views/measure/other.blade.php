@@ -12,9 +12,7 @@
             </select></x-field>
             <x-field name="values" label="Read" help="several portions with a semicolon: 5,2; 5,3" inputmode="text" />
             <x-field name="unit" label="Unit, if another" help="like °F, g/kg, mg/L, mS/cm" maxlength="20" />
-            <x-field name="stage" label="Stage of the batch"><select class="form-select" id="f-stage" name="stage">@foreach (Rheacid\Core\Limits\Stage::cases() as $stage)<option value="{{ $stage->value }}" @selected(old('stage', 'underway') === $stage->value)>{{ $stage->words() }}</option>@endforeach</select></x-field>
-            <x-field name="place" label="Drawn from"><select class="form-select" id="f-place" name="place">@foreach ($batch->product->method->places as $place)<option @selected(old('place') === $place)>{{ $place }}</option>@endforeach</select></x-field>
-            <x-field name="drawn_at" label="Drawn at" type="datetime-local" :value="Rheacid\SiteClock::field(now())" help="what a deadline judges" />
+            <x-sample :batch="$batch" />
             <x-together :occasions="$screen->together" />
         </div>
         <h2>A temperature</h2>

@@ -24,9 +24,7 @@
         <details class="plan"><summary>Blank 0 mL · burette to 0.05 mL</summary><div class="fields apart"><x-field name="blank_ml" label="Blank, mL" inputmode="decimal" /><x-field name="digit_ml" label="Last digit of the burette, mL" inputmode="decimal" /></div></details>
         <h2>The sample</h2>
         <div class="fields">
-            <x-field name="stage" label="Stage of the batch"><select class="form-select" id="f-stage" name="stage">@foreach (Rheacid\Core\Limits\Stage::cases() as $stage)<option value="{{ $stage->value }}" @selected(old('stage', 'underway') === $stage->value)>{{ $stage->words() }}</option>@endforeach</select></x-field>
-            <x-field name="place" label="Drawn from"><select class="form-select" id="f-place" name="place">@foreach ($batch->product->method->places as $place)<option @selected(old('place') === $place)>{{ $place }}</option>@endforeach</select></x-field>
-            <x-field name="drawn_at" label="Drawn at" type="datetime-local" :value="Rheacid\SiteClock::field(now())" />
+            <x-sample :batch="$batch" />
             <x-together :occasions="$screen->together" />
         </div>
     </form>
