@@ -33,7 +33,7 @@ final class Series
     private const BAND = 60;
 
     private const EARLIER = 6;
-    private const PAGE = 15;
+    private const PAGE = 10;
 
     public static function newest(Batch $batch): ?Decision
     {

@@ -9,6 +9,7 @@ use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\Source;
 use Rheacid\Board\PairLine;
 use Rheacid\Board\ThermometerLine;
+use Rheacid\Core\Care\PairState;
 use Rheacid\Measure\Together;
 use Rheacid\Measure\Usual;
 use Rheacid\Models\Batch;
@@ -35,9 +36,25 @@ final readonly class BeginMeasuringScreen
         usort($thermometers, static fn(ThermometerLine $a, ThermometerLine $b): int => [!$a->status()->state->isInForce(), $a->code] <=> [!$b->status()->state->isInForce(), $b->code]);
         $usual = Usual::of($batch);
         $together = Together::of($batch);
-        $ready = $usual->pair ?? $plan->readyPair();
+        $matrix = $batch->product->method->matrix;
+        $pairs = $plan->pairs();
+        usort($pairs, static fn(PairLine $a, PairLine $b): int => ($matrix?->suits($b->kind) ?? true) <=> ($matrix?->suits($a->kind) ?? true));
+        $fit = array_values(array_filter($pairs, static fn(PairLine $pair): bool => $matrix?->suits($pair->kind) ?? true));
+        $ready = $usual->pair ?? self::firstReady($fit) ?? $plan->readyPair();
         $isOnBench = $ready !== null && $bench->knows(Pair::query()->findOrFail($ready->id)->electrode);
 
-        return new self($batch, $plan->pairs(), $ready, $thermometers, array_diff($batch->product->asks(), array_keys($batch->conditions())), $usual->source ?? ($isOnBench ? Source::Simulated : Source::Typed), $usual, $together, $together->first(static fn(Occasion $one): bool => (string) $one->id === $joins), is_string($place) && in_array($place, $batch->product->method->places, true) ? $place : null);
+        return new self($batch, $pairs, $ready, $thermometers, array_diff($batch->product->asks(), array_keys($batch->conditions())), $usual->source ?? ($isOnBench ? Source::Simulated : Source::Typed), $usual, $together, $together->first(static fn(Occasion $one): bool => (string) $one->id === $joins), is_string($place) && in_array($place, $batch->product->method->places, true) ? $place : null);
+    }
+
+    /** @param list<PairLine> $pairs */
+    private static function firstReady(array $pairs): ?PairLine
+    {
+        foreach ($pairs as $pair) {
+            if ($pair->status()->state === PairState::Ready) {
+                return $pair;
+            }
+        }
+
+        return null;
     }
 }

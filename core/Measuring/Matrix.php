@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Measuring;
 
+use Rheacid\Core\Care\ElectrodeKind;
+
 /** What a sample is made of, as far as it changes how it is measured. */
 enum Matrix: string
 {
@@ -30,15 +32,9 @@ enum Matrix: string
         };
     }
 
-    /** Gas makes a sample read sour; it is driven off until two readings agree within 0.02 pH. Common practice, no source. */
-    public function isDegassed(): bool
+    /** The tip is pushed into the food only where it is made for it: a round bulb does not survive that. Common practice, no source. */
+    public function suits(ElectrodeKind $electrode): bool
     {
-        return $this === self::Sparkling;
-    }
-
-    /** Whether the tip is pushed into the food, which a round bulb does not survive. */
-    public function needsSpear(): bool
-    {
-        return $this === self::Insertion;
+        return $this !== self::Insertion || $electrode === ElectrodeKind::Spear;
     }
 }

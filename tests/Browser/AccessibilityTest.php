@@ -18,7 +18,6 @@ final class AccessibilityTest extends BrowserTestCase
         yield 'at the bench' => [1280, 800, false];
         yield 'at the bench in the dark' => [1280, 800, true];
         yield 'on a telephone' => [390, 844, false];
-        yield 'on a telephone in the dark' => [390, 844, true];
     }
 
     #[DataProvider('screens')]

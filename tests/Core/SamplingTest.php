@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Care\ElectrodeKind;
 use Rheacid\Core\Limits\AfterAddition;
 use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Comparison;
@@ -78,8 +79,8 @@ final class SamplingTest extends TestCase
             self::assertSame([], array_diff($method['needed_places'], $method['places']), $code);
             self::assertNotSame([], $method['cautions'], $code);
         }
-        self::assertTrue(Matrix::Insertion->needsSpear() && Matrix::Sparkling->isDegassed());
-        self::assertFalse(Matrix::Slurry->needsSpear() || Matrix::Still->isDegassed());
+        self::assertSame([true, false, true], [Matrix::Insertion->suits(ElectrodeKind::Spear), Matrix::Insertion->suits(ElectrodeKind::Refillable), Matrix::Slurry->suits(ElectrodeKind::Refillable)]);
+        self::assertSame([0.02, 0.05], [StandardMethods::all()['sparkling']['agree_within_ph'], StandardMethods::all()['still-liquid']['agree_within_ph']], 'two readings within 0.02 show that the gas is gone');
     }
 
     /**

@@ -13,6 +13,7 @@ use Rheacid\Core\Limits\Stage;
 use Rheacid\Models\ExternalValue;
 use Rheacid\Models\LimitOutcome;
 use Rheacid\Models\Measurement;
+use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Product;
 use Rheacid\Records\LedgerCheck;
 
@@ -75,6 +76,15 @@ final class OtherTest extends BenchTestCase
         }
     }
 
+    public function test_where_food_is_pierced_a_round_bulb_stands_last_and_says_why(): void
+    {
+        $this->get("/measure/{$this->batch()->id}")->assertOk()->assertDontSee('not for insertion');
+        $this->actingAs($this->people['lead'])->post('/products/library/hard-cheese', ['form' => self::formId()]);
+        $this->post('/batches', ['product' => Product::query()->where('code', 'hard-cheese')->sole()->id, 'code' => 'HC-0001', 'vessel' => 'shelf 1', 'size' => '12 wheels', 'form' => self::formId()])->assertSessionHasNoErrors();
+
+        $this->get("/measure/{$this->batch('HC-0001')->id}")->assertOk()->assertSee('not for insertion: only a spear is pushed into food');
+    }
+
     /** @return iterable<string, array{array<string, string>, string}> */
     public static function slips(): iterable
     {
@@ -108,7 +118,7 @@ final class OtherTest extends BenchTestCase
     {
         $batch = $this->batch('KR-0001');
         $this->post("/measure/$batch->id/drafts", ['pair' => $this->pair()->id, 'thermometer' => $this->thermometer()->id, 'stage' => Stage::Equilibrium->value, 'place' => $place, 'source' => 'typed', 'joins' => $joins ?? '', 'form' => self::formId()])->assertSessionHasNoErrors();
-        $draft = \Rheacid\Models\MeasurementDraft::query()->orderByDesc('id')->firstOrFail();
+        $draft = MeasurementDraft::query()->orderByDesc('id')->firstOrFail();
         foreach ([1, 2] as $portion) {
             $this->post("/drafts/$draft->id/replicates", ['mv' => (string) $this->shown($ph), 'celsius' => '21.4', 'still' => '1', 'form' => self::formId()])->assertSessionHasNoErrors();
         }

@@ -9,6 +9,8 @@
     <link rel="icon" href="/mark.svg" type="image/svg+xml">
     @if (session('confirmed'))<meta name="confirmed" content="{{ session('confirmed') }}">@endif
     @if (session()->hasOldInput())<meta name="returned" content="yes">@endif
+    {{-- Before the sheet asks for them: letters that come late would move what one reads. --}}
+    @foreach ([400, 700] as $weight)<link rel="preload" as="font" type="font/woff2" crossorigin href="{{ Vite::asset("node_modules/@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-$weight-normal.woff2") }}">@endforeach
     @vite(['resources/css/rheacid.scss', 'resources/js/rheacid.js'])
 </head>
 <body data-person="{{ $person->id }}">

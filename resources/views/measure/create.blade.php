@@ -10,7 +10,7 @@
         <div class="fields">
             <x-field name="pair" label="Pair">
                 <select class="form-select" id="f-pair" name="pair">
-                    @foreach ($screen->pairs as $pair)<option value="{{ $pair->id }}" @selected((int) old('pair', $screen->ready?->id) === $pair->id)>{{ $pair->code }} on {{ $pair->name }} · {{ Rheacid\Shelf\Readiness::words($pair->status()) }}</option>@endforeach
+                    @foreach ($screen->pairs as $pair)<option value="{{ $pair->id }}" @selected((int) old('pair', $screen->ready?->id) === $pair->id)>{{ $pair->code }} on {{ $pair->name }} · {{ Rheacid\Shelf\Readiness::words($pair->status()) }}{{ $batch->product->method->matrix?->suits($pair->kind) === false ? ' · not for insertion: only a spear is pushed into food' : '' }}</option>@endforeach
                 </select>
             </x-field>
             <x-field name="thermometer" label="Thermometer">

@@ -35,6 +35,7 @@
     <x-slot:evidence>
         <h2>Schools that do not mix</h2>
         <p>To 8.2 gives a few percent more than to 7.0. They are two quantities: a limit to 7.0 is never judged on a titration to 8.2.</p>
+        <details><summary>Why pH and acidity differ</summary><p>pH tells how strong the acid is, acidity how much of it there is. Malic and tartaric acid of one strength give different pH; potassium binds a part of the acid and lifts the pH, though the acidity stays. That is why neither is worked out from the other.</p></details>
         <p>Drive the gas off first: carbon dioxide counts as acid. Small steps near the endpoint: over half a pH between two points is too coarse.</p>
         <p>A volatile acidity is titrated on the distillate, as acetic acid; it sees lactic acid only in part, and sulfite as if it were acid.</p>
         <p class="caution">Lye burns eyes and skin: goggles and gloves. Glass burettes break: fill them below the eye. Follow your site’s rules and local codes.</p>
