@@ -37,6 +37,7 @@ final class Board
         'batch_events' => [Part::Batch, 'batch_id'],
         'batch_steps' => [Part::Batch, 'batch_id'],
         'batch_answers' => [Part::Batch, 'batch_id'],
+        'deviations' => [Part::Batch, 'batch_id'],
         'decisions' => [Part::Batch, 'occasion_id', 'occasions', 'id', 'batch_id'],
     ];
 

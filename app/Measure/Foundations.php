@@ -75,6 +75,7 @@ final class Foundations
                 $control?->block(),
                 self::restsOnBarred($calibration) ? ReleaseBlock::SolutionBarred : null,
                 $calibration->isUncertain() ? ReleaseBlock::CalibrationUncertain : null,
+                in_array($calibration->run->source, Site::evidence(), true) ? null : ReleaseBlock::Simulated,
             ])),
         );
     }

@@ -61,6 +61,7 @@ final readonly class MeasureScreen
         $inputs = $assessment?->decidingInputs();
         $uncertainty = $assessment?->uncertainty();
         $open = self::open($lines);
+        $ways = $inputs === null ? [] : Gain::ways($inputs, $open?->margin);
 
         return new self(
             $draft,
@@ -72,8 +73,8 @@ final readonly class MeasureScreen
             $lines,
             $assessment === null || $lines === null ? null : new AcidRule($assessment->portion->value, $assessment->portion->expandedU, $draft->calibration->calibrationFunction()->buffers(), Wall::all($lines), self::earlier($batch, CarbonImmutable::instance($draft->sample->drawn_at), $draft->sample->occasion_id)),
             $uncertainty === null ? null : new BudgetBar(array_map(static fn(BudgetLine $line): array => ['name' => $line->name, 'u' => $line->u, 'share' => $line->share], $uncertainty->budget)),
-            $inputs === null ? [] : Gain::ways($inputs, $open?->margin),
-            $inputs === null || $open === null ? null : GainWords::proof(Gain::ways($inputs, $open->margin), $open->decides->value, $open->margin, Gain::least($inputs)),
+            $ways,
+            $inputs === null || $open === null ? null : GainWords::proof($ways, $open->decides->value, $open->margin, Gain::least($inputs)),
         );
     }
 

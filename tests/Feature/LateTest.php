@@ -41,6 +41,13 @@ final class LateTest extends BenchTestCase
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
+    public function test_what_nobody_says_stood_still_proves_nothing(): void
+    {
+        $this->enter($this->line(10, 4.3), isStill: false)->assertSessionHasNoErrors();
+
+        self::assertContains('unsettled', Decision::query()->sole()->blocks);
+    }
+
     /** @return iterable<string, array{string, string}> */
     public static function slips(): iterable
     {
@@ -72,8 +79,8 @@ final class LateTest extends BenchTestCase
         return str_replace('.', ',', sprintf('%s; %.1f; %.1f; 21.4', $at, $this->shown($ph), $this->shown($ph)));
     }
 
-    private function enter(string $readings): TestResponse
+    private function enter(string $readings, bool $isStill = true): TestResponse
     {
-        return $this->post("/measure/{$this->batch()->id}/late", ['pair' => $this->pair()->id, 'thermometer' => $this->thermometer()->id, 'stage' => 'underway', 'place' => 'blend', 'readings' => $readings, 'form' => self::formId()]);
+        return $this->post("/measure/{$this->batch()->id}/late", ['pair' => $this->pair()->id, 'thermometer' => $this->thermometer()->id, 'stage' => 'underway', 'place' => 'blend', 'still' => $isStill ? '1' : '', 'readings' => $readings, 'form' => self::formId()]);
     }
 }

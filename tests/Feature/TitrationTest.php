@@ -69,7 +69,7 @@ final class TitrationTest extends BenchTestCase
         self::assertGreaterThan($to7->replicates[0]->value, $to8->replicates[0]->value);
         $outcome = LimitOutcome::query()->where('name', self::LEGAL)->sole();
         self::assertSame([Conformity::Inside, true], [$outcome->outcome, $outcome->expanded_u > 0.02]);
-        $this->get("/readings/$to7->id")->assertOk()->assertSee('ΔpH/ΔmL')->assertSee('as malic')->assertSee('S-01');
+        $this->get("/readings/$to7->id")->assertOk()->assertSee('ΔpH/ΔmL')->assertSee('Said as tartaric acid')->assertSee('as malic')->assertSee('S-01');
         self::assertNull(LedgerCheck::run()['difference']);
     }
 

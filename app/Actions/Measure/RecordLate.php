@@ -34,23 +34,24 @@ final class RecordLate
 
     /**
      * @param non-empty-list<PaperLine> $lines
+     * @param bool $isStill whether each stood still when it was written down; else it proves nothing
      *
      * @return Measurement the last of them
      *
      * @throws Refused with the line
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, Pair $pair, Thermometer $thermometer, Stage $stage, string $place, array $lines): Measurement
+    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, Pair $pair, Thermometer $thermometer, Stage $stage, string $place, array $lines, bool $isStill): Measurement
     {
-        return Recording::once($by, $form, 'enter readings late', Measurement::class, function (Entry $entry) use ($by, $batch, $pair, $thermometer, $stage, $place, $lines): Measurement {
+        return Recording::once($by, $form, 'enter readings late', Measurement::class, function (Entry $entry) use ($by, $batch, $pair, $thermometer, $stage, $place, $lines, $isStill): Measurement {
             $batch = Life::ensure($batch, null)->load('product.method');
             OpenRun::ensureMeasuresPh($pair);
-            $kept = array_map(fn(PaperLine $line): Measurement => $this->line($entry, $by, $batch, $pair, $thermometer, $stage, $place, $line), $lines);
+            $kept = array_map(fn(PaperLine $line): Measurement => $this->line($entry, $by, $batch, $pair, $thermometer, $stage, $place, $line, $isStill), $lines);
 
             return $kept[count($kept) - 1];
         });
     }
 
-    private function line(Entry $entry, Person $by, Batch $batch, Pair $pair, Thermometer $thermometer, Stage $stage, string $place, PaperLine $line): Measurement
+    private function line(Entry $entry, Person $by, Batch $batch, Pair $pair, Thermometer $thermometer, Stage $stage, string $place, PaperLine $line, bool $isStill): Measurement
     {
         if ($line->at->lessThan($batch->started_at->startOfMinute())) {
             throw Refused::because("Line $line->line lies before the start of the batch.", 'readings');
@@ -71,7 +72,7 @@ final class RecordLate
             $values[] = $reading->ph;
             $entry->add(new Replicate([
                 'series' => $series, 'position' => $i + 1, 'calibration_id' => $calibration->id, 'verification_id' => $check->id, 'mv' => $signal->mv, 'shown_ph' => $signal->shownPh, 'shown_c' => $line->celsius,
-                'correction_c' => round($celsius - $line->celsius, 3), 'celsius' => $celsius, 'value' => $reading->ph, 'outside_by_ph' => $reading->outsideByPh(), 'settled' => true, 'source' => Source::Typed, 'person_id' => $by->id, 'at' => $line->at,
+                'correction_c' => round($celsius - $line->celsius, 3), 'celsius' => $celsius, 'value' => $reading->ph, 'outside_by_ph' => $reading->outsideByPh(), 'settled' => $isStill, 'source' => Source::Typed, 'person_id' => $by->id, 'at' => $line->at,
             ]));
         }
         $rules = $batch->product->method->rules($stage);

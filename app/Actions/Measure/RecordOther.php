@@ -7,7 +7,6 @@ namespace Rheacid\Actions\Measure;
 use Illuminate\Support\Str;
 use Rheacid\Batches\Life;
 use Rheacid\Bench\Source;
-use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Measure\DecisionCause;
 use Rheacid\Measure\OtherValue;
 use Rheacid\Models\Batch;
@@ -42,12 +41,11 @@ final class RecordOther
             $isJoining = $occasion->measurements()->exists();
             $sample = $entry->add(new Sample(['occasion_id' => $occasion->id, 'place' => $told->place, 'drawn_at' => $told->drawnAt, 'person_id' => $by->id]));
             $series = (string) Str::uuid();
-            $outcome = $check?->outcome;
             foreach ($told->values as $i => $value) {
                 $entry->add(new Replicate([
                     'series' => $series,
                     'position' => $i + 1,
-                    'value' => $outcome?->outcome === Outcome::Correct ? $outcome->gain * $value + $outcome->offset_c : $value,
+                    'value' => $check === null ? $value : $check->corrected($value),
                     'expanded_u' => $told->expandedU,
                     'verification_id' => $check?->id,
                     'shown_c' => $check === null ? null : $value,

@@ -36,7 +36,7 @@ final class LateController
         ], ['pair' => 'Choose a pair of meter and electrode.', 'thermometer' => 'Choose a thermometer.', 'place' => 'Choose where the samples were drawn.', 'readings.required' => 'Type the readings, one sample a line.']);
         $pair = Instruments::pair($request->integer('pair'));
         $lines = PaperLine::read($request->string('readings')->toString(), $pair->meter->shows_mv);
-        $record(Bench::person($request), IdempotencyKey::from($request), $batch, $pair, Instruments::thermometer($request->integer('thermometer')), Stage::from($request->string('stage')->toString()), $request->string('place')->toString(), $lines);
+        $record(Bench::person($request), IdempotencyKey::from($request), $batch, $pair, Instruments::thermometer($request->integer('thermometer')), Stage::from($request->string('stage')->toString()), $request->string('place')->toString(), $lines, $request->boolean('still'));
 
         return redirect()->route('batches.show', $batch)->with('done', count($lines) === 1 ? 'One reading is on record, marked as entered late.' : count($lines) . ' readings are on record, marked as entered late.');
     }

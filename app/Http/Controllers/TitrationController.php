@@ -11,7 +11,7 @@ use Rheacid\Actions\Measure\RecordTitration;
 use Rheacid\Actions\Measure\StandardiseTitrant;
 use Rheacid\Calculators\Calculator;
 use Rheacid\Calculators\Typed;
-use Rheacid\Core\Failure;
+use Rheacid\Core\Acidity\BlankTakesAll;
 use Rheacid\Http\Bench;
 use Rheacid\Http\Requests\TitrationRequest;
 use Rheacid\Models\Batch;
@@ -32,9 +32,7 @@ final class TitrationController
     {
         try {
             $measurement = $record(Bench::person($request), IdempotencyKey::from($request), $batch, $request->told());
-        } catch (Refused $refused) {
-            throw $refused;
-        } catch (Failure $failure) {
+        } catch (BlankTakesAll $failure) {
             throw Refused::because($failure->getMessage(), 'blank_ml');
         }
 
