@@ -19,7 +19,6 @@ use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
-use Rheacid\Models\Sample;
 use Rheacid\Models\Thermometer;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
@@ -62,16 +61,7 @@ final class BeginMeasuring
             foreach ($answers as $condition => $answer) {
                 $entry->add(new BatchAnswer(['batch_id' => $batch->id, 'condition' => $condition, 'answer' => $answer, 'at' => $entry->at, 'person_id' => $by->id]));
             }
-            if ($joins !== null && $joins->batch_id !== $batch->id) {
-                throw Refused::because('That was drawn from another batch.', 'occasion');
-            }
-            $occasion = $joins ?? $entry->add(new Occasion(['batch_id' => $batch->id, 'stage' => $stage, 'drawn_at' => $drawnAt, 'at' => $entry->at, 'person_id' => $by->id]));
-            $sample = $entry->add(new Sample([
-                'occasion_id' => $occasion->id,
-                'place' => $place,
-                'drawn_at' => $drawnAt,
-                'person_id' => $by->id,
-            ]));
+            [, $sample] = DrawSample::of($entry, $batch, $stage, $place, $drawnAt, $joins);
 
             return MeasurementDraft::query()->create([
                 'sample_id' => $sample->id,

@@ -15,11 +15,9 @@ use Rheacid\Measure\PaperLine;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\Measurement;
-use Rheacid\Models\Occasion;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Models\Replicate;
-use Rheacid\Models\Sample;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\Verification;
 use Rheacid\Records\Entry;
@@ -79,8 +77,7 @@ final class RecordLate
         if (!$rules->areComplete($values)) {
             throw Refused::because(sprintf('Line %d: %d portions are needed, %d are typed.', $line->line, $rules->needed($values), count($values)), 'readings');
         }
-        $occasion = $entry->add(new Occasion(['batch_id' => $batch->id, 'stage' => $stage, 'drawn_at' => $line->at, 'at' => $entry->at, 'person_id' => $by->id]));
-        $sample = $entry->add(new Sample(['occasion_id' => $occasion->id, 'place' => $place, 'drawn_at' => $line->at, 'person_id' => $by->id]));
+        [$occasion, $sample] = DrawSample::of($entry, $batch, $stage, $place, $line->at);
         $measurement = $entry->add(new Measurement([
             'occasion_id' => $occasion->id, 'sample_id' => $sample->id, 'measurand' => Measurand::Ph, 'basis' => '', 'unit' => Measurand::Ph->unit(), 'series' => $series, 'method_id' => $batch->product->method_id,
             'pair_id' => $pair->id, 'calibration_id' => $calibration->id, 'verification_id' => $check->id, 'observed_at' => $line->at, 'entered_at' => $entry->at, 'person_id' => $by->id,

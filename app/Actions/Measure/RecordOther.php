@@ -12,10 +12,8 @@ use Rheacid\Measure\OtherValue;
 use Rheacid\Models\Batch;
 use Rheacid\Models\ExternalValue;
 use Rheacid\Models\Measurement;
-use Rheacid\Models\Occasion;
 use Rheacid\Models\Person;
 use Rheacid\Models\Replicate;
-use Rheacid\Models\Sample;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
@@ -33,13 +31,9 @@ final class RecordOther
         return Recording::once($by, $form, 'record another quantity', Measurement::class, function (Entry $entry) use ($by, $batch, $told): Measurement {
             Life::ensure($batch, null);
             BeginMeasuring::ensureDrawn($batch, $told->drawnAt, $entry->at);
-            if ($told->joins !== null && $told->joins->batch_id !== $batch->id) {
-                throw Refused::because('That was drawn from another batch.', 'joins');
-            }
             $check = $told->thermometer === null ? null : Thermometers::checkFor($told->thermometer, max($told->values)) ?? throw Refused::because('This thermometer was never checked. Verify it first.', 'thermometer');
-            $occasion = $told->joins ?? $entry->add(new Occasion(['batch_id' => $batch->id, 'stage' => $told->stage, 'drawn_at' => $told->drawnAt, 'at' => $entry->at, 'person_id' => $by->id]));
+            [$occasion, $sample] = DrawSample::of($entry, $batch, $told->stage, $told->place, $told->drawnAt, $told->joins);
             $isJoining = $occasion->measurements()->exists();
-            $sample = $entry->add(new Sample(['occasion_id' => $occasion->id, 'place' => $told->place, 'drawn_at' => $told->drawnAt, 'person_id' => $by->id]));
             $series = (string) Str::uuid();
             foreach ($told->values as $i => $value) {
                 $entry->add(new Replicate([

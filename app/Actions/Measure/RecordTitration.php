@@ -11,10 +11,8 @@ use Rheacid\Measure\DecisionCause;
 use Rheacid\Measure\TitrationTold;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Measurement;
-use Rheacid\Models\Occasion;
 use Rheacid\Models\Person;
 use Rheacid\Models\Replicate;
-use Rheacid\Models\Sample;
 use Rheacid\Models\Titration;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
@@ -36,9 +34,8 @@ final class RecordTitration
             if ($told->pair !== null && $calibration === null) {
                 throw Refused::because('This pair was never calibrated. Calibrate it first, with a buffer above the endpoint.', 'pair');
             }
-            $occasion = $told->joins ?? $entry->add(new Occasion(['batch_id' => $batch->id, 'stage' => $told->stage, 'drawn_at' => $told->drawnAt, 'at' => $entry->at, 'person_id' => $by->id]));
+            [$occasion, $sample] = DrawSample::of($entry, $batch, $told->stage, $told->place, $told->drawnAt, $told->joins);
             $isJoining = $occasion->measurements()->exists();
-            $sample = $entry->add(new Sample(['occasion_id' => $occasion->id, 'place' => $told->place, 'drawn_at' => $told->drawnAt, 'person_id' => $by->id]));
             $series = (string) Str::uuid();
             $titrations = $told->titrations();
             foreach ($titrations as $i => $one) {
