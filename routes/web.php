@@ -33,6 +33,8 @@ use Rheacid\Http\Controllers\PairingController;
 use Rheacid\Http\Controllers\PolicyController;
 use Rheacid\Http\Controllers\ProductController;
 use Rheacid\Http\Controllers\ProductImportController;
+use Rheacid\Http\Controllers\RepeatabilityController;
+use Rheacid\Http\Controllers\RoundController;
 use Rheacid\Http\Controllers\ShelfController;
 use Rheacid\Http\Controllers\ShelfImportController;
 use Rheacid\Http\Controllers\SignInController;
@@ -127,6 +129,9 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('methods/{method}', [MethodController::class, 'show'])->name('methods.show');
     Route::get('methods/{method}/change', [MethodController::class, 'edit'])->name('methods.edit');
     Route::get('measure', [MeasureController::class, 'index'])->name('measure');
+    Route::get('rounds/new', [RoundController::class, 'create'])->name('rounds.create');
+    Route::get('rounds/{round}', [RoundController::class, 'show'])->name('rounds.show');
+    Route::get('repeatability', RepeatabilityController::class)->name('repeatability');
     Route::get('measure/{batch}', [MeasureController::class, 'create'])->name('drafts.create');
     Route::get('measure/{batch}/late', [LateController::class, 'create'])->name('late.create');
     Route::get('measure/{batch}/other', [OtherController::class, 'create'])->name('others.create');
@@ -201,6 +206,9 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
 
         Route::post('methods/standard/{standard}', [MethodController::class, 'take'])->middleware('can:lead')->name('methods.take');
         Route::post('methods/{method}', [MethodController::class, 'update'])->middleware('can:lead')->name('methods.update');
+        Route::post('rounds', [RoundController::class, 'store'])->name('rounds.store');
+        Route::post('rounds/{round}/stops/{stop}', [RoundController::class, 'visit'])->name('rounds.visit');
+        Route::post('rounds/{round}/pass', [RoundController::class, 'pass'])->name('rounds.pass');
         Route::post('measure/{batch}/late', [LateController::class, 'store'])->name('late.store');
         Route::post('measure/{batch}/other', [OtherController::class, 'store'])->name('others.store');
         Route::post('measure/{batch}/titration', [TitrationController::class, 'store'])->name('titrations.store');

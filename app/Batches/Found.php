@@ -9,6 +9,7 @@ use Rheacid\Models\Batch;
 use Rheacid\Models\Method;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\Product;
+use Rheacid\Models\RoundStop;
 use Rheacid\Models\TitrantStandardisation;
 use Rheacid\Records\Refused;
 
@@ -36,6 +37,12 @@ final class Found
     public static function occasion(int $id, Batch $batch): Occasion
     {
         return Occasion::query()->where('batch_id', $batch->id)->find($id) ?? throw Refused::because('That was drawn from another batch.', 'joins');
+    }
+
+    /** @throws Refused if that batch has no such stop to be read */
+    public static function stop(int $id, Batch $batch): RoundStop
+    {
+        return RoundStop::query()->where('batch_id', $batch->id)->whereNull('duplicate_of')->whereDoesntHave('visit')->find($id) ?? throw Refused::because('That stop of the round is done, or of another batch.', 'stop');
     }
 
     /** @throws Refused if there is none */

@@ -51,7 +51,9 @@ final readonly class Assessment
     public static function of(Batch $batch, Stage $stage, CarbonImmutable $drawnAt, array $places, ?int $occasionId): self
     {
         $limits = $batch->product->judgedBy();
-        $occasion = new Occasion($stage, $batch->hoursSince($drawnAt), $batch->conditions(), Series::metInTime($batch, $occasionId));
+        // Of the moment that the latest of its samples tells of.
+        $at = array_reduce($places, static fn(CarbonImmutable $at, MeasuredPlace $place): CarbonImmutable => $at->max($place->countsFrom($drawnAt)), $drawnAt);
+        $occasion = new Occasion($stage, $batch->hoursSince($at), $batch->conditions(), Series::metInTime($batch, $occasionId));
         $blocked = self::occasionBlocks($batch, $stage, $drawnAt, $places, $occasionId);
         $results = $inputs = $blocks = [];
         foreach ($places as $place) {

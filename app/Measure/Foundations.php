@@ -12,6 +12,7 @@ use Rheacid\Core\Measuring\Foundation;
 use Rheacid\Core\Measuring\PhPortion;
 use Rheacid\Core\Measuring\ThermometerFacts;
 use Rheacid\Core\Measuring\TitrationFoundation;
+use Rheacid\Models\BlindPair;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\Replicate;
@@ -42,7 +43,7 @@ final class Foundations
             fitU: $function->fitU(),
             celsius: $function->referenceCelsius(),
             resolution: $pair->meter->resolution_ph,
-            pooledSd: $pair->policy->pooled_sd_ph,
+            pooledSd: BlindPair::by($place->observedAt)->sd() ?? $pair->policy->pooled_sd_ph,
             driftLimitPh: $pair->policy->read_back_limit_ph,
             controlErrorPh: $control->errorPh,
             thermometer: self::thermometer($verification, $place),

@@ -7,12 +7,14 @@ namespace Rheacid\Measure;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Measuring\Freshness;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Method;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Replicate;
+use Rheacid\Models\Sample;
 use Rheacid\Models\Titration;
 use Rheacid\Models\Verification;
 
@@ -34,16 +36,23 @@ final readonly class MeasuredPlace
         public ?Calibration $calibration,
         public ?Verification $verification,
         public ?Titration $titration = null,
+        private ?Sample $sample = null,
     ) {}
+
+    /** The moment of which it tells: when its sample was drawn, or read where that stood too long. */
+    public function countsFrom(CarbonImmutable $drawn): CarbonImmutable
+    {
+        return $this->sample === null || $this->measurand === Measurand::Temperature ? $drawn : CarbonImmutable::instance(Freshness::countsFrom($drawn, $this->observedAt, $this->sample->chilled));
+    }
 
     public static function recorded(Measurement $measurement): self
     {
-        return new self($measurement->measurand, $measurement->basis, $measurement->sample->place, $measurement->replicates, $measurement->method, CarbonImmutable::instance($measurement->observed_at), $measurement->pair, $measurement->calibration, $measurement->verification, $measurement->titration);
+        return new self($measurement->measurand, $measurement->basis, $measurement->sample->place, $measurement->replicates, $measurement->method, CarbonImmutable::instance($measurement->observed_at), $measurement->pair, $measurement->calibration, $measurement->verification, $measurement->titration, $measurement->sample);
     }
 
     public static function inHand(MeasurementDraft $draft): self
     {
-        return new self(Measurand::Ph, '', $draft->sample->place, $draft->replicates, $draft->method, self::lastRead($draft->replicates), $draft->pair, $draft->calibration, $draft->verification);
+        return new self(Measurand::Ph, '', $draft->sample->place, $draft->replicates, $draft->method, self::lastRead($draft->replicates), $draft->pair, $draft->calibration, $draft->verification, sample: $draft->sample);
     }
 
     /** @param Collection<int, Replicate> $replicates */

@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Measure;
 
 use Carbon\CarbonImmutable;
-use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Measurands\Basis;
-use Rheacid\Models\Occasion;
 use Rheacid\Models\Thermometer;
 
 /** A quantity as it was told: what, of which sample, by whom and with what. */
@@ -23,11 +21,8 @@ final readonly class OtherValue
         public Basis $basis,
         public array $values,
         public ?float $expandedU,
-        public Stage $stage,
-        public string $place,
-        public CarbonImmutable $drawnAt,
+        public Drawn $drawn,
         public CarbonImmutable $measuredAt,
-        public ?Occasion $joins,
         public ?Thermometer $thermometer,
         public ?string $measuredBy,
         public ?string $measuredWith,

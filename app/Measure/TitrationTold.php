@@ -4,15 +4,12 @@ declare(strict_types=1);
 
 namespace Rheacid\Measure;
 
-use Carbon\CarbonImmutable;
 use Rheacid\Core\Acidity\Acid;
 use Rheacid\Core\Acidity\Endpoint;
 use Rheacid\Core\Acidity\Titration;
 use Rheacid\Core\Acidity\TitrationUncertainty;
-use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Measurands\Basis;
 use Rheacid\Core\Measurands\Measurand;
-use Rheacid\Models\Occasion;
 use Rheacid\Models\Pair;
 use Rheacid\Models\TitrantStandardisation;
 
@@ -38,10 +35,7 @@ final readonly class TitrationTold
         public float $digitMl,
         public TitrantStandardisation $titrant,
         public ?Pair $pair,
-        public Stage $stage,
-        public string $place,
-        public CarbonImmutable $drawnAt,
-        public ?Occasion $joins,
+        public Drawn $drawn,
         public bool $isByMass,
     ) {}
 

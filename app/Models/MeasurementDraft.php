@@ -20,6 +20,7 @@ use Rheacid\Core\Settling\Settling;
  * @property-read Verification $verification
  * @property-read Method $method
  * @property-read Person $holder
+ * @property-read RoundStop|null $stop
  */
 final class MeasurementDraft extends Model
 {
@@ -70,6 +71,12 @@ final class MeasurementDraft extends Model
         return $this->belongsTo(Person::class, 'holder_id');
     }
 
+    /** @return BelongsTo<RoundStop, $this> of the round on which it is read */
+    public function stop(): BelongsTo
+    {
+        return $this->belongsTo(RoundStop::class, 'round_stop_id');
+    }
+
     /** @return HasMany<Replicate, $this> */
     public function replicates(): HasMany
     {
@@ -85,9 +92,7 @@ final class MeasurementDraft extends Model
     /** For how long its readings have to stand still, in s. */
     public function windowS(): float
     {
-        $isBound = $this->sample->occasion->batch->product->limits->contains(static fn(LimitRow $limit): bool => $limit->kind->binds());
-
-        return Settling::windowS($this->method->settle_window_s, $isBound);
+        return Settling::windowS($this->method->settle_window_s, $this->sample->occasion->batch->product->isBound());
     }
 
     public function isOpen(): bool

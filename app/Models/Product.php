@@ -12,6 +12,7 @@ use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Sampling\SamplingLine;
 use Rheacid\Core\Sampling\SamplingPlan;
+use Rheacid\Core\Settling\Settling;
 use Rheacid\Records\Kept;
 
 /**
@@ -48,6 +49,18 @@ final class Product extends Model
     public function judgedBy(): array
     {
         return array_values($this->limits->filter(static fn(LimitRow $limit): bool => $limit->course === null)->map(static fn(LimitRow $limit): ProductLimit => $limit->toCore())->all());
+    }
+
+    /** Whether a critical or legal limit hangs on it. */
+    public function isBound(): bool
+    {
+        return $this->limits->contains(static fn(LimitRow $limit): bool => $limit->kind->binds());
+    }
+
+    /** For how long a typed reading of it has to stand still, in s. */
+    public function windowS(): float
+    {
+        return Settling::windowS($this->method->settle_window_s, $this->isBound());
     }
 
     /** @return list<string> what is asked once per batch */

@@ -19,6 +19,12 @@ final class Refused extends \DomainException implements Failure
         return new self($message, $field);
     }
 
+    /** The same, told of a part of what was sent: a line, a stop. */
+    public function under(string $part, string $field): self
+    {
+        return new self("$part: " . lcfirst($this->getMessage()), $field);
+    }
+
     /** Field of the form at which it is told; null where it concerns the whole. */
     public function field(): ?string
     {

@@ -15,6 +15,7 @@ use Rheacid\Measure\Usual;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\Pair;
+use Rheacid\Models\RoundStop;
 use Rheacid\Today\DayPlan;
 
 /** What the page on which a measurement is begun shows. */
@@ -26,24 +27,25 @@ final readonly class BeginMeasuringScreen
      * @param Collection<int, Occasion> $together what a sample can still belong to
      * @param array<int, string> $asks conditions that nobody has answered yet, by their place among all
      */
-    private function __construct(public Batch $batch, public array $pairs, public ?PairLine $ready, public array $thermometers, public array $asks, public Source $source, public ?Usual $usual, public Collection $together, public ?Occasion $joins, public ?string $place) {}
+    private function __construct(public Batch $batch, public array $pairs, public ?PairLine $ready, public array $thermometers, public array $asks, public Source $source, public ?Usual $usual, public Collection $together, public ?Occasion $joins, public ?string $place, public ?RoundStop $stop) {}
 
-    /** @param mixed $joins and $place as the address names them */
-    public static function of(Batch $batch, DayPlan $plan, SimulatedBench $bench, mixed $joins = null, mixed $place = null): self
+    /** @param mixed $joins, $place and $stop of a round as the address names them */
+    public static function of(Batch $batch, DayPlan $plan, SimulatedBench $bench, mixed $joins = null, mixed $place = null, mixed $stop = null): self
     {
         $batch->load('product.method', 'product.limits', 'answers');
         $thermometers = $plan->thermometers();
         usort($thermometers, static fn(ThermometerLine $a, ThermometerLine $b): int => [!$a->status()->state->isInForce(), $a->code] <=> [!$b->status()->state->isInForce(), $b->code]);
+        $stop = is_string($stop) && ctype_digit($stop) ? RoundStop::query()->with('round')->where('batch_id', $batch->id)->whereNull('duplicate_of')->whereDoesntHave('visit')->find((int) $stop) : null;
         $usual = Usual::of($batch);
         $together = Together::of($batch);
         $matrix = $batch->product->method->matrix;
         $pairs = $plan->pairs();
         usort($pairs, static fn(PairLine $a, PairLine $b): int => ($matrix?->suits($b->kind) ?? true) <=> ($matrix?->suits($a->kind) ?? true));
         $fit = array_values(array_filter($pairs, static fn(PairLine $pair): bool => $matrix?->suits($pair->kind) ?? true));
-        $ready = $usual->pair ?? self::firstReady($fit) ?? $plan->readyPair();
+        $ready = ($stop === null ? null : array_column($pairs, null, 'id')[$stop->round->pair_id] ?? null) ?? $usual->pair ?? self::firstReady($fit) ?? $plan->readyPair();
         $isOnBench = $ready !== null && $bench->knows(Pair::query()->findOrFail($ready->id)->electrode);
 
-        return new self($batch, $pairs, $ready, $thermometers, array_diff($batch->product->asks(), array_keys($batch->conditions())), $usual->source ?? ($isOnBench ? Source::Simulated : Source::Typed), $usual, $together, $together->first(static fn(Occasion $one): bool => (string) $one->id === $joins), is_string($place) && in_array($place, $batch->product->method->places, true) ? $place : null);
+        return new self($batch, $pairs, $ready, $thermometers, array_diff($batch->product->asks(), array_keys($batch->conditions())), $usual->source ?? ($isOnBench ? Source::Simulated : Source::Typed), $usual, $together, $together->first(static fn(Occasion $one): bool => (string) $one->id === $joins), is_string($place) && in_array($place, $batch->product->method->places, true) ? $place : $stop?->place, $stop);
     }
 
     /** @param list<PairLine> $pairs */

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Rheacid\View;
 
+use Carbon\CarbonImmutable;
 use Rheacid\Core\Acidity\Acid;
 use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Measuring\Freshness;
 use Rheacid\Measure\DecisionLines;
 use Rheacid\Measure\Together;
 use Rheacid\Models\Batch;
@@ -64,6 +66,14 @@ final readonly class MeasurementScreen
             $meq,
             $meq > 0 ? array_combine(array_column(Acid::cases(), 'value'), array_map(static fn(Acid $acid): float => $meq / 1000 * $acid->equivalentWeight(), Acid::cases())) : [],
         );
+    }
+
+    /** Whether its sample stood too long to tell of the moment at which it was drawn. */
+    public function isStale(): bool
+    {
+        $measurement = $this->measurement;
+
+        return $measurement->measurand !== Measurand::Temperature && Freshness::isStale(CarbonImmutable::instance($measurement->sample->drawn_at), CarbonImmutable::instance($measurement->observed_at), $measurement->sample->chilled);
     }
 
     /**

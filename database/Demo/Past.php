@@ -80,6 +80,8 @@ final readonly class Past
         $events[] = [$hung, fn() => $this->work->start($people['second'], 'fermented-sausage', 'SA-0031', 'room 1', '40 kg', $hung)];
         $pressed = Scenario::day($now, 1, '17:20');
         $events[] = [$pressed, fn() => $this->work->start($people['second'], 'white-wine', 'WW-0012', 'tank 3', '600 L', $pressed)];
+        $asked = $now->subMinutes(70);
+        $events[] = [$asked, fn() => $this->work->setOut($people['second'], 'E-07', ['CS-0417', 'CS-0421', 'WW-0012'], $asked)];
         $logged = $now->subMinutes(55);
         $events[] = [$logged, fn() => $this->work->log($people['second'], 'SA-0031', 23.0, $logged)];
         $events[] = [Scenario::day($now, 0, '00:01'), function (): void {

@@ -17,6 +17,7 @@ use Rheacid\Actions\Calibrate\ReadControlCheck;
 use Rheacid\Actions\Courses\RecordCourse;
 use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Actions\Measure\BeginMeasuring;
+use Rheacid\Actions\Measure\OpenRound;
 use Rheacid\Actions\Measure\RecordMeasurement;
 use Rheacid\Actions\Products\TakeProduct;
 use Rheacid\Actions\Ready\LogBottle;
@@ -36,6 +37,7 @@ use Rheacid\Core\Products\Library;
 use Rheacid\Core\Solutions\BottleEvent;
 use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Thermometry\Reference;
+use Rheacid\Measure\Drawn;
 use Rheacid\Models\Batch;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Electrode;
@@ -48,6 +50,7 @@ use Rheacid\Models\SessionMoment;
 use Rheacid\Models\Thermometer;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Refused;
+use Rheacid\Rounds\Way;
 use Rheacid\Verify\RtdInput;
 use Rheacid\Verify\VerificationInput;
 
@@ -77,6 +80,7 @@ final readonly class Work
         private TakeStep $takeStep,
         private AddToBatch $addToBatch,
         private RecordCourse $recordCourse,
+        private OpenRound $openRound,
     ) {}
 
     public function standAt(Person $by, float $metres, CarbonImmutable $at): void
@@ -123,7 +127,7 @@ final readonly class Work
         CarbonImmutable::setTestNow($at);
         $batch = Batch::query()->where('code', $code)->firstOrFail();
         $pair = $this->pair('E-07');
-        $draft = ($this->begin)($by, IdempotencyKey::own(), $batch, $pair, Thermometer::query()->where('code', 'T-03')->firstOrFail(), $stage, 'blend', $at->subMinutes(8), [], Source::Simulated);
+        $draft = ($this->begin)($by, IdempotencyKey::own(), $batch, $pair, Thermometer::query()->where('code', 'T-03')->firstOrFail(), new Drawn($stage, 'blend', $at->subMinutes(8)), [], Source::Simulated);
         foreach ([$ph - 0.006, $ph] as $portion) {
             $this->fill($code, $portion);
             $this->immerse($by, $pair, 'batch_id', $batch->id, $draft);
@@ -186,6 +190,14 @@ final readonly class Work
     {
         CarbonImmutable::setTestNow($at);
         ($this->addToBatch)($by, IdempotencyKey::own(), Batch::query()->where('code', $code)->firstOrFail(), $what, $amount, $unit, true);
+    }
+
+    /** @param list<string> $codes batches that are walked past */
+    public function setOut(Person $by, string $electrode, array $codes, CarbonImmutable $at): void
+    {
+        CarbonImmutable::setTestNow($at);
+        $ids = array_map(static fn(mixed $id): int => is_numeric($id) ? (int) $id : 0, Batch::query()->whereIn('code', $codes)->pluck('id')->all());
+        ($this->openRound)($by, IdempotencyKey::own(), $this->pair($electrode), Thermometer::query()->where('code', 'T-03')->firstOrFail(), Way::chosen(array_values($ids), $at), true, null, false);
     }
 
     /** A logger in the warmest spot of the chamber, every half hour from the start of the batch until then. */

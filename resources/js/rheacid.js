@@ -69,6 +69,17 @@ document.addEventListener('click', (event) => {
     field.focus();
 });
 
+// From number to number by Enter, and only the last one sends them: a telephone's digits have no other way on.
+document.addEventListener('keydown', (event) => {
+    const form = event.target.form;
+    if (event.key !== 'Enter' || event.target.tagName !== 'INPUT' || !form?.matches('[data-chain]')) return;
+    const numbers = [...form.querySelectorAll('input[inputmode=decimal]')];
+    const next = numbers.slice(numbers.indexOf(event.target) + 1).find((field) => field.value.trim() === '');
+    if (!next || !numbers.includes(event.target)) return;
+    event.preventDefault();
+    next.focus();
+});
+
 document.addEventListener('change', (event) => {
     if (event.target.matches('[data-ticks-all]')) {
         document.querySelectorAll(`[name="${event.target.name}"]`).forEach((box) => { box.checked = event.target.checked; });

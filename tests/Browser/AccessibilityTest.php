@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Carbon\CarbonImmutable;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Actions\Logs\UploadLog;
+use Rheacid\Actions\Measure\OpenRound;
 use Rheacid\Models\Deviation;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Rounds\Way;
 
 /** Every kind of page under axe, a rule engine for WCAG 2.2: nothing serious, nothing moderate. */
 final class AccessibilityTest extends BrowserTestCase
@@ -31,11 +34,12 @@ final class AccessibilityTest extends BrowserTestCase
         $run->update(['source' => 'simulated']);
         $this->immerse('lot_id', $this->lot('Q-29')->id, $run);
         $log = (new UploadLog())($this->people['checker'], IdempotencyKey::own(), 'a.csv', implode("\n", array_map(static fn(int $t): string => "$t;170.0;21.0", range(0, 60))), $this->pair(), null);
+        $round = app(OpenRound::class)($this->people['checker'], IdempotencyKey::own(), $this->pair(), $this->thermometer(), Way::chosen([$this->batch()->id], CarbonImmutable::now()), true, null, false);
         $oda = $this->atTheBench($width, $height, $dark);
         $axe = (string) file_get_contents(base_path('node_modules/axe-core/axe.min.js'));
 
         $found = [];
-        foreach (['/sign-in', '/', '/ready', '/calibrate', "/calibrate/{$this->pair('E-09')->id}", "/runs/{$run->id}", "/calibrations/{$reading->calibration_id}", "/calibrations/{$reading->calibration_id}/certificate", '/measure', "/measure/{$this->batch()->id}", '/batches', "/batches/{$this->batch()->id}", "/readings/{$reading->id}", "/readings/{$reading->id}/correction", "/pairs/{$this->pair()->id}", "/pairs/{$this->pair()->id}/check", '/hands', "/hands/{$this->people['second']->id}", "/logs/{$log->id}", "/lots/{$this->lot('Q-31')->id}", "/thermometers/{$this->thermometer()->id}", '/find?q=Q', '/today/sheet', '/ready/add/bottle', '/ready/import', '/ready/labels', '/ready/pairing', '/ready/electrodes', '/policies', "/policies/{$this->pair()->policy->id}", "/cells/{$this->pair('L-01')->id}", "/bench/{$this->pair()->id}", '/verify', "/verify/{$this->thermometer()->id}", "/verify/{$this->thermometer()->id}?method=boiling", "/thermometer-checks/{$this->thermometer()->newestVerification?->id}", "/thermometer-checks/{$this->thermometer()->newestVerification?->id}/certificate", '/verify/alike', '/verify/reference', '/batches/new', "/batches/new?product={$this->batch()->product_id}", "/batches/{$this->batch()->id}/tag", "/batches/{$this->batch()->id}/temperatures", "/deviations/$deviation->id", '/methods', "/methods/{$this->batch()->product->method_id}", "/methods/{$this->batch()->product->method_id}/change", '/methods/standard/insertion', '/yourself', "/batches/{$this->batch()->id}?from=0&to=12&compare=1", '/sums', '/sums/bench-trial?trial=0;3.8%0A1;3.6&target=3.7&trial_ml=100&batch_l=10&what=acid&unit=mL', "/measure/{$this->batch()->id}/other", "/measure/{$this->batch()->id}/late", "/measure/{$this->batch()->id}/titration", "/lots/{$this->lot('S-01')->id}", '/products', '/products/library/yogurt', "/products/{$this->batch()->product_id}", "/products/{$this->batch()->product_id}/change"] as $path) {
+        foreach (['/sign-in', '/', '/ready', '/calibrate', "/calibrate/{$this->pair('E-09')->id}", "/runs/{$run->id}", "/calibrations/{$reading->calibration_id}", "/calibrations/{$reading->calibration_id}/certificate", '/measure', "/measure/{$this->batch()->id}", '/batches', "/batches/{$this->batch()->id}", "/readings/{$reading->id}", "/readings/{$reading->id}/correction", "/pairs/{$this->pair()->id}", "/pairs/{$this->pair()->id}/check", '/hands', "/hands/{$this->people['second']->id}", "/logs/{$log->id}", "/lots/{$this->lot('Q-31')->id}", "/thermometers/{$this->thermometer()->id}", '/find?q=Q', '/today/sheet', '/ready/add/bottle', '/ready/import', '/ready/labels', '/ready/pairing', '/ready/electrodes', '/policies', "/policies/{$this->pair()->policy->id}", "/cells/{$this->pair('L-01')->id}", "/bench/{$this->pair()->id}", '/verify', "/verify/{$this->thermometer()->id}", "/verify/{$this->thermometer()->id}?method=boiling", "/thermometer-checks/{$this->thermometer()->newestVerification?->id}", "/thermometer-checks/{$this->thermometer()->newestVerification?->id}/certificate", '/verify/alike', '/verify/reference', '/batches/new', "/batches/new?product={$this->batch()->product_id}", "/batches/{$this->batch()->id}/tag", "/batches/{$this->batch()->id}/temperatures", "/deviations/$deviation->id", '/methods', "/methods/{$this->batch()->product->method_id}", "/methods/{$this->batch()->product->method_id}/change", '/methods/standard/insertion', '/yourself', "/batches/{$this->batch()->id}?from=0&to=12&compare=1", '/sums', '/rounds/new', "/rounds/{$round->id}", '/repeatability', '/sums/bench-trial?trial=0;3.8%0A1;3.6&target=3.7&trial_ml=100&batch_l=10&what=acid&unit=mL', "/measure/{$this->batch()->id}/other", "/measure/{$this->batch()->id}/late", "/measure/{$this->batch()->id}/titration", "/lots/{$this->lot('S-01')->id}", '/products', '/products/library/yogurt', "/products/{$this->batch()->product_id}", "/products/{$this->batch()->product_id}/change"] as $path) {
             $path === '/' ? $oda->signsIn('oda', self::PASSPHRASE) : $oda->opens($path);
             // Through the browser's own channel, which the page's security policy does not reach.
             $oda->browser->executeScript($axe);

@@ -102,7 +102,7 @@ final class BatchJourneyTest extends BrowserTestCase
         $oda->sees('not needed')->sees('Critical limit not proven. Equilibrium: pH ≤ 4.6, lacks 0.02')->sees('4.53 ± 0.08')->taps('Record on CS-0421')->sees('Recorded on CS-0421.');
         self::assertSame(BatchState::Held, $this->batch('CS-0421')->state(), 'what is not proven does not go on by itself');
 
-        $oda->opens("/pairs/{$this->pair()->id}/check")->chooses('lot', 'R-07')->taps('Or typed, from a real meter')->fills('Potential', (string) $this->shown($this->lot('R-07')->buffer()->phAt(21)))->fills('Temperature', '21')->taps('it stood still')->taps('Accept what was typed')->sees('Within.');
+        $oda->opens("/pairs/{$this->pair()->id}/check")->chooses('lot', 'R-07')->taps('Or typed, from a real meter')->fills('Potential', (string) $this->shown($this->lot('R-07')->buffer()->phAt(21)))->fills('Temperature', '21')->taps('it stood still')->taps('Accept what was typed')->sees('The check buffer vouches for this calibration.');
         $oda->opens("/batches/$batch->id")->sees('judged anew')->sees('Equilibrium');
 
         $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id");

@@ -22,6 +22,7 @@ use Rheacid\Bench\TypedReading;
 use Rheacid\Core\Electrode\Nernst;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Limits\Stage;
+use Rheacid\Measure\Drawn;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationRun;
@@ -144,7 +145,7 @@ abstract class BenchTestCase extends TestCase
 
     protected function begin(Stage $stage = Stage::Underway, string $batch = 'CS-0417', ?Person $by = null, string $electrode = 'E-07'): MeasurementDraft
     {
-        return (new BeginMeasuring())($by ?? $this->people['checker'], IdempotencyKey::own(), $this->batch($batch), $this->pair($electrode), $this->thermometer(), $stage, 'blend', CarbonImmutable::now(), [], Source::Typed);
+        return (new BeginMeasuring())($by ?? $this->people['checker'], IdempotencyKey::own(), $this->batch($batch), $this->pair($electrode), $this->thermometer(), new Drawn($stage, 'blend', CarbonImmutable::now()), [], Source::Typed);
     }
 
     /** Reads the independent buffer on an electrode of 98 %, so that critical limits can be proven. */

@@ -13,6 +13,7 @@ use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\Overall;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Measure\DecisionCause;
+use Rheacid\Measure\Drawn;
 use Rheacid\Models\BatchAnswer;
 use Rheacid\Models\Decision;
 use Rheacid\Models\MeasurementDraft;
@@ -84,7 +85,7 @@ final class JudgedTest extends BenchTestCase
         $first = $this->measure([4.30, 4.31]);
         self::assertSame(Overall::Accept, $this->decided($first)->overall);
 
-        $draft = (new BeginMeasuring())($this->people['checker'], IdempotencyKey::own(), $this->batch(), $this->pair(), $this->thermometer(), Stage::Underway, 'solids', CarbonImmutable::now(), [], Source::Typed, $first->occasion);
+        $draft = (new BeginMeasuring())($this->people['checker'], IdempotencyKey::own(), $this->batch(), $this->pair(), $this->thermometer(), new Drawn(Stage::Underway, 'solids', CarbonImmutable::now(), $first->occasion), [], Source::Typed);
         foreach ([6.2, 6.21] as $ph) {
             (new AcceptReplicate())($this->people['checker'], IdempotencyKey::own(), $draft, $this->typed($this->shown($ph), 21.4), null);
         }

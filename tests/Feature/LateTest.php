@@ -54,7 +54,7 @@ final class LateTest extends BenchTestCase
         yield 'nothing' => ['', 'readings'];
         yield 'no time' => ['this morning; 138,3; 138,1; 21,4', 'Line 1: the day and time'];
         yield 'the future' => ['2026-11-26 10:00; 138,3; 138,1; 21,4', 'Line 1 lies in the future'];
-        yield 'before the batch' => ['2026-11-10 10:00; 138,3; 138,1; 21,4', 'Line 1 lies before the start'];
+        yield 'before the batch' => ['2026-11-10 10:00; 138,3; 138,1; 21,4', 'Line 1: the sample was drawn between the start'];
         yield 'before any calibration' => ['2026-11-25 09:00; 138,3; 138,1; 21,4', 'the pair had no calibration then'];
         yield 'one portion of two' => ["2026-11-25 11:00; 138,3; 138,1; 21,4\n2026-11-25 11:30; 138,3; 21,4", 'Line 2: 2 portions are needed, 1 are typed'];
         yield 'words' => ['2026-11-25 11:00; sour; 138,1; 21,4', 'Line 1: "sour"'];

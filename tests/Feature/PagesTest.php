@@ -16,6 +16,7 @@ use Rheacid\Models\LogUpload;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Person;
+use Rheacid\Models\Round;
 use Rheacid\Models\Verification;
 use Rheacid\Shelf\NewThing;
 
@@ -120,6 +121,7 @@ final class PagesTest extends BenchTestCase
             'code' => 'kombucha',
             'standard' => 'slurry',
             'calculator' => 'blend',
+            'round' => Round::query()->where('id', '<', self::APART)->max('id'),
             'log' => LogUpload::query()->max('id') ?? 0,
         ];
         $pages = [];

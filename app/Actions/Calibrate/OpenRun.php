@@ -11,9 +11,9 @@ use Rheacid\Core\Electrode\FitMethod;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Solutions\BufferOrder;
 use Rheacid\Core\Words\StateWords;
+use Rheacid\Measure\Fit;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Lot;
-use Rheacid\Models\Measures;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Models\PointKind;
@@ -47,7 +47,7 @@ final class OpenRun
     public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, array $lots, Lot $readBack, Source $source, ?string $reason, ?FitMethod $fit = null, BufferOrder $order = BufferOrder::NeutralFirst, ?string $answer = null, array $expected = [], ?string $seen = null): CalibrationRun
     {
         return Recording::once($by, $form, 'open a calibration run', CalibrationRun::class, static function (Entry $entry) use ($by, $pair, $lots, $readBack, $source, $reason, $fit, $order, $answer, $expected, $seen): CalibrationRun {
-            self::ensureMeasuresPh($pair);
+            Fit::ensureMeasuresPh($pair);
             foreach ([...$lots, $readBack] as $lot) {
                 self::ensureUsable($lot);
             }
@@ -99,17 +99,6 @@ final class OpenRun
         usort($lots, static fn(Lot $a, Lot $b): int => abs((float) $b->nominal_ph - (float) $readBack->nominal_ph) <=> abs((float) $a->nominal_ph - (float) $readBack->nominal_ph));
 
         return [$readBack, $lots[0]];
-    }
-
-    /** @throws Refused if the pair was parted, or does not measure pH */
-    public static function ensureMeasuresPh(Pair $pair): void
-    {
-        if ($pair->parting !== null) {
-            throw Refused::because(sprintf('%s and %s were parted %s. Take the pair that the electrode belongs to now.', $pair->electrode->code, $pair->meter->name, SiteClock::short($pair->parting->at)), 'pair');
-        }
-        if ($pair->electrode->measures !== Measures::Ph) {
-            throw Refused::because(sprintf('%s measures %s; it is calibrated on its own page.', $pair->electrode->code, $pair->electrode->measures->words()), 'pair');
-        }
     }
 
     private static function ensureUsable(Lot $lot): void

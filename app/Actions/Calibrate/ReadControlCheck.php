@@ -12,6 +12,7 @@ use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Measure\DecisionCause;
+use Rheacid\Measure\Fit;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CalibrationVoid;
@@ -43,7 +44,7 @@ final readonly class ReadControlCheck
     public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, Lot $lot, SessionMoment $moment, ReadingSource $source, ?string $reason): ControlCheck
     {
         return Recording::once($by, $form, 'check with a buffer', ControlCheck::class, function (Entry $entry) use ($by, $pair, $lot, $moment, $source, $reason): ControlCheck {
-            OpenRun::ensureMeasuresPh($pair);
+            Fit::ensureMeasuresPh($pair);
             Occupancy::ensureFree($pair->electrode);
             $calibration = self::inForce($pair);
             self::ensureIndependent($lot, $calibration);

@@ -38,7 +38,7 @@ final readonly class CorrectMeasurement
             $measurement = Measurement::query()->lockForUpdate()->findOrFail($measurement->id);
             self::ensureAllowed($by, $measurement, $reason);
             $before = $measurement->occasion;
-            BeginMeasuring::ensureDrawn($before->batch, $drawnAt, $entry->at);
+            DrawSample::ensureAmidst($before->batch, $drawnAt, $entry->at);
             $isMoved = $stage !== $before->stage || !$drawnAt->equalTo($measurement->sample->drawn_at);
             // Drawn at another time or stage than was written, it belongs to another occasion.
             $occasion = $isMoved ? $entry->add(new Occasion(['batch_id' => $before->batch_id, 'stage' => $stage, 'drawn_at' => $drawnAt, 'at' => $entry->at, 'person_id' => $before->person_id])) : $before;

@@ -5,30 +5,38 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Measure;
 
 use Carbon\CarbonImmutable;
-use Rheacid\Core\Limits\Stage;
+use Rheacid\Measure\Drawn;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\Sample;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Refused;
+use Rheacid\SiteClock;
 
 /** Keeps that a sample was drawn, on an occasion of its own or together with others; part of a larger action. */
 final class DrawSample
 {
     /**
-     * @param Occasion|null $joins what it was drawn together with
-     *
      * @return array{Occasion, Sample}
      *
-     * @throws Refused
+     * @throws Refused if it was drawn before the batch began, after now, or together with another batch
      */
-    public static function of(Entry $entry, Batch $batch, Stage $stage, string $place, CarbonImmutable $drawnAt, ?Occasion $joins = null): array
+    public static function of(Entry $entry, Batch $batch, Drawn $drawn): array
     {
-        if ($joins !== null && $joins->batch_id !== $batch->id) {
+        self::ensureAmidst($batch, $drawn->at, $entry->at);
+        if ($drawn->joins !== null && $drawn->joins->batch_id !== $batch->id) {
             throw Refused::because('That was drawn from another batch.', 'joins');
         }
-        $occasion = $joins ?? $entry->add(new Occasion(['batch_id' => $batch->id, 'stage' => $stage, 'drawn_at' => $drawnAt, 'at' => $entry->at, 'person_id' => $entry->by->id]));
+        $occasion = $drawn->joins ?? $entry->add(new Occasion(['batch_id' => $batch->id, 'stage' => $drawn->stage, 'drawn_at' => $drawn->at, 'at' => $entry->at, 'person_id' => $entry->by->id]));
 
-        return [$occasion, $entry->add(new Sample(['occasion_id' => $occasion->id, 'place' => $place, 'drawn_at' => $drawnAt, 'person_id' => $entry->by->id]))];
+        return [$occasion, $entry->add(new Sample(['occasion_id' => $occasion->id, 'place' => $drawn->place, 'drawn_at' => $drawn->at, 'chilled' => $drawn->isChilled, 'person_id' => $entry->by->id]))];
+    }
+
+    /** @throws Refused if the sample was drawn before the batch began, or after now */
+    public static function ensureAmidst(Batch $batch, CarbonImmutable $drawnAt, CarbonImmutable $now): void
+    {
+        if ($drawnAt->lessThan($batch->started_at->startOfMinute()) || $drawnAt->greaterThan($now)) {
+            throw Refused::because(sprintf('The sample was drawn between the start of the batch (%s) and now (%s).', SiteClock::full($batch->started_at), SiteClock::full($now)), 'drawn_at');
+        }
     }
 }

@@ -53,6 +53,9 @@ final readonly class RecordMeasurement
                 'person_id' => $by->id,
             ]));
             ($this->keep)($entry, $occasion, $isJoining ? DecisionCause::Joined : DecisionCause::Recorded);
+            if ($draft->stop !== null) {
+                KeepVisit::of($entry, $draft->stop, $measurement);
+            }
 
             return $measurement;
         });

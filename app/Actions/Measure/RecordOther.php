@@ -30,9 +30,8 @@ final class RecordOther
     {
         return Recording::once($by, $form, 'record another quantity', Measurement::class, function (Entry $entry) use ($by, $batch, $told): Measurement {
             Life::ensure($batch, null);
-            BeginMeasuring::ensureDrawn($batch, $told->drawnAt, $entry->at);
             $check = $told->thermometer === null ? null : Thermometers::checkFor($told->thermometer, max($told->values)) ?? throw Refused::because('This thermometer was never checked. Verify it first.', 'thermometer');
-            [$occasion, $sample] = DrawSample::of($entry, $batch, $told->stage, $told->place, $told->drawnAt, $told->joins);
+            [$occasion, $sample] = DrawSample::of($entry, $batch, $told->drawn);
             $isJoining = $occasion->measurements()->exists();
             $series = (string) Str::uuid();
             foreach ($told->values as $i => $value) {

@@ -29,12 +29,11 @@ final class RecordTitration
     {
         return Recording::once($by, $form, 'record a titration', Measurement::class, function (Entry $entry) use ($by, $batch, $told): Measurement {
             Life::ensure($batch, null);
-            BeginMeasuring::ensureDrawn($batch, $told->drawnAt, $entry->at);
             $calibration = $told->pair?->newestCalibration;
             if ($told->pair !== null && $calibration === null) {
                 throw Refused::because('This pair was never calibrated. Calibrate it first, with a buffer above the endpoint.', 'pair');
             }
-            [$occasion, $sample] = DrawSample::of($entry, $batch, $told->stage, $told->place, $told->drawnAt, $told->joins);
+            [$occasion, $sample] = DrawSample::of($entry, $batch, $told->drawn);
             $isJoining = $occasion->measurements()->exists();
             $series = (string) Str::uuid();
             $titrations = $told->titrations();

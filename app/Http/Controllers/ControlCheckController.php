@@ -38,7 +38,7 @@ final class ControlCheckController
     {
         $move(Bench::person($request), $pair->electrode, $request->integer('cup'), $request->integer('speed'));
 
-        return redirect()->route('checks.show', $pair)->withInput($request->only(['lot', 'moment']));
+        return redirect()->route('checks.show', $pair)->withInput($request->only(['lot', 'moment', 'round']));
     }
 
     public function store(Request $request, Pair $pair, ReadControlCheck $check, SimulatedBench $bench): RedirectResponse
@@ -55,7 +55,11 @@ final class ControlCheckController
             Bench::remark($request),
         );
 
-        return redirect()->route('checks.show', $pair)->with($done->passed === true ? 'done' : 'failed', match ($done->passed) {
+        $request->validate(['round' => ['nullable', 'integer', 'exists:rounds,id']]);
+        // Who is on a round goes on with it; who has something to do about the check sees that first.
+        $next = $done->passed === true && $request->filled('round') ? redirect()->route('rounds.show', $request->integer('round')) : redirect()->route('checks.show', $pair);
+
+        return $next->with($done->passed === true ? 'done' : 'failed', match ($done->passed) {
             true => 'The check buffer vouches for this calibration.',
             false => 'The check failed: the calibration is voided. Calibrate again; readings since the last good check are in doubt.',
             null => 'It had not settled: it vouches for nothing, and voids nothing. Read it again and wait.',

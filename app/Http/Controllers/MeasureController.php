@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Http\Controllers;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -13,6 +14,7 @@ use Rheacid\Http\Bench;
 use Rheacid\Http\Requests\SampleRequest;
 use Rheacid\Models\Batch;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Rounds\Way;
 use Rheacid\Today\DayPlan;
 use Rheacid\View\BeginMeasuringScreen;
 
@@ -21,12 +23,12 @@ final class MeasureController
 {
     public function index(DayPlan $plan): View
     {
-        return view('measure.index', ['plan' => $plan]);
+        return view('measure.index', ['plan' => $plan, 'rounds' => Way::open(CarbonImmutable::now())]);
     }
 
     public function create(Request $request, Batch $batch, DayPlan $plan, SimulatedBench $bench): View
     {
-        return view('measure.create', ['screen' => BeginMeasuringScreen::of($batch, $plan, $bench, $request->query('joins'), $request->query('place'))]);
+        return view('measure.create', ['screen' => BeginMeasuringScreen::of($batch, $plan, $bench, $request->query('joins'), $request->query('place'), $request->query('stop'))]);
     }
 
     public function store(SampleRequest $request, Batch $batch, BeginMeasuring $begin, SimulatedBench $bench): RedirectResponse
@@ -38,12 +40,10 @@ final class MeasureController
             $batch,
             $pair,
             $request->thermometer(),
-            $request->stage(),
-            $request->string('place')->toString(),
-            $request->drawnAt(),
+            $request->drawn(),
             $request->answers($batch),
             Bench::source($request, $pair, $bench),
-            $request->joins(),
+            $request->roundStop(),
         );
 
         return redirect()->route('drafts.show', $draft);

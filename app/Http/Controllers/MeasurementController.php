@@ -21,7 +21,9 @@ final class MeasurementController
     {
         $measurement = $record(Bench::person($request), IdempotencyKey::from($request), $draft);
 
-        return redirect()->route('readings.show', $measurement)->with('done', 'Recorded on ' . $measurement->occasion->batch->code . '.');
+        $route = $draft->stop === null ? redirect()->route('readings.show', $measurement) : redirect()->route('rounds.show', $draft->stop->round_id);
+
+        return $route->with('done', 'Recorded on ' . $measurement->occasion->batch->code . '.');
     }
 
     public function show(Measurement $measurement): View

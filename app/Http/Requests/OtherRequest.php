@@ -7,12 +7,11 @@ namespace Rheacid\Http\Requests;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use Rheacid\Batches\Found;
 use Rheacid\Core\Failure;
-use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Measurands\Basis;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Words\Quantity;
+use Rheacid\Http\SampleFields;
 use Rheacid\Measure\OtherValue;
 use Rheacid\Models\Batch;
 use Rheacid\Records\Refused;
@@ -35,11 +34,8 @@ final class OtherRequest extends FormRequest
             'values' => ['required', 'string', 'max:400'],
             'unit' => ['nullable', 'string', 'max:20'],
             'expanded_u' => ['nullable', 'string', 'max:20'],
-            'stage' => ['required', Rule::enum(Stage::class)],
-            'place' => ['required', Rule::in($batch->product->method->places)],
-            'drawn_at' => ['nullable', 'string', 'max:20'],
+            ...SampleFields::rules($batch),
             'measured_at' => ['nullable', 'string', 'max:20'],
-            'joins' => ['nullable', 'integer'],
             'thermometer' => [$isTemperature ? 'required' : 'nullable', 'integer', 'exists:thermometers,id'],
             'measured_by' => [$isTemperature ? 'nullable' : 'required', 'string', 'max:120'],
             'measured_with' => [$isTemperature ? 'nullable' : 'required', 'string', 'max:120'],
@@ -50,7 +46,7 @@ final class OtherRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['of' => 'Choose what was measured.', 'values.required' => 'Type the number, several with a semicolon between them.', 'thermometer.required' => 'With which thermometer of the shelf?', 'measured_by.required' => 'Who measured it?', 'measured_with.required' => 'With what, by which method?', 'place' => 'Choose where the sample was drawn.'];
+        return [...SampleFields::MESSAGES, 'of' => 'Choose what was measured.', 'values.required' => 'Type the number, several with a semicolon between them.', 'thermometer.required' => 'With which thermometer of the shelf?', 'measured_by.required' => 'Who measured it?', 'measured_with.required' => 'With what, by which method?'];
     }
 
     /** @return array<string, string> every quantity that is written down here, with its unit; a pH has its own page */
@@ -73,9 +69,9 @@ final class OtherRequest extends FormRequest
         $basis = Measurand::from($measurand)->on($code);
         $unit = $this->filled('unit') ? $this->string('unit')->trim()->toString() : $basis->measurand->unit();
         $isTemperature = $basis->measurand === Measurand::Temperature;
-        $drawnAt = $this->filled('drawn_at') ? SiteClock::typed($this->string('drawn_at')->toString()) : CarbonImmutable::now();
+        $drawn = SampleFields::told($this, $this->batch());
         $measuredAt = $this->filled('measured_at') ? SiteClock::typed($this->string('measured_at')->toString(), 'measured_at') : CarbonImmutable::now();
-        if ($measuredAt->lessThan($drawnAt) || $measuredAt->isFuture()) {
+        if ($measuredAt->lessThan($drawn->at) || $measuredAt->isFuture()) {
             throw Refused::because('It was measured between the drawing of the sample and now.', 'measured_at');
         }
 
@@ -83,11 +79,8 @@ final class OtherRequest extends FormRequest
             $basis,
             $this->values($basis, $unit),
             $isTemperature ? null : $this->expandedU($basis, $unit),
-            Stage::from($this->string('stage')->toString()),
-            $this->string('place')->toString(),
-            $drawnAt,
+            $drawn,
             $measuredAt,
-            $this->filled('joins') ? Found::occasion($this->integer('joins'), $this->batch()) : null,
             $isTemperature ? Instruments::thermometer($this->integer('thermometer')) : null,
             $isTemperature ? null : $this->string('measured_by')->trim()->toString(),
             $isTemperature ? null : $this->string('measured_with')->trim()->toString(),

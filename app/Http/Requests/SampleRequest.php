@@ -4,18 +4,17 @@ declare(strict_types=1);
 
 namespace Rheacid\Http\Requests;
 
-use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Rheacid\Batches\Found;
-use Rheacid\Core\Limits\Stage;
+use Rheacid\Http\SampleFields;
+use Rheacid\Measure\Drawn;
 use Rheacid\Models\Batch;
-use Rheacid\Models\Occasion;
 use Rheacid\Models\Pair;
+use Rheacid\Models\RoundStop;
 use Rheacid\Models\Thermometer;
 use Rheacid\Records\Refused;
 use Rheacid\Shelf\Instruments;
-use Rheacid\SiteClock;
 
 /** What a sample is drawn from, and with what it will be measured. */
 final class SampleRequest extends FormRequest
@@ -28,11 +27,8 @@ final class SampleRequest extends FormRequest
         return [
             'pair' => ['required', 'integer', 'exists:pairs,id'],
             'thermometer' => ['required', 'integer', 'exists:thermometers,id'],
-            'stage' => ['required', Rule::enum(Stage::class)],
-            'place' => ['required', Rule::in($batch->product->method->places)],
-            // Left out, it is drawn now.
-            'drawn_at' => ['nullable', 'string', 'max:20'],
-            'joins' => ['nullable', 'integer'],
+            ...SampleFields::rules($batch),
+            'stop' => ['nullable', 'integer'],
             'answers' => ['array', 'max:20'],
             'answers.*' => ['nullable', Rule::in(['yes', 'no'])],
         ];
@@ -44,8 +40,7 @@ final class SampleRequest extends FormRequest
         return [
             'pair' => 'Choose a pair of meter and electrode.',
             'thermometer' => 'Choose a thermometer.',
-            'stage' => 'Choose the stage of the batch.',
-            'place' => 'Choose where the sample was drawn.',
+            ...SampleFields::MESSAGES,
         ];
     }
 
@@ -59,21 +54,16 @@ final class SampleRequest extends FormRequest
         return Instruments::thermometer($this->integer('thermometer'));
     }
 
-    public function stage(): Stage
+    /** @throws Refused at its field */
+    public function drawn(): Drawn
     {
-        return Stage::from($this->string('stage')->toString());
+        return SampleFields::told($this, $this->batch());
     }
 
-    /** What it was drawn together with. */
-    public function joins(): ?Occasion
+    /** Of the round on which it is read. */
+    public function roundStop(): ?RoundStop
     {
-        return $this->filled('joins') ? Found::occasion($this->integer('joins'), $this->batch()) : null;
-    }
-
-    /** @throws Refused if it is no time */
-    public function drawnAt(): CarbonImmutable
-    {
-        return $this->filled('drawn_at') ? SiteClock::typed($this->string('drawn_at')->toString()) : CarbonImmutable::now();
+        return $this->filled('stop') ? Found::stop($this->integer('stop'), $this->batch()) : null;
     }
 
     /** @return array<string, bool> by condition, those that were answered */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Http\Requests;
 
-use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Rheacid\Batches\Found;
@@ -12,14 +11,13 @@ use Rheacid\Core\Acidity\Acid;
 use Rheacid\Core\Acidity\Endpoint;
 use Rheacid\Core\Acidity\TitrationCurve;
 use Rheacid\Core\Failure;
-use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Words\Quantity;
+use Rheacid\Http\SampleFields;
 use Rheacid\Measure\TitrationTold;
 use Rheacid\Models\Batch;
 use Rheacid\Records\Refused;
 use Rheacid\Shelf\Instruments;
-use Rheacid\SiteClock;
 
 /** A titration as it was typed: each portion by its curve, or by the volume at which the colour turned. */
 final class TitrationRequest extends FormRequest
@@ -42,10 +40,7 @@ final class TitrationRequest extends FormRequest
             'acid' => ['required', Rule::enum(Acid::class)],
             'titrant' => ['required', 'integer', 'exists:titrant_standardisations,id'],
             'pair' => [$this->input('endpoint') === self::BY_EYE ? 'nullable' : 'required', 'integer', 'exists:pairs,id'],
-            'stage' => ['required', Rule::enum(Stage::class)],
-            'place' => ['required', Rule::in($batch->product->method->places)],
-            'drawn_at' => ['nullable', 'string', 'max:20'],
-            'joins' => ['nullable', 'integer'],
+            ...SampleFields::rules($batch),
             'portions' => ['required', 'array', 'max:' . self::PORTIONS],
             'portions.*.sample' => ['nullable', 'string', 'max:20'],
             'portions.*.curve' => ['nullable', 'string', 'max:8000'],
@@ -55,7 +50,7 @@ final class TitrationRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['titrant' => 'Choose a titrant that was standardised; a bottle is standardised on its own page.', 'pair' => 'With which pair was the pH read?', 'place' => 'Choose where the sample was drawn.', 'acid' => 'Choose the acid in which it is said.'];
+        return [...SampleFields::MESSAGES, 'titrant' => 'Choose a titrant that was standardised; a bottle is standardised on its own page.', 'pair' => 'With which pair was the pH read?', 'acid' => 'Choose the acid in which it is said.'];
     }
 
     /** @throws Refused at its field */
@@ -78,10 +73,7 @@ final class TitrationRequest extends FormRequest
             $this->number('digit_ml', 0.05, 0.001, 1.0),
             Found::strength($this->integer('titrant')),
             $endpoint === self::BY_EYE ? null : Instruments::pair($this->integer('pair')),
-            Stage::from($this->string('stage')->toString()),
-            $this->string('place')->toString(),
-            $this->filled('drawn_at') ? SiteClock::typed($this->string('drawn_at')->toString()) : CarbonImmutable::now(),
-            $this->filled('joins') ? Found::occasion($this->integer('joins'), $this->batch()) : null,
+            SampleFields::told($this, $this->batch()),
             $per !== 'L',
         );
     }

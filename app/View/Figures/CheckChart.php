@@ -19,7 +19,7 @@ final readonly class CheckChart
     private ControlChart $chart;
 
     /** @param list<float> $errors pH off, oldest first */
-    public function __construct(private array $errors, float $limit)
+    public function __construct(private array $errors, float $limit, public string $of = 'check buffers', private string $one = 'check')
     {
         $this->chart = ControlChart::of($errors, $limit);
         $reach = max([3.4 * $this->chart->deviation, ...array_map(fn(float $error): float => abs($error - $this->chart->centre) * 1.15, $errors)]);
@@ -55,10 +55,10 @@ final readonly class CheckChart
         $last = $this->chart->signals === [] ? null : $this->chart->signals[count($this->chart->signals) - 1];
 
         return match ($last) {
-            null => 'The last check lies within the warning lines.',
-            ChartSignal::Warn => 'The last check lies beyond a warning line: watch the next one.',
-            ChartSignal::Act => 'The last check lies beyond an action line: find the cause before measuring on.',
-            ChartSignal::OneSide => 'Seven checks in a row lie on one side: something drifts.',
+            null => "The last $this->one lies within the warning lines.",
+            ChartSignal::Warn => "The last $this->one lies beyond a warning line: watch the next one.",
+            ChartSignal::Act => "The last $this->one lies beyond an action line: find the cause before measuring on.",
+            ChartSignal::OneSide => "Seven {$this->one}s in a row lie on one side: something drifts.",
         };
     }
 }

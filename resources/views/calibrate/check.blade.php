@@ -10,6 +10,7 @@
     @elseif ($writes)
         <form id="accept" method="post" action="{{ route('checks.store', $pair) }}" data-keep>
             <x-form-id />
+            @if (is_string(request('round', old('round'))))<input type="hidden" name="round" value="{{ request('round', old('round')) }}">@endif
             <div class="fields">
                 <x-field name="lot" label="Bottle, not one that calibrated">
                     <select class="form-select" id="f-lot" name="lot">@foreach ($screen->bottles as $bottle)<option value="{{ $bottle->code }}" @selected(old('lot') === $bottle->code)>{{ $bottle->label }} · {{ $bottle->code }} · {{ Rheacid\Shelf\Bottles::left($bottle->status()) }}</option>@endforeach</select>

@@ -1,6 +1,6 @@
 @props(['figure'])
 <figure>
-<svg viewBox="0 0 {{ $figure::WIDTH }} {{ $figure::HEIGHT }}" role="img" aria-label="Control chart of check buffers. {{ $figure->words() }}">
+<svg viewBox="0 0 {{ $figure::WIDTH }} {{ $figure::HEIGHT }}" role="img" aria-label="Control chart of {{ $figure->of }}. {{ $figure->words() }}">
     @foreach ($figure->lines() as $line)
         <path @class(['guide' => !$line['acts'], 'edge' => $line['acts'], 'later' => $line['acts']]) d="M76 {{ $line['y'] }}H{{ $figure::WIDTH - 12 }}"/>
         <text x="68" y="{{ $line['y'] + 5 }}" text-anchor="end">{{ $line['label'] }}</text>

@@ -7,6 +7,7 @@
     @if (Gate::allows('record'))
     <form id="begin" method="post" action="{{ route('drafts.store', $batch) }}" data-keep>
         <x-form-id />
+        @if ($screen->stop)<input type="hidden" name="stop" value="{{ $screen->stop->id }}">@endif
         <div class="fields">
             <x-field name="pair" label="Pair">
                 <select class="form-select" id="f-pair" name="pair">
@@ -15,10 +16,10 @@
             </x-field>
             <x-field name="thermometer" label="Thermometer">
                 <select class="form-select" id="f-thermometer" name="thermometer">
-                    @foreach ($screen->thermometers as $thermometer)<option value="{{ $thermometer->id }}" @selected((int) old('thermometer', $screen->usual?->thermometer->id) === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words($thermometer->status()) }}</option>@endforeach
+                    @foreach ($screen->thermometers as $thermometer)<option value="{{ $thermometer->id }}" @selected((int) old('thermometer', $screen->stop?->round->thermometer_id ?? $screen->usual?->thermometer->id) === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words($thermometer->status()) }}</option>@endforeach
                 </select>
             </x-field>
-            <x-sample :batch="$batch" :stage="$screen->joins?->stage->value ?? $screen->usual?->stage->value ?? 'underway'" :place="$screen->place ?? $screen->usual?->place" />
+            <x-sample :batch="$batch" :stage="$screen->joins?->stage->value ?? $screen->stop?->stage->value ?? $screen->usual?->stage->value ?? 'underway'" :place="$screen->place ?? $screen->usual?->place" />
             <x-together :occasions="$screen->together" :joins="$screen->joins?->id" />
             @foreach ($screen->asks as $i => $condition)
                 <fieldset class="wide">

@@ -1,4 +1,7 @@
 <x-house title="Measure" room="Measure">
+    @foreach ($rounds as $round)
+        <p class="verdict"><x-state is="care">A round is open.</x-state> {{ $round->left_count }} of {{ $round->stops_count }} to go, set out {{ Rheacid\SiteClock::short($round->at) }} by {{ $round->person->name }}. <a href="{{ route('rounds.show', $round) }}">Go on</a></p>
+    @endforeach
     <h2>Which batch?</h2>
     <ul class="todo">
         @forelse ($plan->batches() as $batch)
@@ -10,5 +13,7 @@
             <li>No batch is running.</li>
         @endforelse
     </ul>
+    @if (Gate::allows('record') && $plan->batches() !== [])<x-slot:act><a class="do quiet" href="{{ route('rounds.create') }}">Several vats: set out on a round</a></x-slot>
+    @endif
     <x-slot:evidence><h2>How it is measured</h2><p><a href="{{ route('methods') }}">Methods for each kind of sample</a></p><p><a href="{{ route('calculators') }}">Sums: doses, blends, brines, solutions</a></p></x-slot>
 </x-house>

@@ -13,6 +13,7 @@
     @endif
     <p class="what">{{ $batch->product->name }} · batch <a href="{{ route('batches.show', $batch) }}"><b>{{ $batch->code }}</b></a> · {{ $reading->occasion->stage->words() }} · {{ $reading->sample->place }}, drawn {{ SiteClock::full($reading->sample->drawn_at) }}</p>
     <x-answer :lines="$screen->lines" />
+    @if ($screen->isStale())<p class="verdict"><x-state is="care">Stood for {{ (int) $reading->sample->drawn_at->diffInMinutes($reading->observed_at) }} min, not kept cold.</x-state> A live sample works on in its cup: a time limit counts it from {{ SiteClock::short($reading->observed_at) }}, when it was read.</p>@endif
     <div class="big"><span class="n">{{ Numbers::fixed($decision->value, $decimals) }}</span>@if ($decision->expanded_u !== null)<span class="pm">± {{ Numbers::fixed($decision->expanded_u, $decimals) }}</span>@endif<span class="unit">{{ trim($decision->measurand->name() . ' ' . $decision->measurand->unit()) }}, the portion that decides<br>mean {{ Numbers::fixed($decision->mean, $decimals) }}@unless ($decision->trusted) · <b>not trusted</b>@endunless</span></div>
     @if ($screen->rule)<x-acid-rule :rule="$screen->rule" />@endif
     <x-decision :lines="$screen->lines" />

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Measure;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Str;
+use Rheacid\Bench\Source;
+use Rheacid\Core\Electrode\Signal;
+use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Measure\DecisionCause;
+use Rheacid\Models\Batch;
+use Rheacid\Models\Calibration;
+use Rheacid\Models\Measurement;
+use Rheacid\Models\Occasion;
+use Rheacid\Models\Replicate;
+use Rheacid\Models\Sample;
+use Rheacid\Models\Verification;
+use Rheacid\Records\Entry;
+use Rheacid\Records\Refused;
+
+/** Keeps a pH whose portions were typed at once, on a calibration and the check of a thermometer; part of a larger action. */
+final readonly class KeepTypedReading
+{
+    public function __construct(private KeepDecision $keep) {}
+
+    /**
+     * @param non-empty-list<Signal> $signals of the portions
+     * @param float $shownC °C as the thermometer shows it
+     * @param string|null $reason why it is taken though it had not settled
+     *
+     * @throws Refused at the field "readings"
+     */
+    public function __invoke(Entry $entry, Batch $batch, Occasion $occasion, Sample $sample, Calibration $calibration, Verification $check, array $signals, float $shownC, bool $settled, ?string $reason, CarbonImmutable $readAt): Measurement
+    {
+        $function = $calibration->calibrationFunction();
+        $celsius = round($check->corrected($shownC), 3);
+        $told = array_map(static fn(Signal $signal) => $function->tell($signal, $celsius), $signals);
+        $rules = $batch->product->method->rules($occasion->stage);
+        $values = array_column($told, 'ph');
+        if (!$rules->areComplete($values)) {
+            throw Refused::because(count($values) < $rules->portions
+                ? sprintf('%d portions are needed, %d are typed.', $rules->needed($values), count($values))
+                : sprintf('%d portions are needed: those typed differ by %.2f pH, and %s is what the method allows. Read another portion of the same sample.', $rules->needed($values), max($values) - min($values), $rules->agreeWithinPh), 'readings');
+        }
+        $series = (string) Str::uuid();
+        foreach ($signals as $i => $signal) {
+            $entry->add(new Replicate([
+                'series' => $series, 'position' => $i + 1, 'calibration_id' => $calibration->id, 'verification_id' => $check->id, 'mv' => $signal->mv, 'shown_ph' => $signal->shownPh, 'shown_c' => $shownC,
+                'correction_c' => round($celsius - $shownC, 3), 'celsius' => $celsius, 'value' => $told[$i]->ph, 'outside_by_ph' => $told[$i]->outsideByPh(), 'settled' => $settled, 'reason' => $reason, 'source' => Source::Typed, 'person_id' => $entry->by->id, 'at' => $readAt,
+            ]));
+        }
+        $isJoining = $occasion->measurements()->exists();
+        $measurement = $entry->add(new Measurement([
+            'occasion_id' => $occasion->id, 'sample_id' => $sample->id, 'measurand' => Measurand::Ph, 'basis' => '', 'unit' => Measurand::Ph->unit(), 'series' => $series, 'method_id' => $batch->product->method_id,
+            'pair_id' => $calibration->pair_id, 'calibration_id' => $calibration->id, 'verification_id' => $check->id, 'observed_at' => $readAt, 'entered_at' => $entry->at, 'person_id' => $entry->by->id,
+        ]));
+        ($this->keep)($entry, $occasion, $isJoining ? DecisionCause::Joined : DecisionCause::Recorded);
+
+        return $measurement;
+    }
+}

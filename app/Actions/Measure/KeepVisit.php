@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Measure;
+
+use Rheacid\Models\BlindPair;
+use Rheacid\Models\Measurement;
+use Rheacid\Models\Occasion;
+use Rheacid\Models\RoundStop;
+use Rheacid\Models\RoundVisit;
+use Rheacid\Records\Entry;
+
+/** Keeps that a stop was read, and what a second cup says beside the first; part of a larger action. */
+final class KeepVisit
+{
+    public static function of(Entry $entry, RoundStop $stop, Measurement $measurement): RoundVisit
+    {
+        $first = $stop->original?->visit?->measurement;
+        if ($first !== null) {
+            // Portion against portion: the mean of several would look steadier than a portion is.
+            $difference = (float) $measurement->replicates()->firstOrFail()->value - (float) $first->replicates()->firstOrFail()->value;
+            $now = BlindPair::by($entry->at)->with($difference);
+            $entry->add(new BlindPair(['first_id' => $first->id, 'second_id' => $measurement->id, 'difference_ph' => round($difference, 5), 'pairs' => $now->pairs, 'sum_of_squares' => round($now->sumOfSquares, 8), 'at' => $entry->at, 'person_id' => $entry->by->id]));
+        }
+
+        return $entry->add(new RoundVisit(['round_stop_id' => $stop->id, 'measurement_id' => $measurement->id, 'at' => $entry->at, 'person_id' => $entry->by->id]));
+    }
+
+    /** What was read of the same batch on this round: places and second cups are judged together. */
+    public static function joins(RoundStop $stop): ?Occasion
+    {
+        return RoundVisit::query()->with('measurement.occasion')->whereNotNull('measurement_id')->whereRelation('stop', 'round_id', $stop->round_id)->whereRelation('stop', 'batch_id', $stop->batch_id)->orderByDesc('id')->first()?->measurement?->occasion;
+    }
+}

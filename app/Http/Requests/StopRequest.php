@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Rheacid\Actions\Measure\AcceptReplicate;
+use Rheacid\Core\Electrode\Signal;
+use Rheacid\Core\Words\Quantity;
+use Rheacid\Http\Measured;
+use Rheacid\Models\Round;
+
+/** What was typed at a stop of a round. */
+final class StopRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'portions' => ['required', 'array', 'max:' . AcceptReplicate::MOST],
+            'portions.0' => ['required'],
+            'portions.*' => ['nullable', 'string', new Measured($this->quantity())],
+            'celsius' => ['required', 'string', new Measured(Quantity::Temperature)],
+            'reason' => ['nullable', 'string', 'max:400'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['portions.0.required' => $this->quantity()->accepted(), 'portions.required' => $this->quantity()->accepted(), 'celsius.required' => Quantity::Temperature->accepted()];
+    }
+
+    /** @return non-empty-list<Signal> what the meter showed of each portion */
+    public function signals(): array
+    {
+        $quantity = $this->quantity();
+        $signals = array_values(array_map(static fn(mixed $typed): Signal => $quantity === Quantity::Ph ? Signal::shownPh($quantity->read((string) $typed)) : Signal::mv($quantity->read((string) $typed)), array_filter((array) $this->input('portions'), static fn(mixed $typed): bool => is_string($typed) && $typed !== '')));
+        assert($signals !== []);
+
+        return $signals;
+    }
+
+    public function celsius(): float
+    {
+        return Quantity::Temperature->read($this->string('celsius')->toString());
+    }
+
+    /** It stood still by what was said of the whole round, unless this one did not; or by a tick of its own. */
+    public function isSettled(): bool
+    {
+        return $this->round()->is_still ? !$this->filled('reason') : $this->boolean('still');
+    }
+
+    public function reason(): ?string
+    {
+        return !$this->isSettled() && $this->filled('reason') ? trim($this->string('reason')->toString()) : null;
+    }
+
+    private function quantity(): Quantity
+    {
+        return $this->round()->pair->meter->shows_mv ? Quantity::Millivolt : Quantity::Ph;
+    }
+
+    private function round(): Round
+    {
+        $round = $this->route('round');
+
+        return $round instanceof Round ? $round : abort(404);
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Rheacid\Batches\Found;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Measure\Drawn;
+use Rheacid\Models\Batch;
+use Rheacid\Records\Refused;
+use Rheacid\SiteClock;
+
+/** The fields that every form has which begins with a sample. */
+final class SampleFields
+{
+    public const MESSAGES = ['stage' => 'Choose the stage of the batch.', 'place' => 'Choose where the sample was drawn.'];
+
+    /** @return array<string, list<mixed>> */
+    public static function rules(Batch $batch): array
+    {
+        return [
+            'stage' => ['required', Rule::enum(Stage::class)],
+            'place' => ['required', Rule::in($batch->product->method->places)],
+            // Left out, it is drawn now.
+            'drawn_at' => ['nullable', 'string', 'max:20'],
+            'joins' => ['nullable', 'integer'],
+        ];
+    }
+
+    /** @throws Refused if it is no time, or was drawn together with another batch */
+    public static function told(Request $request, Batch $batch): Drawn
+    {
+        return new Drawn(
+            Stage::from($request->string('stage')->toString()),
+            $request->string('place')->toString(),
+            $request->filled('drawn_at') ? SiteClock::typed($request->string('drawn_at')->toString()) : CarbonImmutable::now(),
+            $request->filled('joins') ? Found::occasion($request->integer('joins'), $batch) : null,
+            $request->boolean('chilled'),
+        );
+    }
+}

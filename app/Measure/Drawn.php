@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Measure;
+
+use Carbon\CarbonImmutable;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Models\Occasion;
+
+/** A sample as it was drawn from a batch: at which stage, where, when, and how it was kept since. */
+final readonly class Drawn
+{
+    /**
+     * @param Occasion|null $joins what it was drawn together with
+     * @param bool $isChilled whether it was kept cold since
+     */
+    public function __construct(public Stage $stage, public string $place, public CarbonImmutable $at, public ?Occasion $joins = null, public bool $isChilled = false) {}
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\View;
+
+use Carbon\CarbonImmutable;
+use Rheacid\Board\Lines;
+use Rheacid\Board\PairLine;
+use Rheacid\Board\ThermometerLine;
+use Rheacid\Core\Care\PairState;
+use Rheacid\Models\Measures;
+use Rheacid\Rounds\Candidate;
+use Rheacid\Rounds\Way;
+
+/** What the page on which a round is set out shows. */
+final readonly class RoundStartScreen
+{
+    /**
+     * @param list<Candidate> $due in the order of their vessels
+     * @param list<Candidate> $others as well
+     * @param list<PairLine> $pairs what is ready first
+     * @param list<ThermometerLine> $thermometers what can be relied on first
+     */
+    private function __construct(public array $due, public array $others, public array $pairs, public array $thermometers) {}
+
+    public static function of(CarbonImmutable $now): self
+    {
+        $candidates = Way::candidates($now);
+        $pairs = Lines::pairs(Measures::Ph);
+        usort($pairs, static fn(PairLine $a, PairLine $b): int => ($a->status()->state !== PairState::Ready) <=> ($b->status()->state !== PairState::Ready));
+        $thermometers = Lines::thermometers();
+        usort($thermometers, static fn(ThermometerLine $a, ThermometerLine $b): int => [!$a->status()->state->isInForce(), $a->code] <=> [!$b->status()->state->isInForce(), $b->code]);
+
+        return new self(array_values(array_filter($candidates, static fn(Candidate $one): bool => $one->isDue)), array_values(array_filter($candidates, static fn(Candidate $one): bool => !$one->isDue)), $pairs, $thermometers);
+    }
+
+    /** In words: since when or until when its plan asks for a reading. */
+    public static function asks(Candidate $one): string
+    {
+        $hours = static fn(float $hours): string => $hours < 1 ? max(1, (int) round(60 * $hours)) . ' min' : (int) round($hours) . ' h';
+        $due = $one->line?->dueInHours;
+
+        return match (true) {
+            $one->line === null => 'its plan asks for no pH',
+            $due === null => $one->line->isMissing ? 'asked for at ' . $one->stage->words() : 'nothing is missing now',
+            $one->line->lastHours === null => 'never read',
+            $due <= 0 => 'due since ' . $hours(-$due),
+            default => 'due in ' . $hours($due),
+        };
+    }
+}

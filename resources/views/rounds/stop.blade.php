@@ -1,0 +1,71 @@
+@use(Rheacid\Core\Numbers)
+@php($round = $screen->round)
+@php($stop = $screen->stop)
+@php($batch = $stop->batch)
+@php($rules = $screen->rules())
+@php($isBlind = $stop->duplicate_of !== null)
+@php($meter = $round->pair->meter)
+@php($writes = Gate::allows('record'))
+@php($boxes = $rules->portions + ($errors->has('readings') ? 1 : 0))
+<x-house :title="'Round · ' . $stop->position . ' of ' . $screen->stops->count()" room="Measure">
+    @if ($screen->isCheckDue)
+        <p class="verdict answer"><x-state is="care">Check buffer due.</x-state> <span>Nothing vouches for {{ $round->pair->electrode->code }} now: what is read without it proves no binding limit. <b>Read it first.</b></span></p>
+    @elseif ($screen->last)
+        @php($worst = $screen->last['lines']->worst())
+        <p class="verdict answer"><x-state :is="$worst['sign']">{{ $screen->last['stop']->batch->vessel }}: {{ lcfirst($worst['head']) }}.</x-state> <span>{{ $worst['tail'] }} @if ($screen->last['lines']->advice)<b>{{ $screen->last['lines']->advice }}</b>@endif</span></p>
+    @endif
+    <p class="stop"><span class="vessel">{{ $isBlind ? 'Cup ' . $stop->second_code : $batch->vessel }}</span> <span>@if ($isBlind)the second cup that you marked {{ $stop->second_code }}@else{{ $batch->code }} · {{ $batch->product->name }} · {{ $stop->place }} · {{ $stop->stage->words() }}@endif</span></p>
+    @if (!$isBlind && $stop->second_code)<p class="verdict"><x-state is="idle">Two cups.</x-state> Draw both together, mark the second <b>{{ $stop->second_code }}</b>, and stand it with the others: its turn comes later.</p>@endif
+    <p class="what">Rinse and blot, then this cup. {{ Numbers::plain($rules->lowC) }}–{{ Numbers::plain($rules->highC) }} °C. {{ $rules->portions }} {{ $rules->portions === 1 ? 'portion' : 'portions' }}, still for {{ (int) $screen->windowS() }} s.</p>
+    @if ($writes)
+    <form id="read" method="post" action="{{ route('rounds.visit', [$round, $stop]) }}" data-keep data-chain>
+        <x-form-id />
+        @error('readings')<p class="problem" role="alert">{{ $message }}</p>@enderror
+        <div class="fields">
+            @for ($i = 0; $i < $boxes; $i++)
+                @php($label = ($meter->shows_mv ? 'Portion ' . ($i + 1) . ', mV' : 'Portion ' . ($i + 1) . ', pH shown'))
+                <x-field :name="'portions[' . $i . ']'" :label="$label" inputmode="decimal" enterkeyhint="next" :autofocus="!$screen->isCheckDue && $i === ($boxes > $rules->portions ? $boxes - 1 : 0)" />
+            @endfor
+            <x-field name="celsius" :label="'Temperature by ' . $round->thermometer->code . ', °C'" inputmode="decimal" enterkeyhint="done" />
+            @if ($round->is_still)
+                <details class="wide" @if ($errors->has('reason') || old('reason')) open @endif><summary>This one did not stand still</summary><x-field name="reason" label="Why it is taken all the same" help="then it proves nothing" maxlength="400" /></details>
+            @else
+                <label class="form-check wide"><input class="form-check-input" type="checkbox" name="still" value="1" @checked(old('still'))> it stood still for {{ (int) $screen->windowS() }} s</label>
+                <x-field name="reason" label="Else: why it is taken all the same" class="wide" maxlength="400" />
+            @endif
+        </div>
+    </form>
+    <details class="apart"><summary>Read it live, pass over, or end the round</summary>
+        @unless ($isBlind)<p><a href="{{ route('drafts.create', [$batch, 'stop' => $stop->id]) }}">Read this one live, or from a log</a></p>@endunless
+        <form method="post" action="{{ route('rounds.pass', $round) }}"><x-form-id /><input type="hidden" name="stop" value="{{ $stop->id }}">
+            <div class="fields"><div><label class="form-label" for="f-why">Why</label><input class="form-control" id="f-why" name="reason" maxlength="400" autocomplete="off"></div></div>
+            <button class="do quiet apart">Pass over this one</button>
+        </form>
+        @if ($screen->leftCount() > 1)
+        <form method="post" action="{{ route('rounds.pass', $round) }}"><x-form-id />
+            <div class="fields"><div><label class="form-label" for="f-end">Why the round ends here</label><input class="form-control" id="f-end" name="reason" maxlength="400" autocomplete="off"></div></div>
+            <button class="do quiet apart">Pass over all {{ $screen->leftCount() }} that are left</button>
+        </form>
+        @endif
+    </details>
+    <x-slot:act>
+        <a href="{{ route('measure') }}">Leave, go on later</a>
+        @if ($screen->isCheckDue)
+            <button class="do quiet" form="read">Keep without it</button>
+            <a class="do" href="{{ $screen->calibration === null || $screen->calibration->void !== null ? route('runs.create', $round->pair) : route('checks.show', [$round->pair, 'round' => $round->id]) }}" data-primary>{{ $screen->calibration === null || $screen->calibration->void !== null ? 'Calibrate' : 'Read the check buffer' }} <kbd>Enter</kbd></a>
+        @else
+            <button class="do" form="read" data-primary>Keep, and on <kbd>Enter</kbd></button>
+        @endif
+    </x-slot>
+    @endif
+    <x-slot:evidence>
+        <h2>The way</h2>
+        <ol class="way">
+            @foreach ($screen->stops as $one)
+                <li @if ($one->id === $stop->id) aria-current="step" @endif><x-state :is="$one->visit === null ? 'idle' : ($one->visit->measurement_id === null ? 'care' : 'met')">{{ $one->duplicate_of ? 'cup ' . $one->second_code : $one->batch->vessel . ', ' . $one->place }}</x-state> <small class="soft">{{ $one->visit === null ? ($one->id === $stop->id ? 'now' : '') : ($one->visit->measurement_id === null ? 'passed over' : 'read ' . Rheacid\SiteClock::short($one->visit->at)) }}</small></li>
+            @endforeach
+        </ol>
+        <h2>Rests on</h2>
+        <dl><dt><a href="{{ route('pairs.show', $round->pair) }}">{{ $round->pair->electrode->code }}</a> on {{ $round->pair->name() }}</dt><dd>@if ($screen->calibration)<a href="{{ route('calibrations.show', $screen->calibration) }}">calibrated {{ Rheacid\SiteClock::short($screen->calibration->at) }}</a>@else no calibration @endif</dd><dt>Set out</dt><dd>{{ Rheacid\SiteClock::short($round->at) }}, {{ $round->person->name }}@if ($round->drawn_at)<br>all drawn {{ Rheacid\SiteClock::short($round->drawn_at) }}{{ $round->chilled ? ', kept cold' : '' }}@endif</dd></dl>
+    </x-slot>
+</x-house>

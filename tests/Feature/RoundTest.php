@@ -1,0 +1,242 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Rheacid\Core\Uncertainty\SiteRepeatability;
+use Rheacid\Models\BlindPair;
+use Rheacid\Models\Measurement;
+use Rheacid\Models\Replicate;
+use Rheacid\Models\Round;
+use Rheacid\Models\RoundStop;
+use Rheacid\Models\RoundVisit;
+use Rheacid\Models\Sample;
+use Rheacid\Records\LedgerCheck;
+
+/** From vat to vat with one pair. */
+final class RoundTest extends BenchTestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->people['checker']);
+        $this->calibrate();
+        $this->vouch();
+        $this->wait(120);
+    }
+
+    public function test_a_round_leads_past_the_vats_in_their_order_and_ends_with_what_was_found_the_worst_first(): void
+    {
+        $this->get('/rounds/new')->assertOk()->assertSeeInOrder(['Due now', 'vat 1 · CS-0409', 'vat 2 · CS-0417', 'vat 4 · CS-0421']);
+        $round = $this->setsOut(['CS-0421', 'CS-0409', 'CS-0417']);
+        self::assertSame(['vat 1', 'vat 2', 'vat 4'], $round->stops()->with('batch')->get()->map(static fn(RoundStop $stop): string => (string) $stop->batch->vessel)->all());
+
+        foreach ([4.2, 5.9, 4.3] as $ph) {
+            $this->get("/rounds/$round->id")->assertOk()->assertSee('Rinse and blot')->assertDontSee('Check buffer due');
+            $this->reads($round, [$ph, $ph])->assertSessionHasNoErrors();
+            $this->wait(90);
+        }
+
+        $this->get("/rounds/$round->id")->assertOk()->assertSee('what was found')->assertSeeInOrder(['vat 2', 'CS-0417', '5.90']);
+        self::assertSame([3, 3], [RoundVisit::query()->count(), Measurement::query()->count()]);
+        self::assertNull(LedgerCheck::run()['difference']);
+    }
+
+    public function test_left_in_the_middle_it_is_found_again_and_gone_on_with_by_another(): void
+    {
+        $round = $this->setsOut(['CS-0409', 'CS-0417']);
+        $this->reads($round, [4.2, 4.2]);
+        $this->get('/measure')->assertSee('A round is open.')->assertSee('1 of 2 to go');
+
+        $this->flushSession();
+        $this->actingAs($this->people['second']);
+        $this->reads($round, [5.0, 5.0])->assertSessionHasNoErrors();
+        $this->get('/measure')->assertDontSee('A round is open.');
+    }
+
+    public function test_portions_that_differ_ask_for_a_third_and_what_was_typed_stays(): void
+    {
+        $round = $this->setsOut(['CS-0417']);
+        $this->reads($round, [4.6, 4.7])->assertSessionHasErrors('readings');
+        $this->get("/rounds/$round->id")->assertSee('those typed differ by 0.10 pH')->assertSee('Portion 3')->assertSee((string) $this->shown(4.7));
+        self::assertSame(0, Sample::query()->count(), 'nothing half recorded');
+
+        $this->reads($round, [4.6, 4.7, 4.65])->assertSessionHasNoErrors();
+        self::assertSame(3, Replicate::query()->count());
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> what is typed, the field that is told */
+    public static function slips(): iterable
+    {
+        yield 'nothing' => [['portions' => ['', '']], 'portions.0'];
+        yield 'a word' => [['portions' => ['sour', '120']], 'portions.0'];
+        yield 'a potential of no electrode' => [['portions' => ['4000', '120']], 'portions.0'];
+        yield 'no temperature' => [['celsius' => ''], 'celsius'];
+        yield 'a boiling one' => [['celsius' => '400'], 'celsius'];
+        yield 'one portion of two' => [['portions' => ['160', '']], 'readings'];
+    }
+
+    /** @param array<string, mixed> $typed */
+    #[DataProvider('slips')]
+    public function test_a_slip_is_told_at_its_field_and_nothing_is_recorded(array $typed, string $field): void
+    {
+        $round = $this->setsOut(['CS-0417']);
+        $stop = $round->stops()->firstOrFail();
+
+        $this->from("/rounds/$round->id")->post("/rounds/$round->id/stops/$stop->id", [...['portions' => ['160', '160'], 'celsius' => '21'], ...$typed, 'form' => self::formId()])->assertSessionHasErrors($field);
+
+        self::assertSame([0, 0], [Measurement::query()->count(), Sample::query()->count()]);
+    }
+
+    public function test_without_a_vat_of_the_list_nobody_sets_out(): void
+    {
+        foreach ([[], [999_999]] as $chosen) {
+            $this->post('/rounds', ['pair' => $this->pair()->id, 'thermometer' => $this->thermometer()->id, 'batches' => $chosen, 'form' => self::formId()])->assertSessionHasErrors('batches');
+        }
+        $this->post('/rounds', ['pair' => $this->pair()->id, 'thermometer' => $this->thermometer()->id, 'batches' => [$this->batch()->id], 'drawn_at' => '2026-11-25T10:30', 'form' => self::formId()])->assertSessionHasErrors('drawn_at');
+        self::assertSame(0, Round::query()->count());
+    }
+
+    public function test_a_stop_is_done_once_and_belongs_to_its_round(): void
+    {
+        $round = $this->setsOut(['CS-0409', 'CS-0417']);
+        $stop = $round->stops()->firstOrFail();
+        $this->reads($round, [4.2, 4.2]);
+
+        $this->read($round, $stop, [4.2, 4.2])->assertSessionHasErrors(['readings' => 'This one is done already.']);
+        $other = $this->setsOut(['CS-0421']);
+        $this->read($other, $stop, [4.2, 4.2])->assertNotFound();
+    }
+
+    public function test_what_did_not_stand_still_needs_a_reason_and_proves_nothing(): void
+    {
+        $round = $this->setsOut(['CS-0409', 'CS-0417'], still: false);
+        $this->reads($round, [4.2, 4.2])->assertSessionHasErrors('reason');
+        $this->reads($round, [4.2, 4.2], ['reason' => 'the cup was needed'])->assertSessionHasNoErrors();
+        self::assertFalse(Replicate::query()->firstOrFail()->settled);
+
+        $this->reads($round, [4.2, 4.2], ['still' => '1'])->assertSessionHasNoErrors();
+        self::assertTrue(Replicate::query()->orderByDesc('id')->firstOrFail()->settled);
+    }
+
+    public function test_what_is_passed_over_says_why(): void
+    {
+        $round = $this->setsOut(['CS-0409', 'CS-0417', 'CS-0421']);
+        $first = $round->stops()->firstOrFail();
+        $this->post("/rounds/$round->id/pass", ['stop' => $first->id, 'form' => self::formId()])->assertSessionHasErrors('reason');
+        $this->post("/rounds/$round->id/pass", ['stop' => $first->id, 'reason' => 'the tap is frozen', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->reads($round, [5.0, 5.0]);
+        $this->post("/rounds/$round->id/pass", ['reason' => 'called away', 'form' => self::formId()])->assertSessionHasNoErrors();
+
+        $this->get("/rounds/$round->id")->assertSee('what was found')->assertSee('the tap is frozen')->assertSee('called away');
+    }
+
+    public function test_after_two_hours_the_check_buffer_is_asked_for_first_and_leads_back(): void
+    {
+        $round = $this->setsOut(['CS-0409', 'CS-0417']);
+        $this->wait(2 * 3600);
+        $this->flushSession();
+        $this->actingAs($this->people['checker'])->get("/rounds/$round->id")->assertSee('Check buffer due.')->assertSee("/pairs/{$this->pair()->id}/check?round=$round->id", false);
+
+        $buffer = $this->shown($this->lot('R-07')->buffer()->phAt(21));
+        $this->post("/pairs/{$this->pair()->id}/check", ['lot' => 'R-07', 'moment' => 'within', 'round' => $round->id, 'mv' => (string) $buffer, 'celsius' => '21', 'still' => '1', 'form' => self::formId()])->assertRedirect("/rounds/$round->id");
+        $this->get("/rounds/$round->id")->assertDontSee('Check buffer due.');
+    }
+
+    public function test_read_live_a_stop_is_done_as_well(): void
+    {
+        $round = $this->setsOut(['CS-0417']);
+        $stop = $round->stops()->firstOrFail();
+        $this->get("/measure/{$this->batch()->id}?stop=$stop->id")->assertOk()->assertSee("name=\"stop\" value=\"$stop->id\"", false);
+        $this->post("/measure/{$this->batch()->id}/drafts", ['pair' => $this->pair()->id, 'thermometer' => $this->thermometer()->id, 'stage' => 'underway', 'place' => 'blend', 'source' => 'typed', 'stop' => $stop->id, 'form' => self::formId()])->assertSessionHasNoErrors();
+        $draft = (int) DB::table('measurement_drafts')->max('id');
+        foreach ([1, 2] as $portion) {
+            $this->post("/drafts/$draft/replicates", ['mv' => (string) $this->shown(5.0), 'celsius' => '21', 'still' => '1', 'form' => self::formId()])->assertSessionHasNoErrors();
+        }
+        $this->post("/drafts/$draft/reading", ['form' => self::formId()])->assertRedirect("/rounds/$round->id");
+
+        self::assertNotNull(RoundVisit::query()->sole()->measurement_id);
+    }
+
+    public function test_of_ten_samples_one_is_read_blind_a_second_time_and_twenty_pairs_are_the_sites_own_repeatability(): void
+    {
+        for ($read = 0; $read < 9; $read++) {
+            $this->measure([5.0, 5.0]);
+            $this->wait(60);
+        }
+        $round = $this->setsOut(['CS-0417']);
+        [$first, $second] = $round->stops()->get()->all();
+        self::assertSame([$first->id, $first->second_code], [$second->duplicate_of, $second->second_code]);
+        $this->get("/rounds/$round->id")->assertSee('Two cups.')->assertSee((string) $first->second_code);
+        $this->reads($round, [5.0, 5.01]);
+        $this->get("/rounds/$round->id")->assertSee("Cup $first->second_code")->assertDontSee('CS-0417 ·');
+        $this->reads($round, [5.03, 5.02]);
+
+        $pair = BlindPair::query()->sole();
+        self::assertEqualsWithDelta(0.03, $pair->difference_ph, 0.002);
+        self::assertSame(1, $pair->pairs);
+        self::assertSame(1, DB::table('occasions')->where('id', Measurement::query()->findOrFail($pair->second_id)->occasion_id)->where('id', Measurement::query()->findOrFail($pair->first_id)->occasion_id)->count(), 'drawn together, judged together');
+        $this->get('/repeatability')->assertOk()->assertSee('1 of 20 pairs.');
+
+        $before = $this->decided($this->measure([5.0, 5.0]))->expanded_u;
+        $pair->replicate()->fill(['first_id' => Measurement::query()->min('id'), 'second_id' => Measurement::query()->max('id'), 'pairs' => SiteRepeatability::PAIRS, 'sum_of_squares' => SiteRepeatability::PAIRS * 2 * 0.05 ** 2, 'at' => CarbonImmutable::now()])->save();
+        $this->wait(60);
+        self::assertGreaterThan((float) $before, (float) $this->decided($this->measure([5.0, 5.0]))->expanded_u, 'a site that repeats worse than the pooled value says so');
+        $this->get('/repeatability')->assertSee('0.050 pH');
+    }
+
+    public function test_a_sample_that_stood_unchilled_counts_from_when_it_was_read(): void
+    {
+        $round = $this->setsOut(['CS-0417', 'CS-0409'], ['drawn_at' => '2026-11-25T09:30']);
+        $this->reads($round, [4.2, 4.2]);
+        $reading = Measurement::query()->sole();
+        $hours = $this->decided($reading)->hours_since['start'] ?? null;
+        self::assertEqualsWithDelta($reading->occasion->batch->started_at->diffInSeconds($reading->observed_at) / 3600, $hours, 1e-6);
+        $this->get("/readings/$reading->id")->assertSee('Stood for 32 min, not kept cold.');
+
+        $cold = $this->setsOut(['CS-0421'], ['drawn_at' => '2026-11-25T09:30', 'chilled' => '1']);
+        $this->reads($cold, [4.2, 4.2]);
+        $reading = Measurement::query()->orderByDesc('id')->firstOrFail();
+        self::assertEqualsWithDelta($reading->occasion->batch->started_at->diffInSeconds($reading->occasion->drawn_at) / 3600, $this->decided($reading)->hours_since['start'] ?? null, 1e-6);
+    }
+
+    /**
+     * @param list<string> $batches
+     * @param array<string, string> $more
+     */
+    private function setsOut(array $batches, array $more = [], bool $still = true): Round
+    {
+        $this->post('/rounds', ['pair' => $this->pair()->id, 'thermometer' => $this->thermometer()->id, 'batches' => array_map(fn(string $code): int => $this->batch($code)->id, $batches), 'still' => $still ? '1' : null, ...$more, 'form' => self::formId()])->assertSessionHasNoErrors();
+
+        return Round::query()->orderByDesc('id')->firstOrFail();
+    }
+
+    /**
+     * At the stop whose turn it is.
+     *
+     * @param list<float> $portions pH
+     * @param array<string, string> $more
+     *
+     * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
+     */
+    private function reads(Round $round, array $portions, array $more = []): TestResponse
+    {
+        return $this->read($round, $round->stops()->whereDoesntHave('visit')->firstOrFail(), $portions, $more);
+    }
+
+    /**
+     * @param list<float> $portions pH
+     * @param array<string, string> $more
+     *
+     * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
+     */
+    private function read(Round $round, RoundStop $stop, array $portions, array $more = []): TestResponse
+    {
+        return $this->from("/rounds/$round->id")->post("/rounds/$round->id/stops/$stop->id", ['portions' => array_map(fn(float $ph): string => (string) $this->shown($ph), $portions), 'celsius' => '21.4', ...$more, 'form' => self::formId()]);
+    }
+}
