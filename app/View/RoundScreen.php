@@ -76,9 +76,19 @@ final readonly class RoundScreen
     /** @return list<array{code: string, of: string, difference: float}> second cups beside their first */
     public function duplicates(): array
     {
-        $seconds = $this->stops->filter(static fn(RoundStop $one): bool => $one->duplicate_of !== null && $one->visit?->measurement_id !== null)->keyBy(static fn(RoundStop $one): int => (int) $one->visit?->measurement_id);
+        $seconds = [];
+        foreach ($this->stops as $stop) {
+            if ($stop->duplicate_of !== null && $stop->visit?->measurement_id !== null) {
+                $seconds[(int) $stop->visit->measurement_id] = $stop;
+            }
+        }
+        $told = [];
+        foreach ($seconds === [] ? [] : BlindPair::query()->whereIn('second_id', array_keys($seconds))->orderBy('id')->get() as $pair) {
+            $stop = $seconds[(int) $pair->second_id];
+            $told[] = ['code' => (string) $stop->second_code, 'of' => (string) $stop->batch->code, 'difference' => $pair->difference_ph];
+        }
 
-        return $seconds->isEmpty() ? [] : array_values(BlindPair::query()->whereIn('second_id', $seconds->keys())->orderBy('id')->get()->map(static fn(BlindPair $pair): array => ['code' => (string) $seconds[(int) $pair->second_id]->second_code, 'of' => (string) $seconds[(int) $pair->second_id]->batch->code, 'difference' => $pair->difference_ph])->all());
+        return $told;
     }
 
     private static function lines(RoundStop $stop): DecisionLines

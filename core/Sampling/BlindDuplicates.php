@@ -8,13 +8,15 @@ namespace Rheacid\Core\Sampling;
 final class BlindDuplicates
 {
     private const EVERY = 10;
+    private const LATER = 4;
 
     /** Letters and digits that are not taken for one another on a wet label. */
     private const LETTERS = 'ACEFHKMNPRTX';
     private const DIGITS = '34679';
 
     /**
-     * Which samples of a round get a second cup: one in each ten, counted on from the last duplicate; read after the tenth.
+     * Which samples of a round get a second cup: one in each ten, counted on from the last duplicate; read some samples later,
+     * so that the first is forgotten, or at the end of the round.
      *
      * @param int $since samples since the last duplicate
      * @param int $samples of the round
@@ -34,7 +36,7 @@ final class BlindDuplicates
             do {
                 $code = self::LETTERS[$random->getInt(0, strlen(self::LETTERS) - 1)] . self::DIGITS[$random->getInt(0, strlen(self::DIGITS) - 1)];
             } while (in_array($code, array_column($duplicates, 'code'), true));
-            $duplicates[$sample] = ['of' => $random->getInt($from, $sample), 'code' => $code];
+            $duplicates[min($samples - 1, $sample + self::LATER)] = ['of' => $random->getInt($from, $sample), 'code' => $code];
             $from = $sample + 1;
         }
 

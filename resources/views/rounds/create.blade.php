@@ -20,7 +20,7 @@
             <x-field name="pair" label="Pair"><select class="form-select" id="f-pair" name="pair">@foreach ($screen->pairs as $pair)<option value="{{ $pair->id }}" @selected((int) old('pair') === $pair->id)>{{ $pair->code }} on {{ $pair->name }} · {{ Rheacid\Shelf\Readiness::words($pair->status()) }}</option>@endforeach</select></x-field>
             <x-field name="thermometer" label="Thermometer"><select class="form-select" id="f-thermometer" name="thermometer">@foreach ($screen->thermometers as $thermometer)<option value="{{ $thermometer->id }}" @selected((int) old('thermometer') === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words($thermometer->status()) }}</option>@endforeach</select></x-field>
             <label class="form-check wide"><input class="form-check-input" type="checkbox" name="still" value="1" @checked(old('still', old('form') === null ? '1' : null))> I write down only what stood still, for 60 s where a limit binds; else each vat asks</label>
-            <x-field name="drawn_at" label="All drawn at (leave empty if you draw as you go)" type="datetime-local" />
+            <x-field name="drawn_at" label="All drawn at" type="datetime-local" help="empty: each as its turn comes" />
             <label class="form-check at-the-foot"><input class="form-check-input" type="checkbox" name="chilled" value="1" @checked(old('chilled'))> kept cold since: else, after {{ Rheacid\Core\Measuring\Freshness::MINUTES }} min a sample counts from when it is read</label>
         </div>
     </form>

@@ -10,9 +10,10 @@
 <x-house :title="'Round · ' . $stop->position . ' of ' . $screen->stops->count()" room="Measure">
     @if ($screen->isCheckDue)
         <p class="verdict answer"><x-state is="care">Check buffer due.</x-state> <span>Nothing vouches for {{ $round->pair->electrode->code }} now: what is read without it proves no binding limit. <b>Read it first.</b></span></p>
-    @elseif ($screen->last)
+    @endif
+    @if ($screen->last)
         @php($worst = $screen->last['lines']->worst())
-        <p class="verdict answer"><x-state :is="$worst['sign']">{{ $screen->last['stop']->batch->vessel }}: {{ lcfirst($worst['head']) }}.</x-state> <span>{{ $worst['tail'] }} @if ($screen->last['lines']->advice)<b>{{ $screen->last['lines']->advice }}</b>@endif</span></p>
+        <p @class(['verdict', 'answer' => !$screen->isCheckDue])><x-state :is="$worst['sign']">{{ $screen->last['stop']->batch->vessel }}: {{ lcfirst($worst['head']) }}.</x-state> <span>{{ $worst['tail'] }} @if ($screen->last['lines']->advice)<b>{{ $screen->last['lines']->advice }}</b>@endif</span></p>
     @endif
     <p class="stop"><span class="vessel">{{ $isBlind ? 'Cup ' . $stop->second_code : $batch->vessel }}</span> <span>@if ($isBlind)the second cup that you marked {{ $stop->second_code }}@else{{ $batch->code }} · {{ $batch->product->name }} · {{ $stop->place }} · {{ $stop->stage->words() }}@endif</span></p>
     @if (!$isBlind && $stop->second_code)<p class="verdict"><x-state is="idle">Two cups.</x-state> Draw both together, mark the second <b>{{ $stop->second_code }}</b>, and stand it with the others: its turn comes later.</p>@endif
@@ -62,7 +63,8 @@
         <h2>The way</h2>
         <ol class="way">
             @foreach ($screen->stops as $one)
-                <li @if ($one->id === $stop->id) aria-current="step" @endif><x-state :is="$one->visit === null ? 'idle' : ($one->visit->measurement_id === null ? 'care' : 'met')">{{ $one->duplicate_of ? 'cup ' . $one->second_code : $one->batch->vessel . ', ' . $one->place }}</x-state> <small class="soft">{{ $one->visit === null ? ($one->id === $stop->id ? 'now' : '') : ($one->visit->measurement_id === null ? 'passed over' : 'read ' . Rheacid\SiteClock::short($one->visit->at)) }}</small></li>
+                @php($name = $one->duplicate_of ? 'cup ' . $one->second_code : $one->batch->vessel . ', ' . $one->place)
+                <li @if ($one->id === $stop->id) aria-current="step" @endif>@if ($one->visit?->measurement_id)<span class="soft">{{ $name }} · read {{ Rheacid\SiteClock::short($one->visit->at) }}</span>@elseif ($one->visit)<x-state is="care">{{ $name }}</x-state> <small class="soft">passed over</small>@else<x-state is="idle">{{ $name }}</x-state>@endif</li>
             @endforeach
         </ol>
         <h2>Rests on</h2>
