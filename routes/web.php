@@ -38,6 +38,7 @@ use Rheacid\Http\Controllers\RoundController;
 use Rheacid\Http\Controllers\ShelfController;
 use Rheacid\Http\Controllers\ShelfImportController;
 use Rheacid\Http\Controllers\SignInController;
+use Rheacid\Http\Controllers\SourceController;
 use Rheacid\Http\Controllers\TemperatureReferenceController;
 use Rheacid\Http\Controllers\ThermometerServiceController;
 use Rheacid\Http\Controllers\TitrationController;
@@ -131,6 +132,7 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('measure', [MeasureController::class, 'index'])->name('measure');
     Route::get('rounds/new', [RoundController::class, 'create'])->name('rounds.create');
     Route::get('rounds/{round}', [RoundController::class, 'show'])->name('rounds.show');
+    Route::get('sources', [SourceController::class, 'index'])->name('sources');
     Route::get('repeatability', RepeatabilityController::class)->name('repeatability');
     Route::get('measure/{batch}', [MeasureController::class, 'create'])->name('drafts.create');
     Route::get('measure/{batch}/late', [LateController::class, 'create'])->name('late.create');
@@ -206,6 +208,7 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
 
         Route::post('methods/standard/{standard}', [MethodController::class, 'take'])->middleware('can:lead')->name('methods.take');
         Route::post('methods/{method}', [MethodController::class, 'update'])->middleware('can:lead')->name('methods.update');
+        Route::post('sources', [SourceController::class, 'store'])->middleware('can:lead')->name('sources.store');
         Route::post('rounds', [RoundController::class, 'store'])->name('rounds.store');
         Route::post('rounds/{round}/stops/{stop}', [RoundController::class, 'visit'])->name('rounds.visit');
         Route::post('rounds/{round}/pass', [RoundController::class, 'pass'])->name('rounds.pass');

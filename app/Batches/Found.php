@@ -6,6 +6,7 @@ namespace Rheacid\Batches;
 
 use Rheacid\Models\Addition;
 use Rheacid\Models\Batch;
+use Rheacid\Models\Measurement;
 use Rheacid\Models\Method;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\Product;
@@ -37,6 +38,12 @@ final class Found
     public static function occasion(int $id, Batch $batch): Occasion
     {
         return Occasion::query()->where('batch_id', $batch->id)->find($id) ?? throw Refused::because('That was drawn from another batch.', 'joins');
+    }
+
+    /** @throws Refused if it is of another batch */
+    public static function measurement(int $id, Batch $batch): Measurement
+    {
+        return Measurement::query()->whereRelation('occasion', 'batch_id', $batch->id)->find($id) ?? throw Refused::because('That entry is of another batch.', 'reason');
     }
 
     /** @throws Refused if that batch has no such stop to be read */

@@ -6,12 +6,16 @@ namespace Rheacid\Http;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use Rheacid\Batches\Found;
 use Rheacid\Core\Limits\Stage;
+use Rheacid\Measure\Correction;
 use Rheacid\Measure\Drawn;
 use Rheacid\Models\Batch;
+use Rheacid\Models\Measurement;
 use Rheacid\Records\Refused;
+use Rheacid\Rights\Rights;
 use Rheacid\SiteClock;
 
 /** The fields that every form has which begins with a sample. */
@@ -28,7 +32,28 @@ final class SampleFields
             // Left out, it is drawn now.
             'drawn_at' => ['nullable', 'string', 'max:20'],
             'joins' => ['nullable', 'integer'],
+            'corrects' => ['nullable', 'integer'],
+            'reason' => ['nullable', 'string', 'max:400'],
         ];
+    }
+
+    /** That it takes the place of an earlier entry. @throws Refused if that is of another batch */
+    public static function correction(Request $request, Batch $batch): ?Correction
+    {
+        return $request->filled('corrects') ? new Correction(Found::measurement($request->integer('corrects'), $batch), Bench::remark($request)) : null;
+    }
+
+    /** The entry that the address of a form names as the one to be corrected, if the person at the bench may do that. */
+    public static function corrected(Request $request, Batch $batch): ?Measurement
+    {
+        $id = $request->query('corrects', $request->old('corrects'));
+        if (!is_string($id) || !ctype_digit($id)) {
+            return null;
+        }
+        $measurement = Found::measurement((int) $id, $batch);
+        Gate::authorize(Rights::CORRECT, $measurement);
+
+        return $measurement;
     }
 
     /** @throws Refused if it is no time, or was drawn together with another batch */

@@ -85,7 +85,9 @@ final readonly class Assessment
     {
         $all = [];
         foreach ($this->blocks as $portions) {
-            foreach ($portions as $own) {
+            // Of a portion from which the gas was not yet gone nothing has to be said once two without it agree.
+            $told = array_values(array_filter($portions, static fn(array $own): bool => !in_array(ReleaseBlock::Gassy, $own, true)));
+            foreach ($told === [] ? $portions : $told as $own) {
                 foreach ($own as $block) {
                     $all[$block->value] = $block;
                 }
@@ -138,12 +140,13 @@ final readonly class Assessment
     private static function other(MeasuredPlace $place, array $blocked, array $limits): array
     {
         $verification = $place->measurand === Measurand::Temperature ? $place->verification : null;
+        $isNamed = $place->isBySomebodyNamed();
         $portions = $blocks = [];
         foreach ($place->replicates as $replicate) {
             $own = array_values(array_filter([
                 ...match (true) {
                     $place->titration !== null => Foundations::titration($place, $place->titration)->blocks(),
-                    $verification === null => [ReleaseBlock::SourceNotNamed],
+                    $verification === null => $isNamed ? [] : [ReleaseBlock::SourceNotNamed],
                     default => Foundations::thermometer($verification, $place)->blocks($replicate->value),
                 },
                 $replicate->settled ? null : ReleaseBlock::Unsettled,

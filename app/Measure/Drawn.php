@@ -16,4 +16,9 @@ final readonly class Drawn
      * @param bool $isChilled whether it was kept cold since
      */
     public function __construct(public Stage $stage, public string $place, public CarbonImmutable $at, public ?Occasion $joins = null, public bool $isChilled = false) {}
+
+    public function with(?Occasion $joins): self
+    {
+        return new self($this->stage, $this->place, $this->at, $joins ?? $this->joins, $this->isChilled);
+    }
 }

@@ -9,9 +9,11 @@ use Illuminate\Support\Collection;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Measuring\Freshness;
 use Rheacid\Models\Calibration;
+use Rheacid\Models\ExternalValue;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Method;
+use Rheacid\Models\NamedSource;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Replicate;
 use Rheacid\Models\Sample;
@@ -22,7 +24,7 @@ use Rheacid\Models\Verification;
 final readonly class MeasuredPlace
 {
     /** What of a measurement is read together, so that it can be judged. */
-    public const RESTS_ON = ['sample', 'replicates', 'method', 'pair.meter', 'pair.policy', 'pair.electrode', 'calibration.points.lot', 'calibration.run', 'calibration.policy', 'calibration.void', 'verification.outcome', 'titration.standardisation'];
+    public const RESTS_ON = ['sample', 'replicates', 'method', 'pair.meter', 'pair.policy', 'pair.electrode', 'calibration.points.lot', 'calibration.run', 'calibration.policy', 'calibration.void', 'verification.outcome', 'titration.standardisation', 'elsewhere'];
 
     /** @param Collection<int, Replicate> $replicates at least one */
     private function __construct(
@@ -37,7 +39,14 @@ final readonly class MeasuredPlace
         public ?Verification $verification,
         public ?Titration $titration = null,
         private ?Sample $sample = null,
+        private ?ExternalValue $elsewhere = null,
     ) {}
+
+    /** Whether it was measured elsewhere by one who was named for it when it was entered. */
+    public function isBySomebodyNamed(): bool
+    {
+        return $this->elsewhere !== null && NamedSource::covers((string) $this->elsewhere->measured_by, $this->measurand, self::lastRead($this->replicates));
+    }
 
     /** The moment of which it tells: when its sample was drawn, or read where that stood too long. */
     public function countsFrom(CarbonImmutable $drawn): CarbonImmutable
@@ -47,7 +56,7 @@ final readonly class MeasuredPlace
 
     public static function recorded(Measurement $measurement): self
     {
-        return new self($measurement->measurand, $measurement->basis, $measurement->sample->place, $measurement->replicates, $measurement->method, CarbonImmutable::instance($measurement->observed_at), $measurement->pair, $measurement->calibration, $measurement->verification, $measurement->titration, $measurement->sample);
+        return new self($measurement->measurand, $measurement->basis, $measurement->sample->place, $measurement->replicates, $measurement->method, CarbonImmutable::instance($measurement->observed_at), $measurement->pair, $measurement->calibration, $measurement->verification, $measurement->titration, $measurement->sample, $measurement->elsewhere);
     }
 
     public static function inHand(MeasurementDraft $draft): self

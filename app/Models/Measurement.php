@@ -20,6 +20,7 @@ use Rheacid\Records\Kept;
  * @property-read Calibration|null $calibration
  * @property-read Verification|null $verification
  * @property-read Titration|null $titration
+ * @property-read ExternalValue|null $elsewhere
  * @property-read Method $method
  * @property-read Person $person
  */
@@ -97,6 +98,12 @@ final class Measurement extends Model
     public function titration(): HasOne
     {
         return $this->hasOne(Titration::class);
+    }
+
+    /** @return HasOne<ExternalValue, $this> who measured it, where it was not here */
+    public function elsewhere(): HasOne
+    {
+        return $this->hasOne(ExternalValue::class);
     }
 
     /** Measured after the last moment at which its calibration is still trusted. */

@@ -39,7 +39,7 @@ final class Method extends Model
         $own = $this->stage_temperatures[$stage->value] ?? null;
         [$low, $high] = is_array($own) ? [(float) $own[0], (float) $own[1]] : [$this->low_c, $this->high_c];
 
-        return new MethodRules($this->portions, $this->agree_within_ph, $low, $high, $this->matrix_bound_ph);
+        return new MethodRules($this->portions, $this->agree_within_ph, $low, $high, $this->matrix_bound_ph, $this->matrix === Matrix::Sparkling);
     }
 
     /** @return list<string> */

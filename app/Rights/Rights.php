@@ -6,7 +6,6 @@ namespace Rheacid\Rights;
 
 use Illuminate\Auth\Access\Response;
 use Illuminate\Support\Facades\Gate;
-use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\LogUpload;
 use Rheacid\Models\Measurement;
@@ -28,8 +27,8 @@ final class Rights
         foreach (Right::cases() as $right) {
             Gate::define($right->value, static fn(Person $person): Response => $person->may($right) || self::isSite($person) ? Response::allow() : Response::deny($right->refusal()));
         }
-        // A checker corrects own measurements of pH; a lead any. Of another quantity there is no correction yet.
-        Gate::define(self::CORRECT, static fn(Person $person, Measurement $measurement): bool => $measurement->measurand === Measurand::Ph && ($person->may(Right::Lead) || ($person->may(Right::Record) && $measurement->person_id === $person->id)));
+        // A checker corrects own measurements; a lead any.
+        Gate::define(self::CORRECT, static fn(Person $person, Measurement $measurement): bool => $person->may(Right::Lead) || ($person->may(Right::Record) && $measurement->person_id === $person->id));
         Gate::define(self::WRITE_IN, static fn(Person $person, CalibrationRun|MeasurementDraft $work): bool => $person->may(Right::Record) && self::isOpen($work) && $work->holder_id === $person->id);
         Gate::define(self::TAKE_OVER, static fn(Person $person, CalibrationRun|MeasurementDraft $work): bool => $person->may(Right::Record) && self::isOpen($work) && $work->holder_id !== $person->id);
         Gate::define(self::READ_UPLOAD, static fn(Person $person, LogUpload $upload): Response => $upload->person_id === $person->id ? Response::allow() : Response::denyAsNotFound());

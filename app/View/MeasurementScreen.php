@@ -44,7 +44,7 @@ final readonly class MeasurementScreen
 
     public static function of(Measurement $measurement): self
     {
-        $measurement->load(['occasion.batch.product.limits', 'occasion.batch.product.method', 'occasion.batch.newestEvent', 'occasion.measurements.sample', 'occasion.batch.steps', 'occasion.decision.outcomes', 'occasion.decision.person', 'sample', 'pair.electrode', 'pair.meter', 'pair.parting', 'pair.policy', 'calibration.points.lot', 'calibration.run', 'calibration.void', 'verification.thermometer', 'verification.outcome', 'method', 'person', 'titration.standardisation.lot', 'replicates', 'superseded', 'successor']);
+        $measurement->load(['occasion.batch.product.limits', 'occasion.batch.product.method', 'occasion.batch.newestEvent', 'occasion.measurements.sample', 'occasion.batch.steps', 'occasion.decision.outcomes', 'occasion.decision.person', 'sample', 'pair.electrode', 'pair.meter', 'pair.parting', 'pair.policy', 'calibration.points.lot', 'calibration.run', 'calibration.void', 'verification.thermometer', 'verification.outcome', 'method', 'person', 'titration.standardisation.lot', 'replicates', 'elsewhere', 'superseded', 'successor']);
         $decision = $measurement->occasion->decision ?? throw new \LogicException('What is recorded was judged.');
         $batch = $measurement->occasion->batch;
         $portions = $measurement->titration?->portions() ?? [];
@@ -61,7 +61,7 @@ final readonly class MeasurementScreen
             $decision->measurand === Measurand::Ph ? new AcidRule($decision->value, $decision->expanded_u, $measurement->calibration?->calibrationFunction()->buffers() ?? [], Wall::all($lines)) : null,
             $budget === [] ? null : new BudgetBar($budget),
             $batch->state()->isLive() ? Together::lacks($measurement->occasion, $batch) : [],
-            ExternalValue::query()->where('measurement_id', $measurement->id)->first(),
+            $measurement->elsewhere,
             self::curves($portions),
             $meq,
             $meq > 0 ? array_combine(array_column(Acid::cases(), 'value'), array_map(static fn(Acid $acid): float => $meq / 1000 * $acid->equivalentWeight(), Acid::cases())) : [],

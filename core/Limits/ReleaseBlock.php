@@ -23,6 +23,9 @@ enum ReleaseBlock: string
     case ThermometerFailed = 'thermometer-failed';
     case ThermometerNotCovering = 'thermometer-not-covering';
     case SampleTemperature = 'sample-temperature';
+
+    /** Carbon dioxide was still in it: the portion after it read otherwise. */
+    case Gassy = 'gassy';
     case ControlCheckMissing = 'control-check-missing';
     case ControlCheckFailed = 'control-check-failed';
 

@@ -9,18 +9,40 @@ use Rheacid\Core\Numbers;
 /** What a method asks of the portions of one place. */
 final readonly class MethodRules
 {
+    /** More portions are not read of one sample. */
+    public const MOST = 5;
+
     /**
      * @param int $portions at least; one more where they do not agree
      * @param float $agreeWithinPh repeatability limit
      * @param float $lowC and $highC between which the stage is read
      * @param float $matrixBoundPh half-width of what the kind of sample adds, pH
+     * @param bool $degasses whether each portion is read after another degassing, until two in a row agree
      */
-    public function __construct(public int $portions, public float $agreeWithinPh, public float $lowC, public float $highC, public float $matrixBoundPh) {}
+    public function __construct(public int $portions, public float $agreeWithinPh, public float $lowC, public float $highC, public float $matrixBoundPh, public bool $degasses = false) {}
 
     /** @param list<float> $values pH in the order in which they were read */
     public function needed(array $values): int
     {
-        return $this->portions + ($this->agree(array_slice($values, 0, $this->portions)) ? 0 : 1);
+        return $this->degasses
+            ? min(self::MOST, max($this->portions, count($values) + ($this->agree($values) ? 0 : 1)))
+            : $this->portions + ($this->agree(array_slice($values, 0, $this->portions)) ? 0 : 1);
+    }
+
+    /**
+     * Of which portions the gas was gone.
+     *
+     * @param non-empty-list<float> $values pH in the order in which they were read
+     *
+     * @return list<int> their places; all where none is driven off
+     */
+    public function gasless(array $values): array
+    {
+        return match (true) {
+            !$this->degasses => array_keys($values),
+            $this->agree($values) => [count($values) - 2, count($values) - 1],
+            default => [],
+        };
     }
 
     /** @param list<float> $values pH */
@@ -29,9 +51,15 @@ final readonly class MethodRules
         return count($values) >= $this->needed($values);
     }
 
-    /** @param list<float> $values pH */
+    /**
+     * Whether they lie within the repeatability; where the gas is driven off, the last two.
+     *
+     * @param list<float> $values pH
+     */
     public function agree(array $values): bool
     {
-        return $values !== [] && Numbers::atMost(max($values) - min($values), $this->agreeWithinPh);
+        $values = $this->degasses ? array_slice($values, -2) : $values;
+
+        return (!$this->degasses || count($values) === 2) && $values !== [] && Numbers::atMost(max($values) - min($values), $this->agreeWithinPh);
     }
 }

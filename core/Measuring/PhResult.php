@@ -29,11 +29,13 @@ final readonly class PhResult
     public static function of(array $portions, Foundation $rests, MethodRules $method, array $occasion, array $limits): self
     {
         // Portions that agree share the repeatability; where they do not, each stands for itself.
-        $sharing = $method->agree(array_map(static fn(PhPortion $portion): float => $portion->ph, $portions)) ? count($portions) : 1;
+        $values = array_map(static fn(PhPortion $portion): float => $portion->ph, $portions);
+        $gasless = $method->gasless($values);
+        $sharing = $method->agree($values) ? count($gasless) : 1;
         $inputs = $blocks = $judged = [];
-        foreach ($portions as $portion) {
-            $inputs[] = $input = $rests->hasSlope ? self::inputs($portion, $rests, $method, $sharing) : null;
-            $blocks[] = $own = self::blocks($portion, $rests, $method, $occasion);
+        foreach ($portions as $i => $portion) {
+            $inputs[] = $input = $rests->hasSlope ? self::inputs($portion, $rests, $method, in_array($i, $gasless, true) ? $sharing : 1) : null;
+            $blocks[] = $own = self::blocks($portion, $rests, $method, [...(in_array($i, $gasless, true) ? [] : [ReleaseBlock::Gassy]), ...$occasion]);
             $judged[] = new Portion($portion->ph, $input === null ? null : PhUncertainty::of($input)->expanded(), ReleaseBlock::leavesTrust($own), ReleaseBlock::provesNot($own, $limits));
         }
 
@@ -61,7 +63,7 @@ final readonly class PhResult
     }
 
     /**
-     * @param list<ReleaseBlock> $occasion
+     * @param list<ReleaseBlock> $occasion and what the way of sampling keeps it from
      *
      * @return list<ReleaseBlock>
      */

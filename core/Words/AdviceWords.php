@@ -35,6 +35,7 @@ final class AdviceWords
             ReleaseBlock::FarBelowBracket, ReleaseBlock::AboveBracket => [1, 'Calibrate with a buffer beyond this value, and measure a fresh sample.'],
             ReleaseBlock::ThermometerFailed, ReleaseBlock::ThermometerOverdue, ReleaseBlock::ThermometerNotCovering => [2, 'Verify the thermometer, or measure with another.'],
             ReleaseBlock::SampleTemperature => [3, 'Bring a portion to the temperature of the method, and read it again.'],
+            ReleaseBlock::Gassy => [3, 'Degas it once more, and read it again, until two in a row agree.'],
             ReleaseBlock::Unsettled => [3, 'Read it again, and wait until it stands still.'],
             ReleaseBlock::PlaceMissing => [4, 'Measure the place that is missing as well.'],
             ReleaseBlock::ControlCheckMissing => [5, 'Read a check buffer now: then it counts.'],

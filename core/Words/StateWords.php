@@ -73,6 +73,7 @@ final class StateWords
             ReleaseBlock::NotDuplicated => 'It takes two titrations that agree within 1 % or two digits of the burette. Titrate once more.',
             ReleaseBlock::SecondDiffers => sprintf('A second instrument reads more than %s pH apart. Nothing is decided until a third has read it.', SecondInstrument::DIFFER_PH),
             ReleaseBlock::SolutionBarred => 'The calibration rests on a bottle that was dipped into or made up with tap water: never for a critical limit. Calibrate on other bottles.',
+            ReleaseBlock::Gassy => 'Gas was still in it: no two portions in a row agree. Degas it once more, and read it again.',
             ReleaseBlock::SampleTemperature => 'The sample was outside the temperature of the method. Bring it there and measure again.',
         };
     }

@@ -69,6 +69,39 @@ final class MeasuringTest extends TestCase
         self::assertEqualsWithDelta((float) $alone, (float) $differ, 1e-12);
     }
 
+    /** @return iterable<string, array{list<float>, list<bool>, int}> pH one after the other, of which the gas was gone, how many are needed */
+    public static function degassed(): iterable
+    {
+        yield 'the first alone says nothing' => [[3.9], [false], 2];
+        yield 'two in a row agree' => [[3.9, 3.92], [true, true], 2];
+        yield 'the gas goes' => [[3.9, 4.0], [false, false], 3];
+        yield 'and is gone' => [[3.9, 4.0, 4.05, 4.06], [false, false, true, true], 4];
+        yield 'never within five' => [[3.9, 4.0, 4.1, 4.2, 4.3], [false, false, false, false, false], 5];
+    }
+
+    /**
+     * @param non-empty-list<float> $values
+     * @param list<bool> $gone
+     */
+    #[DataProvider('degassed')]
+    public function test_a_sparkling_sample_proves_by_two_in_a_row_that_agree(array $values, array $gone, int $needed): void
+    {
+        $rules = new MethodRules(2, 0.02, 20, 25, self::CLEAR, degasses: true);
+        $read = PhResult::of(array_map(self::portion(...), $values), self::rests(), $rules, [], [self::limit()]);
+
+        self::assertSame($gone, array_map(static fn(Portion $portion): bool => $portion->trusted, $read->result->portions));
+        self::assertSame($needed, $rules->needed($values));
+        self::assertSame(count($values) >= $needed, $rules->areComplete($values));
+        self::assertSame(in_array(true, $gone, true) ? Conformity::Inside : Conformity::Inconclusive, self::against46($read->result->portions));
+    }
+
+    public function test_what_was_read_with_gas_in_it_shares_no_repeatability_with_the_rest(): void
+    {
+        $read = PhResult::of([self::portion(3.9), self::portion(4.05), self::portion(4.06)], self::rests(), new MethodRules(2, 0.02, 20, 25, self::CLEAR, degasses: true), [], []);
+
+        self::assertGreaterThan((float) $read->result->portions[2]->expandedU, (float) $read->result->portions[0]->expandedU);
+    }
+
     /** @return iterable<string, array{Foundation, PhPortion, ReleaseBlock, bool}> block, and whether the value is trusted all the same */
     public static function blocked(): iterable
     {

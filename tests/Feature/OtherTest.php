@@ -58,6 +58,65 @@ final class OtherTest extends BenchTestCase
         $this->get('/readings/' . Measurement::query()->firstOrFail()->id)->assertSee('a laboratory in town')->assertSee('certificate A-17');
     }
 
+    public function test_a_source_that_a_lead_named_proves_with_its_uncertainty_until_it_is_taken_back(): void
+    {
+        $told = ['of' => 'alcohol|at 20 °C', 'values' => '12,4', 'stage' => 'finished', 'measured_by' => 'a laboratory in town', 'measured_with' => 'distillation', 'expanded_u' => '0,2'];
+        $source = ['name' => 'A laboratory in town', 'measurand' => 'alcohol', 'is_named' => '1', 'reason' => 'accredited for it'];
+        $this->post('/sources', [...$source, 'form' => self::formId()])->assertForbidden();
+        $this->names([...$source, 'reason' => ''])->assertSessionHasErrors('reason');
+        $this->names([...$source, 'measurand' => 'ph'])->assertSessionHasErrors('measurand');
+        $this->names($source)->assertSessionHasNoErrors();
+        $this->get('/sources')->assertSee('accredited for it');
+
+        $this->wait(60);
+        $this->tells('WW-0001', $told)->assertSessionHasNoErrors();
+        self::assertSame(Conformity::Inside, $this->alcohol());
+        $this->tells('WW-0001', [...$told, 'expanded_u' => ''])->assertSessionHasNoErrors();
+        self::assertSame(Conformity::Inconclusive, $this->alcohol(), 'nobody knows how far it may be off');
+
+        $this->names([...$source, 'is_named' => '0', 'reason' => 'the accreditation has run out'])->assertSessionHasNoErrors();
+        $this->wait(60);
+        $this->tells('WW-0001', $told)->assertSessionHasNoErrors();
+        self::assertSame(Conformity::Inconclusive, $this->alcohol());
+        $this->get('/sources')->assertSee('alcohol, taken back');
+    }
+
+    public function test_what_a_hydrometer_shows_is_told_at_20_degrees_and_as_it_was_shown(): void
+    {
+        $told = ['of' => 'relative-density|20/20', 'values' => '1,048; 1,048', 'hydrometer_c' => '26', 'stage' => 'underway', 'measured_by' => 'Oda', 'measured_with' => 'hydrometer'];
+        $this->tells('WW-0001', [...$told, 'hydrometer_c' => '45'])->assertSessionHasErrors(['hydrometer_c' => 'A hydrometer is read between 10 and 30 °C. Bring the sample nearer to 20 °C and read it again.']);
+        $this->tells('WW-0001', [...$told, 'of' => 'alcohol|at 20 °C', 'values' => '12'])->assertSessionHasErrors('hydrometer_c');
+        $this->tells('WW-0001', $told)->assertSessionHasNoErrors();
+
+        $measurement = Measurement::query()->sole();
+        self::assertEqualsWithDelta(1.0495, $measurement->replicates->firstOrFail()->value, 0.00005);
+        $this->get("/readings/$measurement->id")->assertSee('hydrometer, read 1.048; 1.048 at 26 °C');
+    }
+
+    public function test_another_quantity_is_corrected_by_an_entry_with_a_reason_and_the_first_stays(): void
+    {
+        $told = ['of' => 'alcohol|at 20 °C', 'values' => '21,4', 'stage' => 'finished', 'measured_by' => 'us', 'measured_with' => 'distillation', 'drawn_at' => '2026-11-25T09:40', 'measured_at' => '2026-11-25T09:50'];
+        $this->tells('WW-0001', $told)->assertSessionHasNoErrors();
+        $first = Measurement::query()->sole();
+        $this->get("/readings/$first->id/correction")->assertRedirect("/measure/{$this->batch('WW-0001')->id}/other?corrects=$first->id");
+        $this->get("/measure/{$this->batch('WW-0001')->id}/other?corrects=$first->id")->assertOk()->assertSee('value="21.4"', false)->assertSee('stays on record');
+
+        $this->tells('WW-0001', [...$told, 'values' => '12,4', 'corrects' => $first->id])->assertSessionHasErrors(['reason' => 'Write why the reading is corrected.']);
+        $this->tells('WW-0001', [...$told, 'values' => '12,4', 'corrects' => $first->id, 'reason' => 'digits were swapped'])->assertSessionHasNoErrors();
+
+        $second = Measurement::query()->orderByDesc('id')->firstOrFail();
+        self::assertSame([$first->id, $first->occasion_id, 12.4], [$second->supersedes_id, $second->occasion_id, $second->replicates->firstOrFail()->value]);
+        self::assertSame(12.4, (float) LimitOutcome::query()->where('name', 'Legal, finished: alcohol')->orderByDesc('id')->firstOrFail()->value);
+        $this->get("/readings/$first->id")->assertSee('This entry was corrected.');
+        $this->tells('WW-0001', [...$told, 'corrects' => $first->id, 'reason' => 'again'])->assertSessionHasErrors('reason');
+
+        $this->flushSession();
+        $this->actingAs($this->people['second'])->get("/measure/{$this->batch('WW-0001')->id}/other?corrects=$second->id")->assertForbidden();
+        $this->tells('WW-0001', [...$told, 'corrects' => $second->id, 'reason' => 'not mine'])->assertSessionHasErrors('reason');
+        self::assertSame(2, Measurement::query()->count());
+        self::assertNull(LedgerCheck::run()['difference']);
+    }
+
     public function test_brine_and_pieces_are_one_occasion_and_agree_before_equilibrium_is_proven(): void
     {
         foreach ([[3.9, 4.3], [3.9, 3.94], [3.9, 3.93]] as $day => [$brine, $solids]) {
@@ -106,6 +165,21 @@ final class OtherTest extends BenchTestCase
         $this->tells('WW-0001', ['of' => 'alcohol|at 20 °C', 'values' => '12', 'stage' => 'finished', 'measured_by' => 'us', 'measured_with' => 'hydrometer', ...$typed])->assertSessionHasErrors($field);
 
         self::assertSame(0, Measurement::query()->count());
+    }
+
+    /** @param array<string, string> $source */
+    private function names(array $source): TestResponse
+    {
+        $this->actingAs($this->people['lead']);
+        $response = $this->post('/sources', [...$source, 'form' => self::formId()]);
+        $this->actingAs($this->people['checker']);
+
+        return $response;
+    }
+
+    private function alcohol(): Conformity
+    {
+        return LimitOutcome::query()->where('name', 'Legal, finished: alcohol')->orderByDesc('id')->firstOrFail()->outcome;
     }
 
     private function outcome(): Conformity

@@ -145,8 +145,25 @@ final class TitrationTest extends BenchTestCase
         [$byEye, $volatile] = Measurement::query()->with('replicates')->orderBy('id')->get()->all();
         self::assertSame(['by-eye per L', '8.2 per L'], [$byEye->basis, $volatile->basis]);
         self::assertEqualsWithDelta(0.009 * 60.052, $volatile->replicates[0]->value, 0.02);
-        $this->get("/readings/$volatile->id")->assertSee('as acetic')->assertDontSee('Correct this reading');
-        $this->get("/readings/$volatile->id/correction")->assertForbidden();
+        $this->get("/readings/$volatile->id")->assertSee('as acetic')->assertSee('Correct this reading');
+    }
+
+    public function test_a_titration_is_corrected_with_its_curve_before_one_and_rests_on_what_it_rested_on(): void
+    {
+        $this->strong();
+        $this->calibrateHigh();
+        $wine = new AcidSolution(['tartaric' => 0.03], 0.01);
+        $this->titrate('8.2', [$this->curve($wine, 0.05)])->assertSessionHasNoErrors();
+        $first = Measurement::query()->sole();
+        $this->get("/readings/$first->id/correction")->assertRedirect("/measure/{$this->batch('WW-0001')->id}/titration?corrects=$first->id");
+        $this->get("/measure/{$this->batch('WW-0001')->id}/titration?corrects=$first->id")->assertOk()->assertSee("0; 2.", false)->assertSee('stays on record');
+
+        $this->calibrateHigh();
+        $this->titrate('8.2', [$this->curve($wine, 0.05)], ['portions' => [['sample' => '20', 'curve' => $this->curve($wine, 0.05)]], 'corrects' => (string) $first->id, 'reason' => 'it was a pipette of 20 mL', 'drawn_at' => $first->sample->drawn_at->setTimezone('Europe/London')->format('Y-m-d\TH:i:s')])->assertSessionHasNoErrors();
+
+        $second = Measurement::query()->orderByDesc('id')->firstOrFail();
+        self::assertSame([$first->id, $first->calibration_id], [$second->supersedes_id, $second->calibration_id]);
+        self::assertEqualsWithDelta($first->replicates->firstOrFail()->value / 2, $second->replicates->firstOrFail()->value, 1e-6);
     }
 
     private function standardise(string $runs): TestResponse

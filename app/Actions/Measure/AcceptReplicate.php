@@ -6,6 +6,7 @@ namespace Rheacid\Actions\Measure;
 
 use Rheacid\Actions\KeepTrace;
 use Rheacid\Bench\ReadingSource;
+use Rheacid\Core\Measuring\MethodRules;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Person;
 use Rheacid\Models\Replicate;
@@ -18,8 +19,6 @@ use Rheacid\SiteClock;
 /** Keeps one portion as it was read, at once. Nothing measured is thrown away. */
 final class AcceptReplicate
 {
-    public const MOST = 5;
-
     /**
      * @param string|null $reason why a reading is taken that has not settled
      *
@@ -30,8 +29,8 @@ final class AcceptReplicate
         return Recording::once($by, $form, 'accept a replicate', Replicate::class, static function (Entry $entry) use ($by, $draft, $source, $reason): Replicate {
             $draft = self::held(MeasurementDraft::query()->lockForUpdate()->findOrFail($draft->id), $by);
             $position = $draft->replicates()->count() + 1;
-            if ($position > self::MOST) {
-                throw Refused::because(sprintf('At most %d portions are read of one sample. Record the reading, or draw a fresh sample.', self::MOST), 'reason');
+            if ($position > MethodRules::MOST) {
+                throw Refused::because(sprintf('At most %d portions are read of one sample. Record the reading, or draw a fresh sample.', MethodRules::MOST), 'reason');
             }
             $response = $draft->calibration->calibrationFunction();
             $seen = $source->observe($draft->calibration->fitted(), $draft->windowS());

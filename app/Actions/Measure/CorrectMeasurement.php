@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Measure;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use Rheacid\Bench\Source;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Limits\Stage;
-use Rheacid\Measure\DecisionCause;
+use Rheacid\Measure\Correction;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\Person;
@@ -20,12 +19,11 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Rights\Rights;
 
 /** Corrects a measurement by a new one that supersedes it: who, when, why. The first one stays as it was. */
 final readonly class CorrectMeasurement
 {
-    public function __construct(private KeepDecision $keep) {}
+    public function __construct(private Supersede $supersede) {}
 
     /**
      * @param array<int, array{signal: Signal, celsius: float}> $values by position, as the meter and thermometer showed them
@@ -35,8 +33,7 @@ final readonly class CorrectMeasurement
     public function __invoke(Person $by, IdempotencyKey $form, Measurement $measurement, Stage $stage, string $place, CarbonImmutable $drawnAt, array $values, ?string $reason): Measurement
     {
         return Recording::once($by, $form, 'correct a measurement', Measurement::class, function (Entry $entry) use ($by, $measurement, $stage, $place, $drawnAt, $values, $reason): Measurement {
-            $measurement = Measurement::query()->lockForUpdate()->findOrFail($measurement->id);
-            self::ensureAllowed($by, $measurement, $reason);
+            $measurement = Supersede::ensure($by, new Correction($measurement, $reason));
             $before = $measurement->occasion;
             DrawSample::ensureAmidst($before->batch, $drawnAt, $entry->at);
             $isMoved = $stage !== $before->stage || !$drawnAt->equalTo($measurement->sample->drawn_at);
@@ -59,36 +56,10 @@ final readonly class CorrectMeasurement
                 'supersedes_id' => $measurement->id,
                 'reason' => $reason,
             ]));
-            $this->judge($entry, $before, $occasion);
+            $this->supersede->judge($entry, $before, $occasion);
 
             return $corrected;
         });
-    }
-
-    private function judge(Entry $entry, Occasion $before, Occasion $occasion): void
-    {
-        if ($before->is($occasion)) {
-            ($this->keep)($entry, $occasion, DecisionCause::Corrected);
-        } elseif ($before->measurements()->exists()) {
-            ($this->keep)($entry, $before, DecisionCause::Corrected);
-            ($this->keep)($entry, $occasion, DecisionCause::Corrected);
-        } else {
-            // Nothing is left of the first occasion, so its decision stands no longer.
-            ($this->keep)($entry, $occasion, DecisionCause::Corrected, $before->decision);
-        }
-    }
-
-    private static function ensureAllowed(Person $by, Measurement $measurement, ?string $reason): void
-    {
-        $why = match (true) {
-            !Gate::forUser($by)->allows(Rights::CORRECT, $measurement) => 'A checker corrects own readings only; ask the lead.',
-            $measurement->successor !== null => 'This reading has been corrected already. Open the newer one and correct that.',
-            $reason === null => 'Write why the reading is corrected.',
-            default => null,
-        };
-        if ($why !== null) {
-            throw Refused::because($why, 'reason');
-        }
     }
 
     /**

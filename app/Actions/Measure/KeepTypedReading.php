@@ -40,9 +40,11 @@ final readonly class KeepTypedReading
         $rules = $batch->product->method->rules($occasion->stage);
         $values = array_column($told, 'ph');
         if (!$rules->areComplete($values)) {
-            throw Refused::because(count($values) < $rules->portions
-                ? sprintf('%d portions are needed, %d are typed.', $rules->needed($values), count($values))
-                : sprintf('%d portions are needed: those typed differ by %.2f pH, and %s is what the method allows. Read another portion of the same sample.', $rules->needed($values), max($values) - min($values), $rules->agreeWithinPh), 'readings');
+            throw Refused::because(match (true) {
+                count($values) < $rules->portions => sprintf('%d portions are needed, %d are typed.', $rules->needed($values), count($values)),
+                $rules->degasses => sprintf('Gas is still in it: the last two differ by %.2f pH, and two in a row have to agree within %s. Degas once more, and read another portion.', abs($values[count($values) - 1] - $values[count($values) - 2]), $rules->agreeWithinPh),
+                default => sprintf('%d portions are needed: those typed differ by %.2f pH, and %s is what the method allows. Read another portion of the same sample.', $rules->needed($values), max($values) - min($values), $rules->agreeWithinPh),
+            }, 'readings');
         }
         $series = (string) Str::uuid();
         foreach ($signals as $i => $signal) {

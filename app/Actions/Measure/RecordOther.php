@@ -7,6 +7,7 @@ namespace Rheacid\Actions\Measure;
 use Illuminate\Support\Str;
 use Rheacid\Batches\Life;
 use Rheacid\Bench\Source;
+use Rheacid\Measure\Correction;
 use Rheacid\Measure\DecisionCause;
 use Rheacid\Measure\OtherValue;
 use Rheacid\Models\Batch;
@@ -23,15 +24,18 @@ use Rheacid\Shelf\Thermometers;
 /** Keeps a quantity that no electrode reads: a temperature by a thermometer of the shelf, anything else from elsewhere. */
 final class RecordOther
 {
-    public function __construct(private KeepDecision $keep) {}
+    public function __construct(private KeepDecision $keep, private Supersede $supersede) {}
 
     /** @throws Refused */
-    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, OtherValue $told): Measurement
+    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, OtherValue $told, ?Correction $correction = null): Measurement
     {
-        return Recording::once($by, $form, 'record another quantity', Measurement::class, function (Entry $entry) use ($by, $batch, $told): Measurement {
+        return Recording::once($by, $form, 'record another quantity', Measurement::class, function (Entry $entry) use ($by, $batch, $told, $correction): Measurement {
             Life::ensure($batch, null);
             $check = $told->thermometer === null ? null : Thermometers::checkFor($told->thermometer, max($told->values)) ?? throw Refused::because('This thermometer was never checked. Verify it first.', 'thermometer');
-            [$occasion, $sample] = DrawSample::of($entry, $batch, $told->drawn);
+            if ($correction !== null) {
+                Supersede::ensure($by, $correction);
+            }
+            [$occasion, $sample] = DrawSample::of($entry, $batch, $correction === null ? $told->drawn : $told->drawn->with($correction->joins($told->drawn)));
             $isJoining = $occasion->measurements()->exists();
             $series = (string) Str::uuid();
             foreach ($told->values as $i => $value) {
@@ -60,11 +64,17 @@ final class RecordOther
                 'observed_at' => $told->measuredAt,
                 'entered_at' => $entry->at,
                 'person_id' => $by->id,
+                'supersedes_id' => $correction?->of->id,
+                'reason' => $correction?->reason,
             ]));
             if ($told->measuredBy !== null) {
                 $entry->add(new ExternalValue(['measurement_id' => $measurement->id, 'measured_by' => $told->measuredBy, 'measured_with' => (string) $told->measuredWith, 'certificate' => $told->certificate, 'measured_at' => $told->measuredAt]));
             }
-            ($this->keep)($entry, $occasion, $isJoining ? DecisionCause::Joined : DecisionCause::Recorded);
+            if ($correction !== null) {
+                $this->supersede->judge($entry, $correction->of->occasion, $occasion);
+            } else {
+                ($this->keep)($entry, $occasion, $isJoining ? DecisionCause::Joined : DecisionCause::Recorded);
+            }
 
             return $measurement;
         });

@@ -7,6 +7,7 @@ namespace Rheacid\Actions\Measure;
 use Illuminate\Support\Str;
 use Rheacid\Batches\Life;
 use Rheacid\Bench\Source;
+use Rheacid\Measure\Correction;
 use Rheacid\Measure\DecisionCause;
 use Rheacid\Measure\TitrationTold;
 use Rheacid\Models\Batch;
@@ -22,18 +23,22 @@ use Rheacid\Records\Refused;
 /** Keeps an acidity by titration, with the curve of each portion and what it rests on. */
 final class RecordTitration
 {
-    public function __construct(private KeepDecision $keep) {}
+    public function __construct(private KeepDecision $keep, private Supersede $supersede) {}
 
     /** @throws Refused */
-    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, TitrationTold $told): Measurement
+    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, TitrationTold $told, ?Correction $correction = null): Measurement
     {
-        return Recording::once($by, $form, 'record a titration', Measurement::class, function (Entry $entry) use ($by, $batch, $told): Measurement {
+        return Recording::once($by, $form, 'record a titration', Measurement::class, function (Entry $entry) use ($by, $batch, $told, $correction): Measurement {
             Life::ensure($batch, null);
-            $calibration = $told->pair?->newestCalibration;
+            // Corrected afterwards, it rests on what it rested on.
+            $calibration = $correction !== null && $correction->of->pair_id === $told->pair?->id ? $correction->of->calibration : $told->pair?->newestCalibration;
             if ($told->pair !== null && $calibration === null) {
                 throw Refused::because('This pair was never calibrated. Calibrate it first, with a buffer above the endpoint.', 'pair');
             }
-            [$occasion, $sample] = DrawSample::of($entry, $batch, $told->drawn);
+            if ($correction !== null) {
+                Supersede::ensure($by, $correction);
+            }
+            [$occasion, $sample] = DrawSample::of($entry, $batch, $correction === null ? $told->drawn : $told->drawn->with($correction->joins($told->drawn)));
             $isJoining = $occasion->measurements()->exists();
             $series = (string) Str::uuid();
             $titrations = $told->titrations();
@@ -50,9 +55,11 @@ final class RecordTitration
                 'method_id' => $batch->product->method_id,
                 'pair_id' => $told->pair?->id,
                 'calibration_id' => $calibration?->id,
-                'observed_at' => $entry->at,
+                'observed_at' => $correction?->of->observed_at ?? $entry->at,
                 'entered_at' => $entry->at,
                 'person_id' => $by->id,
+                'supersedes_id' => $correction?->of->id,
+                'reason' => $correction?->reason,
             ]));
             $first = $told->portions[0];
             $entry->add(new Titration([
@@ -68,7 +75,11 @@ final class RecordTitration
                 'acid' => $told->acid->value,
                 'curve' => array_map(static fn(array $portion, \Rheacid\Core\Acidity\Titration $one): array => ['sample' => $portion['sample'], 'ml' => $portion['endpoint']->ml, 'ph' => $portion['endpoint']->ph, 'meq' => $one->meq, 'coarse' => $portion['endpoint']->isCoarse, 'curve' => $portion['curve']], $told->portions, $titrations),
             ]));
-            ($this->keep)($entry, $occasion, $isJoining ? DecisionCause::Joined : DecisionCause::Recorded);
+            if ($correction !== null) {
+                $this->supersede->judge($entry, $correction->of->occasion, $occasion);
+            } else {
+                ($this->keep)($entry, $occasion, $isJoining ? DecisionCause::Joined : DecisionCause::Recorded);
+            }
 
             return $measurement;
         });

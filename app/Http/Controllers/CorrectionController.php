@@ -8,6 +8,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Gate;
 use Rheacid\Actions\Measure\CorrectMeasurement;
+use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Http\Bench;
 use Rheacid\Http\Requests\CorrectionRequest;
 use Rheacid\Models\Measurement;
@@ -17,11 +18,17 @@ use Rheacid\Rights\Rights;
 /** Correcting a measurement: a new entry that supersedes it. */
 final class CorrectionController
 {
-    public function create(Measurement $measurement): View
+    public function create(Measurement $measurement): View|RedirectResponse
     {
         Gate::authorize(Rights::CORRECT, $measurement);
 
-        return view('measure.correction', ['measurement' => $measurement]);
+        $route = match (true) {
+            $measurement->measurand === Measurand::Ph => null,
+            $measurement->titration !== null => 'titrations.create',
+            default => 'others.create',
+        };
+
+        return $route === null ? view('measure.correction', ['measurement' => $measurement]) : redirect()->route($route, [$measurement->occasion->batch_id, 'corrects' => $measurement->id]);
     }
 
     public function store(CorrectionRequest $request, Measurement $measurement, CorrectMeasurement $correct): RedirectResponse

@@ -10,6 +10,7 @@ use Illuminate\Http\Request;
 use Rheacid\Actions\Measure\RecordOther;
 use Rheacid\Http\Bench;
 use Rheacid\Http\Requests\OtherRequest;
+use Rheacid\Http\SampleFields;
 use Rheacid\Models\Batch;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\View\OtherScreen;
@@ -19,12 +20,12 @@ final class OtherController
 {
     public function create(Request $request, Batch $batch): View
     {
-        return view('measure.other', ['screen' => OtherScreen::of($batch, $request->query('of'))]);
+        return view('measure.other', ['screen' => OtherScreen::of($batch, $request->query('of'), SampleFields::corrected($request, $batch))]);
     }
 
     public function store(OtherRequest $request, Batch $batch, RecordOther $record): RedirectResponse
     {
-        $measurement = $record(Bench::person($request), IdempotencyKey::from($request), $batch, $request->told());
+        $measurement = $record(Bench::person($request), IdempotencyKey::from($request), $batch, $request->told(), SampleFields::correction($request, $batch));
 
         return redirect()->route('readings.show', $measurement)->with('done', "Recorded on $batch->code.");
     }

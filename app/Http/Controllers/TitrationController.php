@@ -14,6 +14,7 @@ use Rheacid\Calculators\Typed;
 use Rheacid\Core\Acidity\BlankTakesAll;
 use Rheacid\Http\Bench;
 use Rheacid\Http\Requests\TitrationRequest;
+use Rheacid\Http\SampleFields;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Lot;
 use Rheacid\Records\IdempotencyKey;
@@ -23,15 +24,15 @@ use Rheacid\View\TitrationScreen;
 /** Acidity by titration, and the strength of the titrant. */
 final class TitrationController
 {
-    public function create(Batch $batch): View
+    public function create(Request $request, Batch $batch): View
     {
-        return view('measure.titration', ['screen' => TitrationScreen::of($batch)]);
+        return view('measure.titration', ['screen' => TitrationScreen::of($batch, SampleFields::corrected($request, $batch))]);
     }
 
     public function store(TitrationRequest $request, Batch $batch, RecordTitration $record): RedirectResponse
     {
         try {
-            $measurement = $record(Bench::person($request), IdempotencyKey::from($request), $batch, $request->told());
+            $measurement = $record(Bench::person($request), IdempotencyKey::from($request), $batch, $request->told(), SampleFields::correction($request, $batch));
         } catch (BlankTakesAll $failure) {
             throw Refused::because($failure->getMessage(), 'blank_ml');
         }

@@ -9,8 +9,12 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Rheacid\Core\Failure;
 use Rheacid\Core\Measurands\Basis;
+use Rheacid\Core\Measurands\Hydrometer;
+use Rheacid\Core\Measurands\HydrometerTooFar;
 use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Numbers;
 use Rheacid\Core\Words\Quantity;
+use Rheacid\Http\Measured;
 use Rheacid\Http\SampleFields;
 use Rheacid\Measure\OtherValue;
 use Rheacid\Models\Batch;
@@ -34,11 +38,12 @@ final class OtherRequest extends FormRequest
             'values' => ['required', 'string', 'max:400'],
             'unit' => ['nullable', 'string', 'max:20'],
             'expanded_u' => ['nullable', 'string', 'max:20'],
+            'hydrometer_c' => ['nullable', 'string', new Measured(Quantity::Temperature)],
             ...SampleFields::rules($batch),
             'measured_at' => ['nullable', 'string', 'max:20'],
             'thermometer' => [$isTemperature ? 'required' : 'nullable', 'integer', 'exists:thermometers,id'],
             'measured_by' => [$isTemperature ? 'nullable' : 'required', 'string', 'max:120'],
-            'measured_with' => [$isTemperature ? 'nullable' : 'required', 'string', 'max:120'],
+            'measured_with' => [$isTemperature ? 'nullable' : 'required', 'string', 'max:60'],
             'certificate' => ['nullable', 'string', 'max:120'],
         ];
     }
@@ -75,15 +80,18 @@ final class OtherRequest extends FormRequest
             throw Refused::because('It was measured between the drawing of the sample and now.', 'measured_at');
         }
 
+        $values = $this->values($basis, $unit);
+        $byHydrometer = $this->filled('hydrometer_c');
+
         return new OtherValue(
             $basis,
-            $this->values($basis, $unit),
+            $byHydrometer ? $this->at20($basis->measurand, $values) : $values,
             $isTemperature ? null : $this->expandedU($basis, $unit),
             $drawn,
             $measuredAt,
             $isTemperature ? Instruments::thermometer($this->integer('thermometer')) : null,
             $isTemperature ? null : $this->string('measured_by')->trim()->toString(),
-            $isTemperature ? null : $this->string('measured_with')->trim()->toString(),
+            $isTemperature ? null : $this->string('measured_with')->trim()->toString() . ($byHydrometer ? $this->asShown($values) : ''),
             $this->filled('certificate') ? $this->string('certificate')->trim()->toString() : null,
         );
     }
@@ -110,6 +118,33 @@ final class OtherRequest extends FormRequest
                 throw Refused::because($failure->getMessage(), str_contains($failure::class, 'Unit') ? 'unit' : 'values');
             }
         }, $typed);
+    }
+
+    /**
+     * @param non-empty-list<float> $values as the hydrometer showed them
+     *
+     * @return non-empty-list<float> as it would have at 20 °C
+     *
+     * @throws Refused
+     */
+    private function at20(Measurand $measurand, array $values): array
+    {
+        $celsius = Quantity::Temperature->read($this->string('hydrometer_c')->toString());
+        try {
+            return match ($measurand) {
+                Measurand::RelativeDensity => array_map(static fn(float $shown): float => Hydrometer::relativeDensity($shown, $celsius), $values),
+                Measurand::Brix => array_map(static fn(float $shown): float => Hydrometer::brix($shown, $celsius), $values),
+                default => throw Refused::because('Only a relative density or an extract is read with a hydrometer.', 'hydrometer_c'),
+            };
+        } catch (HydrometerTooFar $failure) {
+            throw Refused::because($failure->getMessage(), 'hydrometer_c');
+        }
+    }
+
+    /** @param non-empty-list<float> $values */
+    private function asShown(array $values): string
+    {
+        return sprintf(', read %s at %s °C', implode('; ', array_map(Numbers::plain(...), $values)), Numbers::plain(Quantity::Temperature->read($this->string('hydrometer_c')->toString())));
     }
 
     /** The width of what is not known, not a value: units change its size only. */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Rheacid\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
-use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Core\Electrode\Signal;
+use Rheacid\Core\Measuring\MethodRules;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Http\Measured;
 use Rheacid\Models\Round;
@@ -18,7 +18,7 @@ final class StopRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'portions' => ['required', 'array', 'max:' . AcceptReplicate::MOST],
+            'portions' => ['required', 'array', 'max:' . MethodRules::MOST],
             'portions.0' => ['required'],
             'portions.*' => ['nullable', 'string', new Measured($this->quantity())],
             'celsius' => ['required', 'string', new Measured(Quantity::Temperature)],

@@ -1,4 +1,4 @@
-@props(['replicates', 'calibration'])
+@props(['replicates', 'calibration', 'meter' => null])
 @php($calibratedAt = $calibration->calibrationFunction()->referenceCelsius())
 <table class="stack">
     <thead><tr><th>Portion</th><th>pH</th><th>Temperature</th><th>Shown</th><th>came to rest</th></tr></thead>
@@ -13,3 +13,6 @@
     @endforeach
     {{ $slot }}
 </table>
+@if ($meter && $first = $replicates->first())
+    <p class="soft">{{ match (true) { $first->mv !== null => 'Compensated here, with the temperature beside each portion', $meter->compensates => 'Compensated by the meter’s own sensor', default => 'Compensated by the temperature that was set on the meter by hand' } }}: 1 °C wrong would cost {{ Rheacid\Core\Numbers::fixed(abs(Rheacid\Core\Electrode\Nernst::compensationError($first->value, (float) $first->celsius, $first->celsius + 1)), 3) }} pH. It corrects the electrode, not the sample.</p>
+@endif

@@ -7,7 +7,8 @@
 <x-house :title="'Measure · ' . $batch->code" room="Measure">
     <p class="what">{{ $batch->product->name }} · batch <b>{{ $batch->code }}</b> · {{ $batch->vessel }} · {{ $occasion->stage->words() }} · {{ $draft->sample->place }}, drawn {{ Rheacid\SiteClock::short($draft->sample->drawn_at) }}</p>
     @unless ($screen->isComplete())
-        <h2>Portion {{ $draft->replicates->count() + 1 }}</h2>
+        <h2>Portion {{ $draft->replicates->count() + 1 }}{{ $rules->degasses ? ($draft->replicates->isEmpty() ? ', degassed' : ', degassed once more') : '' }}</h2>
+        @if ($rules->degasses)<p class="what">Pour it between two cups or swirl it, then read. Again, until two in a row agree within {{ Rheacid\Core\Numbers::plain($rules->agreeWithinPh) }}.</p>@endif
         @if ($screen->live)
             <x-live :live="$screen->live" />
         @endif
@@ -34,11 +35,11 @@
     @endif
     @if ($draft->replicates->isNotEmpty())
         <h2>Portions</h2>
-        <x-replicates :replicates="$draft->replicates" :calibration="$draft->calibration">
+        <x-replicates :replicates="$draft->replicates" :calibration="$draft->calibration" :meter="$draft->pair->meter">
             @if ($screen->isComplete() && $rules->agree($screen->values()))
-                <tr class="ghost"><th>{{ $draft->replicates->count() + 1 }}</th><td colspan="4">not needed: they agree within {{ Rheacid\Core\Numbers::plain($rules->agreeWithinPh) }}</td></tr>
+                <tr class="ghost"><th>{{ $draft->replicates->count() + 1 }}</th><td colspan="4">not needed: {{ $rules->degasses ? 'the last two' : 'they' }} agree within {{ Rheacid\Core\Numbers::plain($rules->agreeWithinPh) }}</td></tr>
             @elseif (!$screen->isComplete() && $draft->replicates->count() >= $rules->portions)
-                <tr class="ghost"><th>{{ $draft->replicates->count() + 1 }}</th><td colspan="4">needed: they differ by more than {{ Rheacid\Core\Numbers::plain($rules->agreeWithinPh) }}</td></tr>
+                <tr class="ghost"><th>{{ $draft->replicates->count() + 1 }}</th><td colspan="4">{{ $rules->degasses ? 'degas once more, then read it again: the last two differ by more than' : 'needed: they differ by more than' }} {{ Rheacid\Core\Numbers::plain($rules->agreeWithinPh) }}</td></tr>
             @endif
         </x-replicates>
     @endif

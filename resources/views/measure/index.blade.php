@@ -15,5 +15,5 @@
     </ul>
     @if (Gate::allows('record') && $plan->batches() !== [])<x-slot:act><a class="do quiet" href="{{ route('rounds.create') }}">Several vats: set out on a round</a></x-slot>
     @endif
-    <x-slot:evidence><h2>How it is measured</h2><p><a href="{{ route('methods') }}">Methods for each kind of sample</a></p><p><a href="{{ route('calculators') }}">Sums: doses, blends, brines, solutions</a></p></x-slot>
+    <x-slot:evidence><h2>How it is measured</h2><p><a href="{{ route('methods') }}">Methods for each kind of sample</a></p><p><a href="{{ route('calculators') }}">Sums: doses, blends, brines, solutions</a></p><p><a href="{{ route('repeatability') }}">Blind duplicates</a></p><p><a href="{{ route('sources') }}">Values from elsewhere: who is believed</a></p></x-slot>
 </x-house>

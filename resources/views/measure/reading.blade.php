@@ -23,7 +23,7 @@
     @endif
     <h2>Portions{{ $reading->measurand === Rheacid\Core\Measurands\Measurand::Ph ? '' : ' of ' . $reading->measurand->on((string) $reading->basis)->words() }}</h2>
     @if ($reading->calibration && $reading->titration === null)
-        <x-replicates :replicates="$reading->replicates" :calibration="$reading->calibration" />
+        <x-replicates :replicates="$reading->replicates" :calibration="$reading->calibration" :meter="$reading->pair->meter" />
     @else
         <table class="stack">@foreach ($reading->replicates as $replicate)<tr><td>{{ $replicate->position }}</td><td class="num">{{ Numbers::fixed($replicate->value, $reading->measurand->decimals()) }} {{ $reading->unit }}</td><td>{{ $reading->titration ? 'as ' . ($reading->measurand === Rheacid\Core\Measurands\Measurand::VolatileAcidity ? 'acetic' : 'tartaric') . ' ' : '' }}{{ $replicate->shown_c === null ? '' : 'shown ' . Numbers::plain($replicate->shown_c) . ' °C' }}{{ $replicate->expanded_u === null ? '' : '± ' . Numbers::fixed($replicate->expanded_u, $reading->measurand->decimals() + 1) }}</td></tr>@endforeach</table>
         @foreach ($screen->curves as $i => $curve)@if (count($screen->curves) > 1)<h2>Portion {{ $i + 1 }}</h2>@endif<x-titration :figure="$curve" />@endforeach

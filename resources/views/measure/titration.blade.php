@@ -4,28 +4,34 @@
     <p class="what">{{ $batch->product->name }} · batch <a href="{{ route('batches.show', $batch) }}"><b>{{ $batch->code }}</b></a> · {{ $batch->vessel }}</p>
     @if ($screen->titrants->isEmpty())<p class="verdict answer"><x-state is="care">No titrant.</x-state> <span>None on the shelf was standardised. <b><a href="{{ route('ready') }}">Put its bottle on the shelf, and standardise it on its page.</a></b></span></p>@endif
     @if (Gate::allows('record'))
+    @php($was = $screen->corrects)
+    @php($titrated = $was?->titration)
+    @php($portions = $titrated?->portions() ?? [])
+    @php($per = $was === null ? null : substr((string) strrchr((string) $was->basis, ' '), 1))
+    @if ($was)<p class="what">The entry of {{ Rheacid\SiteClock::full($was->observed_at) }} stays on record; this one takes its place, with your name and reason.</p>@endif
     <form id="titration" method="post" action="{{ route('titrations.store', $batch) }}" data-keep>
         <x-form-id />
+        @if ($was)<input type="hidden" name="corrects" value="{{ $was->id }}">@endif
         <div class="fields">
-            <x-field name="endpoint" label="To"><select class="form-select" id="f-endpoint" name="endpoint">@foreach (TitrationRequest::ENDPOINTS as $code => $words)<option value="{{ $code }}" @selected((string) old('endpoint', '8.2') === (string) $code)>{{ $words }}</option>@endforeach</select></x-field>
-            <x-field name="of" label="What"><select class="form-select" id="f-of" name="of"><option value="titratable-acidity" @selected(old('of') === 'titratable-acidity')>titratable acidity</option><option value="volatile-acidity" @selected(old('of') === 'volatile-acidity')>volatile acidity, on the distillate</option></select></x-field>
-            <x-field name="per" label="Sample in"><select class="form-select" id="f-per" name="per"><option value="L" @selected(old('per') === 'L')>mL: per litre</option><option value="kg" @selected(old('per') === 'kg')>g: per kilogram</option><option value="water-phase" @selected(old('per') === 'water-phase')>g of water phase</option></select></x-field>
-            <x-field name="acid" label="Said as"><select class="form-select" id="f-acid" name="acid">@foreach (Rheacid\Core\Acidity\Acid::cases() as $acid)<option value="{{ $acid->value }}" @selected(old('acid') === $acid->value)>{{ $acid->value }} acid</option>@endforeach</select></x-field>
-            <x-field name="titrant" label="Titrant"><select class="form-select" id="f-titrant" name="titrant">@foreach ($screen->titrants as $one)<option value="{{ $one->id }}" @selected((int) old('titrant') === $one->id)>{{ $one->lot->code }} · {{ Rheacid\Core\Numbers::fixed($one->normality, 4) }} N · {{ Rheacid\SiteClock::short($one->at) }}</option>@endforeach</select></x-field>
-            <x-field name="pair" label="pH read with"><select class="form-select" id="f-pair" name="pair"><option value="">none: by eye</option>@foreach ($screen->pairs as $pair)<option value="{{ $pair->id }}" @selected((int) old('pair', $screen->pairs[0]->id ?? 0) === $pair->id)>{{ $pair->code }} on {{ $pair->name }} · {{ Rheacid\Shelf\Readiness::words($pair->status()) }}</option>@endforeach</select></x-field>
+            <x-field name="endpoint" label="To"><select class="form-select" id="f-endpoint" name="endpoint">@foreach (TitrationRequest::ENDPOINTS as $code => $words)<option value="{{ $code }}" @selected((string) old('endpoint', $titrated->endpoint ?? '8.2') === (string) $code)>{{ $words }}</option>@endforeach</select></x-field>
+            <x-field name="of" label="What"><select class="form-select" id="f-of" name="of"><option value="titratable-acidity" @selected(old('of') === 'titratable-acidity')>titratable acidity</option><option value="volatile-acidity" @selected(old('of', $was?->measurand->value) === 'volatile-acidity')>volatile acidity, on the distillate</option></select></x-field>
+            <x-field name="per" label="Sample in"><select class="form-select" id="f-per" name="per"><option value="L" @selected(old('per') === 'L')>mL: per litre</option><option value="kg" @selected(old('per', $per) === 'kg')>g: per kilogram</option><option value="water-phase" @selected(old('per', $per) === 'water-phase')>g of water phase</option></select></x-field>
+            <x-field name="acid" label="Said as"><select class="form-select" id="f-acid" name="acid">@foreach (Rheacid\Core\Acidity\Acid::cases() as $acid)<option value="{{ $acid->value }}" @selected(old('acid', $titrated?->acid) === $acid->value)>{{ $acid->value }} acid</option>@endforeach</select></x-field>
+            <x-field name="titrant" label="Titrant"><select class="form-select" id="f-titrant" name="titrant">@foreach ($screen->titrants as $one)<option value="{{ $one->id }}" @selected((int) old('titrant', $titrated?->titrant_standardisation_id) === $one->id)>{{ $one->lot->code }} · {{ Rheacid\Core\Numbers::fixed($one->normality, 4) }} N · {{ Rheacid\SiteClock::short($one->at) }}</option>@endforeach</select></x-field>
+            <x-field name="pair" label="pH read with"><select class="form-select" id="f-pair" name="pair"><option value="">none: by eye</option>@foreach ($screen->pairs as $pair)<option value="{{ $pair->id }}" @selected((int) old('pair', $was ? $was->pair_id : ($screen->pairs[0]->id ?? 0)) === $pair->id)>{{ $pair->code }} on {{ $pair->name }} · {{ Rheacid\Shelf\Readiness::words($pair->status()) }}</option>@endforeach</select></x-field>
         </div>
         @foreach (range(0, TitrationRequest::PORTIONS - 1) as $i)
             <h2>Portion {{ $i + 1 }}{{ $i === 2 ? ', where the first two differ' : '' }}</h2>
             <div class="fields">
-                <x-field :name="'portions[' . $i . '][sample]'" label="Sample, mL or g" inputmode="decimal" />
-                <x-field :name="'portions[' . $i . '][curve]'" label="Curve" class="wide" help="mL and pH, one point a line, like 6,2; 7,95 · by eye: the one volume"><textarea class="form-control" id="f-portions-{{ $i }}-curve" name="portions[{{ $i }}][curve]" rows="{{ $i === 0 ? 8 : 4 }}" aria-describedby="f-portions-{{ $i }}-curve-help" @error("portions.$i.curve") aria-invalid="true" @enderror>{{ is_string(old("portions.$i.curve")) ? old("portions.$i.curve") : '' }}</textarea></x-field>
+                <x-field :name="'portions[' . $i . '][sample]'" label="Sample, mL or g" :value="isset($portions[$i]) ? Rheacid\Core\Numbers::plain($portions[$i]['sample']) : null" inputmode="decimal" />
+                <x-field :name="'portions[' . $i . '][curve]'" label="Curve" class="wide" help="mL and pH, one point a line, like 6,2; 7,95 · by eye: the one volume"><textarea class="form-control" id="f-portions-{{ $i }}-curve" name="portions[{{ $i }}][curve]" rows="{{ $i === 0 ? 8 : 4 }}" aria-describedby="f-portions-{{ $i }}-curve-help" @error("portions.$i.curve") aria-invalid="true" @enderror>{{ is_string(old("portions.$i.curve")) ? old("portions.$i.curve") : $screen->typed($i) }}</textarea></x-field>
             </div>
         @endforeach
-        <details class="plan"><summary>Blank 0 mL · burette to 0.05 mL</summary><div class="fields apart"><x-field name="blank_ml" label="Blank, mL" inputmode="decimal" /><x-field name="digit_ml" label="Last digit of the burette, mL" inputmode="decimal" /></div></details>
+        <details class="plan"><summary>Blank 0 mL · burette to 0.05 mL</summary><div class="fields apart"><x-field name="blank_ml" label="Blank, mL" :value="$titrated?->blank_ml" inputmode="decimal" /><x-field name="digit_ml" label="Last digit of the burette, mL" :value="$titrated?->burette_digit_ml" inputmode="decimal" /></div></details>
         <h2>The sample</h2>
         <div class="fields">
-            <x-sample :batch="$batch" />
-            <x-together :occasions="$screen->together" />
+            <x-sample :batch="$batch" :stage="$was?->occasion->stage->value ?? 'underway'" :place="$was?->sample->place" :at="$was?->sample->drawn_at" />
+            @if ($was)<x-field name="reason" label="Why it is corrected" class="wide" maxlength="400" />@else<x-together :occasions="$screen->together" />@endif
         </div>
     </form>
     <x-slot:act><a href="{{ route('batches.show', $batch) }}">To batch {{ $batch->code }}</a><button class="do" form="titration" data-primary>Record it <kbd>Enter</kbd></button></x-slot>
