@@ -138,6 +138,7 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('measure/{batch}/late', [LateController::class, 'create'])->name('late.create');
     Route::get('measure/{batch}/other', [OtherController::class, 'create'])->name('others.create');
     Route::get('measure/{batch}/titration', [TitrationController::class, 'create'])->name('titrations.create');
+    Route::get('measure/{batch}/burette', [TitrationController::class, 'live'])->name('burettes.live');
     Route::get('drafts/{draft}', [MeasurementDraftController::class, 'show'])->name('drafts.show');
     Route::get('drafts/{draft}/live', [MeasurementDraftController::class, 'live'])->name('drafts.live');
 
@@ -217,6 +218,8 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
         Route::post('measure/{batch}/titration', [TitrationController::class, 'store'])->name('titrations.store');
         Route::post('lots/{lot}/strength', [TitrationController::class, 'standardise'])->name('lots.standardise');
         Route::post('measure/{batch}/drafts', [MeasureController::class, 'store'])->name('drafts.store');
+        Route::post('drafts/{draft}/treatment', [MeasurementDraftController::class, 'treat'])->name('drafts.treat');
+        Route::post('measure/{batch}/burette', [TitrationController::class, 'burette'])->name('burettes.open');
         Route::post('drafts/{draft}/immersions', [MeasurementDraftController::class, 'immerse'])->name('drafts.immerse');
         Route::post('drafts/{draft}/replicates', [MeasurementDraftController::class, 'accept'])->name('drafts.accept');
         Route::post('drafts/{draft}/reading', [MeasurementController::class, 'store'])->name('readings.store');

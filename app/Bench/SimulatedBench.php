@@ -12,13 +12,18 @@ use Rheacid\Board\Lines;
 use Rheacid\Board\Part;
 use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Electrode\Conductivity;
+use Rheacid\Core\Electrode\Signal;
+use Rheacid\Core\Measuring\Matrix;
 use Rheacid\Core\Settling\Trace;
 use Rheacid\Core\Simulation\BathKind;
 use Rheacid\Core\Simulation\ElectrodeCondition;
+use Rheacid\Core\Simulation\Noise;
 use Rheacid\Core\Simulation\Scene;
 use Rheacid\Core\Simulation\SimulatedBath;
+use Rheacid\Core\Simulation\SimulatedBurette;
 use Rheacid\Core\Simulation\SimulatedCell;
 use Rheacid\Core\Simulation\SimulatedImmersion;
+use Rheacid\Core\Simulation\SimulatedSample;
 use Rheacid\Core\Solutions\SolutionKind;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Electrode;
@@ -26,6 +31,7 @@ use Rheacid\Models\Lot;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Meter;
 use Rheacid\Models\Pair;
+use Rheacid\Models\Person;
 use Rheacid\Models\Thermometer;
 
 /** The simulated bench: the only reader of the truth about its electrodes and cups. */
@@ -38,6 +44,10 @@ final class SimulatedBench
 
     /** What a standard without a pH of its own is to a pH electrode. */
     private const NO_BUFFER_PH = 5.8;
+    /** Places at which the pieces are drawn, not what is around them. */
+    private const PIECES = ['solids', 'pieces'];
+
+    private const BURETTES = 3;
     private const SAMPLE_S = 180;
     private const RINSE_S = 20;
 
@@ -63,7 +73,7 @@ final class SimulatedBench
     public static function draw(Batch $batch): void
     {
         if (DB::table('bench_cups')->exists()) {
-            DB::table('bench_cups')->insertOrIgnore(['batch_id' => $batch->id, 'ph' => $batch->product->expected_high_ph, 'celsius' => self::ROOM_C]);
+            DB::table('bench_cups')->insertOrIgnore(['batch_id' => $batch->id, 'ph' => $batch->product->expected_high_ph, 'matrix' => $batch->product->method->matrix?->value, 'celsius' => self::ROOM_C]);
         }
     }
 
@@ -126,6 +136,9 @@ final class SimulatedBench
             CarbonImmutable::parse($row->at, 'UTC'),
             (int) $row->speed,
             (float) $row->from_mv,
+            (int) $row->pours,
+            (bool) $row->diluted,
+            in_array($row->place, self::PIECES, true),
         );
     }
 
@@ -248,13 +261,65 @@ final class SimulatedBench
     {
         $cup = DB::table('bench_cups')->where('id', $immersion->cupId)->sole();
 
+        $sample = $cup->matrix === null ? null : self::sample($cup);
+        $condition = $this->condition($immersion->electrodeId);
+
         return new SimulatedImmersion(
-            $this->condition($immersion->electrodeId),
-            $cup->buffer === null ? (float) $cup->ph : Buffer::named($cup->buffer)->phAt((float) $cup->celsius),
+            $sample === null ? $condition : $sample->slows($condition, $immersion->isDiluted),
+            match (true) {
+                $sample !== null => $sample->ph($immersion->pours, $immersion->isPieces),
+                $cup->buffer === null => (float) $cup->ph,
+                default => Buffer::named($cup->buffer)->phAt((float) $cup->celsius),
+            },
             (float) $cup->celsius,
             $immersion->fromMv,
             self::ordinal($immersion),
         );
+    }
+
+    private static function sample(\stdClass $cup): SimulatedSample
+    {
+        return SimulatedSample::of(Matrix::tryFrom((string) $cup->matrix), (float) $cup->ph);
+    }
+
+    /** Whether a burette and a sample of that batch stand on the bench. */
+    public function canTitrate(Batch $batch): bool
+    {
+        return DB::table('bench_cups')->where('batch_id', $batch->id)->exists();
+    }
+
+    /** Opens the simulated burette over a sample of a batch. */
+    public function openBurette(Person $by, Batch $batch, Pair $pair, float $sampleMl, float $normality, int $speed): int
+    {
+        return DB::table('bench_burettes')->insertGetId(['batch_id' => $batch->id, 'pair_id' => $pair->id, 'person_id' => $by->id, 'sample_ml' => $sampleMl, 'normality' => $normality, 'speed' => in_array($speed, self::SPEEDS, true) ? $speed : 1, 'at' => CarbonImmutable::now()->format('Y-m-d H:i:s.v')]);
+    }
+
+    /**
+     * What burette and meter show of runs until now, with the calibration that is in force.
+     *
+     * @param list<int> $ids
+     *
+     * @return list<Burette> in the order in which they were opened
+     */
+    public function burettes(Batch $batch, array $ids): array
+    {
+        $burettes = [];
+        foreach (DB::table('bench_burettes')->where('batch_id', $batch->id)->whereIn('id', $ids)->orderBy('id')->limit(self::BURETTES)->get() as $row) {
+            $pair = Pair::query()->with('newestCalibration.points')->findOrFail((int) $row->pair_id);
+            $function = $pair->newestCalibration?->calibrationFunction();
+            $cup = DB::table('bench_cups')->where('batch_id', $batch->id)->sole();
+            $elapsed = CarbonImmutable::parse((string) $row->at, 'UTC')->diffInMilliseconds(CarbonImmutable::now()) / 1000 * (int) $row->speed;
+            $noise = new Noise((int) $row->id);
+            $condition = $this->condition($pair->electrode_id);
+            $points = [];
+            foreach ((new SimulatedBurette(self::sample($cup)->solution(), (float) $row->sample_ml, (float) $row->normality))->points(max(0.0, $elapsed)) as [$ml, $ph]) {
+                $mv = (new SimulatedImmersion($condition, $ph, (float) $cup->celsius, 0.0, 0))->restMv() + $condition->noiseMv * $noise->next();
+                $points[] = [$ml, $function === null ? round($ph, 2) : round($function->tell(Signal::mv(round($mv, 1)), (float) $cup->celsius)->ph, 2)];
+            }
+            $burettes[] = new Burette((int) $row->id, (float) $row->sample_ml, (int) $row->speed, $points);
+        }
+
+        return $burettes;
     }
 
     /** Counted by electrode, so that the same steps give the same traces in any database. */

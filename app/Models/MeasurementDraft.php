@@ -33,6 +33,8 @@ final class MeasurementDraft extends Model
     protected $casts = [
         'opened_at' => 'datetime',
         'source' => Source::class,
+        'pours' => 'integer',
+        'diluted' => 'boolean',
     ];
 
     /** @return BelongsTo<Sample, $this> */

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Rheacid\View;
 
 use Illuminate\Database\Eloquent\Collection;
+use Rheacid\Bench\Burette;
+use Rheacid\Bench\SimulatedBench;
 use Rheacid\Board\Lines;
 use Rheacid\Board\PairLine;
 use Rheacid\Core\Numbers;
@@ -24,20 +26,43 @@ final readonly class TitrationScreen
      * @param Collection<int, TitrantStandardisation> $titrants
      * @param list<PairLine> $pairs
      * @param Collection<int, Occasion> $together
+     * @param list<Burette> $burettes runs of the simulated burette, one for each portion
+     * @param bool $takes whether they are put into the form
      */
-    private function __construct(public Batch $batch, public Collection $titrants, public array $pairs, public Collection $together, public ?Measurement $corrects) {}
+    private function __construct(public Batch $batch, public Collection $titrants, public array $pairs, public Collection $together, public ?Measurement $corrects, public array $burettes, public bool $takes, public bool $isOnBench) {}
 
-    public static function of(Batch $batch, ?Measurement $corrects): self
+    public static function of(Batch $batch, ?Measurement $corrects, SimulatedBench $bench, mixed $runs, bool $takes): self
     {
         $batch->load('product.method');
         $corrects?->load('sample', 'occasion', 'titration.standardisation');
 
-        return new self($batch, TitrantStandardisation::inForce(self::TITRANTS), Lines::pairs(Measures::Ph), Together::of($batch), $corrects);
+        return new self($batch, TitrantStandardisation::inForce(self::TITRANTS), Lines::pairs(Measures::Ph), Together::of($batch), $corrects, $bench->burettes($batch, self::runs($runs)), $takes, $bench->canTitrate($batch));
     }
 
-    /** The curve of a portion of the entry that is corrected, as it can be typed. */
+    /**
+     * @param mixed $runs as the address names them
+     *
+     * @return list<int>
+     */
+    public static function runs(mixed $runs): array
+    {
+        return is_string($runs) && preg_match('/^\d{1,18}(,\d{1,18}){0,2}$/D', $runs) === 1 ? array_map(intval(...), explode(',', $runs)) : [];
+    }
+
+    /** mL of a portion, as far as it is known. */
+    public function sample(int $portion): ?string
+    {
+        $known = $this->takes && isset($this->burettes[$portion]) ? $this->burettes[$portion]->sampleMl : $this->corrects?->titration?->portions()[$portion]['sample'] ?? null;
+
+        return $known === null ? null : Numbers::plain($known);
+    }
+
+    /** The curve of a portion, of the burette or of the entry that is corrected, as it can be typed. */
     public function typed(int $portion): string
     {
+        if ($this->takes && isset($this->burettes[$portion])) {
+            return $this->burettes[$portion]->typed();
+        }
         $was = $this->corrects?->titration?->portions()[$portion] ?? null;
 
         return match (true) {

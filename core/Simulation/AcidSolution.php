@@ -15,13 +15,33 @@ final readonly class AcidSolution
     private const WATER = 1e-14;
     private const HALVINGS = 80;
 
+    /** Carbon dioxide in water, as long as it is in it; from memory. */
+    public const CARBONIC = 'carbonic';
+    private const CARBONIC_PKAS = [6.35, 10.33];
+
     /** @param array<string, float> $molar mol/L of each acid, by its name; $potassium mol/L of strong base in it */
     public function __construct(private array $molar, private float $potassium = 0.0) {}
 
-    /** @return list<float> */
-    private static function pkas(Acid $acid): array
+    /**
+     * The same acids with so much potassium that they have that pH.
+     *
+     * @param array<string, float> $molar mol/L of each acid, by its name
+     */
+    public static function ofPh(array $molar, float $ph): self
     {
-        return match ($acid) {
+        return new self($molar, -(new self($molar))->charge($ph, 0.0, 1.0));
+    }
+
+    /** With so much more of one acid in it, mol/L. */
+    public function with(string $acid, float $molar): self
+    {
+        return new self([...$this->molar, $acid => ($this->molar[$acid] ?? 0.0) + $molar], $this->potassium);
+    }
+
+    /** @return list<float> */
+    private static function pkas(string $name): array
+    {
+        return $name === self::CARBONIC ? self::CARBONIC_PKAS : match (Acid::from($name)) {
             Acid::Tartaric => [3.04, 4.37],
             Acid::Malic => [3.46, 5.10],
             Acid::Citric => [3.13, 4.76, 6.40],
@@ -68,7 +88,7 @@ final readonly class AcidSolution
         $charge = $h - self::WATER / $h + $this->potassium / $dilution + $baseMolar;
         foreach ($this->molar as $name => $molar) {
             [$term, $sum, $protons] = [1.0, 1.0, 0.0];
-            foreach (self::pkas(Acid::from($name)) as $given => $pka) {
+            foreach (self::pkas($name) as $given => $pka) {
                 $term *= 10 ** -$pka / $h;
                 $sum += $term;
                 $protons += ($given + 1) * $term;

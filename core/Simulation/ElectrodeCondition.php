@@ -26,4 +26,10 @@ final readonly class ElectrodeCondition
         public int $seed,
         public float $sensorErrorC = 0.0,
     ) {}
+
+    /** The same glass where everything takes so many times as long. */
+    public function slowed(float $times): self
+    {
+        return new self($this->slopeShare, $this->offsetMv, $this->timeConstantS * $times, $this->slowShare, $this->slowTimeConstantS * $times, $this->noiseMv, $this->driftMvPerMinute, $this->seed, $this->sensorErrorC);
+    }
 }

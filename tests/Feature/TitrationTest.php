@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Actions\Calibrate\AcceptPoint;
@@ -11,7 +13,9 @@ use Rheacid\Batches\Outlet;
 use Rheacid\Core\Acidity\Acid;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\MissingReason;
+use Rheacid\Core\Measuring\Matrix;
 use Rheacid\Core\Simulation\AcidSolution;
+use Rheacid\Core\Simulation\SimulatedSample;
 use Rheacid\Models\Decision;
 use Rheacid\Models\LimitOutcome;
 use Rheacid\Models\Lot;
@@ -164,6 +168,50 @@ final class TitrationTest extends BenchTestCase
         $second = Measurement::query()->orderByDesc('id')->firstOrFail();
         self::assertSame([$first->id, $first->calibration_id], [$second->supersedes_id, $second->calibration_id]);
         self::assertEqualsWithDelta($first->replicates->firstOrFail()->value / 2, $second->replicates->firstOrFail()->value, 1e-6);
+    }
+
+    public function test_the_simulated_burette_runs_on_its_own_and_its_curve_gives_the_acid_that_is_truly_in_the_sample(): void
+    {
+        $this->strong();
+        $this->calibrateHigh();
+        DB::table('bench_electrodes')->where('electrode_id', $this->pair()->electrode_id)->update(['slope_share' => 0.98, 'offset_mv' => -3.0, 'noise_mv' => 0.0]);
+        $batch = $this->batch('WW-0001');
+        DB::table('bench_cups')->where('batch_id', $batch->id)->update(['ph' => 3.4]);
+        $open = fn(array $more): TestResponse => $this->post("/measure/$batch->id/burette", ['pair' => $this->pair()->id, 'sample_ml' => '10', 'speed' => '60', ...$more]);
+        $open(['sample_ml' => '0'])->assertSessionHasErrors('sample_ml');
+        $open(['pair' => $this->pair('L-01')->id])->assertSessionHasErrors('pair');
+        $open([])->assertSessionHasNoErrors();
+        $this->wait(4);
+        $id = (int) DB::table('bench_burettes')->max('id');
+        $this->get("/measure/$batch->id/burette?runs=$id")->assertOk()->assertSee('17 points; running');
+        $open(['runs' => (string) $id])->assertRedirect("/measure/$batch->id/titration?runs=" . urlencode("$id," . $id + 1));
+        $this->wait(40);
+        $this->get("/measure/$batch->id/burette?runs=$id")->assertSee('closed');
+        $page = (string) $this->get("/measure/$batch->id/titration?runs=$id," . ($id + 1) . '&take=1')->assertOk()->getContent();
+        preg_match_all('#<textarea[^>]*name="portions\[\d\]\[curve\]"[^>]*>([^<]+)</textarea>#', $page, $curves);
+        self::assertCount(2, $curves[1]);
+
+        $this->titrate('8.2', $curves[1])->assertSessionHasNoErrors();
+
+        self::assertEqualsWithDelta(SimulatedSample::of(Matrix::Still, 3.4)->equivalentsTo(8.2) * Acid::Tartaric->equivalentWeight(), Measurement::query()->sole()->replicates->firstOrFail()->value, 0.03);
+    }
+
+    public function test_a_curve_comes_from_a_file_and_what_it_held_is_there_again_after_a_slip(): void
+    {
+        $this->strong();
+        $this->calibrateHigh();
+        $csv = "volume mL,pH\n" . implode("\n", array_map(static fn(int $i): string => sprintf('%.2F,%.2F', $i / 10, 3.4 + $i * 0.06), range(0, 90)));
+        $file = static fn(string $text): UploadedFile => UploadedFile::fake()->createWithContent('curve.csv', $text);
+        $send = fn(UploadedFile $one, array $more = []): TestResponse => $this->titrate('8.2', [], ['portions' => [['sample' => '10', 'file' => $one]], ...$more]);
+
+        $send($file("\x00\x01\x02"))->assertSessionHasErrors('portions.0.file');
+        $send($file("time;potential;temperature\n1;a lot;20"))->assertSessionHasErrors('portions.0.curve');
+        $send($file(str_repeat("1;2\n", 100_000)))->assertSessionHasErrors('portions.0.file');
+        $send($file($csv), ['titrant' => ''])->assertSessionHasErrors('titrant');
+        self::assertStringContainsString('8.00; 8.20', (string) json_encode(session()->getOldInput()));
+        $send($file($csv))->assertSessionHasNoErrors();
+
+        self::assertEqualsWithDelta(8.0 * 0.1 / 10 * 75.04, Measurement::query()->sole()->replicates->firstOrFail()->value, 0.01);
     }
 
     private function standardise(string $runs): TestResponse

@@ -46,6 +46,9 @@ final readonly class MoveElectrode
             'at' => CarbonImmutable::now()->format('Y-m-d H:i:s.v'),
             'speed' => in_array($speed, SimulatedBench::SPEEDS, true) ? $speed : 1,
             'from_mv' => $this->bench->standsAt($electrode),
+            'place' => $for instanceof MeasurementDraft ? $for->sample->place : null,
+            'pours' => $for instanceof MeasurementDraft ? (int) $for->pours : 0,
+            'diluted' => $for instanceof MeasurementDraft && $for->diluted,
         ]);
         // Nothing is poured from a real bottle at the simulated bench; in the demo the bottles are as invented as the bench.
         if (Site::isDemo() && $for instanceof CalibrationRun && $cup->lotId !== null && LotUse::query()->where(['lot_id' => $cup->lotId, 'calibration_run_id' => $for->id])->doesntExist()) {

@@ -7,7 +7,9 @@ namespace Rheacid\Http\Controllers;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 use Rheacid\Actions\Bench\MoveElectrode;
+use Rheacid\Actions\Bench\TreatSample;
 use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Actions\Measure\LeaveMeasuring;
 use Rheacid\Actions\Measure\TakeOverMeasuring;
@@ -37,6 +39,14 @@ final class MeasurementDraftController
     public function immerse(Request $request, MeasurementDraft $draft, MoveElectrode $move): RedirectResponse
     {
         $move(Bench::person($request), $draft->pair->electrode, $request->integer('cup'), $request->integer('speed'), $draft);
+
+        return redirect()->route('drafts.show', $draft);
+    }
+
+    public function treat(Request $request, MeasurementDraft $draft, TreatSample $treat): RedirectResponse
+    {
+        $request->validate(['what' => ['required', Rule::in(['pour', 'dilute'])]]);
+        $treat(Bench::person($request), $draft, $request->string('what')->toString(), $request->integer('speed'));
 
         return redirect()->route('drafts.show', $draft);
     }

@@ -7,8 +7,10 @@ namespace Rheacid\Http\Controllers;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Rheacid\Actions\Bench\OpenBurette;
 use Rheacid\Actions\Measure\RecordTitration;
 use Rheacid\Actions\Measure\StandardiseTitrant;
+use Rheacid\Bench\SimulatedBench;
 use Rheacid\Calculators\Calculator;
 use Rheacid\Calculators\Typed;
 use Rheacid\Core\Acidity\BlankTakesAll;
@@ -19,14 +21,15 @@ use Rheacid\Models\Batch;
 use Rheacid\Models\Lot;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Refused;
+use Rheacid\Shelf\Instruments;
 use Rheacid\View\TitrationScreen;
 
 /** Acidity by titration, and the strength of the titrant. */
 final class TitrationController
 {
-    public function create(Request $request, Batch $batch): View
+    public function create(Request $request, Batch $batch, SimulatedBench $bench): View
     {
-        return view('measure.titration', ['screen' => TitrationScreen::of($batch, SampleFields::corrected($request, $batch))]);
+        return view('measure.titration', ['screen' => TitrationScreen::of($batch, SampleFields::corrected($request, $batch), $bench, $request->query('runs'), $request->boolean('take'))]);
     }
 
     public function store(TitrationRequest $request, Batch $batch, RecordTitration $record): RedirectResponse
@@ -38,6 +41,23 @@ final class TitrationController
         }
 
         return redirect()->route('readings.show', $measurement)->with('done', "Recorded on $batch->code.");
+    }
+
+    /** What the simulated burette has given so far: a part of the page, asked for every second. */
+    public function live(Request $request, Batch $batch, SimulatedBench $bench): View|RedirectResponse
+    {
+        $runs = TitrationScreen::runs($request->query('runs'));
+        $burettes = $bench->burettes($batch, $runs);
+
+        return $burettes === [] ? redirect()->route('titrations.create', $batch) : view('measure.burette', ['burettes' => $burettes, 'batch' => $batch, 'runs' => $runs]);
+    }
+
+    public function burette(Request $request, Batch $batch, OpenBurette $open): RedirectResponse
+    {
+        $request->validate(['pair' => ['required', 'integer', 'exists:pairs,id'], 'sample_ml' => ['required', 'string', 'max:12'], 'runs' => ['nullable', 'string', 'max:60']], ['pair' => 'With which pair?', 'sample_ml' => 'How much sample, in mL?']);
+        $id = $open(Bench::person($request), $batch, Instruments::pair($request->integer('pair')), $request->string('sample_ml')->toString(), $request->integer('speed'));
+
+        return redirect()->route('titrations.create', [$batch, 'runs' => implode(',', array_slice([...TitrationScreen::runs($request->input('runs')), $id], -TitrationRequest::PORTIONS))]);
     }
 
     public function standardise(Request $request, Lot $lot, StandardiseTitrant $standardise): RedirectResponse

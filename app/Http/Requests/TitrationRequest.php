@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Rheacid\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\Rule;
 use Rheacid\Batches\Found;
 use Rheacid\Core\Acidity\Acid;
 use Rheacid\Core\Acidity\Endpoint;
 use Rheacid\Core\Acidity\TitrationCurve;
 use Rheacid\Core\Failure;
+use Rheacid\Core\Logs\LogTable;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Http\SampleFields;
@@ -27,6 +29,25 @@ final class TitrationRequest extends FormRequest
     private const BY_EYE = 'by-eye';
     private const BY_EYE_PH = 8.3;
     private const MOST_POINTS = 500;
+    private const MOST_KB = 200;
+
+    /** What stands in a file is as good as typed: it is there again when something else has to be mended. */
+    protected function prepareForValidation(): void
+    {
+        $portions = $this->input('portions');
+        if (!is_array($portions)) {
+            return;
+        }
+        foreach (range(0, self::PORTIONS - 1) as $i) {
+            $file = $this->file("portions.$i.file");
+            if ($file instanceof UploadedFile && $file->getSize() <= 1024 * self::MOST_KB) {
+                $portions[$i] = [...(is_array($portions[$i] ?? null) ? $portions[$i] : []), 'curve' => self::fromFile($file, $i)];
+            }
+        }
+        $this->merge(['portions' => $portions]);
+        // What is sent back with an error is what the framework's own request holds.
+        request()->merge(['portions' => array_map(static fn(mixed $one): mixed => is_array($one) ? array_diff_key($one, ['file' => null]) : $one, $portions)]);
+    }
 
     /** @return array<string, mixed> */
     public function rules(): array
@@ -44,6 +65,7 @@ final class TitrationRequest extends FormRequest
             'portions' => ['required', 'array', 'max:' . self::PORTIONS],
             'portions.*.sample' => ['nullable', 'string', 'max:20'],
             'portions.*.curve' => ['nullable', 'string', 'max:8000'],
+            'portions.*.file' => ['nullable', 'file', 'max:' . self::MOST_KB],
         ];
     }
 
@@ -103,6 +125,23 @@ final class TitrationRequest extends FormRequest
         }
 
         return $portions === [] ? throw Refused::because('Type the curve of the first portion.', 'portions.0.curve') : $portions;
+    }
+
+    /**
+     * A table of two columns, with or without heads, decimals with comma or point.
+     *
+     * @throws Refused if it is none
+     */
+    private static function fromFile(UploadedFile $file, int $portion): string
+    {
+        try {
+            $table = LogTable::read((string) file_get_contents($file->getPathname()));
+        } catch (Failure $failure) {
+            throw Refused::because($failure->getMessage(), "portions.$portion.file");
+        }
+        $lines = array_map(static fn(array $row): string => implode('; ', array_slice($row, 0, 2)), array_filter($table->rows, static fn(array $row): bool => count($row) >= 2));
+
+        return $lines === [] ? throw Refused::because('Two columns are accepted: mL and pH.', "portions.$portion.file") : implode("\n", $lines);
     }
 
     /**

@@ -11,4 +11,5 @@
             <button name="cup" value="{{ $cup->id }}" aria-pressed="{{ $cup->id === $current ? 'true' : 'false' }}" @if ($cup->id === $next) data-next @endif>{{ $cup->label }}@if ($cup->id === $next) <kbd>Enter</kbd>@endif</button>
         @endforeach
     </form>
+    {{ $slot }}
 </section>

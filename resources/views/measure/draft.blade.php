@@ -23,7 +23,10 @@
             @unless ($screen->live)<x-typed-reading :window="$draft->windowS()" form="accept" :meter="$draft->pair->meter" />@endunless
         </form>
         @endif
-        @if ($screen->live)<x-bench-strip :cups="$screen->cups" :action="route('drafts.immerse', $draft)" :current="$screen->live->cupId" :speed="$screen->live->speed" :next="$screen->live->next($screen->cups[0] ?? null)" />@endif
+        @if ($screen->live)<x-bench-strip :cups="$screen->cups" :action="route('drafts.immerse', $draft)" :current="$screen->live->cupId" :speed="$screen->live->speed" :next="$screen->live->next($screen->cups[0] ?? null)">
+            @php($treat = match ($draft->method->matrix) { Rheacid\Core\Measuring\Matrix::Sparkling => ['pour', $draft->pours === 0 ? 'Pour it between two cups' : 'Pour it once more (' . $draft->pours . ' so far)', true], Rheacid\Core\Measuring\Matrix::Slurry => ['dilute', $draft->diluted ? 'stirred into water' : 'Stir it into water', !$draft->diluted], default => null })
+            @if ($treat)<form class="apart" method="post" action="{{ route('drafts.treat', $draft) }}">@csrf<input type="hidden" name="speed" value="{{ $screen->live->speed }}"><button name="what" value="{{ $treat[0] }}" @disabled(!$treat[2])>{{ $treat[1] }}</button></form>@endif
+        </x-bench-strip>@endif
     @endif
     @if ($assessment)
         @unless ($screen->isComplete())<h2>So far</h2>@endunless

@@ -6,10 +6,9 @@
     @if (Gate::allows('record'))
     @php($was = $screen->corrects)
     @php($titrated = $was?->titration)
-    @php($portions = $titrated?->portions() ?? [])
     @php($per = $was === null ? null : substr((string) strrchr((string) $was->basis, ' '), 1))
     @if ($was)<p class="what">The entry of {{ Rheacid\SiteClock::full($was->observed_at) }} stays on record; this one takes its place, with your name and reason.</p>@endif
-    <form id="titration" method="post" action="{{ route('titrations.store', $batch) }}" data-keep>
+    <form id="titration" method="post" action="{{ route('titrations.store', $batch) }}" enctype="multipart/form-data" data-keep>
         <x-form-id />
         @if ($was)<input type="hidden" name="corrects" value="{{ $was->id }}">@endif
         <div class="fields">
@@ -23,7 +22,8 @@
         @foreach (range(0, TitrationRequest::PORTIONS - 1) as $i)
             <h2>Portion {{ $i + 1 }}{{ $i === 2 ? ', where the first two differ' : '' }}</h2>
             <div class="fields">
-                <x-field :name="'portions[' . $i . '][sample]'" label="Sample, mL or g" :value="isset($portions[$i]) ? Rheacid\Core\Numbers::plain($portions[$i]['sample']) : null" inputmode="decimal" />
+                <x-field :name="'portions[' . $i . '][sample]'" label="Sample, mL or g" :value="$screen->sample($i)" inputmode="decimal" />
+                <x-field :name="'portions[' . $i . '][file]'" label="Curve from a file" help="CSV: mL and pH in two columns"><input class="form-control" id="f-portions-{{ $i }}-file" type="file" name="portions[{{ $i }}][file]" accept=".csv,.txt,text/csv,text/plain"></x-field>
                 <x-field :name="'portions[' . $i . '][curve]'" label="Curve" class="wide" help="mL and pH, one point a line, like 6,2; 7,95 · by eye: the one volume"><textarea class="form-control" id="f-portions-{{ $i }}-curve" name="portions[{{ $i }}][curve]" rows="{{ $i === 0 ? 8 : 4 }}" aria-describedby="f-portions-{{ $i }}-curve-help" @error("portions.$i.curve") aria-invalid="true" @enderror>{{ is_string(old("portions.$i.curve")) ? old("portions.$i.curve") : $screen->typed($i) }}</textarea></x-field>
             </div>
         @endforeach
@@ -34,6 +34,26 @@
             @if ($was)<x-field name="reason" label="Why it is corrected" class="wide" maxlength="400" />@else<x-together :occasions="$screen->together" />@endif
         </div>
     </form>
+    @if ($screen->isOnBench)
+        <section class="bench" aria-labelledby="bench-title">
+            <form method="post" action="{{ route('burettes.open', $batch) }}">
+                @csrf
+                <h2 id="bench-title">Simulated burette, not a real one: 0.1 N lye into a sample of {{ $batch->code }}</h2>
+                <input type="hidden" name="runs" value="{{ implode(',', array_map(fn ($one) => $one->id, $screen->burettes)) }}">
+                <input type="hidden" name="pair" value="{{ $screen->pairs[0]->id ?? '' }}">
+                <label class="soft">sample, mL <input class="form-control" name="sample_ml" value="{{ is_string(old('sample_ml')) ? old('sample_ml') : '10' }}" inputmode="decimal" autocomplete="off" @error('sample_ml') aria-invalid="true" @enderror></label>
+                <label class="soft">speed <select class="form-select" name="speed">@foreach (Rheacid\Bench\SimulatedBench::SPEEDS as $choice)<option value="{{ $choice }}" @selected($choice === 30)>{{ $choice }} ×</option>@endforeach</select></label>
+                <button>Open it for portion {{ min(count($screen->burettes), 2) + 1 }}</button>
+                @error('sample_ml')<p class="problem">{{ $message }}</p>@enderror
+            </form>
+            @if ($screen->burettes !== [])
+                @php($runs = implode(',', array_map(fn ($one) => $one->id, $screen->burettes)))
+                <div id="burette" @unless ($screen->takes) hx-get="{{ route('burettes.live', [$batch, 'runs' => $runs]) }}" hx-trigger="every 1s" hx-swap="innerHTML" @endunless>
+                    @include('measure.burette', ['burettes' => $screen->burettes, 'batch' => $batch, 'runs' => array_map(fn ($one) => $one->id, $screen->burettes)])
+                </div>
+            @endif
+        </section>
+    @endif
     <x-slot:act><a href="{{ route('batches.show', $batch) }}">To batch {{ $batch->code }}</a><button class="do" form="titration" data-primary>Record it <kbd>Enter</kbd></button></x-slot>
     @else
         <p class="what">Checkers and leads do this. What was recorded can be read.</p>
