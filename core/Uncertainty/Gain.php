@@ -27,8 +27,6 @@ enum Gain: string
     /** A clear, settled liquid adds no more than this, pH: half-width. */
     public const CLEAN_PH = 0.01;
 
-    private const LEAST_SPAN_PH = 0.5;
-
     /**
      * What would make the uncertainty smaller as it stands on a screen.
      *
@@ -91,7 +89,7 @@ enum Gain: string
         [$low, $high] = $in->buffers;
         $ends = $in->ph < $low['ph'] ? [['ph' => $in->ph, 'expanded_u' => $low['expanded_u']], $high] : [$low, ['ph' => $in->ph, 'expanded_u' => $high['expanded_u']]];
 
-        return abs($ends[0]['ph'] - $ends[1]['ph']) < self::LEAST_SPAN_PH ? null : self::with($in, buffers: $ends, outsideByPh: 0.0);
+        return self::with($in, buffers: $ends, outsideByPh: 0.0);
     }
 
     /** @param array{array{ph: float, expanded_u: float}, array{ph: float, expanded_u: float}}|null $buffers */

@@ -6,6 +6,10 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Acidity\MolecularSo2;
+use Rheacid\Core\Acidity\Standardisation;
+use Rheacid\Core\Acidity\Titration;
+use Rheacid\Core\Acidity\TitrationCurve;
 use Rheacid\Core\BeyondRange;
 use Rheacid\Core\Care\CareSchedule;
 use Rheacid\Core\Care\ChartSignal;
@@ -29,9 +33,22 @@ use Rheacid\Core\Electrode\Nernst;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Electrode\StandardReading;
 use Rheacid\Core\Electrode\Verdict;
+use Rheacid\Core\Limits\Applies;
+use Rheacid\Core\Limits\Comparison;
+use Rheacid\Core\Limits\DeadlineWarning;
+use Rheacid\Core\Limits\Limit;
+use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Core\Limits\ProductLimit;
+use Rheacid\Core\Limits\SecondInstrument;
+use Rheacid\Core\Logs\CourseFile;
+use Rheacid\Core\Logs\LogRefused;
 use Rheacid\Core\Logs\Plateau;
+use Rheacid\Core\Maths\CourseBand;
 use Rheacid\Core\Maths\DatedTrend;
 use Rheacid\Core\Measuring\Equilibrium;
+use Rheacid\Core\Products\Library;
+use Rheacid\Core\Products\LibraryProduct;
+use Rheacid\Core\Sampling\SamplingPlan;
 use Rheacid\Core\Settling\SettlingCriterion;
 use Rheacid\Core\Settling\Trace;
 use Rheacid\Core\Solutions\SolutionKind;
@@ -48,6 +65,7 @@ use Rheacid\Core\Thermometry\VerificationFinding;
 use Rheacid\Core\Thermometry\VerificationInterval;
 use Rheacid\Core\Thermometry\VerificationMethod;
 use Rheacid\Core\Thermometry\VerificationVerdict;
+use Rheacid\Core\Uncertainty\Gain;
 use Rheacid\Core\Words\Quantity;
 
 /** Each number of the job at its edge, and a hair beyond it. */
@@ -62,6 +80,31 @@ final class EdgesTest extends TestCase
         yield 'an electrode lives 365 days' => [fn() => CareSchedule::replaceBy($day(0)) == $day(365), fn() => false];
         $steady = [0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0];
         yield 'the finest deviation is a tenth of the limit' => [fn() => ControlChart::of([...$steady, 0.0179], 0.05)->deviation > 0.0062 && ControlChart::of([...$steady, 0.001], 0.05)->deviation === 0.005, fn() => ControlChart::of([...$steady, 0.0], 0.05)->deviation < 0.0049];
+
+        $curve = static fn(float $step): bool => TitrationCurve::through([[0.0, 3.0], [1.0, 8.0], [2.0, 8.0 + $step]])->reaches(8.1)->isCoarse;
+        yield 'half a pH between two points is fine enough' => [fn() => !$curve(0.5), fn() => !$curve(0.51)];
+        yield 'titrations agree within 1 %' => [fn() => Titration::agree([100.0, 101.0], [5.0, 5.6], 0.05), fn() => Titration::agree([100.0, 101.1], [5.0, 5.6], 0.05)];
+        yield 'strengths agree within 0.3 %' => [fn() => Standardisation::agree([0.1, 0.1003, 0.10015]), fn() => Standardisation::agree([0.1, 0.10032, 0.10016])];
+        yield 'sulfite: a pKa of 2 in wine, 57.6 % of metabisulfite, 50 mg/L at once' => [fn() => [MolecularSo2::PKA_IN_WINE, MolecularSo2::IN_METABISULFITE, MolecularSo2::LARGE_MG_PER_L] === [2.0, round(2 * 64.06 / 222.31, 3), 50.0], fn() => false];
+        $soon = static fn(float $left, float $hours): bool => DeadlineWarning::of($left, $hours, null) === [DeadlineWarning::Soon];
+        yield 'the last warning comes two hours before, however short the time' => [fn() => $soon(2.0, 4.0), fn() => $soon(2.1, 4.0)];
+        $second = static fn(float $apart): bool => SecondInstrument::disagrees([['instrument' => 1, 'ph' => 4.5], ['instrument' => 2, 'ph' => 4.5 + $apart]]);
+        yield 'two instruments differ by more than 0.1 pH' => [fn() => !$second(0.1), fn() => !$second(0.105)];
+        $taken = static function (float $celsius): bool {
+            try {
+                return CourseFile::read("2026-11-25 08:00; $celsius", new \DateTimeImmutable('2026-11-25'), new \DateTimeZone('UTC'), false) !== [];
+            } catch (LogRefused) {
+                return false;
+            }
+        };
+        yield 'a chamber of −40 °C' => [fn() => $taken(-40.0), fn() => $taken(-40.1)];
+        yield 'a retort of 150 °C' => [fn() => $taken(150.0), fn() => $taken(150.1)];
+        $course = [[0.0, 5.0], [10.0, 4.0]];
+        yield 'three courses make a band' => [fn() => CourseBand::of([$course, $course, $course], 0.0, 10.0, 3) !== [], fn() => CourseBand::of([$course, $course], 0.0, 10.0, 3) !== []];
+        yield 'portions of a product agree within 0.05 pH where nobody says otherwise' => [fn() => array_filter(Library::all(), static fn(LibraryProduct $one): bool => $one->method['agree_within_ph'] === 0.05) !== [], fn() => false];
+        $limit = new ProductLimit(Limit::edge('always', LimitKind::Critical, Comparison::AtMost, 4.6), Applies::Always);
+        yield 'what holds always is read once a day' => [fn() => SamplingPlan::asked([$limit], [], [], 1, 'middle')->lines[0]->everyHours === 24.0, fn() => false];
+        yield 'what the ways to gain margin rest on' => [fn() => [Gain::LABORATORY_PH, Gain::CERTIFIED_PH, Gain::THERMOMETER_C, Gain::CLEAN_PH] === [0.02, 0.01, 0.2, 0.01], fn() => false];
 
         $buffer = static fn(float $ph): Buffer => Buffer::printed([[10.0, $ph], [40.0, $ph]]);
         $recognised = static fn(float $runnerUp): ?string => BufferRecognition::among(['a' => $buffer(7.0), 'b' => $buffer($runnerUp)], 0.0, 25.0)->recognised;

@@ -40,6 +40,9 @@ final class LibraryTest extends TestCase
     public static function slips(): iterable
     {
         $limit = static fn(array $changed): array => ['limits' => [[...self::written()[0]['limits'][0], ...$changed]]];
+        foreach (['name' => 120, 'since' => 40, 'condition' => 200, 'meaning' => 400, 'if_violated' => 400, 'source' => 200] as $field => $most) {
+            yield "a longer $field than is kept" => [$limit([$field => str_repeat('a', $most + 1)]), "limits[0].$field", (string) $most];
+        }
         yield 'another form' => [['form' => 'a-form-of-ours'], 'form', 'rheacid-product-1'];
         yield 'a field that is none' => [['colour' => 'red'], 'colour', 'accepted'];
         yield 'a code with a slash' => [['code' => 'a/b'], 'code', 'hyphens'];
