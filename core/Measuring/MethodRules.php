@@ -9,17 +9,25 @@ use Rheacid\Core\Numbers;
 /** What a method asks of the portions of one place. */
 final readonly class MethodRules
 {
+    /** pH: two readings in a row show that the gas is gone. Common practice, no source. */
+    private const DEGASSED_PH = 0.02;
+
     /** More portions are not read of one sample. */
     public const MOST = 5;
 
+    public float $agreeWithinPh;
+
     /**
      * @param int $portions at least; one more where they do not agree
-     * @param float $agreeWithinPh repeatability limit
+     * @param float $agreeWithinPh repeatability limit; where gas is driven off 0.02 at most
      * @param float $lowC and $highC between which the stage is read
      * @param float $matrixBoundPh half-width of what the kind of sample adds, pH
      * @param bool $degasses whether each portion is read after another degassing, until two in a row agree
      */
-    public function __construct(public int $portions, public float $agreeWithinPh, public float $lowC, public float $highC, public float $matrixBoundPh, public bool $degasses = false) {}
+    public function __construct(public int $portions, float $agreeWithinPh, public float $lowC, public float $highC, public float $matrixBoundPh, public bool $degasses = false)
+    {
+        $this->agreeWithinPh = $degasses ? min(self::DEGASSED_PH, $agreeWithinPh) : $agreeWithinPh;
+    }
 
     /** @param list<float> $values pH in the order in which they were read */
     public function needed(array $values): int

@@ -184,7 +184,7 @@ final class TitrationTest extends BenchTestCase
         $this->wait(4);
         $id = (int) DB::table('bench_burettes')->max('id');
         $this->get("/measure/$batch->id/burette?runs=$id")->assertOk()->assertSee('17 points; running');
-        $open(['runs' => (string) $id])->assertRedirect("/measure/$batch->id/titration?runs=" . urlencode("$id," . $id + 1));
+        $open(['runs' => (string) $id])->assertRedirect("/measure/$batch->id/titration?runs=" . urlencode("$id," . $id + 1) . "#bench-title");
         $this->wait(40);
         $this->get("/measure/$batch->id/burette?runs=$id")->assertSee('closed');
         $page = (string) $this->get("/measure/$batch->id/titration?runs=$id," . ($id + 1) . '&take=1')->assertOk()->getContent();

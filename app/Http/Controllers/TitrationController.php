@@ -57,7 +57,7 @@ final class TitrationController
         $request->validate(['pair' => ['required', 'integer', 'exists:pairs,id'], 'sample_ml' => ['required', 'string', 'max:12'], 'runs' => ['nullable', 'string', 'max:60']], ['pair' => 'With which pair?', 'sample_ml' => 'How much sample, in mL?']);
         $id = $open(Bench::person($request), $batch, Instruments::pair($request->integer('pair')), $request->string('sample_ml')->toString(), $request->integer('speed'));
 
-        return redirect()->route('titrations.create', [$batch, 'runs' => implode(',', array_slice([...TitrationScreen::runs($request->input('runs')), $id], -TitrationRequest::PORTIONS))]);
+        return redirect()->to(route('titrations.create', [$batch, 'runs' => implode(',', array_slice([...TitrationScreen::runs($request->input('runs')), $id], -TitrationRequest::PORTIONS))]) . '#bench-title');
     }
 
     public function standardise(Request $request, Lot $lot, StandardiseTitrant $standardise): RedirectResponse
