@@ -46,23 +46,12 @@ $wait(40);
 $accept($oda)->sees('4.01 now')->taps('pH 10.01 · Q-35')->sees('of 30 still');
 $wait(90);
 $accept($oda)->sees('This reads like');
-$picture('calibrate-wrong-buffer');
 $oda->taps('pH 4.01 · Q-28')->sees('of 30 still');
 $wait(90);
 $accept($oda)->sees('Accept read-back')->taps('pH 4.01 reference · R-07')->sees('of 30 still');
 $wait(90);
 $accept($oda)->sees('Usable until');
 $picture('calibrate-verdict');
-$oda->opens('/bench/2')->chooses('fault', 'coated')->fills('Seed', '7')->taps('Set it')->sees('The simulated bench is set.')->taps('Begin')->sees('Waiting.');
-foreach (['pH 7.00 · Q-29', 'pH 4.01 · Q-31'] as $cup) {
-    $oda->taps($cup)->sees('of 30 still');
-    $wait(300);
-    $oda->seesAcceptAwake()->taps('Accept now, with a reason')->fills('Why', 'it is the right bottle')->taps('Accept with this reason')->sees('Waiting.');
-}
-$oda->taps('pH 4.01 reference · R-07')->sees('of 30 still');
-$wait(300);
-$accept($oda)->sees('Likely.');
-$picture('diagnosis');
 $oda->opens('/verify/3')->taps('ice crushed, to the bottom')->taps('clean water')->taps('deep at least')->taps('25 mm clear')->taps('slush of crushed ice')->sees('These readings come from the simulated bath');
 $picture('verify-bath');
 $oda->taps('Judge these readings')->sees('Within tolerance');
@@ -76,6 +65,27 @@ $accept($oda)->sees('not needed: they agree');
 $picture('measure-decision');
 $oda->presses(WebDriverKeys::ENTER)->sees('Recorded on CS-0417')->opens('/batches/2')->sees('Readings');
 $picture('batch');
+$oda->opens('/pairs/1/check')->chooses('lot', 'R-08')->taps('pH 6.86 reference · R-08')->sees('of 30 still')->chooses('lot', 'R-08');
+$wait(90);
+$accept($oda)->sees('vouches for this calibration');
+$oda->opens('/rounds/1')->sees('Round');
+foreach ([['152,4', '152,1'], ['84,0', '84,3']] as $numbers) {
+    foreach ([...$numbers, '21,4'] as $number) {
+        $oda->types($number)->presses(WebDriverKeys::ENTER);
+    }
+    usleep(900_000);
+}
+$picture('round');
+$oda->opens('/measure/6')->chooses('place', 'brine')->taps('typed: what a real meter shows')->taps('Begin measuring');
+foreach ([1, 2] as $portion) {
+    $oda->sees("Portion $portion")->fills('Potential', $portion === 1 ? '98,4' : '97,9')->fills('Temperature', '21,4')->taps('it stood still')->taps("Accept portion $portion");
+}
+$oda->sees('not needed')->taps('Record on KR-0007')->sees('Now solids')->taps('Now solids')->taps('typed: what a real meter shows')->taps('Begin measuring');
+foreach ([1, 2] as $portion) {
+    $oda->sees("Portion $portion")->fills('Potential', $portion === 1 ? '76,2' : '76,0')->fills('Temperature', '21,4')->taps('it stood still')->taps("Accept portion $portion");
+}
+$oda->sees('not needed');
+$picture('measure-solid');
 $oda->opens('/readings/7')->sees('not proven');
 $picture('reading-not-proven');
 $oda->opens('/deviations/1')->sees('What was done');

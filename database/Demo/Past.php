@@ -82,6 +82,8 @@ final readonly class Past
         $events[] = [$pressed, fn() => $this->work->start($people['second'], 'white-wine', 'WW-0012', 'tank 3', '600 L', $pressed)];
         $asked = $now->subMinutes(70);
         $events[] = [$asked, fn() => $this->work->setOut($people['second'], 'E-07', ['CS-0417', 'CS-0421', 'WW-0012'], $asked)];
+        $shredded = Scenario::day($now, 1, '17:40');
+        $events[] = [$shredded, fn() => $this->work->start($people['second'], 'vegetable-ferment', 'KR-0007', 'crock 2', '60 kg', $shredded)];
         $logged = $now->subMinutes(55);
         $events[] = [$logged, fn() => $this->work->log($people['second'], 'SA-0031', 23.0, $logged)];
         $events[] = [Scenario::day($now, 0, '00:01'), function (): void {

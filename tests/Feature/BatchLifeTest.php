@@ -62,6 +62,16 @@ final class BatchLifeTest extends BenchTestCase
         self::assertNotNull($this->batch('CS-0500')->begun('packed'));
     }
 
+    public function test_a_value_is_said_with_one_decimal_only_on_a_tag_that_asks_for_it(): void
+    {
+        $batch = $this->batch();
+        $this->calibrate();
+        $this->measure([5.18, 5.18]);
+
+        $this->get("/batches/$batch->id/tag")->assertSee('pH 5.18')->assertDontSee('5.2');
+        $this->get("/batches/$batch->id/tag?digits=1")->assertSee('pH 5.2, said with one decimal; judged as 5.18');
+    }
+
     public function test_what_is_missing_for_a_release_is_said_and_a_lead_with_a_passphrase_lets_it_go(): void
     {
         $batch = $this->batch();

@@ -16,6 +16,7 @@ use Rheacid\Actions\Batches\ReleaseBatch;
 use Rheacid\Actions\Batches\StartBatch;
 use Rheacid\Actions\Batches\TakeStep;
 use Rheacid\Batches\Found;
+use Rheacid\Board\Lines;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Guard\SignIn;
 use Rheacid\Http\Bench;
@@ -95,8 +96,8 @@ final class BatchLifeController
         return redirect()->route('batches.show', $batch)->with('done', "$batch->code is released.");
     }
 
-    public function tag(Batch $batch): View
+    public function tag(Request $request, Batch $batch): View
     {
-        return view('batches.tag', ['batch' => $batch]);
+        return view('batches.tag', ['batch' => $batch, 'line' => Lines::batch($batch->id), 'isRounded' => $request->query('digits') === '1']);
     }
 }

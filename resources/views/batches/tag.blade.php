@@ -8,11 +8,13 @@
                 <strong>{{ $batch->code }} · {{ $batch->product->name }}</strong>
                 <span>{{ $batch->vessel }} · {{ $batch->size }}</span>
                 <span>{{ $event?->reason }}</span>
+                @if ($line->value !== null)<span>{{ trim($line->measurand->name() . ' ' . Rheacid\Core\Numbers::fixed($line->value, $isRounded ? 1 : $line->measurand->decimals()) . ' ' . $line->measurand->unit()) }}{{ $isRounded ? ', said with one decimal; judged as ' . Rheacid\Core\Numbers::fixed($line->value, $line->measurand->decimals()) : '' }}, {{ Rheacid\SiteClock::short($line->readAt) }}</span>@endif
                 <span>since {{ Rheacid\SiteClock::full($event?->at ?? $batch->started_at) }}, by {{ $event?->person->name }}</span>
                 @if ($batch->state() === Rheacid\Core\Limits\BatchState::Held)<em>Not to be moved, used, reworked or tasted until a lead decides.</em>@endif
             </div>
         </div>
     </div>
     <x-slot:act><a href="{{ route('batches.show', $batch) }}">To batch {{ $batch->code }}</a><button class="do" data-print data-primary>Print <kbd>Enter</kbd></button></x-slot>
-    <x-slot:evidence><h2>How it is used</h2><p>Print it, hang it on the vessel, and take it off when the state has changed. A scanner types the code into the search.</p></x-slot>
+    <x-slot:evidence><h2>How it is used</h2><p>Print it, hang it on the vessel, and take it off when the state has changed. A scanner types the code into the search.</p>
+        <p><a href="{{ route('batches.tag', $isRounded ? $batch : [$batch, 'digits' => 1]) }}">{{ $isRounded ? 'Say the value as it is judged' : 'Say the value with one decimal, where the paper asks for it' }}</a></p></x-slot>
 </x-house>

@@ -13,7 +13,7 @@
     @endif
     @if ($screen->last)
         @php($worst = $screen->last['lines']->worst())
-        <p @class(['verdict', 'answer' => !$screen->isCheckDue])><x-state :is="$worst['sign']">{{ $screen->last['stop']->batch->vessel }}: {{ lcfirst($worst['head']) }}.</x-state> <span>{{ $worst['tail'] }} @if ($screen->last['lines']->advice)<b>{{ $screen->last['lines']->advice }}</b>@endif</span></p>
+        <p @class(['verdict', 'answer' => !$screen->isCheckDue && in_array($worst['sign'], ['fail', 'care'], true)])><x-state :is="$worst['sign']">{{ $screen->last['stop']->batch->vessel }}: {{ lcfirst($worst['head']) }}.</x-state> <span>{{ $worst['tail'] }} @if ($screen->last['lines']->advice)<b>{{ $screen->last['lines']->advice }}</b>@endif</span></p>
     @endif
     <p class="stop"><span class="vessel">{{ $isBlind ? 'Cup ' . $stop->second_code : $batch->vessel }}</span> <span>@if ($isBlind)the second cup that you marked {{ $stop->second_code }}@else{{ $batch->code }} · {{ $batch->product->name }} · {{ $stop->place }} · {{ $stop->stage->words() }}@endif</span></p>
     @if (!$isBlind && $stop->second_code)<p class="verdict"><x-state is="idle">Two cups.</x-state> Draw both together, mark the second <b>{{ $stop->second_code }}</b>, and stand it with the others: its turn comes later.</p>@endif
