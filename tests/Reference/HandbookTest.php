@@ -14,6 +14,7 @@ use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\Limit;
 use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Core\Measurands\Hydrometer;
 use Rheacid\Core\Thermometry\BoilingPoint;
 use Rheacid\Core\Thermometry\Rtd;
 use Rheacid\Core\Thermometry\ToleranceClass;
@@ -185,5 +186,14 @@ final class HandbookTest extends TestCase
 
         self::assertEqualsWithDelta(0.0228, $inside / $draws, 0.001);
         self::assertEqualsWithDelta(0.0228, $outside / $draws, 0.001);
+    }
+
+    public function test_water_is_as_dense_as_by_iapws(): void
+    {
+        $celsius = range(10, 30, 2.5);
+
+        foreach (Python::run('water.py', $celsius) as $i => $density) {
+            self::assertEqualsWithDelta($density, Hydrometer::waterDensity($celsius[$i]), 0.005, "{$celsius[$i]} °C");
+        }
     }
 }
