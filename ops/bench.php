@@ -71,7 +71,7 @@ $run = $post('/calibrate/1/runs', $get('/calibrate/1'), ['lots' => ['Q-36', 'Q-3
 $post("$run/immersions", $get($run), ['cup' => 9, 'speed' => 60]);
 $draft = $post('/measure/2/drafts', $get('/measure/2'), ['pair' => 2, 'thermometer' => 1, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => (new DateTimeImmutable('-1 hour', new DateTimeZone('Europe/Dublin')))->format('Y-m-d\TH:i'), 'source' => 'simulated']);
 
-$bare = $page('/up');
+$bare = $page('/bare');
 echo "Pages of the journey beside a bare route of the same application\n";
 $line('bare route', $bare, $bare);
 foreach (['/', '/ready', '/calibrate', '/calibrate/1', $run, "$run/live", '/calibrations/12', '/measure', '/measure/2', $draft, '/batches', '/batches/2', '/readings/13'] as $path) {
@@ -85,7 +85,7 @@ $grow = static function (PDO $owner, string $table, string $where, array $change
     $owner->exec("insert into `$table` (`" . implode('`, `', $columns) . '`) select ' . implode(', ', $values) . " from `$table` source join seq_1_to_$copies on true where $where");
 };
 $env = static fn(string $name): string => preg_match("/^$name=(.*)$/m", (string) file_get_contents(getenv('RHEACID_HOME') . '/.env'), $match) === 1 ? trim($match[1]) : '';
-$owner = new PDO(sprintf('mysql:host=127.0.0.1;port=%s;dbname=rheacid', $env('DB_PORT')), 'rheacid_owner', $env('DB_OWNER_PASSWORD'), [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+$owner = new PDO(sprintf('mysql:host=127.0.0.1;port=%s;dbname=rheacid', $env('DB_PORT')), 'rheacid_owner', (string) getenv('DB_OWNER_PASSWORD'), [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
 $empty = $page('/policies');
 echo "Pages of a large plant beside a signed-in page of little\n";
 $line('/policies', $empty, $empty);

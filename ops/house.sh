@@ -4,9 +4,11 @@ set -euo pipefail
 
 ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
 # curl and zip are asked for by the libraries of the tests, which Composer installs with the rest.
-RUN_PACKAGES=(php8.2-cli php8.2-fpm php8.2-mysql php8.2-mbstring php8.2-xml php8.2-intl php8.2-curl php8.2-zip nginx mariadb-server)
+RUN_PACKAGES=(php8.2-cli php8.2-fpm php8.2-mysql php8.2-mbstring php8.2-xml php8.2-intl php8.2-curl php8.2-zip nginx mariadb-server supervisor gpg)
 TEST_PACKAGES=(chromium chromium-driver python3-scipy python3-uncertainties python3-iapws units)
 SERVICE_USER=rheacid
+DATABASE_USER=rheacid-db
+SERVERS=(mariadb php-fpm nginx queue scheduler mailbox)
 
 say() { printf '%s\n' "$*" >&2; }
 fail() { say "$@"; exit 1; }
@@ -18,6 +20,9 @@ instance() {
     MAIL_PORT=${RHEACID_MAIL_PORT:-$((DATABASE_PORT + 100))}
     HOME_DIR=$ROOT/var/$INSTANCE
     ENV_FILE=$HOME_DIR/.env
+    OWNER_FILE=$HOME_DIR/root/owner.env
+    # Beside the home, not in it: it outlives one that is lost.
+    HEADS_FILE=$ROOT/var/$INSTANCE.heads
     export RHEACID_HOME=$HOME_DIR
 }
 
@@ -44,7 +49,8 @@ install_packages() {
     say "Installing Debian packages: ${missing[*]}"
     # Service starts are blocked so that no system-wide nginx or MariaDB comes up; a rule that is there already is kept.
     local policy=/usr/sbin/policy-rc.d ours=0
-    if [ ! -e $policy ]; then ours=1; printf '#!/bin/sh\nexit 101\n' > $policy; chmod +x $policy; fi
+    # One of ours that an interrupted start has left is ours again.
+    if [ ! -e $policy ] || grep -q '^# rheacid' $policy; then ours=1; printf '#!/bin/sh\n# rheacid: no service comes up while packages are installed\nexit 101\n' > $policy; chmod +x $policy; fi
     local log=$ROOT/var/packages.log status=0
     { apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}"; } > "$log" 2>&1 || status=$?
     [ $ours = 0 ] || rm -f $policy
@@ -79,22 +85,72 @@ set_up_with_tests() {
     install_libraries
 }
 
-# As root the servers run as one unprivileged user; where that user cannot reach the project (a private directory),
-# they run as root, and that is said.
+# As root the servers run as unprivileged users; where those cannot reach the project (a private directory), the servers of
+# a demo or a test run as root, and that is said.
 choose_user() {
-    RUN_AS=()
+    RUN_AS=() DB_AS=()
     is_root || return 0
-    id $SERVICE_USER >/dev/null 2>&1 || useradd --system --no-create-home --home-dir /nonexistent --shell /usr/sbin/nologin $SERVICE_USER
+    make_user $SERVICE_USER
     if setpriv --reuid=$SERVICE_USER --regid=$SERVICE_USER --init-groups test -r "$ROOT/composer.json" 2>/dev/null; then
         RUN_AS=(setpriv --reuid=$SERVICE_USER --regid=$SERVICE_USER --init-groups)
+        DB_AS=("${RUN_AS[@]}")
     else
+        case "$INSTANCE" in demo|test*|pictures|bench|drill*) ;; *) fail "The user $SERVICE_USER cannot read $ROOT, and no server runs as root. Use a directory that others can enter." ;; esac
         say "Note: the user $SERVICE_USER cannot read $ROOT, so the servers run as root. Use a directory that others can enter."
     fi
 }
 
+# The database under a user of its own, so that neither server reads what the other keeps.
+choose_users() {
+    choose_user
+    [ ${#RUN_AS[@]} -gt 0 ] || return 0
+    make_user $DATABASE_USER
+    DB_AS=(setpriv --reuid=$DATABASE_USER --regid=$DATABASE_USER --init-groups)
+}
+
+make_user() { id "$1" >/dev/null 2>&1 || useradd --system --no-create-home --home-dir /nonexistent --shell /usr/sbin/nologin "$1"; }
+user_of() { if [ "$1" = mariadb ]; then echo "${DB_AS[1]:-}"; else echo "${RUN_AS[1]:-}"; fi | sed 's/^--reuid=//'; }
+
 as_service() { "${RUN_AS[@]}" "$@"; }
-running() { [ -s "$1" ] && kill -0 "$(cat "$1")" 2>/dev/null; }
+as_database() { "${DB_AS[@]}" "$@"; }
 port_open() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
+
+# Where a server stands, and what it runs: by both its processes are known, whoever their parent is. A number in a file may
+# belong to somebody else by now.
+place_of() { if [ "$1" = mariadb ]; then echo "$HOME_DIR/mysql"; else echo "$HOME_DIR/run/at/$1"; fi; }
+binary_of() {
+    case "$1" in
+        mariadb) echo /usr/sbin/mariadbd ;;
+        nginx) echo /usr/sbin/nginx ;;
+        php-fpm) echo /usr/sbin/php-fpm8.2 ;;
+        *) readlink -f "$(command -v php)" ;;
+    esac
+}
+
+ours() {
+    local place binary pid
+    place=$(place_of "$1") binary=$(binary_of "$1")
+    for pid in /proc/[0-9]*; do
+        if [ "$pid/cwd" -ef "$place" ] && [ "$pid/exe" -ef "$binary" ]; then echo "${pid#/proc/}"; fi
+    done
+}
+is_up() { [ -n "$(ours "$1")" ]; }
+
+# end NAME SIGNAL [SECONDS]: asks all processes of a server to end, and ends those that do not listen.
+end() {
+    local pids tries=0 most=$((${3:-10} * 10))
+    pids=$(ours "$1")
+    [ -n "$pids" ] || return 0
+    # shellcheck disable=SC2086
+    kill "-$2" $pids 2>/dev/null || true
+    while is_up "$1"; do
+        tries=$((tries + 1))
+        # shellcheck disable=SC2046
+        [ $tries -lt $most ] || { kill -KILL $(ours "$1") 2>/dev/null || true; }
+        [ $tries -lt $((most + 50)) ] || fail "$1 does not end: process $(ours "$1" | tr '\n' ' ')."
+        sleep 0.1
+    done
+}
 
 need_free_port() {
     ! port_open "$1" || fail "Port $1 on 127.0.0.1 is taken by another program. Stop it, or choose another port: $2=… bin/$(basename "$0")"
@@ -102,23 +158,31 @@ need_free_port() {
 
 # make_home [NAME=VALUE …]: the directories and settings of this instance.
 make_home() {
-    mkdir -p "$HOME_DIR"/{log,run,storage/framework/{cache/data,sessions,views},storage/logs,cache,tmp}
+    local closed=("$HOME_DIR"/{log,run,storage,cache,tmp})
+    mkdir -p "$HOME_DIR"/{log,run/at/{php-fpm,nginx,queue,scheduler,mailbox},storage/framework/{cache/data,sessions,views},storage/logs,cache,tmp,mail,db,root}
     # Settings, sessions and the cached configuration hold keys and passwords: nobody else of the machine looks in.
-    chmod 700 "$HOME_DIR"
+    chmod 711 "$HOME_DIR"
+    chmod 700 "${closed[@]}" "$HOME_DIR"/{db,root,mail}
     if [ ! -s "$ENV_FILE" ]; then
-        umask 077
-        cat > "$ENV_FILE.new" <<TEXT
+        (umask 077; cat > "$ENV_FILE.new" <<TEXT
 APP_KEY=base64:$(head -c 32 /dev/urandom | base64)
 DB_APP_PASSWORD=$(head -c 18 /dev/urandom | base64 | tr '+/' 'xy')
-DB_OWNER_PASSWORD=$(head -c 18 /dev/urandom | base64 | tr '+/' 'xy')
 DEMO_PIN=$(shuf -i 1000-9999 -n 1)
 DEMO_PASSPHRASE=$(shuf -n 1 -e apple barley cider dill fennel)-$(shuf -n 1 -e amber copper linen slate walnut)-$(shuf -i 100-999 -n 1)
 TEXT
-        umask 022
+        )
         mv "$ENV_FILE.new" "$ENV_FILE"
     fi
+    # What was worked out from other settings is worked out anew.
+    rm -f "$HOME_DIR"/cache/*.php
+    # The owner of the records is nobody's but root's: no server knows that password.
+    if [ ! -s "$OWNER_FILE" ]; then
+        local password; password=$(env_value DB_OWNER_PASSWORD)
+        (umask 077; echo "DB_OWNER_PASSWORD=${password:-$(head -c 18 /dev/urandom | base64 | tr '+/' 'xy')}" > "$OWNER_FILE.new")
+        mv "$OWNER_FILE.new" "$OWNER_FILE"
+    fi
     # Ports and addresses may change from one start to the next; secrets stay.
-    sed -i '/^\(APP_URL\|APP_ENV\|BCRYPT_ROUNDS\|CLOCK_FILE\|DB_PORT\|APP_[A-Z]*_CACHE\)=/d' "$ENV_FILE"
+    sed -i '/^\(APP_URL\|APP_ENV\|BCRYPT_ROUNDS\|CLOCK_FILE\|DB_PORT\|DB_OWNER_PASSWORD\|APP_[A-Z]*_CACHE\)=/d' "$ENV_FILE"
     # A mail server that was named keeps its port.
     [ -n "$(env_value MAIL_HOST)" ] || sed -i '/^MAIL_PORT=/d' "$ENV_FILE"
     {
@@ -129,56 +193,135 @@ TEXT
         local cache
         for cache in SERVICES PACKAGES CONFIG ROUTES EVENTS; do echo "APP_${cache}_CACHE=$HOME_DIR/cache/${cache,,}.php"; done
     } >> "$ENV_FILE"
-    [ ${#RUN_AS[@]} = 0 ] || chown -R $SERVICE_USER:$SERVICE_USER "$HOME_DIR"
-}
-
-env_value() { sed -n "s/^$1=//p" "$ENV_FILE"; }
-artisan() { as_service php "$ROOT/artisan" "$@"; }
-
-start_database() {
-    local data=$HOME_DIR/mysql pid=$HOME_DIR/run/mariadb.pid
-    ! running "$pid" || return 0
-    need_free_port "$DATABASE_PORT" RHEACID_DB_PORT
-    if [ ! -d "$data" ]; then
-        rm -rf "$data.new"
-        as_service mariadb-install-db --no-defaults --datadir="$data.new" --skip-test-db --auth-root-authentication-method=socket > "$HOME_DIR/log/mariadb-install.log" 2>&1 \
-            || { tail -n 10 "$HOME_DIR/log/mariadb-install.log" >&2; fail "MariaDB could not lay out its data in $data."; }
-        mv "$data.new" "$data"
-    fi
-    # Accounts are set at each start, so that they always match the generated passwords. The application's account gets
-    # its rights table by table after the migrations; it never holds one on the whole schema.
-    umask 077
-    cat > "$HOME_DIR/run/accounts.sql" <<TEXT
-CREATE DATABASE IF NOT EXISTS rheacid CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
-CREATE USER IF NOT EXISTS 'rheacid_owner'@'127.0.0.1';
-CREATE USER IF NOT EXISTS 'rheacid_app'@'127.0.0.1';
-ALTER USER 'rheacid_owner'@'127.0.0.1' IDENTIFIED BY '$(env_value DB_OWNER_PASSWORD)';
-ALTER USER 'rheacid_app'@'127.0.0.1' IDENTIFIED BY '$(env_value DB_APP_PASSWORD)';
-GRANT ALL PRIVILEGES ON rheacid.* TO 'rheacid_owner'@'127.0.0.1' WITH GRANT OPTION;
-TEXT
-    umask 022
-    [ ${#RUN_AS[@]} = 0 ] || chown $SERVICE_USER: "$HOME_DIR/run/accounts.sql"
-    local root_flag=(); ! is_root || [ ${#RUN_AS[@]} -gt 0 ] || root_flag=(--user=root)
-    as_service mariadbd --no-defaults "${root_flag[@]}" --datadir="$data" --socket="$HOME_DIR/run/mariadb.sock" --pid-file="$pid" \
-        --bind-address=127.0.0.1 --port="$DATABASE_PORT" --skip-name-resolve --init-file="$HOME_DIR/run/accounts.sql" \
-        --innodb-buffer-pool-size=128M --innodb-flush-log-at-trx-commit="${DATABASE_FLUSH:-1}" --character-set-server=utf8mb4 --default-time-zone=+00:00 \
-        --log-error="$HOME_DIR/log/mariadb.log" > /dev/null 2>&1 9>&- 8>&- &
-    local tries=0
-    until port_open "$DATABASE_PORT" && running "$pid"; do
-        tries=$((tries + 1))
-        [ $tries -lt 150 ] || { tail -n 12 "$HOME_DIR/log/mariadb.log" >&2; fail "MariaDB did not start; its log is $HOME_DIR/log/mariadb.log. A full disk and a second start on the same data are the usual reasons."; }
-        sleep 0.2
+    chmod 600 "$ENV_FILE"
+    [ ${#RUN_AS[@]} = 0 ] || { chown -R "$(user_of nginx):" "${closed[@]}" "$HOME_DIR/mail" "$ENV_FILE"; chown -R "$(user_of mariadb):" "$HOME_DIR/db"; [ ! -d "$HOME_DIR/mysql" ] || chown -R "$(user_of mariadb):" "$HOME_DIR/mysql"; }
+    local name
+    for name in php-fpm nginx; do
+        sed -e "s|@ROOT@|$ROOT|g; s|@HOME@|$HOME_DIR|g; s|@PORT@|$WEB_PORT|g" "$ROOT/ops/$name.conf" > "$HOME_DIR/run/$name.conf"
     done
 }
 
+env_value() { sed -n "s/^$1=//p" "$ENV_FILE"; }
+owner_password() { sed -n 's/^DB_OWNER_PASSWORD=//p' "$OWNER_FILE"; }
+artisan() { as_service php "$ROOT/artisan" "$@"; }
+
+# As the owner of the records; by root alone, where there is one, and without a cache in which the password would stay.
+owner_artisan() {
+    local status=0
+    DB_OWNER_PASSWORD=$(owner_password) APP_CONFIG_CACHE=$HOME_DIR/root/no-config.php php "$ROOT/artisan" "$@" || status=$?
+    [ ${#RUN_AS[@]} = 0 ] || chown -R "$(user_of nginx):" "$HOME_DIR/storage"
+    return $status
+}
+
+# What the database sets at each of its starts, so that accounts always match the generated passwords. The application's
+# account gets its rights table by table after the migrations; it never holds one on the whole schema.
+write_accounts() {
+    (umask 077; cat > "$HOME_DIR/db/accounts.sql" <<TEXT
+CREATE DATABASE IF NOT EXISTS rheacid CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
+CREATE USER IF NOT EXISTS 'rheacid_owner'@'127.0.0.1';
+CREATE USER IF NOT EXISTS 'rheacid_app'@'127.0.0.1';
+ALTER USER 'rheacid_owner'@'127.0.0.1' IDENTIFIED BY '$(owner_password)';
+ALTER USER 'rheacid_app'@'127.0.0.1' IDENTIFIED BY '$(env_value DB_APP_PASSWORD)';
+GRANT ALL PRIVILEGES ON rheacid.* TO 'rheacid_owner'@'127.0.0.1' WITH GRANT OPTION;
+TEXT
+    )
+    [ ${#DB_AS[@]} = 0 ] || chown "$(user_of mariadb):" "$HOME_DIR/db/accounts.sql"
+}
+
+lay_out_database() {
+    local data=$HOME_DIR/mysql
+    if [ ! -d "$data" ]; then
+        rm -rf "$data.new"
+        mkdir -m 700 "$data.new"
+        [ ${#DB_AS[@]} = 0 ] || chown "$(user_of mariadb):" "$data.new"
+        as_database mariadb-install-db --no-defaults --datadir="$data.new" --skip-test-db --auth-root-authentication-method=socket > "$HOME_DIR/log/mariadb-install.log" 2>&1 \
+            || { tail -n 10 "$HOME_DIR/log/mariadb-install.log" >&2; fail "MariaDB could not lay out its data in $data."; }
+        mv "$data.new" "$data"
+    fi
+    write_accounts
+}
+
+# command_of NAME: how a server is run in the foreground.
+command_of() {
+    local as_root=()
+    case "$1" in
+        mariadb)
+            if [ "$(id -u)" = 0 ] && [ ${#DB_AS[@]} = 0 ]; then as_root=(--user=root); fi
+            COMMAND=(/usr/sbin/mariadbd --no-defaults "${as_root[@]}" --datadir="$HOME_DIR/mysql" --socket="$HOME_DIR/db/mariadb.sock" --pid-file="$HOME_DIR/db/mariadb.pid"
+                --bind-address=127.0.0.1 --port="$DATABASE_PORT" --skip-name-resolve --init-file="$HOME_DIR/db/accounts.sql"
+                --innodb-buffer-pool-size=128M --innodb-flush-log-at-trx-commit="${DATABASE_FLUSH:-1}" --character-set-server=utf8mb4 --default-time-zone=+00:00
+                --log-error="$HOME_DIR/db/mariadb.log") ;;
+        php-fpm)
+            if [ "$(id -u)" = 0 ] && [ ${#RUN_AS[@]} = 0 ]; then as_root=(-R); fi
+            COMMAND=(/usr/sbin/php-fpm8.2 "${as_root[@]}" --nodaemonize --fpm-config "$HOME_DIR/run/php-fpm.conf") ;;
+        nginx) COMMAND=(/usr/sbin/nginx -c "$HOME_DIR/run/nginx.conf" -e "$HOME_DIR/log/nginx.log" -g 'daemon off;') ;;
+        queue) COMMAND=(php "$ROOT/artisan" queue:work --sleep=2 --tries=5 --backoff=60) ;;
+        scheduler) COMMAND=(php "$ROOT/artisan" schedule:work) ;;
+        mailbox) COMMAND=(php "$ROOT/ops/mailbox.php" "$MAIL_PORT" "$HOME_DIR/mail") ;;
+    esac
+}
+
+# begin NAME: a server in the background, watched by nobody; for tests, pictures and timings.
+begin() {
+    local as=("${RUN_AS[@]}")
+    [ "$1" != mariadb ] || as=("${DB_AS[@]}")
+    command_of "$1"
+    (cd "$(place_of "$1")" && exec "${as[@]}" "${COMMAND[@]}" > "$HOME_DIR/log/$1.out" 2>&1 7>&- 8>&- 9>&- < /dev/null) &
+}
+
+# until_up NAME: waits until a server answers.
+until_up() {
+    local tries=0
+    until { [ "$1" = mariadb ] && port_open "$DATABASE_PORT" && is_up mariadb; } || { [ "$1" = nginx ] && port_open "$WEB_PORT"; } || { [ "$1" = php-fpm ] && [ -S "$HOME_DIR/run/php-fpm.sock" ] && is_up php-fpm; }; do
+        tries=$((tries + 1))
+        [ $tries -lt 200 ] || case "$1" in
+            mariadb) tail -n 12 "$HOME_DIR/db/mariadb.log" >&2 2>/dev/null; fail "MariaDB did not start; its log is $HOME_DIR/db/mariadb.log. A full disk and a second start on the same data are the usual reasons." ;;
+            *) tail -n 5 "$HOME_DIR/log/$1.out" "$HOME_DIR/log/$1.log" >&2 2>/dev/null; fail "$1 did not start; its logs are under $HOME_DIR/log." ;;
+        esac
+        sleep 0.1
+    done
+}
+
+start_database() {
+    ! is_up mariadb || return 0
+    need_free_port "$DATABASE_PORT" RHEACID_DB_PORT
+    lay_out_database
+    begin mariadb
+    until_up mariadb
+}
+
+as_owner() { MYSQL_PWD=$(owner_password) "$1" --no-defaults --host=127.0.0.1 --port="$DATABASE_PORT" --user=rheacid_owner "${@:2}"; }
+
+# Migrations are not undone by the database when they break off: before them the records are laid aside, and what was broken
+# off is begun again from there.
 migrate() {
-    { artisan migrate --database=owner --force --no-interaction && artisan rheacid:grant && artisan rheacid:board; } > "$HOME_DIR/log/migrate.log" 2>&1 \
-        || {
-            # The form of the records was changed once, when nothing but the demo stood in them.
-            ! grep -q "already exists" "$HOME_DIR/log/migrate.log" || fail "The records in $HOME_DIR are of the form before this one, which only a demo ever had. Move that directory away and start again: the demo is loaded anew."
-            tail -n 20 "$HOME_DIR/log/migrate.log" >&2
-            fail "The database could not be brought up to date; the log is $HOME_DIR/log/migrate.log."
-        }
+    local aside=$HOME_DIR/root/before-migration.sql
+    if [ -e "$aside" ]; then
+        say "The last migration broke off: its records are put back, and it begins again."
+        as_owner mariadb --execute="DROP DATABASE rheacid; CREATE DATABASE rheacid CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;"
+        as_owner mariadb rheacid < "$aside"
+    fi
+    local wanted done
+    wanted=$(find "$ROOT/database/migrations" -name '*.php' -exec basename {} .php \; | sort)
+    done=$(as_owner mariadb --skip-column-names --batch rheacid --execute="SELECT migration FROM migrations ORDER BY migration" 2>/dev/null || true)
+    if [ "$wanted" != "$done" ]; then
+        as_owner mariadb-dump --single-transaction --skip-lock-tables --hex-blob rheacid > "$aside.new"
+        mv "$aside.new" "$aside"
+        { owner_artisan migrate --database=owner --force --no-interaction && owner_artisan rheacid:grant; } > "$HOME_DIR/log/migrate.log" 2>&1 \
+            || {
+                # The form of the records was changed once, when nothing but the demo stood in them.
+                ! grep -q "already exists" "$HOME_DIR/log/migrate.log" || { rm -f "$aside"; fail "The records in $HOME_DIR are of the form before this one, which only a demo ever had. Move that directory away and start again: the demo is loaded anew."; }
+                tail -n 20 "$HOME_DIR/log/migrate.log" >&2
+                fail "The database could not be brought up to date; the log is $HOME_DIR/log/migrate.log. The records as they were stand in $aside, and are put back by the next start."
+            }
+        rm -f "$aside"
+    fi
+    # Rights and the board follow from the code and the records: with the same code they stand as they were left.
+    local code stamp=$HOME_DIR/root/code
+    code=$(find "$ROOT/app" "$ROOT/core" "$ROOT/database" -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum)
+    [ "$(cat "$stamp" 2>/dev/null)" != "$code" ] || return 0
+    { owner_artisan rheacid:grant && owner_artisan rheacid:board; } > "$HOME_DIR/log/migrate.log" 2>&1 || { tail -n 20 "$HOME_DIR/log/migrate.log" >&2; fail "Rights or board could not be written; the log is $HOME_DIR/log/migrate.log."; }
+    echo "$code" > "$stamp"
 }
 
 load_demo() {
@@ -191,48 +334,118 @@ write_caches() {
 
 start_web() {
     need_free_port "$WEB_PORT" RHEACID_PORT
-    local name
-    for name in php-fpm nginx; do
-        sed -e "s|@ROOT@|$ROOT|g; s|@HOME@|$HOME_DIR|g; s|@PORT@|$WEB_PORT|g" "$ROOT/ops/$name.conf" > "$HOME_DIR/run/$name.conf"
-    done
-    local as_root=(); ! is_root || [ ${#RUN_AS[@]} -gt 0 ] || as_root=(-R)
-    as_service php-fpm8.2 "${as_root[@]}" --fpm-config "$HOME_DIR/run/php-fpm.conf" --daemonize 9>&- 2> "$HOME_DIR/log/php-fpm-start.log" \
-        || { tail -n 5 "$HOME_DIR/log/php-fpm-start.log" >&2; fail "php-fpm did not start; its log is $HOME_DIR/log/php-fpm-start.log."; }
-    as_service nginx -c "$HOME_DIR/run/nginx.conf" -e "$HOME_DIR/log/nginx.log" 9>&- 2> "$HOME_DIR/log/nginx-start.log" \
-        || { tail -n 5 "$HOME_DIR/log/nginx-start.log" >&2; fail "nginx did not start; its log is $HOME_DIR/log/nginx-start.log."; }
+    begin php-fpm
+    until_up php-fpm
+    begin nginx
+    until_up nginx
 }
 
-stop_one() {
-    local pid=$HOME_DIR/run/$1.pid signal=$2 tries=0
-    running "$pid" || { rm -f "$pid"; return 0; }
-    local number; number=$(cat "$pid")
-    kill "-$signal" "$number" 2>/dev/null || true
-    while kill -0 "$number" 2>/dev/null && [ $tries -lt 100 ]; do sleep 0.1; tries=$((tries + 1)); done
-    rm -f "$pid"
+stop_web() { end queue TERM; end mailbox TERM; end scheduler TERM; end nginx QUIT; end php-fpm QUIT; }
+stop_all() { stop_web; end mariadb TERM 60; }
+
+# heads_after TIME: heads that were proven after that moment, and are lost with what came after it.
+heads_after() { [ ! -s "$HEADS_FILE" ] || awk -v at="$1" '$1 > at {print $3}' "$HEADS_FILE"; }
+
+# note_keeping WHAT HOW WORDS: what the application says of backups and verifications.
+note_keeping() {
+    local file=$HOME_DIR/storage/keeping
+    [ -d "$HOME_DIR/storage" ] || return 0
+    { grep -v "^$1 $2 " "$file" 2>/dev/null || true; printf '%s %s %s %s\n' "$1" "$2" "$(date -u +%Y-%m-%dT%H:%M:%SZ)" "$3"; } > "$file.new"
+    chmod 644 "$file.new"
+    mv "$file.new" "$file"
 }
 
-# What the site does of its own accord: deadlines that pass unread.
-start_scheduler() {
-    # By exec, so that the number kept is that of the scheduler itself.
-    (exec "${RUN_AS[@]}" php "$ROOT/artisan" schedule:work > "$HOME_DIR/log/scheduler.log" 2>&1 9>&- 8>&- < /dev/null) &
-    echo $! > "$HOME_DIR/run/scheduler.pid"
+# --- watched over by supervisord -----------------------------------------------------------------------------------------
+
+# One at a time: start and stop exclude one another and themselves.
+with_house_lock() {
+    need_var
+    exec 7>"$ROOT/var/$INSTANCE.lock"
+    flock -n 7 || { say "Waiting for another start or stop of this installation …"; flock 7; }
+    "$@"
+    exec 7>&-
 }
 
-# Where letters go while the settings name no mail server: a directory of this instance.
-start_mailbox() {
-    [ -z "$(env_value MAIL_HOST)" ] || return 0
-    mkdir -p "$HOME_DIR/mail"
-    [ ${#RUN_AS[@]} = 0 ] || chown $SERVICE_USER: "$HOME_DIR/mail"
-    need_free_port "$MAIL_PORT" RHEACID_MAIL_PORT
-    (exec "${RUN_AS[@]}" php "$ROOT/ops/mailbox.php" "$MAIL_PORT" "$HOME_DIR/mail" > "$HOME_DIR/log/mailbox.log" 2>&1 9>&- 8>&- < /dev/null) &
-    echo $! > "$HOME_DIR/run/mailbox.pid"
+supervisor() { supervisorctl -c "$HOME_DIR/root/supervisord.conf" "$@"; }
+is_watched() { [ -S "$HOME_DIR/root/supervisor.sock" ] && supervisor pid > /dev/null 2>&1; }
+
+# What is watched and how; each server begins by ops/serve.
+write_supervisor() {
+    local conf=$HOME_DIR/root/supervisord.conf name user
+    {
+        cat <<TEXT
+[unix_http_server]
+file=$HOME_DIR/root/supervisor.sock
+chmod=0700
+[supervisord]
+logfile=$HOME_DIR/root/supervisord.log
+logfile_maxbytes=500KB
+logfile_backups=1
+pidfile=$HOME_DIR/root/supervisord.pid
+directory=$HOME_DIR/root
+identifier=rheacid-$INSTANCE
+$(! is_root || echo user=root)
+environment=RHEACID_HOME="$HOME_DIR",RHEACID_INSTANCE="$INSTANCE",RHEACID_PORTS="$WEB_PORT $DATABASE_PORT $MAIL_PORT",DATABASE_FLUSH="${DATABASE_FLUSH:-1}"
+[rpcinterface:supervisor]
+supervisor.rpcinterface_factory=supervisor.rpcinterface:make_main_rpcinterface
+[supervisorctl]
+serverurl=unix://$HOME_DIR/root/supervisor.sock
+TEXT
+        for name in "${SERVERS[@]}"; do
+            [ "$name" != mailbox ] || [ -z "$(env_value MAIL_HOST)" ] || continue
+            user=$(user_of "$name")
+            cat <<TEXT
+[program:$name]
+command=$ROOT/ops/serve $name
+autostart=false
+autorestart=true
+startsecs=0
+stopsignal=$(case "$name" in nginx|php-fpm) echo QUIT ;; *) echo TERM ;; esac)
+stopwaitsecs=$([ "$name" = mariadb ] && echo 60 || echo 10)
+redirect_stderr=true
+stdout_logfile=$HOME_DIR/root/$name.out
+stdout_logfile_maxbytes=200KB
+stdout_logfile_backups=1
+${user:+user=$user}
+TEXT
+        done
+        # No server: it listens to nobody, and reads what only the owner may.
+        cat <<TEXT
+[program:keep]
+command=$ROOT/ops/keep
+autostart=true
+autorestart=true
+startsecs=0
+stopasgroup=true
+killasgroup=true
+stdout_logfile=$HOME_DIR/root/keep.out
+stdout_logfile_maxbytes=200KB
+stdout_logfile_backups=1
+redirect_stderr=true
+TEXT
+    } > "$conf"
 }
 
-# Sends the letters that wait.
-start_queue() {
-    (exec "${RUN_AS[@]}" php "$ROOT/artisan" queue:work --sleep=2 --tries=5 --backoff=60 > "$HOME_DIR/log/queue.log" 2>&1 9>&- 8>&- < /dev/null) &
-    echo $! > "$HOME_DIR/run/queue.pid"
+watch_over() {
+    is_watched && return 0
+    rm -f "$HOME_DIR/root/supervisor.sock"
+    write_supervisor
+    (cd "$HOME_DIR/root" && supervisord -c "$HOME_DIR/root/supervisord.conf" 7>&- 8>&- 9>&- < /dev/null > /dev/null) || fail "The supervisor did not start; its log is $HOME_DIR/root/supervisord.log."
+    local tries=0
+    until is_watched; do tries=$((tries + 1)); [ $tries -lt 100 ] || fail "The supervisor does not answer; its log is $HOME_DIR/root/supervisord.log."; sleep 0.1; done
 }
 
-stop_web() { stop_one queue TERM; stop_one mailbox TERM; stop_one scheduler TERM; stop_one nginx QUIT; stop_one php-fpm QUIT; }
-stop_all() { stop_web; stop_one mariadb TERM; }
+# Everything of this installation down: by the supervisor, and what a dead one has left by hand.
+take_down() {
+    local name left tries=0
+    if is_watched; then
+        supervisor stop queue scheduler mailbox nginx php-fpm > /dev/null 2>&1 || true
+        supervisor shutdown > /dev/null 2>&1 || true
+        while is_watched && [ $tries -lt 700 ]; do tries=$((tries + 1)); sleep 0.1; done
+    fi
+    stop_all
+    left=$(for name in "${SERVERS[@]}"; do ours "$name"; done)
+    [ -z "$left" ] || fail "These still live: $(echo "$left" | tr '\n' ' ')"
+}
+
+page_answers() ( exec 6<>"/dev/tcp/127.0.0.1/$WEB_PORT" && printf 'GET /up HTTP/1.0\r\nHost: 127.0.0.1\r\n\r\n' >&6 && head -n 1 <&6 | grep -q ' 200' ) 2> /dev/null

@@ -68,6 +68,10 @@ Route::pattern('method', '[0-9]{1,18}');
 Route::pattern('standard', '[a-z-]{1,40}');
 Route::pattern('code', '[a-z-]{1,40}');
 
+if (app()->environment('bench')) {
+    // What the framework costs by itself, for bin/bench.
+    Route::get('bare', static fn(): string => 'bare')->withoutMiddleware('web');
+}
 Route::get('up', UpController::class)->withoutMiddleware('web')->name('up');
 
 Route::middleware('guest')->group(static function (): void {
@@ -210,6 +214,7 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
         Route::post('methods/standard/{standard}', [MethodController::class, 'take'])->middleware('can:lead')->name('methods.take');
         Route::post('methods/{method}', [MethodController::class, 'update'])->middleware('can:lead')->name('methods.update');
         Route::post('sources', [SourceController::class, 'store'])->middleware('can:lead')->name('sources.store');
+        Route::post('restorations/{restoration}', [TodayController::class, 'confirm'])->middleware('can:lead')->name('restorations.confirm');
         Route::post('rounds', [RoundController::class, 'store'])->name('rounds.store');
         Route::post('rounds/{round}/stops/{stop}', [RoundController::class, 'visit'])->name('rounds.visit');
         Route::post('rounds/{round}/pass', [RoundController::class, 'pass'])->name('rounds.pass');

@@ -6,25 +6,35 @@ namespace Rheacid\Console;
 
 use Illuminate\Console\Command;
 use Rheacid\Records\LedgerCheck;
+use Rheacid\Records\Schema;
 
 /** Compares the ledger with itself and with every record. */
 final class VerifyLedger extends Command
 {
-    protected $signature = 'ledger:verify {--head= : a head hash printed earlier, which must still be in the ledger}';
+    protected $signature = 'ledger:verify {--head= : a head hash printed earlier, which must still be in the ledger} {--since=0 : go on from that line, whose hash is --head} {--schema : compare tables, triggers and rights as well}';
 
-    protected $description = 'Verify the chain of the audit ledger and every record sealed in it';
+    protected $description = 'Verify the chain of the audit ledger, every record sealed in it, and the form of the database';
 
     public function handle(): int
     {
         $head = $this->option('head');
-        $check = LedgerCheck::run(is_string($head) ? $head : null);
-        if ($check['difference'] !== null) {
-            $this->error('First difference: ' . $check['difference'] . '.');
+        $since = (int) $this->option('since');
+        $check = LedgerCheck::run(is_string($head) ? $head : null, $since);
+        $schema = $this->option('schema') === true ? Schema::compare() : ['difference' => null, 'unseen' => []];
+        foreach ($schema['unseen'] as $unseen) {
+            $this->line("Not looked at: $unseen.");
+        }
+        $difference = $check['difference'] ?? $schema['difference'];
+        if ($difference !== null) {
+            $this->error("First difference: $difference.");
 
             return self::FAILURE;
         }
-        $this->info(sprintf('%d lines, every one follows the line before it, and every record is as it was sealed.', $check['lines']));
-        $this->line('Head: ' . $check['head']);
+        $this->info(sprintf('%s lines%s, every one follows the line before it, and every record is as it was sealed.', $check['lines'] - $since, $since > 0 ? " since line $since" : ''));
+        if ($this->option('schema') === true) {
+            $this->info('Tables, triggers and rights are as the migrations make them.');
+        }
+        $this->line("Head: {$check['head']}, line {$check['lines']}");
 
         return self::SUCCESS;
     }

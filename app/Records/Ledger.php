@@ -24,6 +24,13 @@ final class Ledger
         return (string) (DB::table('ledger')->orderByDesc('seq')->value('hash') ?? LedgerLine::ORIGIN);
     }
 
+    public static function at(int $seq): ?LedgerLine
+    {
+        $row = DB::table('ledger')->where('seq', $seq)->first();
+
+        return $row === null ? null : self::line($row);
+    }
+
     /** @return list<LedgerLine> so many lines after that one */
     public static function linesAfter(int $seq, int $count): array
     {

@@ -16,24 +16,31 @@ final class LedgerCheck
     /** @var array<string, array<int, true>> rows that stand in a line, by table and id */
     private array $sealed = [];
 
-    /** @param string|null $head hash printed on paper earlier */
-    private function __construct(private readonly ?string $head) {}
+    /**
+     * @param string|null $head hash printed on paper earlier
+     * @param int $since line of a checkpoint whose hash is $head; 0 for the whole
+     */
+    private function __construct(private readonly ?string $head, private readonly int $since) {}
 
     /**
      * @param string|null $head hash printed on paper earlier: it must still be among the lines
+     * @param int $since goes on from that line, whose hash is $head; what was slipped in before it is not noticed then
      *
      * @return array{difference: string|null, lines: int, head: string} the first difference found, if any
      */
-    public static function run(?string $head = null): array
+    public static function run(?string $head = null, int $since = 0): array
     {
-        return (new self($head))->walk();
+        return (new self($head, $since))->walk();
     }
 
     /** @return array{difference: string|null, lines: int, head: string} */
     private function walk(): array
     {
-        $last = null;
-        $headSeen = $this->head === null;
+        $last = $this->since === 0 ? null : Ledger::at($this->since);
+        if ($this->since > 0 && $last?->hash !== $this->head) {
+            return ['difference' => "ledger line $this->since is not the checkpoint any more: the ledger was altered or cut before it", 'lines' => 0, 'head' => ''];
+        }
+        $headSeen = $this->head === null || $this->since > 0;
         while (($lines = Ledger::linesAfter($last->seq ?? 0, self::LINES)) !== []) {
             foreach ($lines as $i => $line) {
                 $difference = $line->breakAfter($last);
@@ -50,7 +57,7 @@ final class LedgerCheck
         }
 
         return [
-            'difference' => $this->unsealed() ?? ($headSeen ? null : "the ledger no longer holds the line {$this->head}: its tail was cut"),
+            'difference' => ($this->since > 0 ? null : $this->unsealed()) ?? ($headSeen ? null : "the ledger no longer holds the line {$this->head}: its tail was cut"),
             'lines' => $last->seq ?? 0,
             'head' => $last->hash ?? LedgerLine::ORIGIN,
         ];

@@ -48,6 +48,8 @@ abstract class BenchTestCase extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
+        // The application's cached configuration does not know the owner.
+        config(['database.connections.owner.password' => getenv('DB_OWNER_PASSWORD')]);
         self::emptyDatabase();
         Cache::flush();
         CarbonImmutable::setTestNow($this->clock());

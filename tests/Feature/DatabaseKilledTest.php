@@ -77,7 +77,7 @@ final class DatabaseKilledTest extends BenchTestCase
 
     private static function kill(): void
     {
-        $pid = (int) file_get_contents(getenv('RHEACID_HOME') . '/run/mariadb.pid');
+        $pid = (int) file_get_contents(getenv('RHEACID_HOME') . '/db/mariadb.pid');
         posix_kill($pid, SIGKILL);
         while (posix_kill($pid, 0)) {
             usleep(20_000);
@@ -88,7 +88,7 @@ final class DatabaseKilledTest extends BenchTestCase
     private static function startDatabase(): void
     {
         $port = config('database.connections.bench.port');
-        $script = sprintf('. %s/ops/house.sh; instance %s 0 %d; DATABASE_FLUSH=2; RUN_AS=(); start_database', escapeshellarg(base_path()), basename((string) getenv('RHEACID_HOME')), is_numeric($port) ? (int) $port : 0);
+        $script = sprintf('. %s/ops/house.sh; instance %s 0 %d; DATABASE_FLUSH=2; RUN_AS=(); DB_AS=(); start_database', escapeshellarg(base_path()), basename((string) getenv('RHEACID_HOME')), is_numeric($port) ? (int) $port : 0);
         exec('bash -c ' . escapeshellarg($script) . ' > /dev/null 2>&1', result_code: $status);
         self::assertSame(0, $status, 'MariaDB came up again');
         DB::purge('bench');

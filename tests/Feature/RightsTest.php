@@ -8,11 +8,13 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Route;
 use Rheacid\Actions\Logs\UploadLog;
 use Rheacid\Actions\Measure\OpenRound;
+use Rheacid\Actions\Site\RecordRestoration;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\Deviation;
 use Rheacid\Models\LogUpload;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
+use Rheacid\Models\Restoration;
 use Rheacid\Models\Round;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Rounds\Way;
@@ -123,7 +125,7 @@ final class RightsTest extends BenchTestCase
         $log = LogUpload::query()->first() ?? (new UploadLog())($this->people['checker'], IdempotencyKey::own(), 'a.csv', "1;2;20\n2;2;20", $this->pair(), null);
         $existing += ['calibration' => $calibration->id, 'run' => $calibration->calibration_run_id, 'measurement' => $reading->id, 'draft' => $draft?->id, 'log' => $log->id];
         $round = Round::query()->first() ?? app(OpenRound::class)($this->people['checker'], IdempotencyKey::own(), $this->pair(), $this->thermometer(), Way::chosen([$this->batch()->id], CarbonImmutable::now()), true, null, false);
-        $existing += ['round' => $round->id, 'stop' => $round->stops()->firstOrFail()->id];
+        $existing += ['restoration' => (Restoration::query()->first() ?? app(RecordRestoration::class)(CarbonImmutable::now()->subDay(), str_repeat('0', 64), []))->id, 'round' => $round->id, 'stop' => $round->stops()->firstOrFail()->id];
         $found = [];
         foreach (Route::getRoutes()->getRoutes() as $route) {
             if (in_array('auth', $route->gatherMiddleware(), true)) {

@@ -4,8 +4,18 @@ declare(strict_types=1);
 
 namespace Rheacid\Http\Controllers;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
+use Rheacid\Actions\Site\ConfirmRestoration;
+use Rheacid\Http\Bench;
+use Rheacid\Keeping;
+use Rheacid\Models\Restoration;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Rights\Right;
 use Rheacid\Today\Calendar;
 use Rheacid\Today\DayPlan;
 use Rheacid\Today\Shopping;
@@ -20,7 +30,20 @@ final class TodayController
 
     public function show(DayPlan $plan): View
     {
-        return view('today.show', ['plan' => $plan, 'buffers' => $plan->buffers(), 'line' => DayLine::of($plan), 'week' => Week::ahead($plan, self::WEEK), 'shopping' => Shopping::list()]);
+        return view('today.show', ['plan' => $plan, 'buffers' => $plan->buffers(), 'line' => DayLine::of($plan), 'week' => Week::ahead($plan, self::WEEK), 'shopping' => Shopping::list(), ...self::forTheLead()]);
+    }
+
+    public function confirm(Request $request, Restoration $restoration, ConfirmRestoration $confirm): RedirectResponse
+    {
+        $confirm(Bench::person($request), IdempotencyKey::from($request), $restoration, Bench::remark($request));
+
+        return redirect()->route('today')->with('done', 'Confirmed.');
+    }
+
+    /** @return array{keeping: list<string>, restoration: Restoration|null} how the records are kept, for who answers for them */
+    private static function forTheLead(): array
+    {
+        return Gate::allows(Right::Lead->value) ? ['keeping' => Keeping::now()->problems(CarbonImmutable::now()), 'restoration' => Restoration::open()] : ['keeping' => [], 'restoration' => null];
     }
 
     public function sheet(DayPlan $plan): View

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Rheacid\Http\Controllers;
 
 use Illuminate\Http\Response;
+use Rheacid\Records\Writable;
 
-/** Says that the application answers, and nothing else: for supervision, and as the bare route of the benchmark. */
+/** Says whether a record could be written now, and nothing else: for supervision. */
 final class UpController
 {
     public function __invoke(): Response
     {
-        return response("up\n", 200, ['Content-Type' => 'text/plain']);
+        $isUp = Writable::now();
+
+        return response($isUp ? "up\n" : "down\n", $isUp ? 200 : 503, ['Content-Type' => 'text/plain']);
     }
 }

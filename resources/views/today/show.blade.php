@@ -1,5 +1,12 @@
 @php($tasks = $plan->tasks())
 <x-house :title="Rheacid\SiteClock::local(now())->format('l, j F')" room="Today">
+    @if ($restoration)
+        <p class="verdict answer"><x-state is="care">Restored from a backup.</x-state> <span>The records are those of {{ Rheacid\SiteClock::full($restoration->taken_at) }}; what was recorded later is lost{{ $restoration->lost_heads === [] ? '' : ' (' . count($restoration->lost_heads) . ' later heads were proven once)' }}. <b>Enter again what stands on paper, then confirm.</b></span></p>
+        <form method="post" action="{{ route('restorations.confirm', $restoration) }}"><x-form-id /><button class="do quiet">I have seen it</button></form>
+    @endif
+    @foreach ($keeping as $problem)
+        <p class="verdict"><x-state is="care">How the records are kept.</x-state> {{ $problem }}</p>
+    @endforeach
     @if ($line->lanes !== [])<x-day-line :figure="$line" />@endif
     @if ($tasks === [])
         <h2>Nothing waits</h2>

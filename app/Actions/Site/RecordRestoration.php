@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Site;
+
+use Carbon\CarbonImmutable;
+use Rheacid\Models\Restoration;
+use Rheacid\Models\Site;
+use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
+
+/** Keeps, in the name of the site, that the records came back from a backup. */
+final class RecordRestoration
+{
+    /**
+     * @param string $head of the backup
+     * @param list<string> $lost heads that were proven later, and are gone
+     */
+    public function __invoke(CarbonImmutable $takenAt, string $head, array $lost): Restoration
+    {
+        $site = Site::current() ?? throw Refused::because('The records name no site.');
+
+        return Recording::once($site->person, IdempotencyKey::own(), 'restore from a backup', Restoration::class, static fn(Entry $entry): Restoration => $entry->add(new Restoration(['head' => $head, 'taken_at' => $takenAt, 'lost_heads' => $lost, 'at' => $entry->at, 'person_id' => $entry->by->id])));
+    }
+}

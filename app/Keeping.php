@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid;
+
+use Carbon\CarbonImmutable;
+
+/** What the house's own scripts say of backups and verifications; they write it where the application can read it. */
+final readonly class Keeping
+{
+    /** After so many days without one a lead is told. */
+    private const DAYS = 2;
+
+    /** @param array<string, array{at: CarbonImmutable, words: string}> $told by what and how: "backup done", "verification failed" */
+    private function __construct(private array $told) {}
+
+    public static function now(): self
+    {
+        $file = storage_path('keeping');
+        $told = [];
+        foreach (is_file($file) ? explode("\n", (string) file_get_contents($file)) : [] as $line) {
+            $parts = explode(' ', trim($line), 4);
+            if (count($parts) >= 3) {
+                $told["$parts[0] $parts[1]"] = ['at' => CarbonImmutable::parse($parts[2]), 'words' => $parts[3] ?? ''];
+            }
+        }
+
+        return new self($told);
+    }
+
+    public function last(string $what): ?CarbonImmutable
+    {
+        return $this->told["$what done"]['at'] ?? null;
+    }
+
+    /** @return list<string> what a lead has to see to, the worst first */
+    public function problems(CarbonImmutable $now): array
+    {
+        $problems = [];
+        foreach (['verification' => 'The records differ from their chain', 'backup' => 'The last backup failed'] as $what => $words) {
+            $failed = $this->told["$what failed"] ?? null;
+            if ($failed !== null && $failed['at'] > ($this->last($what) ?? CarbonImmutable::createFromTimestamp(0))) {
+                $problems[] = "$words, " . SiteClock::short($failed['at']) . ': ' . $failed['words'];
+            }
+        }
+        $backup = $this->last('backup');
+        if ($backup === null || $backup < $now->subDays(self::DAYS)) {
+            $problems[] = $backup === null ? 'No backup was ever made: bin/backup makes one.' : sprintf('No backup since %s: bin/backup makes one.', SiteClock::full($backup));
+        }
+
+        return $problems;
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+use Rheacid\Records\Kept;
+
+/** That the records came back from a backup, as of when, and which later heads were lost. */
+final class Restoration extends Model
+{
+    use Kept;
+
+    protected $casts = ['taken_at' => 'datetime', 'at' => 'datetime', 'lost_heads' => 'array'];
+
+    /** @return HasOne<RestorationConfirmation, $this> */
+    public function confirmation(): HasOne
+    {
+        return $this->hasOne(RestorationConfirmation::class);
+    }
+
+    /** The newest that no lead has confirmed. */
+    public static function open(): ?self
+    {
+        return self::query()->whereDoesntHave('confirmation')->orderByDesc('id')->first();
+    }
+}

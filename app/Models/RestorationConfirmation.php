@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Rheacid\Records\Kept;
+
+/** That a lead has seen that the records came back from a backup. */
+final class RestorationConfirmation extends Model
+{
+    use Kept;
+
+    protected $casts = ['at' => 'datetime'];
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Records;
+
+use Illuminate\Database\Connection;
+use Illuminate\Support\Facades\DB;
+
+/** The form of the database beside the one that the migrations make: tables, columns, keys, triggers, rights of the application. */
+final class Schema
+{
+    private const KEPT = 'schema.txt';
+
+    /** @return array{difference: string|null, unseen: list<string>} the first difference, and what this account cannot look at */
+    public static function compare(): array
+    {
+        [$now, $unseen] = self::now();
+        $wanted = array_filter(explode("\n", (string) file_get_contents(self::path())), static fn(string $line): bool => $line !== '' && array_filter($unseen, static fn(string $kind): bool => str_starts_with($line, rtrim($kind, 's') . ' ')) === []);
+        $gone = array_values(array_diff($wanted, $now));
+        $new = array_values(array_diff($now, $wanted));
+
+        return [
+            'difference' => match (true) {
+                $gone !== [] && $new !== [] => "the form of the database was changed: \"$gone[0]\" is now \"$new[0]\"",
+                $gone !== [] => "the form of the database was changed: \"$gone[0]\" is gone",
+                $new !== [] => "the form of the database was changed: \"$new[0]\" was added",
+                default => null,
+            },
+            'unseen' => $unseen,
+        ];
+    }
+
+    public static function path(): string
+    {
+        return database_path(self::KEPT);
+    }
+
+    /** @return array{list<string>, list<string>} a line for each thing, sorted, and the kinds that cannot be seen */
+    public static function now(): array
+    {
+        $isOwner = is_string(config('database.connections.owner.password')) && config('database.connections.owner.password') !== '';
+        $db = DB::connection($isOwner ? 'owner' : null);
+        $lines = [
+            ...self::told($db, "select concat('column ', table_name, '.', column_name, ' ', column_type, if(is_nullable = 'YES', ' null', ''), coalesce(concat(' default ', column_default), ''), if(extra = '', '', concat(' ', extra))) as line from information_schema.columns where table_schema = database()"),
+            ...self::told($db, "select concat('index ', table_name, ' ', group_concat(column_name order by seq_in_index), if(non_unique = 0, ' unique', '')) as line from information_schema.statistics where table_schema = database() group by table_name, index_name, non_unique"),
+            ...self::told($db, "select concat('foreign ', table_name, '.', column_name, ' ', referenced_table_name, '.', referenced_column_name) as line from information_schema.key_column_usage where table_schema = database() and referenced_table_name is not null"),
+            ...self::told($db, "select concat('right ', table_name, ' ', group_concat(privilege_type order by privilege_type)) as line from information_schema.table_privileges where table_schema = database() and grantee like '%rheacid_app%' group by table_name"),
+            ...self::told($db, "select concat('right on the whole ', privilege_type) as line from information_schema.schema_privileges where table_schema = database() and grantee like '%rheacid_app%'"),
+            ...($isOwner ? self::told($db, "select concat('trigger ', trigger_name, ' ', event_manipulation, ' ', event_object_table) as line from information_schema.triggers where trigger_schema = database()") : []),
+        ];
+        sort($lines);
+
+        return [$lines, $isOwner ? [] : ['triggers']];
+    }
+
+    /** @return list<string> */
+    private static function told(Connection $db, string $query): array
+    {
+        return array_values(array_map(static fn(mixed $row): string => is_object($row) && is_string($row->line ?? null) ? preg_replace('/\s+/', ' ', $row->line) ?? '' : '', $db->select($query)));
+    }
+}
