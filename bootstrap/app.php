@@ -5,11 +5,13 @@ declare(strict_types=1);
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Session\Middleware\StartSession;
 use Rheacid\Http\Failures;
 use Rheacid\Http\Middleware\OwnHosts;
 use Rheacid\Http\Middleware\OwnReferer;
 use Rheacid\Http\Middleware\RefusesBrokenText;
 use Rheacid\Http\Middleware\SecurityHeaders;
+use Rheacid\Http\Middleware\StartsSession;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: dirname(__DIR__) . '/routes/web.php', commands: dirname(__DIR__) . '/routes/console.php')
@@ -17,6 +19,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(static function (Middleware $middleware): void {
         $middleware->prepend(OwnHosts::class);
         $middleware->append([SecurityHeaders::class, RefusesBrokenText::class, OwnReferer::class]);
+        $middleware->web(replace: [StartSession::class => StartsSession::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
     })

@@ -216,6 +216,8 @@ owner_artisan() {
 # What the database sets at each of its starts, so that accounts always match the generated passwords. The application's
 # account gets its rights table by table after the migrations; it never holds one on the whole schema.
 write_accounts() {
+    # Who may not read the owner's password leaves what stands.
+    [ -r "$OWNER_FILE" ] || return 0
     (umask 077; cat > "$HOME_DIR/db/accounts.sql" <<TEXT
 CREATE DATABASE IF NOT EXISTS rheacid CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
 CREATE USER IF NOT EXISTS 'rheacid_owner'@'127.0.0.1';
@@ -267,6 +269,8 @@ begin() {
     [ "$1" != mariadb ] || as=("${DB_AS[@]}")
     command_of "$1"
     (cd "$(place_of "$1")" && exec "${as[@]}" "${COMMAND[@]}" > "$HOME_DIR/log/$1.out" 2>&1 7>&- 8>&- 9>&- < /dev/null) &
+    # Nobody at this shell is told when it ends.
+    disown
 }
 
 # until_up NAME: waits until a server answers.

@@ -45,13 +45,26 @@ final class Schema
             ...self::told($db, "select concat('column ', table_name, '.', column_name, ' ', column_type, if(is_nullable = 'YES', ' null', ''), coalesce(concat(' default ', column_default), ''), if(extra = '', '', concat(' ', extra))) as line from information_schema.columns where table_schema = database()"),
             ...self::told($db, "select concat('index ', table_name, ' ', group_concat(column_name order by seq_in_index), if(non_unique = 0, ' unique', '')) as line from information_schema.statistics where table_schema = database() group by table_name, index_name, non_unique"),
             ...self::told($db, "select concat('foreign ', table_name, '.', column_name, ' ', referenced_table_name, '.', referenced_column_name) as line from information_schema.key_column_usage where table_schema = database() and referenced_table_name is not null"),
-            ...self::told($db, "select concat('right ', table_name, ' ', group_concat(privilege_type order by privilege_type)) as line from information_schema.table_privileges where table_schema = database() and grantee like '%rheacid_app%' group by table_name"),
-            ...self::told($db, "select concat('right on the whole ', privilege_type) as line from information_schema.schema_privileges where table_schema = database() and grantee like '%rheacid_app%'"),
+            ...self::rights(),
             ...($isOwner ? self::told($db, "select concat('trigger ', trigger_name, ' ', event_manipulation, ' ', event_object_table) as line from information_schema.triggers where trigger_schema = database()") : []),
         ];
         sort($lines);
 
-        return [$lines, $isOwner ? [] : ['triggers']];
+        return [$lines, [...($isOwner ? [] : ['triggers']), 'rights of other accounts']];
+    }
+
+    /** @return list<string> what the application's own account may, as it sees it itself */
+    private static function rights(): array
+    {
+        $lines = [];
+        foreach (DB::connection('bench')->select('show grants') as $row) {
+            $grant = (string) current((array) $row);
+            if (preg_match('/^GRANT (.+) ON (\S+) TO/', $grant, $match) === 1 && $match[1] !== 'USAGE') {
+                $lines[] = 'right ' . str_replace(['`rheacid`.', '`'], '', $match[2]) . " $match[1]";
+            }
+        }
+
+        return $lines;
     }
 
     /** @return list<string> */

@@ -30,6 +30,17 @@ final class ControlCheckTest extends BenchTestCase
         self::assertSame(['control-check-missing'], $this->decided($this->measure([4.45, 4.46]))->blocks, 'after two hours it is due again');
     }
 
+    public function test_what_only_looks_for_new_points_takes_no_message_from_the_page_that_waits_for_it(): void
+    {
+        $this->calibrate();
+        $page = "/pairs/{$this->pair()->id}/check";
+        $this->actingAs($this->people['checker'])->from($page)->post($page, ['lot' => 'Q-29', 'moment' => 'start', 'mv' => '0', 'celsius' => '21', 'still' => '1', 'form' => self::formId()])->assertSessionHasErrors('lot');
+
+        $this->get("$page/live", ['HX-Request' => 'true'])->assertOk();
+
+        $this->get($page)->assertSee('a bottle confirms itself');
+    }
+
     public function test_a_failed_check_voids_the_calibration_back_to_the_last_good_one(): void
     {
         $calibration = $this->calibrate();

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Rheacid\Actions\Site\RecordRestoration;
+use Rheacid\Keeping;
+use Rheacid\Models\RestorationConfirmation;
+use Rheacid\Records\Ledger;
+use Rheacid\Records\LedgerCheck;
+use Rheacid\Records\Schema;
+
+/** How the records are kept: their form, checkpoints of their chain, backups, and that they came back from one. */
+final class KeepingTest extends BenchTestCase
+{
+    protected function tearDown(): void
+    {
+        @unlink(storage_path('keeping'));
+        parent::tearDown();
+    }
+
+    public function test_the_form_of_the_database_is_the_one_written_down_and_a_change_is_named(): void
+    {
+        self::assertSame(['difference' => null, 'unseen' => ['rights of other accounts']], Schema::compare(), 'php artisan rheacid:schema writes it down anew after a migration');
+
+        $owner = DB::connection('owner');
+        foreach ([
+            ['alter table batches add column slipped int null', 'alter table batches drop column slipped', 'batches.slipped'],
+            ['alter table samples modify place varchar(41) not null', 'alter table samples modify place varchar(40) not null', 'samples.place'],
+            ['create trigger tricky before insert on samples for each row set new.place = new.place', 'drop trigger tricky', 'trigger tricky'],
+            ["grant delete on samples to 'rheacid_app'@'127.0.0.1'", "revoke delete on samples from 'rheacid_app'@'127.0.0.1'", 'right samples'],
+        ] as [$do, $undo, $named]) {
+            $owner->statement($do);
+            $difference = Schema::compare()['difference'];
+            $owner->statement($undo);
+            self::assertStringContainsString($named, (string) $difference);
+        }
+        self::assertSame(['difference' => null, 'unseen' => ['rights of other accounts']], Schema::compare());
+    }
+
+    public function test_without_the_owners_password_what_cannot_be_looked_at_is_said(): void
+    {
+        config(['database.connections.owner.password' => '']);
+
+        self::assertSame(['triggers', 'rights of other accounts'], Schema::compare()['unseen']);
+    }
+
+    public function test_a_check_goes_on_from_a_checkpoint_that_must_still_be_there(): void
+    {
+        $this->calibrate();
+        $checkpoint = LedgerCheck::run();
+        $this->measure([4.45, 4.46]);
+
+        $since = LedgerCheck::run($checkpoint['head'], $checkpoint['lines']);
+        self::assertSame([null, Ledger::head()], [$since['difference'], $since['head']]);
+        self::assertGreaterThan($checkpoint['lines'], $since['lines']);
+
+        self::assertStringContainsString('is not the checkpoint any more', (string) LedgerCheck::run(str_repeat('0', 64), $checkpoint['lines'])['difference']);
+        self::assertStringContainsString('is not the checkpoint any more', (string) LedgerCheck::run($checkpoint['head'], 999_999)['difference']);
+        DB::connection('owner')->table('replicates')->orderByDesc('id')->limit(1)->update(['mv' => 1]);
+        self::assertStringContainsString('of replicates was altered', (string) LedgerCheck::run($checkpoint['head'], $checkpoint['lines'])['difference']);
+    }
+
+    public function test_that_the_records_came_back_is_on_record_and_a_lead_confirms_it_once(): void
+    {
+        $restoration = app(RecordRestoration::class)(CarbonImmutable::now()->subHours(5), str_repeat('a', 64), [str_repeat('b', 64)]);
+        $this->actingAs($this->people['checker'])->get('/')->assertDontSee('Restored from a backup.');
+        $this->post("/restorations/$restoration->id", ['form' => self::formId()])->assertForbidden();
+
+        $this->flushSession();
+        $this->actingAs($this->people['lead'])->get('/')->assertSee('Restored from a backup.')->assertSee('1 later heads');
+        $this->post("/restorations/$restoration->id", ['form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post("/restorations/$restoration->id", ['form' => self::formId()])->assertSessionHasErrors();
+
+        $this->get('/')->assertDontSee('Restored from a backup.');
+        self::assertSame(1, RestorationConfirmation::query()->count());
+        self::assertNull(LedgerCheck::run()['difference']);
+    }
+
+    public function test_a_lead_is_told_of_a_backup_that_is_old_or_failed_and_of_records_that_differ(): void
+    {
+        $now = CarbonImmutable::now();
+        $told = static function (string ...$lines) use ($now): array {
+            file_put_contents(storage_path('keeping'), implode("\n", $lines));
+
+            return Keeping::now()->problems($now);
+        };
+        self::assertSame(['No backup was ever made: bin/backup makes one.'], Keeping::now()->problems($now));
+        self::assertSame([], $told("backup done {$now->subDays(2)->toIso8601ZuluString()} there"));
+        self::assertStringContainsString('No backup since', $told("backup done {$now->subDays(2)->subMinute()->toIso8601ZuluString()} there")[0]);
+        self::assertStringContainsString('The last backup failed', $told("backup done {$now->subHours(3)->toIso8601ZuluString()} there", "backup failed {$now->subHour()->toIso8601ZuluString()} the disk is full")[0]);
+        self::assertSame([], $told("backup failed {$now->subHours(3)->toIso8601ZuluString()} the disk is full", "backup done {$now->subHour()->toIso8601ZuluString()} there"), 'a later one went well');
+        $told("backup done {$now->subHour()->toIso8601ZuluString()} there", "verification failed {$now->toIso8601ZuluString()} row 7 of samples is gone");
+        $this->actingAs($this->people['lead'])->get('/')->assertSee('row 7 of samples is gone');
+        $this->flushSession();
+        $this->actingAs($this->people['checker'])->get('/')->assertDontSee('row 7 of samples is gone');
+    }
+
+    public function test_up_says_whether_a_record_could_be_written_and_nothing_more(): void
+    {
+        self::assertSame([200, "up\n"], [$this->get('/up')->status(), $this->get('/up')->getContent()]);
+        self::assertSame(0, DB::table('jobs')->count());
+
+        config(['database.connections.bench.password' => 'not it']);
+        DB::purge('bench');
+        $down = $this->get('/up');
+        config(['database.connections.bench.password' => config('database.connections.bench.password')]);
+
+        self::assertSame([503, "down\n"], [$down->status(), $down->getContent()]);
+    }
+}
