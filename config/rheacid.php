@@ -8,8 +8,11 @@ return [
     // The plant's clock on the wall; everything is kept in UTC.
     'time_zone' => env('TIME_ZONE', 'Europe/Dublin'),
 
+    // The one proxy in front that is believed about https and about who asks; none where nobody stands in front.
+    'proxy' => env('TRUSTED_PROXY'),
+
     // Where this file exists, it holds the time that the application takes for now: for pictures and drills.
-    'clock_file' => env('CLOCK_FILE'),
+    'clock_file' => in_array(env('APP_ENV'), ['testing', 'bench', 'pictures'], true) ? env('CLOCK_FILE') : null,
 
     // Demo sign-ins share one generated passphrase; null where no demo is wanted.
     'demo_passphrase' => env('DEMO_PASSPHRASE'),

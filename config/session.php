@@ -11,7 +11,7 @@ return [
     'lottery' => [2, 100],
     'cookie' => 'rheacid',
     'path' => '/',
-    'secure' => env('SESSION_SECURE', false),
+    'secure' => str_starts_with((string) env('PUBLIC_URL', ''), 'https://'),
     'http_only' => true,
     'same_site' => 'strict',
 ];

@@ -68,13 +68,20 @@ stamped() {
     printf '%s\n' "$fingerprint" > "$ROOT/var/$name.stamp"
 }
 
-composer_install() { (cd "$ROOT" && COMPOSER_ALLOW_SUPERUSER=1 composer update --no-interaction --no-progress --prefer-dist && chmod -R a+rX vendor); }
-npm_install() { (cd "$ROOT" && npm ci --no-audit --no-fund); }
+# Just the versions that are written down, those that come along too; a difference stops the set-up.
+packages_installed() { (cd "$ROOT" && COMPOSER_ALLOW_SUPERUSER=1 composer show --format=json 2>/dev/null | php -r 'foreach (json_decode(stream_get_contents(STDIN), true)["installed"] as $one) { echo "$one[name] ", ltrim($one["version"], "v"), "\n"; }' | sort); }
+composer_install() {
+    local wanted=() name version
+    while read -r name version; do wanted+=(--with "$name:$version"); done < "$ROOT/composer.versions"
+    (cd "$ROOT" && { COMPOSER_ALLOW_SUPERUSER=1 composer update --no-interaction --no-progress --prefer-dist "${wanted[@]}" || COMPOSER_DISABLE_NETWORK=1 COMPOSER_ALLOW_SUPERUSER=1 composer update --no-interaction --no-progress --prefer-dist "${wanted[@]}"; } && chmod -R a+rX vendor) || return 1
+    diff "$ROOT/composer.versions" <(packages_installed) || { echo "What was installed is not what composer.versions says; ops/packages --renew writes it down anew."; return 1; }
+}
+npm_install() { (cd "$ROOT" && npm ci --no-audit --no-fund --prefer-offline); }
 build_assets() { (cd "$ROOT" && npm run build); }
 
 install_libraries() {
     local sources
-    stamped composer composer_install "$ROOT/vendor/autoload.php" "$ROOT/composer.json"
+    stamped composer composer_install "$ROOT/vendor/autoload.php" "$ROOT/composer.json" "$ROOT/composer.versions"
     stamped npm npm_install "$ROOT/node_modules/.package-lock.json" "$ROOT/package.json" "$ROOT/package-lock.json"
     mapfile -t sources < <(find "$ROOT/resources/css" "$ROOT/resources/js" "$ROOT/vite.config.js" "$ROOT/package-lock.json" -type f | sort)
     stamped assets build_assets "$ROOT/public/build/manifest.json" "${sources[@]}"

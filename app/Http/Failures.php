@@ -20,6 +20,8 @@ final class Failures
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport([Failure::class, ChangedAndSentAgain::class]);
+        $exceptions->context(static fn(): array => ['number' => self::number()]);
+        $exceptions->report(static fn(\Throwable $failure): bool => !RepeatedFailure::isAgain($failure));
         $exceptions->dontFlash(IdempotencyKey::SECRETS);
         // A page that is only looked at is never sent back to itself.
         $exceptions->render(static fn(ValidationException $failure, Request $request): ?Response => $request->isMethod('GET') ? self::page(422, 'This cannot be shown', $failure->getMessage()) : null);
@@ -27,7 +29,7 @@ final class Failures
             ? self::page(422, 'This cannot be shown', $failure->getMessage())
             : redirect()->back()->withInput($request->except(['_token', 'form', 'log', ...IdempotencyKey::SECRETS]))->withErrors([FieldOf::failure($failure) ?? 'form' => $failure->getMessage()]));
         $exceptions->render(static fn(ChangedAndSentAgain $failure): Response => self::page(409, 'Already recorded', $failure->getMessage()));
-        $exceptions->render(static fn(\PDOException $failure): ?Response => (new LostConnectionDetector())->causedByLostConnection($failure) ? self::page(
+        $exceptions->render(static fn(\Throwable $failure): ?Response => self::isAway($failure) ? self::page(
             503,
             'The records cannot be reached',
             'The database does not answer. Nothing was half-recorded. Keep this page, wait a moment and send the form again: it is recorded once, however often it is sent.',
@@ -43,8 +45,31 @@ final class Failures
         });
     }
 
+    /** Under which the log has one line about what went wrong; the page shows it as well. */
+    public static function number(): string
+    {
+        $given = request()->server('REQUEST_ID');
+        $known = request()->attributes->get('failure');
+        $number = is_string($known) ? $known : (is_string($given) && $given !== '' ? $given : bin2hex(random_bytes(16)));
+        request()->attributes->set('failure', $number);
+
+        return $number;
+    }
+
+    /** Whether the database is away, however deep that is wrapped. */
+    private static function isAway(\Throwable $failure): bool
+    {
+        for ($inner = $failure; $inner !== null; $inner = $inner->getPrevious()) {
+            if ($inner instanceof \PDOException && (new LostConnectionDetector())->causedByLostConnection($inner)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     private static function page(int $status, string $title, string $message): Response
     {
-        return response()->view('errors.plain', ['title' => $title, 'message' => $message], $status);
+        return response()->view('errors.plain', ['title' => $title, 'message' => $message, 'number' => $status >= 500 ? self::number() : null], $status);
     }
 }

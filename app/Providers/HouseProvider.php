@@ -7,6 +7,7 @@ namespace Rheacid\Providers;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\RateLimiter;
@@ -27,6 +28,8 @@ final class HouseProvider extends ServiceProvider
         Date::use(CarbonImmutable::class);
         Model::shouldBeStrict(!$this->app->isProduction());
         $this->holdClock();
+        $proxy = config('rheacid.proxy');
+        TrustProxies::at(is_string($proxy) && $proxy !== '' ? [$proxy] : []);
 
         // A PIN is counted by the person whose it is (Guard\Waits); this holds back the mere number of requests.
         RateLimiter::for('hands', static fn(Request $request): Limit => Limit::perMinute(15)->by('pins:' . $request->ip()));

@@ -15,12 +15,27 @@ final class HouseTest extends BrowserTestCase
         self::assertSame(414, $this->asks('/find?q=' . str_repeat('a', 60_000), '127.0.0.1'), 'too long');
     }
 
-    public function test_only_the_service_account_looks_into_the_home_of_the_instance(): void
+    public function test_nobody_else_looks_into_what_an_installation_keeps(): void
     {
         $home = (string) getenv('RHEACID_HOME');
 
         self::assertFileExists("$home/cache/config.php");
-        self::assertSame(0, fileperms($home) & 0o077);
+        self::assertSame(0o711, fileperms($home) & 0o777, 'it can be gone through, but nothing in it is listed');
+        foreach (['.env', 'cache', 'storage', 'log', 'run', 'tmp', 'mail', 'db', 'root', 'mysql'] as $part) {
+            self::assertSame(0, fileperms("$home/$part") & 0o077, $part);
+        }
+        self::assertStringNotContainsString('OWNER', (string) file_get_contents("$home/.env"), 'no server knows the owner');
+    }
+
+    public function test_what_nginx_cannot_answer_is_said_in_our_own_look_with_a_number(): void
+    {
+        $large = $this->answer("POST /sign-in HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Length: 9000000\r\nConnection: close\r\n\r\n");
+        self::assertStringContainsString(' 413 ', $large);
+        self::assertMatchesRegularExpression('#<h1>Too large</h1>.*number [0-9a-f]{32}#s', $large);
+        self::assertStringContainsString("default-src 'none'", $large);
+
+        $number = preg_match('/number ([0-9a-f]{32})/', $large, $match) === 1 ? $match[1] : '';
+        self::assertStringContainsString("$number 413", (string) file_get_contents(getenv('RHEACID_HOME') . '/log/away.log'));
     }
 
     private function asks(string $path, string $host): int
@@ -33,5 +48,17 @@ final class HouseTest extends BrowserTestCase
         fclose($socket);
 
         return (int) substr($status, 9, 3);
+    }
+
+    private function answer(string $request): string
+    {
+        $address = parse_url((string) config('app.url'));
+        $socket = fsockopen('127.0.0.1', (int) ($address['port'] ?? 80));
+        assert($socket !== false);
+        fwrite($socket, $request);
+        $answer = (string) stream_get_contents($socket);
+        fclose($socket);
+
+        return $answer;
     }
 }

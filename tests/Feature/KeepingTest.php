@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route;
 use Rheacid\Actions\Site\RecordRestoration;
 use Rheacid\Keeping;
 use Rheacid\Models\RestorationConfirmation;
@@ -97,6 +98,28 @@ final class KeepingTest extends BenchTestCase
         $this->actingAs($this->people['lead'])->get('/')->assertSee('row 7 of samples is gone');
         $this->flushSession();
         $this->actingAs($this->people['checker'])->get('/')->assertDontSee('row 7 of samples is gone');
+    }
+
+    public function test_a_failure_is_one_line_under_the_number_that_the_page_shows_however_deep_it_is_wrapped(): void
+    {
+        Route::get('/away', static fn() => throw new \RuntimeException('a view', 0, new \RuntimeException('within', 0, new \PDOException("server has gone away\nfor now"))));
+        Route::get('/broken', static fn() => throw new \RuntimeException("a mistake\nof ours"));
+        config(['app.debug' => false]);
+        $log = storage_path('logs/rheacid.log');
+        @unlink(storage_path('logs/last-failure'));
+        $lines = static fn(): array => is_file($log) ? file($log) ?: [] : [];
+        $before = count($lines());
+
+        $away = (string) $this->get('/away')->assertStatus(503)->assertSee('The records cannot be reached')->getContent();
+        $broken = (string) $this->get('/broken')->assertStatus(500)->assertSee('Something broke')->getContent();
+        $this->get('/broken')->assertStatus(500);
+
+        $new = array_slice($lines(), $before);
+        self::assertCount(2, $new, 'a line each, and the same a moment later fills no log');
+        foreach ([$away, $broken] as $i => $page) {
+            $number = preg_match("/number ([0-9a-f]{32})/", $page, $match) === 1 ? $match[1] : self::fail("no number");
+            self::assertStringContainsString($number, $new[$i]);
+        }
     }
 
     public function test_up_says_whether_a_record_could_be_written_and_nothing_more(): void

@@ -27,6 +27,11 @@ final class SecurityHeaders
         foreach (self::HEADERS as $name => $value) {
             $response->headers->set($name, $value);
         }
+        if ($request->isSecure()) {
+            $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
+            // The telephone at the bench scans a label; without TLS no browser gives the camera.
+            $response->headers->set('Permissions-Policy', 'camera=(self), microphone=(), geolocation=()');
+        }
         if (!$response->headers->hasCacheControlDirective('max-age')) {
             $response->headers->set('Cache-Control', 'no-store, private');
         }

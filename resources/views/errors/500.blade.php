@@ -1,1 +1,1 @@
-@include('errors.plain', ['title' => 'Something broke', 'message' => 'This is our mistake, and it was noted. Nothing was half-recorded. Go back and send the form again: it is recorded once, however often it is sent.'])
+@include('errors.plain', ['title' => 'Something broke', 'message' => 'This is our mistake, and it was noted. Nothing was half-recorded. Go back and send the form again: it is recorded once, however often it is sent.', 'number' => Rheacid\Http\Failures::number()])

@@ -10,6 +10,7 @@
 <main>
     <h1>{{ $title }}</h1>
     <p>{{ $message }}</p>
+    @if ($number ?? null)<p class="soft">number {{ $number }}</p>@endif
     <p><a class="do" href="/">To Today</a></p>
 </main>
 </body>
