@@ -446,6 +446,20 @@ watch_over() {
     until is_watched; do tries=$((tries + 1)); [ $tries -lt 100 ] || fail "The supervisor does not answer; its log is $HOME_DIR/root/supervisord.log."; sleep 0.1; done
 }
 
+# A home knows where it stands. One that was copied says whose it is before it becomes another chain of the same plant.
+know_place() {
+    local here there file=$HOME_DIR/root/place
+    here="$HOME_DIR on $(cat /etc/machine-id 2>/dev/null || hostname)"
+    there=$(cat "$file" 2>/dev/null || true)
+    if [ -n "$there" ] && [ "$there" != "$here" ]; then
+        [ ! -e "$HOME_DIR/root/up" ] || fail "This home was copied from $there while it ran: such a copy is not whole. Stop the original with bin/stop and copy it again, or take bin/backup and bin/restore."
+        [ "${AS_A_COPY:-0}" = 1 ] || fail "This home was copied from $there. If the original is gone, go on here with bin/start --as-a-copy; if it still works, two chains of one plant would grow apart."
+        say "It goes on as a copy of $there."
+    fi
+    mkdir -p "$HOME_DIR/root"
+    echo "$here" > "$file"
+}
+
 # Everything of this installation down: by the supervisor, and what a dead one has left by hand.
 take_down() {
     local name left tries=0
@@ -457,6 +471,7 @@ take_down() {
     stop_all
     left=$(for name in "${SERVERS[@]}"; do ours "$name"; done)
     [ -z "$left" ] || fail "These still live: $(echo "$left" | tr '\n' ' ')"
+    rm -f "$HOME_DIR/root/up"
 }
 
 page_answers() ( exec 6<>"/dev/tcp/127.0.0.1/$WEB_PORT" && printf 'GET /up HTTP/1.0\r\nHost: 127.0.0.1\r\n\r\n' >&6 && head -n 1 <&6 | grep -q ' 200' ) 2> /dev/null
