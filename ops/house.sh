@@ -275,6 +275,8 @@ begin() {
     local as=("${RUN_AS[@]}")
     [ "$1" != mariadb ] || as=("${DB_AS[@]}")
     command_of "$1"
+    # Whoever began it before, it is begun by this account now.
+    rm -f "$HOME_DIR/log/$1.out"
     (cd "$(place_of "$1")" && exec "${as[@]}" "${COMMAND[@]}" > "$HOME_DIR/log/$1.out" 2>&1 7>&- 8>&- 9>&- < /dev/null) &
     # Nobody at this shell is told when it ends.
     disown
