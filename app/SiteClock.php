@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Core\Words\WallClock;
 use Rheacid\Records\Refused;
 
 /** The site's clock on the wall: times are kept in UTC and said in the site's own zone. */
@@ -38,7 +39,7 @@ final class SiteClock
             abs($days) < 0.5 => 'H:i',
             $days > -1.5 && $days < 5.5 => 'D H:i',
             default => 'j M H:i',
-        });
+        }) . self::mark($local);
     }
 
     public static function day(\DateTimeInterface $at): string
@@ -61,7 +62,9 @@ final class SiteClock
 
     public static function full(\DateTimeInterface $at): string
     {
-        return self::local($at)->format('D j M Y, H:i');
+        $local = self::local($at);
+
+        return $local->format('D j M Y, H:i') . self::mark($local);
     }
 
     public static function endOfDay(\DateTimeInterface $at): CarbonImmutable
@@ -75,21 +78,52 @@ final class SiteClock
         return self::local($at)->format('Y-m-d\TH:i');
     }
 
-    /** @throws Refused if it is no time */
+    /**
+     * A day and a time on the site's clock. In the hour that comes twice it ends in "first" or "second", or the form says so beside it.
+     *
+     * @throws Refused if it is no time, lies in the hour that is left out, or in the one that comes twice without saying which
+     */
     public static function typed(string $text, string $field = 'drawn_at'): CarbonImmutable
     {
-        return self::fromField($text) ?? throw Refused::because('The time is not understood; accepted is a day and a time like 2026-11-24 09:40.', $field);
+        $which = preg_match('/\s(first|second)$/D', trim($text), $match) === 1 ? $match[1] : request()->input("{$field}_hour");
+        $shown = self::shown($text) ?? throw Refused::because('The time is not understood; accepted is a day and a time like 2026-11-24 09:40.', $field);
+        $moments = WallClock::moments($shown, self::zone());
+        $chosen = match (true) {
+            $moments === [] => throw Refused::because("The clock was put forward: $shown does not exist on it.", $field),
+            count($moments) === 1 || $which === 'first' => $moments[0],
+            $which === 'second' => $moments[1],
+            default => throw Refused::because("The clock was put back: $shown came twice. Say whether it was the first or the second time.", $field),
+        };
+
+        return CarbonImmutable::instance($chosen)->utc();
     }
 
-    public static function fromField(string $text): ?CarbonImmutable
+    /** Whether what was typed lies in an hour that came twice, so that a form asks which. */
+    public static function comesTwice(mixed $typed): bool
     {
+        $shown = is_string($typed) ? self::shown($typed) : null;
+
+        return $shown !== null && count(WallClock::moments($shown, self::zone())) > 1;
+    }
+
+    /** What was typed as YYYY-MM-DD HH:MM; null where that is no day or no time. */
+    private static function shown(string $text): ?string
+    {
+        $text = (string) preg_replace('/\s+(first|second)$/D', '', trim($text));
         foreach (['Y-m-d\TH:i', 'Y-m-d\TH:i:s', 'Y-m-d H:i'] as $format) {
-            $at = CarbonImmutable::canBeCreatedFromFormat($text, $format) ? CarbonImmutable::createFromFormat($format, $text, self::zone()) : null;
-            if ($at !== null) {
-                return $at->startOfMinute()->utc();
+            $at = \DateTimeImmutable::createFromFormat("!$format", $text, new \DateTimeZone('UTC'));
+            // A day that does not exist is rolled on by PHP; it is refused here.
+            if ($at !== false && $at->format($format) === $text) {
+                return $at->format('Y-m-d H:i');
             }
         }
 
         return null;
+    }
+
+    /** The zone behind a time of the hour that exists twice. */
+    private static function mark(CarbonImmutable $local): string
+    {
+        return WallClock::isTwice($local, self::zone()) ? $local->format(' T') : '';
     }
 }

@@ -2,7 +2,11 @@
 
 declare(strict_types=1);
 
+use Rheacid\Core\Records\LedgerLine;
+
 // Called by bin/bench. Every figure is a median; the bare route, PHP's own start and numpy are measured in the same run.
+
+require dirname(__DIR__) . '/vendor/autoload.php';
 
 [, $address, $passphrase] = $argv;
 const PAGE_ROUNDS = 40;
@@ -78,14 +82,36 @@ foreach (['/', '/ready', '/calibrate', '/calibrate/1', $run, "$run/live", '/cali
     $line($path, $page($path), $bare);
 }
 
+$env = static fn(string $name): string => preg_match("/^$name=(.*)$/m", (string) file_get_contents(getenv('RHEACID_HOME') . '/.env'), $match) === 1 ? trim($match[1]) : '';
+$owner = new PDO(sprintf('mysql:host=127.0.0.1;port=%s;dbname=rheacid', $env('DB_PORT')), 'rheacid_owner', (string) getenv('DB_OWNER_PASSWORD'), [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+// A chain of 100,000 lines more, each sealing a note, and the whole of it proven.
+$last = (static function (PDO $owner): LedgerLine {
+    $row = $owner->query('select * from ledger order by seq desc limit 1')->fetch(PDO::FETCH_ASSOC);
+
+    return LedgerLine::kept((int) $row['version'], (int) $row['seq'], $row['at'], (int) $row['person_id'], $row['action'], $row['table_name'], (int) $row['row_id'], $row['payload'], $row['payload_sha256'], $row['prev'], $row['hash']);
+})($owner);
+$note = (int) $owner->query('select coalesce(max(id), 0) from batch_notes')->fetchColumn();
+foreach (array_chunk(range(1, 100_000), 1000) as $some) {
+    $lines = $notes = [];
+    foreach ($some as $i) {
+        $row = ['id' => (string) ++$note, 'batch_id' => '1', 'note' => "note $i", 'at' => '2026-11-28 00:00:00.000', 'person_id' => '1'];
+        $last = LedgerLine::after($last, $last->at, 1, 'note', 'batch_notes', $note, ['batch_notes' => [$note => $row]]);
+        $notes[] = "($note, 1, 'note $i', '2026-11-28 00:00:00.000', 1)";
+        $lines[] = '(' . implode(', ', array_map($owner->quote(...), [(string) $last->seq, (string) $last->version, $last->at, (string) $last->personId, $last->action, $last->table, (string) $last->rowId, $last->payload, $last->payloadSha256, $last->prev, $last->hash])) . ')';
+    }
+    $owner->exec('insert into batch_notes (id, batch_id, note, at, person_id) values ' . implode(', ', $notes));
+    $owner->exec('insert into ledger (seq, version, at, person_id, action, table_name, row_id, payload, payload_sha256, prev, hash) values ' . implode(', ', $lines));
+}
+$start = hrtime(true);
+exec('php -d memory_limit=128M ' . escapeshellarg(dirname(__DIR__) . '/artisan') . ' ledger:verify 2>&1', $said, $status);
+printf("  verification of %s lines %.1f s, under 128 MB: %s\n", number_format($last->seq), (hrtime(true) - $start) / 1e9, $status === 0 ? 'proven' : implode(' ', array_slice($said, 0, 3)));
+
 // A plant as large as it gets: 20,000 batches that run, and one of them with 581 readings. Rows are copied, not recorded.
 $grow = static function (PDO $owner, string $table, string $where, array $changed, int $copies): void {
     $columns = $owner->query("select column_name from information_schema.columns where table_schema = database() and table_name = '$table'")->fetchAll(PDO::FETCH_COLUMN);
     $values = array_map(static fn(string $column): string => $changed[$column] ?? "source.`$column`", $columns);
     $owner->exec("insert into `$table` (`" . implode('`, `', $columns) . '`) select ' . implode(', ', $values) . " from `$table` source join seq_1_to_$copies on true where $where");
 };
-$env = static fn(string $name): string => preg_match("/^$name=(.*)$/m", (string) file_get_contents(getenv('RHEACID_HOME') . '/.env'), $match) === 1 ? trim($match[1]) : '';
-$owner = new PDO(sprintf('mysql:host=127.0.0.1;port=%s;dbname=rheacid', $env('DB_PORT')), 'rheacid_owner', (string) getenv('DB_OWNER_PASSWORD'), [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
 $empty = $page('/policies');
 echo "Pages of a large plant beside a signed-in page of little\n";
 $line('/policies', $empty, $empty);

@@ -50,9 +50,13 @@ final readonly class PaperLine
     private static function line(int $number, string $line, bool $showsMv): self
     {
         $cells = array_map(trim(...), explode(';', $line));
-        $at = SiteClock::fromField(str_replace('T', ' ', $cells[0]));
-        if ($at === null || count($cells) < self::LEAST_CELLS) {
+        if (count($cells) < self::LEAST_CELLS || preg_match('/\d/', $cells[0]) !== 1) {
             throw Refused::because(sprintf('Line %d: the day and time, what was shown of each portion, and °C are accepted, like 2026-11-27 09:40; %s; 21,4.', $number, $showsMv ? '138,3; 138,1' : '4,52; 4,53'), 'readings');
+        }
+        try {
+            $at = SiteClock::typed(str_replace('T', ' ', $cells[0]), 'readings');
+        } catch (Refused $refused) {
+            throw $refused->under("Line $number", 'readings');
         }
         if ($at->isFuture()) {
             throw Refused::because("Line $number lies in the future.", 'readings');

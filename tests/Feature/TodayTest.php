@@ -16,6 +16,7 @@ use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Solutions\BufferLot;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Refused;
 use Rheacid\SiteClock;
 use Rheacid\Today\BatchTasks;
 use Rheacid\Today\DayPlan;
@@ -110,8 +111,32 @@ final class TodayTest extends BenchTestCase
         $say = static fn(string $at): string => SiteClock::short(CarbonImmutable::parse($at));
 
         self::assertSame(['10:40', 'Wed 08:00', '3 Jul 10:00'], [$say('2026-07-14T09:40:00Z'), $say('2026-07-15T07:00:00Z'), $say('2026-07-03T09:00:00Z')]);
-        self::assertSame('2026-07-14T08:40:00+00:00', SiteClock::fromField('2026-07-14T09:40')?->toIso8601String());
-        self::assertNull(SiteClock::fromField('this morning'));
+        self::assertSame('2026-07-14T08:40:00+00:00', SiteClock::typed('2026-07-14T09:40')->toIso8601String());
+    }
+
+    public function test_an_hour_that_comes_twice_is_asked_for_and_said_and_one_that_does_not_exist_is_refused(): void
+    {
+        CarbonImmutable::setTestNow('2026-10-25T09:00:00Z');
+        $refused = static function (string $typed): string {
+            try {
+                return SiteClock::typed($typed)->toIso8601String();
+            } catch (Refused $refused) {
+                return $refused->getMessage();
+            }
+        };
+
+        self::assertSame(['01:30 IST', '01:30 GMT', '02:30'], array_map(static fn(string $at): string => SiteClock::short(CarbonImmutable::parse($at)), ['2026-10-25T00:30:00Z', '2026-10-25T01:30:00Z', '2026-10-25T02:30:00Z']));
+        self::assertStringContainsString('came twice', $refused('2026-10-25T01:30'));
+        self::assertSame(['2026-10-25T00:30:00+00:00', '2026-10-25T01:30:00+00:00'], [$refused('2026-10-25 01:30 first'), $refused('2026-10-25 01:30 second')]);
+        self::assertStringContainsString('does not exist', $refused('2026-03-29T01:30'));
+        self::assertStringContainsString('not understood', $refused('this morning'));
+        self::assertStringContainsString('not understood', $refused('2026-02-30 10:00'));
+
+        CarbonImmutable::setTestNow('2026-11-25T11:00:00Z');
+        $batch = $this->batch();
+        $this->actingAs($this->people['checker'])->from("/measure/$batch->id/other")->post($to = "/measure/$batch->id/other", $told = ['of' => 'alcohol|at 20 °C', 'values' => '5', 'stage' => 'underway', 'place' => 'blend', 'measured_by' => 'us', 'measured_with' => 'distillation', 'drawn_at' => '2026-10-25T01:30', 'form' => self::formId()])->assertSessionHasErrors('drawn_at');
+        $this->get($to)->assertSee('name="drawn_at_hour"', false);
+        $this->post($to, [...$told, 'drawn_at_hour' => 'second', 'form' => self::formId()])->assertSessionHasErrors(['drawn_at']);
     }
 
     public function test_a_pair_says_its_meter_and_socket(): void

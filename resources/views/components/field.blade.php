@@ -11,6 +11,9 @@
     @endif
     <div id="{{ $id }}-help">
         @error($key)<p class="problem">{{ $message }}</p>@enderror
+        @if ($attributes['type'] === 'datetime-local' && $errors->has($key) && Rheacid\SiteClock::comesTwice(old($key)))
+            <select class="form-select" name="{{ $name }}_hour" aria-label="{{ $label }}: which of both hours"><option value="">which?</option><option value="first">the first time</option><option value="second">the second time</option></select>
+        @endif
         @if ($help)<div class="form-text">{{ $help }}</div>@endif
     </div>
 </div>
