@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 use Illuminate\Support\Facades\Schedule;
 use Rheacid\Console\WatchDeadlines;
+use Rheacid\Console\WriteKeepers;
+use Rheacid\SiteClock;
 
 // What the site does of its own accord.
 Schedule::command(WatchDeadlines::class)->everyMinute();
+Schedule::command(WriteKeepers::class)->timezone(SiteClock::zone())->dailyAt('07:00');

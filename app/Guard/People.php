@@ -6,16 +6,17 @@ namespace Rheacid\Guard;
 
 use Illuminate\Support\Collection;
 use Rheacid\Models\Person;
+use Rheacid\Models\Role;
 
 /** Who works here now. */
 final class People
 {
     private const MOST = 100;
 
-    /** @return list<string> where those who work here want to be warned */
-    public static function addresses(): array
+    /** @return list<string> where those who work here want to be written to, all or those of some roles */
+    public static function addresses(Role ...$roles): array
     {
-        $people = Person::query()->with('credential')->whereHas('credential', static fn($credential) => $credential->whereNotNull('email'))->orderBy('name')->limit(self::MOST)->get()->filter(static fn(Person $person): bool => $person->enabled);
+        $people = Person::query()->with('credential')->whereHas('credential', static fn($credential) => $credential->whereNotNull('email'))->orderBy('name')->limit(self::MOST)->get()->filter(static fn(Person $person): bool => $person->enabled && ($roles === [] || in_array($person->role, $roles, true)));
 
         return array_values(array_unique($people->map(static fn(Person $person): string => (string) $person->credential?->email)->all()));
     }

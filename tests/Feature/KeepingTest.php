@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Route;
 use Rheacid\Actions\Site\RecordRestoration;
 use Rheacid\Keeping;
+use Rheacid\Mail\KeepingLetter;
+use Rheacid\Models\Credential;
 use Rheacid\Models\RestorationConfirmation;
 use Rheacid\Records\Ledger;
 use Rheacid\Records\LedgerCheck;
@@ -98,6 +102,19 @@ final class KeepingTest extends BenchTestCase
         $this->actingAs($this->people['lead'])->get('/')->assertSee('row 7 of samples is gone');
         $this->flushSession();
         $this->actingAs($this->people['checker'])->get('/')->assertDontSee('row 7 of samples is gone');
+    }
+
+    public function test_the_head_of_the_records_goes_to_leads_and_auditors_with_what_is_wrong(): void
+    {
+        Mail::fake();
+        foreach (['checker' => 'oda', 'lead' => 'sela', 'auditor' => 'ilko'] as $role => $name) {
+            Credential::query()->whereKey($this->people[$role]->id)->update(['email' => "$name@works.example"]);
+        }
+
+        Artisan::call('rheacid:keepers');
+
+        Mail::assertQueuedCount(2);
+        Mail::assertQueued(KeepingLetter::class, static fn(KeepingLetter $letter): bool => $letter->hasTo('ilko@works.example') && $letter->head === Ledger::head() && $letter->problems === ['No backup was ever made: bin/backup makes one.'] && str_contains($letter->render(), Ledger::head()));
     }
 
     public function test_a_failure_is_one_line_under_the_number_that_the_page_shows_however_deep_it_is_wrapped(): void

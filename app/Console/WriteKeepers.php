@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Console;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\Mail;
+use Rheacid\Guard\People;
+use Rheacid\Keeping;
+use Rheacid\Mail\KeepingLetter;
+use Rheacid\Models\Role;
+use Rheacid\Models\Site;
+use Rheacid\Records\Ledger;
+
+/** Once a day: the head of the records, and what is wrong with how they are kept, to leads and auditors. */
+final class WriteKeepers extends Command
+{
+    protected $signature = 'rheacid:keepers';
+
+    protected $description = 'Send the head of the records to leads and auditors, with what they have to see to';
+
+    public function handle(): int
+    {
+        foreach (People::addresses(Role::Lead, Role::Auditor) as $address) {
+            Mail::to($address)->queue(new KeepingLetter((string) Site::current()?->name, Ledger::head(), Keeping::now()->problems(CarbonImmutable::now())));
+        }
+
+        return self::SUCCESS;
+    }
+}
