@@ -21,6 +21,7 @@ use Rheacid\Http\Controllers\CourseController;
 use Rheacid\Http\Controllers\DeviationController;
 use Rheacid\Http\Controllers\FindController;
 use Rheacid\Http\Controllers\HandsController;
+use Rheacid\Http\Controllers\KeepingController;
 use Rheacid\Http\Controllers\LabelController;
 use Rheacid\Http\Controllers\LateController;
 use Rheacid\Http\Controllers\LogController;
@@ -136,6 +137,7 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('measure', [MeasureController::class, 'index'])->name('measure');
     Route::get('rounds/new', [RoundController::class, 'create'])->name('rounds.create');
     Route::get('rounds/{round}', [RoundController::class, 'show'])->name('rounds.show');
+    Route::get('keeping', [KeepingController::class, 'show'])->name('clock');
     Route::get('sources', [SourceController::class, 'index'])->name('sources');
     Route::get('repeatability', RepeatabilityController::class)->name('repeatability');
     Route::get('measure/{batch}', [MeasureController::class, 'create'])->name('drafts.create');
@@ -214,6 +216,7 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
         Route::post('methods/standard/{standard}', [MethodController::class, 'take'])->middleware('can:lead')->name('methods.take');
         Route::post('methods/{method}', [MethodController::class, 'update'])->middleware('can:lead')->name('methods.update');
         Route::post('sources', [SourceController::class, 'store'])->middleware('can:lead')->name('sources.store');
+        Route::post('keeping/true-time', [KeepingController::class, 'state'])->middleware('can:lead')->name('clock.state');
         Route::post('restorations/{restoration}', [TodayController::class, 'confirm'])->middleware('can:lead')->name('restorations.confirm');
         Route::post('rounds', [RoundController::class, 'store'])->name('rounds.store');
         Route::post('rounds/{round}/stops/{stop}', [RoundController::class, 'visit'])->name('rounds.visit');

@@ -28,17 +28,17 @@ final class Entry
      *
      * @throws Refused if the machine's clock has gone back
      */
-    public static function begin(Person $by): self
+    public static function begin(Person $by, bool $statesTrueTime = false): self
     {
         $now = CarbonImmutable::now();
         $last = Ledger::last();
         $before = $last === null ? null : CarbonImmutable::parse($last->at);
         // Records that go back in time cannot be judged: deadlines, due dates and the order of things hang on the clock.
-        if ($before !== null && $now->lessThan($before->subSeconds(self::CLOCK_TOLERANCE_S))) {
-            throw Refused::because(sprintf('The clock of this machine has gone back: it says %s, but the last record is of %s. Set the clock right, then send the form again; nothing was recorded.', SiteClock::full($now), SiteClock::full($before)), 'clock');
+        if ($before !== null && !$statesTrueTime && $now->lessThan($before->subSeconds(self::CLOCK_TOLERANCE_S))) {
+            throw Refused::because(sprintf('The clock of this machine has gone back: it says %s, but the last record is of %s. Set the clock right, then send the form again; nothing was recorded. If it is right now and had run ahead before, a lead states the true time on %s.', SiteClock::full($now), SiteClock::full($before), route('clock')), 'clock');
         }
 
-        return new self($by, $before === null ? $now : $now->max($before));
+        return new self($by, $before === null || $statesTrueTime ? $now : $now->max($before));
     }
 
     /**

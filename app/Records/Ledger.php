@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Records;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Core\Records\LedgerLine;
 
@@ -22,6 +23,13 @@ final class Ledger
     public static function head(): string
     {
         return (string) (DB::table('ledger')->orderByDesc('seq')->value('hash') ?? LedgerLine::ORIGIN);
+    }
+
+    public static function newestAt(): ?CarbonImmutable
+    {
+        $at = DB::table('ledger')->orderByDesc('seq')->value('at');
+
+        return is_string($at) ? CarbonImmutable::parse($at) : null;
     }
 
     public static function at(int $seq): ?LedgerLine

@@ -32,13 +32,13 @@ final class Recording
      * @throws ChangedAndSentAgain if the form was recorded before with other contents
      * @throws Refused if the rules do not allow what is written
      */
-    public static function once(Person $by, IdempotencyKey $form, string $action, string $class, callable $write, Right $right = Right::Record): Model
+    public static function once(Person $by, IdempotencyKey $form, string $action, string $class, callable $write, Right $right = Right::Record, bool $statesTrueTime = false): Model
     {
         Gate::forUser($by)->authorize($right->value);
         if (is_file(storage_path('reads-only'))) {
             throw Refused::because('Rheacid is being brought to a new version: nothing is recorded for a minute or two. What you typed is still there; send it again then.');
         }
-        $work = static fn(): Model => self::earlier($by, $form, $class) ?? self::write($by, $form, $action, $write);
+        $work = static fn(): Model => self::earlier($by, $form, $class) ?? self::write($by, $form, $action, $write, $statesTrueTime);
         if (DB::transactionLevel() > 0) {
             // Part of a larger action, which succeeds or is tried again as a whole.
             return DB::transaction($work);
@@ -88,9 +88,9 @@ final class Recording
      *
      * @return T
      */
-    private static function write(Person $by, IdempotencyKey $form, string $action, callable $write): Model
+    private static function write(Person $by, IdempotencyKey $form, string $action, callable $write, bool $statesTrueTime): Model
     {
-        $entry = Entry::begin($by);
+        $entry = Entry::begin($by, $statesTrueTime);
         $leading = $write($entry);
         $entry->seal($action, $leading);
         DB::table('idempotency_keys')->insert([

@@ -14,6 +14,9 @@ final readonly class LedgerLine
     /** What the first line is chained to. */
     public const ORIGIN = '0000000000000000000000000000000000000000000000000000000000000000';
 
+    /** The table whose rows state the true time: with them alone, time may go back. */
+    public const TRUE_TIMES = 'true_times';
+
     /** The form of the line. A later form is told apart by it. */
     public const VERSION = 1;
 
@@ -32,13 +35,13 @@ final readonly class LedgerLine
     ) {}
 
     /**
-     * @param string $at UTC, ISO 8601 with milliseconds; moved up to the line before where it lies before it
+     * @param string $at UTC, ISO 8601 with milliseconds; moved up to the line before where it lies before it, unless it states the true time
      * @param array<string, array<int, array<string, string|null>>> $rows every row the action wrote, by table and id; large columns by their digest
      */
     public static function after(?self $last, string $at, int $personId, string $action, string $table, int $rowId, array $rows): self
     {
         $payload = self::payload($rows);
-        $line = [self::VERSION, $last === null ? 1 : $last->seq + 1, $last === null ? $at : max($at, $last->at), $personId, $action, $table, $rowId];
+        $line = [self::VERSION, $last === null ? 1 : $last->seq + 1, $last === null || $table === self::TRUE_TIMES ? $at : max($at, $last->at), $personId, $action, $table, $rowId];
         $prev = $last === null ? self::ORIGIN : $last->hash;
         $digest = hash('sha256', $payload);
 
@@ -66,7 +69,7 @@ final readonly class LedgerLine
             $this->prev !== ($last === null ? self::ORIGIN : $last->hash) => "ledger line {$this->seq} does not follow the line before it",
             $this->hash !== self::seal($this->prev, [$this->version, $this->seq, $this->at, $this->personId, $this->action, $this->table, $this->rowId, $this->payloadSha256]) => "ledger line {$this->seq} was altered",
             $this->payloadSha256 !== hash('sha256', $this->payload) => "what ledger line {$this->seq} seals was altered",
-            $last !== null && $this->at < $last->at => "ledger line {$this->seq} lies in time before the line before it",
+            $last !== null && $this->at < $last->at && $this->table !== self::TRUE_TIMES => "ledger line {$this->seq} lies in time before the line before it",
             default => null,
         };
     }

@@ -36,6 +36,16 @@ final class LedgerLineTest extends TestCase
         self::assertSame('ledger line 1 was altered', $shifted->breakAfter(null));
     }
 
+    public function test_time_goes_back_with_a_statement_of_the_true_time_alone(): void
+    {
+        $ahead = LedgerLine::after(null, '2026-11-28T08:00:00.000Z', 1, 'record', 'readings', 5, ['readings' => [5 => ['id' => '5']]]);
+        $stated = LedgerLine::after($ahead, '2026-11-25T08:00:00.000Z', 1, 'state', 'true_times', 1, ['true_times' => [1 => ['id' => '1']]]);
+        $moved = LedgerLine::after($ahead, '2026-11-25T08:00:00.000Z', 1, 'record', 'readings', 6, ['readings' => [6 => ['id' => '6']]]);
+
+        self::assertSame(['2026-11-25T08:00:00.000Z', '2026-11-28T08:00:00.000Z'], [$stated->at, $moved->at]);
+        self::assertNull($stated->breakAfter($ahead));
+    }
+
     private static function line(?LedgerLine $last, string $ph): LedgerLine
     {
         return LedgerLine::after($last, '2026-11-25T08:00:00.000Z', 1, 'record', 'readings', 5, ['readings' => [5 => ['id' => '5', 'ph' => $ph]]]);

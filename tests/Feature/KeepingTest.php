@@ -104,6 +104,30 @@ final class KeepingTest extends BenchTestCase
         $this->actingAs($this->people['checker'])->get('/')->assertDontSee('row 7 of samples is gone');
     }
 
+    public function test_after_a_clock_that_ran_ahead_a_lead_states_the_true_time_and_recording_goes_on(): void
+    {
+        $sound = $this->calibrate();
+        $this->wait(3 * 86_400);
+        $this->calibrate();
+        $this->vouch();
+        $ahead = $this->measure([4.45, 4.46]);
+        CarbonImmutable::setTestNow('2026-11-25T11:00:00Z');
+        $this->actingAs($this->people['checker'])->post("/batches/{$this->batch()->id}/notes", ['note' => 'x', 'form' => self::formId()])->assertSessionHasErrors('clock');
+        $this->post('/keeping/true-time', ['reason' => 'x', 'is_right' => '1', 'form' => self::formId()])->assertForbidden();
+
+        $this->flushSession();
+        $this->actingAs($this->people['lead'])->get('/keeping')->assertSee('Nothing can be recorded.');
+        $this->post('/keeping/true-time', ['reason' => 'a flat battery', 'form' => self::formId()])->assertSessionHasErrors('is_right');
+        $this->post('/keeping/true-time', ['reason' => 'a flat battery', 'is_right' => '1', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->get('/keeping')->assertDontSee('Nothing can be recorded.')->assertSee('a flat battery')->assertSee('Readings whose time never was')->assertSee('CS-0417');
+
+        $this->post("/batches/{$this->batch()->id}/notes", ['note' => 'it goes on', 'form' => self::formId()])->assertSessionHasNoErrors();
+        self::assertTrue($ahead->refresh()->load('calibration.void')->isInDoubt(), 'what vouched for it carries a time that never was');
+        self::assertNull($sound->refresh()->void);
+        $this->post('/keeping/true-time', ['reason' => 'again', 'is_right' => '1', 'form' => self::formId()])->assertSessionHasErrors();
+        self::assertNull(LedgerCheck::run()['difference'], 'time goes back with the statement alone');
+    }
+
     public function test_the_head_of_the_records_goes_to_leads_and_auditors_with_what_is_wrong(): void
     {
         Mail::fake();

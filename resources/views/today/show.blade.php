@@ -5,7 +5,7 @@
         <form method="post" action="{{ route('restorations.confirm', $restoration) }}"><x-form-id /><button class="do quiet">I have seen it</button></form>
     @endif
     @foreach ($keeping as $problem)
-        <p class="verdict"><x-state is="care">How the records are kept.</x-state> {{ $problem }}</p>
+        <p class="verdict"><x-state is="care">How the records are kept.</x-state> {{ $problem }} <a href="{{ route('clock') }}">See</a></p>
     @endforeach
     @if ($line->lanes !== [])<x-day-line :figure="$line" />@endif
     @if ($tasks === [])
