@@ -44,9 +44,11 @@ final readonly class Keeping
                 $problems[] = "$words, " . SiteClock::short($failed['at']) . ': ' . $failed['words'];
             }
         }
-        $backup = $this->last('backup');
-        if ($backup === null || $backup < $now->subDays(self::DAYS)) {
-            $problems[] = $backup === null ? 'No backup was ever made: bin/backup makes one.' : sprintf('No backup since %s: bin/backup makes one.', SiteClock::full($backup));
+        foreach (['backup' => ['No backup was ever made', 'No backup since %s', 'bin/backup makes one.'], 'verification' => ['The records were never proven', 'The records were not proven since %s', 'bin/verify does it.']] as $what => [$never, $since, $help]) {
+            $last = $this->last($what);
+            if ($last === null || $last < $now->subDays(self::DAYS)) {
+                $problems[] = ($last === null ? $never : sprintf($since, SiteClock::full($last))) . ": $help";
+            }
         }
 
         return $problems;
