@@ -3,10 +3,12 @@
 declare(strict_types=1);
 
 use Illuminate\Support\Facades\Schedule;
+use Rheacid\Console\SealAccess;
 use Rheacid\Console\WatchDeadlines;
 use Rheacid\Console\WriteKeepers;
 use Rheacid\SiteClock;
 
 // What the site does of its own accord.
 Schedule::command(WatchDeadlines::class)->everyMinute();
+Schedule::command(SealAccess::class)->timezone('UTC')->dailyAt('00:10');
 Schedule::command(WriteKeepers::class)->timezone(SiteClock::zone())->dailyAt('07:00');

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Illuminate\Support\Facades\Route;
+use Rheacid\Http\Controllers\AccessController;
 use Rheacid\Http\Controllers\AddController;
 use Rheacid\Http\Controllers\BatchController;
 use Rheacid\Http\Controllers\BatchLifeController;
@@ -137,6 +138,7 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('measure', [MeasureController::class, 'index'])->name('measure');
     Route::get('rounds/new', [RoundController::class, 'create'])->name('rounds.create');
     Route::get('rounds/{round}', [RoundController::class, 'show'])->name('rounds.show');
+    Route::get('access', AccessController::class)->middleware('can:read-access')->name('access');
     Route::get('keeping', [KeepingController::class, 'show'])->name('clock');
     Route::get('sources', [SourceController::class, 'index'])->name('sources');
     Route::get('repeatability', RepeatabilityController::class)->name('repeatability');

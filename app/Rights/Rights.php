@@ -11,6 +11,7 @@ use Rheacid\Models\LogUpload;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Person;
+use Rheacid\Models\Role;
 use Rheacid\Models\RunState;
 use Rheacid\Models\Site;
 
@@ -18,6 +19,7 @@ use Rheacid\Models\Site;
 final class Rights
 {
     public const CORRECT = 'correct';
+    public const READ_ACCESS = 'read-access';
     public const WRITE_IN = 'write-in';
     public const TAKE_OVER = 'take-over';
     public const READ_UPLOAD = 'read-upload';
@@ -29,6 +31,7 @@ final class Rights
         }
         // A checker corrects own measurements; a lead any.
         Gate::define(self::CORRECT, static fn(Person $person, Measurement $measurement): bool => $person->may(Right::Lead) || ($person->may(Right::Record) && $measurement->person_id === $person->id));
+        Gate::define(self::READ_ACCESS, static fn(Person $person): Response => $person->may(Right::Lead) || $person->role === Role::Auditor ? Response::allow() : Response::deny('The lead and the auditor read this.'));
         Gate::define(self::WRITE_IN, static fn(Person $person, CalibrationRun|MeasurementDraft $work): bool => $person->may(Right::Record) && self::isOpen($work) && $work->holder_id === $person->id);
         Gate::define(self::TAKE_OVER, static fn(Person $person, CalibrationRun|MeasurementDraft $work): bool => $person->may(Right::Record) && self::isOpen($work) && $work->holder_id !== $person->id);
         Gate::define(self::READ_UPLOAD, static fn(Person $person, LogUpload $upload): Response => $upload->person_id === $person->id ? Response::allow() : Response::denyAsNotFound());

@@ -8,6 +8,9 @@ use Carbon\CarbonImmutable;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Rheacid\Guard\AccessKind;
+use Rheacid\Guard\AccessLog;
+use Rheacid\Models\Person;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Signs out who has walked away. A page that looks for new points by itself is no sign of a person. */
@@ -20,6 +23,10 @@ final class SignsOutIdle
         $now = CarbonImmutable::now()->getTimestamp();
         if (is_int($seen) && is_int($minutes) && $now - $seen > $minutes * 60) {
             $back = $request->isMethod('GET') && !$request->routeIs('*.live') ? $request->fullUrl() : url()->previous();
+            $gone = $request->user();
+            if ($gone instanceof Person) {
+                AccessLog::note(AccessKind::WalkedAway, $request, $gone);
+            }
             Auth::logout();
             $request->session()->invalidate();
             $request->session()->put('url.intended', $back);

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Guard;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Http\Request;
+use Illuminate\Pagination\CursorPaginator;
+use Illuminate\Support\Facades\DB;
+use Rheacid\Models\AccessDigest;
+use Rheacid\Models\Person;
+use Rheacid\Models\Site;
+use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Recording;
+
+/** Who came and went, and who tried: with time and address, without any secret. */
+final class AccessLog
+{
+    private const PAGE = 50;
+    private const NAME = 60;
+
+    /** @param string $name as it was typed, where it is nobody's */
+    public static function note(AccessKind $kind, Request $request, ?Person $person, string $name = ''): void
+    {
+        DB::table('access_log')->insert([
+            'at' => CarbonImmutable::now()->format('Y-m-d H:i:s.v'),
+            'kind' => $kind->value,
+            'person_id' => $person?->id,
+            'name' => mb_substr((string) preg_replace('/[\x00-\x1F\x7F]/u', '', $person === null ? $name : (string) $person->name), 0, self::NAME),
+            'address' => (string) $request->ip(),
+        ]);
+    }
+
+    /** @return CursorPaginator<int, \stdClass> the newest first */
+    public static function page(?AccessKind $kind, string $name): CursorPaginator
+    {
+        $page = DB::table('access_log')->when($kind !== null, static fn($query) => $query->where('kind', $kind?->value))->when($name !== '', static fn($query) => $query->where('name', 'like', addcslashes($name, '%_\\') . '%'))->orderByDesc('id')->cursorPaginate(self::PAGE);
+        assert($page instanceof CursorPaginator);
+
+        return $page;
+    }
+
+    /** Seals what the log of a day was, in the name of the site; once for each day that is over. */
+    public static function sealDay(CarbonImmutable $day): void
+    {
+        $site = Site::current()?->person;
+        $on = $day->utc()->toDateString();
+        if ($site === null || !$day->utc()->endOfDay()->isPast() || AccessDigest::query()->where('day', $on)->exists()) {
+            return;
+        }
+        [$entries, $sha256] = self::digest($on);
+        Recording::once($site, IdempotencyKey::own(), 'seal the access log of a day', AccessDigest::class, static fn(Entry $entry): AccessDigest => $entry->add(new AccessDigest(['day' => $on, 'entries' => $entries, 'sha256' => $sha256, 'at' => $entry->at, 'person_id' => $site->id])));
+    }
+
+    /** Whether the log of a sealed day is still what it was; null where it was not sealed. */
+    public static function isAsSealed(string $day): ?bool
+    {
+        $sealed = AccessDigest::query()->where('day', $day)->first();
+
+        return $sealed === null ? null : self::digest($day) === [$sealed->entries, $sealed->sha256];
+    }
+
+    /** @return array{int, string} how many entries, and their digest */
+    private static function digest(string $day): array
+    {
+        $hash = hash_init('sha256');
+        $entries = 0;
+        foreach (DB::table('access_log')->whereBetween('at', ["$day 00:00:00.000", "$day 23:59:59.999"])->orderBy('id')->cursor() as $row) {
+            hash_update($hash, json_encode($row, JSON_THROW_ON_ERROR) . "\n");
+            $entries++;
+        }
+
+        return [$entries, hash_final($hash)];
+    }
+}

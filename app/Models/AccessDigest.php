@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Rheacid\Records\Kept;
+
+/** What the access log of one day was, by its SHA-256: changed afterwards, it shows. */
+final class AccessDigest extends Model
+{
+    use Kept;
+
+    protected $casts = ['day' => 'date:Y-m-d', 'entries' => 'integer', 'at' => 'datetime'];
+}
