@@ -32,6 +32,7 @@ use Rheacid\Http\Controllers\MeasurementDraftController;
 use Rheacid\Http\Controllers\MethodController;
 use Rheacid\Http\Controllers\OtherController;
 use Rheacid\Http\Controllers\PairingController;
+use Rheacid\Http\Controllers\PeopleController;
 use Rheacid\Http\Controllers\PolicyController;
 use Rheacid\Http\Controllers\ProductController;
 use Rheacid\Http\Controllers\ProductImportController;
@@ -79,6 +80,8 @@ Route::get('up', UpController::class)->withoutMiddleware('web')->name('up');
 Route::middleware('guest')->group(static function (): void {
     Route::get('sign-in', [SignInController::class, 'create'])->name('sign-in');
     Route::post('sign-in', [SignInController::class, 'store'])->middleware('throttle:sign-in');
+    Route::get('join', [PeopleController::class, 'join'])->name('join');
+    Route::post('join', [PeopleController::class, 'enter'])->middleware('throttle:hands')->name('join.enter');
 });
 
 Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void {
@@ -138,6 +141,7 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('measure', [MeasureController::class, 'index'])->name('measure');
     Route::get('rounds/new', [RoundController::class, 'create'])->name('rounds.create');
     Route::get('rounds/{round}', [RoundController::class, 'show'])->name('rounds.show');
+    Route::get('people', [PeopleController::class, 'index'])->name('people');
     Route::get('access', AccessController::class)->middleware('can:read-access')->name('access');
     Route::get('keeping', [KeepingController::class, 'show'])->name('clock');
     Route::get('sources', [SourceController::class, 'index'])->name('sources');
@@ -218,6 +222,9 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
         Route::post('methods/standard/{standard}', [MethodController::class, 'take'])->middleware('can:lead')->name('methods.take');
         Route::post('methods/{method}', [MethodController::class, 'update'])->middleware('can:lead')->name('methods.update');
         Route::post('sources', [SourceController::class, 'store'])->middleware('can:lead')->name('sources.store');
+        Route::post('people', [PeopleController::class, 'store'])->middleware('can:lead')->name('people.store');
+        Route::post('people/{person}/code', [PeopleController::class, 'code'])->middleware('can:lead')->name('people.code');
+        Route::post('people/{person}/appointment', [PeopleController::class, 'appoint'])->middleware('can:lead')->name('people.appoint');
         Route::post('keeping/true-time', [KeepingController::class, 'state'])->middleware('can:lead')->name('clock.state');
         Route::post('restorations/{restoration}', [TodayController::class, 'confirm'])->middleware('can:lead')->name('restorations.confirm');
         Route::post('rounds', [RoundController::class, 'store'])->name('rounds.store');

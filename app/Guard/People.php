@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Guard;
 
 use Illuminate\Support\Collection;
+use Rheacid\Models\Credential;
 use Rheacid\Models\Person;
 use Rheacid\Models\Role;
 
@@ -19,6 +20,29 @@ final class People
         $people = Person::query()->with('credential')->whereHas('credential', static fn($credential) => $credential->whereNotNull('email'))->orderBy('name')->limit(self::MOST)->get()->filter(static fn(Person $person): bool => $person->enabled && ($roles === [] || in_array($person->role, $roles, true)));
 
         return array_values(array_unique($people->map(static fn(Person $person): string => (string) $person->credential?->email)->all()));
+    }
+
+    /** @return Collection<int, Person> who works here, and who did, by name; not the site itself */
+    public static function all(): Collection
+    {
+        return Person::query()->with('credential')->whereHas('credential')->orderBy('name')->limit(self::MOST)->get();
+    }
+
+    public static function leads(): int
+    {
+        return self::all()->filter(static fn(Person $person): bool => $person->enabled && $person->role === Role::Lead)->count();
+    }
+
+    /** Whether somebody signs in by that name, or by one that looks like it. */
+    public static function isTaken(string $username): bool
+    {
+        foreach (Credential::query()->limit(self::MOST)->pluck('username') as $known) {
+            if (SignIn::waitsAs((string) $known) === SignIn::waitsAs($username)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return Collection<int, Person> those who can change hands by a PIN, by name */

@@ -34,6 +34,13 @@ final class SignIn
         return Hash::check($pin, $person->credential->pin ?? self::nobody()) && $person->enabled;
     }
 
+    /** What a person has chosen: nobody else knows it. */
+    public static function set(Person $person, string $passphrase, string $pin): void
+    {
+        Credential::query()->whereKey($person->id)->update(['passphrase' => Hash::make($passphrase), 'pin' => Hash::make($pin)]);
+        Waits::forget("pin $person->id");
+    }
+
     /** As names are kept: lower case, one form for each letter. */
     public static function plain(string $username): string
     {

@@ -114,4 +114,14 @@ final class HandsOnTest extends BrowserTestCase
             $person->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => $command, 'params' => $parameters]);
         }
     }
+
+    public function test_somebody_new_comes_in_by_a_code_by_keyboard_alone_and_is_out_when_disabled(): void
+    {
+        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens('/people')->fills('Name', 'Runa Thistle')->fills('Signs in as', 'runa')->taps('Invite')->sees('is the code for Runa Thistle');
+        self::assertSame(1, preg_match('/[A-Z0-9]{4}-[A-Z0-9]{4}-[A-Z0-9]{4}/', $sela->page(), $code));
+
+        $runa = $this->atTheBench(390, 844)->opens('/sign-in')->tabsTo('Come in by a code')->presses(WebDriverKeys::ENTER)->sees('You choose what you sign in with');
+        $runa->types((string) $code[0])->presses(WebDriverKeys::TAB)->types('three words and a comma')->presses(WebDriverKeys::TAB)->types('three words and a comma')->presses(WebDriverKeys::TAB)->types('246810')->presses(WebDriverKeys::ENTER)->sees('Welcome, Runa Thistle.');
+        self::assertFalse($runa->scrollsSideways());
+    }
 }

@@ -13,7 +13,7 @@ use Rheacid\Guard\AccessLog;
 use Rheacid\Models\Person;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Signs out who has walked away. A page that looks for new points by itself is no sign of a person. */
+/** Signs out who has walked away, and who works here no more. A page that looks for new points by itself is no sign of a person. */
 final class SignsOutIdle
 {
     public function handle(Request $request, Closure $next): Response
@@ -21,6 +21,14 @@ final class SignsOutIdle
         $minutes = config('rheacid.idle_minutes');
         $seen = $request->session()->get('seen_at');
         $now = CarbonImmutable::now()->getTimestamp();
+        $person = $request->user();
+        if ($person instanceof Person && !$person->enabled) {
+            AccessLog::note(AccessKind::SignedOut, $request, $person);
+            Auth::logout();
+            $request->session()->invalidate();
+
+            return $request->hasHeader('HX-Request') ? response('', 204, ['HX-Refresh' => 'true']) : redirect()->route('sign-in');
+        }
         if (is_int($seen) && is_int($minutes) && $now - $seen > $minutes * 60) {
             $back = $request->isMethod('GET') && !$request->routeIs('*.live') ? $request->fullUrl() : url()->previous();
             $gone = $request->user();

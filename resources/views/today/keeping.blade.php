@@ -34,6 +34,7 @@
     <x-slot:evidence>
         <h2>Who does it</h2>
         <p>A keeper works each night: a backup, and the whole of the records proven. <code>bin/status</code> on the machine says more.</p>
+        <p><a href="{{ route('people') }}">People</a></p>
         @can('read-access')<p><a href="{{ route('access') }}">Access log</a></p>@endcan
         <p class="note">Write the head down on paper from time to time: it proves that no tail was cut.</p>
     </x-slot>

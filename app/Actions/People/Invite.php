@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\People;
+
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Str;
+use Rheacid\Actions\Site\TakeOn;
+use Rheacid\Guard\People;
+use Rheacid\Models\Person;
+use Rheacid\Models\Role;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Refused;
+
+/** Takes somebody on who sets a passphrase of their own: the lead never knows one. */
+final readonly class Invite
+{
+    public function __construct(private TakeOn $takeOn) {}
+
+    /** @throws Refused if the name is taken, in other letters too */
+    public function __invoke(Person $by, IdempotencyKey $form, string $username, string $name, Role $role): Person
+    {
+        if (People::isTaken($username)) {
+            throw Refused::because('Somebody signs in by that name already, or by one that looks like it.', 'username');
+        }
+
+        return ($this->takeOn)($by, $form, $username, $name, $role, Hash::make(Str::random(64)), null, false);
+    }
+}

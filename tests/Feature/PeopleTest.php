@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\TestWith;
+use Rheacid\Models\Appointment;
+use Rheacid\Models\Person;
+use Rheacid\Models\Role;
+use Rheacid\Records\LedgerCheck;
+
+/** Who works here: invited, changed, gone. */
+final class PeopleTest extends BenchTestCase
+{
+    public function test_somebody_is_invited_comes_in_by_the_code_and_nobody_else_knows_the_passphrase(): void
+    {
+        $code = $this->invites('runa', 'Runa Thistle');
+        self::assertStringNotContainsString(str_replace('-', '', $code), (string) json_encode(DB::table('invitations')->get()));
+        $this->post('/sign-out');
+
+        $this->enters(['code' => 'AAAA-AAAA-AAAA'])->assertSessionHasErrors('code');
+        $this->enters(['code' => $code, 'passphrase' => 'short', 'passphrase_confirmation' => 'short'])->assertSessionHasErrors('passphrase');
+        $this->enters(['code' => $code, 'passphrase_confirmation' => 'something else'])->assertSessionHasErrors('passphrase');
+        $this->enters(['code' => $code, 'pin' => '12345'])->assertSessionHasErrors('pin');
+        $this->enters(['code' => strtolower(str_replace('-', ' ', $code))])->assertRedirect('/');
+        $this->assertAuthenticatedAs(Person::query()->where('name', 'Runa Thistle')->sole());
+        $this->post('/sign-out');
+
+        $this->enters(['code' => $code])->assertSessionHasErrors('code');
+        $this->post('/sign-in', ['username' => 'runa', 'passphrase' => 'three words and a comma'])->assertRedirect('/');
+        self::assertNull(LedgerCheck::run()['difference']);
+        foreach (['three words and a comma', '246810', str_replace('-', '', $code)] as $secret) {
+            self::assertStringNotContainsString($secret, (string) json_encode([DB::table('ledger')->get(), DB::table('access_log')->get(), DB::table('idempotency_keys')->get()]));
+        }
+    }
+
+    public function test_a_code_holds_three_days_and_a_new_one_ends_the_one_before(): void
+    {
+        $old = $this->invites('runa', 'Runa Thistle');
+        $person = Person::query()->where('name', 'Runa Thistle')->sole();
+        $this->post("/people/$person->id/code", ['form' => self::formId()]);
+        $new = session('code')['code'];
+        $this->post('/sign-out');
+        $this->enters(['code' => $old])->assertSessionHasErrors('code');
+
+        $this->wait(3 * 86_400 + 1);
+        $this->enters(['code' => $new])->assertSessionHasErrors('code');
+    }
+
+    #[TestWith(['oda'])]
+    #[TestWith(['Oda'])]
+    #[TestWith(['óda'])]
+    #[TestWith(['two words'])]
+    #[TestWith([''])]
+    public function test_a_name_that_exists_in_other_letters_or_is_none_is_refused(string $username): void
+    {
+        $before = Person::query()->count();
+        $this->actingAs($this->people['lead'])->post('/people', ['name' => 'Somebody', 'username' => $username, 'role' => 'checker', 'form' => self::formId()])->assertSessionHasErrors('username');
+
+        self::assertSame($before, Person::query()->count());
+    }
+
+    public function test_who_is_disabled_is_out_at_once_and_can_come_back(): void
+    {
+        $this->actingAs($this->people['checker'])->get('/')->assertOk();
+        $this->appoints('checker', ['role' => 'checker']);
+        $this->actingAs($this->again('checker'))->get('/batches')->assertRedirect('/sign-in');
+        $this->assertGuest();
+        $this->post('/sign-in', ['username' => 'oda', 'passphrase' => self::PASSPHRASE])->assertSessionHasErrors('username');
+
+        $this->appoints('checker', ['role' => 'checker', 'enabled' => '1']);
+        $this->flushSession();
+        $this->post('/sign-out');
+        $this->post('/sign-in', ['username' => 'oda', 'passphrase' => self::PASSPHRASE])->assertRedirect('/');
+    }
+
+    public function test_nobody_changes_themselves_and_one_lead_is_always_left(): void
+    {
+        $this->actingAs($this->people['lead']);
+        $own = fn(array $more): TestResponse => $this->post("/people/{$this->people['lead']->id}/appointment", [...['role' => 'auditor', 'reason' => 'why not', 'form' => self::formId()], ...$more]);
+        $own([])->assertSessionHasErrors('reason');
+
+        $this->appoints('second', ['role' => 'lead', 'enabled' => '1']);
+        $this->flushSession();
+        $this->actingAs($this->again('second'));
+        $own([])->assertSessionHasNoErrors();
+        self::assertSame(Role::Auditor, Person::query()->findOrFail($this->people['lead']->id)->role);
+        $this->appoints('checker', ['role' => 'lead', 'enabled' => '1'], by: 'second');
+        $this->flushSession();
+        $this->actingAs($this->again('checker'))->post("/people/{$this->people['second']->id}/appointment", ['role' => 'checker', 'enabled' => '1', 'reason' => 'back to the bench', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->flushSession();
+        $this->actingAs($this->again('second'))->post("/people/{$this->people['checker']->id}/appointment", ['role' => 'checker', 'reason' => 'x', 'form' => self::formId()])->assertForbidden();
+        self::assertNull(LedgerCheck::run()['difference']);
+    }
+
+    public function test_a_checker_and_an_auditor_see_who_works_here_and_change_nobody(): void
+    {
+        foreach (['checker', 'auditor'] as $role) {
+            $this->flushSession();
+            $this->actingAs($this->people[$role])->get('/people')->assertOk()->assertSee('Oda Venn')->assertDontSee('Invite somebody');
+            $this->post('/people', ['name' => 'X', 'username' => 'x', 'role' => 'lead', 'form' => self::formId()])->assertForbidden();
+            $this->post("/people/{$this->people['second']->id}/code", ['form' => self::formId()])->assertForbidden();
+        }
+        self::assertSame(4, Appointment::query()->count());
+    }
+
+    /** As they are appointed now. */
+    private function again(string $who): Person
+    {
+        return Person::query()->findOrFail($this->people[$who]->id);
+    }
+
+    private function invites(string $username, string $name): string
+    {
+        $this->actingAs($this->people['lead'])->post('/people', ['name' => $name, 'username' => $username, 'role' => 'checker', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $told = session('code');
+        self::assertIsArray($told);
+        $this->get('/people')->assertSee($told['code']);
+        $this->get('/people')->assertDontSee($told['code']);
+
+        return $told['code'];
+    }
+
+    /** @param array<string, string> $typed */
+    private function enters(array $typed): TestResponse
+    {
+        return $this->from('/join')->post('/join', ['passphrase' => 'three words and a comma', 'passphrase_confirmation' => 'three words and a comma', 'pin' => '246810', ...$typed]);
+    }
+
+    /** @param array<string, string> $typed */
+    private function appoints(string $who, array $typed, string $by = 'lead'): void
+    {
+        $this->flushSession();
+        $this->actingAs($this->again($by))->post("/people/{$this->people[$who]->id}/appointment", ['reason' => 'told by a test', 'form' => self::formId(), ...$typed])->assertSessionHasNoErrors();
+    }
+}
