@@ -6,10 +6,13 @@ namespace Rheacid\Http;
 
 use Illuminate\Database\LostConnectionDetector;
 use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Http\Exceptions\ThrottleRequestsException;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
 use Rheacid\Core\Failure;
+use Rheacid\Guard\AccessKind;
+use Rheacid\Guard\AccessLog;
 use Rheacid\Records\ChangedAndSentAgain;
 use Rheacid\Records\IdempotencyKey;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
@@ -34,6 +37,12 @@ final class Failures
             'The records cannot be reached',
             'The database does not answer. Nothing was half-recorded. Keep this page, wait a moment and send the form again: it is recorded once, however often it is sent.',
         ) : null);
+        $exceptions->render(static function (ThrottleRequestsException $failure, Request $request): null {
+            // Who tries too often is noted, and then answered as below.
+            AccessLog::note(AccessKind::MadeToWait, $request, null, (string) $request->string('username'));
+
+            return null;
+        });
         $exceptions->render(static fn(HttpExceptionInterface $failure): Response => match ($failure->getStatusCode()) {
             401 => self::page(401, 'Not signed in', 'Sign in first.'),
             403 => self::page(403, 'Not yours to change', $failure->getMessage() === '' ? 'Your role does not allow this.' : $failure->getMessage()),

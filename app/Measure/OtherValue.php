@@ -16,6 +16,7 @@ final readonly class OtherValue
      * @param float|null $expandedU k = 2, in the same unit; null where nobody knows
      * @param Thermometer|null $thermometer with a temperature
      * @param string|null $measuredBy with anything else
+     * @param bool $isSettled whether a temperature stood still; a value from elsewhere is told as it is
      */
     public function __construct(
         public Basis $basis,
@@ -27,5 +28,6 @@ final readonly class OtherValue
         public ?string $measuredBy,
         public ?string $measuredWith,
         public ?string $certificate,
+        public bool $isSettled = true,
     ) {}
 }

@@ -31,6 +31,16 @@ final class AccessTest extends BenchTestCase
         self::assertStringNotContainsString(self::PASSPHRASE, $all);
     }
 
+    public function test_who_is_made_to_wait_is_noted(): void
+    {
+        for ($try = 0; $try < 6; $try++) {
+            $last = $this->post('/sign-in', ['username' => 'oda', 'passphrase' => 'x']);
+        }
+
+        $last->assertStatus(429);
+        self::assertSame(['made-to-wait', 'oda'], array_values((array) DB::table('access_log')->orderByDesc('id')->first(['kind', 'name'])));
+    }
+
     public function test_who_walked_away_is_noted_as_well(): void
     {
         $this->post('/sign-in', ['username' => 'oda', 'passphrase' => self::PASSPHRASE]);

@@ -35,7 +35,7 @@ final class OtherTest extends BenchTestCase
 
     public function test_a_temperature_rests_on_its_thermometer_and_is_judged_with_its_correction(): void
     {
-        $this->tells('KF-0001', ['of' => 'temperature|chamber', 'values' => '4,0; 4,2', 'stage' => 'finished', 'thermometer' => $this->thermometer()->id])->assertSessionHasNoErrors();
+        $this->tells('KF-0001', ['of' => 'temperature|chamber', 'values' => '4,0; 4,2', 'stage' => 'finished', 'thermometer' => $this->thermometer()->id, 'still' => '1'])->assertSessionHasNoErrors();
 
         $measurement = Measurement::query()->sole();
         self::assertSame([3.6, 3.8], $measurement->replicates->map(static fn($one): float => round($one->value, 3))->all(), 'corrected by −0.4');
@@ -44,6 +44,13 @@ final class OtherTest extends BenchTestCase
         $this->get("/readings/$measurement->id")->assertOk()->assertSee('shown 4.2 °C');
         $this->get("/batches/{$this->batch('KF-0001')->id}")->assertOk()->assertSee('temperature, chamber, °C');
         self::assertNull(LedgerCheck::run()['difference']);
+    }
+
+    public function test_a_temperature_that_nobody_says_stood_still_proves_nothing(): void
+    {
+        $this->tells('KF-0001', ['of' => 'temperature|chamber', 'values' => '4,0', 'stage' => 'finished', 'thermometer' => $this->thermometer()->id])->assertSessionHasNoErrors();
+
+        self::assertSame(Conformity::Inconclusive, LimitOutcome::query()->where('name', 'Critical, finished: temperature, finished storage')->sole()->outcome);
     }
 
     public function test_a_value_from_elsewhere_is_kept_with_who_and_what_and_releases_nothing_that_binds(): void

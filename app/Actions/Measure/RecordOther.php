@@ -46,7 +46,7 @@ final class RecordOther
                     'expanded_u' => $told->expandedU,
                     'verification_id' => $check?->id,
                     'shown_c' => $check === null ? null : $value,
-                    'settled' => true,
+                    'settled' => $told->isSettled,
                     'source' => Source::Typed,
                     'person_id' => $by->id,
                     'at' => $entry->at,

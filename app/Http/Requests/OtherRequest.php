@@ -93,6 +93,7 @@ final class OtherRequest extends FormRequest
             $isTemperature ? null : $this->string('measured_by')->trim()->toString(),
             $isTemperature ? null : $this->string('measured_with')->trim()->toString() . ($byHydrometer ? $this->asShown($values) : ''),
             $this->filled('certificate') ? $this->string('certificate')->trim()->toString() : null,
+            !$isTemperature || $this->boolean('still'),
         );
     }
 

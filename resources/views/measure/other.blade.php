@@ -19,7 +19,8 @@
             @unless ($was)<x-together :occasions="$screen->together" />@endunless
         </div>
         <h2>A temperature</h2>
-        <div class="fields"><x-field name="thermometer" label="With"><select class="form-select" id="f-thermometer" name="thermometer"><option value=""></option>@foreach ($screen->thermometers as $thermometer)<option value="{{ $thermometer->id }}" @selected((int) old('thermometer', $was?->verification?->thermometer_id) === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words($thermometer->status()) }}</option>@endforeach</select></x-field></div>
+        <div class="fields"><x-field name="thermometer" label="With"><select class="form-select" id="f-thermometer" name="thermometer"><option value=""></option>@foreach ($screen->thermometers as $thermometer)<option value="{{ $thermometer->id }}" @selected((int) old('thermometer', $was?->verification?->thermometer_id) === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words($thermometer->status()) }}</option>@endforeach</select></x-field>
+            <label class="form-check at-the-foot"><input class="form-check-input" type="checkbox" name="still" value="1" @checked(old('still'))> it stood still, in the coldest place; else it proves nothing</label></div>
         <h2>Anything else</h2>
         <div class="fields">
             <x-field name="measured_by" label="Measured by" :value="$screen->elsewhere?->measured_by" help="a person, a laboratory" maxlength="120" />

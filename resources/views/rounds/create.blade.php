@@ -15,6 +15,7 @@
             @endif
         @endforeach
         @if ($screen->due === [] && $screen->others === [])<p>No batch is running. <a href="{{ route('batches.create') }}">Start one</a></p>@endif
+        @if (count($screen->due) + count($screen->others) === Rheacid\Rounds\Way::MOST)<p class="what">Only the {{ Rheacid\Rounds\Way::MOST }} batches that stand worst are offered here; the others follow on a second round.</p>@endif
         <h2>With what</h2>
         <div class="fields">
             <x-field name="pair" label="Pair"><select class="form-select" id="f-pair" name="pair">@foreach ($screen->pairs as $pair)<option value="{{ $pair->id }}" @selected((int) old('pair') === $pair->id)>{{ $pair->code }} on {{ $pair->name }} · {{ Rheacid\Shelf\Readiness::words($pair->status()) }}</option>@endforeach</select></x-field>
