@@ -25,7 +25,8 @@ final class ShelfTest extends BrowserTestCase
 
         $oda->fills('The text', "what;code;name;kind;first_used_on\nelectrode;E-41;Spare;sealed gel;2026-01-05")->taps('Look again')->sees('Everything can be taken.');
         self::assertFalse(Electrode::query()->where('code', 'E-41')->exists());
-        $oda->taps('Put them on the shelf')->sees('E-41');
+        $oda->taps('Put them on the shelf')->waitsUntil(static fn(): bool => Electrode::query()->where('code', 'E-41')->exists(), 'the shelf to be taken');
+        $oda->sees('E-41');
         self::assertSame(ElectrodeKind::SealedGel, Electrode::query()->where('code', 'E-41')->sole()->kind);
     }
 

@@ -18,7 +18,7 @@
         <x-field name="passphrase" label="Passphrase" class="apart" type="password" required autocomplete="current-password" />
         <button class="do apart" data-primary>Sign in <kbd>Enter</kbd></button>
     </form>
-    <p class="soft"><a href="{{ route('join') }}">Come in by a code</a></p>
+    <p class="apart"><a class="do quiet" href="{{ route('join') }}">Come in by a code</a></p>
 </main>
 </body>
 </html>
