@@ -312,11 +312,12 @@ final class SimulatedBench
             $noise = new Noise((int) $row->id);
             $condition = $this->condition($pair->electrode_id);
             $points = [];
-            foreach ((new SimulatedBurette(self::sample($cup)->solution(), (float) $row->sample_ml, (float) $row->normality))->points(max(0.0, $elapsed)) as [$ml, $ph]) {
+            $true = (new SimulatedBurette(self::sample($cup)->solution(), (float) $row->sample_ml, (float) $row->normality))->points(max(0.0, $elapsed));
+            foreach ($true as [$ml, $ph]) {
                 $mv = (new SimulatedImmersion($condition, $ph, (float) $cup->celsius, 0.0, 0))->restMv() + $condition->noiseMv * $noise->next();
                 $points[] = [$ml, $function === null ? round($ph, 2) : round($function->tell(Signal::mv(round($mv, 1)), (float) $cup->celsius)->ph, 2)];
             }
-            $burettes[] = new Burette((int) $row->id, (float) $row->sample_ml, (int) $row->speed, $points);
+            $burettes[] = new Burette((int) $row->id, (float) $row->sample_ml, (int) $row->speed, $points, SimulatedBurette::isPast($true), SimulatedBurette::isEmpty($true));
         }
 
         return $burettes;

@@ -4,20 +4,19 @@ declare(strict_types=1);
 
 namespace Rheacid\Console;
 
-use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
 use Rheacid\Guard\AccessLog;
 
-/** Seals the access log of yesterday. */
+/** Seals the access log of each day that is over. */
 final class SealAccess extends Command
 {
     protected $signature = 'rheacid:access';
 
-    protected $description = 'Seal a digest of what the access log of yesterday was';
+    protected $description = 'Seal a digest of what the access log of each day was';
 
     public function handle(): int
     {
-        AccessLog::sealDay(CarbonImmutable::now()->subDay());
+        AccessLog::sealDays();
 
         return self::SUCCESS;
     }

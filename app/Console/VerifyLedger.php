@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Console;
 
 use Illuminate\Console\Command;
+use Rheacid\Guard\AccessLog;
 use Rheacid\Records\LedgerCheck;
 use Rheacid\Records\Schema;
 
@@ -24,7 +25,8 @@ final class VerifyLedger extends Command
         foreach ($schema['unseen'] as $unseen) {
             $this->line("Not looked at: $unseen.");
         }
-        $difference = $check['difference'] ?? $schema['difference'];
+        $changed = $since > 0 ? null : AccessLog::changedDay();
+        $difference = $check['difference'] ?? $schema['difference'] ?? ($changed === null ? null : "the access log of $changed is not what was sealed");
         if ($difference !== null) {
             $this->error("First difference: $difference.");
 

@@ -21,6 +21,9 @@ final class AccessLog
     private const PAGE = 50;
     private const NAME = 60;
 
+    /** The house keeps it so long (ops/keep). */
+    private const KEPT_DAYS = 400;
+
     /** @param string $name as it was typed, where it is nobody's */
     public static function note(AccessKind $kind, Request $request, ?Person $person, string $name = ''): void
     {
@@ -42,24 +45,40 @@ final class AccessLog
         return $page;
     }
 
-    /** Seals what the log of a day was, in the name of the site; once for each day that is over. */
-    public static function sealDay(CarbonImmutable $day): void
+    /** Seals what the log of each day was that is over, in the name of the site; days on which the machine stood still as well. */
+    public static function sealDays(): void
     {
         $site = Site::current()?->person;
-        $on = $day->utc()->toDateString();
-        if ($site === null || !$day->utc()->endOfDay()->isPast() || AccessDigest::query()->where('day', $on)->exists()) {
+        $sealed = AccessDigest::query()->max('day');
+        $first = DB::table('access_log')->orderBy('id')->value('at');
+        if ($site === null || !is_string($sealed ?? $first)) {
             return;
         }
-        [$entries, $sha256] = self::digest($on);
-        Recording::once($site, IdempotencyKey::own(), 'seal the access log of a day', AccessDigest::class, static fn(Entry $entry): AccessDigest => $entry->add(new AccessDigest(['day' => $on, 'entries' => $entries, 'sha256' => $sha256, 'at' => $entry->at, 'person_id' => $site->id])));
+        $today = CarbonImmutable::now('UTC')->startOfDay();
+        $day = is_string($sealed) ? CarbonImmutable::parse($sealed, 'UTC')->addDay() : CarbonImmutable::parse((string) $first, 'UTC')->startOfDay();
+        for (; $day < $today; $day = $day->addDay()) {
+            self::sealDay($day->toDateString(), $site);
+        }
     }
 
-    /** Whether the log of a sealed day is still what it was; null where it was not sealed. */
-    public static function isAsSealed(string $day): ?bool
+    /** The newest sealed day whose log is not what it was, of those that are still kept; null where all are. */
+    public static function changedDay(): ?string
     {
-        $sealed = AccessDigest::query()->where('day', $day)->first();
+        $kept = CarbonImmutable::now('UTC')->subDays(self::KEPT_DAYS - 1)->toDateString();
+        foreach (AccessDigest::query()->where('day', '>', $kept)->orderByDesc('day')->get() as $sealed) {
+            $day = $sealed->day->toDateString();
+            if (self::digest($day) !== [$sealed->entries, $sealed->sha256]) {
+                return $day;
+            }
+        }
 
-        return $sealed === null ? null : self::digest($day) === [$sealed->entries, $sealed->sha256];
+        return null;
+    }
+
+    private static function sealDay(string $on, Person $site): void
+    {
+        [$entries, $sha256] = self::digest($on);
+        Recording::once($site, IdempotencyKey::own(), 'seal the access log of a day', AccessDigest::class, static fn(Entry $entry): AccessDigest => $entry->add(new AccessDigest(['day' => $on, 'entries' => $entries, 'sha256' => $sha256, 'at' => $entry->at, 'person_id' => $site->id])));
     }
 
     /** @return array{int, string} how many entries, and their digest */

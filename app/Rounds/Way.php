@@ -26,6 +26,9 @@ final class Way
     /** More vats than this are walked in two rounds. */
     public const MOST = 60;
 
+    /** Samples of a round, second cups with them: its last page shows every one. */
+    public const MOST_STOPS = 120;
+
     private const OPEN_DAYS = 7;
     private const OPEN = 5;
     private const COUNTED = 10;

@@ -34,7 +34,7 @@ final readonly class RoundScreen
     public static function of(Round $round, CarbonImmutable $now): self
     {
         $round->load(['pair.electrode', 'pair.meter', 'pair.newestCalibration.void', 'thermometer', 'person']);
-        $stops = RoundStop::query()->with(['visit', 'batch'])->where('round_id', $round->id)->orderBy('position')->limit(2 * Way::MOST)->get();
+        $stops = RoundStop::query()->with(['visit', 'batch'])->where('round_id', $round->id)->orderBy('position')->limit(Way::MOST_STOPS)->get();
         $next = Way::next($round);
         $calibration = $round->pair->newestCalibration;
         $newest = $stops->filter(static fn(RoundStop $one): bool => $one->visit?->measurement_id !== null)->sortByDesc(static fn(RoundStop $one): int => (int) $one->visit?->id)->first();

@@ -27,12 +27,32 @@ final readonly class SimulatedBurette
         $ml = 0.0;
         $points = [[0.0, $this->ph(0.0)]];
         $left = (int) floor($elapsedS / self::EACH_S);
-        while ($left-- > 0 && $points[count($points) - 1][1] < self::UNTIL_PH && $ml < self::HOLDS_ML) {
+        while ($left-- > 0 && !self::isPast($points) && !self::isEmpty($points)) {
             $ml = round($ml + $this->step($ml), 2);
             $points[] = [$ml, $this->ph($ml)];
         }
 
         return $points;
+    }
+
+    /**
+     * Whether nothing is added any more, past every endpoint.
+     *
+     * @param non-empty-list<array{float, float}> $points
+     */
+    public static function isPast(array $points): bool
+    {
+        return $points[count($points) - 1][1] >= self::UNTIL_PH;
+    }
+
+    /**
+     * Whether nothing is left in it.
+     *
+     * @param non-empty-list<array{float, float}> $points
+     */
+    public static function isEmpty(array $points): bool
+    {
+        return $points[count($points) - 1][0] >= self::HOLDS_ML;
     }
 
     private function step(float $ml): float

@@ -53,5 +53,9 @@ final class SimulatedSampleTest extends TestCase
         self::assertEqualsWithDelta(0.05, $near[1][0] - $near[0][0], 1e-9);
         self::assertGreaterThan(10.0, $whole[count($whole) - 1][1]);
         self::assertLessThan(10.0, $whole[count($whole) - 2][1]);
+        self::assertSame([true, false, false], [SimulatedBurette::isPast($whole), SimulatedBurette::isEmpty($whole), SimulatedBurette::isPast($burette->points(30))]);
+
+        $short = (new SimulatedBurette($solution, 100, 0.1))->points(1e6);
+        self::assertSame([false, true], [SimulatedBurette::isPast($short), SimulatedBurette::isEmpty($short)]);
     }
 }

@@ -4,12 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
-use Rheacid\Guard\AccessLog;
 use Rheacid\Models\AccessDigest;
-use Rheacid\Records\LedgerCheck;
 
 /** Who came and went, and who tried. */
 final class AccessTest extends BenchTestCase
@@ -69,18 +66,26 @@ final class AccessTest extends BenchTestCase
     public function test_a_day_is_sealed_once_it_is_over_and_a_line_that_was_changed_shows(): void
     {
         $this->post('/sign-in', ['username' => 'oda', 'passphrase' => 'x']);
-        AccessLog::sealDay(CarbonImmutable::now());
+        Artisan::call('rheacid:access');
         self::assertSame(0, AccessDigest::query()->count(), 'the day goes on');
 
         $this->wait(86_400);
         Artisan::call('rheacid:access');
         Artisan::call('rheacid:access');
         self::assertSame(1, AccessDigest::query()->sole()->entries);
-        self::assertTrue(AccessLog::isAsSealed('2026-11-25'));
-        self::assertNull(AccessLog::isAsSealed('2026-11-24'));
+        self::assertSame(0, Artisan::call('ledger:verify'));
 
         DB::connection('owner')->table('access_log')->update(['name' => 'somebody else']);
-        self::assertFalse(AccessLog::isAsSealed('2026-11-25'));
-        self::assertNull(LedgerCheck::run()['difference']);
+        self::assertSame(1, Artisan::call('ledger:verify'));
+        self::assertStringContainsString('the access log of 2026-11-25 is not what was sealed', Artisan::output());
+    }
+
+    public function test_days_on_which_the_machine_stood_still_are_sealed_when_it_runs_again(): void
+    {
+        $this->post('/sign-in', ['username' => 'oda', 'passphrase' => 'x']);
+        $this->wait(3 * 86_400);
+        Artisan::call('rheacid:access');
+
+        self::assertSame([1, 0, 0], AccessDigest::query()->orderBy('day')->pluck('entries')->all());
     }
 }

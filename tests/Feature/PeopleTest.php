@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\TestWith;
+use Rheacid\Guard\Invitations;
 use Rheacid\Models\Appointment;
 use Rheacid\Models\Person;
 use Rheacid\Models\Role;
@@ -75,6 +76,20 @@ final class PeopleTest extends BenchTestCase
         $this->flushSession();
         $this->post('/sign-out');
         $this->post('/sign-in', ['username' => 'oda', 'passphrase' => self::PASSPHRASE])->assertRedirect('/');
+    }
+
+    public function test_a_code_of_somebody_who_works_here_no_more_changes_nothing(): void
+    {
+        $checker = $this->people['checker'];
+        $code = Invitations::code($checker);
+        $was = DB::table('credentials')->where('person_id', $checker->id)->value('passphrase');
+        $this->appoints('checker', ['role' => 'checker']);
+        $this->flushSession();
+        $this->post('/sign-out');
+        $this->enters(['code' => $code])->assertSessionHasErrors('code');
+
+        self::assertSame($was, DB::table('credentials')->where('person_id', $checker->id)->value('passphrase'));
+        $this->assertGuest();
     }
 
     public function test_nobody_changes_themselves_and_one_lead_is_always_left(): void

@@ -8,6 +8,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rheacid\Actions\Measure\OpenRound;
 use Rheacid\Core\Uncertainty\SiteRepeatability;
 use Rheacid\Models\BlindPair;
 use Rheacid\Models\Measurement;
@@ -16,7 +17,12 @@ use Rheacid\Models\Round;
 use Rheacid\Models\RoundStop;
 use Rheacid\Models\RoundVisit;
 use Rheacid\Models\Sample;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\LedgerCheck;
+use Rheacid\Records\Refused;
+use Rheacid\Rounds\Candidate;
+use Rheacid\Rounds\Way;
+use Rheacid\View\RoundScreen;
 
 /** From vat to vat with one pair. */
 final class RoundTest extends BenchTestCase
@@ -100,6 +106,17 @@ final class RoundTest extends BenchTestCase
         }
         $this->post('/rounds', ['pair' => $this->pair()->id, 'thermometer' => $this->thermometer()->id, 'batches' => [$this->batch()->id], 'drawn_at' => '2026-11-25T10:30', 'form' => self::formId()])->assertSessionHasErrors('drawn_at');
         self::assertSame(0, Round::query()->count());
+    }
+
+    public function test_a_round_has_no_more_samples_than_its_last_page_shows(): void
+    {
+        $one = Way::candidates(CarbonImmutable::now())[0];
+        $sets = fn(int $vats): Round => (new OpenRound())($this->people['checker'], IdempotencyKey::own(), $this->pair(), $this->thermometer(), array_fill(0, $vats, new Candidate($one->batch, $one->stage, ['blend', 'top', 'bottom'], true, null)), true, null, false);
+        $round = $sets(36);
+        self::assertCount($round->stops()->count(), RoundScreen::of($round, CarbonImmutable::now())->stops);
+
+        $this->expectExceptionObject(Refused::because('These vats ask for 132 samples; up to 120 are accepted on one round. Choose fewer vats.', 'batches'));
+        $sets(40);
     }
 
     public function test_a_stop_is_done_once_and_belongs_to_its_round(): void

@@ -10,6 +10,7 @@ use Rheacid\Bench\Source;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Measure\Correction;
+use Rheacid\Measure\DecisionCause;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\Person;
@@ -56,7 +57,7 @@ final readonly class CorrectMeasurement
                 'supersedes_id' => $measurement->id,
                 'reason' => $reason,
             ]));
-            $this->supersede->judge($entry, $before, $occasion);
+            $this->supersede->judge($entry, $occasion, new Correction($measurement, $reason), DecisionCause::Corrected);
 
             return $corrected;
         });

@@ -47,6 +47,9 @@ final class OpenRound
                 }
             }
             $seconds = BlindDuplicates::on(Way::sinceTheLastDuplicate(), count($cups), crc32($form->uuid));
+            if (count($cups) + count($seconds) > Way::MOST_STOPS) {
+                throw Refused::because(sprintf('These vats ask for %d samples; up to %d are accepted on one round. Choose fewer vats.', count($cups) + count($seconds), Way::MOST_STOPS), 'batches');
+            }
             $codes = array_column($seconds, 'code', 'of');
             $kept = [];
             $position = 0;

@@ -24,7 +24,7 @@ use Rheacid\Shelf\Thermometers;
 /** Keeps a quantity that no electrode reads: a temperature by a thermometer of the shelf, anything else from elsewhere. */
 final class RecordOther
 {
-    public function __construct(private KeepDecision $keep, private Supersede $supersede) {}
+    public function __construct(private Supersede $supersede) {}
 
     /** @throws Refused */
     public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, OtherValue $told, ?Correction $correction = null): Measurement
@@ -32,10 +32,7 @@ final class RecordOther
         return Recording::once($by, $form, 'record another quantity', Measurement::class, function (Entry $entry) use ($by, $batch, $told, $correction): Measurement {
             Life::ensure($batch, null);
             $check = $told->thermometer === null ? null : Thermometers::checkFor($told->thermometer, max($told->values)) ?? throw Refused::because('This thermometer was never checked. Verify it first.', 'thermometer');
-            if ($correction !== null) {
-                Supersede::ensure($by, $correction);
-            }
-            [$occasion, $sample] = DrawSample::of($entry, $batch, $correction === null ? $told->drawn : $told->drawn->with($correction->joins($told->drawn)));
+            [$occasion, $sample] = Supersede::drawn($entry, $batch, $told->drawn, $correction);
             $isJoining = $occasion->measurements()->exists();
             $series = (string) Str::uuid();
             foreach ($told->values as $i => $value) {
@@ -70,11 +67,7 @@ final class RecordOther
             if ($told->measuredBy !== null) {
                 $entry->add(new ExternalValue(['measurement_id' => $measurement->id, 'measured_by' => $told->measuredBy, 'measured_with' => (string) $told->measuredWith, 'certificate' => $told->certificate, 'measured_at' => $told->measuredAt]));
             }
-            if ($correction !== null) {
-                $this->supersede->judge($entry, $correction->of->occasion, $occasion);
-            } else {
-                ($this->keep)($entry, $occasion, $isJoining ? DecisionCause::Joined : DecisionCause::Recorded);
-            }
+            $this->supersede->judge($entry, $occasion, $correction, $isJoining ? DecisionCause::Joined : DecisionCause::Recorded);
 
             return $measurement;
         });

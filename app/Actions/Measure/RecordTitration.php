@@ -23,7 +23,7 @@ use Rheacid\Records\Refused;
 /** Keeps an acidity by titration, with the curve of each portion and what it rests on. */
 final class RecordTitration
 {
-    public function __construct(private KeepDecision $keep, private Supersede $supersede) {}
+    public function __construct(private Supersede $supersede) {}
 
     /** @throws Refused */
     public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, TitrationTold $told, ?Correction $correction = null): Measurement
@@ -35,10 +35,7 @@ final class RecordTitration
             if ($told->pair !== null && $calibration === null) {
                 throw Refused::because('This pair was never calibrated. Calibrate it first, with a buffer above the endpoint.', 'pair');
             }
-            if ($correction !== null) {
-                Supersede::ensure($by, $correction);
-            }
-            [$occasion, $sample] = DrawSample::of($entry, $batch, $correction === null ? $told->drawn : $told->drawn->with($correction->joins($told->drawn)));
+            [$occasion, $sample] = Supersede::drawn($entry, $batch, $told->drawn, $correction);
             $isJoining = $occasion->measurements()->exists();
             $series = (string) Str::uuid();
             $titrations = $told->titrations();
@@ -75,11 +72,7 @@ final class RecordTitration
                 'acid' => $told->acid->value,
                 'curve' => array_map(static fn(array $portion, \Rheacid\Core\Acidity\Titration $one): array => ['sample' => $portion['sample'], 'ml' => $portion['endpoint']->ml, 'ph' => $portion['endpoint']->ph, 'meq' => $one->meq, 'coarse' => $portion['endpoint']->isCoarse, 'curve' => $portion['curve']], $told->portions, $titrations),
             ]));
-            if ($correction !== null) {
-                $this->supersede->judge($entry, $correction->of->occasion, $occasion);
-            } else {
-                ($this->keep)($entry, $occasion, $isJoining ? DecisionCause::Joined : DecisionCause::Recorded);
-            }
+            $this->supersede->judge($entry, $occasion, $correction, $isJoining ? DecisionCause::Joined : DecisionCause::Recorded);
 
             return $measurement;
         });

@@ -7,9 +7,12 @@ namespace Rheacid\Actions\Measure;
 use Illuminate\Support\Facades\Gate;
 use Rheacid\Measure\Correction;
 use Rheacid\Measure\DecisionCause;
+use Rheacid\Measure\Drawn;
+use Rheacid\Models\Batch;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\Person;
+use Rheacid\Models\Sample;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Refused;
 use Rheacid\Rights\Rights;
@@ -37,9 +40,30 @@ final readonly class Supersede
         return $why === null ? $measurement : throw Refused::because($why, 'reason');
     }
 
-    public function judge(Entry $entry, Occasion $before, Occasion $occasion): void
+    /**
+     * The sample of an entry that may take the place of another.
+     *
+     * @return array{Occasion, Sample}
+     *
+     * @throws Refused
+     */
+    public static function drawn(Entry $entry, Batch $batch, Drawn $drawn, ?Correction $correction): array
     {
-        if ($before->is($occasion)) {
+        if ($correction === null) {
+            return DrawSample::of($entry, $batch, $drawn);
+        }
+        self::ensure($entry->by, $correction);
+
+        return DrawSample::of($entry, $batch, $drawn->with($correction->joins($drawn)));
+    }
+
+    /** @param DecisionCause $cause where nothing is corrected */
+    public function judge(Entry $entry, Occasion $occasion, ?Correction $correction, DecisionCause $cause): void
+    {
+        $before = $correction?->of->occasion;
+        if ($before === null) {
+            ($this->keep)($entry, $occasion, $cause);
+        } elseif ($before->is($occasion)) {
             ($this->keep)($entry, $occasion, DecisionCause::Corrected);
         } elseif ($before->measurements()->exists()) {
             ($this->keep)($entry, $before, DecisionCause::Corrected);

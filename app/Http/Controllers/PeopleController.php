@@ -72,14 +72,14 @@ final class PeopleController
         ], ['code' => 'The code that a lead has told you.', 'passphrase.min' => sprintf('%d signs at least are accepted; several words are good.', self::PASSPHRASE), 'passphrase.confirmed' => 'Both times the same.', 'pin' => 'Six digits are accepted.']);
         $code = $request->string('code')->toString();
         $person = Invitations::person($code);
+        if ($person?->enabled === false) {
+            throw Refused::because('You do not work here any more. Ask a lead.', 'code');
+        }
         if ($person === null || !Invitations::use($code)) {
             AccessLog::note(AccessKind::WrongPassphrase, $request, null, 'by a code');
             throw Refused::because(sprintf('That code does not hold: it was used, is over %d days old, or was mistyped. Ask a lead for a new one.', Invitations::DAYS), 'code');
         }
         SignIn::set($person, $request->string('passphrase')->toString(), $request->string('pin')->toString());
-        if (!$person->enabled) {
-            throw Refused::because('You do not work here any more. Ask a lead.', 'code');
-        }
         Auth::login($person);
         $request->session()->regenerate();
         AccessLog::note(AccessKind::SignedIn, $request, $person);
