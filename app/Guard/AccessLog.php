@@ -21,6 +21,9 @@ final class AccessLog
     private const PAGE = 50;
     private const NAME = 60;
 
+    /** Named one by one: a column that comes later changes no digest. */
+    private const SEALED = ['id', 'at', 'kind', 'person_id', 'name', 'address'];
+
     /** The house keeps it so long (ops/keep). */
     private const KEPT_DAYS = 400;
 
@@ -86,7 +89,7 @@ final class AccessLog
     {
         $hash = hash_init('sha256');
         $entries = 0;
-        foreach (DB::table('access_log')->whereBetween('at', ["$day 00:00:00.000", "$day 23:59:59.999"])->orderBy('id')->cursor() as $row) {
+        foreach (DB::table('access_log')->select(self::SEALED)->whereBetween('at', ["$day 00:00:00.000", "$day 23:59:59.999"])->orderBy('id')->cursor() as $row) {
             hash_update($hash, json_encode($row, JSON_THROW_ON_ERROR) . "\n");
             $entries++;
         }

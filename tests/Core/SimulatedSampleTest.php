@@ -55,7 +55,7 @@ final class SimulatedSampleTest extends TestCase
         self::assertLessThan(10.0, $whole[count($whole) - 2][1]);
         self::assertSame([true, false, false], [SimulatedBurette::isPast($whole), SimulatedBurette::isEmpty($whole), SimulatedBurette::isPast($burette->points(30))]);
 
-        $short = (new SimulatedBurette($solution, 100, 0.1))->points(1e6);
+        $short = (new SimulatedBurette($solution, 100, 0.02))->points(1e6);
         self::assertSame([false, true], [SimulatedBurette::isPast($short), SimulatedBurette::isEmpty($short)]);
     }
 }
