@@ -25,11 +25,13 @@ final class Ledger
         return (string) (DB::table('ledger')->orderByDesc('seq')->value('hash') ?? LedgerLine::ORIGIN);
     }
 
-    public static function newestAt(): ?CarbonImmutable
+    /** The time of the last record, where it lies ahead of the clock. */
+    public static function ahead(): ?CarbonImmutable
     {
         $at = DB::table('ledger')->orderByDesc('seq')->value('at');
+        $last = is_string($at) ? CarbonImmutable::parse($at) : null;
 
-        return is_string($at) ? CarbonImmutable::parse($at) : null;
+        return $last?->isFuture() === true ? $last : null;
     }
 
     public static function at(int $seq): ?LedgerLine

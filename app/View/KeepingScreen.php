@@ -7,7 +7,6 @@ namespace Rheacid\View;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
-use Rheacid\Actions\Site\StateTrueTime;
 use Rheacid\Keeping;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\TrueTime;
@@ -31,6 +30,6 @@ final readonly class KeepingScreen
         $newest = $stated->first();
         $affected = $newest === null ? new Collection() : Measurement::query()->with('occasion.batch')->whereBetween('observed_at', [$newest->at->format('Y-m-d H:i:s.v'), $newest->ahead_until->format('Y-m-d H:i:s.v')])->where('entered_at', '<=', $newest->ahead_until->format('Y-m-d H:i:s.v'))->orderBy('id')->limit(self::SHOWN)->get();
 
-        return new self(Keeping::now(), Ledger::head(), StateTrueTime::ahead(), $stated, $affected, DB::table('jobs')->count(), DB::table('failed_jobs')->count(), (float) disk_free_space(storage_path()) / 1024 ** 3);
+        return new self(Keeping::now(), Ledger::head(), Ledger::ahead(), $stated, $affected, DB::table('jobs')->count(), DB::table('failed_jobs')->count(), (float) disk_free_space(storage_path()) / 1024 ** 3);
     }
 }

@@ -27,7 +27,7 @@ final class StateTrueTime
     public function __invoke(Person $by, IdempotencyKey $form, string $reason): TrueTime
     {
         return Recording::once($by, $form, 'state the true time', TrueTime::class, static function (Entry $entry) use ($by, $reason): TrueTime {
-            $ahead = self::ahead() ?? throw Refused::because('No record lies ahead of the clock: there is nothing to state.');
+            $ahead = Ledger::ahead() ?? throw Refused::because('No record lies ahead of the clock: there is nothing to state.');
             $stated = $entry->add(new TrueTime(['ahead_until' => $ahead, 'reason' => $reason, 'at' => $entry->at, 'person_id' => $by->id]));
             $now = $entry->at->format('Y-m-d H:i:s.v');
             foreach (Calibration::query()->whereDoesntHave('void')->where(static fn($query) => $query->where('at', '>', $now)->orWhereIn('id', static fn($checks) => $checks->from('control_checks')->select('calibration_id')->where('at', '>', $now)))->get() as $calibration) {
@@ -36,13 +36,5 @@ final class StateTrueTime
 
             return $stated;
         }, Right::Lead, statesTrueTime: true);
-    }
-
-    /** The time of the last record, where it lies ahead of the clock. */
-    public static function ahead(): ?CarbonImmutable
-    {
-        $last = Ledger::newestAt();
-
-        return $last !== null && $last->isFuture() ? $last : null;
     }
 }
