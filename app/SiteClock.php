@@ -5,22 +5,20 @@ declare(strict_types=1);
 namespace Rheacid;
 
 use Carbon\CarbonImmutable;
-use Rheacid\Core\Words\WallClock;
 use Rheacid\Records\Refused;
 
-/** The site's clock on the wall: times are kept in UTC and said in the site's own zone. */
+/** The site's clock on the wall: times are kept in UTC and said in the zone in which the site was then. */
 final class SiteClock
 {
     public static function local(\DateTimeInterface $at): CarbonImmutable
     {
-        return CarbonImmutable::instance($at)->setTimezone(self::zone());
+        return CarbonImmutable::instance($at)->setTimezone(self::zone($at));
     }
 
-    public static function zone(): \DateTimeZone
+    /** In force at that time. */
+    public static function zone(\DateTimeInterface $at): \DateTimeZone
     {
-        $zone = config('rheacid.time_zone');
-
-        return new \DateTimeZone(is_string($zone) ? $zone : 'UTC');
+        return Settings::now()->clock->zone($at);
     }
 
     /** The day on the site's clock, YYYY-MM-DD. */
@@ -87,7 +85,7 @@ final class SiteClock
     {
         $which = preg_match('/\s(first|second)$/D', trim($text), $match) === 1 ? $match[1] : request()->input("{$field}_hour");
         $shown = self::shown($text) ?? throw Refused::because('The time is not understood; accepted is a day and a time like 2026-11-24 09:40.', $field);
-        $moments = WallClock::moments($shown, self::zone());
+        $moments = Settings::now()->clock->moments($shown);
         $chosen = match (true) {
             $moments === [] => throw Refused::because("The clock was put forward: $shown does not exist on it.", $field),
             count($moments) === 1 || $which === 'first' => $moments[0],
@@ -103,7 +101,7 @@ final class SiteClock
     {
         $shown = is_string($typed) ? self::shown($typed) : null;
 
-        return $shown !== null && count(WallClock::moments($shown, self::zone())) > 1;
+        return $shown !== null && count(Settings::now()->clock->moments($shown)) > 1;
     }
 
     /** What was typed as YYYY-MM-DD HH:MM; null where that is no day or no time. */
@@ -124,6 +122,6 @@ final class SiteClock
     /** The zone behind a time of the hour that exists twice. */
     private static function mark(CarbonImmutable $local): string
     {
-        return WallClock::isTwice($local, self::zone()) ? $local->format(' T') : '';
+        return Settings::now()->clock->isTwice($local) ? $local->format(' T') : '';
     }
 }

@@ -3,9 +3,7 @@
 declare(strict_types=1);
 
 return [
-    'site' => env('SITE_NAME', 'Quillmere Pantry Works'),
-
-    // The plant's clock on the wall; everything is kept in UTC.
+    // The clock on the wall of a site whose records name no zone; everything is kept in UTC.
     'time_zone' => env('TIME_ZONE', 'Europe/Dublin'),
 
     // The one proxy in front that is believed about https and about who asks; none where nobody stands in front.

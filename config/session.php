@@ -9,7 +9,8 @@ return [
     'encrypt' => true,
     'files' => storage_path('framework/sessions'),
     'lottery' => [2, 100],
-    'cookie' => 'rheacid',
+    // Cookies know no ports: each installation of a machine has a name of its own.
+    'cookie' => 'rheacid_' . basename(rtrim((string) (getenv('RHEACID_HOME') ?: 'demo'), '/')),
     'path' => '/',
     'secure' => str_starts_with((string) env('PUBLIC_URL', ''), 'https://'),
     'http_only' => true,

@@ -5,7 +5,7 @@ set -euo pipefail
 ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
 # curl and zip are asked for by the libraries of the tests, which Composer installs with the rest.
 RUN_PACKAGES=(php8.2-cli php8.2-fpm php8.2-mysql php8.2-mbstring php8.2-xml php8.2-intl php8.2-curl php8.2-zip nginx mariadb-server supervisor gpg)
-TEST_PACKAGES=(chromium chromium-driver python3-scipy python3-uncertainties python3-iapws units)
+TEST_PACKAGES=(chromium chromium-driver python3-scipy python3-uncertainties python3-iapws units oathtool)
 SERVICE_USER=rheacid
 DATABASE_USER=rheacid-db
 SERVERS=(mariadb php-fpm nginx queue scheduler mailbox)
@@ -24,6 +24,13 @@ instance() {
     # Beside the home, not in it: it outlives one that is lost.
     HEADS_FILE=$ROOT/var/$INSTANCE.heads
     export RHEACID_HOME=$HOME_DIR
+}
+
+# choose_instance: the one that is named; else a plant of one's own, where there is one; else the demo. Both can run at once.
+choose_instance() {
+    local name=${RHEACID_INSTANCE:-}
+    if [ -z "$name" ]; then if [ -d "$ROOT/var/plant" ]; then name=plant; else name=demo; fi; fi
+    if [ "$name" = plant ]; then instance plant "${RHEACID_PORT:-8070}" "${RHEACID_DB_PORT:-33070}"; else instance "$name" "${RHEACID_PORT:-8090}" "${RHEACID_DB_PORT:-33090}"; fi
 }
 
 need_var() {
@@ -174,10 +181,13 @@ make_home() {
         (umask 077; cat > "$ENV_FILE.new" <<TEXT
 APP_KEY=base64:$(head -c 32 /dev/urandom | base64)
 DB_APP_PASSWORD=$(head -c 18 /dev/urandom | base64 | tr '+/' 'xy')
-DEMO_PIN=$(shuf -i 1000-9999 -n 1)
-DEMO_PASSPHRASE=$(shuf -n 1 -e apple barley cider dill fennel)-$(shuf -n 1 -e amber copper linen slate walnut)-$(shuf -i 100-999 -n 1)
 TEXT
         )
+        # A plant of one's own has nobody in it until its lead comes in by the code that bin/start prints.
+        [ -n "${EMPTY:-}" ] || cat >> "$ENV_FILE.new" <<TEXT
+DEMO_PIN=$(shuf -i 100000-999999 -n 1)
+DEMO_PASSPHRASE=$(shuf -n 1 -e apple barley cider dill fennel)-$(shuf -n 1 -e amber copper linen slate walnut)-$(shuf -i 100-999 -n 1)
+TEXT
         mv "$ENV_FILE.new" "$ENV_FILE"
     fi
     # What was worked out from other settings is worked out anew.
@@ -338,6 +348,7 @@ migrate() {
 }
 
 load_demo() {
+    [ -n "$(env_value DEMO_PASSPHRASE)" ] || return 0
     artisan rheacid:demo > "$HOME_DIR/log/demo.log" 2>&1 || { tail -n 10 "$HOME_DIR/log/demo.log" >&2; fail "The demo scenario could not be loaded; the log is $HOME_DIR/log/demo.log."; }
 }
 

@@ -11,4 +11,5 @@ use Rheacid\SiteClock;
 // What the site does of its own accord.
 Schedule::command(WatchDeadlines::class)->everyMinute();
 Schedule::command(SealAccess::class)->timezone('UTC')->dailyAt('00:10');
-Schedule::command(WriteKeepers::class)->timezone(SiteClock::zone())->dailyAt('07:00');
+// The zone of the site stands in the records, which are not asked before it is time.
+Schedule::command(WriteKeepers::class)->hourly()->when(static fn(): bool => SiteClock::local(now())->hour === 7);

@@ -19,7 +19,7 @@ final class GrantRights extends Command
     protected $description = 'Grant the application account its rights on each table';
 
     /** Work in hand, how people sign in, what follows from the records, and the simulated world: not records. */
-    private const CHANGEABLE = ['calibration_runs', 'measurement_drafts', 'credentials', 'invitations', 'board', 'bench_cups', 'bench_electrodes', 'bench_thermometers'];
+    private const CHANGEABLE = ['calibration_runs', 'measurement_drafts', 'credentials', 'invitations', 'recovery_codes', 'board', 'bench_cups', 'bench_electrodes', 'bench_thermometers'];
 
     /** The queue: what was done is gone from it. */
     private const PASSING = ['jobs', 'failed_jobs'];

@@ -27,15 +27,18 @@ final class AccessLog
     /** The house keeps it so long (ops/keep). */
     private const KEPT_DAYS = 400;
 
-    /** @param string $name as it was typed, where it is nobody's */
-    public static function note(AccessKind $kind, Request $request, ?Person $person, string $name = ''): void
+    /**
+     * @param Request|null $request null where it was done at the machine itself
+     * @param string $name as it was typed, where it is nobody's
+     */
+    public static function note(AccessKind $kind, ?Request $request, ?Person $person, string $name = ''): void
     {
         DB::table('access_log')->insert([
             'at' => CarbonImmutable::now()->format('Y-m-d H:i:s.v'),
             'kind' => $kind->value,
             'person_id' => $person?->id,
             'name' => mb_substr((string) preg_replace('/[\x00-\x1F\x7F]/u', '', $person === null ? $name : (string) $person->name), 0, self::NAME),
-            'address' => (string) $request->ip(),
+            'address' => $request === null ? 'at the machine' : (string) $request->ip(),
         ]);
     }
 

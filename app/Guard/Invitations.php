@@ -13,27 +13,20 @@ final class Invitations
 {
     public const DAYS = 3;
 
-    /** Letters and digits that are not taken for one another when they are read out. */
-    private const SIGNS = 'ACDEFHJKMNPRTUVWXY34679';
-    private const LENGTH = 12;
-
     /** A new code for a person; those before it hold no more. */
     public static function code(Person $person): string
     {
-        $code = '';
-        for ($i = 0; $i < self::LENGTH; $i++) {
-            $code .= self::SIGNS[random_int(0, strlen(self::SIGNS) - 1)];
-        }
+        $code = Codes::fresh();
         DB::table('invitations')->where('person_id', $person->id)->whereNull('used_at')->update(['used_at' => self::now()]);
-        DB::table('invitations')->insert(['person_id' => $person->id, 'code_sha256' => self::hash($code), 'expires_at' => CarbonImmutable::now()->addDays(self::DAYS)->format('Y-m-d H:i:s')]);
+        DB::table('invitations')->insert(['person_id' => $person->id, 'code_sha256' => Codes::sha256($code), 'expires_at' => CarbonImmutable::now()->addDays(self::DAYS)->format('Y-m-d H:i:s')]);
 
-        return implode('-', str_split($code, 4));
+        return $code;
     }
 
     /** Whose it is, while it holds; null else. */
     public static function person(string $code): ?Person
     {
-        $row = DB::table('invitations')->where('code_sha256', self::hash($code))->whereNull('used_at')->where('expires_at', '>', self::now())->first();
+        $row = DB::table('invitations')->where('code_sha256', Codes::sha256($code))->whereNull('used_at')->where('expires_at', '>', self::now())->first();
 
         return $row === null ? null : Person::query()->find((int) $row->person_id);
     }
@@ -41,12 +34,7 @@ final class Invitations
     /** @return bool whether it still held: of two who use it at once, one has it */
     public static function use(string $code): bool
     {
-        return DB::table('invitations')->where('code_sha256', self::hash($code))->whereNull('used_at')->where('expires_at', '>', self::now())->update(['used_at' => self::now()]) === 1;
-    }
-
-    private static function hash(string $code): string
-    {
-        return hash('sha256', (string) preg_replace('/[^A-Z0-9]/', '', mb_strtoupper($code)));
+        return DB::table('invitations')->where('code_sha256', Codes::sha256($code))->whereNull('used_at')->where('expires_at', '>', self::now())->update(['used_at' => self::now()]) === 1;
     }
 
     private static function now(): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Guard;
 
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
 use Rheacid\Models\Credential;
@@ -12,9 +13,6 @@ use Rheacid\Models\Person;
 /** Who a name and a passphrase, or a person and a PIN, belong to. */
 final class SignIn
 {
-    /** What an unknown name is compared with, so that it answers no sooner than a known one. */
-    private static ?string $nobody = null;
-
     public static function byPassphrase(string $username, string $passphrase): ?Person
     {
         $credential = Credential::query()->where('username', self::plain($username))->first();
@@ -34,11 +32,11 @@ final class SignIn
         return Hash::check($pin, $person->credential->pin ?? self::nobody()) && $person->enabled;
     }
 
-    /** What a person has chosen: nobody else knows it. */
+    /** What a person has chosen: nobody else knows it. The code of a telephone goes with what was forgotten. */
     public static function set(Person $person, string $passphrase, string $pin): void
     {
         Credential::query()->whereKey($person->id)->update(['passphrase' => Hash::make($passphrase), 'pin' => Hash::make($pin)]);
-        Waits::forget("pin $person->id");
+        SecondFactor::turnOff($person);
     }
 
     /** As names are kept: lower case, one form for each letter. */
@@ -53,8 +51,11 @@ final class SignIn
         return Str::ascii(self::plain($username));
     }
 
+    /** What an unknown name is compared with, so that it answers no sooner than a known one, and no later either. */
     private static function nobody(): string
     {
-        return self::$nobody ??= Hash::make(Str::random());
+        $kept = Cache::rememberForever('nobody', static fn(): string => Hash::make(Str::random()));
+
+        return !Hash::needsRehash($kept) ? $kept : Hash::make(Str::random());
     }
 }

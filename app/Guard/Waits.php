@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace Rheacid\Guard;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cache;
+use Illuminate\Validation\ValidationException;
+use Rheacid\Models\Person;
 
-/** Guessing takes longer each time: counted by the person who is guessed at, whatever address it comes under. */
+/** Guessing takes longer each time: counted by the person who is guessed at, and by who guesses where that is known. */
 final class Waits
 {
     /** Slips that cost nothing. */
@@ -21,6 +24,16 @@ final class Waits
         $until = self::state($what)['until'];
 
         return (int) max(0, ceil(CarbonImmutable::now()->diffInSeconds(CarbonImmutable::createFromTimestamp($until))));
+    }
+
+    /** @throws ValidationException if one has to wait before a try is looked at, by the field of it */
+    public static function hold(string $what, string $field, Request $request, Person $person): void
+    {
+        $wait = self::left($what);
+        if ($wait > 0) {
+            AccessLog::note(AccessKind::MadeToWait, $request, $person);
+            throw ValidationException::withMessages([$field => sprintf('Too many wrong ones: wait %s, or sign in anew with the passphrase.', $wait < 120 ? "$wait s" : ceil($wait / 60) . ' min')])->status(429);
+        }
     }
 
     /** Each further slip doubles the wait. */

@@ -18,11 +18,17 @@ final class Credential extends Model
 
     protected $guarded = [];
 
-    protected $hidden = ['passphrase', 'pin', 'email'];
+    protected $hidden = ['passphrase', 'pin', 'email', 'code_secret', 'code_step'];
 
     /** @return BelongsTo<Person, $this> */
     public function person(): BelongsTo
     {
         return $this->belongsTo(Person::class);
+    }
+
+    /** Whether signing in asks for a code of the telephone too. */
+    public function hasCode(): bool
+    {
+        return $this->code_secret !== null;
     }
 }

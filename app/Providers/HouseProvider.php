@@ -12,8 +12,10 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
+use Rheacid\Guard\Device;
 use Rheacid\Guard\SignIn;
 use Rheacid\Rights\Rights;
+use Rheacid\Settings;
 use Rheacid\Today\DayPlan;
 
 final class HouseProvider extends ServiceProvider
@@ -21,6 +23,7 @@ final class HouseProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(DayPlan::class);
+        $this->app->scoped(Settings::class, static fn(): Settings => Settings::read());
     }
 
     public function boot(): void
@@ -33,10 +36,12 @@ final class HouseProvider extends ServiceProvider
 
         // A PIN is counted by the person whose it is (Guard\Waits); this holds back the mere number of requests.
         RateLimiter::for('hands', static fn(Request $request): Limit => Limit::perMinute(15)->by('pins:' . $request->ip()));
-        RateLimiter::for('sign-in', static fn(Request $request): array => [
-            Limit::perMinute(5)->by('name:' . SignIn::waitsAs(is_string($request->input('username')) ? $request->input('username') : '') . $request->ip()),
-            Limit::perMinute(30)->by('address:' . $request->ip()),
-        ]);
+        RateLimiter::for('sign-in', static function (Request $request): array {
+            $username = is_string($request->input('username')) ? $request->input('username') : '';
+            $by = Device::of($request, $username);
+
+            return [Limit::perMinute(5)->by('name:' . SignIn::waitsAs($username) . $by), Limit::perMinute(30)->by("any:$by")];
+        });
         Rights::define();
     }
 

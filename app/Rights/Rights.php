@@ -6,6 +6,7 @@ namespace Rheacid\Rights;
 
 use Illuminate\Auth\Access\Response;
 use Illuminate\Support\Facades\Gate;
+use Rheacid\Guard\Standing;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\LogUpload;
 use Rheacid\Models\Measurement;
@@ -27,14 +28,25 @@ final class Rights
     public static function define(): void
     {
         foreach (Right::cases() as $right) {
-            Gate::define($right->value, static fn(Person $person): Response => $person->may($right) || self::isSite($person) ? Response::allow() : Response::deny($right->refusal()));
+            Gate::define($right->value, static fn(Person $person): Response => self::isSite($person) ? Response::allow() : self::answer($person, $right));
         }
         // A checker corrects own measurements; a lead any.
-        Gate::define(self::CORRECT, static fn(Person $person, Measurement $measurement): bool => $person->may(Right::Lead) || ($person->may(Right::Record) && $measurement->person_id === $person->id));
-        Gate::define(self::READ_ACCESS, static fn(Person $person): Response => $person->may(Right::Lead) || $person->role === Role::Auditor ? Response::allow() : Response::deny('The lead and the auditor read this.'));
+        Gate::define(self::CORRECT, static fn(Person $person, Measurement $measurement): bool => self::answer($person, Right::Lead)->allowed() || ($person->may(Right::Record) && $measurement->person_id === $person->id));
+        Gate::define(self::READ_ACCESS, static fn(Person $person): Response => $person->enabled && $person->role === Role::Auditor ? Response::allow() : self::answer($person, Right::Lead, 'The lead and the auditor read this.'));
         Gate::define(self::WRITE_IN, static fn(Person $person, CalibrationRun|MeasurementDraft $work): bool => $person->may(Right::Record) && self::isOpen($work) && $work->holder_id === $person->id);
         Gate::define(self::TAKE_OVER, static fn(Person $person, CalibrationRun|MeasurementDraft $work): bool => $person->may(Right::Record) && self::isOpen($work) && $work->holder_id !== $person->id);
         Gate::define(self::READ_UPLOAD, static fn(Person $person, LogUpload $upload): Response => $upload->person_id === $person->id ? Response::allow() : Response::denyAsNotFound());
+    }
+
+    private static function answer(Person $person, Right $right, ?string $refusal = null): Response
+    {
+        $why = match (true) {
+            !$person->may($right) => $refusal ?? $right->refusal(),
+            $right === Right::Lead => Standing::lacks($person),
+            default => null,
+        };
+
+        return $why === null ? Response::allow() : Response::deny($why);
     }
 
     private static function isOpen(CalibrationRun|MeasurementDraft $work): bool

@@ -10,7 +10,9 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Validator;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\ElectrodeKind;
+use Rheacid\Core\Care\SoakSchool;
 use Rheacid\Core\Electrode\BufferTables;
 use Rheacid\Core\Solutions\ComesAs;
 use Rheacid\Core\Solutions\SolutionKind;
@@ -18,6 +20,7 @@ use Rheacid\Core\Thermometry\ThermometerKind;
 use Rheacid\Core\Thermometry\ToleranceClass;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Models\Batch;
+use Rheacid\Models\CareEvent;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Measures;
@@ -63,6 +66,7 @@ enum NewThing: string
                 'name' => self::field('Name', 'like Electrode E-12'),
                 'kind' => self::field('Kind', null, self::words(ElectrodeKind::cases())),
                 'first_used_on' => self::field('First used on', 'day, like 2026-11-25'),
+                'wet_since' => self::field('Stored wet since', 'day; empty: it came dry, and soaks 24 h first'),
             ],
             self::Thermometer => [
                 'code' => $code,
@@ -160,11 +164,11 @@ enum NewThing: string
         $rules = [];
         foreach ($this->fields() as $name => $field) {
             $rules[$name] = [
-                in_array($name, ['resolution_mv', 'buffer', 'opened_on', ...self::SELDOM, ...self::SERVICE], true) ? 'nullable' : 'required',
+                in_array($name, ['resolution_mv', 'buffer', 'opened_on', 'wet_since', ...self::SELDOM, ...self::SERVICE], true) ? 'nullable' : 'required',
                 ...match ($name) {
                     'code' => ['string', 'regex:' . self::CODE],
                     'expires_on' => ['date_format:Y-m-d', 'after:1990-01-01', 'before:2100-01-01'],
-                    'opened_on', 'first_used_on' => ['date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:' . SiteClock::local(CarbonImmutable::now())->toDateString()],
+                    'opened_on', 'first_used_on', 'wet_since' => ['date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:' . SiteClock::local(CarbonImmutable::now())->toDateString()],
                     'volume_ml', 'standard_value', 'expanded_u_ph' => ['numeric', 'gt:0', 'lt:100000'],
                     'table' => ['string', 'max:400'],
                     'reference', 'place', 'certificate' => ['string', 'max:60'],
@@ -227,11 +231,25 @@ enum NewThing: string
     {
         $kind = self::named(ElectrodeKind::cases(), $read['kind']);
 
-        return new Electrode([...$read, 'kind' => $kind, 'measures' => match ($kind) {
+        $measures = match ($kind) {
             ElectrodeKind::ConductivityCell => Measures::Conductivity,
             ElectrodeKind::RedoxElectrode => Measures::Redox,
             default => Measures::Ph,
-        }]);
+        };
+        $electrode = new Electrode([...array_diff_key($read, ['wet_since' => 0]), 'kind' => $kind, 'measures' => $measures]);
+        // A cell without glass has nothing to keep wet.
+        return $measures === Measures::Conductivity ? $electrode : $electrode->setRelation('care', self::asKept($read['wet_since']));
+    }
+
+    /** How the glass was kept until it came here: wet since that day at the latest, or dry. */
+    private static function asKept(mixed $wetSince): CareEvent
+    {
+        if (!is_string($wetSince)) {
+            return new CareEvent(['kind' => CareKind::DriedOut, 'at' => CarbonImmutable::now(), 'note' => 'it came dry']);
+        }
+        $from = SiteClock::endOfDay(CarbonImmutable::parse($wetSince, SiteClock::zone(CarbonImmutable::now())))->min(CarbonImmutable::now());
+
+        return new CareEvent(['kind' => CareKind::Soak, 'at' => $from, 'until_at' => $from->addMinutes(SoakSchool::Careful->minutes()), 'note' => "stored wet since $wetSince"]);
     }
 
     /**

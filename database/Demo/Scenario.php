@@ -83,7 +83,7 @@ final readonly class Scenario
     /** @return array{checker: Person, second: Person, lead: Person, auditor: Person} */
     private function people(string $passphrase): array
     {
-        $site = ($this->found)('Quillmere Pantry Works', true);
+        $site = ($this->found)('Quillmere Pantry Works', true, 'Europe/Dublin');
         $hash = Hash::make($passphrase);
         $pin = config('rheacid.demo_pin');
         $pin = is_string($pin) && $pin !== '' ? Hash::make($pin) : null;

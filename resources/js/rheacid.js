@@ -103,3 +103,7 @@ listenToKeys();
 watchOverReading();
 followStanding();
 if (document.querySelector('.labels')) import('./labels.js').then(({ drawLabels }) => drawLabels());
+
+// Whoever founds a site mostly sits in its zone.
+const zone = document.querySelector('[data-zone]');
+if (zone && zone.value === '') zone.value = Intl.DateTimeFormat().resolvedOptions().timeZone ?? '';

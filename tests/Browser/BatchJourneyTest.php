@@ -47,7 +47,7 @@ final class BatchJourneyTest extends BrowserTestCase
             $this->read($batch, [[45.0, 5.1]]);
         }
         $file = sys_get_temp_dir() . '/chamber-' . getmypid() . '.csv';
-        file_put_contents($file, "time;celsius\n" . implode("\n", array_map(static fn(int $i): string => $batch->started_at->addMinutes(30 * $i)->setTimezone(SiteClock::zone())->format('Y-m-d H:i') . ";$celsius", range(0, 2 * $hours))));
+        file_put_contents($file, "time;celsius\n" . implode("\n", array_map(static fn(int $i): string => $batch->started_at->addMinutes(30 * $i)->setTimezone(SiteClock::zone($batch->started_at))->format('Y-m-d H:i') . ";$celsius", range(0, 2 * $hours))));
 
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/batches/$batch->id/temperatures")->sees('No record yet.');
         $input = $oda->browser->findElement(WebDriverBy::name('file'));

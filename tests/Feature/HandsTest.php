@@ -38,7 +38,7 @@ final class HandsTest extends BenchTestCase
             $this->post("/hands/{$second->id}", ['pin' => '0000'])->assertSessionHasErrors('pin');
         }
 
-        $this->post("/hands/{$second->id}", ['pin' => '4711'])->assertSessionHasErrors(['pin' => 'Too many wrong PINs: wait 30 s, or sign in with the passphrase, which always works.']);
+        $this->post("/hands/{$second->id}", ['pin' => '4711'])->assertSessionHasErrors(['pin' => 'Too many wrong ones: wait 30 s, or sign in anew with the passphrase.']);
         // The page by another writing of its address is the same person's.
         $this->post("/hands/0{$second->id}", ['pin' => '4711'])->assertSessionHasErrors('pin');
         $this->assertAuthenticatedAs($this->people['checker']);

@@ -7,6 +7,7 @@ namespace Rheacid\Actions\Ready;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Gate;
 use Rheacid\Bench\SimulatedBench;
+use Rheacid\Models\CareEvent;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Person;
 use Rheacid\Models\Thermometer;
@@ -28,16 +29,21 @@ final class AddThings
      */
     public function __invoke(Person $by, IdempotencyKey $form, array $things): Model
     {
-        return Recording::once($by, $form, 'add to the shelf', $things[0]::class, static function (Entry $entry) use ($by, $things): Model {
-            foreach ($things as $thing) {
-                // A second try after a conflict begins with a thing that was not saved.
+        // What comes with them is laid aside first: a second try after a conflict finds it again.
+        $services = array_map(static fn(Model $thing): ?ThermometerService => $thing instanceof Thermometer && $thing->relationLoaded('newestService') ? $thing->newestService : null, $things);
+        $care = array_map(static fn(Model $thing): mixed => $thing->relationLoaded('care') ? $thing->getRelation('care') : null, $things);
+
+        return Recording::once($by, $form, 'add to the shelf', $things[0]::class, static function (Entry $entry) use ($by, $things, $services, $care): Model {
+            foreach ($things as $i => $thing) {
                 $thing->exists = false;
                 $thing->setAttribute('id', null);
-                $service = $thing instanceof Thermometer && $thing->relationLoaded('newestService') ? $thing->newestService : null;
-                $thing->unsetRelation('newestService');
+                $thing->setRelations([]);
                 $entry->add($thing);
-                if ($service !== null) {
-                    self::serve($entry, $by, $thing, $service);
+                if ($services[$i] !== null) {
+                    self::serve($entry, $by, $thing, $services[$i]);
+                }
+                if ($care[$i] instanceof CareEvent) {
+                    $entry->add($care[$i]->replicate()->fill(['electrode_id' => $thing->getKey(), 'person_id' => $by->id]));
                 }
                 if ($thing instanceof Lot) {
                     SimulatedBench::pour($thing);

@@ -45,7 +45,7 @@ final class CourseController
             throw Refused::because('Choose the file of a logger, or type one point a line, like 2026-11-25 08:00; 24.5.', 'course');
         }
         try {
-            $points = CourseFile::read($bytes, $batch->started_at->toDateTimeImmutable(), SiteClock::zone(), $request->input('unit') === 'F');
+            $points = CourseFile::read($bytes, $batch->started_at->toDateTimeImmutable(), SiteClock::zone($batch->started_at), $request->input('unit') === 'F');
         } catch (LogRefused $refused) {
             throw Refused::because($refused->getMessage(), 'course');
         }

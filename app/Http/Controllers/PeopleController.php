@@ -7,16 +7,17 @@ namespace Rheacid\Http\Controllers;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\Rule;
-use Illuminate\Validation\Rules\Password;
 use Rheacid\Actions\People\Appoint;
 use Rheacid\Actions\People\Invite;
+use Rheacid\Actions\Site\SetAddress;
 use Rheacid\Guard\AccessKind;
 use Rheacid\Guard\AccessLog;
 use Rheacid\Guard\Invitations;
+use Rheacid\Guard\Passphrase;
 use Rheacid\Guard\People;
 use Rheacid\Guard\SignIn;
+use Rheacid\Guard\Standing;
 use Rheacid\Http\Bench;
 use Rheacid\Models\Person;
 use Rheacid\Models\Role;
@@ -26,34 +27,36 @@ use Rheacid\Records\Refused;
 /** Who works here: invited, changed, gone; and the page on which somebody comes in by a code. */
 final class PeopleController
 {
-    private const PASSPHRASE = 12;
-
     public function index(): View
     {
         return view('people.index', ['people' => People::all()]);
     }
 
-    public function store(Request $request, Invite $invite): RedirectResponse
+    public function store(Request $request, Invite $invite, SetAddress $setAddress): RedirectResponse
     {
-        $request->validate(['name' => ['required', 'string', 'max:80'], 'username' => ['required', 'string', 'max:40', 'regex:/^[\pL\d._-]+$/u'], 'role' => ['required', Rule::enum(Role::class)]], ['name' => 'The name as it stands on records, like Oda Venn.', 'username' => 'Letters, digits, dots and dashes are accepted, without a space.', 'role' => 'Choose a role.']);
+        $request->validate(['name' => ['required', 'string', 'max:80'], 'username' => Passphrase::USERNAME, 'role' => ['required', Rule::enum(Role::class)], 'email' => ['nullable', 'string', 'max:200', 'email:rfc']], ['name' => 'The name as it stands on records, like Oda Venn.', 'username' => Passphrase::messages()['username'], 'role' => 'Choose a role.', 'email' => 'An address like name@site.example is accepted; it may stay empty.']);
         $person = $invite(Bench::person($request), IdempotencyKey::from($request), SignIn::plain($request->string('username')->toString()), trim($request->string('name')->toString()), Role::from($request->string('role')->toString()));
+        if ($request->filled('email')) {
+            $setAddress($person, $request->string('email')->trim()->toString());
+        }
 
-        return $this->told($person);
+        return $this->told($request, $person);
     }
 
-    public function code(Person $person): RedirectResponse
+    public function code(Request $request, Person $person): RedirectResponse
     {
         if ($person->credential === null) {
             throw Refused::because('This is the site itself, which works of its own accord.');
         }
 
-        return $this->told($person);
+        return $this->told($request, $person);
     }
 
     public function appoint(Request $request, Person $person, Appoint $appoint): RedirectResponse
     {
         $request->validate(['role' => ['required', Rule::enum(Role::class)], 'reason' => ['required', 'string', 'max:400']], ['reason' => 'Write why.']);
         $appoint(Bench::person($request), IdempotencyKey::from($request), $person, Role::from($request->string('role')->toString()), $request->boolean('enabled'), trim($request->string('reason')->toString()));
+        AccessLog::note(AccessKind::Appointed, $request, $person);
 
         return redirect()->route('people')->with('done', 'Recorded. It holds at once.');
     }
@@ -65,11 +68,7 @@ final class PeopleController
 
     public function enter(Request $request): RedirectResponse
     {
-        $request->validate([
-            'code' => ['required', 'string', 'max:40'],
-            'passphrase' => ['required', 'string', 'max:200', 'confirmed', Password::min(self::PASSPHRASE)],
-            'pin' => ['required', 'string', 'regex:/^\d{6}$/D'],
-        ], ['code' => 'The code that a lead has told you.', 'passphrase.min' => sprintf('%d signs at least are accepted; several words are good.', self::PASSPHRASE), 'passphrase.confirmed' => 'Both times the same.', 'pin' => 'Six digits are accepted.']);
+        $request->validate(['code' => ['required', 'string', 'max:40'], ...Passphrase::rules()], ['code' => 'The code that a lead has told you.', ...Passphrase::messages()]);
         $code = $request->string('code')->toString();
         $person = Invitations::person($code);
         if ($person?->enabled === false) {
@@ -80,16 +79,17 @@ final class PeopleController
             throw Refused::because(sprintf('That code does not hold: it was used, is over %d days old, or was mistyped. Ask a lead for a new one.', Invitations::DAYS), 'code');
         }
         SignIn::set($person, $request->string('passphrase')->toString(), $request->string('pin')->toString());
-        Auth::login($person);
-        $request->session()->regenerate();
-        AccessLog::note(AccessKind::SignedIn, $request, $person);
+        Standing::comeIn($request, $person, AccessKind::CameIn);
 
         return redirect()->route('today')->with('done', "Welcome, $person->name.");
     }
 
     /** The code is shown once, to who made it. */
-    private function told(Person $person): RedirectResponse
+    private function told(Request $request, Person $person): RedirectResponse
     {
+        AccessLog::note(AccessKind::MadeCode, $request, Bench::person($request));
+        AccessLog::note(AccessKind::GivenCode, $request, $person);
+
         return redirect()->route('people')->with('code', ['name' => $person->name, 'code' => Invitations::code($person)]);
     }
 }

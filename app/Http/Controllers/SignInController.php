@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Http\Controllers;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -11,31 +12,69 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\ValidationException;
 use Rheacid\Guard\AccessKind;
 use Rheacid\Guard\AccessLog;
+use Rheacid\Guard\Device;
+use Rheacid\Guard\SecondFactor;
 use Rheacid\Guard\SignIn;
+use Rheacid\Guard\Standing;
 use Rheacid\Guard\Waits;
 use Rheacid\Http\Bench;
+use Rheacid\Models\Person;
+use Rheacid\Models\Site;
 
+/** By name and passphrase, and by the code of the telephone where somebody has set one up. */
 final class SignInController
 {
-    public function create(): View
+    /** Who has shown a passphrase, and since when; so long the code may be typed. */
+    private const HALFWAY = 'halfway';
+    private const HALFWAY_S = 300;
+
+    public function create(): View|RedirectResponse
     {
-        return view('auth.sign-in');
+        return Site::current() === null ? redirect()->route('set-up') : view('auth.sign-in');
     }
 
     public function store(Request $request): RedirectResponse
     {
         $request->validate(['username' => ['required', 'string', 'max:40'], 'passphrase' => ['required', 'string', 'max:200']]);
-        $person = SignIn::byPassphrase($request->string('username')->toString(), $request->string('passphrase')->toString());
+        $username = $request->string('username')->toString();
+        $person = SignIn::byPassphrase($username, $request->string('passphrase')->toString());
         if ($person === null) {
-            AccessLog::note(AccessKind::WrongPassphrase, $request, null, $request->string('username')->toString());
+            AccessLog::note(AccessKind::WrongPassphrase, $request, null, $username);
             throw ValidationException::withMessages(['username' => 'Name and passphrase do not belong together.']);
         }
-        Waits::forget("pin $person->id");
-        Auth::login($person);
-        $request->session()->regenerate();
-        AccessLog::note(AccessKind::SignedIn, $request, $person);
+        Device::remember($request, $username);
+        if ($person->credential?->hasCode() === true) {
+            $request->session()->put(self::HALFWAY, [$person->id, CarbonImmutable::now()->getTimestamp()]);
 
-        return redirect()->intended(route('today'));
+            return redirect()->route('sign-in.code');
+        }
+
+        return $this->enter($request, $person, AccessKind::SignedIn);
+    }
+
+    public function ask(Request $request): View|RedirectResponse
+    {
+        return $this->halfway($request) === null ? redirect()->route('sign-in') : view('auth.code');
+    }
+
+    public function code(Request $request): RedirectResponse
+    {
+        $person = $this->halfway($request);
+        if ($person === null) {
+            return redirect()->route('sign-in')->withErrors(['username' => 'That took more than five minutes: begin again.']);
+        }
+        $request->validate(['code' => ['nullable', 'string', 'max:20', 'required_without:recovery'], 'recovery' => ['nullable', 'string', 'max:40']], ['code.required_without' => 'Type the six digits that the telephone shows, or a recovery code.']);
+        Waits::hold("code $person->id", 'code', $request, $person);
+        $isRecovery = $request->filled('recovery');
+        if (!($isRecovery ? SecondFactor::isRecovery($person, $request->string('recovery')->toString()) : SecondFactor::isCode($person, $request->string('code')->toString()))) {
+            Waits::slipped("code $person->id");
+            AccessLog::note(AccessKind::WrongCode, $request, $person);
+            throw ValidationException::withMessages(['code' => 'That code does not hold. Each holds once, for half a minute; is the time of the telephone right?']);
+        }
+        Waits::forget("code $person->id");
+        $request->session()->forget(self::HALFWAY);
+
+        return $this->enter($request, $person, $isRecovery ? AccessKind::UsedRecovery : AccessKind::SignedIn);
     }
 
     public function destroy(Request $request): RedirectResponse
@@ -46,5 +85,20 @@ final class SignInController
         $request->session()->regenerateToken();
 
         return redirect()->route('sign-in');
+    }
+
+    private function enter(Request $request, Person $person, AccessKind $how): RedirectResponse
+    {
+        Standing::comeIn($request, $person, $how);
+
+        return redirect()->intended(route('today'));
+    }
+
+    private function halfway(Request $request): ?Person
+    {
+        [$id, $since] = $request->session()->get(self::HALFWAY) ?? [null, 0];
+        $person = CarbonImmutable::now()->getTimestamp() - $since > self::HALFWAY_S ? null : Person::query()->whereKey($id)->first();
+
+        return $person?->enabled === true ? $person : null;
     }
 }

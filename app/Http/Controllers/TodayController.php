@@ -18,6 +18,7 @@ use Rheacid\Records\IdempotencyKey;
 use Rheacid\Rights\Right;
 use Rheacid\Today\Calendar;
 use Rheacid\Today\DayPlan;
+use Rheacid\Today\FirstSteps;
 use Rheacid\Today\Shopping;
 use Rheacid\Today\Week;
 use Rheacid\View\Figures\DayLine;
@@ -30,7 +31,7 @@ final class TodayController
 
     public function show(DayPlan $plan): View
     {
-        return view('today.show', ['plan' => $plan, 'buffers' => $plan->buffers(), 'line' => DayLine::of($plan), 'week' => Week::ahead($plan, self::WEEK), 'shopping' => Shopping::list(), ...self::forTheLead()]);
+        return view('today.show', ['plan' => $plan, 'buffers' => $plan->buffers(), 'line' => DayLine::of($plan), 'week' => Week::ahead($plan, self::WEEK), 'shopping' => Shopping::list(), 'steps' => Gate::allows(Right::Lead->value) ? FirstSteps::list() : [], ...self::forTheLead()]);
     }
 
     public function confirm(Request $request, Restoration $restoration, ConfirmRestoration $confirm): RedirectResponse

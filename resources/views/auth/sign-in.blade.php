@@ -10,7 +10,7 @@
 <body class="sign-in">
 <main>
     <h1>Rheacid</h1>
-    <p class="soft">{{ config('rheacid.site') }} · {{ Rheacid\SiteClock::local(now())->format('D j M, H:i') }}</p>
+    <p class="soft">{{ Rheacid\Settings::now()->name }} · {{ Rheacid\SiteClock::local(now())->format('D j M, H:i') }}</p>
     @if (session("idle"))<p class="verdict" role="status">{{ session("idle") }}</p>@endif
     <form method="post" action="{{ url('sign-in') }}">
         @csrf

@@ -10,6 +10,8 @@
         <x-slot:act><a class="do" href="{{ route('hands') }}" data-primary>Change hands <kbd>Enter</kbd></a></x-slot>
     @endif
     <x-slot:evidence>
+        <h2>Signing in</h2>
+        <p>{{ auth()->user()->credential?->hasCode() ? 'By passphrase and a code of the telephone.' : 'By passphrase alone.' }} <a href="{{ route('yourself.code') }}">{{ auth()->user()->credential?->hasCode() ? 'See the code' : 'Add a code of the telephone' }}</a></p>
         <h2>When a letter comes</h2>
         <p>Once when the readings of a batch no longer let expect that a deadline is met, and once when a quarter of its time is left (two hours at least, a day at most).</p>
         <p>The same is on Today, and in the calendar file there.</p>

@@ -26,7 +26,7 @@
 <header class="top">
     <h1>{{ $title }}</h1>
     <span class="clock">{{ Rheacid\SiteClock::local(now())->format('D H:i') }}</span>
-    <span class="hands"><a href="{{ route('hands') }}" title="Change hands">{{ $person->name }}</a> <small>{{ $person->role?->value }}</small>
+    <span class="hands"><a href="{{ route('hands') }}" title="Change hands">{{ $person->name }}</a> <small>{{ $person->role?->value }}@if (Rheacid\Guard\Standing::isByPin() && $person->role !== Rheacid\Models\Role::Checker), <a href="{{ route('yourself.passphrase') }}">by PIN</a>@endif</small>
         <form method="post" action="{{ route('sign-out') }}">@csrf<button class="do link">Sign out</button></form>
     </span>
     <form action="{{ route('find') }}" role="search">

@@ -32,6 +32,7 @@
             <div class="fields">
                 <x-field name="name" label="Name" help="as it stands on records" maxlength="80" />
                 <x-field name="username" label="Signs in as" help="letters, digits, dots, dashes" maxlength="40" autocapitalize="none" />
+                <x-field name="email" label="Address, if wanted" help="for warnings of deadlines" type="email" maxlength="200" />
                 <x-field name="role" label="Role"><select class="form-select" id="f-role" name="role">@foreach (Role::cases() as $role)<option value="{{ $role->value }}" @selected(old('role') === $role->value)>{{ $role->value }}</option>@endforeach</select></x-field>
             </div>
         </form>
@@ -41,6 +42,6 @@
         <h2>Who may what</h2>
         <p><b>Checkers</b> measure, calibrate, verify and log. <b>Leads</b> also decide about limits, policies, products, held batches and people. <b>Auditors</b> read everything and change nothing.</p>
         <p>Whoever leaves keeps the name on what they recorded; their sessions end at once.</p>
-        @can('read-access')<p><a href="{{ route('access') }}">Access log</a></p>@endcan
+        <ul class="links">@can('read-access')<li><a href="{{ route('access') }}">Access log</a></li>@endcan<li><a href="{{ route('settings') }}">Settings of the site</a></li></ul>
     </x-slot>
 </x-house>

@@ -21,7 +21,7 @@
         <tr><td>Last time the whole was proven</td><td>{{ $screen->keeping->last('verification') ? SiteClock::full($screen->keeping->last('verification')) : 'never' }}</td></tr>
         <tr><td>Letters that wait</td><td>{{ $screen->waiting }}{{ $screen->unsent > 0 ? ", $screen->unsent could not be sent" : '' }}</td></tr>
         <tr><td>Free on the disk</td><td>{{ number_format($screen->freeGb, 1) }} GB</td></tr>
-        <tr><td>Clock</td><td>{{ SiteClock::full(now()) }}, {{ SiteClock::zone()->getName() }}</td></tr>
+        <tr><td>Clock</td><td>{{ SiteClock::full(now()) }}, {{ SiteClock::zone(now())->getName() }}</td></tr>
     </table>
     @if ($screen->stated->isNotEmpty())
         <h2>The clock had run ahead</h2>
@@ -34,8 +34,7 @@
     <x-slot:evidence>
         <h2>Who does it</h2>
         <p>A keeper works each night: a backup, and the whole of the records proven. <code>bin/status</code> on the machine says more.</p>
-        <p><a href="{{ route('people') }}">People</a></p>
-        @can('read-access')<p><a href="{{ route('access') }}">Access log</a></p>@endcan
+        <ul class="links"><li><a href="{{ route('people') }}">People</a></li><li><a href="{{ route('settings') }}">Settings of the site</a></li>@can('read-access')<li><a href="{{ route('access') }}">Access log</a></li>@endcan</ul>
         <p class="note">Write the head down on paper from time to time: it proves that no tail was cut.</p>
     </x-slot>
 </x-house>

@@ -7,17 +7,27 @@
     @foreach ($keeping as $problem)
         <p class="verdict"><x-state is="care">How the records are kept.</x-state> {{ $problem }} <a href="{{ route('clock') }}">See</a></p>
     @endforeach
+    @if ($steps !== [])
+        <h2>To the first reading</h2>
+        <p class="what">In this order, or in any other; a whole shelf can come <a href="{{ route('shelf.import') }}">from a file</a>.</p>
+        @php($next = collect($steps)->search(fn (array $step): bool => !$step['done']))
+        <ol class="todo first">
+            @foreach ($steps as $i => $step)
+                <li><div><b><x-sign :is="$step['done'] ? 'met' : 'idle'" class="me-2" /> {{ $step['what'] }}</b><small>{{ $step['why'] }}</small></div><a @class(['do', 'quiet' => $i !== $next]) href="{{ $step['url'] }}" @if ($i === $next) data-primary @endif>{{ $step['done'] ? 'Another' : $step['button'] }}<span class="visually-hidden">: {{ $step['what'] }}</span>@if ($i === $next) <kbd>Enter</kbd>@endif</a></li>
+            @endforeach
+        </ol>
+    @endif
     @if ($line->lanes !== [])<x-day-line :figure="$line" />@endif
-    @if ($tasks === [])
+    @if ($tasks === [] && $steps === [])
         <h2>Nothing waits</h2>
         <p>Every pair is calibrated and every running batch was read today.</p>
-    @else
+    @elseif ($tasks !== [])
         <h2>In this order</h2>
         <ul class="todo">
             @foreach ($tasks as $task)
                 <li>
                     <div><b><x-sign :is="$task->sign" class="me-2" /> {{ $task->title }}</b><small>{{ $task->detail }}</small></div>
-                    @if ($task->act !== null && Gate::allows('record'))<form method="post" action="{{ $task->url }}"><x-form-id /><button @class(['do', 'quiet' => !$loop->first]) name="act" value="{{ $task->act }}" @if ($loop->first) data-primary @endif>{{ $task->button }}<span class="visually-hidden">: {{ $task->title }}</span></button></form>@elseif ($task->act === null)<a @class(['do', 'quiet' => !$loop->first]) href="{{ $task->url }}" @if ($loop->first) data-primary @endif>{{ $task->button }}<span class="visually-hidden">: {{ $task->title }}</span>@if ($loop->first) <kbd>Enter</kbd>@endif</a>@endif
+                    @if ($task->act !== null && Gate::allows('record'))<form method="post" action="{{ $task->url }}"><x-form-id /><button @class(['do', 'quiet' => !$loop->first || $steps !== []]) name="act" value="{{ $task->act }}" @if ($loop->first && $steps === []) data-primary @endif>{{ $task->button }}<span class="visually-hidden">: {{ $task->title }}</span></button></form>@elseif ($task->act === null)<a @class(['do', 'quiet' => !$loop->first || $steps !== []]) href="{{ $task->url }}" @if ($loop->first && $steps === []) data-primary @endif>{{ $task->button }}<span class="visually-hidden">: {{ $task->title }}</span>@if ($loop->first && $steps === []) <kbd>Enter</kbd>@endif</a>@endif
                 </li>
             @endforeach
         </ul>

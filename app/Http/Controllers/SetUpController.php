@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Controllers;
+
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Rheacid\Actions\Site\SetUp;
+use Rheacid\Guard\AccessKind;
+use Rheacid\Guard\SetUpCode;
+use Rheacid\Guard\Standing;
+use Rheacid\Http\Requests\SetUpRequest;
+use Rheacid\Models\Site;
+use Rheacid\Records\Refused;
+
+/** The first page of an empty installation: the site, and the lead who founds it. */
+final class SetUpController
+{
+    public function create(): View|RedirectResponse
+    {
+        return Site::current() === null ? view('auth.set-up', ['zones' => \DateTimeZone::listIdentifiers()]) : redirect()->route('sign-in');
+    }
+
+    public function store(SetUpRequest $request, SetUp $setUp): RedirectResponse
+    {
+        if (Site::current() !== null) {
+            return redirect()->route('sign-in');
+        }
+        if (!SetUpCode::use($request->string('code')->toString())) {
+            throw Refused::because('That code does not hold: it was used, is over three days old, or was mistyped. bin/start prints a new one.', 'code');
+        }
+        try {
+            $lead = $setUp($request);
+        } catch (\Throwable $failure) {
+            SetUpCode::giveBack();
+            throw $failure;
+        }
+        Standing::comeIn($request, $lead, AccessKind::CameIn);
+
+        return redirect()->route('today')->with('done', 'The site is founded. What follows is on this page, in any order.');
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Controllers;
+
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Rheacid\Actions\Site\ChangeSettings;
+use Rheacid\Actions\Site\MoveToZone;
+use Rheacid\Http\Bench;
+use Rheacid\Models\SiteElevation;
+use Rheacid\Models\SiteZone;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Settings;
+use Rheacid\SiteClock;
+
+/** How the site calls itself, writes its numbers and goes by the clock. */
+final class SettingsController
+{
+    private const SHOWN = 10;
+
+    public function show(): View
+    {
+        return view('people.settings', ['settings' => Settings::now(), 'elevation' => SiteElevation::newest(), 'zones' => \DateTimeZone::listIdentifiers(), 'moves' => SiteZone::query()->with('person')->orderByDesc('id')->limit(self::SHOWN)->get()]);
+    }
+
+    public function update(Request $request, ChangeSettings $change): RedirectResponse
+    {
+        $request->validate(['name' => ['required', 'string', 'max:80'], 'temperatures' => ['required', Rule::in(['C', 'F'])], 'numbers' => ['required', Rule::in(['point', 'comma'])]], ['name' => 'The name of the site, as it stands on certificates.']);
+        $change(Bench::person($request), IdempotencyKey::from($request), trim($request->string('name')->toString()), $request->input('temperatures') === 'F', $request->input('numbers') === 'comma', $request->boolean('leads_need_code'));
+
+        return redirect()->route('settings')->with('done', 'Recorded. It holds at once, for everybody.');
+    }
+
+    public function move(Request $request, MoveToZone $move): RedirectResponse
+    {
+        $request->validate(['time_zone' => ['required', 'string', 'timezone:all'], 'from' => ['required', 'string', 'max:40']], ['time_zone' => 'A zone of the list is accepted, like Europe/Lisbon.', 'from' => 'A day and a time are accepted.']);
+        $moved = $move(Bench::person($request), IdempotencyKey::from($request), $request->string('time_zone')->toString(), SiteClock::typed($request->string('from')->toString(), 'from'));
+
+        return redirect()->route('settings')->with('done', "The clock goes by $moved->time_zone from " . SiteClock::full($moved->in_force_from) . '.');
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Rheacid\Core\Thermometry\Barometer;
+use Rheacid\Core\Words\Quantity;
+use Rheacid\Guard\Passphrase;
+use Rheacid\Http\Measured;
+
+/** What is asked of who founds a site. */
+final class SetUpRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'code' => ['required', 'string', 'max:40'],
+            'site' => ['required', 'string', 'max:80'],
+            'time_zone' => ['required', 'string', 'timezone:all'],
+            'elevation' => ['required', 'string', new Measured(Quantity::Elevation)],
+            'barometer' => ['nullable', Rule::enum(Barometer::class)],
+            'temperatures' => ['required', Rule::in(['C', 'F'])],
+            'numbers' => ['required', Rule::in(['point', 'comma'])],
+            'name' => ['required', 'string', 'max:80'],
+            'username' => Passphrase::USERNAME,
+            ...Passphrase::rules(),
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'code' => 'The code that bin/start has printed.',
+            'site' => 'The name of the site, as it stands on certificates.',
+            'time_zone' => 'A zone of the list is accepted, like Europe/Lisbon.',
+            'elevation.required' => Quantity::Elevation->accepted(),
+            'name' => 'The name as it stands on records, like Oda Venn.',
+            ...Passphrase::messages(),
+        ];
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Records\Kept;
+
+/**
+ * By which zone the site's clock goes, from then on.
+ *
+ * @property-read Person $person
+ */
+final class SiteZone extends Model
+{
+    use Kept;
+
+    protected $casts = ['in_force_from' => 'datetime', 'at' => 'datetime'];
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid;
+
+use Rheacid\Core\Words\WallClock;
+use Rheacid\Models\Site;
+use Rheacid\Models\SiteSetting;
+use Rheacid\Models\SiteZone;
+
+/** How the site calls itself, writes its numbers and goes by the clock: read once a request. */
+final readonly class Settings
+{
+    /** A site that moved more often is told by its newest moves. */
+    private const ZONES = 50;
+
+    private function __construct(public string $name, public bool $fahrenheitFirst, public bool $decimalComma, public bool $leadsNeedCode, public WallClock $clock) {}
+
+    public static function now(): self
+    {
+        return app(self::class);
+    }
+
+    /** A site that was founded before there were settings goes by its configuration. */
+    public static function read(): self
+    {
+        $newest = SiteSetting::query()->orderByDesc('id')->first();
+        $since = [];
+        foreach (SiteZone::query()->orderByDesc('id')->limit(self::ZONES)->get()->reverse() as $zone) {
+            // What was said later goes before what was to come.
+            $since = array_values(array_filter($since, static fn(array $earlier): bool => $earlier[0] < $zone->in_force_from->getTimestamp()));
+            $since[] = [$zone->in_force_from->getTimestamp(), new \DateTimeZone($zone->time_zone)];
+        }
+        $configured = config('rheacid.time_zone');
+
+        return new self(
+            (string) ($newest->name ?? Site::current()->name ?? 'Rheacid'),
+            $newest->fahrenheit_first ?? false,
+            $newest->decimal_comma ?? false,
+            $newest->leads_need_code ?? false,
+            $since === [] ? WallClock::of(new \DateTimeZone(is_string($configured) ? $configured : 'UTC')) : new WallClock($since),
+        );
+    }
+
+    /** They were changed: whoever asks next is told so. */
+    public static function forget(): void
+    {
+        app()->forgetInstance(self::class);
+    }
+}

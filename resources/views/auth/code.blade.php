@@ -1,0 +1,23 @@
+<!doctype html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <title>Code · Rheacid</title>
+    <link rel="icon" href="/mark.svg" type="image/svg+xml">
+    @vite(['resources/css/rheacid.scss', 'resources/js/rheacid.js'])
+</head>
+<body class="sign-in">
+<main>
+    <h1>And the code</h1>
+    <p class="soft">The six digits that your telephone shows now.</p>
+    <form method="post" action="{{ route('sign-in.code') }}">
+        @csrf
+        <x-field name="code" label="Code" autofocus inputmode="numeric" autocomplete="one-time-code" maxlength="20" />
+        <details class="apart"><summary>The telephone is not at hand</summary><x-field name="recovery" label="One of your recovery codes" autocapitalize="characters" maxlength="40" /></details>
+        <button class="do apart" data-primary>Sign in <kbd>Enter</kbd></button>
+    </form>
+    <p class="apart"><a class="do quiet" href="{{ route('sign-in') }}">Begin again</a></p>
+</main>
+</body>
+</html>

@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+use Rheacid\Core\Access\TimeCode;
+use Rheacid\Models\Person;
+
+/** The code of a telephone, the codes for when it is lost, and what a PIN gives. */
+final class SecondFactorTest extends BenchTestCase
+{
+    private string $secret;
+
+    public function test_who_has_set_it_up_signs_in_by_both_and_each_code_holds_once(): void
+    {
+        $recovery = $this->setsUp('lead');
+        self::assertCount(8, $recovery);
+        $this->post('/sign-out');
+
+        $this->wait(60);
+        $this->signsIn()->assertRedirect('/sign-in/code');
+        $this->assertGuest();
+        $this->get('/')->assertRedirect('/sign-in');
+        $this->types('000000')->assertSessionHasErrors('code');
+        $this->types($this->code())->assertRedirect('/');
+        $this->assertAuthenticatedAs($this->people['lead']);
+        $this->post('/sign-out');
+
+        $this->signsIn();
+        $this->types($this->code())->assertSessionHasErrors('code');
+        $this->post('/sign-in/code', ['recovery' => strtolower($recovery[3])])->assertRedirect('/');
+        $this->post('/sign-out');
+        $this->signsIn();
+        $this->post('/sign-in/code', ['recovery' => $recovery[3]])->assertSessionHasErrors('code');
+
+        self::assertSame(['code-on', 'signed-out', 'wrong-code', 'signed-in', 'signed-out', 'wrong-code', 'used-recovery', 'signed-out', 'wrong-code'], DB::table('access_log')->orderBy('id')->pluck('kind')->all());
+        $kept = (string) json_encode([DB::table('credentials')->get(), DB::table('recovery_codes')->get(), DB::table('access_log')->get(), DB::table('ledger')->get()]);
+        foreach ([TimeCode::base32($this->secret), base64_encode($this->secret), str_replace('-', '', $recovery[0])] as $secret) {
+            self::assertStringNotContainsString($secret, $kept);
+        }
+    }
+
+    public function test_guessing_takes_longer_each_time_and_half_way_ends_after_five_minutes(): void
+    {
+        $this->setsUp('lead');
+        $this->post('/sign-out');
+        $this->signsIn();
+        for ($i = 0; $i < 5; $i++) {
+            $this->types("00000$i");
+        }
+        $this->wait(1);
+        $this->types($this->code())->assertSessionHasErrors('code');
+        $this->assertGuest();
+
+        $this->wait(301);
+        $this->types($this->code())->assertRedirect('/sign-in');
+        $this->get('/sign-in/code')->assertRedirect('/sign-in');
+    }
+
+    public function test_it_is_set_up_and_given_up_with_the_passphrase_alone(): void
+    {
+        $this->actingAs($this->people['checker'])->get('/yourself/code')->assertOk();
+        $this->secret = session('offered_secret');
+        $this->post('/yourself/code', ['passphrase' => 'not hers', 'code' => $this->code()])->assertSessionHasErrors('passphrase');
+        $this->post('/yourself/code', ['passphrase' => self::PASSPHRASE, 'code' => '123456'])->assertSessionHasErrors('code');
+        self::assertFalse($this->people['checker']->credential()->sole()->hasCode());
+
+        $this->setsUp('checker');
+        $this->wait(30);
+        $this->post('/yourself/code/off', ['passphrase' => self::PASSPHRASE, 'code' => '123456'])->assertSessionHasErrors('code');
+        $this->post('/yourself/code/off', ['passphrase' => self::PASSPHRASE, 'code' => $this->code()])->assertSessionHasNoErrors();
+        self::assertFalse($this->people['checker']->credential()->sole()->hasCode());
+    }
+
+    public function test_where_the_site_asks_its_leads_for_one_a_lead_without_it_is_none(): void
+    {
+        $this->setsUp('lead');
+        $this->post('/settings', ['name' => 'Q', 'temperatures' => 'C', 'numbers' => 'point', 'leads_need_code' => '1', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post("/people/{$this->people['second']->id}/appointment", ['role' => 'lead', 'enabled' => '1', 'reason' => 'for a test', 'form' => self::formId()]);
+        $this->flushSession();
+
+        $second = Person::query()->findOrFail($this->people['second']->id);
+        $this->actingAs($second)->get('/people')->assertOk()->assertDontSee('Invite somebody');
+        $this->post('/people', ['name' => 'X', 'username' => 'x', 'role' => 'lead', 'form' => self::formId()])->assertForbidden()->assertSee('Set one up first');
+        $this->setsUp('second', 'perrin');
+        $this->get('/people')->assertSee('Invite somebody');
+    }
+
+    public function test_a_pin_gives_a_checkers_rights_until_the_passphrase_is_shown(): void
+    {
+        $lead = $this->people['lead'];
+        DB::table('credentials')->where('person_id', $lead->id)->update(['pin' => password_hash('246810', PASSWORD_BCRYPT, ['cost' => 4])]);
+        $this->actingAs($this->people['checker'])->post("/hands/$lead->id", ['pin' => '246810'])->assertRedirect();
+        $this->assertAuthenticatedAs($lead);
+
+        $this->get('/people')->assertSee('by PIN')->assertDontSee('Invite somebody');
+        $this->post('/settings', ['name' => 'X', 'temperatures' => 'C', 'numbers' => 'point', 'form' => self::formId()])->assertForbidden()->assertSee('Show your passphrase first');
+        $this->get('/access')->assertForbidden();
+        $this->post("/pairs/{$this->pair()->id}/care", ['act' => 'glass-whole', 'form' => self::formId()])->assertSessionHasNoErrors();
+
+        $this->post('/yourself/passphrase', ['passphrase' => 'not hers'])->assertSessionHasErrors('passphrase');
+        $this->post('/yourself/passphrase', ['passphrase' => self::PASSPHRASE])->assertRedirect('/');
+        $this->get('/people')->assertSee('Invite somebody');
+    }
+
+    public function test_the_machine_makes_a_code_for_the_only_lead_who_forgot_and_it_is_noted(): void
+    {
+        $this->setsUp('lead');
+        $this->post('/sign-out');
+        self::assertSame(1, Artisan::call('rheacid:person', ['username' => 'nobody']));
+        self::assertSame(0, Artisan::call('rheacid:person', ['username' => 'Sela']));
+        preg_match('/[A-Z0-9]{4}-[A-Z0-9]{4}-[A-Z0-9]{4}/', Artisan::output(), $code);
+        $this->post('/join', ['code' => $code[0] ?? '', 'passphrase' => 'four new words here', 'passphrase_confirmation' => 'four new words here', 'pin' => '975310'])->assertRedirect('/');
+
+        $this->assertAuthenticatedAs($this->people['lead']);
+        self::assertFalse($this->people['lead']->credential()->sole()->hasCode(), 'what was lost with it is gone');
+        self::assertSame(['given-a-code', 'at the machine'], array_values((array) DB::table('access_log')->where('kind', 'given-a-code')->sole(['kind', 'address'])));
+    }
+
+    public function test_guessing_at_another_address_makes_nobody_wait_on_a_device_of_their_own(): void
+    {
+        $this->signsIn('oda');
+        $device = $this->app['cookie']->queued('rheacid_device_' . config('session.cookie'));
+        self::assertNotNull($device);
+        $this->post('/sign-out');
+        for ($i = 0; $i < 6; $i++) {
+            $last = $this->post('/sign-in', ['username' => 'oda', 'passphrase' => 'wrong']);
+        }
+        $last->assertStatus(429);
+        $this->withCookie($device->getName(), (string) $device->getValue())->post('/sign-in', ['username' => 'oda', 'passphrase' => self::PASSPHRASE])->assertRedirect('/');
+
+        // The same device is not believed for a name that never came in on it.
+        $this->post('/sign-out');
+        for ($i = 0; $i < 6; $i++) {
+            $last = $this->withCookie($device->getName(), (string) $device->getValue())->post('/sign-in', ['username' => 'perrin', 'passphrase' => 'wrong']);
+        }
+        $last->assertStatus(429);
+    }
+
+    /** @return list<string> recovery codes */
+    private function setsUp(string $who, string $username = 'sela'): array
+    {
+        $this->actingAs(Person::query()->findOrFail($this->people[$who]->id))->get('/yourself/code')->assertOk();
+        $this->secret = session('offered_secret');
+        $this->post('/yourself/code', ['passphrase' => self::PASSPHRASE, 'code' => $this->code()])->assertSessionHasNoErrors();
+        $codes = session('recovery');
+        $this->get('/yourself/code')->assertSee('shown this once')->assertSee($codes[0]);
+        $this->get('/yourself/code')->assertDontSee($codes[0])->assertSee('Signing in asks for it.');
+
+        return $codes;
+    }
+
+    private function signsIn(string $username = 'sela'): TestResponse
+    {
+        return $this->post('/sign-in', ['username' => $username, 'passphrase' => self::PASSPHRASE]);
+    }
+
+    private function types(string $code): TestResponse
+    {
+        return $this->from('/sign-in/code')->post('/sign-in/code', ['code' => $code]);
+    }
+
+    private function code(): string
+    {
+        return TimeCode::at($this->secret, CarbonImmutable::now()->getTimestamp());
+    }
+}
