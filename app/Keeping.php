@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Models\Site;
 
 /** What the house's own scripts say of backups and verifications; they write it where the application can read it. */
 final readonly class Keeping
@@ -34,9 +35,10 @@ final readonly class Keeping
         return $this->told["$what done"]['at'] ?? null;
     }
 
-    /** @return list<string> what a lead has to see to, the worst first */
+    /** @return list<string> what a lead has to see to, the worst first; a site that was founded just now is given its first night */
     public function problems(CarbonImmutable $now): array
     {
+        $founded = Site::current()?->at;
         $problems = [];
         foreach (['verification' => 'The records differ from their chain', 'backup' => 'The last backup failed'] as $what => $words) {
             $failed = $this->told["$what failed"] ?? null;
@@ -46,7 +48,7 @@ final readonly class Keeping
         }
         foreach (['backup' => ['No backup was ever made', 'No backup since %s', 'bin/backup makes one.'], 'verification' => ['The records were never proven', 'The records were not proven since %s', 'bin/verify does it.']] as $what => [$never, $since, $help]) {
             $last = $this->last($what);
-            if ($last === null || $last < $now->subDays(self::DAYS)) {
+            if (($last ?? $founded) < $now->subDays(self::DAYS)) {
                 $problems[] = ($last === null ? $never : sprintf($since, SiteClock::full($last))) . ": $help";
             }
         }

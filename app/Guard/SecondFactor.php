@@ -25,6 +25,8 @@ final class SecondFactor
      */
     public static function turnOn(Person $person, string $secret, int $step): array
     {
+        $person->unsetRelation('credential');
+
         return DB::transaction(static function () use ($person, $secret, $step): array {
             Credential::query()->whereKey($person->id)->update(['code_secret' => Crypt::encryptString(base64_encode($secret)), 'code_step' => $step]);
             self::useUp($person);
@@ -37,6 +39,7 @@ final class SecondFactor
 
     public static function turnOff(Person $person): void
     {
+        $person->unsetRelation('credential');
         Credential::query()->whereKey($person->id)->update(['code_secret' => null, 'code_step' => null]);
         self::useUp($person);
     }

@@ -15,6 +15,7 @@ use Rheacid\Models\Pair;
 use Rheacid\Models\Product;
 use Rheacid\Models\Site;
 use Rheacid\Models\Thermometer;
+use Rheacid\Models\Verification;
 
 /** The way from an empty installation to its first reading: in any order, each step left out and found again. */
 final class FirstSteps
@@ -28,14 +29,16 @@ final class FirstSteps
             return [];
         }
         $batch = Batch::query()->orderBy('id')->first();
+        $thermometer = Thermometer::query()->orderBy('id')->first();
         $pair = Pair::query()->orderBy('id')->first();
         $step = static fn(bool $done, string $what, string $why, string $url, string $button): array => ['done' => $done, 'what' => $what, 'why' => $why, 'url' => $url, 'button' => $button];
 
         return [
             $step(Meter::query()->exists(), 'A meter', 'its last digits say how it is read', route('add', 'meter'), 'Add'),
             $step(Electrode::query()->exists(), 'An electrode', 'its age and how it was kept say when it is due', route('add', 'electrode'), 'Add'),
-            $step(Thermometer::query()->exists(), 'A thermometer', 'no pH without a temperature', route('add', 'thermometer'), 'Add'),
+            $step($thermometer !== null, 'A thermometer', 'no pH without a temperature', route('add', 'thermometer'), 'Add'),
             $step(Lot::query()->skip(self::BUFFERS - 1)->take(1)->exists(), 'Two buffers', 'three units apart, or a little less', route('add', 'bottle'), 'Add'),
+            $step(Verification::query()->exists(), 'The thermometer in an ice bath', 'an unchecked one measures nothing', $thermometer === null ? route('verify') : route('verify.show', $thermometer), 'Verify'),
             $step($pair !== null, 'Meter and electrode belong together', 'with the policy that they follow', route('pairing'), 'Pair'),
             $step(Product::query()->exists(), 'A product', 'from a library of 27, each limit with its source', route('products'), 'Choose'),
             $step($batch !== null, 'A batch', 'what is measured', route('batches.create'), 'Start'),

@@ -198,6 +198,7 @@ final class Person
     {
         return (string) $this->browser->executeScript(<<<'JS'
             const here = document.activeElement;
+            if (here === document.body) return '';
             const label = here.labels && here.labels.length ? here.labels[0].innerText : '';
             return [label, here.getAttribute('aria-label') ?? '', here.innerText ?? ''].join(' ').replace(/\s+/g, ' ').trim().slice(0, 80);
             JS);

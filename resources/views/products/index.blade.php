@@ -13,7 +13,7 @@
             @foreach ($products as $product)<tr><td><a class="cell-link" href="{{ route('products.library', $product->code) }}">{{ $product->name }}</a></td><td class="soft">{{ $product->description }}</td><td>{{ count($product->limits) }} limits</td></tr>@endforeach
         </table>
     @endforeach
-    <x-slot:act><a href="{{ route('batches') }}">Batches</a><a class="do" href="{{ route('batches.create') }}" data-primary>Start a batch <kbd>Enter</kbd></a></x-slot>
+    <x-slot:act><a href="{{ route('batches') }}">Batches</a>@if ($own->isNotEmpty())<a class="do" href="{{ route('batches.create') }}" data-primary>Start a batch <kbd>Enter</kbd></a>@endif</x-slot>
     <x-slot:evidence>
         <h2>The library</h2>
         <p>Limits, targets and methods of {{ count(Rheacid\Core\Products\Library::all()) }} products, from memory and with their sources. What is of low certainty says so: check with your authority.</p>
