@@ -23,6 +23,7 @@ instance() {
     OWNER_FILE=$HOME_DIR/root/owner.env
     # Beside the home, not in it: it outlives one that is lost.
     HEADS_FILE=$ROOT/var/$INSTANCE.heads
+    GONE_FILE=$ROOT/var/$INSTANCE.gone
     export RHEACID_HOME=$HOME_DIR
 }
 
@@ -75,13 +76,22 @@ stamped() {
     printf '%s\n' "$fingerprint" > "$ROOT/var/$name.stamp"
 }
 
-# Just the versions that are written down, those that come along too; a difference stops the set-up.
+# Just the versions that are written down, those that come along too; a difference stops the set-up. Composer finds nothing in
+# its cache where a package server gives no dates, so what was installed once is laid aside whole: by it another directory is
+# set up without a network.
 packages_installed() { (cd "$ROOT" && COMPOSER_ALLOW_SUPERUSER=1 composer show --format=json 2>/dev/null | php -r 'foreach (json_decode(stream_get_contents(STDIN), true)["installed"] as $one) { echo "$one[name] ", ltrim($one["version"], "v"), "\n"; }' | sort); }
 composer_install() {
-    local wanted=() name version
+    local wanted=() name version aside
+    aside=${XDG_CACHE_HOME:-${HOME:-/root}/.cache}/rheacid/vendor-$(cat "$ROOT/composer.json" "$ROOT/composer.versions" | sha256sum | cut -c1-16).tar.gz
     while read -r name version; do wanted+=(--with "$name:$version"); done < "$ROOT/composer.versions"
-    (cd "$ROOT" && { COMPOSER_ALLOW_SUPERUSER=1 composer update --no-interaction --no-progress --prefer-dist "${wanted[@]}" || COMPOSER_DISABLE_NETWORK=1 COMPOSER_ALLOW_SUPERUSER=1 composer update --no-interaction --no-progress --prefer-dist "${wanted[@]}"; } && chmod -R a+rX vendor) || return 1
-    diff "$ROOT/composer.versions" <(packages_installed) || { echo "What was installed is not what composer.versions says; ops/packages --renew writes it down anew."; return 1; }
+    if [ -s "$aside" ] && rm -rf "$ROOT/vendor" && tar -xzf "$aside" -C "$ROOT"; then
+        (cd "$ROOT" && COMPOSER_DISABLE_NETWORK=1 COMPOSER_ALLOW_SUPERUSER=1 composer dump-autoload --no-interaction) || return 1
+    else
+        (cd "$ROOT" && COMPOSER_ALLOW_SUPERUSER=1 composer update --no-interaction --no-progress --prefer-dist "${wanted[@]}") || return 1
+    fi
+    chmod -R a+rX "$ROOT/vendor"
+    diff "$ROOT/composer.versions" <(packages_installed) || { rm -f "$aside"; echo "What was installed is not what composer.versions says; ops/packages --renew writes it down anew."; return 1; }
+    [ -s "$aside" ] || { mkdir -p "$(dirname "$aside")" && tar -czf "$aside.new" -C "$ROOT" vendor && mv "$aside.new" "$aside"; } || true
 }
 npm_install() { (cd "$ROOT" && npm ci --no-audit --no-fund --prefer-offline); }
 build_assets() { (cd "$ROOT" && npm run build); }
@@ -369,6 +379,9 @@ stop_all() { stop_web; end mariadb TERM 60; }
 
 # heads_after TIME: heads that were proven after that moment, and are lost with what came after it.
 heads_after() { [ ! -s "$HEADS_FILE" ] || awk -v at="$1" '$1 > at {print $3}' "$HEADS_FILE"; }
+
+# The last head that was proven before that moment, with its line: it must be in every backup taken since.
+head_before() { [ ! -s "$HEADS_FILE" ] || awk -v at="$1" '$1 <= at {line = $2; head = $3} END {if (head) print line, head}' "$HEADS_FILE"; }
 
 # note_keeping WHAT HOW WORDS: what the application says of backups and verifications.
 note_keeping() {

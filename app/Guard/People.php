@@ -28,6 +28,25 @@ final class People
         return Person::query()->with('credential')->whereHas('credential')->orderBy('name')->limit(self::MOST)->get();
     }
 
+    /**
+     * Lays down for the house who works here no more: it stands beside the records, so that a backup that is older than their going
+     * cannot let them in again unseen.
+     */
+    public static function noteGone(): void
+    {
+        file_put_contents(storage_path('gone-people'), implode('', self::all()->reject(static fn(Person $person): bool => $person->enabled)->map(static fn(Person $person): string => "$person->id\n")->all()));
+    }
+
+    /**
+     * @param list<int> $gone ids, as they were laid down
+     *
+     * @return list<string> names of those among them who may come in by these records
+     */
+    public static function backFrom(array $gone): array
+    {
+        return array_values(Person::query()->whereKey($gone)->orderBy('name')->get()->filter(static fn(Person $person): bool => $person->enabled)->map(static fn(Person $person): string => (string) $person->name)->all());
+    }
+
     public static function leads(): int
     {
         return self::all()->filter(static fn(Person $person): bool => $person->enabled && $person->role === Role::Lead)->count();

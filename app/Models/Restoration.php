@@ -13,7 +13,7 @@ final class Restoration extends Model
 {
     use Kept;
 
-    protected $casts = ['taken_at' => 'datetime', 'at' => 'datetime', 'lost_heads' => 'array'];
+    protected $casts = ['taken_at' => 'datetime', 'at' => 'datetime', 'lost_heads' => 'array', 'gone_people' => 'array', 'unproven_lines' => 'integer'];
 
     /** @return HasOne<RestorationConfirmation, $this> */
     public function confirmation(): HasOne

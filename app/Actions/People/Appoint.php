@@ -20,7 +20,7 @@ final class Appoint
     /** @throws Refused for oneself, and where no lead would be left */
     public function __invoke(Person $by, IdempotencyKey $form, Person $person, Role $role, bool $enabled, string $reason): Appointment
     {
-        return Recording::once($by, $form, 'appoint a person', Appointment::class, static function (Entry $entry) use ($by, $person, $role, $enabled, $reason): Appointment {
+        $appointment = Recording::once($by, $form, 'appoint a person', Appointment::class, static function (Entry $entry) use ($by, $person, $role, $enabled, $reason): Appointment {
             $person = Person::query()->findOrFail($person->id);
             $why = match (true) {
                 $person->is($by) => 'Nobody changes what they are themselves; another lead does it.',
@@ -34,5 +34,8 @@ final class Appoint
 
             return $entry->add(new Appointment(['person_id' => $person->id, 'role' => $role, 'enabled' => $enabled, 'reason' => $reason, 'at' => $entry->at, 'appointed_by_id' => $by->id]));
         }, Right::Lead);
+        People::noteGone();
+
+        return $appointment;
     }
 }
