@@ -85,6 +85,20 @@ final class KeepingTest extends BenchTestCase
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
+    public function test_who_had_been_disabled_since_a_backup_is_named_after_it_came_back(): void
+    {
+        $second = $this->people['second'];
+        $this->actingAs($this->people['lead'])->post("/people/$second->id/appointment", ['role' => 'checker', 'reason' => 'left', 'form' => self::formId()])->assertSessionHasNoErrors();
+        self::assertSame("$second->id\n", file_get_contents(storage_path('gone-people')), 'the house copies it beside the records');
+        // As a backup of before would have them again.
+        $this->post("/people/$second->id/appointment", ['role' => 'checker', 'enabled' => '1', 'reason' => 'as before', 'form' => self::formId()]);
+        self::assertSame('', file_get_contents(storage_path('gone-people')));
+
+        Artisan::call('rheacid:restored', ['taken' => '2026-11-24T00:00:00Z', 'head' => str_repeat('a', 64), '--gone' => "$second->id 987", '--unproven' => '12']);
+        $this->get('/')->assertSee('Perrin Quillby: disabled since')->assertSee('12 of its lines came after');
+        self::assertNull(LedgerCheck::run()['difference']);
+    }
+
     public function test_a_lead_is_told_of_a_backup_that_is_old_or_failed_and_of_records_that_differ(): void
     {
         $now = CarbonImmutable::now();
