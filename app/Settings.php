@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid;
 
+use Rheacid\Core\Style;
 use Rheacid\Core\Words\WallClock;
 use Rheacid\Models\Site;
 use Rheacid\Models\SiteSetting;
@@ -41,6 +42,12 @@ final readonly class Settings
             $newest->leads_need_code ?? false,
             $since === [] ? WallClock::of(new \DateTimeZone(is_string($configured) ? $configured : 'UTC')) : new WallClock($since),
         );
+    }
+
+    /** From now on words are written like this. */
+    public function write(): void
+    {
+        Style::use($this->decimalComma, $this->fahrenheitFirst);
     }
 
     /** They were changed: whoever asks next is told so. */

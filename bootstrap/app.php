@@ -12,6 +12,7 @@ use Rheacid\Http\Middleware\OwnReferer;
 use Rheacid\Http\Middleware\RefusesBrokenText;
 use Rheacid\Http\Middleware\SecurityHeaders;
 use Rheacid\Http\Middleware\StartsSession;
+use Rheacid\Http\Middleware\WritesAsTheSite;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: dirname(__DIR__) . '/routes/web.php', commands: dirname(__DIR__) . '/routes/console.php')
@@ -19,7 +20,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(static function (Middleware $middleware): void {
         $middleware->prepend(OwnHosts::class);
         $middleware->append([SecurityHeaders::class, RefusesBrokenText::class, OwnReferer::class]);
-        $middleware->web(replace: [StartSession::class => StartsSession::class]);
+        $middleware->web(append: [WritesAsTheSite::class], replace: [StartSession::class => StartsSession::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
     })

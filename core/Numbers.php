@@ -25,7 +25,7 @@ final class Numbers
     {
         $text = rtrim(rtrim(sprintf('%.6F', $value), '0'), '.');
 
-        return str_replace('-', '−', $text === '-0' ? '0' : $text);
+        return self::styled($text === '-0' ? '0' : $text);
     }
 
     /** With a fixed number of decimals and a true minus sign, for showing only: a limit always judges the unrounded value. */
@@ -33,6 +33,12 @@ final class Numbers
     {
         $text = sprintf('%.' . $decimals . 'F', $value);
 
-        return str_replace('-', '−', preg_match('/^-0(\.0*)?$/', $text) === 1 ? substr($text, 1) : $text);
+        return self::styled(preg_match('/^-0(\.0*)?$/', $text) === 1 ? substr($text, 1) : $text);
+    }
+
+    /** With a true minus sign, and with the decimal sign of the site. */
+    private static function styled(string $number): string
+    {
+        return str_replace(['-', '.'], ['−', Style::hasDecimalComma() ? ',' : '.'], $number);
     }
 }

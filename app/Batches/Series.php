@@ -8,10 +8,12 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Pagination\CursorPaginator;
 use Illuminate\Support\Facades\DB;
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Maths\CourseBand;
 use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Style;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Decision;
 use Rheacid\Models\Measurement;
@@ -149,12 +151,12 @@ final class Series
         $series = [];
         foreach ($rows->reverse() as $row) {
             $measurand = Measurand::from((string) $row->measurand);
-            $series[rtrim(implode(', ', array_filter([$measurand->name(), (string) $row->basis, $measurand->unit()])), ', ')][] = [$hours((string) $row->drawn_at), (float) $row->value];
+            $series[rtrim(implode(', ', array_filter([$measurand->name(), (string) $row->basis, $measurand->shownUnit()])), ', ')][] = [$hours((string) $row->drawn_at), self::asShown($measurand, (float) $row->value)];
         }
         $parts = DB::table('course_parts')->join('courses', 'courses.id', '=', 'course_parts.course_id')->where('courses.batch_id', $batch->id)->orderByDesc('course_parts.id')->limit(self::PARTS)->get(['point', 'drawn']);
         foreach ($parts->reverse() as $part) {
             foreach (array_filter((array) json_decode((string) $part->drawn, true), is_array(...)) as $point) {
-                $series["temperature, $part->point, °C"][] = [((int) $point[0] - $batch->started_at->getTimestamp()) / 3600, (float) $point[1]];
+                $series["temperature, $part->point, " . Celsius::unit()][] = [((int) $point[0] - $batch->started_at->getTimestamp()) / 3600, self::asShown(Measurand::Temperature, (float) $point[1])];
             }
         }
 
@@ -201,5 +203,11 @@ final class Series
     private static function rows(Batch $batch): Builder
     {
         return self::standing($batch)->select(['decisions.id', 'occasions.drawn_at', 'decisions.value', 'decisions.expanded_u', 'decisions.trusted', 'decisions.course_ph', 'decisions.course_expanded_u_ph']);
+    }
+
+    /** A curve in the unit that its label names. */
+    private static function asShown(Measurand $measurand, float $value): float
+    {
+        return $measurand === Measurand::Temperature && Style::isFahrenheitFirst() ? Celsius::fahrenheit($value) : $value;
     }
 }

@@ -7,6 +7,7 @@ namespace Rheacid\Console;
 use Illuminate\Console\Command;
 use Rheacid\Actions\Batches\RecordMissedDeadlines;
 use Rheacid\Actions\Batches\WarnOfDeadlines;
+use Rheacid\Settings;
 
 /** Looks once a minute whether a deadline has passed that nobody read for, or draws near. */
 final class WatchDeadlines extends Command
@@ -17,6 +18,7 @@ final class WatchDeadlines extends Command
 
     public function handle(RecordMissedDeadlines $record, WarnOfDeadlines $warn): int
     {
+        Settings::now()->write();
         $this->line(sprintf('%d recorded, %d warned of.', $record(), $warn()));
 
         return self::SUCCESS;

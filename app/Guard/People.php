@@ -47,6 +47,14 @@ final class People
         return array_values(Person::query()->whereKey($gone)->orderBy('name')->get()->filter(static fn(Person $person): bool => $person->enabled)->map(static fn(Person $person): string => (string) $person->name)->all());
     }
 
+    /** Who works here now; null for anybody else. */
+    public static function here(int $id): ?Person
+    {
+        $person = Person::query()->whereKey($id)->first();
+
+        return $person?->enabled === true ? $person : null;
+    }
+
     public static function leads(): int
     {
         return self::all()->filter(static fn(Person $person): bool => $person->enabled && $person->role === Role::Lead)->count();

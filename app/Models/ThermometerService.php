@@ -6,6 +6,7 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Core\Style;
 use Rheacid\Core\Thermometry\Service;
 use Rheacid\Core\Thermometry\Stress;
 use Rheacid\Core\Thermometry\ToleranceClass;
@@ -48,7 +49,7 @@ final class ThermometerService extends Model
             'thermometer_id' => $thermometer->id,
             'tolerance_c' => 1.0,
             'r0_ohm' => $thermometer->kind->r0Ohm(),
-            'unit' => 'C',
+            'unit' => Style::isFahrenheitFirst() ? 'F' : 'C',
             'use_low_c' => 0.0,
             'use_high_c' => 25.0,
             'immersion_mm' => $thermometer->kind->usualImmersionMm(),

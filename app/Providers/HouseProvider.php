@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Date;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Rheacid\Guard\Device;
@@ -41,6 +42,11 @@ final class HouseProvider extends ServiceProvider
             $by = Device::of($request, $username);
 
             return [Limit::perMinute(5)->by('name:' . SignIn::waitsAs($username) . $by), Limit::perMinute(30)->by("any:$by")];
+        });
+        // A letter of the queue is written like a page.
+        Queue::before(static function (): void {
+            Settings::forget();
+            Settings::now()->write();
         });
         Rights::define();
     }

@@ -6,6 +6,7 @@ namespace Rheacid\Today;
 
 use Carbon\CarbonImmutable;
 use Rheacid\Core\Care\Priority;
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Numbers;
 use Rheacid\Models\LookBack;
 use Rheacid\SiteClock;
@@ -28,7 +29,7 @@ final class LookBackTasks
                 Priority::LookBack,
                 'ready',
                 sprintf('Look back: what was read with %s since %s', $code, SiteClock::short($one->since)),
-                sprintf('found %s %s off on %s; look at those decisions again', Numbers::fixed($one->off_by, 2), $one->calibration === null ? '°C' : 'pH', SiteClock::short($one->at)),
+                sprintf('found %s off on %s; look at those decisions again', $one->calibration === null ? Celsius::by($one->off_by, 2) : Numbers::fixed($one->off_by, 2) . ' pH', SiteClock::short($one->at)),
                 $one->calibration === null ? route('verifications.show', (int) $one->verification_id) : route('calibrations.show', $one->calibration),
                 'Look',
                 'fail',

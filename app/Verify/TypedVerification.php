@@ -92,7 +92,7 @@ final class TypedVerification
             if (is_string($typed) && trim($typed) !== '') {
                 // A unit behind the number goes before the one that was chosen.
                 $isPlain = preg_match('/[fF]\s*$|[cC]\s*$/', $typed) !== 1;
-                $readings[] = self::told(static fn(): float => Quantity::Thermometer->read($isPlain && $unit === 'F' ? "$typed F" : $typed), 'readings');
+                $readings[] = self::told(static fn(): float => Quantity::Thermometer->read($isPlain ? "$typed $unit" : $typed), 'readings');
             }
         }
 

@@ -8,7 +8,7 @@ use Illuminate\Support\Collection;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Board\Lines;
 use Rheacid\Board\ThermometerLine;
-use Rheacid\Core\Numbers;
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Simulation\BathKind;
 use Rheacid\Core\Thermometry\Barometer;
 use Rheacid\Core\Thermometry\VerificationMethod;
@@ -87,9 +87,9 @@ final readonly class BathScreen
         });
 
         return match (true) {
-            $this->method === VerificationMethod::Comparison => '10 °C either way of the bath: choose the temperature of use',
-            $this->service->use_high_c > $high => sprintf('up to %s °C; it is used up to %s °C, which needs a boiling or comparison check within 10 °C of that', Numbers::fixed($high, 0), Numbers::fixed($this->service->use_high_c, 0)),
-            default => sprintf('%s to %s °C', Numbers::fixed($low, 0), Numbers::fixed($high, 0)),
+            $this->method === VerificationMethod::Comparison => Celsius::by(10) . ' either way of the bath: choose the temperature of use',
+            $this->service->use_high_c > $high => sprintf('up to %s; it is used up to %s, which needs a boiling or comparison check within %s of that', Celsius::at($high, 0), Celsius::at($this->service->use_high_c, 0), Celsius::by(10)),
+            default => Celsius::between($low, $high, 0),
         };
     }
 

@@ -10,6 +10,7 @@ use Rheacid\Bench\SimulatedBench;
 use Rheacid\Board\BottleLine;
 use Rheacid\Board\Lines;
 use Rheacid\Core\Care\PairStatus;
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Electrode\Conductivity;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Numbers;
@@ -100,6 +101,6 @@ final readonly class CellScreen
         }
         $read = Conductivity::compensated($cell->reading, $cell->celsius, $cell->percentPerC(), (float) $cell->cell_factor, (float) $cell->offset_us);
 
-        return sprintf('Read %s µS/cm at %s °C%s: %s µS/cm at 25 °C, %s ppm dissolved solids by the factor 0.5, %s ppm by 0.7.', Numbers::plain($cell->reading), Numbers::fixed($cell->celsius, 1), $cell->other === null ? '' : sprintf(', and %s in %s shortly before', Numbers::plain($cell->other->reading), Numbers::plain($cell->other->standard_value)), Numbers::fixed($read->usPerCm25, 0), Numbers::fixed($read->tds500Ppm(), 0), Numbers::fixed($read->tds700Ppm(), 0));
+        return sprintf('Read %s µS/cm at %s%s: %s µS/cm at 25 °C, %s ppm dissolved solids by the factor 0.5, %s ppm by 0.7.', Numbers::plain($cell->reading), Celsius::at($cell->celsius, 1), $cell->other === null ? '' : sprintf(', and %s in %s shortly before', Numbers::plain($cell->other->reading), Numbers::plain($cell->other->standard_value)), Numbers::fixed($read->usPerCm25, 0), Numbers::fixed($read->tds500Ppm(), 0), Numbers::fixed($read->tds700Ppm(), 0));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\View;
 
 use Illuminate\Database\Eloquent\Collection;
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Measuring\StandardMethods;
 use Rheacid\Models\Method;
 use Rheacid\Models\Product;
@@ -37,7 +38,7 @@ final readonly class MethodScreen
     public function rules(): array
     {
         $method = $this->method;
-        $celsius = static fn(float $low, float $high): string => sprintf('%s–%s °C', self::number($low), self::number($high));
+        $celsius = static fn(float $low, float $high): string => Celsius::between($low, $high);
         $rows = [
             ['Kind of sample', $method->matrix?->words() ?? 'not said'],
             ['Temperature of the sample', $celsius($method->low_c, $method->high_c)],

@@ -8,7 +8,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Rheacid\Board\Lines;
 use Rheacid\Board\ThermometerLine;
-use Rheacid\Core\Numbers;
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Thermometry\VerifiedRange;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\ThermometerService;
@@ -33,7 +33,7 @@ final readonly class ThermometerScreen
         $newest = Verification::query()->with(['person', 'outcome'])->where('thermometer_id', $thermometer->id)->orderByDesc('at')->orderByDesc('id')->limit(self::SHOWN)->get();
         $inForce = $newest->filter(static fn(Verification $one): bool => !$one->toCore()->isFailed() && $one->due_at->isFuture());
         $ranges = array_values(array_unique($inForce->map(static fn(Verification $one): array => [$one->verified_low_c, $one->verified_high_c])->all(), SORT_REGULAR));
-        $words = static fn(array $ends): string => sprintf('%s to %s °C', Numbers::plain($ends[0]), Numbers::plain($ends[1]));
+        $words = static fn(array $ends): string => Celsius::between($ends[0], $ends[1]);
 
         return new self(
             $thermometer,

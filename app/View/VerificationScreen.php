@@ -6,6 +6,7 @@ namespace Rheacid\View;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Thermometry\Drift;
 use Rheacid\Core\Thermometry\Outcome;
@@ -59,10 +60,10 @@ final readonly class VerificationScreen
             $check,
             $check->toCore()->isDamp() ? 'fail' : self::sign($check->verdict),
             $check->toCore()->isDamp() ? 'Failed by its insulation.' : ThermometerWords::verdict($check->verdict),
-            ThermometerWords::error($check->error_c, $check->expanded_u_c) . sprintf(' Tolerance ± %s °C.', Numbers::plain($tolerance)),
+            ThermometerWords::error($check->error_c, $check->expanded_u_c) . sprintf(' Tolerance ± %s.', Celsius::by($tolerance)),
             new ErrorRule($check->error_c, $check->expanded_u_c, $tolerance),
             $check->outcome === null && $check->thermometer->newestVerification?->is($check) === true ? Thermometers::allowed($check) : [],
-            abs($gain - 1) < 1e-9 ? sprintf('%s%s °C', $offset < 0 ? '−' : '+', Numbers::fixed(abs($offset), 2)) : sprintf('%s · reading %s %s °C', Numbers::fixed($gain, 4), $offset < 0 ? '−' : '+', Numbers::fixed(abs($offset), 2)),
+            abs($gain - 1) < 1e-9 ? sprintf('%s%s', $offset < 0 ? '−' : '+', Celsius::by(abs($offset), 2)) : sprintf('%s · reading %s %s °C', Numbers::fixed($gain, 4), $offset < 0 ? '−' : '+', Numbers::fixed(abs($offset), 2)),
             $history,
             new CheckChart(array_values($history->reverse()->map(static fn(Verification $one): float => $one->error_c)->all()), $tolerance),
             $check->toCore()->isDamp() || $check->verdict === VerificationVerdict::Outside ? Thermometers::touchedBy($check, self::SHOWN) : new Collection(),
@@ -132,7 +133,7 @@ final readonly class VerificationScreen
             return null;
         }
         $drift = Drift::of(array_values($byDay));
-        $walks = sprintf('It walks %s °C a year.', Numbers::fixed((float) $drift->cPerYear, 2));
+        $walks = sprintf('It walks %s a year.', Celsius::by((float) $drift->cPerYear, 2));
 
         return $drift->leavesOn === null ? $walks . ' It does not leave its tolerance within sight.' : sprintf('%s At this pace it leaves its tolerance about %s.', $walks, SiteClock::reckonedDay($drift->leavesOn, $drift->earliest, $drift->latest));
     }

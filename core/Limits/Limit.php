@@ -73,15 +73,21 @@ final readonly class Limit
     /** As it is written, with one decimal at least: ≤ 4.0, or 3.4–3.8. */
     public function written(): string
     {
-        return $this->comparison === Comparison::Between
-            ? self::number((float) $this->low) . '–' . self::number((float) $this->high)
-            : $this->comparison->sign() . ' ' . self::number((float) ($this->low ?? $this->high));
+        return $this->writtenBy(static fn(float $value): float => $value);
     }
 
-    private static function number(float $value): string
+    /** @param callable(float): float $in another unit than that in which it is judged */
+    public function writtenBy(callable $in): string
     {
-        $plain = Numbers::plain($value);
+        $number = static function (float $value) use ($in): string {
+            // Numbers of another unit end somewhere.
+            $other = round($in($value), 6);
 
-        return str_contains($plain, '.') ? $plain : "$plain.0";
+            return abs($other - round($other)) < Numbers::TOLERANCE ? Numbers::fixed($other, 1) : Numbers::plain($other);
+        };
+
+        return $this->comparison === Comparison::Between
+            ? $number((float) $this->low) . '–' . $number((float) $this->high)
+            : $this->comparison->sign() . ' ' . $number((float) ($this->low ?? $this->high));
     }
 }

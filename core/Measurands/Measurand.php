@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Measurands;
 
+use Rheacid\Core\Celsius;
+use Rheacid\Core\Numbers;
+
 /**
  * A quantity that a number can be of: what it is called, in which units it is said, what it can be, and what makes two
  * numbers of it comparable. The ranges are common practice, no source.
@@ -104,6 +107,29 @@ enum Measurand: string
             self::FreeSo2, self::Conductivity, self::Redox => 0,
             default => 1,
         };
+    }
+
+    /** A number of it with its unit, as it is written for people. */
+    public function said(float $value, ?int $decimals = null): string
+    {
+        return $this === self::Temperature ? Celsius::at($value, $decimals ?? $this->decimals()) : trim($this->shown($value, $decimals) . ' ' . $this->unit());
+    }
+
+    /** The number alone, in the unit that stands first here. */
+    public function shown(float $value, ?int $decimals = null): string
+    {
+        return $this === self::Temperature ? Celsius::bare($value, $decimals ?? $this->decimals()) : Numbers::fixed($value, $decimals ?? $this->decimals());
+    }
+
+    /** A difference or an uncertainty of it, in the unit that stands first here. */
+    public function shownBy(float $difference, ?int $decimals = null): string
+    {
+        return $this === self::Temperature ? Celsius::bareBy($difference, $decimals ?? $this->decimals()) : Numbers::fixed($difference, $decimals ?? $this->decimals());
+    }
+
+    public function shownUnit(): string
+    {
+        return $this === self::Temperature ? Celsius::unit() : $this->unit();
     }
 
     /** @return non-empty-list<string> codes of the bases on which it is told; an empty one where nothing has to be said */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Core\Words;
 
 use Rheacid\Core\Care\ElectrodeKind;
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Electrode\Finding;
 use Rheacid\Core\Electrode\FindingCode;
 use Rheacid\Core\Numbers;
@@ -35,7 +36,7 @@ final class FindingWords
             FindingCode::OnePoint => 'One buffer only: screening at ±0.1 pH at best, never for a safety decision.',
             FindingCode::SpanShort => sprintf('The buffers are %s pH apart; %s or more gives a sound slope.', Numbers::fixed($seen ?? 0, 2), Numbers::plain($needed ?? 0)),
             FindingCode::SegmentShort => sprintf('Two neighbouring buffers are only %s pH apart, so the slope was judged from end to end.', Numbers::fixed($seen ?? 0, 2)),
-            FindingCode::TemperatureSpread => sprintf('The buffers differed by %s °C; at most %s °C is good.', Numbers::fixed($seen ?? 0, 1), Numbers::plain($needed ?? 0)),
+            FindingCode::TemperatureSpread => sprintf('The buffers differed by %s; at most %s is good.', Celsius::by($seen ?? 0, 1), Celsius::by($needed ?? 0)),
             FindingCode::NoCheck => 'No buffer was read afterwards to check the calibration.',
         };
     }

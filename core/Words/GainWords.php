@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Words;
 
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Uncertainty\Gain;
 
@@ -18,7 +19,7 @@ final class GainWords
             Gain::SampleTemperature => 'A calibration at the temperature of the sample',
             Gain::BufferFurtherOut => 'A buffer as far out as this sample',
             Gain::CleanerSample => 'A sample that is clear and settled',
-            Gain::FinerThermometer => sprintf('A thermometer within %s °C', Numbers::plain(Gain::THERMOMETER_C)),
+            Gain::FinerThermometer => sprintf('A thermometer within %s', Celsius::by(Gain::THERMOMETER_C)),
             Gain::LaboratoryPolicy => sprintf('A pair under the laboratory policy (read-back within %s)', Numbers::plain(Gain::LABORATORY_PH)),
             Gain::CertifiedBuffers => sprintf('Buffers with a certificate of ± %s', Numbers::plain(Gain::CERTIFIED_PH)),
         };

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Words;
 
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\JudgedLimit;
 use Rheacid\Core\Limits\LimitKind;
@@ -12,6 +13,7 @@ use Rheacid\Core\Limits\Overall;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Numbers;
+use Rheacid\Core\Style;
 
 /** What a decision says. Never that food is safe: which limit was met, and with what to spare. */
 final class LimitWords
@@ -34,7 +36,9 @@ final class LimitWords
         $name = ($measurand?->name() ?? $limit->measurand) . ($limit->basis === '' ? '' : ", $limit->basis");
         $unit = $measurand?->unit() ?? '';
 
-        return trim("$name {$limit->limit->written()} $unit");
+        return $measurand === Measurand::Temperature && Style::isFahrenheitFirst()
+            ? "$name {$limit->limit->writtenBy(Celsius::fahrenheit(...))} °F ({$limit->limit->written()} $unit)"
+            : trim("$name {$limit->limit->written()} $unit");
     }
 
     /**
@@ -47,7 +51,7 @@ final class LimitWords
         return match ($course['kind'] ?? null) {
             null => self::written($limit),
             'degree-hours' => sprintf('degree-hours before pH %s', self::plain($course['ph_limit'] ?? null)),
-            default => sprintf('%s °C for %s min, on a record', self::plain($course['minimum_c'] ?? null), self::plain($course['minutes'] ?? null)),
+            default => sprintf('%s for %s min, on a record', is_numeric($course['minimum_c'] ?? null) ? Celsius::at((float) $course['minimum_c']) : '', self::plain($course['minutes'] ?? null)),
         };
     }
 
@@ -93,18 +97,18 @@ final class LimitWords
     public static function tail(JudgedLimit $judged): string
     {
         $limit = self::written($judged->limit);
-        $decimals = Measurand::tryFrom($judged->limit->measurand)?->decimals() ?? 2;
+        $measurand = Measurand::tryFrom($judged->limit->measurand) ?? Measurand::Ph;
         $guard = $judged->decides->guard($judged->limit->limit);
         $lacks = -$judged->spare();
 
         return $limit . match (true) {
             $judged->late && $judged->valueConformity === Conformity::Inside => ': met only after its deadline. No later value mends that.',
-            $judged->conformity === Conformity::Inside => sprintf(', %s to spare%s.', self::down($judged->spare(), $decimals), $guard > 0 ? ' beyond the uncertainty' : ''),
-            $judged->conformity === Conformity::Outside => sprintf(', missed by %s.', self::up(-$judged->margin, $decimals)),
+            $judged->conformity === Conformity::Inside => sprintf(', %s to spare%s.', self::down($judged->spare(), $measurand), $guard > 0 ? ' beyond the uncertainty' : ''),
+            $judged->conformity === Conformity::Outside => sprintf(', missed by %s.', self::up(-$judged->margin, $measurand)),
             $judged->decides->expandedU === null => ': its uncertainty is not known, so nothing is proven.',
             // A value that would prove it, were it trusted, lacks nothing but the trust.
             $lacks <= Numbers::TOLERANCE => ': the value would meet it, but what it rests on proves nothing.',
-            default => sprintf(', lacks %s to be proven.', self::up($lacks, $decimals)),
+            default => sprintf(', lacks %s to be proven.', self::up($lacks, $measurand)),
         };
     }
 
@@ -131,17 +135,23 @@ final class LimitWords
     }
 
     /** What is left is never shown larger than it is, what is missing never smaller. */
-    private static function down(float $value, int $decimals): string
+    private static function down(float $value, Measurand $of): string
     {
-        $step = 10 ** -$decimals;
+        [$value, $step, $unit] = self::shown($value, $of);
 
-        return $value < $step - Numbers::TOLERANCE ? 'less than ' . Numbers::fixed($step, $decimals) : Numbers::fixed(floor($value / $step + 1e-7) * $step, $decimals);
+        return ($value < $step - Numbers::TOLERANCE ? 'less than ' . Numbers::fixed($step, $of->decimals()) : Numbers::fixed(floor($value / $step + 1e-7) * $step, $of->decimals())) . $unit;
     }
 
-    private static function up(float $value, int $decimals): string
+    private static function up(float $value, Measurand $of): string
     {
-        $step = 10 ** -$decimals;
+        [$value, $step, $unit] = self::shown($value, $of);
 
-        return Numbers::fixed(max($step, ceil($value / $step - 1e-7) * $step), $decimals);
+        return Numbers::fixed(max($step, ceil($value / $step - 1e-7) * $step), $of->decimals()) . $unit;
+    }
+
+    /** @return array{float, float, string} the difference in the unit that stands first here, its last digit, and the unit where it is not that of the limit */
+    private static function shown(float $difference, Measurand $of): array
+    {
+        return [$of === Measurand::Temperature && Style::isFahrenheitFirst() ? Celsius::differenceInFahrenheit($difference) : $difference, 10 ** -$of->decimals(), $of === Measurand::Temperature ? ' ' . Celsius::unit() : ''];
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Words;
 
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Numbers;
+use Rheacid\Core\Style;
 
 /** A measured quantity as a person types it: comma or point, with or without its unit. */
 enum Quantity: string
@@ -40,8 +42,8 @@ enum Quantity: string
         }
         $number = (float) str_replace(',', '.', $match[1]);
         $unit = mb_strtolower(trim($match[2]));
-        if (($this === self::Temperature || $this === self::Thermometer) && in_array($unit, ['f', '°f', 'degf', 'deg f'], true)) {
-            $number = ($number - 32) / 1.8;
+        if (($this === self::Temperature || $this === self::Thermometer) && (in_array($unit, ['f', '°f', 'degf', 'deg f'], true) || ($unit === '' && Style::isFahrenheitFirst()))) {
+            $number = Celsius::ofFahrenheit($number);
         } elseif ($this === self::Conductivity && in_array($unit, ['ms/cm', 'ms'], true)) {
             $number *= 1000;
         } elseif ($this === self::Pressure && isset(self::KPA[$unit])) {
@@ -74,7 +76,7 @@ enum Quantity: string
         return match ($this) {
             self::Ph => 'A pH like 4.52 or 4,52 is accepted.',
             self::Millivolt => 'A potential in mV like 177.4 or −12,5 is accepted.',
-            self::Temperature => 'A temperature in °C like 21.4, or with its unit like 70.5 F, is accepted.',
+            self::Temperature => Style::isFahrenheitFirst() ? 'A temperature in °F like 70.5, or with its unit like 21.4 C, is accepted.' : 'A temperature in °C like 21.4, or with its unit like 70.5 F, is accepted.',
             self::Seconds => 'Seconds like 44 are accepted.',
             self::Thermometer => 'A temperature like 0.4, or with its unit like 32.9 F, is accepted.',
             self::Pressure => 'A pressure in kPa like 98.2, or with its unit like 982 hPa or 737 mmHg, is accepted.',

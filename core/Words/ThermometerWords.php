@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Core\Words;
 
 use Rheacid\Core\Care\ThermometerState;
-use Rheacid\Core\Numbers;
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Thermometry\IntervalPlan;
 use Rheacid\Core\Thermometry\IntervalPolicy;
 use Rheacid\Core\Thermometry\IntervalReason;
@@ -55,8 +55,8 @@ final class ThermometerWords
     public static function error(float $errorC, float $expandedU): string
     {
         return abs($errorC) < 0.005
-            ? sprintf('Reads right, ± %s °C.', Numbers::fixed($expandedU, 2))
-            : sprintf('Reads %s °C %s, ± %s.', Numbers::fixed(abs($errorC), 2), $errorC > 0 ? 'high' : 'low', Numbers::fixed($expandedU, 2));
+            ? sprintf('Reads right, ± %s.', Celsius::by($expandedU, 2))
+            : sprintf('Reads %s %s, ± %s.', Celsius::by(abs($errorC), 2), $errorC > 0 ? 'high' : 'low', Celsius::bareBy($expandedU, 2));
     }
 
     public static function finding(VerificationFinding $finding): string
@@ -141,15 +141,15 @@ final class ThermometerWords
     public static function interval(IntervalPlan $plan, float $toleranceC): string
     {
         $days = self::days($plan->nextDays);
-        $shift = Numbers::fixed(IntervalPolicy::SIGNIFICANT_SHARE * $toleranceC, 2);
+        $shift = Celsius::by(IntervalPolicy::SIGNIFICANT_SHARE * $toleranceC, 2);
         $left = max(1, $plan->needed - $plan->goodInRow);
         $why = match ($plan->reason) {
             IntervalReason::Halved => "Halved to $days: the last check was outside the tolerance. $plan->needed good ones in a row would double it again.",
             IntervalReason::Doubled => $plan->pooledFrom > 1
-                ? "Doubled to $days: $plan->pooledFrom alike probes in like service have held together, without a shift over $shift °C."
-                : "Doubled to $days: $plan->needed checks in a row without a shift over $shift °C.",
+                ? "Doubled to $days: $plan->pooledFrom alike probes in like service have held together, without a shift over $shift."
+                : "Doubled to $days: $plan->needed checks in a row without a shift over $shift.",
             IntervalReason::Capped => $plan->service->capDays !== null && $plan->nextDays === $plan->service->capDays ? "Capped at $days by a third party." : "Kept at $days, the bound of the policy.",
-            IntervalReason::Keep => !$plan->isProven ? "Kept at $days: this check proved neither that it is within nor that it is outside." : ($plan->goodInRow === 0 ? "Kept at $days, newly earned: the count begins anew. $plan->needed good checks without a shift over $shift °C would double it; one outside the tolerance halves it." : "Kept at $days: $plan->goodInRow good " . ($plan->goodInRow === 1 ? 'check' : 'checks') . " in a row. $left more without a shift over $shift °C would double it; one outside the tolerance halves it."),
+            IntervalReason::Keep => !$plan->isProven ? "Kept at $days: this check proved neither that it is within nor that it is outside." : ($plan->goodInRow === 0 ? "Kept at $days, newly earned: the count begins anew. $plan->needed good checks without a shift over $shift would double it; one outside the tolerance halves it." : "Kept at $days: $plan->goodInRow good " . ($plan->goodInRow === 1 ? 'check' : 'checks') . " in a row. $left more without a shift over $shift would double it; one outside the tolerance halves it."),
         };
         $stresses = $plan->service->stresses === [] ? '' : sprintf(' Shortened from %s by %s.', self::days($plan->earnedDays), implode(' and ', array_map(self::stress(...), $plan->service->stresses)));
 

@@ -10,6 +10,7 @@ use Rheacid\Bench\Observation;
 use Rheacid\Bench\ReadingSource;
 use Rheacid\Bench\Source;
 use Rheacid\Board\Lines;
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Electrode\BufferTables;
 use Rheacid\Core\Electrode\CalibrationFit;
@@ -160,7 +161,7 @@ final readonly class AcceptPoint
     {
         $before = array_values($run->points->map(static fn(CalibrationPoint $point): float => $point->celsius)->all());
         if (RunQuestion::asksTemperature($seen->celsius, $before)) {
-            throw Refused::because(sprintf('This buffer has %s °C, the one before %s °C; within 2 °C of each other is good. Let it come to the same temperature, or accept with a reason.', Numbers::fixed($seen->celsius, 1), Numbers::fixed($before[count($before) - 1], 1)), 'reason');
+            throw Refused::because(sprintf('This buffer has %s, the one before %s; within %s of each other is good. Let it come to the same temperature, or accept with a reason.', Celsius::at($seen->celsius, 1), Celsius::at($before[count($before) - 1], 1), Celsius::by(2)), 'reason');
         }
     }
 

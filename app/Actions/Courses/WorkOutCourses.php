@@ -7,11 +7,13 @@ namespace Rheacid\Actions\Courses;
 use Carbon\CarbonImmutable;
 use Rheacid\Batches\Life;
 use Rheacid\Batches\Series;
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Courses\CourseJudgement;
 use Rheacid\Core\Courses\DegreeHours;
 use Rheacid\Core\Courses\HeatHold;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\Conformity;
+use Rheacid\Core\Numbers;
 use Rheacid\Courses\Record;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Course;
@@ -87,7 +89,7 @@ final class WorkOutCourses
     {
         [$minimum, $minutes] = [(float) ($limit->course['minimum_c'] ?? 0), (float) ($limit->course['minutes'] ?? 0)];
         $hold = HeatHold::of($record->minutes(), $record->expandedU, $minimum, $minutes);
-        $words = sprintf('%s min at %s °C or more, its uncertainty taken off; %s min are needed', round($hold->longestMinutes, 1), $minimum, $minutes);
+        $words = sprintf('%s min at %s or more, its uncertainty taken off; %s min are needed', Numbers::plain(round($hold->longestMinutes, 1)), Celsius::at($minimum), Numbers::plain($minutes));
 
         return [CourseJudgement::ofHeatHold($hold, HeatHold::of($record->minutes(), 0.0, $minimum, $minutes), !$record->isComplete, $record->distrust === null), ['words' => $words, 'longest_minutes' => $hold->longestMinutes, 'from_minute' => $hold->fromMinute, 'to_minute' => $hold->toMinute]];
     }

@@ -11,20 +11,16 @@ use Illuminate\Validation\Rule;
 use Rheacid\Actions\Site\ChangeSettings;
 use Rheacid\Actions\Site\MoveToZone;
 use Rheacid\Http\Bench;
-use Rheacid\Models\SiteElevation;
-use Rheacid\Models\SiteZone;
 use Rheacid\Records\IdempotencyKey;
-use Rheacid\Settings;
 use Rheacid\SiteClock;
+use Rheacid\View\SettingsScreen;
 
 /** How the site calls itself, writes its numbers and goes by the clock. */
 final class SettingsController
 {
-    private const SHOWN = 10;
-
     public function show(): View
     {
-        return view('people.settings', ['settings' => Settings::now(), 'elevation' => SiteElevation::newest(), 'zones' => \DateTimeZone::listIdentifiers(), 'moves' => SiteZone::query()->with('person')->orderByDesc('id')->limit(self::SHOWN)->get()]);
+        return view('people.settings', ['screen' => SettingsScreen::of()]);
     }
 
     public function update(Request $request, ChangeSettings $change): RedirectResponse

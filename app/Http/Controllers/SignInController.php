@@ -13,6 +13,7 @@ use Illuminate\Validation\ValidationException;
 use Rheacid\Guard\AccessKind;
 use Rheacid\Guard\AccessLog;
 use Rheacid\Guard\Device;
+use Rheacid\Guard\People;
 use Rheacid\Guard\SecondFactor;
 use Rheacid\Guard\SignIn;
 use Rheacid\Guard\Standing;
@@ -97,8 +98,7 @@ final class SignInController
     private function halfway(Request $request): ?Person
     {
         [$id, $since] = $request->session()->get(self::HALFWAY) ?? [null, 0];
-        $person = CarbonImmutable::now()->getTimestamp() - $since > self::HALFWAY_S ? null : Person::query()->whereKey($id)->first();
 
-        return $person?->enabled === true ? $person : null;
+        return is_int($id) && CarbonImmutable::now()->getTimestamp() - $since <= self::HALFWAY_S ? People::here($id) : null;
     }
 }

@@ -7,6 +7,7 @@ namespace Rheacid\Http\Requests;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Failure;
 use Rheacid\Core\Measurands\Basis;
 use Rheacid\Core\Measurands\Hydrometer;
@@ -60,7 +61,7 @@ final class OtherRequest extends FormRequest
         $all = [];
         foreach (Measurand::cases() as $measurand) {
             foreach ($measurand === Measurand::Ph ? [] : $measurand->bases() as $basis) {
-                $all["$measurand->value|$basis"] = implode(', ', array_filter([$measurand->name(), $basis, $measurand->unit()]));
+                $all["$measurand->value|$basis"] = implode(', ', array_filter([$measurand->name(), $basis, $measurand->shownUnit()]));
             }
         }
 
@@ -72,7 +73,7 @@ final class OtherRequest extends FormRequest
     {
         [$measurand, $code] = explode('|', (string) $this->string('of'), 2);
         $basis = Measurand::from($measurand)->on($code);
-        $unit = $this->filled('unit') ? $this->string('unit')->trim()->toString() : $basis->measurand->unit();
+        $unit = $this->filled('unit') ? $this->string('unit')->trim()->toString() : $basis->measurand->shownUnit();
         $isTemperature = $basis->measurand === Measurand::Temperature;
         $drawn = SampleFields::told($this, $this->batch());
         $measuredAt = $this->filled('measured_at') ? SiteClock::typed($this->string('measured_at')->toString(), 'measured_at') : CarbonImmutable::now();
@@ -145,7 +146,7 @@ final class OtherRequest extends FormRequest
     /** @param non-empty-list<float> $values */
     private function asShown(array $values): string
     {
-        return sprintf(', read %s at %s °C', implode('; ', array_map(Numbers::plain(...), $values)), Numbers::plain(Quantity::Temperature->read($this->string('hydrometer_c')->toString())));
+        return sprintf(', read %s at %s', implode('; ', array_map(Numbers::plain(...), $values)), Celsius::at(Quantity::Temperature->read($this->string('hydrometer_c')->toString())));
     }
 
     /** The width of what is not known, not a value: units change its size only. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\View\Figures;
 
-use Rheacid\Core\Numbers;
+use Rheacid\Core\Celsius;
 
 /** The error of a thermometer as a plumb line with whiskers between its tolerance walls. */
 final readonly class ErrorRule
@@ -32,7 +32,7 @@ final readonly class ErrorRule
     /** @return array{low: float, high: float, label: string} */
     public function walls(): array
     {
-        return ['low' => $this->x(-$this->toleranceC), 'high' => $this->x($this->toleranceC), 'label' => Numbers::plain($this->toleranceC)];
+        return ['low' => $this->x(-$this->toleranceC), 'high' => $this->x($this->toleranceC), 'label' => Celsius::bareBy($this->toleranceC)];
     }
 
     /** @return array{x: float, from: float, to: float} */
@@ -49,6 +49,6 @@ final readonly class ErrorRule
 
     public function words(): string
     {
-        return sprintf('Error %s °C with uncertainty %s °C, tolerance %s °C', Numbers::fixed($this->errorC, 2), Numbers::fixed($this->expandedU, 2), Numbers::plain($this->toleranceC));
+        return sprintf('Error %s with uncertainty %s, tolerance %s', Celsius::by($this->errorC, 2), Celsius::by($this->expandedU, 2), Celsius::by($this->toleranceC));
     }
 }

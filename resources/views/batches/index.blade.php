@@ -15,8 +15,8 @@
                 <td><a class="cell-link" href="{{ route('batches.show', $line->id) }}"><b>{{ $line->code }}</b></a><br><span class="soft">{{ $line->product }}, {{ $line->vessel }}, day {{ (int) $line->since->diffInDays(now()) }}</span></td>
                 <td><x-state :is="Rheacid\View\BatchScreen::sign($line->state)">{{ $line->state?->value }}</x-state></td>
                 @if ($line->value !== null)
-                    <td class="num">{{ Numbers::fixed($line->value, $line->measurand->decimals()) }} @if ($line->expandedU !== null)<small>± {{ Numbers::fixed($line->expandedU, $line->measurand->decimals()) }}</small>@endif</td>
-                    <td>@if ($line->spare !== null){{ $line->spare < 0 ? 'lacks' : '' }} {{ Numbers::fixed(abs($line->spare), $line->measurand->decimals()) }}{{ $line->spare < 0 ? '' : ' to spare' }}@else<span class="soft">none due</span>@endif</td>
+                    <td class="num">{{ $line->measurand->shown($line->value) }} @if ($line->expandedU !== null)<small>± {{ $line->measurand->shownBy($line->expandedU) }}</small>@endif</td>
+                    <td>@if ($line->spare !== null){{ $line->spare < 0 ? 'lacks' : '' }} {{ $line->measurand->shownBy(abs($line->spare)) }}{{ $line->spare < 0 ? '' : ' to spare' }}@else<span class="soft">none due</span>@endif</td>
                     <td><x-state :is="$line->sign">{{ $line->word }}</x-state><br><span class="soft">{{ $line->detail }}@if ($next = $line->next()) · {{ Rheacid\Today\BatchTasks::due($next) }}@endif</span></td>
                 @else
                     <td colspan="3" class="soft">no reading yet @if ($next = $line->next()) · {{ Rheacid\Today\BatchTasks::due($next) }}@endif</td>

@@ -33,7 +33,7 @@
             @php($decision = $row['decision'])
             <tr>
                 <td class="nowrap">{{ SiteClock::short($decision->occasion->drawn_at) }}</td>
-                <td class="num">{{ Numbers::fixed($decision->value, $decision->measurand->decimals()) }} @if ($decision->expanded_u !== null)<small>± {{ Numbers::fixed($decision->expanded_u, $decision->measurand->decimals()) }}</small>@endif</td>
+                <td class="num">{{ $decision->measurand->shown($decision->value) }} @if ($decision->expanded_u !== null)<small>± {{ $decision->measurand->shownBy($decision->expanded_u) }}</small>@endif</td>
                 <td>{{ $row['distance'] }}</td>
                 <td>@foreach ($row['measurements'] as $one){{ $one->sample->place }}, @endforeach{{ $decision->occasion->stage->words() }}@if ($decision->supersedes_id) <span class="soft">(judged anew)</span>@endif</td>
                 <td><x-state :is="$row['sign']">{{ $row['word'] }}</x-state></td>

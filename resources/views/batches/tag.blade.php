@@ -8,7 +8,7 @@
                 <strong>{{ $batch->code }} · {{ $batch->product->name }}</strong>
                 <span>{{ $batch->vessel }} · {{ $batch->size }}</span>
                 <span>{{ $event?->reason }}</span>
-                @if ($line->value !== null)<span>{{ trim($line->measurand->name() . ' ' . Rheacid\Core\Numbers::fixed($line->value, $isRounded ? 1 : $line->measurand->decimals()) . ' ' . $line->measurand->unit()) }}{{ $isRounded ? ', said with one decimal; judged as ' . Rheacid\Core\Numbers::fixed($line->value, $line->measurand->decimals()) : '' }}, {{ Rheacid\SiteClock::short($line->readAt) }}</span>@endif
+                @if ($line->value !== null)<span>{{ trim($line->measurand->name() . ' ' . $line->measurand->said($line->value, $isRounded ? 1 : null)) }}{{ $isRounded ? ', said with one decimal; judged as ' . Rheacid\Core\Numbers::fixed($line->value, $line->measurand->decimals()) : '' }}, {{ Rheacid\SiteClock::short($line->readAt) }}</span>@endif
                 <span>since {{ Rheacid\SiteClock::full($event?->at ?? $batch->started_at) }}, by {{ $event?->person->name }}</span>
                 @if ($batch->state() === Rheacid\Core\Limits\BatchState::Held)<em>Not to be moved, used, reworked or tasted until a lead decides.</em>@endif
             </div>

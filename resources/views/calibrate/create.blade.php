@@ -47,7 +47,7 @@
         @if ($simulated)
             <label class="form-check"><input class="form-check-input" type="radio" name="source" value="simulated" @checked(old('source', $screen->source->value) === 'simulated')> the simulated bench</label> <a class="cell-link" href="{{ route('bench.show', $pair) }}">set its scene</a>
         @endif
-        <label class="form-check"><input class="form-check-input" type="radio" name="source" value="typed" @checked(old('source', $screen->source->value) === 'typed')> typed: the {{ $pair->meter->shows_mv ? 'mV' : 'pH' }} and °C that a real meter shows</label>
+        <label class="form-check"><input class="form-check-input" type="radio" name="source" value="typed" @checked(old('source', $screen->source->value) === 'typed')> typed: the {{ $pair->meter->shows_mv ? 'mV' : 'pH' }} and {{ Rheacid\Core\Celsius::unit() }} that a real meter shows</label>
         @if ($asked !== '')
             <p class="verdict"><x-state is="care">Asked.</x-state> {{ $asked }}</p>
             <input type="hidden" name="seen" value="{{ $asked }}">

@@ -19,13 +19,13 @@
             <x-form-id />
             @foreach (['time', 'mv', 'celsius'] as $name)<input type="hidden" name="{{ $name }}" value="{{ $screen->columns->{$name} }}">@endforeach
             <table class="stack">
-                <thead><tr><th>At rest</th><th>pH about</th><th>mV</th><th>°C</th><th>{{ $upload->draft ? 'Take' : 'Bottle' }}</th></tr></thead>
+                <thead><tr><th>At rest</th><th>pH about</th><th>mV</th><th>{{ Rheacid\Core\Celsius::unit() }}</th><th>{{ $upload->draft ? 'Take' : 'Bottle' }}</th></tr></thead>
                 @foreach ($screen->plateaus as $i => $row)
                     <tr>
                         <td class="nowrap">{{ (int) $row['plateau']->fromS }}–{{ (int) $row['plateau']->toS }} s</td>
                         <td class="num">{{ Rheacid\Core\Numbers::fixed($row['ph'], 2) }}</td>
                         <td>{{ Rheacid\Core\Numbers::fixed($row['plateau']->progress->mv, 1) }}</td>
-                        <td>{{ Rheacid\Core\Numbers::fixed($row['plateau']->progress->celsius, 1) }}</td>
+                        <td>{{ Rheacid\Core\Celsius::bare($row['plateau']->progress->celsius, 1) }}</td>
                         <td>
                             @if ($upload->draft)
                                 <label class="form-check"><input class="form-check-input" type="checkbox" name="take[]" value="{{ $i }}" checked> as a portion</label>

@@ -46,7 +46,7 @@
         <h2>{{ $screen->isReadBack ? 'Read back in' : 'This buffer' }}</h2>
         <dl>
             <dt>Bottle {{ $screen->lot->code }}, {{ $screen->lot->label }} at 25 °C</dt>
-            <dd><x-state is="met">{{ $screen->bufferNow }}{{ $screen->live?->figure ? ' at ' . Rheacid\Core\Numbers::fixed($screen->live->celsius, 1) . ' °C' : '' }}</x-state><br>
+            <dd><x-state is="met">{{ $screen->bufferNow }}{{ $screen->live?->figure ? ' at ' . Rheacid\Core\Celsius::at($screen->live->celsius, 1) . '' : '' }}</x-state><br>
                 @if ($screen->lot->openedOn()) opened {{ (int) $screen->lot->openedOn()->diffInDays(now()) }} days ago · @endif {{ Rheacid\Shelf\Bottles::left($screen->lot->status()) }}{{ $screen->lot->uses->contains('calibration_run_id', $run->id) ? ' after this run' : '' }}</dd>
         </dl>
         <h2>Now</h2>

@@ -27,13 +27,13 @@
     @if (count($screen->line?->lines() ?? []) > 1)<p class="what">Slope {{ $screen->slope }}</p>@endif
     @if ($screen->line)<x-response-line :figure="$screen->line" :slope="$screen->slope" :offset="$screen->offset" />@endif
     <table class="stack">
-        <thead><tr><th>Buffer</th><th>Bottle</th><th>Shown</th><th>°C</th><th>came to rest</th><th>as found</th><th>as left</th></tr></thead>
+        <thead><tr><th>Buffer</th><th>Bottle</th><th>Shown</th><th>{{ Rheacid\Core\Celsius::unit() }}</th><th>came to rest</th><th>as found</th><th>as left</th></tr></thead>
         @foreach ($calibration->points as $point)
             <tr>
                 <td class="num">{{ Rheacid\Core\Numbers::fixed($point->buffer_ph, 3) }} <small>{{ $point->isFitted() ? '' : 'read back' }}</small></td>
                 <td><a class="cell-link" href="{{ route('lots.show', $point->lot) }}">{{ $point->lot->code }}</a></td>
                 <td>{{ $point->shown() }}</td>
-                <td>{{ Rheacid\Core\Numbers::fixed($point->celsius, 1) }}</td>
+                <td>{{ Rheacid\Core\Celsius::bare($point->celsius, 1) }}</td>
                 <td>@if ($point->settled){{ Rheacid\Core\Words\StateWords::response($point->response_time_s) }}@else<x-state is="care">taken unsettled</x-state>@endif @if ($point->reason)<br><span class="soft">{{ $point->reason }}</span>@endif @if ($point->against_recognition)<br><x-state is="care">it read like another buffer</x-state>@endif</td>
                 <td>@if ($point->as_found_ph === null)–@else<x-state :is="$screen->asFoundSign($point)">{{ Rheacid\Core\Numbers::fixed($point->asFoundError(), 3) }} pH off</x-state>@endif</td>
                 <td>{{ $screen->asLeft($point) }}</td>

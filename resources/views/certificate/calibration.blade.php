@@ -9,7 +9,7 @@
     @foreach ($calibration->points as $point)
         <tr>
             <th>{{ $point->isFitted() ? 'Fitted' : 'Read back' }}</th>
-            <td>{{ $point->lot->label }}, bottle {{ $point->lot->code }}: pH {{ Rheacid\Core\Numbers::fixed($point->buffer_ph, 3) }} at {{ Rheacid\Core\Numbers::fixed($point->celsius, 1) }} °C, shown {{ $point->shown() }}, {{ $point->settled ? 'at rest: ' . Rheacid\Core\Words\StateWords::response($point->response_time_s) : 'taken unsettled' }}{{ $point->reason ? ', reason given: ' . $point->reason : '' }}{{ $point->against_recognition ? ', it read like another buffer' : '' }}; as found {{ $point->as_found_ph === null ? 'not known' : Rheacid\Core\Numbers::fixed($point->asFoundError(), 3) . ' pH off' }}, as left {{ $screen->asLeft($point) }}</td>
+            <td>{{ $point->lot->label }}, bottle {{ $point->lot->code }}: pH {{ Rheacid\Core\Numbers::fixed($point->buffer_ph, 3) }} at {{ Rheacid\Core\Celsius::at($point->celsius, 1) }}, shown {{ $point->shown() }}, {{ $point->settled ? 'at rest: ' . Rheacid\Core\Words\StateWords::response($point->response_time_s) : 'taken unsettled' }}{{ $point->reason ? ', reason given: ' . $point->reason : '' }}{{ $point->against_recognition ? ', it read like another buffer' : '' }}; as found {{ $point->as_found_ph === null ? 'not known' : Rheacid\Core\Numbers::fixed($point->asFoundError(), 3) . ' pH off' }}, as left {{ $screen->asLeft($point) }}</td>
         </tr>
     @endforeach
     <tr><th>Slope</th><td>{{ $screen->slope }}{{ $screen->hasSlope ? ' of the ideal' : '' }}; the policy asks for {{ Rheacid\Core\Numbers::plain($calibration->policy->slope_low_percent) }} to {{ Rheacid\Core\Numbers::plain($calibration->policy->slope_high_percent) }} %</td></tr>

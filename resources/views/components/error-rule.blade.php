@@ -15,7 +15,7 @@
     <path class="plumb" d="M{{ $plumb['x'] }} 30V78"/>
     <circle class="bob" cx="{{ $plumb['x'] }}" cy="30" r="7"/>
     <text x="{{ $walls['low'] }}" y="106" text-anchor="middle">−{{ $walls['label'] }}</text>
-    <text x="{{ $figure->x(0) }}" y="106" text-anchor="middle">0 °C error</text>
+    <text x="{{ $figure->x(0) }}" y="106" text-anchor="middle">0 {{ Rheacid\Core\Celsius::unit() }} error</text>
     <text x="{{ $walls['high'] }}" y="106" text-anchor="middle">+{{ $walls['label'] }}</text>
 </svg>
 </figure>

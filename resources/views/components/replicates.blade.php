@@ -6,7 +6,7 @@
         <tr>
             <th scope="row">{{ $replicate->position }}</th>
             <td class="num">{{ Rheacid\Core\Numbers::fixed($replicate->value, 2) }}@if ($replicate->outside_by_ph > 0) <small><x-state is="care">{{ Rheacid\Core\Numbers::fixed($replicate->outside_by_ph, 2) }} outside the buffers</x-state></small>@endif</td>
-            <td>{{ Rheacid\Core\Numbers::fixed($replicate->celsius, 1) }} °C @if ($replicate->correction_c != 0)<span class="soft">(shown {{ Rheacid\Core\Numbers::fixed($replicate->shown_c, 1) }}, correction {{ Rheacid\Core\Numbers::fixed($replicate->correction_c, 1) }})</span>@endif @if (Rheacid\Core\Electrode\TemperatureGap::isFar($replicate->celsius, $calibratedAt))<small><x-state is="care">calibrated at {{ Rheacid\Core\Numbers::fixed($calibratedAt, 1) }} °C</x-state></small>@endif</td>
+            <td>{{ Rheacid\Core\Celsius::at($replicate->celsius, 1) }} @if ($replicate->correction_c != 0)<span class="soft">(shown {{ Rheacid\Core\Numbers::fixed($replicate->shown_c, 1) }}, correction {{ Rheacid\Core\Numbers::fixed($replicate->correction_c, 1) }})</span>@endif @if (Rheacid\Core\Electrode\TemperatureGap::isFar($replicate->celsius, $calibratedAt))<small><x-state is="care">calibrated at {{ Rheacid\Core\Celsius::at($calibratedAt, 1) }}</x-state></small>@endif</td>
             <td>{{ $replicate->mv === null ? 'pH ' . Rheacid\Core\Numbers::fixed($replicate->shown_ph, 2) : Rheacid\Core\Numbers::fixed($replicate->mv, 1) . ' mV' }}</td>
             <td>@if ($replicate->settled){{ Rheacid\Core\Words\StateWords::response($replicate->response_time_s) }}@else<x-state is="care">taken unsettled</x-state>@endif @if ($replicate->reason)<span class="soft">{{ $replicate->reason }}</span>@endif <small class="soft">{{ $replicate->source->words() }}</small></td>
         </tr>
@@ -14,5 +14,5 @@
     {{ $slot }}
 </table>
 @if ($meter && $first = $replicates->first())
-    <p class="soft">{{ match (true) { $first->mv !== null => 'Compensated here, with the temperature beside each portion', $meter->compensates => 'Compensated by the meter’s own sensor', default => 'Compensated by the temperature that was set on the meter by hand' } }}: 1 °C wrong would cost {{ Rheacid\Core\Numbers::fixed(abs(Rheacid\Core\Electrode\Nernst::compensationError($first->value, (float) $first->celsius, $first->celsius + 1)), 3) }} pH. It corrects the electrode, not the sample.</p>
+    <p class="soft">{{ match (true) { $first->mv !== null => 'Compensated here, with the temperature beside each portion', $meter->compensates => 'Compensated by the meter’s own sensor', default => 'Compensated by the temperature that was set on the meter by hand' } }}: {{ Rheacid\Core\Celsius::by(1) }} wrong would cost {{ Rheacid\Core\Numbers::fixed(abs(Rheacid\Core\Electrode\Nernst::compensationError($first->value, (float) $first->celsius, $first->celsius + 1)), 3) }} pH. It corrects the electrode, not the sample.</p>
 @endif

@@ -6,7 +6,7 @@
         @else
             <x-field name="shown_ph" label="pH shown" help="as the meter shows it, like 4.02" inputmode="decimal" autofocus :form="$form" />
         @endif
-        <x-field name="celsius" label="Temperature" help="°C, or with its unit like 70.5 F" inputmode="decimal" :form="$form" />
+        <x-field name="celsius" label="Temperature" :help="Rheacid\Core\Celsius::unit() === '°F' ? '°F, or with its unit like 21.4 C' : '°C, or with its unit like 70.5 F'" inputmode="decimal" :form="$form" />
         <div class="wide">
             <label class="form-check"><input class="form-check-input" type="checkbox" name="still" value="1" form="{{ $form }}" data-still="{{ (int) $window }}" @checked(old('still'))> it stood still, within 0.02 pH, for {{ (int) $window }} s</label>
             <button type="button" class="do quiet" hidden data-scripted data-changed>The digits changed just now</button>

@@ -15,7 +15,7 @@
             @foreach ($screen->courses as $course)
                 @php($last = $course->parts->last())
                 @php($end = collect($last?->drawn ?? [])->last())
-                <tr><td>{{ $course->point }}</td><td><a class="cell-link" href="{{ route('thermometers.show', $course->thermometer) }}">{{ $course->thermometer->code }}</a></td><td>± {{ Rheacid\Core\Numbers::fixed((float) $last?->expanded_u_c, 2) }} °C</td><td>{{ $end ? Rheacid\SiteClock::full(Carbon\CarbonImmutable::createFromTimestamp($end[0])) : '' }}{{ $last?->is_complete ? ', complete' : ', more will follow' }}</td></tr>
+                <tr><td>{{ $course->point }}</td><td><a class="cell-link" href="{{ route('thermometers.show', $course->thermometer) }}">{{ $course->thermometer->code }}</a></td><td>± {{ Rheacid\Core\Celsius::by((float) $last?->expanded_u_c, 2) }}</td><td>{{ $end ? Rheacid\SiteClock::full(Carbon\CarbonImmutable::createFromTimestamp($end[0])) : '' }}{{ $last?->is_complete ? ', complete' : ', more will follow' }}</td></tr>
             @endforeach
         </table>
     @endif
@@ -26,7 +26,7 @@
             <div class="fields">
                 <x-field name="point" label="Measured at"><select class="form-select" id="f-point" name="point">@foreach (['chamber' => 'the chamber, warmest spot', 'coldest' => 'the coldest point of the food', 'core' => 'the core', 'surface' => 'the surface'] as $code => $words)<option value="{{ $code }}" @selected(old('point') === $code)>{{ $words }}</option>@endforeach</select></x-field>
                 <x-field name="thermometer" label="With"><select class="form-select" id="f-thermometer" name="thermometer">@foreach ($screen->thermometers as $thermometer)<option value="{{ $thermometer->id }}" @selected((int) old('thermometer') === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words($thermometer->status()) }}</option>@endforeach</select></x-field>
-                <x-field name="unit" label="In"><select class="form-select" id="f-unit" name="unit"><option value="C" @selected(old('unit') === 'C')>°C</option><option value="F" @selected(old('unit') === 'F')>°F</option></select></x-field>
+                <x-field name="unit" label="In"><select class="form-select" id="f-unit" name="unit"><option value="C" @selected(old('unit') === 'C')>°C</option><option value="F" @selected(old('unit', Rheacid\Core\Style::isFahrenheitFirst() ? 'F' : 'C') === 'F')>°F</option></select></x-field>
                 <x-field name="file" label="File of a logger" help="day with time; temperature, one point a line; up to 5 MB"><input class="form-control" id="f-file" type="file" name="file" accept=".csv,.txt,text/csv,text/plain"></x-field>
                 <x-field name="course" label="Or typed" class="wide" help="one point a line, like 2026-11-25 08:00; 24.5"><textarea class="form-control" id="f-course" name="course" rows="4">{{ is_string(old('course')) ? old('course') : '' }}</textarea></x-field>
                 <label class="form-check wide"><input class="form-check-input" type="checkbox" name="complete" value="1" @checked(old('complete'))> the record is complete: nothing more will follow</label>

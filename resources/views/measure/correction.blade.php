@@ -19,7 +19,7 @@
                 @else
                     <x-field name="signal[{{ $replicate->position }}]" label="pH shown for portion {{ $replicate->position }}" :value="Rheacid\Core\Numbers::plain($replicate->shown_ph)" help="as the meter showed it" />
                 @endif
-                <x-field name="celsius[{{ $replicate->position }}]" label="Temperature of portion {{ $replicate->position }}" :value="Rheacid\Core\Numbers::plain($replicate->shown_c)" help="°C as the thermometer showed it" />
+                <x-field name="celsius[{{ $replicate->position }}]" label="Temperature of portion {{ $replicate->position }}" :value="Rheacid\Core\Celsius::bare($replicate->shown_c)" :help="Rheacid\Core\Celsius::unit() . ' as the thermometer showed it'" />
             </div>
         @endforeach
         <x-field name="reason" label="Why it is corrected" class="apart" maxlength="400" />

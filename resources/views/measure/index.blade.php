@@ -6,7 +6,7 @@
     <ul class="todo">
         @forelse ($plan->batches() as $batch)
             <li>
-                <div><b>{{ $batch->code }} · {{ $batch->product }}</b><small>{{ $batch->vessel }} · {{ $batch->state?->value }} · {{ $batch->value === null ? 'no reading yet' : 'last ' . Rheacid\Core\Numbers::fixed($batch->value, $batch->measurand->decimals()) . ', ' . Rheacid\SiteClock::short($batch->readAt) }}@if ($batch->word) · {{ $batch->word }}: {{ rtrim((string) $batch->detail, '.') }}@endif @if ($next = $batch->next()) · {{ Rheacid\Today\BatchTasks::due($next) }}@endif</small></div>
+                <div><b>{{ $batch->code }} · {{ $batch->product }}</b><small>{{ $batch->vessel }} · {{ $batch->state?->value }} · {{ $batch->value === null ? 'no reading yet' : 'last ' . $batch->measurand->said($batch->value) . ', ' . Rheacid\SiteClock::short($batch->readAt) }}@if ($batch->word) · {{ $batch->word }}: {{ rtrim((string) $batch->detail, '.') }}@endif @if ($next = $batch->next()) · {{ Rheacid\Today\BatchTasks::due($next) }}@endif</small></div>
                 <a @class(['do', 'quiet' => !$loop->first]) href="{{ route('drafts.create', $batch->id) }}" @if ($loop->first) data-primary @endif>Measure<span class="visually-hidden"> {{ $batch->code }}</span></a>
             </li>
         @empty

@@ -25,7 +25,7 @@
         <div class="fields">
             <x-field name="measured_by" label="Measured by" :value="$screen->elsewhere?->measured_by" help="a person, a laboratory" maxlength="120" />
             <x-field name="measured_with" label="With what" :value="$screen->elsewhere?->measured_with" help="hydrometer, refractometer, ripper …" maxlength="60" />
-            <x-field name="hydrometer_c" label="A hydrometer: °C of the liquid" help="10–30 °C: corrected to 20 °C; empty where it was read at 20" inputmode="decimal" />
+            <x-field name="hydrometer_c" :label="'A hydrometer: ' . Rheacid\Core\Celsius::unit() . ' of the liquid'" :help="Rheacid\Core\Celsius::between(10, 30) . ': corrected to ' . Rheacid\Core\Celsius::at(20) . '; empty where it was read there'" inputmode="decimal" />
             <x-field name="expanded_u" label="Uncertainty ±, k = 2" :value="$was?->replicates->first()?->expanded_u" help="empty where nobody knows: then it proves nothing that binds" inputmode="decimal" />
             <x-field name="certificate" label="Certificate" :value="$screen->elsewhere?->certificate" maxlength="120" />
             <x-field name="measured_at" label="Measured at" type="datetime-local" :value="Rheacid\SiteClock::field($was?->observed_at ?? now())" />

@@ -2,7 +2,7 @@
     <h2>Your methods</h2>
     <table class="stack">
         @forelse ($own as $method)
-            <tr><td><a class="cell-link" href="{{ route('methods.show', $method) }}"><b>{{ $method->name }}</b></a><br><span class="soft">{{ $method->code }}, version {{ $method->version }}</span></td><td>{{ $method->matrix?->words() }}</td><td>{{ Rheacid\Core\Numbers::plain($method->low_c) }}–{{ Rheacid\Core\Numbers::plain($method->high_c) }} °C, {{ $method->portions }} portions</td></tr>
+            <tr><td><a class="cell-link" href="{{ route('methods.show', $method) }}"><b>{{ $method->name }}</b></a><br><span class="soft">{{ $method->code }}, version {{ $method->version }}</span></td><td>{{ $method->matrix?->words() }}</td><td>{{ Rheacid\Core\Celsius::between($method->low_c, $method->high_c) }}, {{ $method->portions }} portions</td></tr>
         @empty
             <tr><td class="soft">None yet. They come with a product from the library, or from the standard methods below.</td></tr>
         @endforelse

@@ -4,11 +4,11 @@
         <form id="settings" method="post" action="{{ route('settings.update') }}" data-keep>
             <x-form-id />
             <div class="fields">
-                <x-field name="name" label="Name" help="as it stands on certificates" :value="$settings->name" maxlength="80" />
-                <x-field name="temperatures" label="Temperatures"><select class="form-select" id="f-temperatures" name="temperatures"><option value="C">°C</option><option value="F" @selected(old('temperatures', $settings->fahrenheitFirst ? 'F' : 'C') === 'F')>°F first</option></select></x-field>
-                <x-field name="numbers" label="Numbers"><select class="form-select" id="f-numbers" name="numbers"><option value="point">4.52</option><option value="comma" @selected(old('numbers', $settings->decimalComma ? 'comma' : 'point') === 'comma')>4,52</option></select></x-field>
+                <x-field name="name" label="Name" help="as it stands on certificates" :value="$screen->settings->name" maxlength="80" />
+                <x-field name="temperatures" label="Temperatures"><select class="form-select" id="f-temperatures" name="temperatures"><option value="C">°C</option><option value="F" @selected(old('temperatures', $screen->settings->fahrenheitFirst ? 'F' : 'C') === 'F')>°F first</option></select></x-field>
+                <x-field name="numbers" label="Numbers"><select class="form-select" id="f-numbers" name="numbers"><option value="point">4.52</option><option value="comma" @selected(old('numbers', $screen->settings->decimalComma ? 'comma' : 'point') === 'comma')>4,52</option></select></x-field>
             </div>
-            <label class="form-check"><input class="form-check-input" type="checkbox" name="leads_need_code" value="1" @checked(old('leads_need_code', $settings->leadsNeedCode))> leads sign in with a code of the telephone</label>
+            <label class="form-check"><input class="form-check-input" type="checkbox" name="leads_need_code" value="1" @checked(old('leads_need_code', $screen->settings->leadsNeedCode))> leads sign in with a code of the telephone</label>
             @error('leads_need_code')<p class="problem">{{ $message }}</p>@enderror
         </form>
         <h2>Another time zone</h2>
@@ -19,25 +19,25 @@
                 <x-field name="from" label="From" type="datetime-local" :value="SiteClock::field(now())" />
                 <div class="at-the-foot"><button class="do quiet">Move the clock</button></div>
             </div>
-            <datalist id="zones">@foreach ($zones as $zone)<option value="{{ $zone }}"></option>@endforeach</datalist>
+            <datalist id="zones">@foreach ($screen->zones as $zone)<option value="{{ $zone }}"></option>@endforeach</datalist>
         </form>
         <x-slot:act><button class="do" form="settings" data-primary>Record it <kbd>Enter</kbd></button></x-slot>
     @else
         <p class="what">A lead changes these.</p>
         <table class="stack">
-            <tr><td>Name</td><td>{{ $settings->name }}</td></tr>
-            <tr><td>Temperatures</td><td>{{ $settings->fahrenheitFirst ? '°F first' : '°C' }}</td></tr>
-            <tr><td>Numbers</td><td>{{ $settings->decimalComma ? '4,52' : '4.52' }}</td></tr>
-            <tr><td>Leads sign in with a code of the telephone</td><td>{{ $settings->leadsNeedCode ? 'yes' : 'no' }}</td></tr>
+            <tr><td>Name</td><td>{{ $screen->settings->name }}</td></tr>
+            <tr><td>Temperatures</td><td>{{ $screen->settings->fahrenheitFirst ? '°F first' : '°C' }}</td></tr>
+            <tr><td>Numbers</td><td>{{ $screen->settings->decimalComma ? '4,52' : '4.52' }}</td></tr>
+            <tr><td>Leads sign in with a code of the telephone</td><td>{{ $screen->settings->leadsNeedCode ? 'yes' : 'no' }}</td></tr>
         </table>
     @endif
-    @if ($moves->isNotEmpty())
+    @if ($screen->moves->isNotEmpty())
         <h2>The clock went by</h2>
-        <table class="stack">@foreach ($moves as $move)<tr><td>{{ $move->time_zone }}</td><td>from {{ SiteClock::full($move->in_force_from) }}</td><td>{{ $move->person->name }}, {{ SiteClock::day($move->at) }}</td></tr>@endforeach</table>
+        <table class="stack">@foreach ($screen->moves as $move)<tr><td>{{ $move->time_zone }}</td><td>from {{ SiteClock::full($move->in_force_from) }}</td><td>{{ $move->person->name }}, {{ SiteClock::day($move->at) }}</td></tr>@endforeach</table>
     @endif
     <x-slot:evidence>
         <h2>Elevation</h2>
-        <p>{{ $elevation === null ? 'Not known yet.' : Rheacid\Core\Numbers::plain($elevation->elevation_m) . ' m' }} · <a href="{{ route('verify') }}">change it beside the thermometers</a></p>
+        <p>{{ $screen->elevation === null ? 'Not known yet.' : Rheacid\Core\Numbers::plain($screen->elevation->elevation_m) . ' m' }} · <a href="{{ route('verify') }}">change it beside the thermometers</a></p>
         <h2>What a zone does</h2>
         <p>Times are kept in UTC and shown as they were on the wall then. Where a move makes an hour come twice, a form asks which; an hour that is left out is refused.</p>
         <h2>See</h2>

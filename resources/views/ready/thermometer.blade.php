@@ -6,7 +6,7 @@
 @php($service = $screen->service)
 <x-house :title="$thermometer->name" room="Verify">
     <p class="verdict"><x-thermometer-state :line="$screen->line" /></p>
-    <p class="what">{{ $thermometer->kind->words() }}, shows {{ Rheacid\Core\Numbers::plain($thermometer->resolution_c) }} °C{{ $service->place ? ' · ' . $service->place : '' }} · tolerance ± {{ Rheacid\Core\Numbers::plain($service->tolerance_c) }} °C · used from {{ Rheacid\Core\Numbers::plain($service->use_low_c) }} to {{ Rheacid\Core\Numbers::plain($service->use_high_c) }} °C</p>
+    <p class="what">{{ $thermometer->kind->words() }}, shows {{ Rheacid\Core\Celsius::by($thermometer->resolution_c) }}{{ $service->place ? ' · ' . $service->place : '' }} · tolerance ± {{ Rheacid\Core\Celsius::by($service->tolerance_c) }} · used from {{ Rheacid\Core\Celsius::between($service->use_low_c, $service->use_high_c) }}</p>
     @if ($screen->chart)<x-history-chart :figure="$screen->chart" />@endif
     <h2>Checks</h2>
     <table class="stack">
@@ -15,9 +15,9 @@
             <tr>
                 <td><a class="cell-link" href="{{ route('verifications.show', $check) }}">{{ Rheacid\SiteClock::short($check->at) }}</a> {{ $check->person->name }}</td>
                 <td>{{ ThermometerWords::method($check->method) }}{{ $check->as_left ? ', as left' : '' }}</td>
-                <td class="num">{{ Rheacid\Core\Numbers::fixed($check->error_c, 1) }} <small>± {{ Rheacid\Core\Numbers::fixed($check->expanded_u_c, 1) }} °C</small></td>
-                <td>{{ $check->outcome?->outcome === Outcome::Correct ? Rheacid\Core\Numbers::fixed($check->corrected(20) - 20, 1) . ' °C' : 'none' }}</td>
-                <td>{{ Rheacid\Core\Numbers::plain($check->verified_low_c) }} to {{ Rheacid\Core\Numbers::plain($check->verified_high_c) }} °C</td>
+                <td class="num">{{ Rheacid\Core\Numbers::fixed($check->error_c, 1) }} <small>± {{ Rheacid\Core\Celsius::by($check->expanded_u_c, 1) }}</small></td>
+                <td>{{ $check->outcome?->outcome === Outcome::Correct ? Rheacid\Core\Celsius::by($check->corrected(20) - 20, 1) . '' : 'none' }}</td>
+                <td>{{ Rheacid\Core\Celsius::between($check->verified_low_c, $check->verified_high_c) }}</td>
                 <td><x-state :is="Rheacid\View\VerificationScreen::sign($check->verdict)">{{ Rheacid\SiteClock::short($check->due_at) }}</x-state></td>
             </tr>
         @empty
@@ -55,9 +55,9 @@
         @if ($newest = $thermometer->newestVerification)
             <h2>Next date</h2><p><b>{{ Rheacid\SiteClock::day($newest->due_at) }}</b><br>{{ $newest->interval_why }}</p>
             <h2>Range covered</h2><p>{{ $screen->covered }}</p>
-            @if ($screen->gaps !== [])<p><x-state is="care">Not covered: {{ implode(', ', $screen->gaps) }}.</x-state><br><span class="soft">Readings there are marked. A boiling or comparison check within 10 °C of a limit covers it.</span></p>@endif
+            @if ($screen->gaps !== [])<p><x-state is="care">Not covered: {{ implode(', ', $screen->gaps) }}.</x-state><br><span class="soft">Readings there are marked. A boiling or comparison check within {{ Rheacid\Core\Celsius::by(10) }} of a limit covers it.</span></p>@endif
         @endif
-        @if ($service->certificate)<h2>Certificate</h2><p>{{ $service->certificate }}, ± {{ Rheacid\Core\Numbers::plain($service->certificate_expanded_u_c) }} °C, until {{ Rheacid\SiteClock::day($service->certificate_due_on) }}</p>@endif
-        <p class="note">Drift is a few hundredths of a degree a year at low temperatures, about 0.3 °C a year at 400–500 °C. Common practice.</p>
+        @if ($service->certificate)<h2>Certificate</h2><p>{{ $service->certificate }}, ± {{ Rheacid\Core\Celsius::by($service->certificate_expanded_u_c) }}, until {{ Rheacid\SiteClock::day($service->certificate_due_on) }}</p>@endif
+        <p class="note">Drift is a few hundredths of a degree a year at low temperatures, about {{ Rheacid\Core\Celsius::by(0.3) }} a year at {{ Rheacid\Core\Celsius::between(400, 500) }}. Common practice.</p>
     </x-slot>
 </x-house>

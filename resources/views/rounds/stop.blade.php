@@ -17,7 +17,7 @@
     @endif
     <p class="stop"><span class="vessel">{{ $isBlind ? 'Cup ' . $stop->second_code : $batch->vessel }}</span> <span>@if ($isBlind)the second cup that you marked {{ $stop->second_code }}@else{{ $batch->code }} · {{ $batch->product->name }} · {{ $stop->place }} · {{ $stop->stage->words() }}@endif</span></p>
     @if (!$isBlind && $stop->second_code)<p class="verdict"><x-state is="idle">Two cups.</x-state> Draw both together, mark the second <b>{{ $stop->second_code }}</b>, and stand it with the others: its turn comes later.</p>@endif
-    <p class="what">Rinse and blot, then this cup. {{ Numbers::plain($rules->lowC) }}–{{ Numbers::plain($rules->highC) }} °C. {{ $rules->portions }} {{ $rules->portions === 1 ? 'portion' : 'portions' }}, still for {{ (int) $screen->windowS() }} s.</p>
+    <p class="what">Rinse and blot, then this cup. {{ Rheacid\Core\Celsius::between($rules->lowC, $rules->highC) }}. {{ $rules->portions }} {{ $rules->portions === 1 ? 'portion' : 'portions' }}, still for {{ (int) $screen->windowS() }} s.</p>
     @if ($writes)
     <form id="read" method="post" action="{{ route('rounds.visit', [$round, $stop]) }}" data-keep data-chain>
         <x-form-id />
@@ -27,7 +27,7 @@
                 @php($label = ($meter->shows_mv ? 'Portion ' . ($i + 1) . ', mV' : 'Portion ' . ($i + 1) . ', pH shown'))
                 <x-field :name="'portions[' . $i . ']'" :label="$label" inputmode="decimal" enterkeyhint="next" :autofocus="!$screen->isCheckDue && $i === ($boxes > $rules->portions ? $boxes - 1 : 0)" />
             @endfor
-            <x-field name="celsius" :label="'Temperature by ' . $round->thermometer->code . ', °C'" inputmode="decimal" enterkeyhint="done" />
+            <x-field name="celsius" :label="'Temperature by ' . $round->thermometer->code . ', ' . Rheacid\Core\Celsius::unit()" inputmode="decimal" enterkeyhint="done" />
             @if ($round->is_still)
                 <details class="wide" @if ($errors->has('reason') || old('reason')) open @endif><summary>This one did not stand still</summary><x-field name="reason" label="Why it is taken all the same" help="then it proves nothing" maxlength="400" /></details>
             @else

@@ -4,7 +4,7 @@
 @php($unit = old('unit', $screen->service->unit))
 @php($source = is_string(old('source')) ? old('source') : 'typed')
 <x-house :title="'Verify · ' . $thermometer->code . ' ' . $thermometer->name" room="Verify">
-    <p class="what">{{ $thermometer->kind->words() }}{{ $screen->service->place ? ' · ' . $screen->service->place : '' }} · tolerance ± {{ Rheacid\Core\Numbers::plain($screen->service->tolerance_c) }} °C{{ $screen->service->tolerance_class ? ', ' . $screen->service->tolerance_standard . ' class ' . $screen->service->tolerance_class : '' }} <x-thermometer-state :line="$screen->line" /></p>
+    <p class="what">{{ $thermometer->kind->words() }}{{ $screen->service->place ? ' · ' . $screen->service->place : '' }} · tolerance ± {{ Rheacid\Core\Celsius::by($screen->service->tolerance_c) }}{{ $screen->service->tolerance_class ? ', ' . $screen->service->tolerance_standard . ' class ' . $screen->service->tolerance_class : '' }} <x-thermometer-state :line="$screen->line" /></p>
     <nav class="methods" aria-label="How it is checked">
         @foreach ($thermometer->kind->isRtd() ? VerificationMethod::cases() : VerificationMethod::read() as $method)<a href="{{ route('verify.show', [$thermometer, 'method' => $method->value]) }}" @if ($method === $screen->method) aria-current="page" @endif>{{ ucfirst(ThermometerWords::method($method)) }}</a>@endforeach
     </nav>
@@ -33,10 +33,10 @@
                 @if ($screen->method === VerificationMethod::Boiling)
                     <x-field name="pressure" label="Air pressure" help="kPa, hPa or mmHg: as a barometer here reads it" inputmode="text" />
                     <x-field name="reduced" label="Which pressure is it?"><select class="form-select" id="f-reduced" name="reduced"><option value="" @selected(old('reduced') === null || old('reduced') === '')>as the site’s barometer gives it{{ $screen->barometer === null ? '' : ': ' . $screen->barometer->words() }}</option><option value="no" @selected(old('reduced') === 'no')>read here, at this height</option><option value="yes" @selected(old('reduced') === 'yes')>reduced to sea level, from a weather report</option></select></x-field>
-                    <x-field name="elevation" label="Or the elevation" :help="'poorer: weather moves it by 0.8 °C' . ($screen->elevation === null ? '' : '; the site lies at ' . Rheacid\Core\Numbers::plain($screen->elevation) . ' m')" inputmode="text" />
+                    <x-field name="elevation" label="Or the elevation" :help="'poorer: weather moves it by ' . Rheacid\Core\Celsius::by(0.8) . ($screen->elevation === null ? '' : '; the site lies at ' . Rheacid\Core\Numbers::plain($screen->elevation) . ' m')" inputmode="text" />
                 @elseif ($screen->method === VerificationMethod::Comparison)
-                    <x-field name="reference" label="Reference thermometer"><select class="form-select" id="f-reference" name="reference"><option value="">choose</option>@foreach ($screen->references as $reference)<option value="{{ $reference->code }}" @selected(old('reference') === $reference->code || $screen->references->count() === 1)>{{ $reference->code }} · ± {{ Rheacid\Core\Numbers::plain($reference->service()->certificate_expanded_u_c) }} °C</option>@endforeach</select></x-field>
-                    <x-field name="reference_c" label="It reads" help="°C, or with its unit" inputmode="text" />
+                    <x-field name="reference" label="Reference thermometer"><select class="form-select" id="f-reference" name="reference"><option value="">choose</option>@foreach ($screen->references as $reference)<option value="{{ $reference->code }}" @selected(old('reference') === $reference->code || $screen->references->count() === 1)>{{ $reference->code }} · ± {{ Rheacid\Core\Celsius::by($reference->service()->certificate_expanded_u_c) }}</option>@endforeach</select></x-field>
+                    <x-field name="reference_c" label="It reads" :help="Rheacid\Core\Celsius::unit() . ', or with its unit'" inputmode="text" />
                 @endif
             @endif
         </div>
@@ -60,8 +60,8 @@
     @if (in_array($screen->method, [VerificationMethod::Ice, VerificationMethod::Rtd], true))
         <h2>What would spoil it</h2>
         <div class="mistakes">
-            <figure><svg viewBox="0 0 120 90" role="img" aria-label="ice cubes floating in much water"><path class="water" d="M16 22h88l-6 60h-76z"/><path class="vessel" d="M12 12l8 74h80l8-74"/>@foreach ([[26, 18], [50, 14], [74, 20]] as [$x, $y])<rect class="ice" x="{{ $x }}" y="{{ $y }}" width="17" height="17"/>@endforeach<rect class="probe" x="58" y="0" width="5" height="66" rx="2"/></svg><figcaption><b>Cubes in much water</b> reads 1–2 °C high</figcaption></figure>
-            <figure><svg viewBox="0 0 120 90" role="img" aria-label="the probe at the wall"><path class="water" d="M16 16h88l-6 66h-76z"/><path class="vessel" d="M12 8l8 78h80l8-78"/><rect class="probe" x="93" y="0" width="5" height="66" rx="2"/></svg><figcaption><b>At the wall</b> reads high, up to 1 °C</figcaption></figure>
+            <figure><svg viewBox="0 0 120 90" role="img" aria-label="ice cubes floating in much water"><path class="water" d="M16 22h88l-6 60h-76z"/><path class="vessel" d="M12 12l8 74h80l8-74"/>@foreach ([[26, 18], [50, 14], [74, 20]] as [$x, $y])<rect class="ice" x="{{ $x }}" y="{{ $y }}" width="17" height="17"/>@endforeach<rect class="probe" x="58" y="0" width="5" height="66" rx="2"/></svg><figcaption><b>Cubes in much water</b> reads high by {{ Rheacid\Core\Celsius::by(1) }} or twice that</figcaption></figure>
+            <figure><svg viewBox="0 0 120 90" role="img" aria-label="the probe at the wall"><path class="water" d="M16 16h88l-6 66h-76z"/><path class="vessel" d="M12 8l8 78h80l8-78"/><rect class="probe" x="93" y="0" width="5" height="66" rx="2"/></svg><figcaption><b>At the wall</b> reads high, up to {{ Rheacid\Core\Celsius::by(1) }}</figcaption></figure>
             <figure><svg viewBox="0 0 120 90" role="img" aria-label="the stem is not immersed"><path class="water" d="M16 30h88l-6 52h-76z"/><path class="vessel" d="M12 22l8 64h80l8-64"/><rect class="probe" x="58" y="0" width="5" height="38" rx="2"/></svg><figcaption><b>Not deep enough</b> reads towards the room</figcaption></figure>
             <figure><svg viewBox="0 0 120 90" role="img" aria-label="salt in the ice"><path class="water" d="M16 16h88l-6 66h-76z"/><path class="vessel" d="M12 8l8 78h80l8-78"/><rect class="probe" x="58" y="0" width="5" height="66" rx="2"/>@foreach ([[34, 40], [44, 60], [76, 46], [84, 66], [40, 28]] as [$x, $y])<circle class="salt" cx="{{ $x }}" cy="{{ $y }}" r="2.5"/>@endforeach</svg><figcaption><b>Salt in the ice</b> reads low</figcaption></figure>
         </div>
@@ -74,19 +74,19 @@
         <dl>
             <dt>{{ ucfirst(ThermometerWords::method($screen->method)) }}</dt>
             <dd>{{ match ($screen->method) {
-                VerificationMethod::Boiling => 'pure water by the pressure at the pot, ± 0.3 °C; by elevation ± 0.8 °C',
+                VerificationMethod::Boiling => 'pure water by the pressure at the pot, ± ' . Rheacid\Core\Celsius::by(0.3) . '; by elevation ± ' . Rheacid\Core\Celsius::by(0.8),
                 VerificationMethod::Comparison => 'a thermometer with a certificate in date',
-                default => '0.0 °C ± 0.1, crushed slush',
+                default => Rheacid\Core\Celsius::at(0, 1) . ' ± ' . Rheacid\Core\Celsius::bareBy(0.1, 1) . ', crushed slush',
             } }}</dd>
             <dt>Covers</dt><dd>{{ $screen->coverage() }}</dd>
         </dl>
         @if ($screen->last)
             <h2>Last check</h2>
             <p><a href="{{ route('verifications.show', $screen->last) }}">{{ Rheacid\SiteClock::short($screen->last->at) }}</a>, {{ ThermometerWords::method($screen->last->method) }}: {{ ThermometerWords::error($screen->last->error_c, $screen->last->expanded_u_c) }}</p>
-            @if ($screen->wouldConfirm())<p class="soft">This bath can confirm it{{ $screen->method === VerificationMethod::Ice ? ', if what it is made of is ticked' : ' within 2 °C of ' . Rheacid\Core\Numbers::fixed($screen->last->reference_c, 1) . ' °C' }}: a correction is used only after a fresh bath has shown it again.</p>@endif
+            @if ($screen->wouldConfirm())<p class="soft">This bath can confirm it{{ $screen->method === VerificationMethod::Ice ? ', if what it is made of is ticked' : ' within ' . Rheacid\Core\Celsius::by(2) . ' of ' . Rheacid\Core\Celsius::at($screen->last->reference_c, 1) . '' }}: a correction is used only after a fresh bath has shown it again.</p>@endif
             @if ($screen->last->outcome?->outcome === Rheacid\Core\Thermometry\Outcome::Adjusted)<p><x-state is="care">It was adjusted: this check is its state as left.</x-state></p>@endif
         @endif
         @if ($thermometer->kind === Rheacid\Core\Thermometry\ThermometerKind::Glass)<p class="caution">Glass, and mercury in it, never near food: a broken one makes everything within reach a foreign-body case. Collect mercury by your site’s rules and local codes.</p>@endif
-        <p class="note">All probes of one bath 1–2 °C high: suspect the bath first. Thin food needs a thin probe; product on the probe makes it slow and reads towards the room.</p>
+        <p class="note">All probes of one bath high by {{ Rheacid\Core\Celsius::by(1) }} or more: suspect the bath first. Thin food needs a thin probe; product on the probe makes it slow and reads towards the room.</p>
     </x-slot>
 </x-house>

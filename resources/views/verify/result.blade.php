@@ -14,7 +14,7 @@
         @php($good = $check->insulation_megaohm >= RtdVerification::GOOD_INSULATION_MEGAOHM)
         <p class="verdict"><x-state :is="$good ? 'met' : 'fail'">Insulation {{ Rheacid\Core\Numbers::plain($check->insulation_megaohm) }} MΩ{{ $good ? '.' : ': low.' }}</x-state> {{ $good ? 'At least 100 MΩ is needed.' : 'At least 100 MΩ is needed: a damp or damaged probe reads low, and a good reading proves nothing. Dry it, look at seal and cable, or replace it.' }}</p>
     @endif
-    @if ($check->shift_c !== null)<p class="verdict"><x-sign is="idle" /> <span>Moved by {{ Rheacid\Core\Numbers::fixed($check->shift_c, 2) }} °C since the resistance before.</span></p>@endif
+    @if ($check->shift_c !== null)<p class="verdict"><x-sign is="idle" /> <span>Moved by {{ Rheacid\Core\Celsius::by($check->shift_c, 2) }} since the resistance before.</span></p>@endif
     @foreach ($check->found() as $finding)<p class="verdict"><x-sign is="care" /> <span>{{ ThermometerWords::finding($finding) }}</span></p>@endforeach
     @if ($check->outcome)
         <p class="verdict"><x-state :is="in_array($check->outcome->outcome, [Outcome::Use, Outcome::Correct], true) ? 'met' : 'care'">{{ ucfirst(ThermometerWords::outcome($check->outcome->outcome)) }}.</x-state> {{ $check->outcome->outcome === Outcome::Correct ? 'Correction ' . $screen->correction . ', applied to every later reading and shown on it.' : '' }} {{ $check->outcome->note }} <span class="soft">{{ $check->outcome->person->name }}, {{ Rheacid\SiteClock::short($check->outcome->at) }}</span></p>
@@ -23,7 +23,7 @@
         <h2>Readings since the last good check</h2>
         <p class="what">{{ $screen->touched->count() }} {{ $screen->touched->count() === 1 ? 'portion was' : 'portions were' }} read with it, the newest {{ Rheacid\View\VerificationScreen::SHOWN }} at most; look at each decision again.</p>
         <table class="stack">
-            @foreach ($screen->touched as $portion)<tr><td>{{ Rheacid\SiteClock::short($portion->at) }}</td><td class="num">{{ Rheacid\Core\Numbers::fixed($portion->value, 2) }} <small>at {{ Rheacid\Core\Numbers::fixed($portion->celsius, 1) }} °C</small></td><td>{{ $portion->person->name }}</td></tr>@endforeach
+            @foreach ($screen->touched as $portion)<tr><td>{{ Rheacid\SiteClock::short($portion->at) }}</td><td class="num">{{ Rheacid\Core\Numbers::fixed($portion->value, 2) }} <small>at {{ Rheacid\Core\Celsius::at($portion->celsius, 1) }}</small></td><td>{{ $portion->person->name }}</td></tr>@endforeach
         </table>
     @endif
     <h2>{{ $screen->history->count() === 1 ? 'Its first check' : $screen->history->count() . ' checks' }}</h2>
@@ -50,7 +50,7 @@
         <h2>Rests on</h2>
         <dl>
             <dt>Reference</dt><dd>{{ $check->rests_on ?? ThermometerWords::method($check->method) }}</dd>
-            <dt>Covers</dt><dd>{{ Rheacid\Core\Numbers::plain($check->verified_low_c) }} to {{ Rheacid\Core\Numbers::plain($check->verified_high_c) }} °C{{ $thermometer->service()->use_high_c > $check->verified_high_c ? '; it is used up to ' . Rheacid\Core\Numbers::plain($thermometer->service()->use_high_c) . ' °C, which needs a hot check too' : '' }}</dd>
+            <dt>Covers</dt><dd>{{ Rheacid\Core\Celsius::between($check->verified_low_c, $check->verified_high_c) }}{{ $thermometer->service()->use_high_c > $check->verified_high_c ? '; it is used up to ' . Rheacid\Core\Celsius::at($thermometer->service()->use_high_c) . ', which needs a hot check too' : '' }}</dd>
             @if ($check->confirms)<dt>Repeats</dt><dd><a href="{{ route('verifications.show', $check->confirms) }}">the bath of {{ Rheacid\SiteClock::short($check->confirms->at) }}</a></dd>@endif
             @if (($check->bath ?? []) !== [])<dt>Ticked on the bath</dt><dd>{{ implode(', ', $check->bath) }}</dd>@endif
         </dl>
