@@ -35,12 +35,17 @@ final readonly class Keeping
         return $this->told["$what done"]['at'] ?? null;
     }
 
+    public function words(string $what): string
+    {
+        return $this->told["$what done"]['words'] ?? '';
+    }
+
     /** @return list<string> what a lead has to see to, the worst first; a site that was founded just now is given its first night */
     public function problems(CarbonImmutable $now): array
     {
         $founded = Site::current()?->at;
         $problems = [];
-        foreach (['verification' => 'The records differ from their chain', 'backup' => 'The last backup failed'] as $what => $words) {
+        foreach (['verification' => 'The records differ from their chain', 'backup' => 'The last backup failed', 'self-test' => 'The installation failed its own test'] as $what => $words) {
             $failed = $this->told["$what failed"] ?? null;
             if ($failed !== null && $failed['at'] > ($this->last($what) ?? CarbonImmutable::createFromTimestamp(0))) {
                 $problems[] = "$words, " . SiteClock::short($failed['at']) . ': ' . $failed['words'];

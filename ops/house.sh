@@ -252,6 +252,7 @@ CREATE USER IF NOT EXISTS 'rheacid_app'@'127.0.0.1';
 ALTER USER 'rheacid_owner'@'127.0.0.1' IDENTIFIED BY '$(owner_password)';
 ALTER USER 'rheacid_app'@'127.0.0.1' IDENTIFIED BY '$(env_value DB_APP_PASSWORD)';
 GRANT ALL PRIVILEGES ON rheacid.* TO 'rheacid_owner'@'127.0.0.1' WITH GRANT OPTION;
+GRANT ALL PRIVILEGES ON rheacid_scratch.* TO 'rheacid_owner'@'127.0.0.1';
 TEXT
     )
     [ ${#DB_AS[@]} = 0 ] || chown "$(user_of mariadb):" "$HOME_DIR/db/accounts.sql"

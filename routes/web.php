@@ -45,6 +45,7 @@ use Rheacid\Http\Controllers\ShelfController;
 use Rheacid\Http\Controllers\ShelfImportController;
 use Rheacid\Http\Controllers\SignInController;
 use Rheacid\Http\Controllers\SourceController;
+use Rheacid\Http\Controllers\SystemController;
 use Rheacid\Http\Controllers\TemperatureReferenceController;
 use Rheacid\Http\Controllers\ThermometerServiceController;
 use Rheacid\Http\Controllers\TitrationController;
@@ -154,6 +155,7 @@ Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void
     Route::get('rounds/new', [RoundController::class, 'create'])->name('rounds.create');
     Route::get('rounds/{round}', [RoundController::class, 'show'])->name('rounds.show');
     Route::get('people', [PeopleController::class, 'index'])->name('people');
+    Route::get('system', SystemController::class)->middleware('can:read-access')->name('system');
     Route::get('settings', [SettingsController::class, 'show'])->name('settings');
     Route::get('access', AccessController::class)->middleware('can:read-access')->name('access');
     Route::get('keeping', [KeepingController::class, 'show'])->name('clock');

@@ -10,6 +10,7 @@ use Illuminate\Http\Exceptions\ThrottleRequestsException;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
+use Illuminate\View\ViewException;
 use Rheacid\Core\Failure;
 use Rheacid\Guard\AccessKind;
 use Rheacid\Guard\AccessLog;
@@ -39,7 +40,7 @@ final class Failures
         ) : null);
         $exceptions->render(static function (ThrottleRequestsException $failure, Request $request): null {
             // Who tries too often is noted, and then answered as below.
-            AccessLog::note(AccessKind::MadeToWait, $request, null, (string) $request->string('username'));
+            AccessLog::note(AccessKind::MadeToWait, $request, null, is_string($request->input('username')) ? $request->input('username') : '');
 
             return null;
         });
@@ -79,6 +80,11 @@ final class Failures
 
     private static function page(int $status, string $title, string $message): Response
     {
-        return response()->view('errors.plain', ['title' => $title, 'message' => $message, 'number' => $status >= 500 ? self::number() : null], $status);
+        try {
+            return response()->view('errors.plain', ['title' => $title, 'message' => $message, 'number' => $status >= 500 ? self::number() : null], $status);
+        } catch (ViewException) {
+            // A host that is not ours has no page with a style of ours.
+            return response("$title. $message", $status, ['Content-Type' => 'text/plain; charset=utf-8']);
+        }
     }
 }

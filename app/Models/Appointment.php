@@ -12,6 +12,7 @@ use Rheacid\Records\Kept;
  * From then on a person has this role, or is disabled.
  *
  * @property-read Person $person
+ * @property-read Person $appointedBy
  */
 final class Appointment extends Model
 {
@@ -27,5 +28,11 @@ final class Appointment extends Model
     public function person(): BelongsTo
     {
         return $this->belongsTo(Person::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function appointedBy(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'appointed_by_id');
     }
 }

@@ -34,6 +34,28 @@ final class Ledger
         return $last?->isFuture() === true ? $last : null;
     }
 
+    public static function lines(): int
+    {
+        return (int) DB::table('ledger')->max('seq');
+    }
+
+    /**
+     * By whom and when rows of a table were written first of all that their line seals.
+     *
+     * @param list<int> $ids
+     *
+     * @return array<int, array{at: string, by: string}> by row
+     */
+    public static function sealed(string $table, array $ids): array
+    {
+        $told = [];
+        foreach (DB::table('ledger')->join('people', 'people.id', '=', 'ledger.person_id')->where('table_name', $table)->whereIn('row_id', $ids)->get(['row_id', 'at', 'name']) as $line) {
+            $told[(int) $line->row_id] = ['at' => (string) $line->at, 'by' => (string) $line->name];
+        }
+
+        return $told;
+    }
+
     public static function at(int $seq): ?LedgerLine
     {
         $row = DB::table('ledger')->where('seq', $seq)->first();

@@ -31,6 +31,12 @@ final class Schema
         ];
     }
 
+    /** Which server keeps the records. */
+    public static function database(): string
+    {
+        return (string) DB::connection('bench')->getPdo()->getAttribute(\PDO::ATTR_SERVER_VERSION);
+    }
+
     public static function path(): string
     {
         return database_path(self::KEPT);

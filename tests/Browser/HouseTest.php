@@ -11,6 +11,7 @@ final class HouseTest extends BrowserTestCase
     {
         self::assertSame(200, $this->asks('/sign-in', '127.0.0.1'));
         self::assertSame(400, $this->asks('/sign-in', 'elsewhere.example'));
+        self::assertSame(400, $this->asks('/verify/5/%C3%28', 'elsewhere.example'), 'a broken address as well');
         self::assertSame(302, $this->asks('/find?q=' . str_repeat('a', 6000), '127.0.0.1'), 'led to the sign-in');
         self::assertSame(414, $this->asks('/find?q=' . str_repeat('a', 60_000), '127.0.0.1'), 'too long');
     }

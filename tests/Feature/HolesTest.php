@@ -87,7 +87,7 @@ final class HolesTest extends BenchTestCase
             $this->post($url, ['pin' => '0000'])->assertSessionHasErrors(['pin' => 'Name and PIN do not belong together.']);
         }
         foreach ([30, 60] as $seconds) {
-            $this->post($url, ['pin' => '4711'])->assertSessionHasErrors(['pin' => "Too many wrong PINs: wait $seconds s, or sign in with the passphrase, which always works."]);
+            $this->post($url, ['pin' => '4711'])->assertSessionHasErrors(['pin' => "Too many wrong ones: wait $seconds s, or sign in anew with the passphrase."]);
             $this->wait($seconds + 1);
             $this->post($url, ['pin' => '0000'])->assertSessionHasErrors(['pin' => 'Name and PIN do not belong together.']);
         }

@@ -165,7 +165,7 @@ final class ReadyTest extends BenchTestCase
     public function test_the_chain_holds_whatever_was_done_at_the_shelf(): void
     {
         $this->tapsCare('soak usual');
-        (new PairUp())($this->people['checker'], IdempotencyKey::own(), Meter::query()->where('code', 'M-B')->firstOrFail(), $this->pair()->electrode, 'third', Policy::query()->firstOrFail(), true);
+        (new PairUp())($this->people['checker'], IdempotencyKey::own(), Meter::query()->where('code', 'M-B')->firstOrFail(), $this->pair()->electrode, 'third', Policy::query()->where('code', 'process')->firstOrFail(), true);
 
         self::assertNull(LedgerCheck::run()['difference']);
     }

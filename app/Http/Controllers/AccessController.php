@@ -14,6 +14,7 @@ final class AccessController
 {
     public function __invoke(Request $request): View
     {
+        $request->validate(['kind' => ['nullable', 'string'], 'name' => ['nullable', 'string']]);
         $kind = AccessKind::tryFrom((string) $request->string('kind'));
         $name = mb_substr(trim((string) $request->string('name')), 0, 60);
 

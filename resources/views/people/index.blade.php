@@ -42,6 +42,6 @@
         <h2>Who may what</h2>
         <p><b>Checkers</b> measure, calibrate, verify and log. <b>Leads</b> also decide about limits, policies, products, held batches and people. <b>Auditors</b> read everything and change nothing.</p>
         <p>Whoever leaves keeps the name on what they recorded; their sessions end at once.</p>
-        <ul class="links">@can('read-access')<li><a href="{{ route('access') }}">Access log</a></li>@endcan<li><a href="{{ route('settings') }}">Settings of the site</a></li></ul>
+        <ul class="links">@can('read-access')<li><a href="{{ route('access') }}">Access log</a></li><li><a href="{{ route('system') }}">Description of this installation</a></li>@endcan<li><a href="{{ route('settings') }}">Settings of the site</a></li></ul>
     </x-slot>
 </x-house>

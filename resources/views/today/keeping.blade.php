@@ -34,7 +34,7 @@
     <x-slot:evidence>
         <h2>Who does it</h2>
         <p>A keeper works each night: a backup, and the whole of the records proven. <code>bin/status</code> on the machine says more.</p>
-        <ul class="links"><li><a href="{{ route('people') }}">People</a></li><li><a href="{{ route('settings') }}">Settings of the site</a></li>@can('read-access')<li><a href="{{ route('access') }}">Access log</a></li>@endcan</ul>
+        <ul class="links"><li><a href="{{ route('people') }}">People</a></li><li><a href="{{ route('settings') }}">Settings of the site</a></li>@can('read-access')<li><a href="{{ route('access') }}">Access log</a></li><li><a href="{{ route('system') }}">Description of this installation</a></li>@endcan</ul>
         <p class="note">Write the head down on paper from time to time: it proves that no tail was cut.</p>
     </x-slot>
 </x-house>
