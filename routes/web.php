@@ -54,6 +54,7 @@ use Rheacid\Http\Controllers\UpController;
 use Rheacid\Http\Controllers\VerificationController;
 use Rheacid\Http\Controllers\VerifyController;
 use Rheacid\Http\Controllers\YourselfController;
+use Rheacid\Http\Middleware\BoundsUploads;
 use Rheacid\Http\Middleware\Confirms;
 use Rheacid\Http\Middleware\SignsOutIdle;
 
@@ -92,7 +93,7 @@ Route::middleware('guest')->group(static function (): void {
     Route::post('join', [PeopleController::class, 'enter'])->middleware('throttle:hands')->name('join.enter');
 });
 
-Route::middleware(['auth', SignsOutIdle::class])->group(static function (): void {
+Route::middleware(['auth', SignsOutIdle::class, BoundsUploads::class])->group(static function (): void {
     Route::post('sign-out', [SignInController::class, 'destroy'])->name('sign-out');
     Route::get('yourself', [YourselfController::class, 'show'])->name('yourself');
     Route::post('yourself', [YourselfController::class, 'update'])->middleware('can:record')->name('yourself.update');

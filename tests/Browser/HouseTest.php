@@ -39,6 +39,44 @@ final class HouseTest extends BrowserTestCase
         self::assertStringContainsString("$number 413", (string) file_get_contents(getenv('RHEACID_HOME') . '/log/away.log'));
     }
 
+    public function test_whatever_nginx_answers_says_that_nothing_in_it_may_run(): void
+    {
+        foreach (['GET /build/none.js', 'GET /mark.svg', 'GET /away/application.html', 'PUT /build/x', 'GET /.env', 'X / y'] as $request) {
+            $answer = $this->answer("$request HTTP/1.1\r\nHost: 127.0.0.1\r\nConnection: close\r\n\r\n");
+            [$headers] = explode("\r\n\r\n", $answer);
+            self::assertSame(1, substr_count($headers, 'Content-Security-Policy:'), "$request\n$headers");
+            self::assertStringContainsString("default-src 'none'", $headers, $request);
+            self::assertSame(1, substr_count($headers, 'X-Content-Type-Options: nosniff'), "$request\n$headers");
+        }
+    }
+
+    public function test_who_asks_faster_than_hands_is_told_to_wait(): void
+    {
+        $answers = [];
+        $many = curl_multi_init();
+        $ask = static function () use ($many): void {
+            $one = curl_init((is_string($url = config('app.url')) ? $url : '') . '/sign-in');
+            curl_setopt_array($one, [CURLOPT_RETURNTRANSFER => true, CURLOPT_HTTPHEADER => ['Cookie: rheacid_' . basename((string) getenv('RHEACID_HOME')) . '=asks-too-fast']]);
+            curl_multi_add_handle($many, $one);
+        };
+        array_map($ask, range(1, 20));
+        // As fast as it answers, which takes some seconds longer on a machine that is busy.
+        for ($deadline = microtime(true) + 60; !isset($answers[429]) && microtime(true) < $deadline;) {
+            curl_multi_exec($many, $running);
+            curl_multi_select($many, 0.1);
+            while (($done = curl_multi_info_read($many)) !== false) {
+                $status = curl_getinfo($done['handle'], CURLINFO_RESPONSE_CODE);
+                $answers[$status] = ($answers[$status] ?? 0) + 1;
+                $ask();
+            }
+        }
+        ksort($answers);
+
+        self::assertSame([200, 429], array_keys($answers));
+        self::assertGreaterThanOrEqual(150, $answers[200], 'a burst is let');
+        self::assertSame(200, $this->asks('/sign-in', '127.0.0.1'), 'nobody else waits');
+    }
+
     private function asks(string $path, string $host): int
     {
         $address = parse_url((string) config('app.url'));

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Cache;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Actions\Calibrate\AcceptPoint;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\SimulatedReading;
 use Rheacid\Bench\Source;
 use Rheacid\Core\Electrode\Verdict;
+use Rheacid\Http\Middleware\BoundsUploads;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CalibrationRun;
@@ -102,6 +104,17 @@ final class LogImportTest extends BenchTestCase
 
         self::assertEqualsWithDelta([4.45, 4.47], Replicate::query()->orderBy('position')->pluck('value')->all(), 0.002);
         $this->get("/drafts/{$draft->id}")->assertSee('not needed: they agree');
+    }
+
+    public function test_so_many_files_a_day_are_taken_of_each_person(): void
+    {
+        Cache::put("uploads of {$this->people['checker']->id} on 2026-11-25", [BoundsUploads::FILES - 1, 0], 60);
+        $file = static fn(): array => ['log' => UploadedFile::fake()->createWithContent('a.csv', "0;170.0;20\n1;170.0;20"), 'form' => self::formId()];
+        $this->actingAs($this->people['checker'])->post("/pairs/{$this->pair()->id}/log", $file())->assertSessionHasNoErrors();
+        $this->post("/pairs/{$this->pair()->id}/log", $file())->assertSessionHasErrors('log');
+
+        $this->flushSession();
+        $this->actingAs($this->people['second'])->post("/pairs/{$this->pair()->id}/log", $file())->assertSessionHasNoErrors();
     }
 
     public function test_a_log_is_seen_and_taken_by_nobody_but_who_uploaded_it(): void
