@@ -11,8 +11,8 @@
     @endif
     <div id="{{ $id }}-help">
         @error($key)<p class="problem">{{ $message }}</p>@enderror
-        @if ($attributes['type'] === 'datetime-local' && $errors->has($key) && Rheacid\SiteClock::comesTwice(old($key)))
-            <select class="form-select" name="{{ $name }}_hour" aria-label="{{ $label }}: which of both hours"><option value="">which?</option><option value="first">the first time</option><option value="second">the second time</option></select>
+        @if ($attributes['type'] === 'datetime-local' && Rheacid\SiteClock::comesTwice($typed))
+            <select class="form-select" name="{{ $name }}_hour" aria-label="{{ $label }}: which of both hours"><option value="">which time of both?</option>@foreach (['first', 'second'] as $which)<option value="{{ $which }}" @selected(old($key . '_hour') === $which)>the {{ $which }} time</option>@endforeach</select>
         @endif
         @if ($help)<div class="form-text">{{ $help }}</div>@endif
     </div>

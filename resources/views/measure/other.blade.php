@@ -13,7 +13,7 @@
                     @if ($quantities !== [])<optgroup label="{{ $group }}">@foreach ($quantities as $value => $words)<option value="{{ $value }}" @selected(old('of', $screen->chosen) === $value)>{{ $words }}</option>@endforeach</optgroup>@endif
                 @endforeach
             </select></x-field>
-            <x-field name="values" label="Read" :value="$was?->replicates->map(fn ($one) => Rheacid\Core\Numbers::plain($one->shown_c ?? $one->value))->join('; ')" help="several portions with a semicolon: 5,2; 5,3" inputmode="text" />
+            <x-field name="values" label="Read" :value="$was?->replicates->map(fn ($one) => $was->measurand === Rheacid\Core\Measurands\Measurand::Temperature ? Rheacid\Core\Celsius::bare($one->shown_c ?? $one->value) : Rheacid\Core\Numbers::plain($one->shown_c ?? $one->value))->join('; ')" help="several portions with a semicolon: 5,2; 5,3" inputmode="text" />
             <x-field name="unit" label="Unit, if another" help="like °F, g/kg, mg/L, mS/cm" maxlength="20" />
             <x-sample :batch="$batch" :stage="$was?->occasion->stage->value ?? 'underway'" :place="$was?->sample->place" :at="$was?->sample->drawn_at" />
             @unless ($was)<x-together :occasions="$screen->together" />@endunless

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Carbon\CarbonImmutable;
+use Facebook\WebDriver\WebDriverKeys;
+use Rheacid\Core\Access\TimeCode;
+use Rheacid\Models\Measurement;
+use Rheacid\Models\SiteZone;
+use Rheacid\Settings;
+
+/** What a lead settles for a site, and for themselves. */
+final class SettingsTest extends BrowserTestCase
+{
+    public function test_a_site_moves_to_another_zone_and_a_time_that_came_twice_is_asked_about(): void
+    {
+        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens('/settings')->sees('Settings of the site');
+        $sela->fills('Zone', 'Atlantic/Azores')->taps('Move the clock')->sees('The clock goes by Atlantic/Azores');
+        Settings::forget();
+        // The zone before lies an hour or two ahead: on the wall the last half hour comes again.
+        $from = CarbonImmutable::instance(SiteZone::query()->orderByDesc('id')->firstOrFail()->in_force_from);
+        $drawn = $from->subMinutes(30);
+        $wall = $drawn->setTimezone('Europe/Dublin')->format('Y-m-d\TH:i');
+
+        $sela->opens("/measure/{$this->batch()->id}/other")->chooses('of', 'temperature|core')->fills('Read', '21.4');
+        $sela->chooses('thermometer', (string) $this->thermometer()->id);
+        $this->writes($sela, 'drawn_at', $wall);
+        $this->writes($sela, 'measured_at', $wall);
+        $sela->taps('Record it')->sees('came twice. Say whether it was the first or the second time.');
+        self::assertSame(0, Measurement::query()->count());
+        $sela->chooses('drawn_at_hour', 'first')->chooses('measured_at_hour', 'first')->taps('Record it');
+        $sela->waitsUntil(static fn(): bool => Measurement::query()->exists(), 'the reading to be recorded');
+
+        self::assertSame($drawn->format('H:i'), Measurement::query()->sole()->occasion->drawn_at->format('H:i'));
+    }
+
+    public function test_a_lead_sets_up_a_code_of_the_telephone_and_signs_in_by_it(): void
+    {
+        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens('/yourself/code')->sees('add an account by typing its key');
+        $key = (string) $sela->browser->executeScript("return document.querySelector('.key').innerText.replace(/\\s/g, '')");
+        $sela->fills('Code of now', $this->code($key))->fills('Passphrase', self::PASSPHRASE)->leavesFields()->presses(WebDriverKeys::ENTER)->sees('They are shown this once.');
+        $recovery = (string) $sela->browser->executeScript("return document.querySelector('.codes li').innerText");
+
+        $sela->taps('Sign out')->sees('Come in by a code')->fills('Name', 'sela')->fills('Passphrase', self::PASSPHRASE)->presses(WebDriverKeys::ENTER)->sees('And the code');
+        $sela->types('123456')->presses(WebDriverKeys::ENTER)->sees('That code does not hold.');
+        $sela->taps('The telephone is not at hand')->fills('One of your recovery codes', $recovery)->presses(WebDriverKeys::ENTER)->sees('Sela Thornmere');
+    }
+
+    /** As another program reckons it. */
+    private function code(string $key): string
+    {
+        exec('oathtool --totp --base32 ' . escapeshellarg($key), $said);
+        self::assertSame(TimeCode::DIGITS, strlen($said[0] ?? ''));
+
+        return $said[0];
+    }
+
+    /** A browser takes a day and a time in the order of its own language. */
+    private function writes(Person $person, string $name, string $value): void
+    {
+        $person->browser->executeScript("document.querySelector('[name=$name]').value = '$value'");
+    }
+}
