@@ -1,8 +1,8 @@
-// The square on a label: the code that a scanner types into the search.
+// The square on a label: the code that a scanner types into the search; and the key that a telephone takes.
 import { toCanvas } from 'qrcode';
 
 export function drawLabels() {
     for (const canvas of document.querySelectorAll('canvas[data-code]')) {
-        toCanvas(canvas, canvas.dataset.code, { margin: 1, width: 96, errorCorrectionLevel: 'M' });
+        toCanvas(canvas, canvas.dataset.code, { margin: 1, width: Number(canvas.getAttribute('width')), errorCorrectionLevel: 'M' });
     }
 }

@@ -38,8 +38,8 @@ final class SettingsTest extends BrowserTestCase
 
     public function test_a_lead_sets_up_a_code_of_the_telephone_and_signs_in_by_it(): void
     {
-        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens('/yourself/code')->sees('add an account by typing its key');
-        $key = (string) $sela->browser->executeScript("return document.querySelector('.key').innerText.replace(/\\s/g, '')");
+        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens('/yourself/code')->sees('scan the square, or type the key');
+        $key = (string) $sela->browser->executeScript("return document.querySelector('.secret').innerText.replace(/\\s/g, '')");
         $sela->fills('Code of now', $this->code($key))->fills('Passphrase', self::PASSPHRASE)->leavesFields()->presses(WebDriverKeys::ENTER)->sees('They are shown this once.');
         $recovery = (string) $sela->browser->executeScript("return document.querySelector('.codes li').innerText");
 

@@ -124,6 +124,13 @@ final class OtherTest extends BenchTestCase
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
+    public function test_a_list_where_one_thing_is_asked_goes_back_to_its_form(): void
+    {
+        foreach (['of', 'values', 'unit', 'thermometer', 'stage', 'place', 'drawn_at', 'measured_by', 'hydrometer_c', 'joins'] as $field) {
+            self::assertSame(302, $this->tells('WW-0001', ['of' => 'alcohol|at 20 °C', $field => [['a']]])->status(), $field);
+        }
+    }
+
     public function test_brine_and_pieces_are_one_occasion_and_agree_before_equilibrium_is_proven(): void
     {
         foreach ([[3.9, 4.3], [3.9, 3.94], [3.9, 3.93]] as $day => [$brine, $solids]) {

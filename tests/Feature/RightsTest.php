@@ -105,6 +105,40 @@ final class RightsTest extends BenchTestCase
         }
     }
 
+    public function test_a_list_in_the_place_of_any_field_of_any_form_breaks_nothing(): void
+    {
+        $broken = [];
+        $sent = 0;
+        foreach ($this->routes() as [$method, $url]) {
+            $page = $method === 'GET' ? (string) $this->actingAs($this->people['lead'])->get($url)->getContent() : '';
+            $document = new \DOMDocument();
+            if ($page === '' || !@$document->loadHTML($page)) {
+                continue;
+            }
+            $xpath = new \DOMXPath($document);
+            foreach ($xpath->query('//form[@method="post"]') ?: [] as $form) {
+                assert($form instanceof \DOMElement);
+                $action = (string) parse_url($form->getAttribute('action'), PHP_URL_PATH);
+                $fields = [];
+                foreach ($xpath->query(".//*[@name] | //*[@name and @form='{$form->getAttribute('id')}']", $form) ?: [] as $field) {
+                    assert($field instanceof \DOMElement);
+                    $fields[$field->getAttribute('name')] = $field->getAttribute('value');
+                }
+                unset($fields['_token']);
+                foreach ($action === '/sign-out' ? [] : array_keys($fields) as $name) {
+                    $sent++;
+                    $status = $this->post($action, [...$fields, 'form' => self::formId(), preg_replace('/\[.*/', '', (string) $name) => [['a' => ['b']]]])->status();
+                    if ($status >= 500) {
+                        $broken["$action $name"] = $status;
+                    }
+                }
+            }
+        }
+
+        self::assertSame([], $broken);
+        self::assertGreaterThan(300, $sent);
+    }
+
     public function test_an_auditor_does_not_even_see_the_form_of_a_correction(): void
     {
         $this->calibrate();

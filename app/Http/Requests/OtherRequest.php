@@ -32,10 +32,11 @@ final class OtherRequest extends FormRequest
     public function rules(): array
     {
         $batch = $this->batch();
-        $isTemperature = str_starts_with((string) $this->string('of'), Measurand::Temperature->value . '|');
+        $of = $this->input('of');
+        $isTemperature = is_string($of) && str_starts_with($of, Measurand::Temperature->value . '|');
 
         return [
-            'of' => ['required', Rule::in(array_keys(self::quantities()))],
+            'of' => ['required', 'string', Rule::in(array_keys(self::quantities()))],
             'values' => ['required', 'string', 'max:400'],
             'unit' => ['nullable', 'string', 'max:20'],
             'expanded_u' => ['nullable', 'string', 'max:20'],
