@@ -11,7 +11,7 @@
         <thead><tr><th>When</th><th>Who</th><th>What</th><th>From</th></tr></thead>
         @forelse ($page->items() as $line)
             @php($what = AccessKind::from($line->kind))
-            <tr><td class="nowrap">{{ Rheacid\SiteClock::full(Carbon\CarbonImmutable::parse($line->at, 'UTC')) }}</td><td>{{ $line->name }}{{ $line->person_id === null ? ', nobody here' : '' }}</td><td><x-state :is="$what->isFailure() ? 'care' : 'idle'">{{ $what->words() }}</x-state></td><td>{{ $line->address }}</td></tr>
+            <tr><td class="nowrap">{{ Rheacid\SiteClock::full(Carbon\CarbonImmutable::parse($line->at, 'UTC')) }}</td><td>{{ $line->name }}{{ $line->person_id === null ? ', as it was typed' : '' }}</td><td><x-state :is="$what->isFailure() ? 'care' : 'idle'">{{ $what->words() }}</x-state></td><td>{{ $line->address }}</td></tr>
         @empty
             <tr><td colspan="4" class="soft">Nothing like that.</td></tr>
         @endforelse
