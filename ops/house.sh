@@ -223,8 +223,8 @@ TEXT
     chmod 600 "$ENV_FILE"
     [ ${#RUN_AS[@]} = 0 ] || { chown -R "$(user_of nginx):" "${closed[@]}" "$HOME_DIR/mail" "$ENV_FILE"; chown -R "$(user_of mariadb):" "$HOME_DIR/db"; [ ! -d "$HOME_DIR/mysql" ] || chown -R "$(user_of mariadb):" "$HOME_DIR/mysql"; }
     local name rate=30
-    # Timings ask as fast as they are answered.
-    [ "$INSTANCE" != bench ] || rate=5000
+    # Timings and attackers ask as fast as they are answered.
+    case "$INSTANCE" in bench|attack) rate=5000 ;; esac
     for name in php-fpm nginx; do
         sed -e "s|@ROOT@|$ROOT|g; s|@HOME@|$HOME_DIR|g; s|@PORT@|$WEB_PORT|g; s|@INSTANCE@|$INSTANCE|g; s|@RATE@|$rate|g" "$ROOT/ops/$name.conf" > "$HOME_DIR/run/$name.conf"
     done

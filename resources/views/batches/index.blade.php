@@ -23,7 +23,7 @@
                 @endif
             </tr>
         @empty
-            <tr><td colspan="5" class="soft">{{ $state === null && $search === '' ? 'No batch yet.' : 'No batch like that.' }}</td></tr>
+            <tr><td colspan="5" class="soft">{{ $state === null && $search === '' ? 'No batch yet. One begins with its product and the limits of that; what is read of it is judged by them.' : 'No batch like that.' }}</td></tr>
         @endforelse
     </table>
     <x-pages :of="$page" />
