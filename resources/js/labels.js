@@ -3,6 +3,7 @@ import { toCanvas } from 'qrcode';
 
 export function drawLabels() {
     for (const canvas of document.querySelectorAll('canvas[data-code]')) {
+        canvas.hidden = false;
         toCanvas(canvas, canvas.dataset.code, { margin: 1, width: Number(canvas.getAttribute('width')), errorCorrectionLevel: 'M' });
     }
 }

@@ -102,7 +102,7 @@ keepWhatIsTyped();
 listenToKeys();
 watchOverReading();
 followStanding();
-if (document.querySelector('.labels')) import('./labels.js').then(({ drawLabels }) => drawLabels());
+if (document.querySelector('canvas[data-code]')) import('./labels.js').then(({ drawLabels }) => drawLabels());
 
 // Whoever founds a site mostly sits in its zone.
 const zone = document.querySelector('[data-zone]');

@@ -39,6 +39,7 @@ final class SettingsTest extends BrowserTestCase
     public function test_a_lead_sets_up_a_code_of_the_telephone_and_signs_in_by_it(): void
     {
         $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens('/yourself/code')->sees('scan the square, or type the key');
+        $sela->waitsUntil(static fn(): bool => (bool) $sela->browser->executeScript("const c = document.querySelector('canvas'); return !c.hidden && new Set(c.getContext('2d').getImageData(0, 0, c.width, c.height).data).size > 1"), 'the square to be drawn');
         $key = (string) $sela->browser->executeScript("return document.querySelector('.secret').innerText.replace(/\\s/g, '')");
         $sela->fills('Code of now', $this->code($key))->fills('Passphrase', self::PASSPHRASE)->leavesFields()->presses(WebDriverKeys::ENTER)->sees('They are shown this once.');
         $recovery = (string) $sela->browser->executeScript("return document.querySelector('.codes li').innerText");

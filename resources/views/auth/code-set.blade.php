@@ -15,7 +15,7 @@
     @else
         <p class="what">Whoever learns your passphrase still does not come in: signing in asks for six digits that only your telephone shows.</p>
         <ol class="steps">
-            <li>In any authenticator on the telephone, add an account: scan the square, or type the key.<br><canvas data-code="{{ $link }}" width="200" height="200" role="img" aria-label="the same key as a square to scan"></canvas><br><code class="secret">{{ $secret }}</code><br><small><a href="{{ $link }}">or open it there, if this is the telephone</a>: time-based, six digits, 30 s</small></li>
+            <li>In any authenticator on the telephone, add an account: scan the square, or type the key.<br><canvas data-code="{{ $link }}" width="200" height="200" hidden role="img" aria-label="the same key as a square to scan"></canvas><br><code class="secret">{{ $secret }}</code><br><small><a href="{{ $link }}">or open it there, if this is the telephone</a>: time-based, six digits, 30 s</small></li>
             <li>Type the digits that it shows now, and your passphrase.</li>
         </ol>
         <form id="code-on" method="post" action="{{ route('yourself.code') }}">

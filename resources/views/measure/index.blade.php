@@ -10,7 +10,7 @@
                 <a @class(['do', 'quiet' => !$loop->first]) href="{{ route('drafts.create', $batch->id) }}" @if ($loop->first) data-primary @endif>Measure<span class="visually-hidden"> {{ $batch->code }}</span></a>
             </li>
         @empty
-            <li><div>No batch is running.<small>a batch of a product, with the limits that it is judged by</small></div>@can('record')<a class="do" href="{{ route('batches.create') }}" data-primary>Start a batch <kbd>Enter</kbd></a>@endcan</li>
+            <li><div><b>No batch is running</b><small>a batch of a product, with the limits that it is judged by</small></div>@can('record')<a class="do" href="{{ route('batches.create') }}" data-primary>Start a batch <kbd>Enter</kbd></a>@endcan</li>
         @endforelse
     </ul>
     @if (Gate::allows('record') && $plan->batches() !== [])<x-slot:act><a class="do quiet" href="{{ route('rounds.create') }}">Several vats: set out on a round</a></x-slot>
