@@ -53,12 +53,13 @@ final class Celsius
     /** A bare difference in that unit. */
     public static function bareBy(float $kelvin, ?int $decimals = null): string
     {
-        return self::number(Style::isFahrenheitFirst() ? $kelvin * self::F_PER_C : $kelvin, $decimals);
+        return self::number(self::difference($kelvin), $decimals);
     }
 
-    public static function differenceInFahrenheit(float $kelvin): float
+    /** A difference in that unit, for an axis. */
+    public static function difference(float $kelvin): float
     {
-        return $kelvin * self::F_PER_C;
+        return Style::isFahrenheitFirst() ? $kelvin * self::F_PER_C : $kelvin;
     }
 
     public static function fahrenheit(float $celsius): float

@@ -7,6 +7,7 @@ namespace Rheacid\View;
 use Carbon\CarbonImmutable;
 use Rheacid\Board\Lines;
 use Rheacid\Board\ThermometerLine;
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Thermometry\SharedBath;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\Verification;
@@ -57,9 +58,9 @@ final readonly class AlikeScreen
                 $newest[] = ['on' => SiteClock::local($verification->at)->toDateString(), 'facts' => $verification->toCore()];
             }
         }
-        $tolerance = $thermometers[0]->service()->tolerance_c;
+        $tolerance = Celsius::difference($thermometers[0]->service()->tolerance_c);
 
-        return ['lines' => array_values(array_intersect_key($lines, array_flip(array_map(static fn(Thermometer $one): int => $one->id, $thermometers)))), 'chart' => new HistoryChart('Error, °C', $series, -$tolerance, $tolerance, least: 0.2), 'suspect' => SharedBath::isSuspect($newest)];
+        return ['lines' => array_values(array_intersect_key($lines, array_flip(array_map(static fn(Thermometer $one): int => $one->id, $thermometers)))), 'chart' => new HistoryChart('Error, ' . Celsius::unit(), $series, -$tolerance, $tolerance, least: 0.2), 'suspect' => SharedBath::isSuspect($newest)];
     }
 
     /**
@@ -73,7 +74,7 @@ final readonly class AlikeScreen
             ->whereIn('thermometer_id', array_map(static fn(Thermometer $one): int => $one->id, $thermometers));
         $errors = [];
         foreach (Verification::query()->fromSub($numbered, 'numbered')->where('place', '<=', self::POINTS)->orderBy('at')->get() as $one) {
-            $errors[$one->thermometer_id][] = [CarbonImmutable::instance($one->at), $one->error_c];
+            $errors[$one->thermometer_id][] = [CarbonImmutable::instance($one->at), Celsius::difference($one->error_c)];
         }
 
         return $errors;

@@ -49,6 +49,8 @@ final readonly class ThermometerScreen
     /** @param Collection<int, Verification> $checks in the order of time */
     private static function chart(Collection $checks, float $tolerance, ?Verification $newest): HistoryChart
     {
-        return new HistoryChart('Error within its tolerance, °C; the bar at the right is the next date', ['error' => VerificationScreen::series($checks)], -$tolerance, $tolerance, reach: $newest === null ? null : [CarbonImmutable::instance($newest->due_at), CarbonImmutable::instance($newest->due_at)->addDay()], least: 0.2);
+        $tolerance = Celsius::difference($tolerance);
+
+        return new HistoryChart(sprintf('Error within its tolerance, %s; the bar at the right is the next date', Celsius::unit()), ['error' => VerificationScreen::series($checks)], -$tolerance, $tolerance, reach: $newest === null ? null : [CarbonImmutable::instance($newest->due_at), CarbonImmutable::instance($newest->due_at)->addDay()], least: 0.2);
     }
 }

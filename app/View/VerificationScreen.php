@@ -65,7 +65,7 @@ final readonly class VerificationScreen
             $check->outcome === null && $check->thermometer->newestVerification?->is($check) === true ? Thermometers::allowed($check) : [],
             abs($gain - 1) < 1e-9 ? sprintf('%s%s', $offset < 0 ? '−' : '+', Celsius::by(abs($offset), 2)) : sprintf('%s · reading %s %s °C', Numbers::fixed($gain, 4), $offset < 0 ? '−' : '+', Numbers::fixed(abs($offset), 2)),
             $history,
-            new CheckChart(array_values($history->reverse()->map(static fn(Verification $one): float => $one->error_c)->all()), $tolerance),
+            new CheckChart(array_values($history->reverse()->map(static fn(Verification $one): float => Celsius::difference($one->error_c))->all()), Celsius::difference($tolerance)),
             $check->toCore()->isDamp() || $check->verdict === VerificationVerdict::Outside ? Thermometers::touchedBy($check, self::SHOWN) : new Collection(),
             self::drift($history),
             $advised,
@@ -118,7 +118,7 @@ final readonly class VerificationScreen
      */
     public static function series(Collection $checks): array
     {
-        return array_values($checks->map(static fn(Verification $check): array => [CarbonImmutable::instance($check->at), $check->error_c])->all());
+        return array_values($checks->map(static fn(Verification $check): array => [CarbonImmutable::instance($check->at), Celsius::difference($check->error_c)])->all());
     }
 
     /** @param Collection<int, Verification> $history */

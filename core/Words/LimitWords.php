@@ -152,6 +152,6 @@ final class LimitWords
     /** @return array{float, float, string} the difference in the unit that stands first here, its last digit, and the unit where it is not that of the limit */
     private static function shown(float $difference, Measurand $of): array
     {
-        return [$of === Measurand::Temperature && Style::isFahrenheitFirst() ? Celsius::differenceInFahrenheit($difference) : $difference, 10 ** -$of->decimals(), $of === Measurand::Temperature ? ' ' . Celsius::unit() : ''];
+        return [$of === Measurand::Temperature ? Celsius::difference($difference) : $difference, 10 ** -$of->decimals(), $of === Measurand::Temperature ? ' ' . Celsius::unit() : ''];
     }
 }

@@ -15,7 +15,7 @@
             <tr>
                 <td><a class="cell-link" href="{{ route('verifications.show', $check) }}">{{ Rheacid\SiteClock::short($check->at) }}</a> {{ $check->person->name }}</td>
                 <td>{{ ThermometerWords::method($check->method) }}{{ $check->as_left ? ', as left' : '' }}</td>
-                <td class="num">{{ Rheacid\Core\Numbers::fixed($check->error_c, 1) }} <small>± {{ Rheacid\Core\Celsius::by($check->expanded_u_c, 1) }}</small></td>
+                <td class="num">{{ Rheacid\Core\Celsius::bareBy($check->error_c, 1) }} <small>± {{ Rheacid\Core\Celsius::bareBy($check->expanded_u_c, 1) }} {{ Rheacid\Core\Celsius::unit() }}</small></td>
                 <td>{{ $check->outcome?->outcome === Outcome::Correct ? Rheacid\Core\Celsius::by($check->corrected(20) - 20, 1) . '' : 'none' }}</td>
                 <td>{{ Rheacid\Core\Celsius::between($check->verified_low_c, $check->verified_high_c) }}</td>
                 <td><x-state :is="Rheacid\View\VerificationScreen::sign($check->verdict)">{{ Rheacid\SiteClock::short($check->due_at) }}</x-state></td>
