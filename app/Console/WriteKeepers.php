@@ -11,8 +11,8 @@ use Rheacid\Guard\People;
 use Rheacid\Keeping;
 use Rheacid\Mail\KeepingLetter;
 use Rheacid\Models\Role;
-use Rheacid\Models\Site;
 use Rheacid\Records\Ledger;
+use Rheacid\Settings;
 
 /** Once a day: the head of the records, and what is wrong with how they are kept, to leads and auditors. */
 final class WriteKeepers extends Command
@@ -24,7 +24,7 @@ final class WriteKeepers extends Command
     public function handle(): int
     {
         foreach (People::addresses(Role::Lead, Role::Auditor) as $address) {
-            Mail::to($address)->queue(new KeepingLetter((string) Site::current()?->name, Ledger::head(), Keeping::now()->problems(CarbonImmutable::now())));
+            Mail::to($address)->queue(new KeepingLetter(Settings::now()->name, Ledger::head(), Keeping::now()->problems(CarbonImmutable::now())));
         }
 
         return self::SUCCESS;

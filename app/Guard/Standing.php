@@ -7,6 +7,7 @@ namespace Rheacid\Guard;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Rheacid\Models\Person;
+use Rheacid\Models\Role;
 use Rheacid\Settings;
 
 /** How whoever is at the bench has shown who they are: a PIN changes hands, and gives what a checker may. */
@@ -41,8 +42,8 @@ final class Standing
         }
 
         return match (true) {
-            self::isByPin() => 'You took over by a PIN, which gives what a checker may. Show your passphrase first: it is asked for under your name at the top.',
-            Settings::now()->leadsNeedCode && $person->credential?->hasCode() !== true => 'This site asks its leads for a code of the telephone. Set one up first, under your name at the top.',
+            self::isByPin() && $person->role !== Role::Checker => 'You took over by a PIN, which gives what a checker may. Show your passphrase first: it is asked for under your name at the top.',
+            Settings::now()->leadsNeedCode && $person->role === Role::Lead && $person->credential?->hasCode() !== true => 'This site asks its leads for a code of the telephone. Set one up first, under your name at the top.',
             default => null,
         };
     }

@@ -32,17 +32,18 @@ final class Rights
         }
         // A checker corrects own measurements; a lead any.
         Gate::define(self::CORRECT, static fn(Person $person, Measurement $measurement): bool => self::answer($person, Right::Lead)->allowed() || ($person->may(Right::Record) && $measurement->person_id === $person->id));
-        Gate::define(self::READ_ACCESS, static fn(Person $person): Response => $person->enabled && $person->role === Role::Auditor ? Response::allow() : self::answer($person, Right::Lead, 'The lead and the auditor read this.'));
+        Gate::define(self::READ_ACCESS, static fn(Person $person): Response => self::answer($person, $person->role === Role::Auditor ? null : Right::Lead, 'The lead and the auditor read this.'));
         Gate::define(self::WRITE_IN, static fn(Person $person, CalibrationRun|MeasurementDraft $work): bool => $person->may(Right::Record) && self::isOpen($work) && $work->holder_id === $person->id);
         Gate::define(self::TAKE_OVER, static fn(Person $person, CalibrationRun|MeasurementDraft $work): bool => $person->may(Right::Record) && self::isOpen($work) && $work->holder_id !== $person->id);
         Gate::define(self::READ_UPLOAD, static fn(Person $person, LogUpload $upload): Response => $upload->person_id === $person->id ? Response::allow() : Response::denyAsNotFound());
     }
 
-    private static function answer(Person $person, Right $right, ?string $refusal = null): Response
+    /** @param Right|null $right null for what an auditor's role alone lets */
+    private static function answer(Person $person, ?Right $right, ?string $refusal = null): Response
     {
         $why = match (true) {
-            !$person->may($right) => $refusal ?? $right->refusal(),
-            $right === Right::Lead => Standing::lacks($person),
+            !$person->enabled, $right !== null && !$person->may($right) => $refusal ?? $right?->refusal(),
+            $right !== Right::Record => Standing::lacks($person),
             default => null,
         };
 

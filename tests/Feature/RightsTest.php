@@ -48,13 +48,13 @@ final class RightsTest extends BenchTestCase
         $wrong = [];
         $asked = 0;
         foreach ($this->routes() as [$method, $url, $uri]) {
-            foreach (['checker', 'lead', 'lead by PIN', 'auditor', 'gone'] as $role) {
+            foreach (['checker', 'lead', 'lead by PIN', 'auditor', 'auditor by PIN', 'gone'] as $role) {
                 if (in_array($uri, self::READ_BY_ITS_OWNER, true) || $uri === 'sign-out') {
                     continue;
                 }
                 $person = Person::query()->findOrFail($people[explode(' ', $role)[0]]->id);
                 $this->flushSession();
-                $answer = $this->actingAs($person)->withSession(['by_pin' => $role === 'lead by PIN'])->call($method, $url);
+                $answer = $this->actingAs($person)->withSession(['by_pin' => str_ends_with($role, 'by PIN')])->call($method, $url);
                 $is = match (true) {
                     $role === 'gone' && str_ends_with((string) $answer->headers->get('Location'), '/sign-in') => 'out',
                     $answer->status() === 403 => 'refused',
@@ -62,9 +62,9 @@ final class RightsTest extends BenchTestCase
                 };
                 $mayBe = match (true) {
                     $role === 'gone' => 'out',
-                    $method !== 'POST' => in_array($uri, self::READ_BY_FEW, true) && in_array($role, ['checker', 'lead by PIN'], true) ? 'refused' : 'let',
+                    $method !== 'POST' => in_array($uri, self::READ_BY_FEW, true) && in_array($role, ['checker', 'lead by PIN', 'auditor by PIN'], true) ? 'refused' : 'let',
                     in_array($uri, self::OWN, true) => 'let',
-                    $role === 'auditor', in_array($uri, self::LEADS, true) && $role !== 'lead' => 'refused',
+                    str_starts_with($role, 'auditor'), in_array($uri, self::LEADS, true) && $role !== 'lead' => 'refused',
                     default => 'let',
                 };
                 $asked++;
