@@ -8,9 +8,6 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Rheacid\Actions\Verify\SetElevation;
 use Rheacid\Core\Thermometry\Barometer;
-use Rheacid\Core\Words\Quantity;
-use Rheacid\Guard\SignIn;
-use Rheacid\Http\Requests\SetUpRequest;
 use Rheacid\Models\Person;
 use Rheacid\Models\Role;
 use Rheacid\Records\IdempotencyKey;
@@ -20,15 +17,14 @@ final readonly class SetUp
 {
     public function __construct(private FoundSite $found, private TakeOn $takeOn, private SetElevation $setElevation) {}
 
-    public function __invoke(SetUpRequest $told): Person
+    /** @return Person the lead */
+    public function __invoke(string $site, string $zone, bool $fahrenheitFirst, bool $decimalComma, float $metres, ?Barometer $barometer, string $username, string $name, string $passphrase, string $pin): Person
     {
-        return DB::transaction(function () use ($told): Person {
-            $text = static fn(string $field): string => $told->string($field)->trim()->toString();
-            $site = ($this->found)($text('site'), false, $text('time_zone'), $text('temperatures') === 'F', $text('numbers') === 'comma');
-            $lead = ($this->takeOn)($site->person, IdempotencyKey::own(), SignIn::plain($text('username')), $text('name'), Role::Lead, Hash::make($told->string('passphrase')->toString()), Hash::make($text('pin')), false);
-            ($this->setElevation)($site->person, IdempotencyKey::own(), Quantity::Elevation->read($text('elevation')), $told->enum('barometer', Barometer::class));
+        return DB::transaction(function () use ($site, $zone, $fahrenheitFirst, $decimalComma, $metres, $barometer, $username, $name, $passphrase, $pin): Person {
+            $itself = ($this->found)($site, false, $zone, $fahrenheitFirst, $decimalComma)->person;
+            ($this->setElevation)($itself, IdempotencyKey::own(), $metres, $barometer);
 
-            return $lead;
+            return ($this->takeOn)($itself, IdempotencyKey::own(), $username, $name, Role::Lead, Hash::make($passphrase), Hash::make($pin), false);
         });
     }
 }

@@ -7,8 +7,11 @@ namespace Rheacid\Http\Controllers;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Rheacid\Actions\Site\SetUp;
+use Rheacid\Core\Thermometry\Barometer;
+use Rheacid\Core\Words\Quantity;
 use Rheacid\Guard\AccessKind;
 use Rheacid\Guard\SetUpCode;
+use Rheacid\Guard\SignIn;
 use Rheacid\Guard\Standing;
 use Rheacid\Http\Requests\SetUpRequest;
 use Rheacid\Models\Site;
@@ -31,7 +34,8 @@ final class SetUpController
             throw Refused::because('That code does not hold: it was used, is over three days old, or was mistyped. bin/start prints a new one.', 'code');
         }
         try {
-            $lead = $setUp($request);
+            $text = static fn(string $field): string => $request->string($field)->trim()->toString();
+            $lead = $setUp($text('site'), $text('time_zone'), $text('temperatures') === 'F', $text('numbers') === 'comma', Quantity::Elevation->read($text('elevation')), $request->enum('barometer', Barometer::class), SignIn::plain($text('username')), $text('name'), $request->string('passphrase')->toString(), $text('pin'));
         } catch (\Throwable $failure) {
             SetUpCode::giveBack();
             throw $failure;
