@@ -30,6 +30,7 @@ final class Mutate
         'Maths/NonlinearFit.php ARRIVED' => 'as STEPS',
         'Acidity/BenchTrial.php HALVINGS' => 'how finely a root is searched; the digits of a number end before',
         'Simulation/AcidSolution.php HALVINGS' => 'as BenchTrial',
+        'Access/TimeCode.php SECRET_BYTES' => 'how long a secret is drawn, which changes no code',
         'Limits/Urgency.php FAR' => 'farther than anything; only its being so is used',
         'Logs/CourseFile.php ACCEPTED' => 'a sentence with an example',
         'Simulation/SimulatedSample.php GAS_MOLAR' => 'invented, of the simulated bench',
