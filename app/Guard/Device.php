@@ -18,14 +18,15 @@ final class Device
     private const DAYS = 400;
     private const MOST = 20;
 
-    /** What attempts are counted by: the device, where that person is known on it, else the address. */
-    public static function of(Request $request, string $username): string
+    /** Which device it is, where that person has come in on it before; null elsewhere. */
+    public static function known(Request $request, string $username): ?string
     {
         [$id, $known] = self::read($request);
 
-        return in_array(SignIn::waitsAs($username), $known, true) ? "device:$id" : 'address:' . $request->ip();
+        return in_array(SignIn::waitsAs($username), $known, true) ? "device $id" : null;
     }
 
+    /** Only once somebody is in: whoever knows half of what is asked must not make themselves a device that is known. */
     public static function remember(Request $request, string $username): void
     {
         [$id, $known] = self::read($request);

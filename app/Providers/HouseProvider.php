@@ -36,10 +36,10 @@ final class HouseProvider extends ServiceProvider
         TrustProxies::at(is_string($proxy) && $proxy !== '' ? [$proxy] : []);
 
         // A PIN is counted by the person whose it is (Guard\Waits); this holds back the mere number of requests.
-        RateLimiter::for('hands', static fn(Request $request): Limit => Limit::perMinute(15)->by('pins:' . $request->ip()));
+        RateLimiter::for('hands', static fn(Request $request): Limit => Limit::perMinute(15)->by('codes:' . ($request->user()?->getAuthIdentifier() ?? $request->ip())));
         RateLimiter::for('sign-in', static function (Request $request): array {
             $username = is_string($request->input('username')) ? $request->input('username') : '';
-            $by = Device::of($request, $username);
+            $by = Device::known($request, $username) ?? 'address ' . $request->ip();
 
             return [Limit::perMinute(5)->by('name:' . SignIn::waitsAs($username) . $by), Limit::perMinute(30)->by("any:$by")];
         });

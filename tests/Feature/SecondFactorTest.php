@@ -134,6 +134,20 @@ final class SecondFactorTest extends BenchTestCase
         $last->assertStatus(429);
         $this->withCookie($device->getName(), (string) $device->getValue())->post('/sign-in', ['username' => 'oda', 'passphrase' => self::PASSPHRASE])->assertRedirect('/');
 
+        // Nor does guessing at the code, by whoever knows the passphrase.
+        $this->post('/sign-out');
+        $this->setsUp('checker', 'oda');
+        $this->post('/sign-out');
+        $this->wait(61);
+        $this->app['cookie']->flushQueuedCookies();
+        $this->signsIn('oda');
+        self::assertNull($this->app['cookie']->queued($device->getName()), 'half-way makes no device known');
+        for ($i = 0; $i < 6; $i++) {
+            $this->types("00000$i");
+        }
+        $this->types($this->code())->assertSessionHasErrors('code');
+        $this->withCookie($device->getName(), (string) $device->getValue())->from('/sign-in/code')->post('/sign-in/code', ['code' => $this->code()])->assertRedirect('/');
+
         // The same device is not believed for a name that never came in on it.
         $this->post('/sign-out');
         for ($i = 0; $i < 6; $i++) {

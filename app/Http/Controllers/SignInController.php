@@ -43,7 +43,6 @@ final class SignInController
             AccessLog::note(AccessKind::WrongPassphrase, $request, null, $username);
             throw ValidationException::withMessages(['username' => 'Name and passphrase do not belong together.']);
         }
-        Device::remember($request, $username);
         if ($person->credential?->hasCode() === true) {
             $request->session()->put(self::HALFWAY, [$person->id, CarbonImmutable::now()->getTimestamp()]);
 
@@ -65,14 +64,16 @@ final class SignInController
             return redirect()->route('sign-in')->withErrors(['username' => 'That took more than five minutes: begin again.']);
         }
         $request->validate(['code' => ['nullable', 'string', 'max:20', 'required_without:recovery'], 'recovery' => ['nullable', 'string', 'max:40']], ['code.required_without' => 'Type the six digits that the telephone shows, or a recovery code.']);
-        Waits::hold("code $person->id", 'code', $request, $person);
+        // Guessing elsewhere makes nobody wait on a device of their own.
+        $what = "code $person->id " . (Device::known($request, (string) $person->credential?->username) ?? 'elsewhere');
+        Waits::hold($what, 'code', $request, $person);
         $isRecovery = $request->filled('recovery');
         if (!($isRecovery ? SecondFactor::isRecovery($person, $request->string('recovery')->toString()) : SecondFactor::isCode($person, $request->string('code')->toString()))) {
-            Waits::slipped("code $person->id");
+            Waits::slipped($what);
             AccessLog::note(AccessKind::WrongCode, $request, $person);
             throw ValidationException::withMessages(['code' => 'That code does not hold. Each holds once, for half a minute; is the time of the telephone right?']);
         }
-        Waits::forget("code $person->id");
+        Waits::forget($what);
         $request->session()->forget(self::HALFWAY);
 
         return $this->enter($request, $person, $isRecovery ? AccessKind::UsedRecovery : AccessKind::SignedIn);
@@ -90,6 +91,7 @@ final class SignInController
 
     private function enter(Request $request, Person $person, AccessKind $how): RedirectResponse
     {
+        Device::remember($request, (string) $person->credential?->username);
         Standing::comeIn($request, $person, $how);
 
         return redirect()->intended(route('today'));
