@@ -140,6 +140,7 @@ final class SecondFactorTest extends BenchTestCase
         $this->post('/sign-out');
         $this->wait(61);
         $this->app['cookie']->flushQueuedCookies();
+        $this->defaultCookies = [];
         $this->signsIn('oda');
         self::assertNull($this->app['cookie']->queued($device->getName()), 'half-way makes no device known');
         for ($i = 0; $i < 6; $i++) {
