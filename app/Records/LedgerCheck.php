@@ -97,7 +97,9 @@ final class LedgerCheck
 
     private function unsealed(): ?string
     {
-        foreach (SealedTables::all() as $table) {
+        // Records of an earlier version are proven before they are brought up to date: tables that came later are not there yet.
+        $there = DB::getSchemaBuilder()->getTableListing(schemaQualified: false);
+        foreach (array_intersect(SealedTables::all(), $there) as $table) {
             $after = 0;
             while (($ids = DB::table($table)->where('id', '>', $after)->orderBy('id')->limit(self::IDS)->pluck('id')->all()) !== []) {
                 foreach ($ids as $id) {

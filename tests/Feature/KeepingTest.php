@@ -85,6 +85,22 @@ final class KeepingTest extends BenchTestCase
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
+    public function test_records_of_an_earlier_version_are_proven_before_they_are_brought_up_to_date(): void
+    {
+        $owner = DB::connection('owner');
+        // As it was before there were rounds.
+        $owner->statement('RENAME TABLE round_visits TO later');
+        try {
+            $check = LedgerCheck::run();
+            $schema = Schema::compare();
+        } finally {
+            $owner->statement('RENAME TABLE later TO round_visits');
+        }
+
+        self::assertNull($check['difference']);
+        self::assertStringContainsString('round_visits', (string) $schema['difference'], 'and a table that is gone is named');
+    }
+
     public function test_who_had_been_disabled_since_a_backup_is_named_after_it_came_back(): void
     {
         $second = $this->people['second'];
