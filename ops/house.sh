@@ -383,8 +383,8 @@ stop_all() { stop_web; end mariadb TERM 60; }
 # heads_after TIME: heads that were proven after that moment, and are lost with what came after it.
 heads_after() { [ ! -s "$HEADS_FILE" ] || awk -v at="$1" '$1 > at {print $3}' "$HEADS_FILE"; }
 
-# The last head that was proven before that moment, with its line: it must be in every backup taken since.
-head_before() { [ ! -s "$HEADS_FILE" ] || awk -v at="$1" '$1 <= at {line = $2; head = $3} END {if (head != "") print line, head}' "$HEADS_FILE"; }
+# The last head that was proven before that moment, with its line: it must be in every backup taken since. An empty chain has none.
+head_before() { [ ! -s "$HEADS_FILE" ] || awk -v at="$1" '$1 <= at && $2 > 0 {line = $2; head = $3} END {if (head != "") print line, head}' "$HEADS_FILE"; }
 
 # note_keeping WHAT HOW WORDS: what the application says of backups and verifications.
 note_keeping() {
