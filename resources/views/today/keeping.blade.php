@@ -20,7 +20,7 @@
         <tr><td>Last backup</td><td>{{ $screen->keeping->last('backup') ? SiteClock::full($screen->keeping->last('backup')) : 'never' }}</td></tr>
         <tr><td>Last time the whole was proven</td><td>{{ $screen->keeping->last('verification') ? SiteClock::full($screen->keeping->last('verification')) : 'never' }}</td></tr>
         <tr><td>Letters that wait</td><td>{{ $screen->waiting }}{{ $screen->unsent > 0 ? ", $screen->unsent could not be sent" : '' }}</td></tr>
-        <tr><td>Free on the disk</td><td>{{ number_format($screen->freeGb, 1) }} GB</td></tr>
+        <tr><td>Free on the disk</td><td>{{ Rheacid\Core\Numbers::fixed($screen->freeGb, 1) }} GB</td></tr>
         <tr><td>Clock</td><td>{{ SiteClock::full(now()) }}, {{ SiteClock::zone(now())->getName() }}</td></tr>
     </table>
     @if ($screen->stated->isNotEmpty())

@@ -22,7 +22,7 @@
     @if ($line->lanes !== [])<x-day-line :figure="$line" />@endif
     @if ($tasks === [] && $steps === [])
         <h2>Nothing waits</h2>
-        <p>Every pair is calibrated and every running batch was read today.</p>
+        <p>{{ $plan->pairs() === [] ? 'No meter and electrode stand together yet: they come by way of the shelf.' : 'Every pair is calibrated and every running batch was read today.' }}</p>
     @elseif ($tasks !== [])
         <h2>In this order</h2>
         <ul class="todo">
