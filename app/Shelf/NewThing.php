@@ -120,6 +120,8 @@ enum NewThing: string
      */
     public function make(array $typed): Model
     {
+        // A shelf that comes from a file without that column says nothing of how its electrodes were kept.
+        $isKeepingAsked = array_key_exists('wet_since', $typed);
         $typed = array_map(static fn(mixed $value): mixed => is_string($value) ? trim($value) : $value, array_intersect_key($typed, $this->fields()));
         foreach (self::NUMBERS as $number) {
             $typed[$number] = is_string($typed[$number] ?? null) ? Quantity::plain($typed[$number]) : $typed[$number] ?? null;
@@ -142,7 +144,7 @@ enum NewThing: string
             'required_with' => 'This belongs to the certificate and is needed.',
         ])->after(fn(\Illuminate\Validation\Validator $validator) => $this->lookFurther($validator, $typed))->validate();
 
-        return $this->model($read);
+        return $this->model($isKeepingAsked ? $read : array_diff_key($read, ['wet_since' => 0]));
     }
 
     /** A code opens one thing, so nothing on the shelf may share it. */
@@ -237,8 +239,8 @@ enum NewThing: string
             default => Measures::Ph,
         };
         $electrode = new Electrode([...array_diff_key($read, ['wet_since' => 0]), 'kind' => $kind, 'measures' => $measures]);
-        // A cell without glass has nothing to keep wet.
-        return $measures === Measures::Conductivity ? $electrode : $electrode->setRelation('care', self::asKept($read['wet_since']));
+        // A cell of two plates has nothing to keep wet.
+        return $measures === Measures::Conductivity || !array_key_exists('wet_since', $read) ? $electrode : $electrode->setRelation('care', self::asKept($read['wet_since']));
     }
 
     /** How the glass was kept until it came here: wet since that day at the latest, or dry. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rheacid\Models\CareEvent;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Meter;
@@ -81,6 +82,7 @@ final class ShelfFormsTest extends BenchTestCase
 
         $this->post('/ready/import/take', ['shelf' => $good, 'form' => self::formId()])->assertRedirect('/ready');
         $this->get('/ready')->assertSee('E-30')->assertSee('T-30');
+        self::assertFalse(CareEvent::query()->where('electrode_id', Electrode::query()->where('code', 'E-30')->value('id'))->exists(), 'the file says nothing of how it was kept');
 
         $this->from('/ready/import')->post('/ready/import', ['shelf' => "what,code,colour\nmeter,M-9,red", 'form' => self::formId()])->assertSessionHasErrors('shelf');
         self::assertStringContainsString('Unknown column: "colour". Accepted columns: what, code', (string) session('errors')->first('shelf'));
