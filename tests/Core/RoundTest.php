@@ -63,6 +63,12 @@ final class RoundTest extends TestCase
         self::assertEqualsWithDelta(0.0179, $site->sd(), 0.0001, 'worked by hand: √(0.0128/40)');
     }
 
+    /** Two portions of one sample differ by more than 2.8 s once in twenty: ISO 5725-6, from memory. */
+    public function test_what_two_portions_may_differ_by_follows_from_the_pooled_spread(): void
+    {
+        self::assertEqualsWithDelta(SiteRepeatability::LIMIT_PH, 2.8 * 0.018, 0.001);
+    }
+
     public function test_a_known_spread_is_found_again(): void
     {
         mt_srand(11);
