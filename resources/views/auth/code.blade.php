@@ -1,14 +1,4 @@
-<!doctype html>
-<html lang="en">
-<head>
-    <meta charset="utf-8">
-    <meta name="viewport" content="width=device-width, initial-scale=1">
-    <title>Code · Rheacid</title>
-    <link rel="icon" href="/mark.svg" type="image/svg+xml">
-    @vite(['resources/css/rheacid.scss', 'resources/js/rheacid.js'])
-</head>
-<body class="sign-in">
-<main>
+<x-door title="Code">
     <h1>And the code</h1>
     <p class="soft">The six digits that your telephone shows now.</p>
     <form method="post" action="{{ route('sign-in.code') }}">
@@ -18,6 +8,4 @@
         <button class="do apart" data-primary>Sign in <kbd>Enter</kbd></button>
     </form>
     <p class="apart"><a class="do quiet" href="{{ route('sign-in') }}">Begin again</a></p>
-</main>
-</body>
-</html>
+</x-door>

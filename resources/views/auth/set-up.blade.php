@@ -1,15 +1,5 @@
 @use(Rheacid\Core\Thermometry\Barometer)
-<!doctype html>
-<html lang="en">
-<head>
-    <meta charset="utf-8">
-    <meta name="viewport" content="width=device-width, initial-scale=1">
-    <title>Set up · Rheacid</title>
-    <link rel="icon" href="/mark.svg" type="image/svg+xml">
-    @vite(['resources/css/rheacid.scss', 'resources/js/rheacid.js'])
-</head>
-<body class="sign-in wide">
-<main>
+<x-door title="Set up" :wide="true">
     <h1>A place of your own</h1>
     <p class="soft">Nothing is recorded here yet. Say what this site is, and who leads it; the rest can be changed later.</p>
     <form method="post" action="{{ route('set-up.store') }}">
@@ -35,6 +25,4 @@
         </div>
         <button class="do apart" data-primary>Found it <kbd>Enter</kbd></button>
     </form>
-</main>
-</body>
-</html>
+</x-door>

@@ -1,14 +1,4 @@
-<!doctype html>
-<html lang="en">
-<head>
-    <meta charset="utf-8">
-    <meta name="viewport" content="width=device-width, initial-scale=1">
-    <title>Sign in · Rheacid</title>
-    <link rel="icon" href="/mark.svg" type="image/svg+xml">
-    @vite(['resources/css/rheacid.scss', 'resources/js/rheacid.js'])
-</head>
-<body class="sign-in">
-<main>
+<x-door title="Sign in">
     <h1>Rheacid</h1>
     <p class="soft">{{ Rheacid\Settings::now()->name }} · {{ Rheacid\SiteClock::local(now())->format('D j M, H:i') }}</p>
     @if (session("idle"))<p class="verdict" role="status">{{ session("idle") }}</p>@endif
@@ -19,6 +9,4 @@
         <button class="do apart" data-primary>Sign in <kbd>Enter</kbd></button>
     </form>
     <p class="apart"><a class="do quiet" href="{{ route('join') }}">Come in by a code</a></p>
-</main>
-</body>
-</html>
+</x-door>

@@ -1,14 +1,4 @@
-<!doctype html>
-<html lang="en">
-<head>
-    <meta charset="utf-8">
-    <meta name="viewport" content="width=device-width, initial-scale=1">
-    <title>Come in · Rheacid</title>
-    <link rel="icon" href="/mark.svg" type="image/svg+xml">
-    @vite(['resources/css/rheacid.scss', 'resources/js/rheacid.js'])
-</head>
-<body class="sign-in">
-<main>
+<x-door title="Come in">
     <h1>Come in by a code</h1>
     <p class="soft">A lead has told you one. You choose what you sign in with; nobody else knows it.</p>
     <form method="post" action="{{ route('join.enter') }}">
@@ -19,6 +9,4 @@
         <x-field name="pin" label="A PIN of six digits, for changing hands at the bench" class="apart" type="password" inputmode="numeric" required autocomplete="off" maxlength="6" />
         <button class="do apart" data-primary>Come in <kbd>Enter</kbd></button>
     </form>
-</main>
-</body>
-</html>
+</x-door>
