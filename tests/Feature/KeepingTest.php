@@ -17,6 +17,7 @@ use Rheacid\Models\RestorationConfirmation;
 use Rheacid\Records\Ledger;
 use Rheacid\Records\LedgerCheck;
 use Rheacid\Records\Schema;
+use Symfony\Component\Console\Output\BufferedOutput;
 
 /** How the records are kept: their form, checkpoints of their chain, backups, and that they came back from one. */
 final class KeepingTest extends BenchTestCase
@@ -99,6 +100,21 @@ final class KeepingTest extends BenchTestCase
 
         self::assertNull($check['difference']);
         self::assertStringContainsString('round_visits', (string) $schema['difference'], 'and a table that is gone is named');
+    }
+
+    public function test_the_installation_tests_itself_beside_its_records(): void
+    {
+        $head = Ledger::head();
+        $said = new BufferedOutput();
+        self::assertSame(0, Artisan::call('rheacid:self-test', [], $said));
+        self::assertMatchesRegularExpression('/^(\d{3}) of \1 worked examples right; a record was written, proven, altered and named on a scratch chain$/', trim($said->fetch()));
+        self::assertSame($head, Ledger::head());
+        self::assertSame([], DB::connection('owner')->select("SHOW DATABASES LIKE 'rheacid_scratch'"));
+
+        file_put_contents(storage_path('keeping'), sprintf("self-test failed %s 353 of 354 worked examples right", CarbonImmutable::now()->toIso8601ZuluString()));
+        $this->actingAs($this->people['lead'])->get('/')->assertSee('The installation failed its own test')->assertSee('353 of 354');
+        $this->get('/system')->assertSee('as of')->assertSee('The installation failed its own test')->assertSee('Sela Thornmere')->assertSee($head);
+        unlink(storage_path('keeping'));
     }
 
     public function test_who_had_been_disabled_since_a_backup_is_named_after_it_came_back(): void
