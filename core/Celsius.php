@@ -47,7 +47,13 @@ final class Celsius
     /** The bare number in that unit, as an axis or a field shows it. */
     public static function bare(float $celsius, ?int $decimals = null): string
     {
-        return self::number(Style::isFahrenheitFirst() ? self::fahrenheit($celsius) : $celsius, $decimals);
+        return self::number(self::reading($celsius), $decimals);
+    }
+
+    /** A temperature in that unit, for an axis. */
+    public static function reading(float $celsius): float
+    {
+        return Style::isFahrenheitFirst() ? self::fahrenheit($celsius) : $celsius;
     }
 
     /** A bare difference in that unit. */

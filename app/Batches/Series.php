@@ -13,7 +13,6 @@ use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Maths\CourseBand;
 use Rheacid\Core\Measurands\Measurand;
-use Rheacid\Core\Style;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Decision;
 use Rheacid\Models\Measurement;
@@ -156,7 +155,7 @@ final class Series
         $parts = DB::table('course_parts')->join('courses', 'courses.id', '=', 'course_parts.course_id')->where('courses.batch_id', $batch->id)->orderByDesc('course_parts.id')->limit(self::PARTS)->get(['point', 'drawn']);
         foreach ($parts->reverse() as $part) {
             foreach (array_filter((array) json_decode((string) $part->drawn, true), is_array(...)) as $point) {
-                $series["temperature, $part->point, " . Celsius::unit()][] = [((int) $point[0] - $batch->started_at->getTimestamp()) / 3600, self::asShown(Measurand::Temperature, (float) $point[1])];
+                $series["temperature, $part->point, " . Celsius::unit()][] = [((int) $point[0] - $batch->started_at->getTimestamp()) / 3600, Celsius::reading((float) $point[1])];
             }
         }
 
@@ -208,6 +207,6 @@ final class Series
     /** A curve in the unit that its label names. */
     private static function asShown(Measurand $measurand, float $value): float
     {
-        return $measurand === Measurand::Temperature && Style::isFahrenheitFirst() ? Celsius::fahrenheit($value) : $value;
+        return $measurand === Measurand::Temperature ? Celsius::reading($value) : $value;
     }
 }

@@ -23,7 +23,7 @@ final class GivePersonCode extends Command
     {
         $username = $this->argument('username');
         if (!is_string($username)) {
-            foreach (People::all() as $person) {
+            foreach (People::everybody() as $person) {
                 $this->line(sprintf('%-20s %-8s %s%s', $person->credential?->username, $person->role?->value, $person->name, $person->enabled ? '' : ' (works here no more)'));
             }
 

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Rheacid\Guard;
 
+use Illuminate\Pagination\CursorPaginator;
 use Illuminate\Support\Collection;
+use Illuminate\Support\LazyCollection;
 use Rheacid\Models\Credential;
 use Rheacid\Models\Person;
 use Rheacid\Models\Role;
@@ -13,6 +15,7 @@ use Rheacid\Models\Role;
 final class People
 {
     private const MOST = 100;
+    private const PAGE = 50;
 
     /** @return list<string> where those who work here want to be written to, all or those of some roles */
     public static function addresses(Role ...$roles): array
@@ -22,10 +25,16 @@ final class People
         return array_values(array_unique($people->map(static fn(Person $person): string => (string) $person->credential?->email)->all()));
     }
 
-    /** @return Collection<int, Person> who works here, and who did, by name; not the site itself */
-    public static function all(): Collection
+    /** @return CursorPaginator<int, Person> who works here, and who did, by name; not the site itself */
+    public static function page(): CursorPaginator
     {
-        return Person::query()->with('credential')->whereHas('credential')->orderBy('name')->limit(self::MOST)->get();
+        return Person::query()->with('credential')->whereHas('credential')->orderBy('name')->orderBy('id')->cursorPaginate(self::PAGE);
+    }
+
+    /** @return LazyCollection<int, Person> all of them, one after the other: for what must leave nobody out, on no page */
+    public static function everybody(): LazyCollection
+    {
+        return Person::query()->with('credential')->whereHas('credential')->lazyById(self::MOST);
     }
 
     /**
@@ -34,7 +43,7 @@ final class People
      */
     public static function noteGone(): void
     {
-        file_put_contents(storage_path('gone-people'), implode('', self::all()->reject(static fn(Person $person): bool => $person->enabled)->map(static fn(Person $person): string => "$person->id\n")->all()));
+        file_put_contents(storage_path('gone-people'), implode('', self::everybody()->reject(static fn(Person $person): bool => $person->enabled)->map(static fn(Person $person): string => "$person->id\n")->all()));
     }
 
     /**
@@ -57,19 +66,15 @@ final class People
 
     public static function leads(): int
     {
-        return self::all()->filter(static fn(Person $person): bool => $person->enabled && $person->role === Role::Lead)->count();
+        return self::everybody()->filter(static fn(Person $person): bool => $person->enabled && $person->role === Role::Lead)->count();
     }
 
     /** Whether somebody signs in by that name, or by one that looks like it. */
     public static function isTaken(string $username): bool
     {
-        foreach (Credential::query()->limit(self::MOST)->pluck('username') as $known) {
-            if (SignIn::waitsAs((string) $known) === SignIn::waitsAs($username)) {
-                return true;
-            }
-        }
+        $looksLike = SignIn::waitsAs($username);
 
-        return false;
+        return Credential::query()->lazyById(self::MOST)->contains(static fn(Credential $known): bool => SignIn::waitsAs((string) $known->username) === $looksLike);
     }
 
     /** @return Collection<int, Person> those who can change hands by a PIN, by name */

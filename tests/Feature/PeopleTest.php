@@ -51,6 +51,34 @@ final class PeopleTest extends BenchTestCase
         $this->enters(['code' => $new])->assertSessionHasErrors('code');
     }
 
+    public function test_an_invitation_sent_twice_takes_one_person_on(): void
+    {
+        $form = ['name' => 'Runa Thistle', 'username' => 'runa', 'role' => 'checker', 'form' => self::formId()];
+        $this->actingAs($this->people['lead'])->post('/people', $form)->assertSessionHasNoErrors();
+        $this->post('/people', $form)->assertSessionHasNoErrors();
+
+        $code = session('code')['code'];
+
+        self::assertSame(1, Person::query()->where('name', 'Runa Thistle')->count());
+        $this->post('/sign-out');
+        $this->enters(['code' => $code])->assertRedirect('/');
+    }
+
+    public function test_whoever_came_and_went_before_counts_however_many_they_were(): void
+    {
+        for ($i = 0; $i < 120; $i++) {
+            $id = DB::table('people')->insertGetId(['name' => sprintf('Aaron %03d', $i), 'invented' => true]);
+            DB::table('credentials')->insert(['person_id' => $id, 'username' => "aaron$i", 'passphrase' => 'x']);
+            DB::table('appointments')->insert(['person_id' => $id, 'role' => 'checker', 'enabled' => false, 'at' => now()->format('Y-m-d H:i:s.v'), 'appointed_by_id' => $id]);
+        }
+
+        $this->actingAs($this->people['lead'])->post('/people', ['name' => 'Other', 'username' => 'Pérrin', 'role' => 'checker', 'form' => self::formId()])->assertSessionHasErrors('username');
+        $this->appoints('second', ['role' => 'lead', 'enabled' => '1']);
+        $this->appoints('second', ['role' => 'lead']);
+        self::assertSame(121, substr_count((string) file_get_contents(storage_path('gone-people')), "\n"));
+        $this->get('/people')->assertSee('Aaron 000')->assertDontSee('Oda Venn')->assertSee('rel="next"', false);
+    }
+
     #[TestWith(['oda'])]
     #[TestWith(['Oda'])]
     #[TestWith(['óda'])]

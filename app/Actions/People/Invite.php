@@ -7,7 +7,6 @@ namespace Rheacid\Actions\People;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
 use Rheacid\Actions\Site\TakeOn;
-use Rheacid\Guard\People;
 use Rheacid\Models\Person;
 use Rheacid\Models\Role;
 use Rheacid\Records\IdempotencyKey;
@@ -21,10 +20,6 @@ final readonly class Invite
     /** @throws Refused if the name is taken, in other letters too */
     public function __invoke(Person $by, IdempotencyKey $form, string $username, string $name, Role $role): Person
     {
-        if (People::isTaken($username)) {
-            throw Refused::because('Somebody signs in by that name already, or by one that looks like it.', 'username');
-        }
-
         return ($this->takeOn)($by, $form, $username, $name, $role, Hash::make(Str::random(64)), null, false);
     }
 }

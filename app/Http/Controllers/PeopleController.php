@@ -29,7 +29,7 @@ final class PeopleController
 {
     public function index(): View
     {
-        return view('people.index', ['people' => People::all()]);
+        return view('people.index', ['people' => People::page()]);
     }
 
     public function store(Request $request, Invite $invite, SetAddress $setAddress): RedirectResponse

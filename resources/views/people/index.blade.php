@@ -25,6 +25,7 @@
             </tr>
         @endforeach
     </table>
+    <x-pages :of="$people" before="Before" after="After" />
     @if (Gate::allows('lead'))
         <h2>Invite somebody</h2>
         <form id="invite" method="post" action="{{ route('people.store') }}" data-keep>
