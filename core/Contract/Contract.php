@@ -33,6 +33,7 @@ final class Contract
         'release' => Jobs\ReleaseBatch::class,
         'forecast' => Jobs\ForecastMeeting::class,
         'degree-hours' => Jobs\CountDegreeHours::class,
+        'throughout' => Jobs\HoldThroughout::class,
         'heat-hold' => Jobs\HoldHeat::class,
         'titration' => Jobs\Titrate::class,
         'standardise-titrant' => Jobs\StandardiseTitrant::class,

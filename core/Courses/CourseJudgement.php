@@ -13,26 +13,37 @@ final readonly class CourseJudgement
     private function __construct(public ?Conformity $conformity) {}
 
     /** Within is met, with a silence not proven; exceeded is not met; running is not due. */
-    public static function ofDegreeHours(DegreeHours $counted, bool $isTrusted): self
+    public static function ofDegreeHours(DegreeHours $counted): self
     {
         return new self(match ($counted->verdict) {
             DegreeHoursVerdict::Exceeded => Conformity::Outside,
             DegreeHoursVerdict::Running => null,
-            DegreeHoursVerdict::Within => $counted->gaps === [] && $isTrusted ? Conformity::Inside : Conformity::Inconclusive,
+            DegreeHoursVerdict::Within => $counted->gaps === [] ? Conformity::Inside : Conformity::Inconclusive,
         });
     }
 
     /**
      * @param HeatHold $withoutU the same record without its uncertainty taken off
-     * @param bool $isOpen more of the record will follow
+     * @param bool $isOpen the step that ends it is not on record
      */
-    public static function ofHeatHold(HeatHold $hold, HeatHold $withoutU, bool $isOpen, bool $isTrusted): self
+    public static function ofHeatHold(HeatHold $hold, HeatHold $withoutU, bool $isOpen): self
     {
         return new self(match (true) {
-            $hold->isMet => $isTrusted ? Conformity::Inside : Conformity::Inconclusive,
+            $hold->isMet => Conformity::Inside,
             $isOpen => null,
-            $withoutU->isMet => Conformity::Inconclusive,
+            $withoutU->isMet || !$withoutU->isWhole => Conformity::Inconclusive,
             default => Conformity::Outside,
+        });
+    }
+
+    /** Inside and outside as they are; before its end running and not proven are not due, and warn. */
+    public static function ofThroughout(Throughout $held, bool $isOver): self
+    {
+        return new self(match ($held->verdict) {
+            ThroughoutVerdict::Inside => Conformity::Inside,
+            ThroughoutVerdict::Outside => Conformity::Outside,
+            ThroughoutVerdict::Running => null,
+            ThroughoutVerdict::Inconclusive => $isOver ? Conformity::Inconclusive : null,
         });
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Courses;
 
+use Rheacid\Core\Limits\NowBeforeLastReading;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\TemperatureOutOfRange;
 use Rheacid\Core\TimesNotIncreasing;
@@ -12,62 +13,82 @@ use Rheacid\Core\TimesNotIncreasing;
  * How long and how far a fermenting sausage lay above 60 °F before its pH came down: °F·h against what is allowed by the
  * highest temperature in that time. Bands 1200 below 90 °F, 1000 from 90 to 100 °F, 900 above: trade guideline of 1982 on
  * fermented dry and semi-dry sausage, from memory. Against Staphylococcus aureus only.
+ *
+ * Counting begins with the danger, not with the first temperature on record: what nobody recorded counts at the warmer
+ * neighbour and is told as a gap.
  */
 final readonly class DegreeHours
 {
     public const BASE_F = 60.0;
     public const PH_LIMIT = 5.3;
-
-    /** A silence of the logger longer than this counts at the higher of its ends. */
+    /** A silence longer than this is a gap; a pH drawn longer than this before counting begins decides nothing. */
     private const GAP_H = 1.0;
     private const MILD_F = 90.0;
     private const HOT_F = 100.0;
-
     /** What a probe in a chamber can read, in °C. */
     private const RANGE_C = [-5.0, 130.0];
 
     /**
      * @param float|null $hoursToLimit of the pH reading that decides, on the clock of the input
      * @param list<array{float, float}> $gaps hours from and to
+     * @param float $silentHours of those that were counted, in gaps
      */
-    private function __construct(public ?float $hoursToLimit, public float $degreeHours, public float $allowed, public float $remaining, public array $gaps, public DegreeHoursVerdict $verdict) {}
+    private function __construct(public ?float $hoursToLimit, public float $degreeHours, public float $allowed, public float $remaining, public array $gaps, public float $silentHours, public DegreeHoursVerdict $verdict) {}
 
     /**
      * @param non-empty-list<array{float, float}> $temperatures [h, value], hours strictly increasing
      * @param bool $isCelsius of the values and their U; the answer is in °F·h either way
      * @param float $expandedU of the temperature, in its unit; counted on top
      * @param list<array{float, float}> $ph [h, pH], hours strictly increasing
+     * @param float|null $fromH when counting begins; with the first temperature if null
+     * @param float|null $nowH until when it is counted while no pH decides; the last temperature if null
      *
      * @throws TimesNotIncreasing at an index of the temperatures
      * @throws PhTimesNotIncreasing at an index of the pH
      * @throws TemperatureOutOfRange
-     * @throws CourseDoesNotCover if a pH reading lies outside the record of temperatures by more than an hour
+     * @throws TemperatureLeftOut if a temperature lies within a stretch that is left out
+     * @throws BeginsTooLate if counting begins after the last temperature
+     * @throws NowBeforeLastReading if something was read after now
      */
-    public static function of(array $temperatures, bool $isCelsius = false, float $baseF = self::BASE_F, float $expandedU = 0.0, array $ph = [], float $phExpandedU = 0.0, float $phLimit = self::PH_LIMIT): self
+    public static function of(array $temperatures, bool $isCelsius = false, float $baseF = self::BASE_F, float $expandedU = 0.0, array $ph = [], float $phExpandedU = 0.0, float $phLimit = self::PH_LIMIT, ?float $fromH = null, ?float $nowH = null, ?LeftOut $leftOut = null): self
     {
         $course = self::inF($temperatures, $isCelsius, $expandedU);
-        $end = self::deciding($ph, $phExpandedU, $phLimit);
-        [$first, $last] = [$course[0][0], $course[count($course) - 1][0]];
-        foreach ($ph as $i => [$hours, $value]) {
-            if ($hours < $first - self::GAP_H - Numbers::TOLERANCE) {
-                throw new CourseDoesNotCover($i, $hours, isBefore: true);
-            }
-            if ($end === $hours && $hours > $last + self::GAP_H + Numbers::TOLERANCE) {
-                throw new CourseDoesNotCover($i, $hours, isBefore: false);
-            }
+        self::ensureInOrder($ph);
+        $leftOut ??= LeftOut::nothing();
+        $leftOut->ensureWithout($temperatures);
+        $last = $course[count($course) - 1][0];
+        $from = $fromH ?? $course[0][0];
+        if ($from > $last) {
+            throw new BeginsTooLate($from, $last, 'the last temperature');
         }
-        [$sum, $highest, $gaps] = $end !== null && $end <= $first ? [0.0, $course[0][1], []] : self::integrated($course, $end ?? $last, $baseF);
+        $newest = max($last, $ph === [] ? -INF : $ph[count($ph) - 1][0]);
+        if ($nowH !== null && $nowH < $newest) {
+            throw new NowBeforeLastReading($nowH, $newest);
+        }
+        $deciding = self::deciding(array_values(array_filter($ph, static fn(array $reading): bool => Numbers::atLeast($reading[0], $from - self::GAP_H))), $phExpandedU, $phLimit);
+        $end = max($from, $deciding ?? $nowH ?? $last);
+        [$sum, $highest, $gaps, $silent] = self::integrated(self::intervals($course, $from, $end), $from, $end, $baseF, $leftOut);
         $allowed = match (true) {
             $highest < self::MILD_F - Numbers::TOLERANCE => 1200.0,
             Numbers::atMost($highest, self::HOT_F) => 1000.0,
             default => 900.0,
         };
 
-        return new self($end, $sum, $allowed, $allowed - $sum, $gaps, match (true) {
+        return new self($deciding, $sum, $allowed, $allowed - $sum, $gaps, $silent, match (true) {
             Numbers::atLeast($sum, $allowed) => DegreeHoursVerdict::Exceeded,
-            $end !== null => DegreeHoursVerdict::Within,
+            $deciding !== null => DegreeHoursVerdict::Within,
             default => DegreeHoursVerdict::Running,
         });
+    }
+
+    /** @param list<array{float, float}> $ph */
+    private static function ensureInOrder(array $ph): void
+    {
+        foreach ($ph as $i => [$hours]) {
+            if ($i > 0 && $hours <= $ph[$i - 1][0]) {
+                throw new PhTimesNotIncreasing($i);
+            }
+        }
     }
 
     /**
@@ -79,10 +100,7 @@ final readonly class DegreeHours
     private static function deciding(array $ph, float $expandedU, float $limit): ?float
     {
         $deciding = null;
-        foreach ($ph as $i => [$hours, $value]) {
-            if ($i > 0 && $hours <= $ph[$i - 1][0]) {
-                throw new PhTimesNotIncreasing($i);
-            }
+        foreach ($ph as [$hours, $value]) {
             $deciding = match (true) {
                 !Numbers::atMost($value, $limit) => null,
                 $deciding === null && Numbers::atMost($value + $expandedU, $limit) => $hours,
@@ -116,35 +134,53 @@ final readonly class DegreeHours
     }
 
     /**
+     * The record in intervals, with what lies before its first and after its last temperature.
+     *
      * @param non-empty-list<array{float, float}> $course
      *
-     * @return array{float, float, list<array{float, float}>} °F·h, highest °F, gaps
+     * @return non-empty-list<array{float, float, float, float}> h from and to, °F at both
      */
-    private static function integrated(array $course, float $end, float $baseF): array
+    private static function intervals(array $course, float $from, float $end): array
     {
-        $sum = 0.0;
-        $highest = $course[0][1];
-        $gaps = [];
-        for ($i = 1; $i < count($course) && $course[$i - 1][0] < $end; $i++) {
-            [[$from, $a], [$to, $b]] = [$course[$i - 1], $course[$i]];
-            $until = min($to, $end);
-            if ($to - $from > self::GAP_H + Numbers::TOLERANCE) {
-                $gaps[] = [$from, $to];
-                $highest = max($highest, $a, $b);
-                $sum += ($until - $from) * max(0.0, max($a, $b) - $baseF);
-                continue;
-            }
-            $atEnd = $a + ($b - $a) * ($until - $from) / ($to - $from);
-            $highest = max($highest, $a, $atEnd);
-            $sum += self::above($a - $baseF, $atEnd - $baseF, $until - $from);
-        }
-        [$last, $value] = $course[count($course) - 1];
-        if ($end > $last) {
-            // Up to an hour after the record has ended its last temperature stands.
-            $sum += ($end - $last) * max(0.0, $value - $baseF);
+        [$first, $last] = [$course[0], $course[count($course) - 1]];
+        $intervals = $from < $first[0] ? [[$from, $first[0], $first[1], $first[1]]] : [];
+        for ($i = 1; $i < count($course); $i++) {
+            $intervals[] = [$course[$i - 1][0], $course[$i][0], $course[$i - 1][1], $course[$i][1]];
         }
 
-        return [$sum, $highest, $gaps];
+        return $intervals === [] || $end > $last[0] ? [...$intervals, [$last[0], max($end, $last[0]), $last[1], $last[1]]] : $intervals;
+    }
+
+    /**
+     * @param non-empty-list<array{float, float, float, float}> $intervals
+     *
+     * @return array{float, float, list<array{float, float}>, float} °F·h, highest °F, gaps, hours in them
+     */
+    private static function integrated(array $intervals, float $from, float $end, float $baseF, LeftOut $leftOut): array
+    {
+        [$sum, $highest, $gaps, $silent] = [0.0, -INF, [], 0.0];
+        foreach ($intervals as [$a, $b, $atA, $atB]) {
+            if ($b < $from || $a > $end) {
+                continue;
+            }
+            [$begin, $stop] = [max($a, $from), min($b, $end)];
+            $at = static fn(float $hours): float => $b > $a ? $atA + ($atB - $atA) * ($hours - $a) / ($b - $a) : $atB;
+            $isGap = $b - $a > self::GAP_H + Numbers::TOLERANCE || $leftOut->touches($a, $b);
+            // Where it meets what is counted only at its own end, that temperature is known.
+            if ($isGap && ($begin < $stop || ($a < $begin && $begin < $b))) {
+                [$low, $high] = [max($atA, $atB), max($atA, $atB)];
+            } else {
+                [$low, $high] = [$at($begin), $at($stop)];
+            }
+            $highest = max($highest, $low, $high);
+            $sum += self::above($low - $baseF, $high - $baseF, $stop - $begin);
+            if ($isGap && $begin < $stop) {
+                $gaps[] = [$begin, $b];
+                $silent += $stop - $begin;
+            }
+        }
+
+        return [$sum, $highest, $gaps, $silent];
     }
 
     /** The area above the base under a line from one end to the other, cut where it crosses. */

@@ -12,8 +12,8 @@ final readonly class Deciding
     /** @param list<Result> $results that were judged */
     public static function of(Judge $judged, array $results): ?self
     {
-        $worst = $judged->worst();
-        if ($worst !== null) {
+        $worst = WorstFirst::ordered($judged->due, [])[0] ?? null;
+        if ($worst instanceof JudgedLimit) {
             return new self($worst->result, $worst->portion);
         }
         $nearest = null;

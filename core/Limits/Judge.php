@@ -40,7 +40,7 @@ final readonly class Judge
             }
         }
 
-        return new self($due, $notDue, self::overall($due, $notDue));
+        return new self($due, $notDue, self::overall($due, $notDue, $occasion));
     }
 
     /**
@@ -59,13 +59,10 @@ final readonly class Judge
         }
     }
 
-    /** The worst line of all: not met before not proven, binding before others, then what lacks most; null where nothing is due. */
-    public function worst(): ?JudgedLimit
+    /** The worst of what is due or passed unread; null where nothing is. */
+    public function worst(): JudgedLimit|NotDue|null
     {
-        $due = $this->due;
-        usort($due, static fn(JudgedLimit $a, JudgedLimit $b): int => [$a->conformity->rank(), !$a->limit->limit->kind->binds(), $a->spare()] <=> [$b->conformity->rank(), !$b->limit->limit->kind->binds(), $b->spare()]);
-
-        return $due[0] ?? null;
+        return WorstFirst::worst($this->due, $this->notDue)[0] ?? null;
     }
 
     /** @param list<Result> $results */
@@ -81,18 +78,24 @@ final readonly class Judge
             return match (true) {
                 !$isTimed => NotDueReason::NoResult,
                 !$hasCome => NotDueReason::Time,
-                $limit->isPast($occasion) && $limit->limit->kind->binds() && !in_array($limit->limit->name, $occasion->metInTime, true) => NotDueReason::Unread,
+                self::isUnread($limit, $occasion) => NotDueReason::Unread,
                 default => NotDueReason::NoResult,
             };
         }
         [$value, $portion, $at] = $decides;
-        if ($isTimed && !$hasCome && ($limit->clock($occasion) === null || $value !== Conformity::Inside)) {
+        if ($isTimed && !$hasCome && (($limit->clock($occasion) ?? -1.0) < 0 || $value !== Conformity::Inside)) {
             return NotDueReason::Time;
         }
-        $late = $limit->isPast($occasion) && !in_array($limit->limit->name, $occasion->metInTime, true);
+        $late = $limit->isPast($occasion);
+        // No later value proves that it was met in time, unless a lead has let the miss stand.
+        $isUnproven = $late && $value === Conformity::Inside && !$occasion->isMissForgiven($limit->limit->name);
 
-        // No later value proves that it was met in time.
-        return new JudgedLimit($limit, $late && $value === Conformity::Inside ? Conformity::Inconclusive : $value, $value, $late, $limit->limit->margin($portion->value), $portion, ...$at);
+        return new JudgedLimit($limit, $isUnproven ? Conformity::Inconclusive : $value, $value, $late, $limit->limit->margin($portion->value), $portion, ...$at);
+    }
+
+    private static function isUnread(ProductLimit $limit, Occasion $occasion): bool
+    {
+        return $limit->limit->kind->binds() && $limit->isPast($occasion) && !$occasion->isMissForgiven($limit->limit->name) && !$occasion->isOpenFor($limit) && !in_array($limit->limit->name, $occasion->awaited, true);
     }
 
     /**
@@ -135,16 +138,19 @@ final readonly class Judge
      * @param list<JudgedLimit> $due
      * @param list<NotDue> $notDue
      */
-    private static function overall(array $due, array $notDue): Overall
+    private static function overall(array $due, array $notDue, Occasion $occasion): Overall
     {
-        $missed = array_filter($due, static fn(JudgedLimit $one): bool => $one->conformity !== Conformity::Inside);
-        $isBroken = array_filter($missed, static fn(JudgedLimit $one): bool => $one->limit->limit->kind->binds()) !== []
-            || array_filter($notDue, static fn(NotDue $one): bool => $one->reason === NotDueReason::Unread) !== [];
+        $holds = static fn(JudgedLimit $one): bool => $one->limit->limit->kind->binds() && $one->conformity !== Conformity::Inside
+            // Of places that are not all read only what is outside counts.
+            && (!$occasion->isOpenFor($one->limit) || $one->conformity === Conformity::Outside);
+        $isBroken = array_filter($due, $holds) !== [] || array_filter($notDue, static fn(NotDue $one): bool => $one->reason === NotDueReason::Unread) !== [];
+        $isToReview = array_filter($due, static fn(JudgedLimit $one): bool => !$one->limit->limit->kind->binds() && $one->conformity !== Conformity::Inside) !== [];
 
         return match (true) {
             $isBroken => Overall::Hold,
+            $isToReview => Overall::Review,
+            $occasion->open !== [] => Overall::Open,
             $due === [] => Overall::NothingJudged,
-            $missed !== [] => Overall::Review,
             default => Overall::Accept,
         };
     }

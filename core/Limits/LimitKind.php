@@ -22,4 +22,14 @@ enum LimitKind: string
     {
         return $this === self::Critical || $this === self::Legal;
     }
+
+    /** 0 stands first: critical before legal, all others alike. */
+    public function rank(): int
+    {
+        return match ($this) {
+            self::Critical => 0,
+            self::Legal => 1,
+            self::Operating, self::Spoilage, self::Target => 2,
+        };
+    }
 }

@@ -15,6 +15,8 @@ enum Overall: string
     /** The batch is held. */
     case Hold = 'hold';
 
+    /** Nothing holds it yet, but not all places are read. */
+    case Open = 'open';
     /** No limit is due: nothing was accepted either. */
     case NothingJudged = 'nothing-judged';
 }

@@ -37,19 +37,25 @@ final readonly class ProductLimit
         return $this->applies === Applies::WithinHours ? $occasion->hoursSince[$this->since] ?? null : null;
     }
 
+    /** The deadline, h after its step: as a lead has put it off, else as the product has it. */
+    public function deadline(Occasion $occasion): float
+    {
+        return $occasion->disposed[$this->limit->name] ?? (float) $this->hours;
+    }
+
     /** From the deadline on. */
     public function hasCome(Occasion $occasion): bool
     {
         $clock = $this->clock($occasion);
 
-        return $clock !== null && Numbers::atLeast($clock, (float) $this->hours);
+        return $clock !== null && $clock >= 0 && Numbers::atLeast($clock, $this->deadline($occasion));
     }
 
-    /** After the deadline. */
+    /** After the deadline, while none has met it by then. */
     public function isPast(Occasion $occasion): bool
     {
         $clock = $this->clock($occasion);
 
-        return $clock !== null && !Numbers::atMost($clock, (float) $this->hours);
+        return $clock !== null && $clock >= 0 && !Numbers::atMost($clock, $this->deadline($occasion)) && !in_array($this->limit->name, $occasion->metInTime, true);
     }
 }

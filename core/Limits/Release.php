@@ -19,10 +19,11 @@ final readonly class Release
      * @param array<string, bool> $conditions
      * @param list<string> $disposed limits that the lead has decided about
      * @param bool $isBlocked something else keeps the batch from going out
+     * @param bool $needsNone nothing measured guards the product, as its version says
      *
      * @throws NameTwice if two limits have one name
      */
-    public static function of(array $limits, array $judged, array $conditions, array $disposed, bool $isBlocked): self
+    public static function of(array $limits, array $judged, array $conditions, array $disposed, bool $isBlocked, bool $needsNone = false): self
     {
         $met = [];
         $missing = [];
@@ -44,7 +45,7 @@ final readonly class Release
             }
         }
 
-        return new self($met, $missing, $missing === [] && !$isBlocked);
+        return new self($met, $missing, $missing === [] && !$isBlocked && ($met !== [] || $needsNone));
     }
 
     /**

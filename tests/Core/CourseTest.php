@@ -6,11 +6,17 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Rheacid\Core\Courses\CourseDoesNotCover;
+use Rheacid\Core\Courses\BeginsTooLate;
+use Rheacid\Core\Courses\CourseJudgement;
 use Rheacid\Core\Courses\DegreeHours;
 use Rheacid\Core\Courses\DegreeHoursVerdict;
 use Rheacid\Core\Courses\HeatHold;
+use Rheacid\Core\Courses\LeftOut;
 use Rheacid\Core\Courses\StretchDoubt;
+use Rheacid\Core\Courses\Throughout;
+use Rheacid\Core\Courses\ThroughoutVerdict;
+use Rheacid\Core\Limits\Comparison;
+use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\TimesNotIncreasing;
 
 /** Records of temperature against their limits. */
@@ -80,9 +86,60 @@ final class CourseTest extends TestCase
         self::assertEqualsWithDelta(10 * 20.9, DegreeHours::of(self::flat(80.0, 10), expandedU: 0.9)->degreeHours, 1e-9);
         self::assertEqualsWithDelta(5.0 / 3 / 2, DegreeHours::of([[0.0, 50.0], [1.0, 65.0]])->degreeHours, 1e-9, 'the part above 60 °F alone: a third of the hour, 5 °F at its end');
         self::assertSame(0.0, DegreeHours::of(self::flat(80.0, 5), ph: [[0.0, 5.2]])->degreeHours);
-        self::assertEqualsWithDelta(110.0, DegreeHours::of(self::flat(80.0, 5), ph: [[5.5, 5.2]])->degreeHours, 1e-9, 'the last temperature stands for up to an hour');
-        $this->expectException(CourseDoesNotCover::class);
-        DegreeHours::of(self::flat(80.0, 5), ph: [[6.1, 5.2]]);
+        self::assertEqualsWithDelta(110.0, DegreeHours::of(self::flat(80.0, 5), ph: [[5.5, 5.2]])->degreeHours, 1e-9, 'the last temperature stands');
+        self::assertEquals([[5, 6.1]], DegreeHours::of(self::flat(80.0, 5), ph: [[6.1, 5.2]])->gaps, 'and after an hour as a gap');
+    }
+
+    public function test_counting_begins_with_the_danger_and_what_nobody_recorded_is_a_gap(): void
+    {
+        $late = DegreeHours::of([[60.0, 66.0], [60.5, 66.0], [61.0, 66.0]], ph: [[62.0, 5.2]], fromH: 0.0);
+        self::assertSame([[[0.0, 60.0]], 60.0, DegreeHoursVerdict::Within], [$late->gaps, $late->silentHours, $late->verdict]);
+        self::assertEqualsWithDelta(62 * 6.0, $late->degreeHours, 1e-9, 'at the first temperature that is known');
+        self::assertSame(Conformity::Inconclusive, CourseJudgement::ofDegreeHours($late)->conformity, 'within, but sixty hours are unknown');
+
+        $cut = DegreeHours::of([[0.0, 60.0], [1.0, 80.0], [2.0, 80.0]], ph: [[-0.6, 5.2], [1.5, 5.2]], fromH: 0.5);
+        self::assertEqualsWithDelta([0.5, 15.0 * 0.5 + 20.0 * 0.5], [$cut->hoursToLimit === 1.5 ? 0.5 : 0.0, $cut->degreeHours], 1e-9, 'the line is cut where counting begins; a pH from more than an hour before decides nothing');
+        self::assertSame([0.0, DegreeHoursVerdict::Within], [DegreeHours::of(self::flat(80.0, 5), ph: [[1.2, 5.2]], fromH: 2.0)->degreeHours, DegreeHours::of(self::flat(80.0, 5), ph: [[1.2, 5.2]], fromH: 2.0)->verdict]);
+        self::assertEqualsWithDelta(20.0 * 8, DegreeHours::of(self::flat(80.0, 5), nowH: 8.0)->degreeHours, 1e-9, 'the last temperature counts on until now');
+
+        $struck = DegreeHours::of([[0.0, 80.0], [0.5, 80.0], [1.0, 90.0]], leftOut: LeftOut::of([[0.6, 0.9]]));
+        self::assertSame([[0.5, 1.0]], $struck->gaps, 'however short');
+        self::assertEqualsWithDelta(10.0 + 15.0, $struck->degreeHours, 1e-9);
+
+        $this->expectException(BeginsTooLate::class);
+        DegreeHours::of(self::flat(80.0, 5), fromH: 5.1);
+    }
+
+    public function test_a_limit_that_holds_throughout_is_never_met_by_one_reading(): void
+    {
+        $cold = static fn(array $temperatures, ?float $now = null, float $hours = 240.0, float $u = 0.5, ?LeftOut $leftOut = null): Throughout => Throughout::of($temperatures, $u, Comparison::AtMost, 5.0, 0.0, $hours, $now, leftOut: $leftOut);
+        $daily = static fn(float $value, int $days): array => array_map(static fn(int $i): array => [24.0 * $i, $value], range(0, $days));
+
+        self::assertSame(ThroughoutVerdict::Running, $cold([[0.0, 3.0]])->verdict);
+        self::assertSame([ThroughoutVerdict::Inside, 240.0], [$cold($daily(3.0, 10))->verdict, $cold($daily(3.0, 10))->coveredH]);
+        self::assertSame(ThroughoutVerdict::Running, $cold($daily(3.0, 5), 150.0)->verdict, 'a silence that goes on is awaited');
+        self::assertSame([ThroughoutVerdict::Inconclusive, [[120.0, 240.0]]], [$cold($daily(3.0, 5), 240.0)->verdict, $cold($daily(3.0, 5), 240.0)->gaps], 'once the span is over it is a gap');
+        self::assertSame(ThroughoutVerdict::Inconclusive, $cold($daily(4.7, 10))->verdict, 'not inside by its uncertainty');
+        self::assertSame(ThroughoutVerdict::Outside, $cold([[0.0, 4.0], [10.0, 7.0]])->verdict);
+        self::assertEqualsWithDelta(5.0, $cold([[0.0, 4.0], [10.0, 7.0]])->firstOutsideH, 1e-9, 'by the line, where it passes 5.5 °C');
+        self::assertSame([[0.0, 24.0]], $cold([[24.1, 3.0], [30.0, 3.0]], 30.0, 24.0)->gaps, 'cut to the span; a quarter of it is the longest silence');
+        self::assertSame(ThroughoutVerdict::Inconclusive, $cold([[0.0, 3.0], [24.0, 3.0]], leftOut: LeftOut::of([[10.0, 11.0]]))->verdict);
+        $hot = static fn(float $hours): ThroughoutVerdict => Throughout::of([[0.0, 60.0], [1.0, 58.0], [2.0, 58.0], [3.0, 58.0], [4.0, 57.5]], 0.5, Comparison::AtLeast, 57.0, 0.0, $hours)->verdict;
+        self::assertSame([ThroughoutVerdict::Inside, ThroughoutVerdict::Inconclusive], [$hot(4.0), $hot(3.0)], 'an hour is longer than a quarter of three');
+    }
+
+    public function test_a_cure_is_a_hold_with_its_own_silence_that_an_interruption_begins_anew(): void
+    {
+        $days = static fn(float ...$values): array => array_map(static fn(int $i, float $value): array => [1440.0 * $i, $value], array_keys(array_values($values)), array_values($values));
+        $cure = static fn(array $record, ?float $end = null, ?LeftOut $leftOut = null): HeatHold => HeatHold::of($record, 0.5, 1.67, 4 * 1440.0, 1440.0, 0.0, $end, $leftOut);
+
+        self::assertFalse($cure($days(8.0))->isMet, 'one reading is no sixty days');
+        self::assertTrue($cure($days(8.0, 8.0, 8.0, 8.0, 8.0))->isMet);
+        self::assertTrue($cure($days(8.0, 0.0, 8.0, 8.0, 8.0, 8.0, 8.0))->isMet, 'begun anew after the cold day');
+        self::assertFalse($cure($days(8.0, 8.0, 0.0, 8.0, 8.0))->isMet);
+        self::assertSame([false, false], [$cure($days(8.0, 8.0, 8.0, 8.0, 8.0), null, LeftOut::of([[2000.0, 2100.0]]))->isMet, $cure($days(8.0, 8.0, 8.0, 8.0, 8.0), null, LeftOut::of([[2000.0, 2100.0]]))->isWhole]);
+        self::assertFalse($cure($days(8.0, 8.0, 8.0, 8.0, 8.0), 5000.0)->isMet, 'only until its end counts');
+        self::assertFalse($cure($days(8.0, 8.0), 4000.0)->isWhole, 'nobody knows what was after the last reading');
     }
 
     public function test_a_heat_hold_is_the_longest_unbroken_time_by_a_record(): void

@@ -48,8 +48,9 @@ final class ReleaseTest extends TestCase
         $limits = [new ReleaseLimit('a', LimitKind::Legal, 'acid was added'), new ReleaseLimit('recipe', LimitKind::Target)];
 
         self::assertSame(MissingReason::Unanswered, Release::of($limits, [], [], [], false)->missing[0]['reason']);
-        self::assertTrue(Release::of($limits, [], ['acid was added' => false], [], false)->releasable);
-        self::assertFalse(Release::of($limits, [], ['acid was added' => false], [], true)->releasable, 'something else is open');
+        self::assertFalse(Release::of($limits, [], ['acid was added' => false], [], false)->releasable, 'nothing binding is met: it would go out on nothing');
+        self::assertTrue(Release::of($limits, [], ['acid was added' => false], [], false, needsNone: true)->releasable, 'as its version says');
+        self::assertFalse(Release::of($limits, [], ['acid was added' => false], [], true, needsNone: true)->releasable, 'something else is open');
         self::assertSame(['a'], Release::of($limits, [[self::judged(Conformity::Inside)]], ['acid was added' => true], [], false)->met);
     }
 

@@ -61,6 +61,75 @@ final class ContractAgainstPythonTest extends TestCase
         }
     }
 
+    /** 1,000 records for each job that is judged on temperatures over time, integrated by NumPy. */
+    public function test_a_thousand_records_of_temperature_agree(): void
+    {
+        $random = new Randomizer(new Mt19937(20261130));
+        $number = static fn(float $low, float $high, int $decimals = 2): float => round($low + ($high - $low) * $random->getInt(0, 1_000_000) / 1_000_000, $decimals);
+        $any = static fn(array $from): mixed => $from[$random->getInt(0, count($from) - 1)];
+        $asked = [];
+        $seen = [];
+        for ($i = 0; $i < 1000; $i++) {
+            foreach (self::records($number, $any) as $job => $input) {
+                $output = json_decode(Contract::answer($job, json_encode($input, JSON_THROW_ON_ERROR))[0], true, 64, JSON_THROW_ON_ERROR);
+                self::assertArrayNotHasKey('error', $output, $job . json_encode($input) . json_encode($output));
+                $asked[] = ['job' => $job, 'input' => $input, 'output' => $output];
+                $verdict = $job . ' ' . json_encode($output['verdict'] ?? $output['met']);
+                $seen[$verdict] = ($seen[$verdict] ?? 0) + 1;
+            }
+        }
+
+        foreach (Python::run('contract.py', ['tables' => [], 'examples' => $asked]) as $i => $answer) {
+            self::assertAgree($answer, $asked[$i]['output'], $asked[$i]['job'] . ' ' . json_encode($asked[$i]['input']));
+        }
+        self::assertCount(9, $seen, 'every verdict was drawn: ' . json_encode($seen));
+        self::assertGreaterThanOrEqual(25, min($seen), json_encode($seen, JSON_THROW_ON_ERROR));
+    }
+
+    /**
+     * @param \Closure(float, float): float $number
+     * @param \Closure(list<mixed>): mixed $any
+     *
+     * @return array<string, array<string, mixed>>
+     */
+    private static function records(\Closure $number, \Closure $any): array
+    {
+        $chamber = self::course($number, $any);
+        $struck = static function (array $course) use ($any, $number): array {
+            $stretches = [];
+            foreach (array_slice($course, 0, -1) as $i => $point) {
+                if ($any(range(1, 40)) === 1) {
+                    $width = $course[$i + 1][0] - $point[0];
+                    $stretches[] = [round($point[0] + $width * $number(0.1, 0.4), 3), round($point[0] + $width * $number(0.5, 0.9), 3)];
+                }
+            }
+
+            return $stretches === [] ? [] : ['left_out' => $stretches];
+        };
+        $minutes = array_map(static fn(array $point): array => [round($point[0] * 3, 2), round(($point[1] - 32) / 1.8 + 35, 1)], self::course($number, $any));
+        $cold = [];
+        for ($hours = $number(-3, 3), $level = $number(2.5, 4.9); $hours < 60; $hours += $any([1, 3, 5, 8, 8, $any([8, 15])])) {
+            $cold[] = [round($hours, 2), round($level + $number(-0.8, 0.8), 1)];
+        }
+        $last = $cold[count($cold) - 1][0];
+        $isHot = $any([false, false, true]);
+
+        return [
+            'degree-hours' => [
+                'temperatures' => $chamber, 'unit' => 'F', 'temperature_expanded_u' => $any([0, 0.9]), 'ph' => [[-0.5, 5.6], [2.0, $number(5.2, 5.9)], [20.0, $number(5.2, 5.5)], [38.0, $number(5.0, 5.4)]], 'ph_expanded_u' => $any([0, 0.05]),
+                ...$any([[], ['from_h' => $number(-8, 8)]]), ...$any([[], ['now_h' => $number(44, 60)]]), ...$struck($chamber),
+            ],
+            'throughout' => [
+                'temperatures' => $isHot ? array_map(static fn(array $point): array => [$point[0], round(62 - $point[1], 1)], $cold) : $cold, 'expanded_u_c' => $any([0, 0.5]), 'op' => $isHot ? '>=' : '<=', 'value_c' => $isHot ? 57 : 5, 'from_h' => $any([0, $number(-2, 20)]),
+                ...$any([[], ['hours' => $any([12, 36, 48, 90])]]), ...$any([[], ['now_h' => round($last + $any([0, 4, 40]), 2)]]), ...$any([[], ['gap_h' => $any([4, 12])]]), ...$struck($cold),
+            ],
+            'heat-hold' => [
+                'temperatures' => $minutes, 'expanded_u_c' => $any([0, 0.5]), 'minimum_c' => 63, 'minutes' => $any([3, 15, 30]),
+                ...$any([[], ['gap_minutes' => $any([2, 8])]]), ...$any([[], ['begin_minute' => $number(-5, 30), 'end_minute' => $number(60, 140)]]), ...$struck($minutes),
+            ],
+        ];
+    }
+
     /**
      * One input for each job that has much to decide.
      *
@@ -126,8 +195,6 @@ final class ContractAgainstPythonTest extends TestCase
             'judge' => self::occasion($number, $any),
             'release' => self::outcomes($any),
             'forecast' => ['readings' => $course, 'target' => $any([4.2, 4.6]), ...($random->getInt(0, 1) === 1 ? ['expanded_u' => 0.07] : []), ...($random->getInt(0, 2) > 0 ? ['within_h' => $any([48, 72, 168])] : []), ...($random->getInt(0, 1) === 1 ? ['now_h' => $course[count($course) - 1][0] + 20] : [])],
-            'degree-hours' => ['temperatures' => self::course($number, $any), 'unit' => 'F', 'temperature_expanded_u' => $any([0, 0.9]), 'ph' => [[2.0, 5.9], [20.0, $number(5.2, 5.5)], [38.0, $number(5.0, 5.4)]], 'ph_expanded_u' => $any([0, 0.05])],
-            'heat-hold' => ['temperatures' => array_map(static fn(array $point): array => [round($point[0] * 3, 2), round(($point[1] - 32) / 1.8 + 35, 1)], self::course($number, $any)), 'expanded_u_c' => $any([0, 0.5]), 'minimum_c' => 63, 'minutes' => $any([3, 15, 30])],
             'electrode-trend' => ['history' => $random->shuffleArray($history), 'limit_percent' => $any([90, 95])],
             'conductivity' => ['us_per_cm' => $number(0, 20000, 1), 'temperature_c' => $number(0, 60, 1), 'percent_per_c' => $number(0, 2.5), 'cell_factor' => $number(0.8, 1.2, 4), 'offset_us' => $number(-50, 50, 1)],
             'boiling-point' => $random->getInt(0, 1) === 1 ? ['pressure_kpa' => $number(30, 110)] : ['elevation_m' => $number(-400, 9000)],
@@ -200,7 +267,7 @@ final class ContractAgainstPythonTest extends TestCase
             $results[] = ['measurand' => $any(['ph', 'ph', 'temperature']), 'portions' => $portions];
         }
 
-        return ['results' => $results, 'limits' => $limits, 'stage' => $any(['start', 'underway', 'equilibrium', 'finished']), 'hours_since' => ['start' => $any([10, 24, 100, 200]), ...($any([0, 1]) === 1 ? ['packed' => $any([5, 48, 60])] : [])], 'conditions' => ['one' => true, 'two' => false], 'met_in_time' => $any([[], ['limit 2', 'limit 4']])];
+        return ['results' => $results, 'limits' => $limits, 'stage' => $any(['start', 'underway', 'equilibrium', 'finished']), 'hours_since' => ['start' => $any([10, 24, 100, 200]), ...($any([0, 1]) === 1 ? ['packed' => $any([-3, 5, 48, 60])] : [])], 'conditions' => ['one' => true, 'two' => false], 'met_in_time' => $any([[], ['limit 2', 'limit 4']]), 'disposed' => $any([[], [['name' => 'limit 1'], ['name' => 'limit 3', 'until_h' => $any([30, 150])]]]), 'open' => $any([[], [['measurand' => 'ph']], [['measurand' => 'temperature']]]), 'awaited' => $any([[], ['limit 0', 'limit 1']])];
     }
 
     /**
@@ -219,7 +286,7 @@ final class ContractAgainstPythonTest extends TestCase
             $judged[] = ['due' => $due];
         }
 
-        return ['limits' => [['name' => 'a', 'kind' => 'critical'], ['name' => 'b', 'kind' => $any(['legal', 'target'])], ['name' => 'c', 'kind' => 'critical', 'condition' => $any(['one', 'two', 'three'])]], 'judged' => $judged, 'conditions' => ['one' => true, 'two' => false], 'disposed' => $any([[], ['a'], ['a', 'b']]), 'blocks' => $any([[], ['open-deviation']])];
+        return ['limits' => [['name' => 'a', 'kind' => 'critical'], ['name' => 'b', 'kind' => $any(['legal', 'target'])], ['name' => 'c', 'kind' => 'critical', 'condition' => $any(['one', 'two', 'three'])]], 'judged' => $judged, 'conditions' => ['one' => true, 'two' => false], 'disposed' => $any([[], ['a'], ['a', 'b']]), 'blocks' => $any([[], ['open-deviation']]), 'needs_none' => $any([false, true])];
     }
 
     /** Every figure of the reference stands in our answer too; ours may say more. */

@@ -182,18 +182,27 @@ def judge(i):
             rows += [row for row in of_result if row[0] or not proving or row[2] == "outside"]
         rows.sort(key=lambda row: row[1])
         clock = hours.get(l.get("since", "start")) if timed else None
-        come, past = clock is not None and clock >= l.get("hours", 0) - 1e-9, clock is not None and clock > l.get("hours", 0) + 1e-9
+        decided = [d for d in i.get("disposed", []) if d["name"] == l["name"]][-1:]
+        deadline = decided[0].get("until_h", l.get("hours", 0)) if decided else l.get("hours", 0)
+        forgiven = bool(decided) and "until_h" not in decided[0]
+        partial = [q for q in i.get("open", []) if (q.get("measurand", "ph"), q.get("basis", "")) == (l.get("measurand", "ph"), l.get("basis", ""))] != []
+        before = clock is not None and clock < 0
+        come, past = not before and clock is not None and clock >= deadline - 1e-9, not before and clock is not None and clock > deadline + 1e-9
         late = timed and past and l["name"] not in i.get("met_in_time", [])
-        if timed and not come and not (rows and clock is not None and rows[0][2] == "inside"):
+        if timed and not come and (before or not (rows and clock is not None and rows[0][2] == "inside")):
             not_due.append({"name": l["name"], "reason": "time"})
         elif not rows:
-            not_due.append({"name": l["name"], "reason": "unread" if late and binds else "no-result"})
+            not_due.append({"name": l["name"], "reason": "unread" if late and binds and not forgiven and not partial and l["name"] not in i.get("awaited", []) else "no-result"})
         else:
             _, key, outcome, margin, portion = rows[0]
-            due.append({"name": l["name"], "kind": l["kind"], "outcome": "inconclusive" if late and outcome == "inside" else outcome, "value_outcome": outcome, "late": late, "margin": margin, "value": portion["value"], "expanded_u": portion["expanded_u"], "trusted": portion.get("trusted", True), "result": key[3], "portion": key[4]})
+            due.append({"name": l["name"], "kind": l["kind"], "outcome": "inconclusive" if late and outcome == "inside" and not forgiven else outcome, "partial": partial, "value_outcome": outcome, "late": late, "margin": margin, "value": portion["value"], "expanded_u": portion["expanded_u"], "trusted": portion.get("trusted", True), "result": key[3], "portion": key[4]})
     bad_ones = [d for d in due if d["outcome"] != "inside"]
-    hold = any(d["kind"] in ("critical", "legal") for d in bad_ones) or any(n["reason"] == "unread" for n in not_due)
-    return {"due": due, "not_due": not_due, "overall": "hold" if hold else "nothing-judged" if not due else "review" if bad_ones else "accept"}
+    binding = [d for d in bad_ones if d["kind"] in ("critical", "legal")]
+    hold = any(not d["partial"] or d["outcome"] == "outside" for d in binding) or any(n["reason"] == "unread" for n in not_due)
+    rest = "review" if len(bad_ones) > len(binding) else "open" if i.get("open") else "nothing-judged" if not due else "accept"
+    for d in due:
+        del d["partial"]
+    return {"due": due, "not_due": not_due, "overall": "hold" if hold else rest}
 
 
 def release(i):
@@ -210,7 +219,7 @@ def release(i):
         if reason in ("missed-in-time", "breached") and l["name"] in i.get("disposed", []):
             reason = failing(history[-1].get("value_outcome", history[-1]["outcome"]))
         missing.append({"name": l["name"], "reason": reason}) if reason else met.append(l["name"])
-    return {"met": met, "missing": missing, "releasable": not missing and not i.get("blocks", [])}
+    return {"met": met, "missing": missing, "releasable": not missing and not i.get("blocks", []) and (bool(met) or i.get("needs_none", False))}
 
 
 def recognise(i):
@@ -354,70 +363,91 @@ def interval(i):
     return {"next_days": allowed, "due_on": datetime.date.fromordinal(day(last["on"]) + allowed).isoformat(), "reason": reason if allowed == days else "capped"}
 
 
+def cut_off(i, a, b):
+    return any(a <= end and begin <= b for begin, end in i.get("left_out", []))
+
+
 def degree_hours(i):
-    """Every stretch by SciPy's quadrature with the crossing as a break, where the contract has a closed form."""
-    from scipy.integrate import quad
+    """NumPy's trapezoid over each stretch with its crossing put in, where the contract has a closed form."""
     c = i.get("unit", "F") == "C"
     base, u = i.get("base_f", 60), i.get("temperature_expanded_u", 0)
     f = [(h, (v + u) * 1.8 + 32 if c else v + u) for h, v in i["temperatures"]]
-    ph, limit = i.get("ph", []), i.get("ph_limit", 5.3)
+    begin = i.get("from_h", f[0][0])
+    ph, limit = [r for r in i.get("ph", []) if r[0] >= begin - 1 - 1e-9], i.get("ph_limit", 5.3)
     end = None
     for k, (h, v) in enumerate(ph):
         if v + i.get("ph_expanded_u", 0) <= limit + 1e-9 and all(w <= limit + 1e-9 for _, w in ph[k:]):
             end = h
             break
-    until = end if end is not None else f[-1][0]
-    total, highest, gaps = 0.0, f[0][1], []
-    if until > f[0][0]:
-        for (a, x), (b, y) in zip(f, f[1:]):
-            if a >= until:
-                break
-            stop = min(b, until)
-            if b - a > 1 + 1e-9:
-                gaps.append([a, b])
-                highest = max(highest, x, y)
-                total += (stop - a) * max(0, max(x, y) - base)
-                continue
-            at = lambda t, a=a, b=b, x=x, y=y: x + (y - x) * (t - a) / (b - a)
-            highest = max(highest, x, at(stop))
-            breaks = [a + (base - x) / (y - x) * (b - a)] if (x - base) * (y - base) < 0 else []
-            total += quad(lambda t: max(0, at(t) - base), a, stop, points=[t for t in breaks if a < t < stop] or None)[0]
-        if until > f[-1][0]:
-            total += (until - f[-1][0]) * max(0, f[-1][1] - base)
+    until = end if end is not None else i.get("now_h", f[-1][0])
+    # As if the record began when counting does, and went on to its end, each with the temperature next to it.
+    line = ([(begin, f[0][1])] if begin < f[0][0] else []) + f + ([(until, f[-1][1])] if until > f[-1][0] else [])
+    total, seen, gaps = 0.0, [], []
+    for (a, x), (b, y) in zip(line, line[1:]):
+        low, high = max(a, begin), min(b, until)
+        if low >= high:
+            continue
+        if b - a > 1 + 1e-9 or cut_off(i, a, b):
+            gaps.append([low, b])
+            seen.append(max(x, y))
+            total += (high - low) * max(0, max(x, y) - base)
+            continue
+        marks = [low, high] + ([a + (base - x) / (y - x) * (b - a)] if (x - base) * (y - base) < 0 else [])
+        t = np.unique(np.clip(marks, low, high))
+        at = np.interp(t, [a, b], [x, y])
+        seen += list(at)
+        total += float(np.trapezoid(np.maximum(0, at - base), t) if hasattr(np, "trapezoid") else np.trapz(np.maximum(0, at - base), t))
+    if not seen:
+        inside = [max(x, y) for (a, x), (b, y) in zip(line, line[1:]) if a < begin < b and (b - a > 1 + 1e-9 or cut_off(i, a, b))]
+        seen = inside or [float(np.interp(begin, [h for h, _ in line], [v for _, v in line]))]
+    highest = max(seen)
     allowed = 1200 if highest < 90 - 1e-9 else 1000 if highest <= 100 + 1e-9 else 900
     return {"hours_to_limit": end, "degree_hours": total, "allowed": allowed, "remaining": allowed - total, "gaps": gaps, "verdict": "exceeded" if total >= allowed - 1e-9 else "running" if end is None else "within"}
 
 
+def throughout(i):
+    """Every moment that matters on one axis (edges, readings, crossings), each interval between two of them looked at in its middle."""
+    t, v = np.array(i["temperatures"], float).T
+    u, limit, sign = i.get("expanded_u_c", 0), i["value_c"], 1 if i["op"] == "<=" else -1
+    begin, now = i["from_h"], i.get("now_h", t[-1])
+    end = begin + i["hours"] if "hours" in i else math.inf
+    over, silence = now >= end - 1e-9, min(i.get("gap_h", 24), i.get("hours", math.inf) / 4)
+    gap = lambda a, b: b - a > silence + 1e-9 or cut_off(i, a, b)
+    spans = [(begin, t[0])] * (begin < t[0]) + list(zip(t, t[1:])) + [(t[-1], end)] * (over and t[-1] < end)
+    gaps = [[max(a, begin), min(b, end)] for a, b in spans if gap(a, b) and max(a, begin) < min(b, end)]
+    until = min(now, end)
+    edges = [h + (e - x) / (y - x) * (k - h) for (h, x), (k, y) in zip(i["temperatures"], i["temperatures"][1:]) for e in [limit + sign * u] if (x - e) * (y - e) < 0]
+    marks = np.unique([m for m in [begin, *([until] if until < math.inf else []), *t, *edges] if begin <= m <= until])
+    known = [(m, float(np.interp(m, t, v))) for m in marks if m in t or any(a <= m <= b and not gap(a, b) for a, b in zip(t, t[1:]))]
+    lines = [(a, b) for a, b in zip(marks, marks[1:]) if any(x <= (a + b) / 2 <= y and not gap(x, y) for x, y in zip(t, t[1:]))]
+    beyond = [m for m, w in known if sign * w > sign * limit + u + 1e-9]
+    beyond += [a for a, b in lines if sign * np.interp((a + b) / 2, t, v) > sign * limit + u + 1e-9]
+    worst = sign * max(sign * w for _, w in known) if known else None
+    proven = worst is not None and sign * worst + u <= sign * limit + 1e-9
+    if beyond:
+        verdict = "outside"
+    elif gaps or (known and not proven):
+        verdict = "inconclusive"
+    else:
+        verdict = "running" if not over else "inside" if proven else "inconclusive"
+    return {"verdict": verdict, "worst_c": worst, "first_outside_h": min(beyond) if beyond else None, "covered_h": float(sum(b - a for a, b in lines)), "gaps": gaps}
+
+
 def heat_hold(i):
-    """On a fine grid: where the record, less U, stands high enough, found by brute force and refined by bisection."""
-    t, need = i["temperatures"], i["minimum_c"] + i.get("expanded_u_c", 0)
-    gap = min(5, i["minutes"])
-    pieces, part = [], [t[0]]
-    for before, now in zip(t, t[1:]):
-        if now[0] - before[0] > gap + 1e-9:
-            pieces.append(part)
-            part = []
-        part.append(now)
-    pieces.append(part)
-    best = (0.0, None, None)
-    for part in pieces:
-        m, v = np.array([x for x, _ in part], float), np.array([y for _, y in part], float)
-        marks = list(m)
-        for k in range(len(m) - 1):
-            if (v[k] - need) * (v[k + 1] - need) < 0:
-                marks.append(brentq(lambda x: np.interp(x, m, v) - need, m[k], m[k + 1], xtol=1e-13))
-        marks = sorted(marks)
-        start = None
-        for k, x in enumerate(marks):
-            hot = np.interp(x, m, v) >= need - 1e-9
-            if hot and start is None:
-                start = x
-            after = k + 1 < len(marks) and hot and np.interp((x + marks[k + 1]) / 2, m, v) >= need - 1e-9
-            if start is not None and not after:
-                if x - start > best[0] + 1e-9:
-                    best = (x - start, start, x)
-                start = None
-    return {"longest_minutes": best[0], "met": best[0] > 0 and best[0] >= i["minutes"] - 1e-9, "from_minute": best[1], "to_minute": best[2]}
+    """Every moment that matters on one axis; where the record, less U, stands high enough in the middle of each interval."""
+    t, v = np.array(i["temperatures"], float).T
+    need, longest = i["minimum_c"] + i.get("expanded_u_c", 0), min(i.get("gap_minutes", 5), i["minutes"])
+    begin, end = i.get("begin_minute", -math.inf), i.get("end_minute", math.inf)
+    crossings = [brentq(lambda x: np.interp(x, t, v) - need, a, b, xtol=1e-13) for a, b, x, y in zip(t, t[1:], v, v[1:]) if (x - need) * (y - need) < 0]
+    marks = np.unique([m for m in [begin, end, *t, *crossings] if max(begin, t[0]) <= m <= min(end, t[-1])])
+    best, start = (0.0, None, None), None
+    for a, b in zip(marks, marks[1:]):
+        of = [(x, y) for x, y in zip(t, t[1:]) if x <= (a + b) / 2 <= y][0]
+        hot = np.interp((a + b) / 2, t, v) >= need - 1e-9 and of[1] - of[0] <= longest + 1e-9 and not cut_off(i, *of)
+        start = (a if start is None else start) if hot else None
+        if hot and b - start > best[0] + 1e-9:
+            best = (float(b - start), float(start), float(b))
+    return {"longest_minutes": best[0], "met": bool(best[0] > 0 and best[0] >= i["minutes"] - 1e-9), "from_minute": best[1], "to_minute": best[2]}
 
 
 def forecast(i):
@@ -554,6 +584,7 @@ JOBS = {
     "decide": decide,
     "forecast": forecast,
     "degree-hours": degree_hours,
+    "throughout": throughout,
     "heat-hold": heat_hold,
     "titration": titration,
     # The molar masses follow from the atomic weights, to what a handbook rounds.

@@ -6,16 +6,11 @@ namespace Rheacid\Core\Contract\Jobs;
 
 use Rheacid\Core\Contract\Input;
 use Rheacid\Core\Contract\Job;
-use Rheacid\Core\Contract\Refusal;
 use Rheacid\Core\Contract\Shape\ListShape;
 use Rheacid\Core\Contract\Shape\NumberShape;
 use Rheacid\Core\Contract\Shape\RecordShape;
 use Rheacid\Core\Contract\Shape\TextShape;
-use Rheacid\Core\Courses\CourseDoesNotCover;
 use Rheacid\Core\Courses\DegreeHours;
-use Rheacid\Core\Courses\PhTimesNotIncreasing;
-use Rheacid\Core\TemperatureOutOfRange;
-use Rheacid\Core\TimesNotIncreasing;
 
 final readonly class CountDegreeHours implements Job
 {
@@ -30,6 +25,9 @@ final readonly class CountDegreeHours implements Job
                 'ph' => ListShape::of(ListShape::pair(NumberShape::any(), NumberShape::ph()), 0),
                 'ph_expanded_u' => NumberShape::zeroOrMore(),
                 'ph_limit' => NumberShape::ph(),
+                'from_h' => NumberShape::any(),
+                'now_h' => NumberShape::any(),
+                'left_out' => Stretches::shape(),
             ],
         );
     }
@@ -38,15 +36,7 @@ final readonly class CountDegreeHours implements Job
     {
         $temperatures = $in->pairs('temperatures');
         assert($temperatures !== []);
-        try {
-            $counted = DegreeHours::of($temperatures, $in->text('unit', 'F') === 'C', $in->number('base_f', DegreeHours::BASE_F), $in->number('temperature_expanded_u', 0.0), $in->has('ph') ? $in->pairs('ph') : [], $in->number('ph_expanded_u', 0.0), $in->number('ph_limit', DegreeHours::PH_LIMIT));
-        } catch (TimesNotIncreasing $failure) {
-            throw Refusal::at($failure, "temperatures[$failure->index]");
-        } catch (PhTimesNotIncreasing|CourseDoesNotCover $failure) {
-            throw Refusal::at($failure, "ph[$failure->index]");
-        } catch (TemperatureOutOfRange $failure) {
-            throw Refusal::at($failure, 'temperatures');
-        }
+        $counted = Stretches::placing(static fn(): DegreeHours => DegreeHours::of($temperatures, $in->text('unit', 'F') === 'C', $in->number('base_f', DegreeHours::BASE_F), $in->number('temperature_expanded_u', 0.0), $in->pairs('ph'), $in->number('ph_expanded_u', 0.0), $in->number('ph_limit', DegreeHours::PH_LIMIT), $in->numberOrNull('from_h'), $in->numberOrNull('now_h'), Stretches::read($in)));
 
         return [
             'hours_to_limit' => $counted->hoursToLimit,

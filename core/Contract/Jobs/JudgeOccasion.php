@@ -51,6 +51,9 @@ final readonly class JudgeOccasion implements Job
             'stage' => TextShape::oneOf(array_column(Stage::cases(), 'value')),
             'conditions' => new MapShape(new FlagShape()),
             'met_in_time' => ListShape::of(TextShape::any(), least: 0),
+            'disposed' => ListShape::of(RecordShape::of(['name' => TextShape::any()], ['until_h' => NumberShape::any()]), least: 0),
+            'open' => ListShape::of(RecordShape::of([], $quantity), least: 0),
+            'awaited' => ListShape::of(TextShape::any(), least: 0),
         ]);
     }
 
@@ -59,7 +62,15 @@ final readonly class JudgeOccasion implements Job
         $judged = Judge::on(
             array_map(self::result(...), $in->records('results')),
             array_map(self::limit(...), $in->records('limits')),
-            new Occasion(Stage::from($in->text('stage', Stage::Underway->value)), $in->numbersByName('hours_since'), $in->flagsByName('conditions'), $in->texts('met_in_time')),
+            new Occasion(
+                Stage::from($in->text('stage', Stage::Underway->value)),
+                $in->numbersByName('hours_since'),
+                $in->flagsByName('conditions'),
+                $in->texts('met_in_time'),
+                self::disposed($in->records('disposed')),
+                array_map(static fn(Input $quantity): array => ['measurand' => $quantity->text('measurand', self::PH), 'basis' => $quantity->text('basis', '')], $in->records('open')),
+                $in->texts('awaited'),
+            ),
         );
 
         return [
@@ -79,6 +90,21 @@ final readonly class JudgeOccasion implements Job
             'not_due' => array_map(static fn(NotDue $one): array => ['name' => $one->limit->limit->name, 'reason' => $one->reason->value], $judged->notDue),
             'overall' => $judged->overall->value,
         ];
+    }
+
+    /**
+     * @param list<Input> $decided
+     *
+     * @return array<string, float|null> hours by name; of several for one limit the last counts
+     */
+    private static function disposed(array $decided): array
+    {
+        $disposed = [];
+        foreach ($decided as $one) {
+            $disposed[$one->text('name')] = $one->numberOrNull('until_h');
+        }
+
+        return $disposed;
     }
 
     private static function result(Input $in): Result

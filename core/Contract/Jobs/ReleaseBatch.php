@@ -31,6 +31,7 @@ final readonly class ReleaseBatch implements Job
             'conditions' => new MapShape(new FlagShape()),
             'disposed' => ListShape::of(TextShape::any(), least: 0),
             'blocks' => ListShape::of(TextShape::any(), least: 0),
+            'needs_none' => new FlagShape(),
         ]);
     }
 
@@ -42,6 +43,7 @@ final readonly class ReleaseBatch implements Job
             $in->flagsByName('conditions'),
             $in->texts('disposed'),
             $in->texts('blocks') !== [],
+            $in->flag('needs_none', false),
         );
 
         return [
