@@ -16,7 +16,7 @@ final readonly class Settings
     /** A site that moved more often is told by its newest moves. */
     private const ZONES = 50;
 
-    private function __construct(public string $name, public bool $fahrenheitFirst, public bool $decimalComma, public bool $leadsNeedCode, public WallClock $clock) {}
+    private function __construct(public string $name, public bool $fahrenheitFirst, public bool $decimalComma, public bool $leadsNeedCode, public bool $fourEyes, public WallClock $clock) {}
 
     public static function now(): self
     {
@@ -40,6 +40,7 @@ final readonly class Settings
             $newest->fahrenheit_first ?? false,
             $newest->decimal_comma ?? false,
             $newest->leads_need_code ?? false,
+            $newest->four_eyes ?? false,
             $since === [] ? WallClock::of(new \DateTimeZone(is_string($configured) ? $configured : 'UTC')) : new WallClock($since),
         );
     }

@@ -72,6 +72,9 @@ Route::pattern('policy', '[0-9]{1,18}');
 Route::pattern('verification', '[0-9]{1,18}');
 Route::pattern('product', '[0-9]{1,18}');
 Route::pattern('deviation', '[0-9]{1,18}');
+Route::pattern('step', '[0-9]{1,18}');
+Route::pattern('occasion', '[0-9]{1,18}');
+Route::pattern('course', '[0-9]{1,18}');
 Route::pattern('method', '[0-9]{1,18}');
 Route::pattern('standard', '[a-z-]{1,40}');
 Route::pattern('code', '[a-z-]{1,40}');
@@ -221,10 +224,16 @@ Route::middleware(['auth', SignsOutIdle::class, BoundsUploads::class])->group(st
 
         Route::post('batches', [BatchLifeController::class, 'store'])->name('batches.store');
         Route::post('batches/{batch}/steps', [BatchLifeController::class, 'step'])->name('batches.step');
+        Route::post('batches/{batch}/steps/wait', [BatchLifeController::class, 'wait'])->name('batches.wait');
+        Route::post('steps/{step}', [BatchLifeController::class, 'changeStep'])->middleware('can:lead')->name('steps.change');
+        Route::post('batches/{batch}/route', [BatchLifeController::class, 'route'])->name('batches.route');
+        Route::post('occasions/{occasion}/end', [BatchLifeController::class, 'end'])->name('occasions.end');
+        Route::post('courses/{course}/strikes', [CourseController::class, 'strike'])->middleware('can:lead')->name('courses.strike');
         Route::post('batches/{batch}/answers', [BatchLifeController::class, 'answer'])->name('batches.answer');
         Route::post('batches/{batch}/state', [BatchLifeController::class, 'move'])->name('batches.move');
         Route::post('batches/{batch}/notes', [BatchLifeController::class, 'note'])->name('batches.note');
         Route::post('batches/{batch}/additions', [BatchLifeController::class, 'add'])->name('batches.add');
+        Route::post('batches/{batch}/recall', [BatchLifeController::class, 'recall'])->middleware('can:lead')->name('batches.recall');
         Route::post('batches/{batch}/release', [BatchLifeController::class, 'release'])->middleware('can:lead')->name('batches.release');
         Route::post('batches/{batch}/temperatures', [CourseController::class, 'store'])->name('courses.store');
         Route::post('deviations/{deviation}/actions', [DeviationController::class, 'act'])->name('deviations.act');

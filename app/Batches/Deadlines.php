@@ -16,27 +16,36 @@ use Rheacid\Models\Batch;
 /** By when a batch must have met what, and what its readings so far let expect. */
 final class Deadlines
 {
-    /** @return list<DeadlineFacts> soonest first */
+    /** @return list<DeadlineFacts> soonest first; what a lead has let stand is none any more */
     public static function of(Batch $batch): array
     {
-        $timed = array_filter($batch->product->judgedBy(), static fn(ProductLimit $limit): bool => $limit->applies === Applies::WithinHours && ($limit->condition === null || ($batch->conditions()[$limit->condition] ?? false)) && $batch->begun($limit->since) !== null);
+        $answers = $batch->conditions();
+        $timed = array_filter($batch->judgedBy(), static fn(ProductLimit $limit): bool => $limit->applies === Applies::WithinHours && ($limit->condition === null || ($answers[$limit->condition] ?? false)) && $batch->begun($limit->since) !== null);
         if ($timed === []) {
             return [];
         }
         $met = Series::metInTime($batch, null);
         $course = Series::course($batch);
+        $newest = $course === [] ? null : $course[count($course) - 1];
+        $disposed = Dispositions::standing($batch);
         $deadlines = [];
         foreach ($timed as $limit) {
+            $name = $limit->limit->name;
+            if (array_key_exists($name, $disposed) && $disposed[$name] === null) {
+                continue;
+            }
+            $hours = $disposed[$name] ?? (float) $limit->hours;
             $begun = $batch->begun($limit->since) ?? CarbonImmutable::instance($batch->started_at);
-            $isMet = in_array($limit->limit->name, $met, true);
+            $isMet = in_array($name, $met, true);
             $deadlines[] = new DeadlineFacts(
-                $limit->limit->name,
+                $name,
                 $limit->limit->kind,
                 LimitWords::written($limit),
-                $begun->addSeconds((int) round(3600 * (float) $limit->hours)),
+                $begun->addSeconds((int) round(3600 * $hours)),
                 $isMet,
-                $isMet ? null : self::forecast($batch, $limit, $begun, $course),
-                (float) $limit->hours,
+                $isMet ? null : self::forecast($batch, $limit, $hours, $begun, $course),
+                $hours,
+                $isMet || $newest === null || $limit->measurand !== Measurand::Ph->value ? null : LimitWords::toGo($limit, $newest[1], Series::newestU($batch)),
             );
         }
         usort($deadlines, static fn(DeadlineFacts $a, DeadlineFacts $b): int => $a->at <=> $b->at);
@@ -49,7 +58,7 @@ final class Deadlines
      *
      * @param list<array{float, float}> $course
      */
-    private static function forecast(Batch $batch, ProductLimit $limit, CarbonImmutable $begun, array $course): ?Forecast
+    private static function forecast(Batch $batch, ProductLimit $limit, float $hours, CarbonImmutable $begun, array $course): ?Forecast
     {
         if ($course === [] || $limit->measurand !== Measurand::Ph->value || $limit->limit->high === null || $limit->limit->low !== null) {
             return null;
@@ -57,6 +66,6 @@ final class Deadlines
         $offset = $batch->started_at->diffInSeconds($begun) / 3600;
         $expandedU = $limit->limit->kind->binds() ? Series::newestU($batch) ?? 0.0 : 0.0;
 
-        return Forecast::of($course, $limit->limit->high, $expandedU, $offset + (float) $limit->hours);
+        return Forecast::of($course, $limit->limit->high, $expandedU, $offset + $hours);
     }
 }

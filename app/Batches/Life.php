@@ -23,25 +23,49 @@ final class Life
     /**
      * The batch, locked until the action is done: two people deciding at once follow one another.
      *
-     * @param BatchState|null $next what it is to become; null where it only has to be live
+     * @param BatchState|null $next what it is to become; null where it only has to be measured still
      *
      * @throws Refused where that cannot follow
      */
     public static function ensure(Batch $batch, ?BatchState $next): Batch
     {
-        Batch::query()->lockForUpdate()->findOrFail($batch->id);
-        $batch = Batch::query()->with(['newestEvent', 'product.limits', 'steps', 'answers'])->findOrFail($batch->id);
+        $batch = self::locked($batch);
         $state = $batch->state();
-        if ($next === null ? !$state->isLive() && $state !== BatchState::Planned : !$state->mayBecome($next)) {
-            throw Refused::because(sprintf('%s is %s%s.', $batch->code, $state->value, $next === null ? '; nothing more is recorded on it' : "; it cannot become $next->value from there"), 'state');
+        if ($next !== null) {
+            self::ensureMay($batch, $next);
+        } elseif (!$state->isMeasured() && $state !== BatchState::Planned) {
+            throw Refused::because("$batch->code is $state->value; nothing more is recorded on it.", 'state');
         }
 
         return $batch;
     }
 
-    public static function move(Entry $entry, Batch $batch, BatchState $next, ?string $reason): BatchEvent
+    /** The same, whatever its state: with all by which it is judged. */
+    public static function locked(Batch $batch): Batch
     {
-        return $entry->add(new BatchEvent(['batch_id' => $batch->id, 'state' => $next, 'at' => $entry->at, 'reason' => $reason, 'person_id' => $entry->by->id]));
+        Batch::query()->lockForUpdate()->findOrFail($batch->id);
+
+        return Batch::query()->with(Batch::JUDGED)->findOrFail($batch->id);
+    }
+
+    /** @throws Refused where that cannot follow */
+    public static function ensureMay(Batch $batch, ?BatchState $next): void
+    {
+        if ($next !== null && !$batch->state()->mayBecome($next)) {
+            throw Refused::because(sprintf('%s is %s; it cannot become %s from there.', $batch->code, $batch->state()->value, $next->value), 'state');
+        }
+    }
+
+    /** @param string|null $told of a recall: who was told what */
+    public static function move(Entry $entry, Batch $batch, BatchState $next, ?string $reason, ?string $told = null): BatchEvent
+    {
+        return $entry->add(new BatchEvent(['batch_id' => $batch->id, 'state' => $next, 'at' => $entry->at, 'reason' => $reason === null ? null : mb_strimwidth($reason, 0, 400, '…'), 'told' => $told, 'person_id' => $entry->by->id]));
+    }
+
+    /** Whether it was ever released. */
+    public static function hasGoneOut(Batch $batch): bool
+    {
+        return BatchEvent::query()->where('batch_id', $batch->id)->where('state', BatchState::Released)->exists();
     }
 
     /** Whether something was added, and nothing was drawn since. */
@@ -54,11 +78,11 @@ final class Life
     }
 
     /** The deviation that stands open on that limit; it is opened if there is none. */
-    public static function deviate(Entry $entry, Batch $batch, string $limit, LimitKind $kind, bool $isMissedInTime, string $what, ?int $decisionId): Deviation
+    public static function deviate(Entry $entry, Batch $batch, string $limit, LimitKind $kind, bool $isMissedInTime, string $what, ?int $decisionId, bool $isAfterRelease = false): Deviation
     {
         $open = Deviation::query()->where('batch_id', $batch->id)->where('limit_name', $limit)->whereDoesntHave('disposition')->orderByDesc('id')->first();
         // One that says less than what is known now does not stand for it.
-        return $open !== null && (!$isMissedInTime || $open->is_missed_in_time === true) ? $open : $entry->add(new Deviation(['batch_id' => $batch->id, 'decision_id' => $decisionId, 'limit_name' => $limit, 'kind' => $kind, 'is_missed_in_time' => $isMissedInTime, 'what' => $what, 'at' => $entry->at, 'person_id' => $entry->by->id]));
+        return $open !== null && (!$isMissedInTime || $open->is_missed_in_time === true) ? $open : $entry->add(new Deviation(['batch_id' => $batch->id, 'decision_id' => $decisionId, 'limit_name' => $limit, 'kind' => $kind, 'is_missed_in_time' => $isMissedInTime, 'what' => mb_strimwidth($what, 0, 400, '…'), 'is_after_release' => $isAfterRelease, 'at' => $entry->at, 'person_id' => $entry->by->id]));
     }
 
     /** @return Builder<Deviation> of binding limits, that nobody has decided about */

@@ -30,7 +30,7 @@ final class Sampling
      */
     public static function ofMany(array $batches, CarbonImmutable $now): array
     {
-        $plans = array_map(static fn(Batch $batch): SamplingPlan => $batch->product->samplingPlan($batch->conditions()), $batches);
+        $plans = array_map(static fn(Batch $batch): SamplingPlan => $batch->product->samplingPlan($batch->conditions(), $batch->limits()), $batches);
         $countsPlaces = array_filter($plans, static fn(SamplingPlan $plan): bool => array_filter($plan->lines, static fn(SamplingLine $line): bool => $line->count > 1) !== []) !== [];
         $sampled = self::sampled($batches, $countsPlaces);
         $all = [];

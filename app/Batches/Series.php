@@ -83,7 +83,7 @@ final class Series
     public static function course(Batch $batch): array
     {
         $worst = [];
-        foreach (self::rows($batch)->whereNotNull('course_ph')->orderByDesc('occasions.drawn_at')->limit(self::FORECAST)->toBase()->get() as $row) {
+        foreach (self::trusted($batch)->orderByDesc('occasions.drawn_at')->limit(self::FORECAST)->toBase()->get() as $row) {
             $second = (int) $batch->started_at->diffInSeconds(CarbonImmutable::parse((string) $row->drawn_at, 'UTC'));
             $worst[$second] = max($worst[$second] ?? -INF, (float) $row->course_ph);
         }
@@ -92,10 +92,31 @@ final class Series
         return array_map(static fn(int $second, float $ph): array => [$second / 3600, $ph], array_keys($worst), $worst);
     }
 
+    /**
+     * Hours since the start, the worst trusted pH drawn at that time, and its U: of samples with all their places; of others only what
+     * lies above a limit, since the slowest piece may not have been read.
+     *
+     * @return list<array{hours: float, ph: float, u: float}> times strictly increasing
+     */
+    public static function slowest(Batch $batch, float $limit): array
+    {
+        $worst = [];
+        $rows = self::trusted($batch)->addSelect('decisions.open')->where(static fn(Builder $query) => $query->whereNull('decisions.open')->orWhere('course_ph', '>', $limit));
+        foreach ($rows->orderByDesc('occasions.drawn_at')->limit(self::FORECAST)->toBase()->get() as $row) {
+            $second = (int) $batch->started_at->diffInSeconds(CarbonImmutable::parse((string) $row->drawn_at, 'UTC'));
+            if (!isset($worst[$second]) || (float) $row->course_ph > $worst[$second]['ph']) {
+                $worst[$second] = ['hours' => $second / 3600, 'ph' => (float) $row->course_ph, 'u' => (float) $row->course_expanded_u_ph];
+            }
+        }
+        ksort($worst);
+
+        return array_values($worst);
+    }
+
     /** Of the newest trusted pH; null where it is not known. */
     public static function newestU(Batch $batch): ?float
     {
-        $u = self::rows($batch)->whereNotNull('course_ph')->orderByDesc('occasions.drawn_at')->orderByDesc('decisions.occasion_id')->value('course_expanded_u_ph');
+        $u = self::trusted($batch)->orderByDesc('occasions.drawn_at')->orderByDesc('decisions.occasion_id')->value('course_expanded_u_ph');
 
         return is_numeric($u) ? (float) $u : null;
     }
@@ -107,7 +128,7 @@ final class Series
      */
     public static function before(Batch $batch, CarbonImmutable $drawnAt, ?int $except): array
     {
-        $rows = self::rows($batch)->whereNotNull('course_ph')->where('occasions.drawn_at', '<', $drawnAt->format('Y-m-d H:i:s.v'))
+        $rows = self::trusted($batch)->where('occasions.drawn_at', '<', $drawnAt->format('Y-m-d H:i:s.v'))
             ->when($except !== null, static fn(Builder $query) => $query->where('decisions.occasion_id', '<>', $except))
             ->orderByDesc('occasions.drawn_at')->limit(self::EARLIER)->toBase()->get();
 
@@ -118,15 +139,18 @@ final class Series
     }
 
     /**
-     * Limits that a trusted occasion has met by their deadline, and whose proof still counts.
+     * Limits that a trusted occasion has met by their deadline, all its places read, and whose proof still counts.
+     *
+     * @param CarbonImmutable|null $drawnBy only by occasions drawn by then
      *
      * @return list<string>
      */
-    public static function metInTime(Batch $batch, ?int $except): array
+    public static function metInTime(Batch $batch, ?int $except, ?CarbonImmutable $drawnBy = null): array
     {
         $names = DB::table('limit_outcomes')->join('decisions', 'decisions.id', '=', 'limit_outcomes.decision_id')
-            ->where('limit_outcomes.batch_id', $batch->id)->where('applies', Applies::WithinHours->value)->where('outcome', Conformity::Inside->value)->where('late', false)
+            ->where('limit_outcomes.batch_id', $batch->id)->where('applies', Applies::WithinHours->value)->where('outcome', Conformity::Inside->value)->where('late', false)->whereRaw('coalesce(limit_outcomes.is_open, 0) = 0')
             ->when($except !== null, static fn($query) => $query->where('decisions.occasion_id', '<>', $except))
+            ->when($drawnBy, static fn($query, CarbonImmutable $by) => $query->join('occasions', 'occasions.id', '=', 'decisions.occasion_id')->where('occasions.drawn_at', '<=', $by->format('Y-m-d H:i:s.v')))
             ->whereNotExists(static fn($query) => $query->from('decisions as later')->whereColumn('later.supersedes_id', 'decisions.id'))
             ->whereNotExists(static fn($query) => $query->from('measurements')->join('calibration_voids', 'calibration_voids.calibration_id', '=', 'measurements.calibration_id')->whereColumn('measurements.occasion_id', 'decisions.occasion_id')->whereColumn('measurements.observed_at', '>', 'calibration_voids.back_to'))
             ->distinct()->pluck('limit_outcomes.name');
@@ -202,6 +226,13 @@ final class Series
     private static function rows(Batch $batch): Builder
     {
         return self::standing($batch)->select(['decisions.id', 'occasions.drawn_at', 'decisions.value', 'decisions.expanded_u', 'decisions.trusted', 'decisions.course_ph', 'decisions.course_expanded_u_ph']);
+    }
+
+    /** @return Builder<Decision> those whose pH is trusted still: its calibration was not voided since */
+    private static function trusted(Batch $batch): Builder
+    {
+        return self::rows($batch)->whereNotNull('course_ph')
+            ->whereNotExists(static fn($query) => $query->from('measurements')->join('calibration_voids', 'calibration_voids.calibration_id', '=', 'measurements.calibration_id')->whereColumn('measurements.occasion_id', 'decisions.occasion_id')->whereColumn('measurements.observed_at', '>', 'calibration_voids.back_to'));
     }
 
     /** A curve in the unit that its label names. */

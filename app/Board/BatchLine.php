@@ -12,10 +12,14 @@ use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\ForecastVerdict;
 use Rheacid\Core\Limits\Urgency;
 use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Sampling\Places;
 use Rheacid\Measure\DecisionLines;
+use Rheacid\Measure\Together;
 use Rheacid\Models\Batch;
+use Rheacid\Models\BatchStepWait;
 use Rheacid\Models\Decision;
 use Rheacid\Models\LimitOutcome;
+use Rheacid\Models\Occasion;
 
 /** A batch on the board. */
 final readonly class BatchLine
@@ -26,6 +30,8 @@ final readonly class BatchLine
      * @param string|null $advice what to do about it
      * @param float|null $spare distance to the nearest binding limit that is due, beyond the uncertainty
      * @param array<int, array<string, mixed>> $deadlines packed DeadlineFacts, soonest first
+     * @param array<string, array{hours: float|null, saidAt: string|null}> $steps that limits count from and nobody has recorded, with when somebody said "not yet"
+     * @param array{occasion: int, drawnAt: string, until: string, places: list<string>}|null $waiting the newest sample, where it lacks places
      * @param Conformity|null $newest the worst that the newest decision says of a binding limit
      */
     public function __construct(
@@ -53,6 +59,9 @@ final readonly class BatchLine
         public ?float $spare,
         public array $deadlines,
         public ?Conformity $newest,
+        public array $steps = [],
+        public ?array $waiting = null,
+        public bool $needsRoute = false,
     ) {}
 
     public function urgency(): Urgency
@@ -64,7 +73,7 @@ final readonly class BatchLine
 
     public static function work(int $id): self
     {
-        $batch = Batch::query()->with(['product.limits', 'newestEvent', 'steps', 'answers'])->findOrFail($id);
+        $batch = Batch::query()->with(Batch::JUDGED)->findOrFail($id);
         $decision = Series::newest($batch);
         $lines = $decision === null ? null : DecisionLines::recorded($decision, $batch);
 
@@ -93,6 +102,9 @@ final readonly class BatchLine
             $decision === null ? null : self::spare($decision),
             array_map(Facts::pack(...), Deadlines::of($batch)),
             $decision === null ? null : self::worst($decision),
+            $batch->state()->isMeasured() ? self::steps($batch) : [],
+            $batch->state()->isMeasured() ? self::waiting($batch) : null,
+            $batch->state()->isMeasured() && $batch->product->routeNames() !== [] && $batch->route() === null,
         );
     }
 
@@ -112,6 +124,33 @@ final readonly class BatchLine
         }
 
         return null;
+    }
+
+    /** @return array<string, array{hours: float|null, saidAt: string|null}> */
+    private static function steps(Batch $batch): array
+    {
+        $counted = $batch->countedSteps();
+        $said = BatchStepWait::query()->where('batch_id', $batch->id)->groupBy('step')->selectRaw('step, max(at) as said')->pluck('said', 'step');
+        $steps = [];
+        foreach ($batch->missingSteps() as $step) {
+            $at = $said[$step] ?? null;
+            $steps[$step] = ['hours' => $counted[$step], 'saidAt' => is_string($at) ? $at : null];
+        }
+
+        return $steps;
+    }
+
+    /** @return array{occasion: int, drawnAt: string, until: string, places: list<string>}|null */
+    private static function waiting(Batch $batch): ?array
+    {
+        $newest = Occasion::query()->with(['measurements.sample', 'end'])->where('batch_id', $batch->id)->whereHas('measurements')->orderByDesc('drawn_at')->orderByDesc('id')->first();
+        $lacking = $newest === null ? [] : Together::lacking($newest, $batch);
+        if ($newest === null || $lacking === []) {
+            return null;
+        }
+        $format = static fn(\DateTimeInterface $at): string => CarbonImmutable::instance($at)->utc()->format('Y-m-d H:i:s');
+
+        return ['occasion' => $newest->id, 'drawnAt' => $format($newest->drawn_at), 'until' => $format($newest->end === null ? Places::until(Together::lastDrawn($newest)) : $newest->end->at), 'places' => $lacking[0]['places']];
     }
 
     private static function worst(Decision $decision): ?Conformity

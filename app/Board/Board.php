@@ -36,7 +36,11 @@ final class Board
         'batches' => [Part::Batch, 'id'],
         'batch_events' => [Part::Batch, 'batch_id'],
         'batch_steps' => [Part::Batch, 'batch_id'],
+        'batch_step_waits' => [Part::Batch, 'batch_id'],
         'batch_answers' => [Part::Batch, 'batch_id'],
+        'batch_routes' => [Part::Batch, 'batch_id'],
+        'occasion_ends' => [Part::Batch, 'occasion_id', 'occasions', 'id', 'batch_id'],
+        'dispositions' => [Part::Batch, 'deviation_id', 'deviations', 'id', 'batch_id'],
         'deviations' => [Part::Batch, 'batch_id'],
         'decisions' => [Part::Batch, 'occasion_id', 'occasions', 'id', 'batch_id'],
     ];

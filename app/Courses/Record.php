@@ -5,46 +5,73 @@ declare(strict_types=1);
 namespace Rheacid\Courses;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Core\Courses\MergedRecord;
+use Rheacid\Core\Courses\Stretch;
 use Rheacid\Core\Courses\StretchDoubt;
+use Rheacid\Models\Batch;
 use Rheacid\Models\Course;
 use Rheacid\Models\CoursePart;
+use Rheacid\Models\CourseStrike;
 use Rheacid\Models\Verification;
 
-/** All the points of a course with what they rest on: read where it is judged, never by a page. */
+/** All that was recorded of a batch's temperatures at one point, by however many loggers: read where it is judged, never by a page. */
 final readonly class Record
 {
     /**
-     * @param non-empty-list<array{int, float}> $points [seconds of the epoch, °C, corrected]
-     * @param float $expandedU the largest of its parts, °C
-     * @param string|null $distrust why it proves nothing; null where it does
+     * @param Course $first under which what is worked out is kept
+     * @param list<Stretch> $stretches in hours since the batch began, °C corrected
+     * @param list<array{float, float}> $struck hours from and to that a lead struck out
+     * @param float $expandedU the largest of the parts that are trusted, °C
+     * @param string|null $distrust why a part proves nothing; null where all do
      */
-    private function __construct(public array $points, public float $expandedU, public bool $isComplete, public ?string $distrust) {}
+    private function __construct(public Course $first, private array $stretches, private array $struck, public float $expandedU, public bool $isComplete, public ?string $distrust, public CarbonImmutable $asOf) {}
 
     /** Null where nothing is on record yet. */
-    public static function of(Course $course): ?self
+    public static function of(Batch $batch, string $point): ?self
+    {
+        $courses = Course::query()->with(['parts', 'strikes'])->where('batch_id', $batch->id)->where('point', $point)->orderBy('id')->get();
+        $hours = static fn(int $second): float => ($second - $batch->started_at->getTimestamp()) / 3600;
+        [$stretches, $struck, $u, $isComplete, $distrust, $last] = [[], [], 0.0, false, null, null];
+        foreach ($courses as $course) {
+            $strikes = array_values($course->strikes->map(static fn(CourseStrike $one): array => [$hours($one->from_at->getTimestamp()), $hours($one->to_at->getTimestamp())])->all());
+            foreach ($course->parts as $part) {
+                $points = self::points($part);
+                if ($points === []) {
+                    continue;
+                }
+                $why = self::distrust($part, max(array_column($points, 1)));
+                $distrust ??= $why;
+                $u = $why === null ? max($u, $part->expanded_u_c) : $u;
+                $stretch = new Stretch(array_map(static fn(array $point): array => [$hours($point[0]), $point[1]], $points), $why === null);
+                [$left, $out] = $stretch->without($strikes);
+                $stretches = [...$stretches, ...$left];
+                $struck = [...$struck, ...$out];
+                $isComplete = $part->is_complete === true;
+                $last = max($last ?? 0, $points[count($points) - 1][0]);
+            }
+        }
+        $first = $courses->first();
+
+        return $first === null || $last === null ? null : new self($first, $stretches, $struck, $u, $isComplete, $distrust, CarbonImmutable::createFromTimestamp($last));
+    }
+
+    /** @param bool $isWorstHigh whether the higher temperature is the worse one */
+    public function merged(bool $isWorstHigh): MergedRecord
+    {
+        return MergedRecord::of($this->stretches, $this->struck, $isWorstHigh);
+    }
+
+    /** @return list<array{int, float}> seconds of the epoch, °C corrected */
+    private static function points(CoursePart $part): array
     {
         $points = [];
-        $u = 0.0;
-        $last = null;
-        $distrust = null;
-        foreach ($course->parts()->get() as $part) {
-            $stretch = [];
-            foreach ($part->points as $point) {
-                if (is_array($point) && is_numeric($point[0] ?? null) && is_numeric($point[1] ?? null)) {
-                    $stretch[] = [(int) $point[0], $part->gain * (float) $point[1] + $part->offset_c];
-                }
+        foreach ($part->points as $point) {
+            if (is_array($point) && is_numeric($point[0] ?? null) && is_numeric($point[1] ?? null)) {
+                $points[] = [(int) $point[0], $part->gain * (float) $point[1] + $part->offset_c];
             }
-            if ($stretch === []) {
-                continue;
-            }
-            array_push($points, ...$stretch);
-            $u = max($u, $part->expanded_u_c);
-            $last = $part;
-            // One stretch that proves nothing leaves the whole unproven, whatever was checked since.
-            $distrust ??= self::distrust($part, max(array_column($stretch, 1)));
         }
 
-        return $last === null || $points === [] ? null : new self($points, $u, $last->is_complete === true, $distrust);
+        return $points;
     }
 
     private static function distrust(CoursePart $part, float $highestC): ?string
@@ -52,19 +79,5 @@ final readonly class Record
         $check = Verification::query()->with('outcome')->find($part->verification_id);
 
         return StretchDoubt::of($check?->toCore()->isFailed(), $check?->due_at, $part->at, $check?->covers($highestC) === true)?->words($highestC);
-    }
-
-    /** @return non-empty-list<array{float, float}> on the clock of a batch, in hours */
-    public function hours(CarbonImmutable $since): array
-    {
-        return array_map(static fn(array $point): array => [($point[0] - $since->getTimestamp()) / 3600, $point[1]], $this->points);
-    }
-
-    /** @return non-empty-list<array{float, float}> in minutes since its first point */
-    public function minutes(): array
-    {
-        $first = $this->points[0][0];
-
-        return array_map(static fn(array $point): array => [($point[0] - $first) / 60, $point[1]], $this->points);
     }
 }

@@ -13,6 +13,7 @@ use Rheacid\Bench\Source;
 use Rheacid\Bench\TypedReading;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Words\Quantity;
+use Rheacid\Guard\SignIn;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Records\Refused;
@@ -25,6 +26,18 @@ final class Bench
         $person = $request->user();
 
         return $person instanceof Person ? $person : abort(401);
+    }
+
+    /** Who stands there, shown by the passphrase: a PIN does not do. @throws Refused */
+    public static function passphrase(Request $request): Person
+    {
+        $person = self::person($request);
+        $request->validate(['passphrase' => ['required', 'string', 'max:200']], ['passphrase.required' => 'Your passphrase is needed: a PIN does not do.']);
+        if (!SignIn::isPassphrase($person, (string) $request->input('passphrase'))) {
+            throw Refused::because('That is not your passphrase.', 'passphrase');
+        }
+
+        return $person;
     }
 
     /** A remark that may be left out; empty counts as none. */

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Rheacid\Measure;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Batches\JudgedAt;
 use Rheacid\Batches\Series;
+use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Deciding;
 use Rheacid\Core\Limits\Judge;
 use Rheacid\Core\Limits\Occasion;
@@ -17,6 +19,7 @@ use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Measuring\Equilibrium;
 use Rheacid\Core\Measuring\PhResult;
+use Rheacid\Core\Sampling\Places;
 use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Uncertainty\PhUncertainty;
 use Rheacid\Core\Uncertainty\UncertaintyInputs;
@@ -50,13 +53,17 @@ final readonly class Assessment
      */
     public static function of(Batch $batch, Stage $stage, CarbonImmutable $drawnAt, array $places, ?int $occasionId): self
     {
-        $limits = $batch->product->judgedBy();
+        $limits = $batch->judgedBy();
         // Of the moment that the latest of its samples tells of.
         $at = array_reduce($places, static fn(CarbonImmutable $at, MeasuredPlace $place): CarbonImmutable => $at->max($place->countsFrom($drawnAt)), $drawnAt);
-        $occasion = new Occasion($stage, $batch->hoursSince($at), $batch->conditions(), Series::metInTime($batch, $occasionId));
-        $blocked = self::occasionBlocks($batch, $stage, $drawnAt, $places, $occasionId);
+        $lacking = Places::lacking($batch->product->method->neededPlaces(), array_map(static fn(MeasuredPlace $place): array => ['measurand' => $place->measurand, 'basis' => $place->basis, 'place' => $place->place], $places));
+        $occasion = JudgedAt::of($batch, $stage, $at, $occasionId, $lacking);
+        $hasEquilibrium = array_filter($limits, static fn(ProductLimit $limit): bool => $limit->applies === Applies::Equilibrium) !== [];
+        $equilibrium = $hasEquilibrium ? self::equilibrium($batch, $stage, $drawnAt, $places, $occasionId) : [];
         $results = $inputs = $blocks = [];
         foreach ($places as $place) {
+            $isMissing = array_filter($lacking, static fn(array $one): bool => $one['measurand'] === $place->measurand->value && $one['basis'] === $place->basis) !== [];
+            $blocked = [...$equilibrium, ...($isMissing ? [ReleaseBlock::PlaceMissing] : [])];
             $measured = $place->measurand === Measurand::Ph ? self::ph($place, $stage, $blocked, $limits) : self::other($place, $blocked, $limits);
             [$results[], $inputs[], $blocks[]] = $measured;
         }
@@ -165,9 +172,9 @@ final readonly class Assessment
     /**
      * @param list<MeasuredPlace> $places
      *
-     * @return list<ReleaseBlock> what concerns all portions of the occasion
+     * @return list<ReleaseBlock> whether equilibrium that was declared is not proven
      */
-    private static function occasionBlocks(Batch $batch, Stage $stage, CarbonImmutable $drawnAt, array $places, ?int $occasionId): array
+    private static function equilibrium(Batch $batch, Stage $stage, CarbonImmutable $drawnAt, array $places, ?int $occasionId): array
     {
         $needed = $batch->product->method->neededPlaces();
         $worst = [];
@@ -178,9 +185,6 @@ final readonly class Assessment
         }
         $atEquilibrium = $stage === Stage::Equilibrium || $stage === Stage::Finished;
 
-        return array_values(array_filter([
-            array_diff($needed, array_keys($worst)) === [] ? null : ReleaseBlock::PlaceMissing,
-            $atEquilibrium && !Equilibrium::isProven($worst, $needed, Series::before($batch, $drawnAt, $occasionId)) ? ReleaseBlock::EquilibriumNotProven : null,
-        ]));
+        return $atEquilibrium && !Equilibrium::isProven($worst, $needed, Series::before($batch, $drawnAt, $occasionId)) ? [ReleaseBlock::EquilibriumNotProven] : [];
     }
 }

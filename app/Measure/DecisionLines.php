@@ -13,8 +13,12 @@ use Rheacid\Core\Limits\Limit;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\NotDue;
 use Rheacid\Core\Limits\NotDueReason;
+use Rheacid\Core\Limits\Occasion;
+use Rheacid\Core\Limits\Overall;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Limits\ReleaseBlock;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Limits\WorstFirst;
 use Rheacid\Core\Words\AdviceWords;
 use Rheacid\Core\Words\LimitWords;
 use Rheacid\Core\Words\StateWords;
@@ -27,19 +31,21 @@ use Rheacid\SiteClock;
 final readonly class DecisionLines
 {
     public const RANK = ['fail' => 0, 'care' => 1, 'met' => 2, 'idle' => 3];
+    private const NOTHING = ['sign' => 'idle', 'head' => 'No limit is due', 'tail' => ''];
 
     /**
-     * @param list<array{sign: string, head: string, tail: string}> $lines
+     * @param list<array{sign: string, head: string, tail: string, of: string}> $lines the worst first; "of" names the quantity
      * @param list<JudgedLimit> $due
      * @param list<NotDue> $notDue
      * @param list<string> $blocks sentences: why its portions prove nothing, or nothing against some limits
      * @param string|null $advice what to do now
+     * @param bool $isOpen places of a quantity are still missing
      */
-    private function __construct(public array $lines, public array $due, public array $notDue, public array $blocks, public ?string $advice) {}
+    private function __construct(public array $lines, public array $due, public array $notDue, public array $blocks, public ?string $advice, public bool $isOpen) {}
 
     public static function of(Assessment $assessment, Batch $batch): self
     {
-        return self::told($assessment->judged->due, $assessment->judged->notDue, $assessment->allBlocks(), $batch);
+        return self::told($assessment->judged->due, $assessment->judged->notDue, $assessment->allBlocks(), $assessment->occasion->open, $batch);
     }
 
     public static function recorded(Decision $decision, Batch $batch): self
@@ -48,6 +54,7 @@ final readonly class DecisionLines
             array_values($decision->outcomes->map(static fn(LimitOutcome $outcome): JudgedLimit => $outcome->toCore())->all()),
             array_values(array_map(self::kept(...), array_filter($decision->not_due, is_array(...)))),
             $decision->blocked(),
+            array_values(array_map(static fn(array $one): array => ['measurand' => (string) $one['measurand'], 'basis' => (string) $one['basis']], array_filter($decision->open ?? [], is_array(...)))),
             $batch,
         );
     }
@@ -55,13 +62,39 @@ final readonly class DecisionLines
     /** @return array{sign: string, head: string, tail: string} the worst that is true */
     public function worst(): array
     {
-        return $this->lines[0] ?? ['sign' => 'idle', 'head' => 'No limit is due', 'tail' => ''];
+        return $this->lines[0] ?? self::NOTHING;
     }
 
     /** @return list<array{sign: string, head: string, tail: string}> what is said after the worst */
     public function rest(): array
     {
         return array_slice($this->lines, 1);
+    }
+
+    /** @return array{sign: string, head: string, tail: string}|null the worst that is true of one quantity: what answers who has just read it; null where no limit bounds it */
+    public function answers(string $measurand, string $basis): ?array
+    {
+        foreach ($this->lines as $line) {
+            if ($line['of'] === "$measurand|$basis") {
+                return $line;
+            }
+        }
+
+        return null;
+    }
+
+    /** Whether everything that binds and is due is met, so that nothing has to be mended. */
+    public function isMet(): bool
+    {
+        return in_array($this->worst()['sign'], ['met', 'idle'], true);
+    }
+
+    /** What the decision comes to, beside what is still missing for others. */
+    public function overall(Overall $overall): string
+    {
+        $isPartial = array_filter($this->notDue, static fn(NotDue $one): bool => in_array($one->reason, [NotDueReason::NoResult, NotDueReason::Unanswered], true)) !== [];
+
+        return LimitWords::overall($overall, $isPartial);
     }
 
     /** @return array<string, mixed> as it is kept with a decision */
@@ -81,6 +114,7 @@ final readonly class DecisionLines
             'hours' => $one->limit->hours,
             'since' => $one->limit->since,
             'condition' => $one->limit->condition,
+            'typed' => $one->limit->typed,
             'reason' => $one->reason->value,
         ];
     }
@@ -89,24 +123,31 @@ final readonly class DecisionLines
      * @param list<JudgedLimit> $due
      * @param list<NotDue> $notDue
      * @param list<ReleaseBlock> $blocks
+     * @param list<array{measurand: string, basis: string}> $open
      */
-    private static function told(array $due, array $notDue, array $blocks, Batch $batch): self
+    private static function told(array $due, array $notDue, array $blocks, array $open, Batch $batch): self
     {
-        usort($due, static fn(JudgedLimit $a, JudgedLimit $b): int => [$a->conformity->rank(), !$a->late, !$a->limit->limit->kind->binds(), $a->spare()] <=> [$b->conformity->rank(), !$b->late, !$b->limit->limit->kind->binds(), $b->spare()]);
-        usort($notDue, static fn(NotDue $a, NotDue $b): int => ($b->reason === NotDueReason::Unread) <=> ($a->reason === NotDueReason::Unread));
-        $unread = array_filter($notDue, static fn(NotDue $one): bool => $one->reason === NotDueReason::Unread);
-
-        $lines = [
-            ...array_map(static fn(NotDue $one): array => self::later($one, $batch), array_values($unread)),
-            ...array_map(static fn(JudgedLimit $one): array => ['sign' => self::sign($one), 'head' => LimitWords::head($one), 'tail' => "{$one->limit->limit->name}: " . LimitWords::tail($one)], $due),
-            ...array_map(static fn(NotDue $one): array => self::later($one, $batch), array_values(array_diff_key($notDue, $unread))),
-        ];
-        // What is open stands before what is met: a question nobody answered may hide a limit.
-        usort($lines, static fn(array $a, array $b): int => self::RANK[$a['sign']] <=> self::RANK[$b['sign']]);
-
+        $occasion = new Occasion(Stage::Underway, open: $open);
+        $ordered = WorstFirst::ordered($due, $notDue);
+        $lines = array_map(static fn(JudgedLimit|NotDue $one): array => [...($one instanceof NotDue ? self::later($one, $batch) : self::now($one, $occasion)), 'of' => "{$one->limit->measurand}|{$one->limit->basis}"], $ordered);
+        $worst = $ordered[0] ?? null;
         $isOpen = in_array($lines[0]['sign'] ?? 'idle', ['fail', 'care'], true);
+        $isLate = $worst instanceof NotDue ? $worst->reason === NotDueReason::Unread : $worst !== null && $worst->late && $worst->conformity !== Conformity::Inside;
+        $unanswered = $worst instanceof NotDue && $worst->reason === NotDueReason::Unanswered;
 
-        return new self($lines, $due, $notDue, array_map(StateWords::block(...), $blocks), $isOpen ? AdviceWords::next($blocks, $unread !== [] || ($due[0]->late ?? false)) : null);
+        return new self($lines, array_values(array_filter($ordered, static fn(object $one): bool => $one instanceof JudgedLimit)), $notDue, array_map(StateWords::block(...), $blocks), match (true) {
+            !$isOpen => null,
+            $unanswered => 'Answer the question on the page of the batch.',
+            default => AdviceWords::next($blocks, $isLate),
+        }, $open !== []);
+    }
+
+    /** @return array{sign: string, head: string, tail: string} */
+    private static function now(JudgedLimit $one, Occasion $occasion): array
+    {
+        $isWaiting = $occasion->isOpenFor($one->limit) && $one->conformity === Conformity::Inconclusive;
+
+        return ['sign' => $isWaiting ? 'care' : self::sign($one), 'head' => $isWaiting ? 'Not all places are read' : LimitWords::head($one), 'tail' => "{$one->limit->limit->name}: " . ($isWaiting ? LimitWords::written($one->limit) . '.' : LimitWords::tail($one))];
     }
 
     public static function sign(JudgedLimit $judged): string
@@ -136,7 +177,7 @@ final readonly class DecisionLines
         $begun = $batch->begun($limit->since);
 
         return match ($limit->applies) {
-            Applies::WithinHours => $begun === null ? "counted from the step \"$limit->since\", which has not begun" : self::due($begun->addSeconds((int) round(3600 * (float) $limit->hours))),
+            Applies::WithinHours => $begun === null ? "counted from the step \"$limit->since\", which is not on record" : self::due($begun->addSeconds((int) round(3600 * (float) $limit->hours))),
             Applies::Always => 'always',
             Applies::Start => 'at the start only',
             Applies::Equilibrium => 'when equilibrium is declared',
@@ -157,6 +198,6 @@ final readonly class DecisionLines
         $kind = LimitKind::from($text('kind'));
         $limit = Limit::kept($text('name'), $kind, Comparison::from($text('op')), $number('low'), $number('high'));
 
-        return new NotDue(new ProductLimit($limit, Applies::from($text('applies')), $number('hours'), $text('since'), is_string($kept['condition'] ?? null) ? $kept['condition'] : null, $text('measurand'), $text('basis')), NotDueReason::from($text('reason')));
+        return new NotDue(new ProductLimit($limit, Applies::from($text('applies')), $number('hours'), $text('since'), is_string($kept['condition'] ?? null) ? $kept['condition'] : null, $text('measurand'), $text('basis'), is_string($kept['typed'] ?? null) ? $kept['typed'] : null), NotDueReason::from($text('reason')));
     }
 }

@@ -51,6 +51,8 @@ final readonly class MeasuredPlace
     /** The moment of which it tells: when its sample was drawn, or read where that stood too long. */
     public function countsFrom(CarbonImmutable $drawn): CarbonImmutable
     {
+        $drawn = $this->sample === null ? $drawn : CarbonImmutable::instance($this->sample->drawn_at);
+
         return $this->sample === null || $this->measurand === Measurand::Temperature ? $drawn : CarbonImmutable::instance(Freshness::countsFrom($drawn, $this->observedAt, $this->sample->chilled));
     }
 

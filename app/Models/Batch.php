@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\ProductLimit;
+use Rheacid\Core\Limits\StepDoubt;
 use Rheacid\Records\Kept;
 
 /**
@@ -21,6 +22,9 @@ use Rheacid\Records\Kept;
 final class Batch extends Model
 {
     use Kept;
+
+    /** What is read together of a batch that is judged. */
+    public const JUDGED = ['product.limits', 'product.method', 'newestEvent', 'steps', 'answers', 'newestRoute'];
 
     protected $casts = [
         'started_at' => 'datetime',
@@ -38,10 +42,22 @@ final class Batch extends Model
         return $this->hasOne(BatchEvent::class)->latestOfMany();
     }
 
-    /** @return HasMany<BatchStep, $this> */
+    /** @return HasMany<BatchStep, $this> those that stand */
     public function steps(): HasMany
     {
-        return $this->hasMany(BatchStep::class)->orderBy('id');
+        return $this->hasMany(BatchStep::class)->whereNotExists(static fn($query) => $query->from('batch_steps as later')->whereColumn('later.supersedes_id', 'batch_steps.id'))->orderBy('at')->orderBy('id');
+    }
+
+    /** @return HasMany<BatchStepWait, $this> when somebody said that a step had not happened yet */
+    public function waits(): HasMany
+    {
+        return $this->hasMany(BatchStepWait::class)->orderBy('id');
+    }
+
+    /** @return HasOne<BatchRoute, $this> the one that it takes now */
+    public function newestRoute(): HasOne
+    {
+        return $this->hasOne(BatchRoute::class)->latestOfMany();
     }
 
     /** @return HasMany<BatchAnswer, $this> */
@@ -72,23 +88,91 @@ final class Batch extends Model
         return $answers;
     }
 
-    /** @return array<string, float> hours from each of its steps to a moment, those that have begun by then */
+    public function route(): ?string
+    {
+        return $this->newestRoute?->route;
+    }
+
+    /** @return list<LimitRow> of its version, those of its route; all where none is chosen yet */
+    public function limits(): array
+    {
+        $route = $this->route();
+
+        return array_values($this->product->limits->filter(static fn(LimitRow $limit): bool => $route === null || $limit->isOn($route))->all());
+    }
+
+    /** @return list<ProductLimit> by which a reading is judged; those on a course of temperatures are judged on that */
+    public function judgedBy(): array
+    {
+        return array_map($this->judging(...), array_values(array_filter($this->limits(), static fn(LimitRow $limit): bool => $limit->course === null)));
+    }
+
+    /** A limit of one route of a batch that has not taken any waits for that answer. */
+    public function judging(LimitRow $limit): ProductLimit
+    {
+        return $limit->toCore($limit->routes !== null && $this->route() === null ? ProductLimit::ROUTE : null);
+    }
+
+    /** @return list<string> what is asked once, of the limits of its route */
+    public function asks(): array
+    {
+        return array_values(array_unique(array_filter(array_map(static fn(LimitRow $limit): ?string => $limit->condition, $this->limits()))));
+    }
+
+    /** @return list<string> of these, what nobody has answered */
+    public function unanswered(): array
+    {
+        return array_values(array_diff($this->asks(), array_keys($this->conditions())));
+    }
+
+    /** @return array<string, float|null> steps that its limits count from, besides the start, with the shortest time that one gives from it, h */
+    public function countedSteps(): array
+    {
+        $answers = $this->conditions();
+        $steps = [];
+        foreach ($this->limits() as $limit) {
+            if ($limit->condition !== null && ($answers[$limit->condition] ?? true) === false) {
+                continue;
+            }
+            foreach ($limit->counts() as $step => $hours) {
+                $step = str_starts_with($step, StepDoubt::LAST) ? substr($step, strlen(StepDoubt::LAST)) : $step;
+                $steps[$step] = min($steps[$step] ?? INF, $hours ?? INF);
+            }
+        }
+        unset($steps[ProductLimit::START]);
+
+        return array_map(static fn(float $hours): ?float => $hours === INF ? null : $hours, $steps);
+    }
+
+    /** @return list<string> of these, the steps that are not on record */
+    public function missingSteps(): array
+    {
+        return array_values(array_filter(array_keys($this->countedSteps()), fn(string $step): bool => $this->begun($step) === null));
+    }
+
+    /** @return array<string, float> hours from each of its steps to a moment; negative where it happened later */
     public function hoursSince(\DateTimeInterface $at): array
     {
-        $hours = [ProductLimit::START => $this->started_at->diffInSeconds($at) / 3600];
-        foreach ($this->steps as $step) {
-            if ($step->at <= $at) {
-                $hours[(string) $step->step] = $step->at->diffInSeconds($at) / 3600;
+        $hours = [];
+        foreach ([ProductLimit::START, ...array_unique(array_filter(array_map(static fn(BatchStep $one): string => (string) $one->step, $this->steps->all())))] as $step) {
+            foreach ([$step, ...(StepDoubt::repeats($step) ? [StepDoubt::LAST . $step] : [])] as $name) {
+                $hours[$name] = ($this->begun($name) ?? CarbonImmutable::instance($this->started_at))->diffInSeconds($at) / 3600;
             }
         }
 
         return $hours;
     }
 
-    /** When a step began; null where it has not. */
+    /** When a step happened; null where that is not on record. Of a step that repeats the first time, with "last" before it the last. */
     public function begun(string $step): ?CarbonImmutable
     {
-        $at = $step === ProductLimit::START ? $this->started_at : $this->steps->last(static fn(BatchStep $one): bool => $one->step === $step)?->at;
+        if ($step === ProductLimit::START) {
+            return CarbonImmutable::instance($this->started_at);
+        }
+        $isLast = str_starts_with($step, StepDoubt::LAST);
+        $name = $isLast ? substr($step, strlen(StepDoubt::LAST)) : $step;
+        $taken = $this->steps->filter(static fn(BatchStep $one): bool => $one->step === $name)->values();
+        $at = ($isLast ? $taken->last() : $taken->first())?->at;
 
         return $at === null ? null : CarbonImmutable::instance($at);
     }

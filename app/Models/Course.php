@@ -41,6 +41,12 @@ final class Course extends Model
         return $this->hasMany(CoursePart::class)->orderBy('id');
     }
 
+    /** @return HasMany<CourseStrike, $this> what was struck out of it */
+    public function strikes(): HasMany
+    {
+        return $this->hasMany(CourseStrike::class)->orderBy('from_at');
+    }
+
     /** @return HasMany<CourseFinding, $this> those that stand */
     public function findings(): HasMany
     {

@@ -21,6 +21,12 @@ final class CourseFinding extends Model
         'at' => 'datetime',
     ];
 
+    /** Whether it is judged already, or still running. */
+    public function isDue(): bool
+    {
+        return ($this->answer['is_due'] ?? false) === true;
+    }
+
     /** @return Builder<self> those that stand, of the courses of a batch */
     public static function standing(int $batchId): Builder
     {

@@ -39,6 +39,7 @@ final class Decision extends Model
         'mean' => 'float',
         'budget' => 'array',
         'blocks' => 'array',
+        'open' => 'array',
         'course_ph' => 'float',
         'course_expanded_u_ph' => 'float',
         'at' => 'datetime',

@@ -25,6 +25,7 @@ final class Deviation extends Model
     protected $casts = [
         'at' => 'datetime',
         'is_missed_in_time' => 'boolean',
+        'is_after_release' => 'boolean',
         'kind' => LimitKind::class,
     ];
 

@@ -20,6 +20,7 @@ final class Disposition extends Model
 
     protected $casts = [
         'disposition' => DispositionKind::class,
+        'until_at' => 'datetime',
         'at' => 'datetime',
     ];
 

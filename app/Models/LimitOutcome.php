@@ -34,6 +34,7 @@ final class LimitOutcome extends Model
         'value' => 'float',
         'expanded_u' => 'float',
         'trusted' => 'boolean',
+        'is_open' => 'boolean',
     ];
 
     public function toCore(): JudgedLimit
@@ -41,7 +42,7 @@ final class LimitOutcome extends Model
         $limit = Limit::kept($this->name, $this->kind, $this->op, $this->low, $this->high);
 
         return new JudgedLimit(
-            new ProductLimit($limit, $this->applies, $this->hours, $this->since, null, $this->measurand, $this->basis),
+            new ProductLimit($limit, $this->applies, $this->hours, $this->since, null, $this->measurand, $this->basis, $this->typed),
             $this->outcome,
             $this->value_outcome,
             $this->late,

@@ -29,12 +29,37 @@ final class LimitRow extends Model
         'high' => 'float',
         'hours' => 'float',
         'course' => 'array',
+        'routes' => 'array',
     ];
 
-    public function toCore(): ProductLimit
+    /** @param string|null $condition in the place of its own: a question that goes before it */
+    public function toCore(?string $condition = null): ProductLimit
     {
         $limit = Limit::kept($this->name, $this->kind, $this->op, $this->low, $this->high);
 
-        return new ProductLimit($limit, $this->applies, $this->hours, $this->since, $this->condition, $this->measurand->value, $this->basis);
+        return new ProductLimit($limit, $this->applies, $this->hours, $this->since, $condition ?? $this->condition, $this->measurand->value, $this->basis, $this->typed);
+    }
+
+    /** Whether it holds for batches that take that route. */
+    public function isOn(string $route): bool
+    {
+        return $this->routes === null || in_array($route, $this->routes, true);
+    }
+
+    /** @return array<string, float|null> the steps that it counts from, each with the hours that it gives */
+    public function counts(): array
+    {
+        $course = $this->course;
+        if ($course === null) {
+            return $this->hours === null ? [] : [$this->since => $this->hours];
+        }
+        $steps = [];
+        foreach (['from', 'to'] as $end) {
+            if (is_string($course[$end] ?? null)) {
+                $steps[$course[$end]] = null;
+            }
+        }
+
+        return $steps;
     }
 }

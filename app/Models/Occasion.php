@@ -16,6 +16,7 @@ use Rheacid\Records\Kept;
  *
  * @property-read Batch $batch
  * @property-read Person $person
+ * @property-read OccasionEnd|null $end
  */
 final class Occasion extends Model
 {
@@ -43,6 +44,12 @@ final class Occasion extends Model
     public function measurements(): HasMany
     {
         return $this->hasMany(Measurement::class)->whereDoesntHave('successor')->orderBy('id');
+    }
+
+    /** @return HasOne<OccasionEnd, $this> that no more of its places will be read */
+    public function end(): HasOne
+    {
+        return $this->hasOne(OccasionEnd::class);
     }
 
     /** @return HasOne<Decision, $this> the one that stands */

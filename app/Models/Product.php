@@ -30,6 +30,8 @@ final class Product extends Model
         'expected_high_ph' => 'float',
         'told' => 'array',
         'sampling' => 'array',
+        'routes' => 'array',
+        'kept' => 'array',
         'at' => 'datetime',
     ];
 
@@ -45,10 +47,10 @@ final class Product extends Model
         return $this->hasMany(LimitRow::class)->orderBy('id');
     }
 
-    /** @return list<ProductLimit> by which a reading is judged; those on a course of temperatures are judged on that */
-    public function judgedBy(): array
+    /** @return list<string> names of the ways in which it is made safe; empty where there is one only */
+    public function routeNames(): array
     {
-        return array_values($this->limits->filter(static fn(LimitRow $limit): bool => $limit->course === null)->map(static fn(LimitRow $limit): ProductLimit => $limit->toCore())->all());
+        return array_values(array_filter(array_column(array_filter($this->routes ?? [], is_array(...)), 'name'), is_string(...)));
     }
 
     /** Whether a critical or legal limit hangs on it. */
@@ -63,42 +65,33 @@ final class Product extends Model
         return Settling::windowS($this->method->settle_window_s, $this->isBound());
     }
 
-    /** @return list<string> what is asked once per batch */
-    public function asks(): array
-    {
-        return array_values(array_unique(array_filter($this->limits->pluck('condition')->all(), is_string(...))));
-    }
-
     /** @return list<string> */
     public function cautions(): array
     {
         return array_values(array_filter((array) ($this->told['cautions'] ?? [$this->caution]), is_string(...)));
     }
 
-    /** @return list<string> steps that its limits count their hours from, besides the start */
-    public function steps(): array
-    {
-        return array_values(array_unique(array_filter($this->limits->pluck('since')->all(), static fn(mixed $step): bool => is_string($step) && $step !== ProductLimit::START)));
-    }
-
     /**
      * When, how many and where it is sampled: as the lead has planned it, else as its limits ask.
      *
      * @param array<string, bool> $conditions as they were answered
+     * @param list<LimitRow>|null $limits of the route that a batch takes; all if null
      */
-    public function samplingPlan(array $conditions = []): SamplingPlan
+    public function samplingPlan(array $conditions = [], ?array $limits = null): SamplingPlan
     {
+        $limits = new Collection($limits ?? $this->limits->all());
         if (is_array($this->sampling)) {
             return new SamplingPlan(array_values(array_map(static fn(array $line): SamplingLine => new SamplingLine((string) $line['measurand'], (string) $line['basis'], Stage::tryFrom((string) $line['stage']), is_numeric($line['every_hours']) ? (float) $line['every_hours'] : null, (int) $line['count'], (string) $line['where']), array_filter($this->sampling, is_array(...)))));
         }
-        $courses = array_values($this->limits->map(static fn(LimitRow $limit): ?string => match ($limit->course['kind'] ?? null) {
+        $courses = array_values($limits->map(static fn(LimitRow $limit): ?string => match ($limit->course['kind'] ?? null) {
             null => null,
             'degree-hours' => 'chamber',
+            'throughout' => $limit->basis,
             default => 'coldest',
         })->filter()->unique()->all());
         $needed = $this->method->neededPlaces();
 
-        return SamplingPlan::asked($this->judgedBy(), $courses, $conditions, max(1, count($needed)), $needed === [] ? 'the slowest, coldest place' : implode(', ', $needed));
+        return SamplingPlan::asked(array_values($limits->filter(static fn(LimitRow $limit): bool => $limit->course === null)->map(static fn(LimitRow $limit): ProductLimit => $limit->toCore())->all()), $courses, $conditions, max(1, count($needed)), $needed === [] ? 'the slowest, coldest place' : implode(', ', $needed));
     }
 
     /** @return Collection<int, self> each as it stands now, by name */

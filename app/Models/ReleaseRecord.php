@@ -17,6 +17,8 @@ final class ReleaseRecord extends Model
     protected $casts = [
         'met' => 'array',
         'disposed' => 'array',
+        'removed' => 'array',
+        'nothing_measured' => 'boolean',
         'at' => 'datetime',
     ];
 }

@@ -86,12 +86,42 @@ final class TypedLimits
             'applies' => $applies,
             'hours' => $hours,
             'since' => ($typed['since'] ?? '') === '' ? 'start' : mb_substr($typed['since'], 0, 40),
+            ...(isset($typed['routes']) ? ['routes' => self::routes($typed['routes'])] : []),
+            ...self::throughout($typed, $row, $measurand, $applies, $key),
+            'typed' => $isOwn ? null : $row->typed,
             'condition' => ($typed['condition'] ?? '') === '' ? null : mb_substr($typed['condition'], 0, 200),
             'if_violated' => mb_substr(($typed['if_violated'] ?? '') === '' ? (string) $row->if_violated : $typed['if_violated'], 0, 400),
             // A number that was changed no longer has the source of the one before.
             'source' => $isOwn && $before !== null && ($typed['source'] ?? '') === $before->source ? 'the site’s own plan' : mb_substr(($typed['source'] ?? '') === '' ? 'the site’s own plan' : $typed['source'], 0, 200),
             'certainty' => $isOwn ? 'own' : $row->certainty,
         ]);
+    }
+
+    /** @return list<string>|null names; null where it holds on all */
+    private static function routes(string $typed): ?array
+    {
+        $names = array_values(array_filter(array_map(trim(...), explode(';', $typed)), static fn(string $name): bool => $name !== ''));
+
+        return $names === [] ? null : $names;
+    }
+
+    /**
+     * @param array<string, string> $typed
+     *
+     * @return array<string, mixed> the course on which it is judged, where that was typed
+     */
+    private static function throughout(array $typed, LimitRow $row, Measurand $measurand, Applies $applies, string $key): array
+    {
+        $from = mb_substr($typed['throughout'] ?? '', 0, 40);
+        $isThroughout = ($row->course['kind'] ?? '') === 'throughout';
+        if (!isset($typed['throughout']) || ($from === '' && !$isThroughout)) {
+            return [];
+        }
+        if ($from !== '' && ($measurand !== Measurand::Temperature || $applies !== Applies::Always || ($row->course !== null && !$isThroughout))) {
+            throw Refused::because('Only a temperature that holds always can hold throughout.', "limits.$key.throughout");
+        }
+
+        return ['course' => $from === '' ? null : [...($row->course ?? []), 'kind' => 'throughout', 'from' => $from]];
     }
 
     /** @param array<string, string> $typed */

@@ -37,7 +37,7 @@ final class Way
     public static function candidates(CarbonImmutable $now): array
     {
         $ids = array_map(static fn(BatchLine $line): int => $line->id, array_slice(Lines::batches(), 0, self::MOST));
-        $batches = Batch::query()->with(['product.method', 'product.limits', 'answers'])->whereIn('id', $ids)->get()->all();
+        $batches = Batch::query()->with(Batch::JUDGED)->whereIn('id', $ids)->get()->all();
         usort($batches, static fn(Batch $a, Batch $b): int => strnatcasecmp((string) $a->vessel, (string) $b->vessel) !== 0 ? strnatcasecmp((string) $a->vessel, (string) $b->vessel) : strnatcasecmp((string) $a->code, (string) $b->code));
         $plans = Sampling::ofMany($batches, $now);
 

@@ -90,8 +90,10 @@ final class DayPlan
     private function worked(): array
     {
         return [
+            ...ProofTasks::afterRelease(),
             ...BatchTasks::held($this->batches()),
             ...$this->openWork(),
+            ...ProofTasks::asked($this->batches()),
             ...LookBackTasks::due(),
             ...InstrumentTasks::followUps($this),
             ...BatchTasks::toMeasure($this->batches(), $this->readyPair()),

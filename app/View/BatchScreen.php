@@ -6,6 +6,7 @@ namespace Rheacid\View;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Pagination\CursorPaginator;
+use Rheacid\Batches\Life;
 use Rheacid\Batches\Sampling;
 use Rheacid\Batches\Series;
 use Rheacid\Board\BatchLine;
@@ -50,7 +51,7 @@ final readonly class BatchScreen
     /** @param array{from: float|null, to: float|null, compares: bool} $look hours that are looked at, and whether earlier batches are drawn too */
     public static function of(Batch $batch, array $look = ['from' => null, 'to' => null, 'compares' => false]): self
     {
-        $batch->load(['product.limits', 'product.method', 'newestEvent', 'steps', 'answers']);
+        $batch->load([...Batch::JUDGED, 'newestRoute.person', 'steps.person', 'answers.person']);
         $line = Lines::batch($batch->id);
         $page = Series::page($batch);
         $next = $batch->state()->isLive() ? $line->next() : null;
@@ -67,7 +68,7 @@ final readonly class BatchScreen
             $lens,
             self::chart($batch, $lens, $life, $next?->forecast),
             $outlook,
-            $batch->state()->isLive() && array_diff($batch->product->asks(), array_keys($batch->conditions())) === [] ? Usual::of($batch) : null,
+            $batch->state()->isMeasured() && $batch->unanswered() === [] ? Usual::of($batch) : null,
             self::answer($batch, $line, $outlook),
             $life,
             Sampling::of($batch, CarbonImmutable::now()),
@@ -84,27 +85,44 @@ final readonly class BatchScreen
         if ($batch->state() === BatchState::Held) {
             return ['sign' => 'fail', 'head' => 'Held', 'tail' => (string) $batch->newestEvent?->reason, 'advice' => 'A lead decides about it.'];
         }
+        $after = Life::open($batch->id)->where('is_after_release', true)->orderBy('id')->first();
+        if ($after !== null) {
+            return ['sign' => 'fail', 'head' => ucfirst($batch->state()->value) . ', and found since', 'tail' => (string) $after->what, 'advice' => 'A lead recalls it, or lets it stand.'];
+        }
         if (!$batch->state()->isLive()) {
-            return ['sign' => self::sign($batch->state()), 'head' => ucfirst($batch->state()->value), 'tail' => (string) $batch->newestEvent?->reason, 'advice' => null];
+            return ['sign' => self::sign($batch->state()), 'head' => ucfirst($batch->state()->value), 'tail' => (string) $batch->newestEvent?->reason . ($batch->newestEvent?->told === null ? '' : " Told: {$batch->newestEvent->told}"), 'advice' => $batch->state() === BatchState::Recalled ? 'Keep it apart. A lead releases it anew, diverts or discards it.' : null];
         }
         $said = array_values(array_filter([
             match (true) {
                 $outlook === null => null,
                 $outlook['isPast'] => ['sign' => 'fail', 'head' => 'Missed in time', 'tail' => $outlook['words'], 'advice' => 'Hold it: no later value mends that. A lead decides.'],
+                $outlook['sign'] === 'met' && $line->sign === 'fail' => null,
                 $outlook['sign'] === 'met' => ['sign' => 'met', 'head' => 'On its way', 'tail' => $outlook['words'], 'advice' => null],
                 default => ['sign' => $outlook['sign'], 'head' => 'In doubt', 'tail' => $outlook['words'], 'advice' => 'Measure again, warm it, extend the time or acidify while the clock still runs.'],
             },
-            $line->word === null ? ['sign' => 'idle', 'head' => 'No reading yet', 'tail' => '', 'advice' => 'Measure the first portion.'] : ['sign' => (string) $line->sign, 'head' => $line->word, 'tail' => (string) $line->detail, 'advice' => $line->advice],
+            $line->word === null ? ['sign' => 'idle', 'head' => 'No reading yet', 'tail' => '', 'advice' => 'Measure the first portion.'] : ['sign' => (string) $line->sign, 'head' => $line->word, 'tail' => trim($line->detail . ' ' . (in_array($line->sign, ['met', 'idle'], true) ? self::nextBinding($line) : '')), 'advice' => $line->advice],
         ]));
         usort($said, static fn(array $a, array $b): int => DecisionLines::RANK[$a['sign']] <=> DecisionLines::RANK[$b['sign']]);
 
         return $said[0];
     }
 
+    /** A binding limit that is not due yet, with its time and how far it is: next: pH ≤ 4.6 by Tue 11:40, 0.08 to go. */
+    private static function nextBinding(BatchLine $line): string
+    {
+        foreach ($line->deadlines() as $deadline) {
+            if (!$deadline->isMet && $deadline->kind->binds()) {
+                return 'Next: ' . BatchTasks::due($deadline) . ($deadline->toGo === null ? '' : ", $deadline->toGo") . '.';
+            }
+        }
+
+        return '';
+    }
+
     public static function sign(?BatchState $state): string
     {
         return match ($state) {
-            BatchState::Held, BatchState::Discarded => 'fail',
+            BatchState::Held, BatchState::Recalled, BatchState::Discarded => 'fail',
             BatchState::Running, BatchState::Released => 'met',
             default => 'idle',
         };
@@ -179,7 +197,7 @@ final readonly class BatchScreen
     {
         $answers = $batch->conditions();
 
-        return array_values(array_filter($batch->product->judgedBy(), static fn(ProductLimit $limit): bool => $limit->measurand === Measurand::Ph->value && ($limit->condition === null || ($answers[$limit->condition] ?? false))));
+        return array_values(array_filter($batch->judgedBy(), static fn(ProductLimit $limit): bool => $limit->measurand === Measurand::Ph->value && ($limit->condition === null || ($answers[$limit->condition] ?? false))));
     }
 
     /** @return array{sign: string, words: string, isPast: bool}|null */

@@ -25,19 +25,23 @@ final readonly class BeginMeasuringScreen
      * @param list<PairLine> $pairs
      * @param list<ThermometerLine> $thermometers what can be relied on first
      * @param Collection<int, Occasion> $together what a sample can still belong to
+     * @param list<string> $lacking places that the open sample still waits for
      * @param array<int, string> $asks conditions that nobody has answered yet, by their place among all
      */
-    private function __construct(public Batch $batch, public array $pairs, public ?PairLine $ready, public array $thermometers, public array $asks, public Source $source, public ?Usual $usual, public Collection $together, public ?Occasion $joins, public ?string $place, public ?RoundStop $stop) {}
+    private function __construct(public Batch $batch, public array $pairs, public ?PairLine $ready, public array $thermometers, public array $asks, public Source $source, public ?Usual $usual, public Collection $together, public ?Occasion $joins, public ?string $place, public ?RoundStop $stop, public ?Occasion $waiting, public array $lacking) {}
 
     /** @param mixed $joins, $place and $stop of a round as the address names them */
     public static function of(Batch $batch, DayPlan $plan, SimulatedBench $bench, mixed $joins = null, mixed $place = null, mixed $stop = null): self
     {
-        $batch->load('product.method', 'product.limits', 'answers');
+        $batch->load(Batch::JUDGED);
         $thermometers = $plan->thermometers();
         usort($thermometers, static fn(ThermometerLine $a, ThermometerLine $b): int => [!$a->status()->state->isInForce(), $a->code] <=> [!$b->status()->state->isInForce(), $b->code]);
         $stop = is_string($stop) && ctype_digit($stop) ? RoundStop::query()->with('round')->where('batch_id', $batch->id)->whereNull('duplicate_of')->whereDoesntHave('visit')->find((int) $stop) : null;
         $usual = Usual::of($batch);
         $together = Together::of($batch);
+        // An open sample is offered first: nobody has to think of it.
+        $waiting = $stop === null ? Together::open($batch)[0] ?? null : null;
+        $lacking = $waiting === null ? [] : Together::lacking($waiting, $batch)[0]['places'] ?? [];
         $matrix = $batch->product->method->matrix;
         $pairs = $plan->pairs();
         usort($pairs, static fn(PairLine $a, PairLine $b): int => ($matrix?->suits($b->kind) ?? true) <=> ($matrix?->suits($a->kind) ?? true));
@@ -45,7 +49,7 @@ final readonly class BeginMeasuringScreen
         $ready = ($stop === null ? null : array_column($pairs, null, 'id')[$stop->round->pair_id] ?? null) ?? $usual->pair ?? self::firstReady($fit) ?? $plan->readyPair();
         $isOnBench = $ready !== null && $bench->knows(Pair::query()->findOrFail($ready->id)->electrode);
 
-        return new self($batch, $pairs, $ready, $thermometers, array_diff($batch->product->asks(), array_keys($batch->conditions())), $usual->source ?? ($isOnBench ? Source::Simulated : Source::Typed), $usual, $together, $together->first(static fn(Occasion $one): bool => (string) $one->id === $joins), is_string($place) && in_array($place, $batch->product->method->places, true) ? $place : $stop?->place, $stop);
+        return new self($batch, $pairs, $ready, $thermometers, array_diff($batch->asks(), array_keys($batch->conditions())), $usual->source ?? ($isOnBench ? Source::Simulated : Source::Typed), $usual, $together, $together->first(static fn(Occasion $one): bool => (string) $one->id === $joins) ?? $waiting, is_string($place) && in_array($place, $batch->product->method->places, true) ? $place : $stop->place ?? $lacking[0] ?? null, $stop, $waiting, $lacking);
     }
 
     /** @param list<PairLine> $pairs */

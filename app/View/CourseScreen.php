@@ -17,6 +17,7 @@ use Rheacid\View\Figures\CourseChart;
 final readonly class CourseScreen
 {
     private const COURSES = 8;
+    private const FINDINGS = 20;
 
     /**
      * @param Collection<int, Course> $courses
@@ -26,10 +27,20 @@ final readonly class CourseScreen
      */
     private function __construct(public Batch $batch, public Collection $courses, public array $limits, public array $findings, public ?CourseChart $chart, public array $thermometers) {}
 
+    /** @return list<CourseFinding> the worst first */
+    private static function findings(Batch $batch): array
+    {
+        $names = array_map(static fn(LimitRow $limit): string => (string) $limit->name, $batch->limits());
+        $findings = CourseFinding::standing($batch->id)->whereIn('limit_name', $names)->limit(self::FINDINGS)->get()->all();
+        usort($findings, static fn(CourseFinding $a, CourseFinding $b): int => [$a->isDue() ? $a->verdict->rank() : 3] <=> [$b->isDue() ? $b->verdict->rank() : 3]);
+
+        return $findings;
+    }
+
     public static function of(Batch $batch): self
     {
-        $batch->load(['product.limits', 'newestEvent']);
-        $courses = Course::query()->with(['thermometer', 'findings', 'parts' => static fn($query) => $query->select(['id', 'course_id', 'drawn', 'is_complete', 'expanded_u_c', 'at'])])->where('batch_id', $batch->id)->orderByDesc('id')->limit(self::COURSES)->get();
+        $batch->load(Batch::JUDGED);
+        $courses = Course::query()->with(['thermometer', 'strikes', 'parts' => static fn($query) => $query->select(['id', 'course_id', 'drawn', 'is_complete', 'expanded_u_c', 'at'])])->where('batch_id', $batch->id)->orderByDesc('id')->limit(self::COURSES)->get();
         $lines = [];
         foreach ($courses as $course) {
             $points = [];
@@ -42,8 +53,8 @@ final readonly class CourseScreen
         return new self(
             $batch,
             $courses,
-            array_values($batch->product->limits->filter(static fn(LimitRow $limit): bool => $limit->course !== null)->all()),
-            array_values($courses->flatMap(static fn(Course $course): Collection => $course->findings)->all()),
+            array_values(array_filter($batch->limits(), static fn(LimitRow $limit): bool => $limit->course !== null)),
+            self::findings($batch),
             $lines === [] ? null : new CourseChart($lines),
             Lines::thermometers(),
         );

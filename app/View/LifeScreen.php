@@ -8,11 +8,15 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Rheacid\Batches\Outlet;
 use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Limits\StepDoubt;
+use Rheacid\Measure\Together;
 use Rheacid\Models\Addition;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchNote;
 use Rheacid\Models\BatchParent;
+use Rheacid\Models\BatchStep;
 use Rheacid\Models\Deviation;
+use Rheacid\Models\Occasion;
 
 /** What the page of a batch shows of its life: steps, answers, deviations, additions, notes, and what it may go out on. */
 final readonly class LifeScreen
@@ -20,8 +24,9 @@ final readonly class LifeScreen
     private const SHOWN = 12;
 
     /**
-     * @param list<string> $steps that can be taken in one tap: those that limits count from
+     * @param list<array{step: string, stands: BatchStep|null, repeats: bool}> $steps that limits count from
      * @param list<string> $unanswered conditions
+     * @param list<Occasion> $waiting samples that still lack a place
      * @param Collection<int, Deviation> $deviations the newest first
      * @param Collection<int, Addition> $additions the newest first
      * @param list<int> $carriedOut plans among them that were carried out
@@ -33,6 +38,7 @@ final readonly class LifeScreen
     private function __construct(
         public array $steps,
         public array $unanswered,
+        public array $waiting,
         public Collection $deviations,
         public Collection $additions,
         public array $carriedOut,
@@ -44,19 +50,20 @@ final readonly class LifeScreen
 
     public static function of(Batch $batch): self
     {
-        $isLive = $batch->state()->isLive();
+        $isMeasured = $batch->state()->isMeasured();
         $additions = Addition::query()->with('person')->where('batch_id', $batch->id)->orderByDesc('id')->limit(self::SHOWN)->get();
 
         return new self(
-            $isLive || $batch->state() === BatchState::Planned ? $batch->product->steps() : [],
-            $isLive ? array_values(array_diff($batch->product->asks(), array_keys($batch->conditions()))) : [],
+            array_map(static fn(string $step): array => ['step' => $step, 'stands' => $batch->steps->first(static fn(BatchStep $one): bool => $one->step === $step), 'repeats' => StepDoubt::repeats($step)], $isMeasured || $batch->state() === BatchState::Planned ? array_keys($batch->countedSteps()) : []),
+            $isMeasured ? $batch->unanswered() : [],
+            $isMeasured ? Together::open($batch) : [],
             Deviation::query()->with(['disposition', 'person'])->where('batch_id', $batch->id)->orderByDesc('id')->limit(self::SHOWN)->get(),
             $additions,
             array_values($additions->pluck('plan_id')->filter(static fn(mixed $id): bool => is_int($id))->all()),
             array_map(static fn(string $at): CarbonImmutable => CarbonImmutable::parse($at, 'UTC'), array_filter(Addition::query()->whereIn('id', $additions->modelKeys())->selectRaw('id, (select min(drawn_at) from occasions where occasions.batch_id = additions.batch_id and drawn_at > additions.at) as read_at')->pluck('read_at', 'id')->all(), is_string(...))),
             BatchNote::query()->with('person')->where('batch_id', $batch->id)->orderByDesc('id')->limit(self::SHOWN)->get(),
             BatchParent::query()->with('parent')->where('batch_id', $batch->id)->limit(self::SHOWN)->get(),
-            $isLive ? Outlet::of($batch) : null,
+            $isMeasured ? Outlet::of($batch) : null,
         );
     }
 }

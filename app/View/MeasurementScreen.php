@@ -23,7 +23,8 @@ use Rheacid\View\Figures\Wall;
 final readonly class MeasurementScreen
 {
     /**
-     * @param list<string> $lacks places that its occasion still needs
+     * @param list<string> $lacks places that its occasion still waits for, of the quantity of this measurement
+     * @param array{sign: string, head: string, tail: string} $answer the worst that is true of the quantity of this measurement
      * @param list<TitrationFigure> $curves of a titration
      * @param float $meq per litre or kilogram, the mean of its portions
      * @param array<string, float> $said the same in each acid, g
@@ -33,6 +34,7 @@ final readonly class MeasurementScreen
         public Batch $batch,
         public Decision $decision,
         public DecisionLines $lines,
+        public array $answer,
         public ?AcidRule $rule,
         public ?BudgetBar $budget,
         public array $lacks,
@@ -44,7 +46,7 @@ final readonly class MeasurementScreen
 
     public static function of(Measurement $measurement): self
     {
-        $measurement->load(['occasion.batch.product.limits', 'occasion.batch.product.method', 'occasion.batch.newestEvent', 'occasion.measurements.sample', 'occasion.batch.steps', 'occasion.decision.outcomes', 'occasion.decision.person', 'sample', 'pair.electrode', 'pair.meter', 'pair.parting', 'pair.policy', 'calibration.points.lot', 'calibration.run', 'calibration.void', 'verification.thermometer', 'verification.outcome', 'method', 'person', 'titration.standardisation.lot', 'replicates', 'elsewhere', 'superseded', 'successor']);
+        $measurement->load(['occasion.batch.product.limits', 'occasion.batch.product.method', 'occasion.batch.newestEvent', 'occasion.measurements.sample', 'occasion.end', 'occasion.batch.steps', 'occasion.batch.answers', 'occasion.batch.newestRoute', 'occasion.decision.outcomes', 'occasion.decision.person', 'sample', 'pair.electrode', 'pair.meter', 'pair.parting', 'pair.policy', 'calibration.points.lot', 'calibration.run', 'calibration.void', 'verification.thermometer', 'verification.outcome', 'method', 'person', 'titration.standardisation.lot', 'replicates', 'elsewhere', 'superseded', 'successor']);
         $decision = $measurement->occasion->decision ?? throw new \LogicException('What is recorded was judged.');
         $batch = $measurement->occasion->batch;
         $portions = $measurement->titration?->portions() ?? [];
@@ -58,14 +60,34 @@ final readonly class MeasurementScreen
             $batch,
             $decision,
             $lines,
+            self::answer($measurement, $lines),
             $decision->measurand === Measurand::Ph ? new AcidRule($decision->value, $decision->expanded_u, $measurement->calibration?->calibrationFunction()->buffers() ?? [], Wall::all($lines)) : null,
             $budget === [] ? null : new BudgetBar($budget),
-            $batch->state()->isLive() ? Together::lacks($measurement->occasion, $batch) : [],
+            $batch->state()->isMeasured() && Together::isOpen($measurement->occasion, $batch, CarbonImmutable::now()) ? self::lacks($measurement, $batch) : [],
             $measurement->elsewhere,
             self::curves($portions),
             $meq,
             $meq > 0 ? array_combine(array_column(Acid::cases(), 'value'), array_map(static fn(Acid $acid): float => $meq / 1000 * $acid->equivalentWeight(), Acid::cases())) : [],
         );
+    }
+
+    /** @return array{sign: string, head: string, tail: string} what answers who has read this */
+    private static function answer(Measurement $measurement, DecisionLines $lines): array
+    {
+        return $lines->answers($measurement->measurand->value, $measurement->basis)
+            ?? ['sign' => 'idle', 'head' => 'No limit bounds it', 'tail' => 'This product has none on ' . $measurement->measurand->on($measurement->basis)->words() . '; the value is kept.'];
+    }
+
+    /** @return list<string> */
+    private static function lacks(Measurement $measurement, Batch $batch): array
+    {
+        foreach (Together::lacking($measurement->occasion, $batch) as $one) {
+            if ($one['measurand'] === $measurement->measurand->value && $one['basis'] === $measurement->basis) {
+                return $one['places'];
+            }
+        }
+
+        return [];
     }
 
     /** Whether its sample stood too long to tell of the moment at which it was drawn. */

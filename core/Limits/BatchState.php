@@ -11,6 +11,8 @@ enum BatchState: string
     case Running = 'running';
     case Held = 'held';
     case Released = 'released';
+    /** It had gone out, and is fetched back. */
+    case Recalled = 'recalled';
     case Diverted = 'diverted';
     case Discarded = 'discarded';
     case Closed = 'closed';
@@ -19,17 +21,33 @@ enum BatchState: string
     {
         return in_array($next, match ($this) {
             self::Planned => [self::Running],
-            self::Running => [self::Held, self::Released, self::Diverted, self::Discarded],
+            // Only a stage of a process is closed without having gone out: an action asks for that.
+            self::Running => [self::Held, self::Released, self::Diverted, self::Discarded, self::Closed],
             self::Held => [self::Running, self::Released, self::Diverted, self::Discarded],
-            self::Released, self::Diverted, self::Discarded => [self::Closed],
-            self::Closed => [],
+            self::Released => [self::Recalled, self::Closed],
+            self::Recalled => [self::Released, self::Diverted, self::Discarded],
+            self::Diverted, self::Discarded => [self::Closed],
+            // What was closed without ever having gone out is not recalled: an action asks for that.
+            self::Closed => [self::Recalled],
         }, true);
     }
 
-    /** Whether it is still measured. */
+    /** Whether it is being made: a decision can hold it. */
     public function isLive(): bool
     {
         return $this === self::Running || $this === self::Held;
+    }
+
+    /** Whether samples are still drawn of it: one that was fetched back is measured again. */
+    public function isMeasured(): bool
+    {
+        return $this->isLive() || $this === self::Recalled;
+    }
+
+    /** Whether what is found now may still fetch it back, or keep it back. */
+    public function mayBeRecalled(): bool
+    {
+        return in_array($this, [self::Released, self::Closed, self::Recalled], true);
     }
 
     /** Whether a decision holds it. */

@@ -13,6 +13,10 @@ enum DispositionKind: string
     /** Another use, another class, a refrigerated sale. */
     case Divert = 'divert';
     case Discard = 'discard';
+    /** Found after it had gone out, and decided to stand. */
+    case LetStand = 'let-stand';
+    /** Found after it had gone out: it is fetched back. */
+    case Recall = 'recall';
 
     /**
      * After a missed critical time limit, or degree-hours, toxin that has formed stays: only diverting, discarding or a process
@@ -27,7 +31,8 @@ enum DispositionKind: string
     public function leadsTo(): ?BatchState
     {
         return match ($this) {
-            self::GoOn => null,
+            self::GoOn, self::LetStand => null,
+            self::Recall => BatchState::Recalled,
             self::Divert => BatchState::Diverted,
             self::Discard => BatchState::Discarded,
         };
@@ -39,6 +44,14 @@ enum DispositionKind: string
             self::GoOn => 'go on with it',
             self::Divert => 'divert it to another use',
             self::Discard => 'discard it',
+            self::LetStand => 'let it stand',
+            self::Recall => 'recall it',
         };
+    }
+
+    /** @return list<self> what can be decided about a deviation */
+    public static function about(bool $isAfterRelease): array
+    {
+        return $isAfterRelease ? [self::Recall, self::LetStand] : [self::GoOn, self::Divert, self::Discard];
     }
 }

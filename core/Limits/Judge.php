@@ -14,7 +14,7 @@ final readonly class Judge
      * @param list<JudgedLimit> $due in the order of the limits
      * @param list<NotDue> $notDue
      */
-    private function __construct(public array $due, public array $notDue, public Overall $overall) {}
+    private function __construct(public array $due, public array $notDue, public Overall $overall, public Occasion $occasion) {}
 
     /**
      * @param list<Result> $results each place one of its own
@@ -40,7 +40,7 @@ final readonly class Judge
             }
         }
 
-        return new self($due, $notDue, self::overall($due, $notDue, $occasion));
+        return new self($due, $notDue, self::overall($due, $notDue, $occasion), $occasion);
     }
 
     /**

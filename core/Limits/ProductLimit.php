@@ -10,10 +10,13 @@ use Rheacid\Core\Numbers;
 final readonly class ProductLimit
 {
     public const START = 'start';
+    /** What is asked where a product has several routes and a batch has taken none yet. */
+    public const ROUTE = 'its route is chosen';
 
     /**
      * @param string $measurand code of the quantity, and on what basis it is told: a limit is never judged on another
      * @param float|null $hours with WithinHours: the deadline, counted from the step `since`
+     * @param string|null $typed value and unit as they were typed, where they are judged in another: 10 g/L as lactic
      * @param string|null $condition what must be true for the limit to apply at all
      */
     public function __construct(
@@ -24,6 +27,7 @@ final readonly class ProductLimit
         public ?string $condition = null,
         public string $measurand = 'ph',
         public string $basis = '',
+        public ?string $typed = null,
     ) {}
 
     public function isOn(Result $result): bool

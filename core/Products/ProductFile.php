@@ -9,6 +9,7 @@ use Rheacid\Core\Contract\ErrorCode;
 use Rheacid\Core\Contract\Input;
 use Rheacid\Core\Contract\Refusal;
 use Rheacid\Core\Contract\Shape\CountShape;
+use Rheacid\Core\Contract\Shape\FlagShape;
 use Rheacid\Core\Contract\Shape\ListShape;
 use Rheacid\Core\Contract\Shape\NumberShape;
 use Rheacid\Core\Contract\Shape\RecordShape;
@@ -29,7 +30,7 @@ final class ProductFile
     private const LONGEST_CAUTION = 400;
 
     /** As long as what is kept of them. */
-    private const LENGTHS = ['name' => 120, 'since' => 40, 'condition' => 200, 'meaning' => 400, 'if_violated' => 400, 'source' => 200];
+    private const LENGTHS = ['name' => 120, 'typed' => 60, 'since' => 40, 'condition' => 200, 'meaning' => 400, 'if_violated' => 400, 'source' => 200];
 
     /** @throws Refusal at the place of what cannot be taken */
     public static function read(string $json): LibraryProduct
@@ -54,11 +55,17 @@ final class ProductFile
             }
         }
         [$low, $high] = $in->numbers('expected_ph');
+        self::ensureShort($in, ['needs_none' => 400, 'stage_of' => 200]);
+        $routes = array_map(static fn(Input $route): array => ['name' => $route->text('name'), 'why' => $route->text('why')], $in->records('routes'));
         $names = [];
         $limits = [];
         foreach ($in->records('limits') as $limit) {
             if (in_array($limit->text('name'), $names, true)) {
                 throw $limit->refusal('name', sprintf('Two limits are called "%s". Each name stands once.', $limit->text('name')));
+            }
+            $strange = array_diff($limit->texts('routes'), array_column($routes, 'name'));
+            if ($strange !== []) {
+                throw $limit->refusal('routes', sprintf('"%s" is not among the routes of the product.', reset($strange)));
             }
             $names[] = $limit->text('name');
             $limits[] = self::limit($limit);
@@ -72,6 +79,10 @@ final class ProductFile
             'expected_ph' => [$low, $high],
             'method' => self::method($in->record('method')),
             'limits' => $limits,
+            'routes' => $routes,
+            'needs_none' => $in->textOrNull('needs_none'),
+            'stage_of' => $in->textOrNull('stage_of'),
+            'kept' => $in->has('kept') ? ['where' => $in->record('kept')->text('where'), 'airtight' => $in->record('kept')->flag('airtight', false)] : null,
             'told' => $in->texts('told'),
             'schools' => array_map(static fn(Input $school): array => ['topic' => $school->text('topic'), 'options' => array_map(static fn(Input $option): array => ['name' => $option->text('name'), 'why' => $option->text('why')], $school->records('options'))], $in->records('schools')),
             'cautions' => $in->texts('cautions'),
@@ -95,6 +106,10 @@ final class ProductFile
             'told' => $texts,
             'schools' => ListShape::of(RecordShape::of(['topic' => TextShape::any(), 'options' => ListShape::of(RecordShape::of(['name' => TextShape::any(), 'why' => TextShape::orEmpty()]), 1, 10)]), 0, 10),
             'cautions' => $texts,
+            'routes' => ListShape::of(RecordShape::of(['name' => TextShape::any(), 'why' => TextShape::orEmpty()]), 0, 10),
+            'needs_none' => TextShape::any(),
+            'stage_of' => TextShape::any(),
+            'kept' => RecordShape::of(['where' => TextShape::oneOf(array_column(KeptAt::cases(), 'value'))], ['airtight' => new FlagShape()]),
         ]);
     }
 
@@ -117,9 +132,12 @@ final class ProductFile
             'high' => NumberShape::any(),
             'hours' => NumberShape::positive(),
             'condition' => TextShape::any(),
-            'course' => RecordShape::of(['kind' => TextShape::oneOf(['degree-hours', 'heat-hold'])], ['ph_limit' => NumberShape::ph(), 'minimum_c' => NumberShape::celsius(), 'minutes' => NumberShape::positive()])
+            'typed' => TextShape::any(),
+            'routes' => ListShape::of(TextShape::any(), 1, 10),
+            'course' => RecordShape::of(['kind' => TextShape::oneOf(['degree-hours', 'heat-hold', 'throughout'])], ['ph_limit' => NumberShape::ph(), 'minimum_c' => NumberShape::celsius(), 'minutes' => NumberShape::positive(), 'gap_minutes' => NumberShape::positive(), 'hours' => NumberShape::positive(), 'gap_h' => NumberShape::positive(), 'from' => TextShape::any(), 'to' => TextShape::any()])
                 ->when('kind', 'degree-hours', [['ph_limit']], ['ph_limit'])
-                ->when('kind', 'heat-hold', [['minimum_c', 'minutes']], ['minimum_c', 'minutes']),
+                ->when('kind', 'heat-hold', [['minimum_c', 'minutes']], ['minimum_c', 'minutes', 'gap_minutes'])
+                ->when('kind', 'throughout', [['from']], ['hours', 'gap_h']),
         ]);
     }
 
@@ -159,12 +177,25 @@ final class ProductFile
             'high' => $high,
             'hours' => $hours,
             'condition' => $limit->textOrNull('condition'),
-            'course' => match ($course?->text('kind')) {
-                null => null,
-                'degree-hours' => ['kind' => 'degree-hours', 'ph_limit' => $course->number('ph_limit')],
-                default => ['kind' => 'heat-hold', 'minimum_c' => $course->number('minimum_c'), 'minutes' => $course->number('minutes')],
-            },
+            'routes' => $limit->has('routes') ? $limit->texts('routes') : null,
+            'typed' => $limit->textOrNull('typed'),
+            'course' => $course === null ? null : self::course($course),
         ];
+    }
+
+    /** @return array<string, string|float> as the library has it */
+    private static function course(Input $course): array
+    {
+        $kept = ['kind' => $course->text('kind')];
+        foreach (['ph_limit', 'minimum_c', 'minutes', 'gap_minutes', 'hours', 'gap_h'] as $number) {
+            $kept += $course->has($number) ? [$number => $course->number($number)] : [];
+        }
+        foreach (['from', 'to'] as $step) {
+            self::ensureShort($course, [$step => 40]);
+            $kept += $course->has($step) ? [$step => $course->text($step)] : [];
+        }
+
+        return $kept;
     }
 
     /** @return array<string, mixed> as the library has it */

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Rheacid\Core\Words;
 
 use Rheacid\Core\Celsius;
+use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\JudgedLimit;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\MissingReason;
+use Rheacid\Core\Limits\NotDue;
 use Rheacid\Core\Limits\Overall;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Measurands\Measurand;
@@ -35,6 +37,9 @@ final class LimitWords
         $measurand = Measurand::tryFrom($limit->measurand);
         $name = ($measurand?->name() ?? $limit->measurand) . ($limit->basis === '' ? '' : ", $limit->basis");
         $unit = $measurand?->unit() ?? '';
+        if ($limit->typed !== null) {
+            return trim("$name " . ($limit->limit->comparison === Comparison::Between ? '' : $limit->limit->comparison->sign()) . " $limit->typed");
+        }
 
         return $measurand === Measurand::Temperature && Style::isFahrenheitFirst()
             ? "$name {$limit->limit->writtenBy(Celsius::fahrenheit(...))} °F ({$limit->limit->written()} $unit)"
@@ -50,7 +55,8 @@ final class LimitWords
     {
         return match ($course['kind'] ?? null) {
             null => self::written($limit),
-            'degree-hours' => sprintf('degree-hours before pH %s', self::plain($course['ph_limit'] ?? null)),
+            'degree-hours' => sprintf('degree-hours%s before pH %s', is_string($course['from'] ?? null) ? " from {$course['from']}" : '', self::plain($course['ph_limit'] ?? null)),
+            'throughout' => self::written($limit) . ' throughout' . (is_string($course['from'] ?? null) ? " from {$course['from']}" : '') . (is_numeric($course['hours'] ?? null) ? ', for ' . self::plain($course['hours']) . ' h' : '') . (is_string($course['to'] ?? null) ? " to {$course['to']}" : ''),
             default => sprintf('%s for %s min, on a record', is_numeric($course['minimum_c'] ?? null) ? Celsius::at((float) $course['minimum_c']) : '', self::plain($course['minutes'] ?? null)),
         };
     }
@@ -112,11 +118,27 @@ final class LimitWords
         };
     }
 
-    public static function overall(Overall $overall): string
+    /** The whole sentence of one line: what a deviation says. */
+    public static function sentence(JudgedLimit $judged): string
+    {
+        return sprintf('%s. %s: %s', self::head($judged), $judged->limit->limit->name, self::tail($judged));
+    }
+
+    /** Why a batch is held, in a line. */
+    public static function reason(JudgedLimit|NotDue $worst): string
+    {
+        return $worst instanceof NotDue
+            ? sprintf('Deadline passed unread: %s', self::written($worst->limit))
+            : sprintf('%s: %s', self::head($worst), self::written($worst->limit));
+    }
+
+    /** @param bool $isPartial whether a limit that is due was not measured, or waits for an answer */
+    public static function overall(Overall $overall, bool $isPartial = false): string
     {
         return match ($overall) {
-            Overall::Accept => 'Every limit that is due is met.',
-            Overall::Review => 'Nothing to hold; a line for the lead.',
+            Overall::Accept => $isPartial ? 'What was read meets its limits; others are not measured or not answered yet.' : 'Every limit that is due is met.',
+            Overall::Open => 'Not all places are read yet.',
+            Overall::Review => 'A limit that does not bind was not met: a line for the lead.',
             Overall::Hold => 'The batch is held.',
             Overall::NothingJudged => 'No limit is due.',
         };
@@ -132,6 +154,14 @@ final class LimitWords
             MissingReason::NotProven => 'not proven',
             MissingReason::Breached => 'an earlier reading did not meet it',
         };
+    }
+
+    /** How far a value has to come still until a limit is proven: 0.08 to go; null where it is there. */
+    public static function toGo(ProductLimit $limit, float $value, ?float $expandedU): ?string
+    {
+        $lacks = ($limit->limit->kind->binds() ? $expandedU ?? 0.0 : 0.0) - $limit->limit->margin($value);
+
+        return $lacks <= Numbers::TOLERANCE ? null : self::up($lacks, Measurand::tryFrom($limit->measurand) ?? Measurand::Ph) . ' to go';
     }
 
     /** What is left is never shown larger than it is, what is missing never smaller. */

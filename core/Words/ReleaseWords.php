@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Core\Words;
 
 use Rheacid\Core\Limits\MissingReason;
+use Rheacid\Core\Limits\Release;
 
 /** Why a batch may not go out yet, limit by limit, and what gets it there. */
 final class ReleaseWords
@@ -19,6 +20,14 @@ final class ReleaseWords
             MissingReason::NotProven => 'the newest value does not prove it.',
             MissingReason::Breached => 'an earlier occasion did not meet it, and nobody has decided about that.',
         };
+    }
+
+    /** @return list<string> what keeps it from going out, limit by limit; where nothing is asked and nothing was met, that */
+    public static function lacks(Release $release): array
+    {
+        return $release->missing === [] && $release->met === []
+            ? ['No binding limit is met: it would go out on nothing.']
+            : array_map(static fn(array $one): string => self::missing($one['name'], $one['reason']), $release->missing);
     }
 
     /** What would get it. */

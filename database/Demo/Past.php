@@ -13,6 +13,7 @@ final readonly class Past
 {
     /** Batch, days ago, time, stage, true pH: chosen so that one batch is on its way, one young and healthy, one not proven. */
     private const READINGS = [
+        ['HC-0004', 11, '09:30', Stage::Underway, 5.22],
         ['CS-0409', 13, '09:40', Stage::Start, 5.82],
         ['CS-0409', 11, '09:30', Stage::Underway, 5.31],
         ['CS-0409', 9, '09:35', Stage::Underway, 4.98],
@@ -32,7 +33,7 @@ final readonly class Past
     private const CHECKS = [[6, '11:50'], [1, '15:56']];
 
     /** From the library, as they are. */
-    private const PRODUCTS = ['fermented-sausage', 'vegetable-ferment', 'white-wine', 'cider'];
+    private const PRODUCTS = ['fermented-sausage', 'vegetable-ferment', 'white-wine', 'cider', 'hard-cheese', 'yogurt'];
 
     /** What the cups hold now. */
     private const NOW = ['CS-0409' => 4.46, 'CS-0417' => 4.46, 'CS-0421' => 5.02];
@@ -71,19 +72,26 @@ final readonly class Past
         }
         $events[] = [Scenario::day($now, 20, '14:10'), fn() => $this->work->cell($people['checker'], 'L-01', 'C-02', 1262.0, 20.4, Scenario::day($now, 20, '14:10'))];
         foreach (self::PRODUCTS as $product) {
-            $at = Scenario::day($now, 3, '15:00');
+            $at = Scenario::day($now, 13, '15:00');
             $events[] = [$at, fn() => $this->work->take($people['lead'], $product, $at)];
         }
         $salted = Scenario::day($now, 4, '11:00');
         $events[] = [$salted, fn() => $this->work->add($people['checker'], 'CS-0417', 'brine, 5 %', 3.0, 'L', $salted)];
         $hung = Scenario::day($now, 1, '17:00');
-        $events[] = [$hung, fn() => $this->work->start($people['second'], 'fermented-sausage', 'SA-0031', 'room 1', '40 kg', $hung)];
+        $events[] = [$hung, fn() => $this->work->start($people['second'], 'fermented-sausage', 'SA-0031', 'room 1', '40 kg', $hung, 'stuffed', 'Fermented, then kept cold')];
         $pressed = Scenario::day($now, 1, '17:20');
         $events[] = [$pressed, fn() => $this->work->start($people['second'], 'white-wine', 'WW-0012', 'tank 3', '600 L', $pressed)];
         $asked = $now->subMinutes(70);
         $events[] = [$asked, fn() => $this->work->setOut($people['second'], 'E-07', ['CS-0417', 'CS-0421', 'WW-0012'], $asked)];
         $shredded = Scenario::day($now, 1, '17:40');
-        $events[] = [$shredded, fn() => $this->work->start($people['second'], 'vegetable-ferment', 'KR-0007', 'crock 2', '60 kg', $shredded)];
+        $events[] = [$shredded, fn() => $this->work->start($people['second'], 'vegetable-ferment', 'KR-0007', 'crock 2', '60 kg', $shredded, null, 'Soured')];
+        // A cure under way, and milk of which nobody has said yet when it was pitched.
+        $made = Scenario::day($now, 12, '16:00');
+        $events[] = [$made, fn() => $this->work->start($people['second'], 'hard-cheese', 'HC-0004', 'cave', '12 wheels', $made, 'pitched', 'Raw milk, where the law allows it, with its cure')];
+        $cured = $now->subMinutes(50);
+        $events[] = [$cured, fn() => $this->work->log($people['second'], 'HC-0004', 11.5, $cured, 'coldest', 360)];
+        $heated = $now->subMinutes(95);
+        $events[] = [$heated, fn() => $this->work->start($people['second'], 'yogurt', 'YO-0019', 'vat 5', '80 L', $heated, null, 'Milk pasteurised in a vat, 63 °C for 30 min')];
         $logged = $now->subMinutes(55);
         $events[] = [$logged, fn() => $this->work->log($people['second'], 'SA-0031', 23.0, $logged)];
         $events[] = [Scenario::day($now, 0, '00:01'), function (): void {

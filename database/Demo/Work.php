@@ -43,6 +43,7 @@ use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Lot;
 use Rheacid\Models\MeasurementDraft;
+use Rheacid\Models\Occasion;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Models\Product;
@@ -126,14 +127,23 @@ final readonly class Work
     {
         CarbonImmutable::setTestNow($at);
         $batch = Batch::query()->where('code', $code)->firstOrFail();
+        $joins = null;
+        foreach ($batch->product->method->neededPlaces() ?: ['blend'] as $place) {
+            $joins = $this->measureAt($by, $batch, $stage, $place, $ph, $at, $joins);
+        }
+    }
+
+    private function measureAt(Person $by, Batch $batch, Stage $stage, string $place, float $ph, CarbonImmutable $at, ?Occasion $joins): Occasion
+    {
+        $code = (string) $batch->code;
         $pair = $this->pair('E-07');
-        $draft = ($this->begin)($by, IdempotencyKey::own(), $batch, $pair, Thermometer::query()->where('code', 'T-03')->firstOrFail(), new Drawn($stage, 'blend', $at->subMinutes(8)), [], Source::Simulated);
+        $draft = ($this->begin)($by, IdempotencyKey::own(), $batch, $pair, Thermometer::query()->where('code', 'T-03')->firstOrFail(), new Drawn($stage, $place, $at->subMinutes(8), $joins), [], Source::Simulated);
         foreach ([$ph - 0.006, $ph] as $portion) {
             $this->fill($code, $portion);
             $this->immerse($by, $pair, 'batch_id', $batch->id, $draft);
             ($this->acceptReplicate)($by, IdempotencyKey::own(), $draft, new SimulatedReading($this->bench, $pair, null), null);
         }
-        ($this->record)($by, IdempotencyKey::own(), $draft);
+        return ($this->record)($by, IdempotencyKey::own(), $draft)->occasion;
     }
 
     private function immerse(Person $by, Pair $pair, string $column, int $id, CalibrationRun|MeasurementDraft|null $for): void
@@ -177,10 +187,10 @@ final readonly class Work
         ($this->takeProduct)($by, IdempotencyKey::own(), Library::all()[$product], isFromFile: false);
     }
 
-    public function start(Person $by, string $product, string $code, string $vessel, string $size, CarbonImmutable $at, ?string $step = null): void
+    public function start(Person $by, string $product, string $code, string $vessel, string $size, CarbonImmutable $at, ?string $step = null, ?string $route = null): void
     {
         CarbonImmutable::setTestNow($at);
-        $batch = ($this->startBatch)($by, IdempotencyKey::own(), Product::query()->with('limits')->where('code', $product)->firstOrFail(), $code, $vessel, $size, $at, false, []);
+        $batch = ($this->startBatch)($by, IdempotencyKey::own(), Product::query()->with('limits')->where('code', $product)->firstOrFail(), $code, $vessel, $size, $at, false, [], $route);
         if ($step !== null) {
             ($this->takeStep)($by, IdempotencyKey::own(), $batch, $step, null);
         }
@@ -200,17 +210,17 @@ final readonly class Work
         ($this->openRound)($by, IdempotencyKey::own(), $this->pair($electrode), Thermometer::query()->where('code', 'T-03')->firstOrFail(), Way::chosen(array_values($ids), $at), true, null, false);
     }
 
-    /** A logger in the warmest spot of the chamber, every half hour from the start of the batch until then. */
-    public function log(Person $by, string $code, float $celsius, CarbonImmutable $at): void
+    /** A logger, from the start of the batch until then: in the warmest spot of the chamber every half hour, or as it is said. */
+    public function log(Person $by, string $code, float $celsius, CarbonImmutable $at, string $point = 'chamber', int $minutes = 30): void
     {
         CarbonImmutable::setTestNow($at);
         $batch = Batch::query()->where('code', $code)->firstOrFail();
         $points = [];
-        for ($moment = CarbonImmutable::instance($batch->started_at); $moment < $at; $moment = $moment->addMinutes(30)) {
+        for ($moment = CarbonImmutable::instance($batch->started_at); $moment < $at; $moment = $moment->addMinutes($minutes)) {
             $points[] = [$moment->getTimestamp(), round($celsius + 0.6 * sin(count($points) / 4), 1)];
         }
         assert($points !== []);
-        ($this->recordCourse)($by, IdempotencyKey::own(), $batch, Thermometer::query()->where('code', 'T-03')->firstOrFail(), 'chamber', $points, Source::Imported, false);
+        ($this->recordCourse)($by, IdempotencyKey::own(), $batch, Thermometer::query()->where('code', 'T-03')->firstOrFail(), $point, $points, Source::Imported, false);
     }
 
     /** What the glass has become by then; nobody at the bench can see it. */

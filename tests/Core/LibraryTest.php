@@ -8,9 +8,16 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Contract\Refusal;
 use Rheacid\Core\Limits\Applies;
+use Rheacid\Core\Limits\Comparison;
+use Rheacid\Core\Limits\Limit;
+use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Core\Limits\ProductLimit;
+use Rheacid\Core\Products\KeptAt;
 use Rheacid\Core\Products\Library;
 use Rheacid\Core\Products\LibraryProduct;
+use Rheacid\Core\Products\LibraryTables;
 use Rheacid\Core\Products\ProductFile;
+use Rheacid\Core\Words\LimitWords;
 
 /** The library of products: every limit can be judged, says where it comes from, and how certain that is. */
 final class LibraryTest extends TestCase
@@ -84,6 +91,49 @@ final class LibraryTest extends TestCase
         return array_map(static fn(array $product): array => ['form' => ProductFile::FORM, ...$product], $library);
     }
 
+    public function test_every_product_says_how_it_is_made_safe_and_no_batch_goes_out_on_nothing(): void
+    {
+        foreach (Library::all() as $code => $product) {
+            $binding = static fn(?string $route): array => array_filter($product->limits, static fn(array $limit): bool => LimitKind::from($limit['kind'])->binds() && $limit['condition'] === null && ($limit['routes'] === null || in_array($route, $limit['routes'], true)));
+            foreach ($product->routes as $route) {
+                self::assertNotSame([], $binding($route['name']), "$code: the route {$route['name']} is proven by something");
+                self::assertNotSame('', $route['why'], $code);
+            }
+            $saysWhy = $product->needsNone !== null || $product->stageOf !== null;
+            self::assertSame(!$saysWhy, $product->routes !== [] || $binding(null) !== [], "$code: a binding limit that nobody can answer away, or the reason why there is none");
+        }
+    }
+
+    public function test_no_word_of_a_machine_is_in_it_and_a_limit_keeps_its_value_as_it_is_written(): void
+    {
+        foreach (Library::all() as $code => $product) {
+            foreach ([...$product->told, ...array_column($product->limits, 'name'), ...array_column($product->limits, 'meaning'), ...array_filter(array_column($product->limits, 'condition'))] as $words) {
+                self::assertDoesNotMatchRegularExpression('/>=|<=|\bper l\b|\btemperature c\b|\bbrix drop\b|\bpercent of\b|\bso2\b|_/', $words, $code);
+            }
+        }
+        $kimchi = Library::all()['kimchi']->judged()['Legal, finished: acidity, 10 g/L as lactic'];
+        self::assertSame('titratable acidity, 8.2 per L ≤ 10 g/L as lactic', LimitWords::written($kimchi));
+        self::assertEqualsWithDelta(10 * 75.04 / 90.08, $kimchi->limit->high, 1e-4, 'it is judged in tartaric acid');
+        self::assertSame(LibraryTables::tables(array_values(Library::all())), file_get_contents(dirname(__DIR__, 2) . '/docs/library.md'), 'php artisan rheacid:library writes it anew');
+    }
+
+    public function test_low_acid_food_in_airtight_packages_is_not_judged_here_without_an_authority(): void
+    {
+        $limit = static fn(string $of, float $most, LimitKind $kind = LimitKind::Critical): array => [new ProductLimit(Limit::edge('one', $kind, Comparison::AtMost, $most), measurand: $of)];
+
+        self::assertTrue(KeptAt::Room->needsAuthority(true, []));
+        self::assertTrue(KeptAt::Room->needsAuthority(true, $limit('ph', 4.7)));
+        self::assertTrue(KeptAt::Room->needsAuthority(true, $limit('ph', 4.6, LimitKind::Operating)));
+        self::assertFalse(KeptAt::Room->needsAuthority(true, $limit('ph', 4.6)));
+        self::assertFalse(KeptAt::Room->needsAuthority(true, $limit('water-activity', 0.85)));
+        self::assertTrue(KeptAt::Room->needsAuthority(true, $limit('water-activity', 0.86)));
+        self::assertFalse(KeptAt::Room->needsAuthority(false, []));
+        self::assertFalse(KeptAt::Cold->needsAuthority(true, []));
+        foreach (Library::all() as $code => $product) {
+            self::assertFalse($product->kept !== null && KeptAt::from($product->kept['where'])->needsAuthority($product->kept['airtight'], array_values($product->judged())), $code);
+        }
+    }
+
     /** Values that the trade hangs on, as its rules have them (paragraphs from memory; none was looked up). */
     public function test_the_limits_that_the_trade_hangs_on_are_in_it(): void
     {
@@ -92,8 +142,8 @@ final class LibraryTest extends TestCase
         self::assertContains(4.6, $high('acidified-vegetables', Applies::Equilibrium), '21 CFR 114.3 and 114.80: equilibrium pH 4.6 or below');
         self::assertContains(4.6, $high('yogurt', Applies::WithinHours), '21 CFR 131.200: 4.6 or lower');
         self::assertContains(5.3, $high('fermented-sausage', Applies::Finished), 'guideline on fermented sausage: pH 5.3');
-        self::assertContains(4.2, $high('acidified-rice', Applies::Equilibrium) ?: $high('acidified-rice', Applies::Finished) ?: $high('acidified-rice', Applies::Always), 'model code for acidified rice: below 4.2');
-        self::assertSame([['kind' => 'degree-hours', 'ph_limit' => 5.3]], array_values(array_filter(array_column(Library::all()['fermented-sausage']->limits, 'course'))));
-        self::assertSame([], array_filter(Library::all(), static fn(LibraryProduct $product): bool => in_array($product->code, ['white-must', 'red-must', 'white-wine', 'red-wine', 'cider', 'beer-ale', 'beer-lager'], true) && array_filter($product->limits, static fn(array $limit): bool => $limit['kind'] === 'critical' && $limit['measurand'] === 'ph' && $limit['condition'] === null) !== []), 'wine and beer have no pathogen limit that binds always');
+        self::assertContains(4.2, $high('acidified-rice', Applies::WithinHours), 'model code for acidified rice: below 4.2');
+        self::assertSame([['kind' => 'degree-hours', 'ph_limit' => 5.3, 'from' => 'stuffed']], array_values(array_filter(array_column(Library::all()['fermented-sausage']->limits, 'course'), static fn(?array $course): bool => ($course['kind'] ?? '') === 'degree-hours')));
+        self::assertSame([], array_filter(Library::all(), static fn(LibraryProduct $product): bool => in_array($product->code, ['white-must', 'red-must', 'white-wine', 'red-wine', 'cider', 'beer-ale', 'beer-lager'], true) && array_filter($product->limits, static fn(array $limit): bool => $limit['kind'] === 'critical' && $limit['measurand'] === 'ph' && $limit['condition'] === null && $limit['routes'] === null) !== []), 'wine and beer have no pathogen limit that binds always');
     }
 }

@@ -31,8 +31,10 @@ use Rheacid\Models\Decision;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
+use Rheacid\Models\Occasion;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
+use Rheacid\Models\Product;
 use Rheacid\Models\SessionMoment;
 use Rheacid\Models\Thermometer;
 use Rheacid\Records\IdempotencyKey;
@@ -145,9 +147,9 @@ abstract class BenchTestCase extends TestCase
         return $run->calibration()->firstOrFail();
     }
 
-    protected function begin(Stage $stage = Stage::Underway, string $batch = 'CS-0417', ?Person $by = null, string $electrode = 'E-07'): MeasurementDraft
+    protected function begin(Stage $stage = Stage::Underway, string $batch = 'CS-0417', ?Person $by = null, string $electrode = 'E-07', string $place = 'blend', ?Occasion $joins = null): MeasurementDraft
     {
-        return (new BeginMeasuring())($by ?? $this->people['checker'], IdempotencyKey::own(), $this->batch($batch), $this->pair($electrode), $this->thermometer(), new Drawn($stage, 'blend', CarbonImmutable::now()), [], Source::Typed);
+        return (new BeginMeasuring())($by ?? $this->people['checker'], IdempotencyKey::own(), $this->batch($batch), $this->pair($electrode), $this->thermometer(), new Drawn($stage, $place, CarbonImmutable::now(), $joins), [], Source::Typed);
     }
 
     /** Reads the independent buffer on an electrode of 98 %, so that critical limits can be proven. */
@@ -157,14 +159,41 @@ abstract class BenchTestCase extends TestCase
     }
 
     /** @param list<float> $portions pH of each; the thermometer shows 21.4 °C, which its correction makes 21.0 */
-    protected function measure(array $portions, Stage $stage = Stage::Underway, string $batch = 'CS-0417', string $electrode = 'E-07'): Measurement
+    protected function measure(array $portions, Stage $stage = Stage::Underway, string $batch = 'CS-0417', string $electrode = 'E-07', string $place = 'blend', ?Occasion $joins = null): Measurement
     {
-        $draft = $this->begin($stage, $batch, electrode: $electrode);
+        $draft = $this->begin($stage, $batch, electrode: $electrode, place: $place, joins: $joins);
         foreach ($portions as $ph) {
             (new AcceptReplicate())($this->people['checker'], IdempotencyKey::own(), $draft, $this->typed($this->shown($ph), 21.4), null);
         }
 
         return app(RecordMeasurement::class)($this->people['checker'], IdempotencyKey::own(), $draft);
+    }
+
+    /**
+     * One occasion, each place with two portions of its pH.
+     *
+     * @param non-empty-array<string, float> $ph by place
+     */
+    protected function measurePlaces(array $ph, string $batch, Stage $stage = Stage::Underway): Measurement
+    {
+        $joins = null;
+        foreach ($ph as $place => $value) {
+            $measurement = $this->measure([$value, $value], $stage, $batch, place: $place, joins: $joins);
+            $joins = $measurement->occasion;
+        }
+
+        return $measurement;
+    }
+
+    /** Begins a batch of a product of the library, as the form does. */
+    protected function brew(string $product, string $code, string $startedAt, ?string $route = null): Batch
+    {
+        if (!Product::query()->where('code', $product)->exists()) {
+            $this->actingAs($this->people['lead'])->post("/products/library/$product", ['form' => self::formId()])->assertSessionHasNoErrors();
+        }
+        $this->actingAs($this->people['checker'])->post('/batches', ['product' => Product::query()->where('code', $product)->sole()->id, 'code' => $code, 'vessel' => 'room 1', 'size' => '40 kg', 'started_at' => $startedAt, 'route' => $route, 'form' => self::formId()])->assertSessionHasNoErrors();
+
+        return $this->batch($code);
     }
 
     /** What stands of the occasion. */

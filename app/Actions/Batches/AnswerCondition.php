@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Batches;
 
+use Illuminate\Support\Facades\Gate;
+use Rheacid\Actions\Measure\JudgeAnew;
 use Rheacid\Batches\Life;
+use Rheacid\Measure\DecisionCause;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchAnswer;
 use Rheacid\Models\Person;
@@ -12,20 +15,31 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
+use Rheacid\Rights\Right;
 
-/** Answers a condition that limits of the product hang on. An answer that is given again takes the place of the one before. */
-final class AnswerCondition
+/** Answers a condition that limits of the product hang on: once by anybody, again by a lead with a reason. Everything is judged again by it. */
+final readonly class AnswerCondition
 {
+    public function __construct(private JudgeAnew $judgeAnew) {}
+
     /** @throws Refused */
-    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, string $condition, bool $answer): BatchAnswer
+    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, string $condition, bool $answer, ?string $reason = null): BatchAnswer
     {
-        return Recording::once($by, $form, 'answer a condition', BatchAnswer::class, static function (Entry $entry) use ($by, $batch, $condition, $answer): BatchAnswer {
-            $batch = Life::ensure($batch, null);
-            if (!in_array($condition, $batch->product->asks(), true)) {
+        return Recording::once($by, $form, 'answer a condition', BatchAnswer::class, function (Entry $entry) use ($by, $batch, $condition, $answer, $reason): BatchAnswer {
+            $batch = Life::locked($batch);
+            if (!in_array($condition, $batch->asks(), true)) {
                 throw Refused::because('Nothing of this product hangs on that.', 'condition');
             }
+            if (array_key_exists($condition, $batch->conditions()) || !$batch->state()->isMeasured()) {
+                Gate::forUser($by)->authorize(Right::Lead->value);
+                if ($reason === null) {
+                    throw Refused::because('It is answered already. Write why the answer is changed.', 'reason');
+                }
+            }
+            $given = $entry->add(new BatchAnswer(['batch_id' => $batch->id, 'condition' => $condition, 'answer' => $answer, 'reason' => $reason, 'at' => $entry->at, 'person_id' => $by->id]));
+            $this->judgeAnew->batch($entry, $batch, DecisionCause::AnswerChanged);
 
-            return $entry->add(new BatchAnswer(['batch_id' => $batch->id, 'condition' => $condition, 'answer' => $answer, 'at' => $entry->at, 'person_id' => $by->id]));
+            return $given;
         });
     }
 }

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Batches;
 
+use Carbon\CarbonImmutable;
+use Rheacid\Actions\Measure\JudgeAnew;
 use Rheacid\Batches\Life;
+use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\DispositionKind;
 use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Measure\DecisionCause;
 use Rheacid\Models\Deviation;
 use Rheacid\Models\Disposition;
 use Rheacid\Models\Person;
@@ -16,31 +20,44 @@ use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Rights\Right;
 
-/** A lead decides about a deviation: the batch goes on, or is diverted or discarded with it. */
-final class DisposeDeviation
+/** A lead decides about a deviation: the batch goes on, is diverted or discarded; one that had gone out is recalled, or it stands. */
+final readonly class DisposeDeviation
 {
+    public function __construct(private JudgeAnew $judgeAnew) {}
+
     /**
      * @param string|null $authority a process authority's written word, where one is needed
+     * @param CarbonImmutable|null $until by when the missed limit has to be met now, where more time is given
+     * @param string|null $told of a recall: who was told what
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Deviation $deviation, DispositionKind $kind, ?string $reason, ?string $authority): Disposition
+    public function __invoke(Person $by, IdempotencyKey $form, Deviation $deviation, DispositionKind $kind, ?string $reason, ?string $authority, ?CarbonImmutable $until = null, ?string $told = null): Disposition
     {
-        return Recording::once($by, $form, 'decide about a deviation', Disposition::class, static function (Entry $entry) use ($by, $deviation, $kind, $reason, $authority): Disposition {
-            $batch = Life::ensure($deviation->batch, $kind->leadsTo());
-            if ($reason === null) {
-                throw Refused::because('Write why you decide so.', 'reason');
+        return Recording::once($by, $form, 'decide about a deviation', Disposition::class, function (Entry $entry) use ($by, $deviation, $kind, $reason, $authority, $until, $told): Disposition {
+            $batch = Life::locked($deviation->batch);
+            $isAfterRelease = $deviation->is_after_release === true;
+            $next = $kind === DispositionKind::Recall && $batch->state() === BatchState::Recalled ? null : $kind->leadsTo();
+            $isMissed = $deviation->is_missed_in_time === true;
+            $why = match (true) {
+                $deviation->disposition()->exists() => ['disposition', 'This deviation is decided about already.'],
+                !in_array($kind, DispositionKind::about($isAfterRelease), true) => ['disposition', $isAfterRelease ? 'It had gone out: recall it, or let it stand.' : 'It has not gone out: let it go on, divert it or discard it.'],
+                $reason === null => ['reason', 'Write why you decide so.'],
+                $authority === null && $kind->needsAuthority($isMissed, $deviation->kind ?? LimitKind::Critical) => ['authority', 'A critical time limit was missed: toxin that has formed stays. Divert it, discard it, or name the process authority whose written word lets it go on.'],
+                $until !== null && ($kind !== DispositionKind::GoOn || !$isMissed) => ['until', 'More time is given only where a deadline was missed and the batch goes on.'],
+                $until !== null && $until->lessThanOrEqualTo($entry->at) => ['until', 'The new time lies ahead of now.'],
+                $kind === DispositionKind::Recall && $told === null => ['told', 'Write who was told what.'],
+                default => null,
+            };
+            if ($why !== null) {
+                throw Refused::because($why[1], $why[0]);
             }
-            if ($deviation->disposition()->exists()) {
-                throw Refused::because('This deviation is decided about already.', 'disposition');
-            }
-            if ($authority === null && $kind->needsAuthority($deviation->is_missed_in_time === true, $deviation->kind ?? LimitKind::Critical)) {
-                throw Refused::because('A critical time limit was missed: toxin that has formed stays. Divert it, discard it, or name the process authority whose written word lets it go on.', 'authority');
-            }
-            $disposition = $entry->add(new Disposition(['deviation_id' => $deviation->id, 'disposition' => $kind, 'reason' => $reason, 'authority' => $authority, 'at' => $entry->at, 'person_id' => $by->id]));
-            $next = $kind->leadsTo();
+            Life::ensureMay($batch, $next);
+            $disposition = $entry->add(new Disposition(['deviation_id' => $deviation->id, 'disposition' => $kind, 'reason' => $reason, 'authority' => $authority, 'until_at' => $until, 'at' => $entry->at, 'person_id' => $by->id]));
             if ($next !== null) {
-                Life::move($entry, $batch, $next, $reason);
+                Life::move($entry, $batch, $next, $reason, $told);
+            } elseif ($kind === DispositionKind::GoOn && $isMissed) {
+                $this->judgeAnew->late($entry, $batch, (string) $deviation->limit_name, DecisionCause::Disposed);
             }
 
             return $disposition;

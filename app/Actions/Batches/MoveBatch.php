@@ -24,15 +24,24 @@ final class MoveBatch
     {
         return Recording::once($by, $form, "make a batch $next->value", BatchEvent::class, static function (Entry $entry) use ($by, $batch, $next, $reason): BatchEvent {
             $batch = Life::ensure($batch, $next);
-            if (in_array($next, [BatchState::Released, BatchState::Diverted, BatchState::Discarded], true)) {
-                throw Refused::because('It goes out by a release, or by what a lead decides about its deviation.', 'state');
+            $state = $batch->state();
+            $isRecalled = $state === BatchState::Recalled;
+            if ($next === BatchState::Recalled || $next === BatchState::Released || (!$isRecalled && in_array($next, [BatchState::Diverted, BatchState::Discarded], true))) {
+                throw Refused::because('It goes out by a release, or by what a lead decides about its deviation; it is recalled by what a lead decides.', 'state');
+            }
+            if ($state === BatchState::Running && $next === BatchState::Closed && $batch->product->stage_of === null) {
+                throw Refused::because('Only a stage of a process is closed without having gone out.', 'state');
             }
             $isResumed = $batch->state() === BatchState::Held && $next === BatchState::Running;
-            if ($isResumed || $next === BatchState::Closed) {
+            if ($isResumed || $isRecalled || $next === BatchState::Closed) {
                 Gate::forUser($by)->authorize(Right::Lead->value);
             }
-            if (($next === BatchState::Held || $isResumed) && $reason === null) {
-                throw Refused::because($isResumed ? 'Write why it goes on.' : 'Write why it is held.', 'reason');
+            if (($next === BatchState::Held || $isResumed || $isRecalled) && $reason === null) {
+                throw Refused::because(match (true) {
+                    $isResumed => 'Write why it goes on.',
+                    $isRecalled => 'Write why you decide so.',
+                    default => 'Write why it is held.',
+                }, 'reason');
             }
             if ($isResumed && Life::open($batch->id)->exists()) {
                 throw Refused::because('A deviation is not decided about. Decide about it first.', 'state');

@@ -6,12 +6,16 @@ namespace Rheacid\Actions\Batches;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use Rheacid\Batches\Dispositions;
+use Rheacid\Batches\JudgedAt;
 use Rheacid\Batches\Life;
 use Rheacid\Board\BatchLine;
 use Rheacid\Board\DeadlineFacts;
 use Rheacid\Board\Lines;
 use Rheacid\Board\Part;
 use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Limits\ProductLimit;
+use Rheacid\Measure\Together;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Deviation;
 use Rheacid\Models\Person;
@@ -39,9 +43,8 @@ final class RecordMissedDeadlines
                     continue;
                 }
                 $known ??= self::known();
-                if (!isset($known["$line->id\0$deadline->name"])) {
-                    $this->record($site, $line, $deadline);
-                    $recorded++;
+                if (($known["$line->id\0$deadline->name"] ?? '') < $deadline->at->utc()->format('Y-m-d H:i:s.v')) {
+                    $recorded += $this->record($site, $line, $deadline) ? 1 : 0;
                 }
             }
         }
@@ -49,19 +52,35 @@ final class RecordMissedDeadlines
         return $recorded;
     }
 
-    /** @return array<string, true> of live batches, what a reading after the deadline, or the site before, has said already */
+    /** @return array<string, string> of live batches, when a reading after the deadline, or the site before, has last said so */
     private static function known(): array
     {
         $known = [];
-        $said = DB::table('deviations')->join('board', static fn($on) => $on->on('board.thing_id', '=', 'deviations.batch_id')->where('board.part', Part::Batch->value)->where('board.is_live', true))->where('is_missed_in_time', true);
-        foreach ($said->get(['batch_id', 'limit_name']) as $row) {
-            $known["$row->batch_id\0$row->limit_name"] = true;
+        $said = DB::table('deviations')->join('board', static fn($on) => $on->on('board.thing_id', '=', 'deviations.batch_id')->where('board.part', Part::Batch->value)->where('board.is_live', true))->where('is_missed_in_time', true)
+            ->groupBy('batch_id', 'limit_name')->selectRaw('batch_id, limit_name, max(deviations.at) as newest');
+        foreach ($said->get() as $row) {
+            $known["$row->batch_id\0$row->limit_name"] = (string) $row->newest;
         }
 
         return $known;
     }
 
-    private function record(Person $site, BatchLine $line, DeadlineFacts $deadline): void
+    /** Nothing while a sample that was drawn in time still waits for one of its places. */
+    private function record(Person $site, BatchLine $line, DeadlineFacts $deadline): bool
+    {
+        $batch = Batch::query()->with(Batch::JUDGED)->findOrFail($line->id);
+        $limits = array_values(array_filter($batch->judgedBy(), static fn(ProductLimit $limit): bool => $limit->limit->name === $deadline->name));
+        foreach (Together::open($batch) as $open) {
+            if (JudgedAt::answeredBy($open, $batch, $limits, Dispositions::standing($batch)) !== []) {
+                return false;
+            }
+        }
+        $this->keep($site, $line, $deadline);
+
+        return true;
+    }
+
+    private function keep(Person $site, BatchLine $line, DeadlineFacts $deadline): void
     {
         Recording::once($site, IdempotencyKey::own(), 'record a missed deadline', Deviation::class, static function (Entry $entry) use ($line, $deadline): Deviation {
             $batch = Life::ensure(Batch::query()->findOrFail($line->id), null);

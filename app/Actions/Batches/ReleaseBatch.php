@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Batches;
 
+use Rheacid\Batches\Hands;
 use Rheacid\Batches\Life;
 use Rheacid\Batches\Outlet;
 use Rheacid\Core\Limits\BatchState;
@@ -25,15 +26,23 @@ final class ReleaseBatch
     {
         return Recording::once($by, $form, 'release a batch', ReleaseRecord::class, static function (Entry $entry) use ($by, $batch, $reason): ReleaseRecord {
             $batch = Life::ensure($batch, BatchState::Released);
-            $outlet = Outlet::of($batch);
+            $outlet = Outlet::of($batch, isExact: true);
             if (!$outlet->release->releasable) {
-                throw Refused::because('It cannot go out yet. ' . implode(' ', [...$outlet->blocks, ...array_map(static fn(array $one): string => ReleaseWords::missing($one['name'], $one['reason']), $outlet->release->missing)]), 'release');
+                throw Refused::because('It cannot go out yet. ' . implode(' ', [...$outlet->blocks, ...ReleaseWords::lacks($outlet->release)]), 'release');
             }
             if ($batch->state() === BatchState::Held && Life::hold($batch)?->person_id === $by->id) {
                 throw Refused::because('You hold this batch yourself. Another lead releases it.', 'release');
             }
-            $release = $entry->add(new ReleaseRecord(['batch_id' => $batch->id, 'met' => $outlet->release->met, 'disposed' => [], 'reason' => $reason, 'at' => $entry->at, 'person_id' => $by->id]));
-            Life::move($entry, $batch, BatchState::Released, $reason ?? 'released: ' . implode(', ', $outlet->release->met));
+            $against = Hands::against($by, $batch);
+            if ($against !== null) {
+                throw Refused::because($against, 'release');
+            }
+            if ($outlet->isNothingMeasured() && $reason === null) {
+                throw Refused::because('Nothing was measured that guards it. Write why it goes out.', 'reason');
+            }
+            $met = $outlet->release->met;
+            $release = $entry->add(new ReleaseRecord(['batch_id' => $batch->id, 'met' => $met, 'disposed' => [], 'removed' => $outlet->removed, 'nothing_measured' => $met === [], 'reason' => $reason, 'at' => $entry->at, 'person_id' => $by->id]));
+            Life::move($entry, $batch, BatchState::Released, $met === [] ? "Nothing was measured. $reason" : ($reason ?? 'released: ' . implode(', ', $met)));
 
             return $release;
         }, Right::Lead);

@@ -22,13 +22,14 @@ use Rheacid\Shelf\NewThing;
 final class StartBatch
 {
     /**
+     * @param string|null $route by which it is made safe, where its product has several
      * @param list<Batch> $parents what it was split off from, or blended of
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Product $product, string $code, string $vessel, string $size, CarbonImmutable $startedAt, bool $isPlanned = false, array $parents = []): Batch
+    public function __invoke(Person $by, IdempotencyKey $form, Product $product, string $code, string $vessel, string $size, CarbonImmutable $startedAt, bool $isPlanned = false, array $parents = [], ?string $route = null): Batch
     {
-        return Recording::once($by, $form, 'start a batch', Batch::class, static function (Entry $entry) use ($by, $product, $code, $vessel, $size, $startedAt, $isPlanned, $parents): Batch {
+        return Recording::once($by, $form, 'start a batch', Batch::class, static function (Entry $entry) use ($by, $product, $code, $vessel, $size, $startedAt, $isPlanned, $parents, $route): Batch {
             $owner = NewThing::owner($code);
             if ($owner !== null) {
                 throw Refused::because("$code is already the code of $owner. Each code stands once.", 'code');
@@ -38,6 +39,9 @@ final class StartBatch
             }
             $batch = $entry->add(new Batch(['code' => $code, 'product_id' => $product->id, 'started_at' => $startedAt, 'vessel' => $vessel, 'size' => $size]));
             $entry->add(new BatchEvent(['batch_id' => $batch->id, 'state' => $isPlanned ? BatchState::Planned : BatchState::Running, 'at' => $entry->at, 'person_id' => $by->id]));
+            if ($route !== null || $product->routeNames() !== []) {
+                ChooseRoute::take($entry, $batch->setRelation('product', $product), (string) $route);
+            }
             foreach ($parents as $parent) {
                 $entry->add(new BatchParent(['batch_id' => $batch->id, 'parent_id' => $parent->id, 'at' => $entry->at, 'person_id' => $by->id]));
             }

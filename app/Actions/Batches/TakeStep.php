@@ -5,37 +5,70 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Batches;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Actions\Measure\JudgeAnew;
 use Rheacid\Batches\Life;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\ProductLimit;
+use Rheacid\Core\Limits\StepDoubt;
+use Rheacid\Measure\DecisionCause;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchStep;
+use Rheacid\Models\BatchStepWait;
 use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
+use Rheacid\Rights\Right;
+use Rheacid\SiteClock;
 
-/** Writes down that a batch was pitched, packed, acidified …: what the hours of its limits are counted from. */
-final class TakeStep
+/** Writes down when a batch was pitched, packed, acidified …: what the hours of its limits are counted from. */
+final readonly class TakeStep
 {
+    public function __construct(private JudgeAnew $judgeAnew) {}
+
     /**
-     * @param CarbonImmutable|null $at when; now if null
+     * @param CarbonImmutable|null $at when it happened; now if null
+     * @param string|null $reason asked where a lead records what nobody recorded in time
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, string $step, ?CarbonImmutable $at): BatchStep
+    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, string $step, ?CarbonImmutable $at, ?string $reason = null): BatchStep
     {
-        return Recording::once($by, $form, 'take a step', BatchStep::class, static function (Entry $entry) use ($by, $batch, $step, $at): BatchStep {
+        return Recording::once($by, $form, 'take a step', BatchStep::class, function (Entry $entry) use ($by, $batch, $step, $at, $reason): BatchStep {
             $batch = Life::ensure($batch, null);
             if ($step === ProductLimit::START) {
                 throw Refused::because('The start stands with the batch.', 'step');
             }
+            $stands = $batch->begun($step);
+            if ($stands !== null && !StepDoubt::repeats($step)) {
+                throw Refused::because(sprintf('%s stands on record, %s. A lead changes it, with a reason.', ucfirst($step), SiteClock::full($stands)), 'step');
+            }
+            $at = $at === null ? $entry->at : Life::moment($batch, $at, $entry->at);
+            $this->ensureSure($by, $batch, $step, $at, $entry->at, $reason);
             if ($batch->state() === BatchState::Planned) {
                 Life::move($entry, $batch, BatchState::Running, 'begun');
             }
+            $taken = $entry->add(new BatchStep(['batch_id' => $batch->id, 'step' => $step, 'at' => $at, 'entered_at' => $entry->at, 'reason' => $reason, 'person_id' => $by->id]));
+            $this->judgeAnew->batch($entry, $batch, DecisionCause::StepChanged);
 
-            return $entry->add(new BatchStep(['batch_id' => $batch->id, 'step' => $step, 'at' => $at === null ? $entry->at : Life::moment($batch, $at, $entry->at), 'entered_at' => $entry->at, 'person_id' => $by->id]));
+            return $taken;
         });
+    }
+
+    /** @throws Refused where only a lead may say so, with a reason */
+    private function ensureSure(Person $by, Batch $batch, string $step, CarbonImmutable $at, CarbonImmutable $now, ?string $reason): void
+    {
+        $waits = array_values(BatchStepWait::query()->where('batch_id', $batch->id)->where('step', $step)->orderBy('id')->get()->map(static fn(BatchStepWait $wait): CarbonImmutable => CarbonImmutable::instance($wait->at))->all());
+        $doubt = $batch->begun($step) === null ? StepDoubt::of($batch->countedSteps()[$step] ?? null, CarbonImmutable::instance($batch->started_at), $waits, $at, $now) : null;
+        if ($doubt === null) {
+            return;
+        }
+        if (!$by->may(Right::Lead)) {
+            throw Refused::because($doubt->words(), 'step');
+        }
+        if ($reason === null) {
+            throw Refused::because('Write how you know when it happened: ' . lcfirst($doubt->words()), 'reason');
+        }
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Courses;
 
-use Carbon\CarbonImmutable;
 use Rheacid\Batches\Life;
 use Rheacid\Bench\Source;
 use Rheacid\Core\Thermometry\Outcome;
@@ -18,7 +17,6 @@ use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Shelf\Thermometers;
-use Rheacid\SiteClock;
 
 /** Keeps a stretch of a batch's temperatures at one point, and judges what hangs on them. */
 final readonly class RecordCourse
@@ -48,7 +46,7 @@ final readonly class RecordCourse
             $course = Course::query()->where(['batch_id' => $batch->id, 'thermometer_id' => $thermometer->id, 'point' => $point])->first()
                 ?? $entry->add(new Course(['batch_id' => $batch->id, 'step' => '', 'point' => $point, 'thermometer_id' => $thermometer->id, 'at' => $entry->at, 'person_id' => $by->id]));
             $digest = hash('sha256', json_encode($points, JSON_THROW_ON_ERROR));
-            self::ensureNew($course, $digest, $points[0][0]);
+            self::ensureNew($digest);
             $outcome = $check->outcome;
             $isCorrected = $outcome?->outcome === Outcome::Correct;
             $part = $entry->add(new CoursePart([
@@ -66,25 +64,19 @@ final readonly class RecordCourse
                 'at' => $entry->at,
                 'person_id' => $by->id,
             ]));
-            ($this->workOut)($entry, $batch);
+            ($this->workOut)($entry, $batch, isOwnRecord: true);
 
             return $part;
         });
     }
 
-    /** @throws Refused where the same record was sent before, or begins before the last one ends */
-    private static function ensureNew(Course $course, string $digest, int $from): void
+    /** @throws Refused where the same record was sent before, for this batch or another */
+    private static function ensureNew(string $digest): void
     {
         $same = CoursePart::query()->where('digest', $digest)->first();
         if ($same !== null) {
             $of = Course::query()->with('batch')->findOrFail($same->course_id)->batch->code;
             throw Refused::because("This very record stands on $of already.", 'course');
-        }
-        $last = $course->parts()->orderByDesc('id')->first(['id', 'drawn']);
-        $drawn = $last->drawn ?? [];
-        $until = $drawn !== [] ? $drawn[count($drawn) - 1][0] : null;
-        if (is_int($until) && $from <= $until) {
-            throw Refused::because(sprintf('It begins before the record that stands here ends, %s. Send only what came after.', SiteClock::full(CarbonImmutable::createFromTimestamp($until))), 'course');
         }
     }
 

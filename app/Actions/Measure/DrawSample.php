@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Measure;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Core\Numbers;
+use Rheacid\Core\Sampling\Places;
 use Rheacid\Measure\Drawn;
+use Rheacid\Measure\Together;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\Sample;
@@ -27,9 +30,26 @@ final class DrawSample
         if ($drawn->joins !== null && $drawn->joins->batch_id !== $batch->id) {
             throw Refused::because('That was drawn from another batch.', 'joins');
         }
+        self::ensureOpen($batch, $drawn);
         $occasion = $drawn->joins ?? $entry->add(new Occasion(['batch_id' => $batch->id, 'stage' => $drawn->stage, 'drawn_at' => $drawn->at, 'at' => $entry->at, 'person_id' => $entry->by->id]));
 
         return [$occasion, $entry->add(new Sample(['occasion_id' => $occasion->id, 'place' => $drawn->place, 'drawn_at' => $drawn->at, 'chilled' => $drawn->isChilled, 'person_id' => $entry->by->id]))];
+    }
+
+    /**
+     * A place that is missing can be drawn with it for a while; what was set aside stays so.
+     *
+     * @throws Refused
+     */
+    private static function ensureOpen(Batch $batch, Drawn $drawn): void
+    {
+        $occasion = $drawn->joins?->load(['measurements.sample', 'end']);
+        if ($occasion === null || !in_array($drawn->place, array_merge(...array_column(Together::lacking($occasion, $batch->loadMissing('product.method')), 'places')), true)) {
+            return;
+        }
+        if ($occasion->end !== null || $drawn->at > Places::until(Together::lastDrawn($occasion))) {
+            throw Refused::because(sprintf('The sample drawn %s was set aside: its places are drawn together, within %s h. Draw a fresh sample from every place.', SiteClock::short($occasion->drawn_at), Numbers::plain(Places::HOURS)), 'joins');
+        }
     }
 
     /** @throws Refused if the sample was drawn before the batch began, or after now */

@@ -7,8 +7,10 @@ namespace Rheacid\Actions\Measure;
 use Carbon\CarbonImmutable;
 use Rheacid\Actions\Courses\WorkOutCourses;
 use Rheacid\Batches\Life;
+use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\Conformity;
+use Rheacid\Core\Limits\Consequences;
 use Rheacid\Core\Limits\JudgedLimit;
 use Rheacid\Core\Limits\Portion;
 use Rheacid\Core\Limits\ReleaseBlock;
@@ -20,7 +22,6 @@ use Rheacid\Measure\DecisionCause;
 use Rheacid\Measure\DecisionLines;
 use Rheacid\Measure\MeasuredPlace;
 use Rheacid\Models\Batch;
-use Rheacid\Models\BatchEvent;
 use Rheacid\Models\Decision;
 use Rheacid\Models\LimitOutcome;
 use Rheacid\Models\Measurement;
@@ -30,11 +31,14 @@ use Rheacid\Records\Entry;
 /** Judges an occasion, keeps what it means with the limits as they stand, and holds the batch where that follows. */
 final class KeepDecision
 {
-    /** @param Decision|null $instead of which it takes the place, if not of the occasion's own */
-    public function __invoke(Entry $entry, Occasion $occasion, DecisionCause $because, ?Decision $instead = null): Decision
+    /**
+     * @param Decision|null $instead of which it takes the place, if not of the occasion's own
+     * @param bool $withCourses whether records of temperature are judged again too
+     */
+    public function __invoke(Entry $entry, Occasion $occasion, DecisionCause $because, ?Decision $instead = null, bool $withCourses = true): Decision
     {
-        $batch = Batch::query()->with(['product.limits', 'product.method', 'newestEvent', 'steps', 'answers'])->findOrFail($occasion->batch_id);
-        $before = $instead ?? $occasion->decision()->first();
+        $batch = Batch::query()->with(Batch::JUDGED)->findOrFail($occasion->batch_id);
+        $before = $instead ?? $occasion->decision()->with('outcomes')->first();
         $measurements = $occasion->measurements()->with(MeasuredPlace::RESTS_ON)->get();
         $places = array_values($measurements->map(static fn(Measurement $one): MeasuredPlace => MeasuredPlace::recorded($one))->all());
         if ($places === []) {
@@ -60,46 +64,56 @@ final class KeepDecision
             'blocks' => array_map(static fn(ReleaseBlock $block): string => $block->value, $assessment->allBlocks()),
             'course_ph' => $course?->value,
             'course_expanded_u_ph' => $course?->expandedU,
+            'open' => $assessment->occasion->open === [] ? null : $assessment->occasion->open,
             'at' => $entry->at,
             'person_id' => $entry->by->id,
         ]));
         foreach ($assessment->judged->due as $judged) {
-            $entry->add(new LimitOutcome(['decision_id' => $decision->id, 'batch_id' => $batch->id, ...self::outcome($judged)]));
+            $entry->add(new LimitOutcome(['decision_id' => $decision->id, 'batch_id' => $batch->id, ...self::outcome($judged), 'is_open' => $assessment->occasion->isOpenFor($judged->limit)]));
         }
-        $this->deviate($entry, $batch, $assessment, $decision);
-        $this->hold($entry, $batch, $assessment);
-        (new WorkOutCourses())($entry, $batch->load('newestEvent'));
+        self::follow($entry, $batch, Consequences::of($batch->state(), $assessment->judged, self::said($before), Life::hasGoneOut($batch), $because->isOwnRecord()), $decision);
+        if ($because !== DecisionCause::MetBefore) {
+            $this->mendLater($entry, $batch, $occasion, $assessment);
+        }
+        if ($withCourses) {
+            (new WorkOutCourses())($entry, $batch->load('newestEvent'));
+        }
 
         return $decision;
     }
 
-    /** Each binding limit that was broken or missed in time opens a deviation; what is only not proven does not. */
-    private function deviate(Entry $entry, Batch $batch, Assessment $assessment, Decision $decision): void
+    /** What was read later, and judged late before this sample was entered, came after a deadline that was met. */
+    private function mendLater(Entry $entry, Batch $batch, Occasion $occasion, Assessment $assessment): void
     {
-        if (!$batch->state()->isLive()) {
-            return;
-        }
         foreach ($assessment->judged->due as $judged) {
-            $limit = $judged->limit->limit;
-            if ($limit->kind->binds() && ($judged->late || $judged->conformity === Conformity::Outside)) {
-                Life::deviate($entry, $batch, $limit->name, $limit->kind, $judged->late, sprintf('%s. %s: %s', LimitWords::head($judged), $limit->name, LimitWords::tail($judged)), $decision->id);
+            $isMetInTime = $judged->limit->applies === Applies::WithinHours && $judged->conformity === Conformity::Inside && !$judged->late && !$assessment->occasion->isOpenFor($judged->limit);
+            if ($isMetInTime) {
+                (new JudgeAnew($this, new WorkOutCourses()))->late($entry, $batch, $judged->limit->limit->name, DecisionCause::MetBefore, CarbonImmutable::instance($occasion->drawn_at));
             }
         }
     }
 
-    private function hold(Entry $entry, Batch $batch, Assessment $assessment): void
+    /** @return array<string, array{conformity: Conformity, late: bool, open: bool}> by limit */
+    private static function said(?Decision $before): array
     {
-        if (!$batch->state()->isHeldBy($assessment->judged->overall)) {
-            return;
+        $said = [];
+        foreach ($before === null ? [] : $before->outcomes as $outcome) {
+            $said[(string) $outcome->name] = ['conformity' => $outcome->outcome, 'late' => $outcome->late, 'open' => $outcome->is_open === true];
         }
-        $worst = $assessment->judged->worst();
-        $entry->add(new BatchEvent([
-            'batch_id' => $batch->id,
-            'state' => BatchState::Held,
-            'at' => $entry->at,
-            'reason' => $worst === null ? 'A deadline passed unread.' : sprintf('%s: %s', LimitWords::head($worst), LimitWords::written($worst->limit)),
-            'person_id' => $entry->by->id,
-        ]));
+
+        return $said;
+    }
+
+    /** Keeps what the core says that follows: deviations, and that the batch is held. */
+    private static function follow(Entry $entry, Batch $batch, Consequences $follows, Decision $decision): void
+    {
+        foreach ($follows->deviations as $judged) {
+            $limit = $judged->limit->limit;
+            Life::deviate($entry, $batch, $limit->name, $limit->kind, $judged->late, LimitWords::sentence($judged), $decision->id, isAfterRelease: !$batch->state()->isLive());
+        }
+        if ($follows->holds !== null) {
+            Life::move($entry, $batch, BatchState::Held, LimitWords::reason($follows->holds));
+        }
     }
 
     /** @return array<string, mixed> */
@@ -128,6 +142,7 @@ final class KeepDecision
             'applies' => $judged->limit->applies,
             'hours' => $judged->limit->hours,
             'since' => $judged->limit->since,
+            'typed' => $judged->limit->typed,
             'outcome' => $judged->conformity,
             'value_outcome' => $judged->valueConformity,
             'late' => $judged->late,

@@ -30,7 +30,7 @@ final class RecordOther
     public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, OtherValue $told, ?Correction $correction = null): Measurement
     {
         return Recording::once($by, $form, 'record another quantity', Measurement::class, function (Entry $entry) use ($by, $batch, $told, $correction): Measurement {
-            Life::ensure($batch, null);
+            $correction === null ? Life::ensure($batch, null) : Life::locked($batch);
             $check = $told->thermometer === null ? null : Thermometers::checkFor($told->thermometer, max($told->values)) ?? throw Refused::because('This thermometer was never checked. Verify it first.', 'thermometer');
             [$occasion, $sample] = Supersede::drawn($entry, $batch, $told->drawn, $correction);
             $isJoining = $occasion->measurements()->exists();

@@ -29,7 +29,7 @@ final class RecordTitration
     public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, TitrationTold $told, ?Correction $correction = null): Measurement
     {
         return Recording::once($by, $form, 'record a titration', Measurement::class, function (Entry $entry) use ($by, $batch, $told, $correction): Measurement {
-            Life::ensure($batch, null);
+            $correction === null ? Life::ensure($batch, null) : Life::locked($batch);
             // Corrected afterwards, it rests on what it rested on.
             $calibration = $correction !== null && $correction->of->pair_id === $told->pair?->id ? $correction->of->calibration : $told->pair?->newestCalibration;
             if ($told->pair !== null && $calibration === null) {

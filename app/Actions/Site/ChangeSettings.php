@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Site;
 
+use Rheacid\Guard\People;
 use Rheacid\Models\Person;
 use Rheacid\Models\SiteSetting;
 use Rheacid\Records\Entry;
@@ -16,15 +17,26 @@ use Rheacid\Settings;
 /** From now on the site calls itself, writes its numbers and lets its leads in like this. */
 final class ChangeSettings
 {
-    /** @throws Refused if leads are to need a code while who says so has none: nobody shuts themselves out */
-    public function __invoke(Person $by, IdempotencyKey $form, string $name, bool $fahrenheitFirst, bool $decimalComma, bool $leadsNeedCode): SiteSetting
+    /**
+     * @param Person|null $second another lead, who agrees that four eyes are switched off
+     *
+     * @throws Refused if leads are to need a code while who says so has none: nobody shuts themselves out
+     */
+    public function __invoke(Person $by, IdempotencyKey $form, string $name, bool $fahrenheitFirst, bool $decimalComma, bool $leadsNeedCode, bool $fourEyes = false, ?Person $second = null): SiteSetting
     {
-        $settings = Recording::once($by, $form, 'change the settings of the site', SiteSetting::class, static function (Entry $entry) use ($by, $name, $fahrenheitFirst, $decimalComma, $leadsNeedCode): SiteSetting {
+        $before = Settings::now()->fourEyes;
+        $settings = Recording::once($by, $form, 'change the settings of the site', SiteSetting::class, static function (Entry $entry) use ($by, $name, $fahrenheitFirst, $decimalComma, $leadsNeedCode, $fourEyes, $second, $before): SiteSetting {
             if ($leadsNeedCode && $by->credential?->hasCode() !== true) {
                 throw Refused::because('Set up a code of your own first, under your name at the top: the next sign-in asks for it.', 'leads_need_code');
             }
+            if ($fourEyes && !$before && People::leads() < 2) {
+                throw Refused::because('Four eyes need two leads who are enabled.', 'four_eyes');
+            }
+            if (!$fourEyes && $before && ($second === null || $second->id === $by->id || !$second->may(Right::Lead))) {
+                throw Refused::because('Four eyes are switched off by two: a second lead shows name and passphrase here.', 'second');
+            }
 
-            return $entry->add(new SiteSetting(['name' => $name, 'fahrenheit_first' => $fahrenheitFirst, 'decimal_comma' => $decimalComma, 'leads_need_code' => $leadsNeedCode, 'at' => $entry->at, 'person_id' => $by->id]));
+            return $entry->add(new SiteSetting(['name' => $name, 'fahrenheit_first' => $fahrenheitFirst, 'decimal_comma' => $decimalComma, 'leads_need_code' => $leadsNeedCode, 'four_eyes' => $fourEyes, 'at' => $entry->at, 'person_id' => $by->id]));
         }, Right::Lead);
         Settings::forget();
 

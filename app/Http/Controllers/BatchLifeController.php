@@ -10,18 +10,24 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Rheacid\Actions\Batches\AddToBatch;
 use Rheacid\Actions\Batches\AnswerCondition;
+use Rheacid\Actions\Batches\ChangeStep;
+use Rheacid\Actions\Batches\ChooseRoute;
 use Rheacid\Actions\Batches\MoveBatch;
 use Rheacid\Actions\Batches\NoteOnBatch;
+use Rheacid\Actions\Batches\RecallBatch;
 use Rheacid\Actions\Batches\ReleaseBatch;
 use Rheacid\Actions\Batches\StartBatch;
 use Rheacid\Actions\Batches\TakeStep;
+use Rheacid\Actions\Batches\WaitForStep;
+use Rheacid\Actions\Measure\EndOccasion;
 use Rheacid\Batches\Found;
 use Rheacid\Board\Lines;
 use Rheacid\Core\Limits\BatchState;
-use Rheacid\Guard\SignIn;
 use Rheacid\Http\Bench;
 use Rheacid\Http\Requests\StartRequest;
 use Rheacid\Models\Batch;
+use Rheacid\Models\BatchStep;
+use Rheacid\Models\Occasion;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Refused;
 use Rheacid\SiteClock;
@@ -37,23 +43,56 @@ final class BatchLifeController
 
     public function store(StartRequest $request, StartBatch $start): RedirectResponse
     {
-        $batch = $start(Bench::person($request), IdempotencyKey::from($request), $request->product(), $request->code(), $request->string('vessel')->trim()->toString(), $request->string('size')->trim()->toString(), $request->startedAt(), $request->boolean('planned'), $request->parents());
+        $batch = $start(Bench::person($request), IdempotencyKey::from($request), $request->product(), $request->code(), $request->string('vessel')->trim()->toString(), $request->string('size')->trim()->toString(), $request->startedAt(), $request->boolean('planned'), $request->parents(), $request->chosenRoute());
 
         return redirect()->route('batches.show', $batch)->with('done', "$batch->code is on record.");
     }
 
     public function step(Request $request, Batch $batch, TakeStep $take): RedirectResponse
     {
-        $request->validate(['step' => ['required', 'string', 'max:40'], 'at' => ['nullable', 'string', 'max:20']]);
-        $step = $take(Bench::person($request), IdempotencyKey::from($request), $batch, $request->string('step')->trim()->toString(), $request->filled('at') ? SiteClock::typed($request->string('at')->toString(), 'at') : null);
+        $request->validate(['step' => ['required', 'string', 'max:40'], 'at' => ['nullable', 'string', 'max:20'], 'when' => ['nullable', Rule::in(['now', 'then'])]]);
+        $isNow = $request->input('when') === 'now' || !$request->filled('at');
+        $step = $take(Bench::person($request), IdempotencyKey::from($request), $batch, $request->string('step')->trim()->toString(), $isNow ? null : SiteClock::typed($request->string('at')->toString(), 'at'), Bench::remark($request));
 
         return redirect()->route('batches.show', $batch)->with('done', ucfirst((string) $step->step) . ': noted.');
+    }
+
+    public function changeStep(Request $request, BatchStep $step, ChangeStep $change): RedirectResponse
+    {
+        $request->validate(['at' => ['required', 'string', 'max:20']], ['at.required' => 'When did it happen?']);
+        $person = Bench::passphrase($request);
+        $changed = $change($person, IdempotencyKey::from($request), $step, SiteClock::typed($request->string('at')->toString(), 'at'), Bench::remark($request));
+
+        return redirect()->route('batches.show', $changed->batch_id)->with('done', ucfirst((string) $changed->step) . ': the time is changed, and everything that counts from it is judged again.');
+    }
+
+    public function wait(Request $request, Batch $batch, WaitForStep $wait): RedirectResponse
+    {
+        $request->validate(['step' => ['required', 'string', 'max:40']]);
+        $wait(Bench::person($request), IdempotencyKey::from($request), $batch, $request->string('step')->trim()->toString());
+
+        return redirect()->route('batches.show', $batch)->with('done', 'Noted: not yet.');
+    }
+
+    public function route(Request $request, Batch $batch, ChooseRoute $choose): RedirectResponse
+    {
+        $request->validate(['route' => ['required', 'string', 'max:120']], ['route' => 'Choose by which route it is made safe.']);
+        $choose(Bench::person($request), IdempotencyKey::from($request), $batch, $request->string('route')->toString(), Bench::remark($request));
+
+        return redirect()->route('batches.show', $batch)->with('done', 'The route is kept, and everything is judged by it.');
+    }
+
+    public function end(Request $request, Occasion $occasion, EndOccasion $end): RedirectResponse
+    {
+        $end(Bench::person($request), IdempotencyKey::from($request), $occasion, Bench::remark($request));
+
+        return redirect()->route('batches.show', $occasion->batch_id)->with('done', 'Set aside: only what lies outside a limit counts of it. Draw a fresh sample.');
     }
 
     public function answer(Request $request, Batch $batch, AnswerCondition $answer): RedirectResponse
     {
         $request->validate(['condition' => ['required', 'string', 'max:200'], 'answer' => ['required', Rule::in(['yes', 'no'])]]);
-        $answer(Bench::person($request), IdempotencyKey::from($request), $batch, $request->string('condition')->toString(), $request->input('answer') === 'yes');
+        $answer(Bench::person($request), IdempotencyKey::from($request), $batch, $request->string('condition')->toString(), $request->input('answer') === 'yes', Bench::remark($request));
 
         return redirect()->route('batches.show', $batch)->with('done', 'The answer is kept.');
     }
@@ -86,14 +125,17 @@ final class BatchLifeController
 
     public function release(Request $request, Batch $batch, ReleaseBatch $release): RedirectResponse
     {
-        $person = Bench::person($request);
-        $request->validate(['passphrase' => ['required', 'string', 'max:200']], ['passphrase.required' => 'Your passphrase is needed: a PIN does not release.']);
-        if (!SignIn::isPassphrase($person, (string) $request->input('passphrase'))) {
-            throw Refused::because('That is not your passphrase.', 'passphrase');
-        }
+        $person = Bench::passphrase($request);
         $release($person, IdempotencyKey::from($request), $batch, Bench::remark($request));
 
         return redirect()->route('batches.show', $batch)->with('done', "$batch->code is released.");
+    }
+
+    public function recall(Request $request, Batch $batch, RecallBatch $recall): RedirectResponse
+    {
+        $recall(Bench::passphrase($request), IdempotencyKey::from($request), $batch, Bench::remark($request), Bench::remark($request, 'told'));
+
+        return redirect()->route('batches.show', $batch)->with('done', "$batch->code is recalled.");
     }
 
     public function tag(Request $request, Batch $batch): View

@@ -10,12 +10,14 @@ use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\Rule;
 use Rheacid\Actions\Courses\RecordCourse;
+use Rheacid\Actions\Courses\StrikeOut;
 use Rheacid\Bench\Source;
 use Rheacid\Core\Logs\CourseFile;
 use Rheacid\Core\Logs\LogRefused;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Http\Bench;
 use Rheacid\Models\Batch;
+use Rheacid\Models\Course;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Refused;
 use Rheacid\Shelf\Instruments;
@@ -28,6 +30,14 @@ final class CourseController
     public function show(Batch $batch): View
     {
         return view('courses.show', ['screen' => CourseScreen::of($batch)]);
+    }
+
+    public function strike(Request $request, Course $course, StrikeOut $strike): RedirectResponse
+    {
+        $request->validate(['from_at' => ['required', 'string', 'max:20'], 'to_at' => ['required', 'string', 'max:20']], ['from_at.required' => 'From when?', 'to_at.required' => 'Until when?']);
+        $strike(Bench::person($request), IdempotencyKey::from($request), $course, SiteClock::typed($request->string('from_at')->toString(), 'from_at'), SiteClock::typed($request->string('to_at')->toString(), 'to_at'), Bench::remark($request));
+
+        return redirect()->route('courses.show', $course->batch_id)->with('done', 'Struck out: it counts as a gap.');
     }
 
     public function store(Request $request, Batch $batch, RecordCourse $record): RedirectResponse

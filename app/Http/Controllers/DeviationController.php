@@ -15,6 +15,7 @@ use Rheacid\Http\Bench;
 use Rheacid\Models\Deviation;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Refused;
+use Rheacid\SiteClock;
 use Rheacid\View\DeviationScreen;
 
 /** A limit that was not met: what to do, what was done, and what a lead decided. */
@@ -35,9 +36,10 @@ final class DeviationController
 
     public function dispose(Request $request, Deviation $deviation, DisposeDeviation $dispose): RedirectResponse
     {
-        $request->validate(['disposition' => ['required', Rule::enum(DispositionKind::class)], 'authority' => ['nullable', 'string', 'max:200']], ['disposition' => 'Choose what becomes of it: nothing is chosen beforehand.']);
+        $request->validate(['disposition' => ['required', Rule::enum(DispositionKind::class)], 'authority' => ['nullable', 'string', 'max:200'], 'until' => ['nullable', 'string', 'max:20']], ['disposition' => 'Choose what becomes of it: nothing is chosen beforehand.']);
         $authority = trim((string) $request->string('authority'));
-        $dispose(Bench::person($request), IdempotencyKey::from($request), $deviation, DispositionKind::from((string) $request->string('disposition')), Bench::remark($request), $authority === '' ? null : $authority);
+        $person = $deviation->is_after_release === true ? Bench::passphrase($request) : Bench::person($request);
+        $dispose($person, IdempotencyKey::from($request), $deviation, DispositionKind::from((string) $request->string('disposition')), Bench::remark($request), $authority === '' ? null : $authority, $request->filled('until') ? SiteClock::typed($request->string('until')->toString(), 'until') : null, Bench::remark($request, 'told'));
 
         return redirect()->route('deviations.show', $deviation)->with('done', 'Decided.');
     }

@@ -16,6 +16,7 @@ use Rheacid\Http\Bench;
 use Rheacid\Models\Product;
 use Rheacid\Products\Exchange;
 use Rheacid\Products\TypedLimits;
+use Rheacid\Products\TypedSafety;
 use Rheacid\Products\TypedSampling;
 use Rheacid\Products\TypedSchools;
 use Rheacid\Records\IdempotencyKey;
@@ -71,12 +72,14 @@ final class ProductController
             'expected_high_ph' => ['required', 'numeric', 'between:-2,16'],
             'method' => ['required', 'string', 'max:40'],
         ], ['lt' => 'It must lie below the upper end.', 'numeric' => 'A pH like 4.2 is accepted.']);
+        $limits = TypedLimits::from($request, $product);
         $changed = $change(Bench::person($request), IdempotencyKey::from($request), $product, [
             ...array_diff_key($values, ['method' => true]),
             'method_id' => Found::method((string) $values['method'])->id,
             'sampling' => TypedSampling::from($request, $product),
             'told' => TypedSchools::from($request, $product),
-        ], TypedLimits::from($request, $product), Bench::remark($request, 'changed_because'));
+            ...TypedSafety::from($request, $product, $limits),
+        ], $limits, Bench::remark($request, 'changed_because'));
 
         return redirect()->route('products.show', $changed)->with('done', "Version $changed->version stands. Batches that have begun keep theirs.");
     }

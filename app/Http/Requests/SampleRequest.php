@@ -69,7 +69,7 @@ final class SampleRequest extends FormRequest
     /** @return array<string, bool> by condition, those that were answered */
     public function answers(Batch $batch): array
     {
-        $asked = $batch->product->asks();
+        $asked = $batch->asks();
         $answers = [];
         foreach ((array) $this->input('answers', []) as $i => $answer) {
             if (isset($asked[$i]) && in_array($answer, ['yes', 'no'], true)) {

@@ -25,6 +25,7 @@ final class StartRequest extends FormRequest
             'size' => ['required', 'string', 'max:40'],
             'started_at' => ['nullable', 'string', 'max:20'],
             'parents' => ['nullable', 'string', 'max:200'],
+            'route' => ['nullable', 'string', 'max:120'],
         ];
     }
 
@@ -47,6 +48,12 @@ final class StartRequest extends FormRequest
     public function code(): string
     {
         return $this->string('code')->trim()->toString();
+    }
+
+    /** By which it is made safe, where its product has several. */
+    public function chosenRoute(): ?string
+    {
+        return $this->filled('route') ? $this->string('route')->toString() : null;
     }
 
     /** Left out, it begins now. @throws Refused if it is no time */

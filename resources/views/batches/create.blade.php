@@ -21,6 +21,14 @@
                 <x-field name="size" label="Size" :value="$screen->last?->size" help="like 180 kg" maxlength="40" />
                 <x-field name="started_at" label="Begun at" type="datetime-local" :value="Rheacid\SiteClock::field(now())" help="its limits count from then; the past is accepted too" />
             </div>
+            @if ($product->routeNames() !== [])
+                <fieldset class="apart"><legend>How is it made safe?</legend>
+                    @foreach ($product->routes as $route)<label class="form-check"><input class="form-check-input" type="radio" name="route" value="{{ $route['name'] }}" @checked(old('route') === $route['name'])> {{ $route['name'] }}<br><span class="soft">{{ $route['why'] ?? '' }}</span></label>@endforeach
+                    @error('route')<p class="problem">{{ $message }}</p>@enderror
+                </fieldset>
+            @endif
+            @if ($product->needs_none)<p class="caution">{{ $product->needs_none }}</p>@endif
+            @if ($product->stage_of)<p class="note">A stage of a process, followed by {{ $product->stage_of }}: it is not released by itself.</p>@endif
             <details class="apart"><summary>Planned only, split off, or blended</summary>
                 <label class="form-check apart"><input class="form-check-input" type="checkbox" name="planned" value="1" @checked(old('planned'))> planned: it has not begun</label>
                 <x-field name="parents" label="Came out of" help="codes of batches, parted by a space: one it was split off from, or those it was blended of" maxlength="200" />
@@ -31,7 +39,7 @@
         @endif
         <x-slot:evidence>
             <h2>Its limits</h2>
-            <dl>@foreach ($product->limits as $row)<dt>{{ $row->name }}: {{ Rheacid\Core\Words\LimitWords::written($row->toCore()) }}</dt><dd>{{ Rheacid\Core\Words\LimitWords::kind($row->kind) }}{{ $row->hours === null ? '' : ', within ' . Rheacid\Core\Numbers::plain($row->hours) . ' h of ' . ($row->since === 'start' ? 'the start' : $row->since) }}</dd>@endforeach</dl>
+            <dl>@foreach ($product->limits as $row)<dt>{{ $row->name }}: {{ Rheacid\Core\Words\LimitWords::bounds($row->toCore(), $row->course) }}</dt><dd>{{ Rheacid\Core\Words\LimitWords::kind($row->kind) }}{{ $row->hours === null ? '' : ', within ' . Rheacid\Core\Numbers::plain($row->hours) . ' h of ' . ($row->since === 'start' ? 'the start' : $row->since) }}{{ $row->routes === null ? '' : ' · ' . implode('; ', $row->routes) }}</dd>@endforeach</dl>
             @foreach ($product->cautions() as $caution)<p class="caution">{{ $caution }}</p>@endforeach
             <p class="note">Not legal advice: check with your authority. Where one is required, a licensed process authority decides.</p>
         </x-slot>

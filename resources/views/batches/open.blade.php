@@ -1,20 +1,42 @@
-{{-- What waits for a person: open deviations, questions nobody answered, steps to take. --}}
+{{-- What waits for a person: open deviations, samples that lack a place, the route, questions nobody answered, steps. --}}
+@use(Rheacid\Measure\Together)
 @use(Rheacid\SiteClock)
 @php($life = $screen->life)
 @foreach ($life->deviations as $deviation)
     @continue($deviation->disposition !== null)
-    <p class="verdict"><x-state is="fail">Deviation.</x-state> {{ $deviation->what }} <a href="{{ route('deviations.show', $deviation) }}">What to do</a></p>
+    <p class="verdict"><x-state is="fail">{{ $deviation->is_after_release ? 'Found after the release' : 'Deviation' }}.</x-state> {{ $deviation->what }} <a href="{{ route('deviations.show', $deviation) }}">What to do</a></p>
+@endforeach
+<div id="asked">
+@foreach ($life->waiting as $occasion)
+    @php($places = Together::lacking($occasion, $batch)[0]['places'])
+    <form class="verdict asked" method="post" action="{{ route('occasions.end', $occasion) }}"><x-form-id />
+        <x-state is="care">A sample waits.</x-state> <span>The one drawn {{ SiteClock::short($occasion->drawn_at) }} lacks {{ implode(', ', $places) }}. It waits until {{ SiteClock::short(Rheacid\Core\Sampling\Places::until(Together::lastDrawn($occasion))) }}; until then it proves nothing.</span>
+        @if (Gate::allows('record'))<a class="do quiet" href="{{ route('drafts.create', [$batch, 'joins' => $occasion->id, 'place' => $places[0]]) }}">Now {{ $places[0] }}</a> <button class="do quiet">No more will come</button>@endif
+    </form>
 @endforeach
 @if (Gate::allows('record'))
+    @if ($batch->product->routeNames() !== [] && $batch->route() === null && $life->outlet)
+        <form class="verdict asked" method="post" action="{{ route('batches.route', $batch) }}"><x-form-id />
+            <x-state is="care">Asked.</x-state> How is it made safe? @foreach ($batch->product->routeNames() as $route)<button class="do quiet" name="route" value="{{ $route }}">{{ $route }}</button> @endforeach
+        </form>
+    @endif
     @foreach ($life->unanswered as $condition)
         <form class="verdict asked" method="post" action="{{ route('batches.answer', $batch) }}"><x-form-id /><input type="hidden" name="condition" value="{{ $condition }}"><x-state is="care">Asked.</x-state> {{ $condition }}? <button class="do quiet" name="answer" value="yes">Yes</button> <button class="do quiet" name="answer" value="no">No</button></form>
     @endforeach
-    @if ($life->steps !== [])
-        <form class="steps-taken" method="post" action="{{ route('batches.step', $batch) }}"><x-form-id />
-            @foreach ($life->steps as $step)
-                @php($begun = $batch->begun($step))
-                <button class="do quiet" name="step" value="{{ $step }}">{{ ucfirst($step) }}{{ $begun === null ? ' now' : ', since ' . SiteClock::short($begun) . '; again' }}</button>
-            @endforeach
+    @foreach ($life->steps as $one)
+        @continue($one['stands'] !== null && !$one['repeats'])
+        <form class="verdict asked steps-taken" method="post" action="{{ route('batches.step', $batch) }}" data-keep><x-form-id /><input type="hidden" name="step" value="{{ $one['step'] }}">
+            <x-state :is="$one['stands'] === null ? 'care' : 'idle'">{{ $one['stands'] === null ? 'Asked' : 'Again' }}.</x-state>
+            <span>{{ $one['stands'] === null ? "When was it {$one['step']}? Its limits count from then." : ucfirst($one['step']) . ' again?' }}</span>
+            <button class="do quiet" name="when" value="now">{{ ucfirst($one['step']) }} now</button>
+            <label class="form-label" for="f-at-{{ $loop->index }}">or at</label> <input class="form-control" id="f-at-{{ $loop->index }}" type="datetime-local" name="at" value="{{ old('step') === $one['step'] ? old('at') : '' }}">
+            <button class="do quiet" name="when" value="then">{{ ucfirst($one['step']) }} then</button>
+            @if ($one['stands'] === null)<button class="do quiet" formaction="{{ route('batches.wait', $batch) }}">Not yet</button>@endif
+            @if (old('step') === $one['step'] && ($errors->has('step') || $errors->has('at') || $errors->has('reason')))
+                <p class="problem">{{ $errors->first('step') ?: ($errors->first('at') ?: $errors->first('reason')) }}</p>
+                @if (Gate::allows('lead'))<x-field name="reason" :id="'step-reason-' . $loop->index" label="How do you know?" maxlength="400" />@endif
+            @endif
         </form>
-    @endif
+    @endforeach
 @endif
+</div>

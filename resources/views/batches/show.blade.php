@@ -20,7 +20,7 @@
             <a href="{{ $other }}" hx-get="{{ $other }}" hx-select="#series" hx-target="#series" hx-swap="outerHTML">{{ $screen->lens->compares ? 'Without earlier batches' : 'With earlier batches' }}</a>
         </p>
     </div>
-    @if ($screen->sampling !== [] && $batch->state()->isLive())
+    @if ($screen->sampling !== [] && $batch->state()->isMeasured())
         <h2>Sampling plan</h2>
         <table class="stack">
             @foreach ($screen->sampling as $one)<tr><td><b>{{ SamplingWords::what($one->line) }}</b>, {{ SamplingWords::when($one->line) }}</td><td class="soft">{{ $one->line->count > 1 ? $one->line->count . ': ' : '' }}{{ $one->line->where }}</td><td><x-state :is="$one->isMissing ? 'care' : ($one->lastHours === null ? 'idle' : 'met')">{{ SamplingWords::state($one) }}</x-state>@if ($one->isMissing && Gate::allows('record')) <a class="cell-link" href="{{ $one->line->measurand === 'ph' ? route('drafts.create', $batch) : route('others.create', [$batch, 'of' => $one->line->measurand . '|' . $one->line->basis]) }}">Measure<span class="visually-hidden"> {{ SamplingWords::what($one->line) }}</span></a>@endif</td></tr>@endforeach
@@ -46,13 +46,18 @@
     <x-pages :of="$screen->page" />
     @include('batches.life')
     <x-slot:act>
-        @if ($batch->state()->isLive() && $screen->usual && Gate::allows('record'))
+        @if ($screen->life->waiting !== [] && Gate::allows('record'))
+            @php($waits = $screen->life->waiting[0])
+            @php($place = Rheacid\Measure\Together::lacking($waits, $batch)[0]['places'][0])
+            <a href="{{ route('drafts.create', $batch) }}">Measure otherwise</a>
+            <a class="do" href="{{ route('drafts.create', [$batch, 'joins' => $waits->id, 'place' => $place]) }}" data-primary>Now {{ $place }} of the sample drawn {{ SiteClock::short($waits->drawn_at) }} <kbd>Enter</kbd></a>
+        @elseif ($batch->state()->isMeasured() && $screen->usual && Gate::allows('record'))
             <a href="{{ route('drafts.create', $batch) }}">Measure otherwise</a>
             <form method="post" action="{{ route('drafts.store', $batch) }}"><x-form-id />
                 <input type="hidden" name="pair" value="{{ $screen->usual->pair->id }}"><input type="hidden" name="thermometer" value="{{ $screen->usual->thermometer->id }}"><input type="hidden" name="stage" value="{{ $screen->usual->stage->value }}"><input type="hidden" name="place" value="{{ $screen->usual->place }}"><input type="hidden" name="source" value="{{ $screen->usual->source->value }}">
                 <button class="do" data-primary>Measure: {{ $screen->usual->words() }} <kbd>Enter</kbd></button>
             </form>
-        @elseif ($batch->state()->isLive() && Gate::allows('record'))<a class="do" href="{{ route('drafts.create', $batch) }}" data-primary>Measure <kbd>Enter</kbd></a>@else<a class="do" href="{{ route('batches') }}" data-primary>To the batches <kbd>Enter</kbd></a>@endif
+        @elseif ($batch->state()->isMeasured() && Gate::allows('record'))<a class="do" href="{{ route('drafts.create', $batch) }}" data-primary>Measure <kbd>Enter</kbd></a>@else<a class="do" href="{{ route('batches') }}" data-primary>To the batches <kbd>Enter</kbd></a>@endif
     </x-slot>
     <x-slot:evidence>
         <h2>Now</h2>
@@ -60,11 +65,11 @@
         @if ($batch->newestEvent?->reason)<p>{{ $batch->newestEvent->reason }}</p>@endif
         <h2>Limits</h2>
         <dl>
-            @foreach ($batch->product->limits as $row)
+            @foreach ($batch->limits() as $row)
                 @php($limit = $row->toCore())
                 @php($answer = $limit->condition === null ? null : ($batch->conditions()[$limit->condition] ?? 'open'))
-                <dt>{{ $row->name }}: {{ LimitWords::written($limit) }}</dt>
-                <dd>{{ LimitWords::kind($row->kind) }}, {{ Rheacid\Measure\DecisionLines::when($limit, $batch) }}@if ($limit->condition !== null)<br>if {{ LimitWords::within($limit->condition) }}: {{ match ($answer) { true => 'yes, so it is judged', false => 'no, so it is not', default => 'nobody has said yet' } }}@endif<br><span class="soft">{{ $row->source }}</span></dd>
+                <dt>{{ $row->name }}: {{ LimitWords::bounds($limit, $row->course) }}</dt>
+                <dd>{{ LimitWords::kind($row->kind) }}{{ $row->course ? '' : ', ' . Rheacid\Measure\DecisionLines::when($limit, $batch) }}@if ($limit->condition !== null)<br>if {{ LimitWords::within($limit->condition) }}: {{ match ($answer) { true => 'yes, so it is judged', false => 'no, so it is not', default => 'nobody has said yet' } }}@endif<br><span class="soft">{{ $row->source }}</span></dd>
             @endforeach
         </dl>
         @if ($batch->state() === BatchState::Held)<p class="note">{{ $batch->product->limits->first(fn ($limit) => $limit->kind->binds())?->if_violated }}</p>@endif

@@ -1,6 +1,6 @@
-@props(['name', 'label', 'help' => null, 'value' => null])
+@props(['name', 'label', 'help' => null, 'value' => null, 'id' => null])
 @php($key = str_replace(['[', ']'], ['.', ''], $name))
-@php($id = 'f-' . str_replace('.', '-', $key))
+@php($id ??= 'f-' . str_replace('.', '-', $key))
 @php($typed = is_scalar(old($key, $value)) ? old($key, $value) : '')
 <div {{ $attributes->only('class') }}>
     <label class="form-label" for="{{ $id }}">{{ $label }}</label>

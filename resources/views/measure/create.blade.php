@@ -4,6 +4,9 @@
     @unless ($screen->ready)
         <p class="verdict"><x-state is="care">No pair is calibrated.</x-state> A reading can be taken, but it proves nothing. <a href="{{ route('calibrate') }}">Calibrate first</a></p>
     @endunless
+    @if ($screen->waiting)
+        <p class="verdict"><x-state is="care">A sample waits.</x-state> <span>The one drawn {{ Rheacid\SiteClock::short($screen->waiting->drawn_at) }} lacks {{ implode(', ', $screen->lacking) }}: this goes on with it. For a fresh sample choose “nothing” under “Drawn together with”.</span></p>
+    @endif
     @if (Gate::allows('record'))
     <form id="begin" method="post" action="{{ route('drafts.store', $batch) }}" data-keep>
         <x-form-id />

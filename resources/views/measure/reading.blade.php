@@ -12,12 +12,12 @@
         <p class="verdict"><x-state is="fail">In doubt.</x-state> {{ $reading->calibration->void->reason }} Measure a fresh sample on a new calibration; the decision below stands as it was made.</p>
     @endif
     <p class="what">{{ $batch->product->name }} · batch <a href="{{ route('batches.show', $batch) }}"><b>{{ $batch->code }}</b></a> · {{ $reading->occasion->stage->words() }} · {{ $reading->sample->place }}, drawn {{ SiteClock::full($reading->sample->drawn_at) }}</p>
-    <x-answer :lines="$screen->lines" />
+    <x-answer :lines="$screen->lines" :first="$screen->answer" />
     @if ($screen->isStale())<p class="verdict"><x-state is="care">Stood for {{ (int) $reading->sample->drawn_at->diffInMinutes($reading->observed_at) }} min, not kept cold.</x-state> A live sample works on in its cup: a time limit counts it from {{ SiteClock::short($reading->observed_at) }}, when it was read.</p>@endif
     <div class="big"><span class="n">{{ $decision->measurand->shown($decision->value, $decimals) }}</span>@if ($decision->expanded_u !== null)<span class="pm">± {{ $decision->measurand->shownBy($decision->expanded_u, $decimals) }}</span>@endif<span class="unit">{{ trim($decision->measurand->name() . ' ' . $decision->measurand->shownUnit()) }}, the portion that decides<br>mean {{ $decision->measurand->shown($decision->mean, $decimals) }}@unless ($decision->trusted) · <b>not trusted</b>@endunless</span></div>
     @if ($screen->rule)<x-acid-rule :rule="$screen->rule" />@endif
     <x-decision :lines="$screen->lines" />
-    <p class="what">Judged {{ SiteClock::full($decision->at) }}{{ match ($decision->because) { Rheacid\Measure\DecisionCause::ControlCheck => ', anew after a check buffer', Rheacid\Measure\DecisionCause::Corrected => ', anew after a correction', Rheacid\Measure\DecisionCause::Joined => ', anew with what was drawn together with it', default => '' } }}. {{ Rheacid\Core\Words\LimitWords::overall($decision->overall) }}</p>
+    <p class="what">Judged {{ SiteClock::full($decision->at) }}{{ $decision->because->words() === null ? '' : ', ' . $decision->because->words() }}. {{ $screen->lines->overall($decision->overall) }}</p>
     @if ($reading->superseded)
         <p class="verdict"><x-state is="idle">Correction.</x-state> {{ $reading->reason }} <a href="{{ route('readings.show', $reading->superseded) }}">The entry before</a></p>
     @endif

@@ -10,6 +10,11 @@
             </div>
             <label class="form-check"><input class="form-check-input" type="checkbox" name="leads_need_code" value="1" @checked(old('leads_need_code', $screen->settings->leadsNeedCode))> leads sign in with a code of the telephone</label>
             @error('leads_need_code')<p class="problem">{{ $message }}</p>@enderror
+            <label class="form-check"><input class="form-check-input" type="checkbox" name="four_eyes" value="1" @checked(old('four_eyes', $screen->settings->fourEyes))> four eyes: who had a hand in a batch does not release it</label>
+            @error('four_eyes')<p class="problem">{{ $message }}</p>@enderror
+            @if ($screen->settings->fourEyes)
+                <div class="fields"><x-field name="second" label="Second lead" help="to switch four eyes off: the name of another lead" maxlength="40" /><x-field name="second_passphrase" label="Passphrase of the second lead" type="password" /></div>
+            @endif
         </form>
         <h2>Another time zone</h2>
         <form id="zone" method="post" action="{{ route('settings.zone') }}" data-keep>
@@ -27,6 +32,7 @@
         <table class="stack">
             <tr><td>Name</td><td>{{ $screen->settings->name }}</td></tr>
             <tr><td>Temperatures</td><td>{{ $screen->settings->fahrenheitFirst ? '°F first' : '°C' }}</td></tr>
+            <tr><td>Four eyes</td><td>{{ $screen->settings->fourEyes ? 'who had a hand in a batch does not release it' : 'off' }}</td></tr>
             <tr><td>Numbers</td><td>{{ $screen->settings->decimalComma ? '4,52' : '4.52' }}</td></tr>
             <tr><td>Leads sign in with a code of the telephone</td><td>{{ $screen->settings->leadsNeedCode ? 'yes' : 'no' }}</td></tr>
         </table>

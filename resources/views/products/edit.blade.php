@@ -14,6 +14,11 @@
             <x-field name="expected_low_ph" label="Usually from pH" :value="$product->expected_low_ph" inputmode="decimal" />
             <x-field name="expected_high_ph" label="up to pH" :value="$product->expected_high_ph" inputmode="decimal" />
             <x-field name="method" label="Measured by"><select class="form-select" id="f-method" name="method">@foreach ($screen->methods as $one)<option value="{{ $one->code }}" @selected(old('method', $product->method->code) === $one->code)>{{ $one->name }} ({{ $one->code }})</option>@endforeach</select></x-field>
+            <x-field name="routes" label="Routes by which it is made safe" help="one a line, like Soured: the pH comes down in time; empty where there is one only" class="wide"><textarea class="form-control" id="f-routes" name="routes" rows="3">{{ is_string(old('routes')) ? old('routes') : Rheacid\Products\TypedSafety::written($product) }}</textarea></x-field>
+            <x-field name="needs_none" label="Nothing measured guards it, because" help="empty where a limit does; else a lead releases it with a reason, and the papers say so" :value="$product->needs_none" maxlength="400" class="wide" />
+            <x-field name="kept" label="It is kept"><select class="form-select" id="f-kept" name="kept"><option value="">not said</option>@foreach (Rheacid\Core\Products\KeptAt::cases() as $where)<option value="{{ $where->value }}" @selected(old('kept', $product->kept['where'] ?? '') === $where->value)>{{ $where->words() }}</option>@endforeach</select></x-field>
+            <label class="form-check at-the-foot"><input class="form-check-input" type="checkbox" name="airtight" value="1" @checked(old('airtight', $product->kept['airtight'] ?? false))> in airtight packages</label>
+            <x-field name="authority" label="Process authority" help="reference of its written process, where one is needed" :value="$product->authority" maxlength="200" class="wide" />
             <x-field name="changed_because" label="What is changed, and why" help="stands with the version for ever" maxlength="400" class="wide" />
         </div>
         @foreach ([...array_map(static fn($limit): array => [(string) $limit->id, $limit], $screen->limits), ...array_map(static fn(string $key): array => [$key, null], Rheacid\Products\TypedLimits::blank())] as [$key, $limit])
@@ -31,6 +36,8 @@
                     <x-field :name="'limits[' . $key . '][hours]'" label="Within hours" :value="$limit?->hours" inputmode="decimal" />
                     <x-field :name="'limits[' . $key . '][since]'" label="Counted from" :value="$limit?->since ?? 'start'" help="start, or a step like pitched" maxlength="40" />
                     <x-field :name="'limits[' . $key . '][condition]'" label="Only if" :value="$limit?->condition" help="asked once per batch; may stay empty" maxlength="200" />
+                    <x-field :name="'limits[' . $key . '][routes]'" label="On routes" :value="implode('; ', $limit?->routes ?? [])" help="names, parted by a semicolon; empty: on all" maxlength="400" />
+                    <x-field :name="'limits[' . $key . '][throughout]'" label="Temperature throughout from" :value="($limit?->course['kind'] ?? '') === 'throughout' ? $limit->course['from'] : ''" help="a step like packed: it holds all the time from then on" maxlength="40" />
                     <x-field :name="'limits[' . $key . '][if_violated]'" label="If it is not met" :value="$limit?->if_violated" maxlength="400" class="wide" />
                     <x-field :name="'limits[' . $key . '][source]'" label="Source" :value="$limit?->source" maxlength="200" class="wide" />
                     @if ($limit)<label class="form-check"><input class="form-check-input" type="checkbox" name="limits[{{ $key }}][out]" value="1" @checked(old("limits.$key.out"))> leave it out</label>@endif

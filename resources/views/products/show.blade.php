@@ -11,7 +11,7 @@
         @forelse ($screen->limits as $limit)
             <tr>
                 <td><b>{{ $limit->name }}</b><br>{{ LimitWords::kind($limit->kind) }} {{ LimitWords::bounds($limit->toCore(), $limit->course) }}</td>
-                <td>{{ LimitWords::due($limit->toCore()) }}</td>
+                <td>{{ $limit->course ? 'on a record' : LimitWords::due($limit->toCore()) }}{{ $limit->routes ? ' · on the route: ' . implode('; ', $limit->routes) : '' }}</td>
                 <td>{{ $limit->if_violated }}</td>
                 <td>{{ $limit->source }}@if ($limit->certainty === 'low')<br><x-state is="care">low certainty: check with your authority</x-state>@endif</td>
             </tr>
@@ -19,6 +19,10 @@
             <tr><td colspan="4" class="soft">No limit. Nothing of this product is judged.</td></tr>
         @endforelse
     </table>
+    @if ($product->routes)<h2>How it is made safe</h2><dl>@foreach ($product->routes as $route)<dt>{{ $route['name'] }}</dt><dd>{{ $route['why'] ?? '' }}</dd>@endforeach</dl>@endif
+    @if ($product->needs_none)<p class="verdict"><x-state is="care">Nothing measured guards it.</x-state> {{ $product->needs_none }}</p>@endif
+    @if ($product->stage_of)<p class="verdict"><x-state is="idle">A stage of a process.</x-state> Followed by {{ $product->stage_of }}; it is not released by itself.</p>@endif
+    @if ($product->kept)<p class="soft">Kept {{ Rheacid\Core\Products\KeptAt::from($product->kept['where'])->words() }}{{ ($product->kept['airtight'] ?? false) ? ', in airtight packages' : '' }}{{ $product->authority ? '. Process authority: ' . $product->authority : '' }}.</p>@endif
     <h2>Sampling plan</h2>
     <table class="stack">
         <thead><tr><th>What</th><th>When</th><th>How many</th><th>Where</th></tr></thead>

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Batches;
+
+use Rheacid\Batches\Life;
+use Rheacid\Core\Limits\BatchState;
+use Rheacid\Models\Batch;
+use Rheacid\Models\BatchEvent;
+use Rheacid\Models\Person;
+use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
+use Rheacid\Rights\Right;
+
+/** A lead fetches a batch back that had gone out: whatever the cause, with what was told to whom. */
+final class RecallBatch
+{
+    /** @throws Refused */
+    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, ?string $reason, ?string $told): BatchEvent
+    {
+        return Recording::once($by, $form, 'recall a batch', BatchEvent::class, static function (Entry $entry) use ($batch, $reason, $told): BatchEvent {
+            $batch = Life::ensure($batch, BatchState::Recalled);
+            $why = match (true) {
+                !Life::hasGoneOut($batch) => ['state', "$batch->code never went out; there is nothing to recall."],
+                $reason === null => ['reason', 'Write why it is recalled.'],
+                $told === null => ['told', 'Write who was told what.'],
+                default => null,
+            };
+
+            return $why === null ? Life::move($entry, $batch, BatchState::Recalled, $reason, $told) : throw Refused::because($why[1], $why[0]);
+        }, Right::Lead);
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Measure;
+
+use Rheacid\Batches\Life;
+use Rheacid\Measure\Together;
+use Rheacid\Models\Batch;
+use Rheacid\Models\Occasion;
+use Rheacid\Models\OccasionEnd;
+use Rheacid\Models\Person;
+use Rheacid\Records\Entry;
+use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
+
+/** Says that no more places of an occasion will be read: it is set aside, and only what lies outside a limit counts of it. */
+final class EndOccasion
+{
+    /** @throws Refused */
+    public function __invoke(Person $by, IdempotencyKey $form, Occasion $occasion, ?string $reason): OccasionEnd
+    {
+        return Recording::once($by, $form, 'end an occasion', OccasionEnd::class, static function (Entry $entry) use ($by, $occasion, $reason): OccasionEnd {
+            $batch = Life::locked(Batch::query()->findOrFail($occasion->batch_id));
+            $occasion->load(['measurements.sample', 'end']);
+            if ($occasion->end !== null || Together::lacking($occasion, $batch) === []) {
+                throw Refused::because('Nothing is missing of that sample, or it was set aside already.', 'occasion');
+            }
+
+            return $entry->add(new OccasionEnd(['occasion_id' => $occasion->id, 'reason' => $reason, 'at' => $entry->at, 'person_id' => $by->id]));
+        });
+    }
+}

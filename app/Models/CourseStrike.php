@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Records\Kept;
+
+/**
+ * A stretch of a course that a lead struck out: a door, a logger on the desk.
+ *
+ * @property-read Person $person
+ */
+final class CourseStrike extends Model
+{
+    use Kept;
+
+    protected $casts = ['from_at' => 'datetime', 'to_at' => 'datetime', 'at' => 'datetime'];
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+}

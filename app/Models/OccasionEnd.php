@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Rheacid\Records\Kept;
+
+/** That no more places of an occasion will be read. */
+final class OccasionEnd extends Model
+{
+    use Kept;
+
+    protected $casts = ['at' => 'datetime'];
+}

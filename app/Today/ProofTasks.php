@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Today;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Rheacid\Board\BatchLine;
+use Rheacid\Board\Part;
+use Rheacid\Core\Care\Priority;
+use Rheacid\Core\Limits\BatchState;
+use Rheacid\Models\Deviation;
+use Rheacid\SiteClock;
+
+/** What verdicts on batches still rest on: what was found after a release, steps that nobody recorded, samples that lack a place. */
+final class ProofTasks
+{
+    private const MOST = 10;
+    private const DAYS = 30;
+    /** A step that had not happened yet is asked for again after half of its limit's time, at most after so long. Common practice, no source. */
+    private const ASKED_AGAIN_H = 12.0;
+
+    /** @return list<Task> found after a release: a deviation each; then one line for each instrument that failed, with its batches */
+    public static function afterRelease(): array
+    {
+        $found = Deviation::query()->with('batch.newestEvent')->where('is_after_release', true)->whereDoesntHave('disposition')->orderBy('id')->limit(self::MOST)->get();
+
+        return [
+            ...array_values($found->map(static fn(Deviation $one): Task => new Task(Priority::HeldBatch, 'batch', "{$one->batch->code} is {$one->batch->state()->value}, and no longer stands", (string) $one->what, route('deviations.show', $one), 'Decide', 'fail'))->all()),
+            ...self::instruments(),
+        ];
+    }
+
+    /** @return list<Task> batches that went out on a calibration that was voided since */
+    private static function instruments(): array
+    {
+        $gone = DB::table('calibration_voids')->join('measurements', 'measurements.calibration_id', '=', 'calibration_voids.calibration_id')->whereColumn('measurements.observed_at', '>', 'calibration_voids.back_to')
+            ->join('occasions', 'occasions.id', '=', 'measurements.occasion_id')->join('board', static fn($on) => $on->on('board.thing_id', '=', 'occasions.batch_id')->where('board.part', Part::Batch->value)->whereIn('board.state', [BatchState::Released->value, BatchState::Closed->value]))
+            ->where('calibration_voids.at', '>', CarbonImmutable::now()->subDays(self::DAYS)->format('Y-m-d H:i:s.v'))
+            ->groupBy('calibration_voids.id', 'calibration_voids.calibration_id', 'calibration_voids.reason')->orderByDesc('calibration_voids.id')->limit(self::MOST)
+            ->get(['calibration_voids.calibration_id', 'calibration_voids.reason', DB::raw('group_concat(distinct board.code order by board.code separator \', \') as codes')]);
+
+        return array_values($gone->map(static fn(object $row): Task => new Task(Priority::HeldBatch, 'batch', "Gone out on a calibration that failed since: $row->codes", (string) $row->reason . ' A lead looks at each, and recalls what may not stand.', route('calibrations.show', (int) $row->calibration_id), 'Look', 'fail'))->all());
+    }
+
+    /**
+     * @param list<BatchLine> $batches
+     *
+     * @return list<Task>
+     */
+    public static function asked(array $batches): array
+    {
+        $tasks = [];
+        foreach ($batches as $batch) {
+            $url = route('batches.show', $batch->id) . '#asked';
+            if ($batch->needsRoute) {
+                $tasks[] = new Task(Priority::OwnWork, 'batch', "How is $batch->code made safe?", 'No route is chosen, so nothing that binds can be proven.', $url, 'Choose', 'care');
+            }
+            foreach ($batch->steps as $step => $asked) {
+                if (self::isAsked($asked)) {
+                    $tasks[] = new Task(Priority::OwnWork, 'batch', sprintf('%s: when was it %s?', $batch->code, $step), "$batch->product, $batch->vessel: its limits count from then. Say when, or not yet.", $url, 'Say when', 'care');
+                }
+            }
+            $tasks = [...$tasks, ...self::waiting($batch)];
+        }
+
+        return array_slice($tasks, 0, 3 * self::MOST);
+    }
+
+    /** @param array{hours: float|null, saidAt: string|null} $asked */
+    private static function isAsked(array $asked): bool
+    {
+        $again = min(self::ASKED_AGAIN_H, ($asked['hours'] ?? INF) / 2);
+
+        return $asked['saidAt'] === null || CarbonImmutable::parse($asked['saidAt'], 'UTC')->diffInSeconds(CarbonImmutable::now()) > 3600 * $again;
+    }
+
+    /** @return list<Task> */
+    private static function waiting(BatchLine $batch): array
+    {
+        if ($batch->waiting === null) {
+            return [];
+        }
+        $drawn = SiteClock::short(CarbonImmutable::parse($batch->waiting['drawnAt'], 'UTC'));
+        $places = implode(', ', $batch->waiting['places']);
+        $until = CarbonImmutable::parse($batch->waiting['until'], 'UTC');
+
+        return [$until->isFuture()
+            ? new Task(Priority::OwnWork, 'measure', "$batch->code: $places of the sample drawn $drawn", sprintf('until %s; then a fresh sample is needed', SiteClock::short($until)), route('drafts.create', [$batch->id, 'joins' => $batch->waiting['occasion'], 'place' => $batch->waiting['places'][0]]), 'Measure', 'care')
+            : new Task(Priority::Measure, 'measure', "$batch->code: draw a fresh sample", "that of $drawn lacks $places, so it proves nothing", route('drafts.create', $batch->id), 'Measure', 'care')];
+    }
+}
