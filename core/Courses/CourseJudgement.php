@@ -12,13 +12,22 @@ final readonly class CourseJudgement
     /** @param Conformity|null $conformity null while it is not due */
     private function __construct(public ?Conformity $conformity) {}
 
-    /** Within is met, with a silence not proven; exceeded is not met; running is not due. */
-    public static function ofDegreeHours(DegreeHours $counted): self
+    /**
+     * Within is met, with a silence not proven; exceeded is not met; running is not due, nor is one whose record has not come in yet
+     * up to the pH that decides.
+     *
+     * @param float $lastH h of the last temperature
+     */
+    public static function ofDegreeHours(DegreeHours $counted, float $lastH): self
     {
         return new self(match ($counted->verdict) {
             DegreeHoursVerdict::Exceeded => Conformity::Outside,
             DegreeHoursVerdict::Running => null,
-            DegreeHoursVerdict::Within => $counted->gaps === [] ? Conformity::Inside : Conformity::Inconclusive,
+            DegreeHoursVerdict::Within => match (true) {
+                $counted->gaps === [] => Conformity::Inside,
+                $counted->gaps[0][0] >= $lastH => null,
+                default => Conformity::Inconclusive,
+            },
         });
     }
 

@@ -49,7 +49,7 @@ final readonly class CourseVerdict
         $excess = ($lastC + $expandedU) * 1.8 + 32 - DegreeHours::BASE_F;
 
         return new self(
-            CourseJudgement::ofDegreeHours($counted)->conformity,
+            CourseJudgement::ofDegreeHours($counted, $lastH)->conformity,
             ['kind' => 'degree-hours', 'degree_hours' => $counted->degreeHours, 'allowed' => $counted->allowed, 'remaining' => $counted->remaining, 'gaps' => array_slice($counted->gaps, 0, self::GAPS), 'gap_count' => count($counted->gaps), 'silent_h' => $counted->silentHours, 'hours_to_limit' => $counted->hoursToLimit],
             $counted->verdict === DegreeHoursVerdict::Running && $excess > 0 ? $nowH + $counted->remaining / $excess : null,
         );

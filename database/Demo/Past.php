@@ -13,7 +13,7 @@ final readonly class Past
 {
     /** Batch, days ago, time, stage, true pH: chosen so that one batch is on its way, one young and healthy, one not proven. */
     private const READINGS = [
-        ['HC-0004', 11, '09:30', Stage::Underway, 5.22],
+        ['HC-0004', 11, '09:50', Stage::Underway, 5.22],
         ['CS-0409', 13, '09:40', Stage::Start, 5.82],
         ['CS-0409', 11, '09:30', Stage::Underway, 5.31],
         ['CS-0409', 9, '09:35', Stage::Underway, 4.98],

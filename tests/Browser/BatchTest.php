@@ -23,7 +23,7 @@ final class BatchTest extends BrowserTestCase
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/batches');
         $oda->taps('Start a batch')->sees('Of what?')->browser->executeScript("document.querySelector('a[href$=\"product=" . Product::query()->where(['code' => 'kombucha', 'version' => 2])->sole()->id . "\"]').click()");
         $oda->sees('the next number')->fills('Vessel', 'jar 3')->fills('Size', '12 L')->taps('Start')->sees('is on record.');
-        $oda->taps('Pitched now')->sees('Pitched: noted.')->sees('Pitched, since');
+        $oda->taps('Pitched now')->sees('Pitched: noted.')->sees('What happened');
     }
 
     public function test_a_breach_is_acted_on_decided_about_and_goes_on(): void

@@ -180,8 +180,9 @@ final class MeasureTest extends BrowserTestCase
     private function begun(string $product, string $code): Batch
     {
         $this->actingAs($this->people['lead'])->post("/products/library/$product", ['form' => self::formId()])->assertSessionHasNoErrors();
-        $this->post('/batches', ['product' => Product::query()->where('code', $product)->sole()->id, 'code' => $code, 'vessel' => 'tank 1', 'size' => '600 L', 'form' => self::formId()])->assertSessionHasNoErrors();
-        foreach ($this->batch($code)->product->asks() as $condition) {
+        $taken = Product::query()->where('code', $product)->sole();
+        $this->post('/batches', ['product' => $taken->id, 'code' => $code, 'vessel' => 'tank 1', 'size' => '600 L', 'route' => $taken->routeNames()[0] ?? null, 'form' => self::formId()])->assertSessionHasNoErrors();
+        foreach ($this->batch($code)->load(Batch::JUDGED)->asks() as $condition) {
             $this->post("/batches/{$this->batch($code)->id}/answers", ['condition' => $condition, 'answer' => 'yes', 'form' => self::formId()])->assertSessionHasNoErrors();
         }
         CarbonImmutable::setTestNow();

@@ -95,7 +95,8 @@ final class CourseTest extends TestCase
         $late = DegreeHours::of([[60.0, 66.0], [60.5, 66.0], [61.0, 66.0]], ph: [[62.0, 5.2]], fromH: 0.0);
         self::assertSame([[[0.0, 60.0]], 60.0, DegreeHoursVerdict::Within], [$late->gaps, $late->silentHours, $late->verdict]);
         self::assertEqualsWithDelta(62 * 6.0, $late->degreeHours, 1e-9, 'at the first temperature that is known');
-        self::assertSame(Conformity::Inconclusive, CourseJudgement::ofDegreeHours($late)->conformity, 'within, but sixty hours are unknown');
+        self::assertSame(Conformity::Inconclusive, CourseJudgement::ofDegreeHours($late, 61.0)->conformity, 'within, but sixty hours are unknown');
+        self::assertNull(CourseJudgement::ofDegreeHours(DegreeHours::of(self::flat(80.0, 5), ph: [[9.0, 5.2]]), 5.0)->conformity, 'the rest of the record has not come in yet: nothing to hold');
 
         $cut = DegreeHours::of([[0.0, 60.0], [1.0, 80.0], [2.0, 80.0]], ph: [[-0.6, 5.2], [1.5, 5.2]], fromH: 0.5);
         self::assertEqualsWithDelta([0.5, 15.0 * 0.5 + 20.0 * 0.5], [$cut->hoursToLimit === 1.5 ? 0.5 : 0.0, $cut->degreeHours], 1e-9, 'the line is cut where counting begins; a pH from more than an hour before decides nothing');
@@ -112,34 +113,34 @@ final class CourseTest extends TestCase
 
     public function test_a_limit_that_holds_throughout_is_never_met_by_one_reading(): void
     {
-        $cold = static fn(array $temperatures, ?float $now = null, float $hours = 240.0, float $u = 0.5, ?LeftOut $leftOut = null): Throughout => Throughout::of($temperatures, $u, Comparison::AtMost, 5.0, 0.0, $hours, $now, leftOut: $leftOut);
+        /** @return non-empty-list<array{float, float}> */
         $daily = static fn(float $value, int $days): array => array_map(static fn(int $i): array => [24.0 * $i, $value], range(0, $days));
 
-        self::assertSame(ThroughoutVerdict::Running, $cold([[0.0, 3.0]])->verdict);
-        self::assertSame([ThroughoutVerdict::Inside, 240.0], [$cold($daily(3.0, 10))->verdict, $cold($daily(3.0, 10))->coveredH]);
-        self::assertSame(ThroughoutVerdict::Running, $cold($daily(3.0, 5), 150.0)->verdict, 'a silence that goes on is awaited');
-        self::assertSame([ThroughoutVerdict::Inconclusive, [[120.0, 240.0]]], [$cold($daily(3.0, 5), 240.0)->verdict, $cold($daily(3.0, 5), 240.0)->gaps], 'once the span is over it is a gap');
-        self::assertSame(ThroughoutVerdict::Inconclusive, $cold($daily(4.7, 10))->verdict, 'not inside by its uncertainty');
-        self::assertSame(ThroughoutVerdict::Outside, $cold([[0.0, 4.0], [10.0, 7.0]])->verdict);
-        self::assertEqualsWithDelta(5.0, $cold([[0.0, 4.0], [10.0, 7.0]])->firstOutsideH, 1e-9, 'by the line, where it passes 5.5 °C');
-        self::assertSame([[0.0, 24.0]], $cold([[24.1, 3.0], [30.0, 3.0]], 30.0, 24.0)->gaps, 'cut to the span; a quarter of it is the longest silence');
-        self::assertSame(ThroughoutVerdict::Inconclusive, $cold([[0.0, 3.0], [24.0, 3.0]], leftOut: LeftOut::of([[10.0, 11.0]]))->verdict);
+        self::assertSame(ThroughoutVerdict::Running, self::cold([[0.0, 3.0]])->verdict);
+        self::assertSame([ThroughoutVerdict::Inside, 240.0], [self::cold($daily(3.0, 10))->verdict, self::cold($daily(3.0, 10))->coveredH]);
+        self::assertSame(ThroughoutVerdict::Running, self::cold($daily(3.0, 5), 150.0)->verdict, 'a silence that goes on is awaited');
+        self::assertSame([ThroughoutVerdict::Inconclusive, [[120.0, 240.0]]], [self::cold($daily(3.0, 5), 240.0)->verdict, self::cold($daily(3.0, 5), 240.0)->gaps], 'once the span is over it is a gap');
+        self::assertSame(ThroughoutVerdict::Inconclusive, self::cold($daily(4.7, 10))->verdict, 'not inside by its uncertainty');
+        self::assertSame(ThroughoutVerdict::Outside, self::cold([[0.0, 4.0], [10.0, 7.0]])->verdict);
+        self::assertEqualsWithDelta(5.0, self::cold([[0.0, 4.0], [10.0, 7.0]])->firstOutsideH, 1e-9, 'by the line, where it passes 5.5 °C');
+        self::assertSame([[0.0, 24.0]], self::cold([[24.1, 3.0], [30.0, 3.0]], 30.0, 24.0)->gaps, 'cut to the span; a quarter of it is the longest silence');
+        self::assertSame(ThroughoutVerdict::Inconclusive, self::cold([[0.0, 3.0], [24.0, 3.0]], leftOut: LeftOut::of([[10.0, 11.0]]))->verdict);
         $hot = static fn(float $hours): ThroughoutVerdict => Throughout::of([[0.0, 60.0], [1.0, 58.0], [2.0, 58.0], [3.0, 58.0], [4.0, 57.5]], 0.5, Comparison::AtLeast, 57.0, 0.0, $hours)->verdict;
         self::assertSame([ThroughoutVerdict::Inside, ThroughoutVerdict::Inconclusive], [$hot(4.0), $hot(3.0)], 'an hour is longer than a quarter of three');
     }
 
     public function test_a_cure_is_a_hold_with_its_own_silence_that_an_interruption_begins_anew(): void
     {
-        $days = static fn(float ...$values): array => array_map(static fn(int $i, float $value): array => [1440.0 * $i, $value], array_keys(array_values($values)), array_values($values));
-        $cure = static fn(array $record, ?float $end = null, ?LeftOut $leftOut = null): HeatHold => HeatHold::of($record, 0.5, 1.67, 4 * 1440.0, 1440.0, 0.0, $end, $leftOut);
+        /** @return non-empty-list<array{float, float}> */
+        $days = static fn(float $first, float ...$values): array => array_map(static fn(int $i, float $value): array => [1440.0 * $i, $value], range(0, count($values)), [$first, ...array_values($values)]);
 
-        self::assertFalse($cure($days(8.0))->isMet, 'one reading is no sixty days');
-        self::assertTrue($cure($days(8.0, 8.0, 8.0, 8.0, 8.0))->isMet);
-        self::assertTrue($cure($days(8.0, 0.0, 8.0, 8.0, 8.0, 8.0, 8.0))->isMet, 'begun anew after the cold day');
-        self::assertFalse($cure($days(8.0, 8.0, 0.0, 8.0, 8.0))->isMet);
-        self::assertSame([false, false], [$cure($days(8.0, 8.0, 8.0, 8.0, 8.0), null, LeftOut::of([[2000.0, 2100.0]]))->isMet, $cure($days(8.0, 8.0, 8.0, 8.0, 8.0), null, LeftOut::of([[2000.0, 2100.0]]))->isWhole]);
-        self::assertFalse($cure($days(8.0, 8.0, 8.0, 8.0, 8.0), 5000.0)->isMet, 'only until its end counts');
-        self::assertFalse($cure($days(8.0, 8.0), 4000.0)->isWhole, 'nobody knows what was after the last reading');
+        self::assertFalse(self::cure($days(8.0))->isMet, 'one reading is no sixty days');
+        self::assertTrue(self::cure($days(8.0, 8.0, 8.0, 8.0, 8.0))->isMet);
+        self::assertTrue(self::cure($days(8.0, 0.0, 8.0, 8.0, 8.0, 8.0, 8.0))->isMet, 'begun anew after the cold day');
+        self::assertFalse(self::cure($days(8.0, 8.0, 0.0, 8.0, 8.0))->isMet);
+        self::assertSame([false, false], [self::cure($days(8.0, 8.0, 8.0, 8.0, 8.0), null, LeftOut::of([[2000.0, 2100.0]]))->isMet, self::cure($days(8.0, 8.0, 8.0, 8.0, 8.0), null, LeftOut::of([[2000.0, 2100.0]]))->isWhole]);
+        self::assertFalse(self::cure($days(8.0, 8.0, 8.0, 8.0, 8.0), 5000.0)->isMet, 'only until its end counts');
+        self::assertFalse(self::cure($days(8.0, 8.0), 4000.0)->isWhole, 'nobody knows what was after the last reading');
     }
 
     public function test_a_heat_hold_is_the_longest_unbroken_time_by_a_record(): void
@@ -156,6 +157,18 @@ final class CourseTest extends TestCase
         self::assertSame([0.0, null], [HeatHold::of([[0.0, 62.0], [1.0, 62.5]], 0.0, 63.0, 1.0)->longestMinutes, HeatHold::of([[0.0, 63.0]], 0.0, 63.0, 1.0)->fromMinute]);
         $this->expectException(TimesNotIncreasing::class);
         HeatHold::of([[1.0, 64.0], [1.0, 64.0]], 0.0, 63.0, 1.0);
+    }
+
+    /** @param non-empty-list<array{float, float}> $temperatures against 5 °C from the start */
+    private static function cold(array $temperatures, ?float $now = null, float $hours = 240.0, ?LeftOut $leftOut = null): Throughout
+    {
+        return Throughout::of($temperatures, 0.5, Comparison::AtMost, 5.0, 0.0, $hours, $now, leftOut: $leftOut);
+    }
+
+    /** @param non-empty-list<array{float, float}> $record against four days at 1.67 °C */
+    private static function cure(array $record, ?float $end = null, ?LeftOut $leftOut = null): HeatHold
+    {
+        return HeatHold::of($record, 0.5, 1.67, 4 * 1440.0, 1440.0, 0.0, $end, $leftOut);
     }
 
     /** @param list<array{float, float}> $ph */

@@ -53,12 +53,10 @@ final class ProofTest extends TestCase
     public function test_a_sample_that_lacks_a_place_holds_only_what_lies_outside(): void
     {
         $open = [['measurand' => 'ph', 'basis' => '']];
-        $limits = [new ProductLimit(Limit::edge('ceiling', LimitKind::Critical, Comparison::AtMost, 4.6))];
-        $judge = static fn(float $ph, array $provesNot, array $open): Judge => Judge::on([new Result('ph', '', [new Portion($ph, 0.05, true, $provesNot)])], $limits, new Occasion(Stage::Underway, ['start' => 10], open: $open));
 
-        self::assertSame([Overall::Open, Conformity::Inconclusive], [$judge(3.61, ['ceiling'], $open)->overall, $judge(3.61, ['ceiling'], $open)->due[0]->conformity], 'brine at 3.61, before its solids are read');
-        self::assertSame(Overall::Hold, $judge(3.61, ['ceiling'], [])->overall);
-        self::assertSame(Overall::Hold, $judge(4.9, ['ceiling'], $open)->overall);
+        self::assertSame([Overall::Open, Conformity::Inconclusive], [self::ceiling(3.61, ['ceiling'], $open)->overall, self::ceiling(3.61, ['ceiling'], $open)->due[0]->conformity], 'brine at 3.61, before its solids are read');
+        self::assertSame(Overall::Hold, self::ceiling(3.61, ['ceiling'], [])->overall);
+        self::assertSame(Overall::Hold, self::ceiling(4.9, ['ceiling'], $open)->overall);
         self::assertSame(Overall::Open, Judge::on([], [self::week()], new Occasion(Stage::Underway, ['start' => 190], open: $open))->overall, 'never unread while it is open');
         self::assertSame([NotDueReason::NoResult, Overall::NothingJudged], [Judge::on([], [self::week()], new Occasion(Stage::Underway, ['start' => 190], awaited: ['week']))->notDue[0]->reason, Judge::on([], [self::week()], new Occasion(Stage::Underway, ['start' => 190], awaited: ['week']))->overall]);
     }
@@ -109,12 +107,12 @@ final class ProofTest extends TestCase
         self::assertSame([[false, false], [false, true], [false, true], [false, false]], [$course(BatchState::Running, Conformity::Outside, kind: LimitKind::Operating), $course(BatchState::Closed, Conformity::Outside, Conformity::Inside, true), $course(BatchState::Released, Conformity::Inconclusive, Conformity::Inside, true, true), $course(BatchState::Released, Conformity::Inconclusive, Conformity::Inside, true)]);
     }
 
+    /** @param list<string> $waits when somebody said "not yet" */
     #[TestWith(['2026-11-27T13:00:00Z', [], '2026-11-27T13:00:00Z', StepDoubt::TooLate])]
     #[TestWith(['2026-11-27T11:00:00Z', [], '2026-11-27T11:00:00Z', null])]
     #[TestWith(['2026-11-27T13:00:00Z', ['2026-11-26T12:00:00Z'], '2026-11-27T13:00:00Z', null])]
     #[TestWith(['2026-11-29T13:00:00Z', ['2026-11-26T12:00:00Z'], '2026-11-29T13:00:00Z', StepDoubt::TooLate])]
     #[TestWith(['2026-11-26T11:00:00Z', ['2026-11-26T12:00:00Z'], '2026-11-26T13:00:00Z', StepDoubt::Contradicts])]
-    /** @param list<string> $waits when somebody said "not yet" */
     public function test_a_step_that_nobody_recorded_in_time_is_a_leads_word(string $happened, array $waits, string $now, ?StepDoubt $doubt): void
     {
         $at = static fn(string $time): \DateTimeImmutable => new \DateTimeImmutable($time);
@@ -146,18 +144,17 @@ final class ProofTest extends TestCase
 
     public function test_parts_of_a_record_fill_gaps_and_where_they_overlap_the_worse_stands(): void
     {
-        $of = static fn(bool $trusted, array ...$points): Stretch => new Stretch(array_values($points), $trusted);
-        $merged = MergedRecord::of([$of(true, [4.0, 8.0], [6.0, 8.0]), $of(true, [0.0, 4.0], [2.0, 4.0], [5.0, 4.0])], [], true);
+        $merged = MergedRecord::of([self::stretch(true, [4.0, 8.0], [6.0, 8.0]), self::stretch(true, [0.0, 4.0], [2.0, 4.0], [5.0, 4.0])], [], true);
         self::assertSame([[0.0, 4.0], [2.0, 4.0], [4.0, 8.0], [5.0, 8.0], [6.0, 8.0]], $merged->points, 'out of order, and each read at all times of both');
-        self::assertSame(4.0, MergedRecord::of([$of(true, [4.0, 8.0], [6.0, 8.0]), $of(true, [0.0, 4.0], [5.0, 4.0])], [], false)->points[1][1]);
+        self::assertSame(4.0, MergedRecord::of([self::stretch(true, [4.0, 8.0], [6.0, 8.0]), self::stretch(true, [0.0, 4.0], [5.0, 4.0])], [], false)->points[1][1]);
 
-        $doubted = MergedRecord::of([$of(true, [0.0, 4.0], [1.0, 4.0]), $of(false, [1.5, 4.0], [2.5, 4.0]), $of(true, [3.0, 4.0])], [], true);
+        $doubted = MergedRecord::of([self::stretch(true, [0.0, 4.0], [1.0, 4.0]), self::stretch(false, [1.5, 4.0], [2.5, 4.0]), self::stretch(true, [3.0, 4.0])], [], true);
         self::assertFalse($doubted->isWhole);
         self::assertTrue($doubted->leftOut->touches(1.0, 3.0));
         self::assertFalse($doubted->leftOut->touches(0.0, 1.0));
-        self::assertTrue(MergedRecord::of([$of(false, [1.0, 4.0], [2.0, 4.0]), $of(true, [0.5, 4.0], [2.5, 4.0])], [], true)->isWhole, 'another logger covers it');
+        self::assertTrue(MergedRecord::of([self::stretch(false, [1.0, 4.0], [2.0, 4.0]), self::stretch(true, [0.5, 4.0], [2.5, 4.0])], [], true)->isWhole, 'another logger covers it');
 
-        [$left, $struck] = $of(true, [0.0, 4.0], [1.0, 20.0], [2.0, 4.0])->without([[0.9, 1.1], [5.0, 6.0]]);
+        [$left, $struck] = self::stretch(true, [0.0, 4.0], [1.0, 20.0], [2.0, 4.0])->without([[0.9, 1.1], [5.0, 6.0]]);
         self::assertSame([[[0.0, 4.0]], [[2.0, 4.0]], [[0.9, 1.1]]], [$left[0]->points, $left[1]->points, $struck]);
         self::assertTrue(MergedRecord::of($left, $struck, true)->leftOut->touches(0.0, 2.0));
         self::assertFalse(LeftOut::of([[1.0, 2.0]])->touches(2.1, 3.0));
@@ -171,6 +168,24 @@ final class ProofTest extends TestCase
         self::assertTrue(BatchState::Recalled->mayBecome(BatchState::Released));
         self::assertTrue(BatchState::Recalled->isMeasured());
         self::assertFalse(BatchState::Recalled->isLive());
+    }
+
+    /**
+     * @param array{float, float} $first
+     * @param array{float, float} ...$points
+     */
+    private static function stretch(bool $trusted, array $first, array ...$points): Stretch
+    {
+        return new Stretch([$first, ...array_values($points)], $trusted);
+    }
+
+    /**
+     * @param list<string> $provesNot
+     * @param list<array{measurand: string, basis: string}> $open
+     */
+    private static function ceiling(float $ph, array $provesNot, array $open): Judge
+    {
+        return Judge::on([new Result('ph', '', [new Portion($ph, 0.05, true, $provesNot)])], [new ProductLimit(Limit::edge('ceiling', LimitKind::Critical, Comparison::AtMost, 4.6))], new Occasion(Stage::Underway, ['start' => 10], open: $open));
     }
 
     private static function week(): ProductLimit

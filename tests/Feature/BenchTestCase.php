@@ -185,15 +185,24 @@ abstract class BenchTestCase extends TestCase
         return $measurement;
     }
 
-    /** Begins a batch of a product of the library, as the form does. */
+    /** Begins a batch of a product of the library, as the form does; on its first route if none is said. */
     protected function brew(string $product, string $code, string $startedAt, ?string $route = null): Batch
     {
         if (!Product::query()->where('code', $product)->exists()) {
             $this->actingAs($this->people['lead'])->post("/products/library/$product", ['form' => self::formId()])->assertSessionHasNoErrors();
         }
-        $this->actingAs($this->people['checker'])->post('/batches', ['product' => Product::query()->where('code', $product)->sole()->id, 'code' => $code, 'vessel' => 'room 1', 'size' => '40 kg', 'started_at' => $startedAt, 'route' => $route, 'form' => self::formId()])->assertSessionHasNoErrors();
+        $taken = Product::query()->where('code', $product)->sole();
+        $this->actingAs($this->people['checker'])->post('/batches', ['product' => $taken->id, 'code' => $code, 'vessel' => 'room 1', 'size' => '40 kg', 'started_at' => $startedAt, 'route' => $route ?? $taken->routeNames()[0] ?? null, 'form' => self::formId()])->assertSessionHasNoErrors();
 
         return $this->batch($code);
+    }
+
+    /** Answers whatever nobody has answered yet of a batch, as a checker. */
+    protected function answerAll(Batch $batch, string $answer = 'no'): void
+    {
+        foreach ($batch->load(Batch::JUDGED)->unanswered() as $condition) {
+            $this->actingAs($this->people['checker'])->post("/batches/$batch->id/answers", ['condition' => $condition, 'answer' => $answer, 'form' => self::formId()])->assertSessionHasNoErrors();
+        }
     }
 
     /** What stands of the occasion. */

@@ -153,7 +153,7 @@ final class CourseTest extends BenchTestCase
     {
         $record = Record::of($this->batch('SA-0001')->load(Batch::JUDGED), 'chamber') ?? throw new \LogicException('It is on record.');
 
-        return max(array_column($record->merged(isWorstHigh: true)->points, 1));
+        return max([-INF, ...array_column($record->merged(isWorstHigh: true)->points, 1)]);
     }
 
     private function sends(string $text, string $code = 'SA-0001', string $point = 'chamber', bool $complete = false): TestResponse

@@ -14,7 +14,6 @@ use Rheacid\Models\ExternalValue;
 use Rheacid\Models\LimitOutcome;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
-use Rheacid\Models\Product;
 use Rheacid\Records\LedgerCheck;
 
 /** Quantities that no electrode reads, and samples that were drawn together. */
@@ -23,34 +22,30 @@ final class OtherTest extends BenchTestCase
     protected function setUp(): void
     {
         parent::setUp();
-        foreach (['white-wine' => 'WW-0001', 'vegetable-ferment' => 'KR-0001', 'milk-kefir' => 'KF-0001'] as $product => $code) {
-            $this->actingAs($this->people['lead'])->post("/products/library/$product", ['form' => self::formId()]);
-            $this->post('/batches', ['product' => Product::query()->where('code', $product)->sole()->id, 'code' => $code, 'vessel' => 'tank 1', 'size' => '100 L', 'started_at' => '2026-11-23T10:00', 'form' => self::formId()])->assertSessionHasNoErrors();
-            foreach ($this->batch($code)->product->asks() as $condition) {
-                $this->post("/batches/{$this->batch($code)->id}/answers", ['condition' => $condition, 'answer' => 'yes', 'form' => self::formId()]);
-            }
+        foreach (['white-wine' => 'WW-0001', 'vegetable-ferment' => 'KR-0001', 'hard-cheese' => 'HC-0001'] as $product => $code) {
+            $this->answerAll($this->brew($product, $code, '2026-11-23T10:00'), 'yes');
         }
         $this->actingAs($this->people['checker']);
     }
 
     public function test_a_temperature_rests_on_its_thermometer_and_is_judged_with_its_correction(): void
     {
-        $this->tells('KF-0001', ['of' => 'temperature|chamber', 'values' => '4,0; 4,2', 'stage' => 'finished', 'thermometer' => $this->thermometer()->id, 'still' => '1'])->assertSessionHasNoErrors();
+        $this->tells('HC-0001', ['of' => 'temperature|chamber', 'values' => '4,0; 4,2', 'place' => 'piece 1', 'stage' => 'start', 'thermometer' => $this->thermometer()->id, 'still' => '1'])->assertSessionHasNoErrors();
 
         $measurement = Measurement::query()->sole();
         self::assertSame([3.6, 3.8], $measurement->replicates->map(static fn($one): float => round($one->value, 3))->all(), 'corrected by −0.4');
-        $outcome = LimitOutcome::query()->where('name', 'Critical, finished: temperature, finished storage')->sole();
+        $outcome = LimitOutcome::query()->where('name', 'Critical, at the start: temperature, raw milk storage')->sole();
         self::assertSame([Conformity::Inside, 3.8], [$outcome->outcome, round($outcome->value, 3)], 'the worst portion, proven');
         $this->get("/readings/$measurement->id")->assertOk()->assertSee('shown 4.2 °C');
-        $this->get("/batches/{$this->batch('KF-0001')->id}")->assertOk()->assertSee('temperature, chamber, °C');
+        $this->get("/batches/{$this->batch('HC-0001')->id}")->assertOk()->assertSee('temperature, chamber, °C');
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
     public function test_a_temperature_that_nobody_says_stood_still_proves_nothing(): void
     {
-        $this->tells('KF-0001', ['of' => 'temperature|chamber', 'values' => '4,0', 'stage' => 'finished', 'thermometer' => $this->thermometer()->id])->assertSessionHasNoErrors();
+        $this->tells('HC-0001', ['of' => 'temperature|chamber', 'values' => '4,0', 'place' => 'piece 1', 'stage' => 'start', 'thermometer' => $this->thermometer()->id])->assertSessionHasNoErrors();
 
-        self::assertSame(Conformity::Inconclusive, LimitOutcome::query()->where('name', 'Critical, finished: temperature, finished storage')->sole()->outcome);
+        self::assertSame(Conformity::Inconclusive, LimitOutcome::query()->where('name', 'Critical, at the start: temperature, raw milk storage')->sole()->outcome);
     }
 
     public function test_a_value_from_elsewhere_is_kept_with_who_and_what_and_releases_nothing_that_binds(): void
@@ -152,9 +147,6 @@ final class OtherTest extends BenchTestCase
     public function test_where_food_is_pierced_a_round_bulb_stands_last_and_says_why(): void
     {
         $this->get("/measure/{$this->batch()->id}")->assertOk()->assertDontSee('not for insertion');
-        $this->actingAs($this->people['lead'])->post('/products/library/hard-cheese', ['form' => self::formId()]);
-        $this->post('/batches', ['product' => Product::query()->where('code', 'hard-cheese')->sole()->id, 'code' => 'HC-0001', 'vessel' => 'shelf 1', 'size' => '12 wheels', 'form' => self::formId()])->assertSessionHasNoErrors();
-
         $this->get("/measure/{$this->batch('HC-0001')->id}")->assertOk()->assertSee('not for insertion: only a spear is pushed into food');
     }
 

@@ -10,6 +10,7 @@ use Rheacid\Actions\Batches\ReleaseBatch;
 use Rheacid\Batches\Outlet;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\Stage;
+use Rheacid\Models\Batch;
 use Rheacid\Models\CareEvent;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Records\Entry;
@@ -63,7 +64,7 @@ final class ParallelTest extends BenchTestCase
     public function test_of_a_release_and_a_sample_that_is_drawn_at_once_one_comes_first_and_the_other_is_told(): void
     {
         $batch = $this->batch();
-        $this->actingAs($this->people['checker'])->post("/batches/$batch->id/answers", ['condition' => $batch->product->asks()[0], 'answer' => 'no', 'form' => (string) Str::uuid()])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['checker'])->post("/batches/$batch->id/answers", ['condition' => $batch->load(Batch::JUDGED)->asks()[0], 'answer' => 'no', 'form' => (string) Str::uuid()])->assertSessionHasNoErrors();
         foreach ([0, 79_200] as $later) {
             $this->wait($later);
             $this->calibrate();

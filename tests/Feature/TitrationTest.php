@@ -20,7 +20,6 @@ use Rheacid\Models\Decision;
 use Rheacid\Models\LimitOutcome;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Measurement;
-use Rheacid\Models\Product;
 use Rheacid\Models\TitrantStandardisation;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\LedgerCheck;
@@ -33,11 +32,7 @@ final class TitrationTest extends BenchTestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->actingAs($this->people['lead'])->post('/products/library/white-wine', ['form' => self::formId()]);
-        $this->post('/batches', ['product' => Product::query()->where('code', 'white-wine')->sole()->id, 'code' => 'WW-0001', 'vessel' => 'tank 1', 'size' => '600 L', 'started_at' => '2026-11-23T10:00', 'form' => self::formId()])->assertSessionHasNoErrors();
-        foreach ($this->batch('WW-0001')->product->asks() as $condition) {
-            $this->post("/batches/{$this->batch('WW-0001')->id}/answers", ['condition' => $condition, 'answer' => 'yes', 'form' => self::formId()]);
-        }
+        $this->answerAll($this->brew('white-wine', 'WW-0001', '2026-11-23T10:00'), 'yes');
         $this->actingAs($this->people['checker']);
     }
 

@@ -83,7 +83,7 @@ final class ContractAgainstPythonTest extends TestCase
             self::assertAgree($answer, $asked[$i]['output'], $asked[$i]['job'] . ' ' . json_encode($asked[$i]['input']));
         }
         self::assertCount(9, $seen, 'every verdict was drawn: ' . json_encode($seen));
-        self::assertGreaterThanOrEqual(25, min($seen), json_encode($seen, JSON_THROW_ON_ERROR));
+        self::assertSame([], array_filter($seen, static fn(int $times): bool => $times < 25), json_encode($seen, JSON_THROW_ON_ERROR));
     }
 
     /**
