@@ -137,7 +137,7 @@ final readonly class DecisionLines
 
         return new self($lines, array_values(array_filter($ordered, static fn(object $one): bool => $one instanceof JudgedLimit)), $notDue, array_map(StateWords::block(...), $blocks), match (true) {
             !$isOpen => null,
-            $unanswered => 'Answer the question on the page of the batch.',
+            $unanswered => 'Answer it on the page of the batch.',
             default => AdviceWords::next($blocks, $isLate),
         }, $open !== []);
     }
@@ -166,7 +166,7 @@ final readonly class DecisionLines
 
         return match ($one->reason) {
             NotDueReason::Unread => ['sign' => 'fail', 'head' => 'Deadline passed unread', 'tail' => "$written: nothing was measured for it in time."],
-            NotDueReason::Unanswered => ['sign' => 'care', 'head' => 'Not answered', 'tail' => "$written: is it true that " . LimitWords::within((string) $one->limit->condition) . '?'],
+            NotDueReason::Unanswered => ['sign' => 'care', 'head' => 'Not answered', 'tail' => "“{$one->limit->condition}?” decides whether it counts: $written."],
             NotDueReason::NoResult => ['sign' => 'care', 'head' => 'Not measured', 'tail' => "$written."],
             default => ['sign' => 'idle', 'head' => 'Not due', 'tail' => "$written: " . self::when($one->limit, $batch) . '.'],
         };

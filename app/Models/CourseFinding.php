@@ -7,6 +7,7 @@ namespace Rheacid\Models;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Rheacid\Core\Limits\Conformity;
+use Rheacid\Core\Words\CourseWords;
 use Rheacid\Records\Kept;
 
 /** What was worked out from a course, as of when. */
@@ -25,6 +26,14 @@ final class CourseFinding extends Model
     public function isDue(): bool
     {
         return ($this->answer['is_due'] ?? false) === true;
+    }
+
+    /** In the style of whoever reads it; an earlier version kept the words alone. */
+    public function words(): string
+    {
+        $kept = $this->answer['words'] ?? '';
+
+        return isset($this->answer['kind']) ? CourseWords::sentence($this->answer) : (is_string($kept) ? $kept : '');
     }
 
     /** @return Builder<self> those that stand, of the courses of a batch */

@@ -57,7 +57,8 @@ final class ProofTasks
             if ($batch->needsRoute) {
                 $tasks[] = new Task(Priority::OwnWork, 'batch', "How is $batch->code made safe?", 'No route is chosen, so nothing that binds can be proven.', $url, 'Choose', 'care');
             }
-            foreach ($batch->steps as $step => $asked) {
+            // One after the other: what comes later is asked when the first is on record.
+            foreach (array_slice($batch->steps, 0, 1) as $step => $asked) {
                 if (self::isAsked($asked)) {
                     $tasks[] = new Task(Priority::OwnWork, 'batch', sprintf('%s: when was it %s?', $batch->code, $step), "$batch->product, $batch->vessel: its limits count from then. Say when, or not yet.", $url, 'Say when', 'care');
                 }

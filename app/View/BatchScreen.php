@@ -26,7 +26,9 @@ use Rheacid\Measure\Usual;
 use Rheacid\Models\Addition;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchStep;
+use Rheacid\Models\CourseFinding;
 use Rheacid\Models\Decision;
+use Rheacid\Models\LimitRow;
 use Rheacid\Models\Measurement;
 use Rheacid\Today\BatchTasks;
 use Rheacid\View\Figures\SeriesChart;
@@ -45,8 +47,9 @@ final readonly class BatchScreen
      * @param array{sign: string, words: string, isPast: bool}|null $outlook of the deadline that comes next
      * @param array{sign: string, head: string, tail: string, advice: string|null} $answer the worst that is true, and what to do
      * @param list<SamplingState> $sampling what is missing first
+     * @param list<CourseFinding> $findings of records of temperature, the worst first
      */
-    private function __construct(public Batch $batch, public BatchLine $line, public CursorPaginator $page, public array $rows, public Lens $lens, public SeriesChart $chart, public ?array $outlook, public ?Usual $usual, public array $answer, public LifeScreen $life, public array $sampling) {}
+    private function __construct(public Batch $batch, public BatchLine $line, public CursorPaginator $page, public array $rows, public Lens $lens, public SeriesChart $chart, public ?array $outlook, public ?Usual $usual, public array $answer, public LifeScreen $life, public array $sampling, public array $findings) {}
 
     /** @param array{from: float|null, to: float|null, compares: bool} $look hours that are looked at, and whether earlier batches are drawn too */
     public static function of(Batch $batch, array $look = ['from' => null, 'to' => null, 'compares' => false]): self
@@ -72,6 +75,7 @@ final readonly class BatchScreen
             self::answer($batch, $line, $outlook),
             $life,
             Sampling::of($batch, CarbonImmutable::now()),
+            array_filter($batch->limits(), static fn(LimitRow $limit): bool => $limit->course !== null) === [] ? [] : CourseScreen::findings($batch),
         );
     }
 

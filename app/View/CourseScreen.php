@@ -27,8 +27,27 @@ final readonly class CourseScreen
      */
     private function __construct(public Batch $batch, public Collection $courses, public array $limits, public array $findings, public ?CourseChart $chart, public array $thermometers) {}
 
+    /**
+     * @param list<CourseFinding> $findings
+     *
+     * @return list<array{float, float}> hours from and to, each once
+     */
+    private static function gaps(array $findings): array
+    {
+        $gaps = [];
+        foreach ($findings as $finding) {
+            foreach (is_array($finding->answer['gaps'] ?? null) ? $finding->answer['gaps'] : [] as $gap) {
+                if (is_array($gap) && is_numeric($gap[0] ?? null) && is_numeric($gap[1] ?? null)) {
+                    $gaps["$gap[0] $gap[1]"] = [(float) $gap[0], (float) $gap[1]];
+                }
+            }
+        }
+
+        return array_values($gaps);
+    }
+
     /** @return list<CourseFinding> the worst first */
-    private static function findings(Batch $batch): array
+    public static function findings(Batch $batch): array
     {
         $names = array_map(static fn(LimitRow $limit): string => (string) $limit->name, $batch->limits());
         $findings = CourseFinding::standing($batch->id)->whereIn('limit_name', $names)->limit(self::FINDINGS)->get()->all();
@@ -50,12 +69,14 @@ final readonly class CourseScreen
             $lines[] = ['name' => $course->point, 'points' => $points];
         }
 
+        $findings = self::findings($batch);
+
         return new self(
             $batch,
             $courses,
             array_values(array_filter($batch->limits(), static fn(LimitRow $limit): bool => $limit->course !== null)),
-            self::findings($batch),
-            $lines === [] ? null : new CourseChart($lines),
+            $findings,
+            $lines === [] ? null : new CourseChart($lines, self::gaps($findings)),
             Lines::thermometers(),
         );
     }

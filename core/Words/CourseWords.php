@@ -76,7 +76,7 @@ final class CourseWords
     }
 
     /** Hours as a person says them. */
-    private static function span(float $hours): string
+    public static function span(float $hours): string
     {
         return match (true) {
             $hours < 0.99 => Numbers::plain(round($hours * 60, 1)) . ' min',

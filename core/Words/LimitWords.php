@@ -57,7 +57,7 @@ final class LimitWords
             null => self::written($limit),
             'degree-hours' => sprintf('degree-hours%s before pH %s', is_string($course['from'] ?? null) ? " from {$course['from']}" : '', self::plain($course['ph_limit'] ?? null)),
             'throughout' => self::written($limit) . ' throughout' . (is_string($course['from'] ?? null) ? " from {$course['from']}" : '') . (is_numeric($course['hours'] ?? null) ? ', for ' . self::plain($course['hours']) . ' h' : '') . (is_string($course['to'] ?? null) ? " to {$course['to']}" : ''),
-            default => sprintf('%s for %s min, on a record', is_numeric($course['minimum_c'] ?? null) ? Celsius::at((float) $course['minimum_c']) : '', self::plain($course['minutes'] ?? null)),
+            default => sprintf('%s for %s, on a record', is_numeric($course['minimum_c'] ?? null) ? Celsius::at((float) $course['minimum_c']) : '', is_numeric($course['minutes'] ?? null) ? CourseWords::span((float) $course['minutes'] / 60) : ''),
         };
     }
 

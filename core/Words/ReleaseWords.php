@@ -14,7 +14,7 @@ final class ReleaseWords
     {
         return $limit . ': ' . match ($reason) {
             MissingReason::Unanswered => 'nobody has said whether it concerns this batch.',
-            MissingReason::NeverJudged => 'never judged; what it asks for was not measured, or not when it was due.',
+            MissingReason::NeverJudged => 'never judged; what it asks for was not measured, or not when it was due, or its time is not over.',
             MissingReason::MissedInTime => 'its deadline was missed; no later value mends that.',
             MissingReason::Outside => 'the newest value does not meet it.',
             MissingReason::NotProven => 'the newest value does not prove it.',

@@ -88,6 +88,8 @@ final readonly class Past
         // A cure under way, and milk of which nobody has said yet when it was pitched.
         $made = Scenario::day($now, 12, '16:00');
         $events[] = [$made, fn() => $this->work->start($people['second'], 'hard-cheese', 'HC-0004', 'cave', '12 wheels', $made, 'pitched', 'Raw milk, where the law allows it, with its cure')];
+        $questioned = $made->addMinutes(20);
+        $events[] = [$questioned, fn() => $this->work->answer($people['second'], 'HC-0004', false, $questioned)];
         $cured = $now->subMinutes(50);
         $events[] = [$cured, fn() => $this->work->log($people['second'], 'HC-0004', 11.5, $cured, 'coldest', 360)];
         $heated = $now->subMinutes(95);

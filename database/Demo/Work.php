@@ -7,6 +7,7 @@ namespace Database\Demo;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Actions\Batches\AddToBatch;
+use Rheacid\Actions\Batches\AnswerCondition;
 use Rheacid\Actions\Batches\StartBatch;
 use Rheacid\Actions\Batches\TakeStep;
 use Rheacid\Actions\Bench\MoveElectrode;
@@ -79,6 +80,7 @@ final readonly class Work
         private TakeProduct $takeProduct,
         private StartBatch $startBatch,
         private TakeStep $takeStep,
+        private AnswerCondition $answerCondition,
         private AddToBatch $addToBatch,
         private RecordCourse $recordCourse,
         private OpenRound $openRound,
@@ -193,6 +195,15 @@ final readonly class Work
         $batch = ($this->startBatch)($by, IdempotencyKey::own(), Product::query()->with('limits')->where('code', $product)->firstOrFail(), $code, $vessel, $size, $at, false, [], $route);
         if ($step !== null) {
             ($this->takeStep)($by, IdempotencyKey::own(), $batch, $step, null);
+        }
+    }
+
+    public function answer(Person $by, string $code, bool $answer, CarbonImmutable $at): void
+    {
+        CarbonImmutable::setTestNow($at);
+        $batch = Batch::query()->with(Batch::JUDGED)->where('code', $code)->firstOrFail();
+        foreach ($batch->unanswered() as $condition) {
+            ($this->answerCondition)($by, IdempotencyKey::own(), $batch, $condition, $answer);
         }
     }
 

@@ -55,7 +55,7 @@ final class OtherTest extends BenchTestCase
 
         self::assertSame(['a laboratory in town', 'distillation', 'A-17'], array_values(ExternalValue::query()->firstOrFail()->only(['measured_by', 'measured_with', 'certificate'])));
         $missing = array_column(Outlet::of($this->batch('WW-0001'))->release->missing, 'reason', 'name');
-        self::assertSame(MissingReason::NotProven, $missing['Legal, finished: alcohol']);
+        self::assertSame(MissingReason::NotProven, $missing['Legal, finished: alcohol, US']);
         self::assertSame(MissingReason::NeverJudged, $missing['Legal, finished: acidity, 3.5 g/L as tartaric'], 'an acidity to 8.2 says nothing of one to 7.0');
         $this->get('/readings/' . Measurement::query()->firstOrFail()->id)->assertSee('a laboratory in town')->assertSee('certificate A-17');
     }
@@ -108,7 +108,7 @@ final class OtherTest extends BenchTestCase
 
         $second = Measurement::query()->orderByDesc('id')->firstOrFail();
         self::assertSame([$first->id, $first->occasion_id, 12.4], [$second->supersedes_id, $second->occasion_id, $second->replicates->firstOrFail()->value]);
-        self::assertSame(12.4, (float) LimitOutcome::query()->where('name', 'Legal, finished: alcohol')->orderByDesc('id')->firstOrFail()->value);
+        self::assertSame(12.4, (float) LimitOutcome::query()->where('name', 'Legal, finished: alcohol, US')->orderByDesc('id')->firstOrFail()->value);
         $this->get("/readings/$first->id")->assertSee('This entry was corrected.');
         $this->tells('WW-0001', [...$told, 'corrects' => $first->id, 'reason' => 'again'])->assertSessionHasErrors('reason');
 
@@ -185,7 +185,7 @@ final class OtherTest extends BenchTestCase
 
     private function alcohol(): Conformity
     {
-        return LimitOutcome::query()->where('name', 'Legal, finished: alcohol')->orderByDesc('id')->firstOrFail()->outcome;
+        return LimitOutcome::query()->where('name', 'Legal, finished: alcohol, US')->orderByDesc('id')->firstOrFail()->outcome;
     }
 
     private function outcome(): Conformity

@@ -36,7 +36,7 @@ final class ProductTest extends BenchTestCase
 
         $this->actingAs($this->people['checker'])->post('/batches', ['product' => $product->id, 'code' => 'KB-0001', 'vessel' => 'jar 1', 'size' => '10 L', 'form' => self::formId()])->assertSessionHasNoErrors();
         $this->post("/batches/{$this->batch('KB-0001')->id}/steps", ['step' => 'pitched', 'form' => self::formId()])->assertSessionHasNoErrors();
-        $this->get("/batches/{$this->batch('KB-0001')->id}")->assertOk()->assertSee('Pitched, since');
+        $this->get("/batches/{$this->batch('KB-0001')->id}")->assertOk()->assertSeeInOrder(['What happened', 'Pitched']);
     }
 
     public function test_a_product_leaves_as_json_and_comes_back_whole_as_the_next_version(): void

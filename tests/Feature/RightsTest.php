@@ -10,7 +10,9 @@ use Rheacid\Actions\Logs\UploadLog;
 use Rheacid\Actions\Measure\OpenRound;
 use Rheacid\Actions\Site\RecordRestoration;
 use Rheacid\Models\Appointment;
+use Rheacid\Models\BatchStep;
 use Rheacid\Models\Calibration;
+use Rheacid\Models\Course;
 use Rheacid\Models\Deviation;
 use Rheacid\Models\LogUpload;
 use Rheacid\Models\Measurement;
@@ -31,7 +33,7 @@ final class RightsTest extends BenchTestCase
 
     /** What is sent by a lead alone; everything else that is sent is a checker's too. */
     private const LEADS = [
-        'batches/{batch}/release', 'deviations/{deviation}/disposition', 'keeping/true-time', 'methods/standard/{standard}', 'methods/{method}', 'pairs/{pair}/policy',
+        'batches/{batch}/release', 'batches/{batch}/recall', 'steps/{step}', 'courses/{course}/strikes', 'deviations/{deviation}/disposition', 'keeping/true-time', 'methods/standard/{standard}', 'methods/{method}', 'pairs/{pair}/policy',
         'people', 'people/{person}/appointment', 'people/{person}/code', 'policies/{policy}', 'products/import', 'products/import/take', 'products/library/{code}', 'products/{product}', 'products/{product}/drawn',
         'restorations/{restoration}', 'settings', 'settings/zone', 'sources', 'thermometers/{thermometer}/service', 'verify/elevation',
     ];
@@ -221,6 +223,8 @@ final class RightsTest extends BenchTestCase
         $existing += ['calibration' => $calibration->id, 'run' => $calibration->calibration_run_id, 'measurement' => $reading->id, 'draft' => $draft?->id, 'log' => $log->id];
         $round = Round::query()->first() ?? app(OpenRound::class)($this->people['checker'], IdempotencyKey::own(), $this->pair(), $this->thermometer(), Way::chosen([$this->batch()->id], CarbonImmutable::now()), true, null, false);
         $existing += ['restoration' => (Restoration::query()->first() ?? app(RecordRestoration::class)(CarbonImmutable::now()->subDay(), str_repeat('0', 64), []))->id, 'round' => $round->id, 'stop' => $round->stops()->firstOrFail()->id];
+        $known = ['batch_id' => $this->batch()->id, 'at' => now(), 'person_id' => $this->people['checker']->id];
+        $existing += ['occasion' => $reading->occasion_id, 'step' => (BatchStep::query()->first() ?? BatchStep::query()->create([...$known, 'step' => 'packed', 'entered_at' => now()]))->id, 'course' => (Course::query()->first() ?? Course::query()->create([...$known, 'step' => '', 'point' => 'chamber', 'thermometer_id' => $this->thermometer()->id]))->id];
         $found = [];
         foreach (Route::getRoutes()->getRoutes() as $route) {
             if (in_array('auth', $route->gatherMiddleware(), true)) {

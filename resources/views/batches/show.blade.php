@@ -10,6 +10,10 @@
     @if ($screen->outlook && $screen->outlook['words'] !== $screen->answer['tail'])
         <p class="verdict"><x-state :is="$screen->outlook['sign']">{{ $screen->outlook['words'] }}</x-state></p>
     @endif
+    @foreach ($screen->findings as $finding)
+        @php($due = $finding->isDue())
+        <p class="verdict"><x-state :is="!$due ? 'idle' : match ($finding->verdict) { Rheacid\Core\Limits\Conformity::Inside => 'met', Rheacid\Core\Limits\Conformity::Inconclusive => 'care', Rheacid\Core\Limits\Conformity::Outside => 'fail' }">{{ $due ? match ($finding->verdict) { Rheacid\Core\Limits\Conformity::Inside => 'Met', Rheacid\Core\Limits\Conformity::Inconclusive => 'Not proven', Rheacid\Core\Limits\Conformity::Outside => 'Not met' } : ucfirst(Rheacid\Core\Words\CourseWords::progress($finding->answer) ?? 'not due') }}.</x-state> <span>{{ $finding->limit_name }}: {{ $finding->words() }}. <a href="{{ route('courses.show', $batch) }}">Temperatures</a></span></p>
+    @endforeach
     @include('batches.open')
     <div id="series">
         <x-series-chart :figure="$screen->chart" />
