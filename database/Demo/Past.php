@@ -14,6 +14,8 @@ final readonly class Past
     /** Batch, days ago, time, stage, true pH: chosen so that one batch is on its way, one young and healthy, one not proven. */
     private const READINGS = [
         ['HC-0004', 11, '09:50', Stage::Underway, 5.22],
+        ['CS-0398', 11, '10:15', Stage::Finished, 3.94],
+        ['CS-0398', 9, '09:50', Stage::Finished, 3.93],
         ['CS-0409', 13, '09:40', Stage::Start, 5.82],
         ['CS-0409', 11, '09:30', Stage::Underway, 5.31],
         ['CS-0409', 9, '09:35', Stage::Underway, 4.98],
@@ -85,6 +87,15 @@ final readonly class Past
         $events[] = [$asked, fn() => $this->work->setOut($people['second'], 'E-07', ['CS-0417', 'CS-0421', 'WW-0012'], $asked)];
         $shredded = Scenario::day($now, 1, '17:40');
         $events[] = [$shredded, fn() => $this->work->start($people['second'], 'vegetable-ferment', 'KR-0007', 'crock 2', '60 kg', $shredded, null, 'Soured')];
+        // One that went out, and whose last reading turned out to have been written down wrong.
+        $filled = Scenario::day($now, 13, '15:20');
+        $events[] = [$filled, fn() => $this->work->start($people['second'], 'chilli-sauce-red', 'CS-0398', 'vat 4', '120 kg', $filled)];
+        $told = $filled->addMinutes(5);
+        $events[] = [$told, fn() => $this->work->answer($people['second'], 'CS-0398', false, $told)];
+        $out = Scenario::day($now, 9, '13:00');
+        $events[] = [$out, fn() => $this->work->release($people['lead'], 'CS-0398', $out)];
+        $found = $now->subMinutes(100);
+        $events[] = [$found, fn() => $this->work->correct($people['lead'], 'CS-0398', 4.71, 'The bench book has 4.71; the line above was copied.', $found)];
         // A cure under way, and milk of which nobody has said yet when it was pitched.
         $made = Scenario::day($now, 12, '16:00');
         $events[] = [$made, fn() => $this->work->start($people['second'], 'hard-cheese', 'HC-0004', 'cave', '12 wheels', $made, 'pitched', 'Raw milk, where the law allows it, with its cure')];

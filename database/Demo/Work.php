@@ -8,6 +8,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Actions\Batches\AddToBatch;
 use Rheacid\Actions\Batches\AnswerCondition;
+use Rheacid\Actions\Batches\ReleaseBatch;
 use Rheacid\Actions\Batches\StartBatch;
 use Rheacid\Actions\Batches\TakeStep;
 use Rheacid\Actions\Bench\MoveElectrode;
@@ -18,6 +19,7 @@ use Rheacid\Actions\Calibrate\ReadControlCheck;
 use Rheacid\Actions\Courses\RecordCourse;
 use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Actions\Measure\BeginMeasuring;
+use Rheacid\Actions\Measure\CorrectMeasurement;
 use Rheacid\Actions\Measure\OpenRound;
 use Rheacid\Actions\Measure\RecordMeasurement;
 use Rheacid\Actions\Products\TakeProduct;
@@ -33,6 +35,8 @@ use Rheacid\Bench\Source;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\Dirt;
 use Rheacid\Core\Care\SoakSchool;
+use Rheacid\Core\Electrode\Nernst;
+use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Products\Library;
 use Rheacid\Core\Solutions\BottleEvent;
@@ -43,6 +47,7 @@ use Rheacid\Models\Batch;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Lot;
+use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\Pair;
@@ -81,6 +86,8 @@ final readonly class Work
         private StartBatch $startBatch,
         private TakeStep $takeStep,
         private AnswerCondition $answerCondition,
+        private ReleaseBatch $releaseBatch,
+        private CorrectMeasurement $correctMeasurement,
         private AddToBatch $addToBatch,
         private RecordCourse $recordCourse,
         private OpenRound $openRound,
@@ -205,6 +212,25 @@ final readonly class Work
         foreach ($batch->unanswered() as $condition) {
             ($this->answerCondition)($by, IdempotencyKey::own(), $batch, $condition, $answer);
         }
+    }
+
+    public function release(Person $by, string $code, CarbonImmutable $at): void
+    {
+        CarbonImmutable::setTestNow($at);
+        ($this->releaseBatch)($by, IdempotencyKey::own(), Batch::query()->where('code', $code)->firstOrFail(), null);
+    }
+
+    /** The newest reading of a batch was written down wrong. */
+    public function correct(Person $by, string $code, float $ph, string $reason, CarbonImmutable $at): void
+    {
+        CarbonImmutable::setTestNow($at);
+        $measurement = Measurement::query()->with(['sample', 'occasion', 'replicates'])->whereRelation('occasion.batch', 'code', $code)->orderByDesc('id')->firstOrFail();
+        $values = [];
+        foreach ($measurement->replicates as $replicate) {
+            $perPh = -Nernst::mvPerPh((float) $replicate->celsius);
+            $values[(int) $replicate->position] = ['signal' => Signal::mv(round((float) $replicate->mv + $perPh * ($ph - (float) $replicate->value), 1)), 'celsius' => (float) $replicate->shown_c];
+        }
+        ($this->correctMeasurement)($by, IdempotencyKey::own(), $measurement, $measurement->occasion->stage, (string) $measurement->sample->place, CarbonImmutable::instance($measurement->sample->drawn_at), $values, $reason);
     }
 
     public function add(Person $by, string $code, string $what, float $amount, string $unit, CarbonImmutable $at): void

@@ -109,6 +109,15 @@ final class Person
         return $this;
     }
 
+    /** A day and time; how it is typed hangs on the browser's language. */
+    public function sets(string $label, string $moment): self
+    {
+        $field = $this->found(WebDriverBy::xpath("//*[@id = //label[normalize-space() = '$label']/@for]"));
+        $this->browser->executeScript('arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event("input", { bubbles: true }))', [$field, $moment]);
+
+        return $this;
+    }
+
     public function sees(string $text): self
     {
         $this->waitsUntil(fn(): bool => str_contains($this->page(), $text), "\"$text\" to be seen");

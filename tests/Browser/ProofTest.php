@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Models\Batch;
+use Rheacid\Models\BatchStep;
+use Rheacid\Models\Product;
+use Rheacid\SiteClock;
+
+/** What a verdict stands on, as people ask for it and give it at the bench: the route, the step and its time, every place of a sample, the record of a cure, and what happens once it has gone out. */
+final class ProofTest extends BrowserTestCase
+{
+    private CarbonImmutable $now;
+
+    /** The bench was furnished some days ago, so that something can have happened since. */
+    protected function clock(): string
+    {
+        $this->now = CarbonImmutable::now()->startOfSecond();
+
+        return $this->now->subDays(6)->toIso8601String();
+    }
+
+    public function test_a_batch_asks_for_its_route_and_for_the_time_of_its_step_until_a_lead_states_it(): void
+    {
+        CarbonImmutable::setTestNow($this->now->subHours(60));
+        $this->actingAs($this->people['lead'])->post('/products/library/fermented-sausage', ['form' => self::formId()])->assertSessionHasNoErrors();
+        CarbonImmutable::setTestNow();
+        $product = Product::query()->where('code', 'fermented-sausage')->sole();
+
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/batches/new?product=$product->id")->sees('How is it made safe?');
+        $oda->fills('Code', 'SA-0001')->fills('Vessel', 'room 1')->fills('Size', '40 kg')->sets('Begun at', $this->field(60))->taps('Start')->sees('Choose by which of its routes it is made safe');
+        self::assertSame('SA-0001', $oda->browser->executeScript('return document.querySelector("[name=code]").value'), 'nothing typed is lost');
+        $oda->taps('Fermented, then kept cold')->taps('Start')->sees('is on record.')->sees('When was it stuffed? Its limits count from then.');
+        $batch = $this->batch('SA-0001');
+        $oda->taps('Not yet')->sees('Noted: not yet.')->opens("/batches/$batch->id")->sets('or at', $this->field(70))->taps('Stuffed then')->sees('That lies before the batch began.');
+        $oda->sets('or at', $this->field(50))->taps('Stuffed then')->sees('A lead records it');
+
+        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id")->sets('or at', $this->field(50))->taps('Stuffed then')->sees('How do you know?');
+        $sela->fills('How do you know?', 'on the sheet of the filler')->taps('Stuffed then')->sees('Stuffed: noted.')->sees('on the sheet of the filler');
+        $sela->taps('Change the time')->sets('It happened at', $this->field(55))->fills('Why', 'the sheet was misread')->fills('Your passphrase', 'not mine')->taps('Change it, and judge again')->sees('passphrase does not match');
+        $sela->fills('Your passphrase', self::PASSPHRASE)->taps('Change it, and judge again')->sees('the time is changed, and everything that counts from it')->sees('the sheet was misread');
+        self::assertSame([2, 1], [BatchStep::query()->where('batch_id', $batch->id)->count(), $this->batch('SA-0001')->load('steps')->steps->count()], 'the former stays on record');
+    }
+
+    public function test_brine_asks_for_its_solids_and_a_sample_that_is_set_aside_takes_no_more(): void
+    {
+        CarbonImmutable::setTestNow($this->now->subHours(40));
+        $batch = $this->brew('vegetable-ferment', 'KR-0001', $this->field(40), 'Soured');
+        $this->answerAll($batch);
+        CarbonImmutable::setTestNow();
+        $this->calibrate();
+        $this->vouch();
+
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
+        $this->reads($oda->opens("/measure/$batch->id"), 'brine', 3.7)->sees('Now solids');
+        self::assertSame(BatchState::Running, $this->batch('KR-0001')->state(), 'brine alone proves nothing, and holds nothing');
+        $oda->opens('/')->sees('KR-0001: solids of the sample drawn')->opens("/batches/$batch->id")->sees('lacks solids')->taps('No more will come')->sees('Set aside: only what lies outside a limit counts of it.');
+        $oda->opens('/')->sees('KR-0001: draw a fresh sample');
+
+        $this->reads($oda->opens("/measure/$batch->id"), 'brine', 3.7)->sees('Now solids')->taps('Now solids');
+        $this->reads($oda, null, 3.75)->sees('Critical limit met');
+        self::assertSame(BatchState::Running, $this->batch('KR-0001')->state());
+    }
+
+    public function test_a_cure_is_running_and_a_stretch_that_is_struck_out_begins_it_anew(): void
+    {
+        CarbonImmutable::setTestNow($this->now->subDays(5));
+        $batch = $this->brew('hard-cheese', 'HC-0001', $this->field(120), 'Raw milk, where the law allows it, with its cure');
+        CarbonImmutable::setTestNow();
+        $course = "/batches/$batch->id/temperatures";
+
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens($course)->chooses('point', 'coldest')->chooses('thermometer', (string) $this->thermometer()->id);
+        $oda->fills('Or typed', 'yesterday; cold')->taps('Keep it')->sees('Line 1')->fills('Or typed', implode("\n", array_map(fn(int $hours): string => str_replace('T', ' ', $this->field(120 - $hours)) . '; 8.4', range(0, 114, 6))))->taps('Keep it');
+        $oda->sees('Running, day 5 of 60.');
+        self::assertStringNotContainsString('Met.', $oda->page(), 'five days are not sixty');
+
+        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens($course)->taps('Strike out a stretch')->sets('From', $this->field(50))->sets('Until', $this->field(30))->taps('Strike it out')->sees('why');
+        $sela->fills("Why it is not the food's", 'the logger lay on the desk')->taps('Strike it out')->sees('Struck out: it counts as a gap.')->sees('the logger lay on the desk')->sees('Running, day 2 of 60.');
+    }
+
+    public function test_what_nothing_guards_goes_out_with_a_reason_and_is_fetched_back_by_a_lead(): void
+    {
+        CarbonImmutable::setTestNow($this->now->subDays(2));
+        $batch = $this->brew('cider', 'CI-0001', $this->field(48));
+        CarbonImmutable::setTestNow();
+
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/batches/$batch->id")->sees('Asked.')->taps('No')->sees('The answer is kept.')->sees('Nothing is measured that guards it.');
+        self::assertStringNotContainsString('Release CI-0001', $oda->page(), 'a checker is not offered it');
+
+        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id")->fills('Your passphrase', self::PASSPHRASE)->taps('Release CI-0001')->sees('Write why it goes out.');
+        $sela->fills('Why it goes out: nothing was measured', 'dry, clear, tasted by two')->fills('Your passphrase', self::PASSPHRASE)->taps('Release CI-0001')->sees('CI-0001 is released.')->sees('Nothing was measured.');
+        $sela->taps('Recall it')->fills('Why', 'a bottle burst')->fills('Who was told what', 'the two shops, by telephone')->taps('Recall CI-0001')->sees('passphrase');
+        self::assertSame(BatchState::Released, $this->batch('CI-0001')->state());
+        $sela->browser->executeScript("document.querySelector('#recall-passphrase').value = arguments[0]", [self::PASSPHRASE]);
+        $sela->taps('Recall CI-0001')->sees('CI-0001 is recalled.')->sees('Keep it apart.')->sees('the two shops, by telephone');
+    }
+
+    public function test_a_reading_corrected_after_the_release_stands_first_until_a_lead_decides(): void
+    {
+        $batch = $this->batch();
+        $this->actingAs($this->people['checker'])->post("/batches/$batch->id/answers", ['condition' => $batch->load(Batch::JUDGED)->asks()[0], 'answer' => 'no', 'form' => self::formId()])->assertSessionHasNoErrors();
+        foreach ([50, 24] as $hours) {
+            CarbonImmutable::setTestNow($this->now->subHours($hours));
+            DB::connection('owner')->table('lot_uses')->delete();
+            $this->calibrate();
+            $this->vouch();
+            $this->measure([3.9, 3.9], Stage::Finished);
+        }
+        CarbonImmutable::setTestNow();
+        $reading = DB::table('measurements')->max('id');
+
+        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id")->fills('Your passphrase', self::PASSPHRASE)->taps('Release CS-0417')->sees('is released.');
+        $sela->opens("/readings/$reading/correction")->fills('Potential of portion 1', (string) $this->shown(4.9))->fills('Potential of portion 2', (string) $this->shown(4.9))->fills('Why it is corrected', 'the next line of the book was read')->taps('Record the correction')->sees('not met');
+        self::assertSame(BatchState::Released, $this->batch()->state(), 'what has gone out is not held: a lead decides');
+
+        $sela->opens('/')->sees('CS-0417 is released, and no longer stands')->opens("/batches/$batch->id")->sees('Found after the release.')->taps('What to do')->sees('a lead recalls it, or lets it stand');
+        $sela->chooses('disposition', 'recall')->fills('Why', 'over its critical limit')->fills('Your passphrase', self::PASSPHRASE)->taps('Decide so')->sees('who was told');
+        $sela->fills('Who was told what', 'the two shops, by telephone')->fills('Your passphrase', self::PASSPHRASE)->taps('Decide so')->sees('Recall');
+        self::assertSame(BatchState::Recalled, $this->batch()->state());
+    }
+
+    /** Begins where it stands and records two portions of that pH, typed from a real meter. */
+    private function reads(Person $by, ?string $place, float $ph): Person
+    {
+        if ($place !== null) {
+            $by->chooses('place', $place);
+        }
+        $by->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->taps('typed: what a real meter shows')->taps('Begin measuring');
+        foreach ([1, 2] as $portion) {
+            $by->sees("Portion $portion")->fills('Potential', (string) $this->shown($ph))->fills('Temperature', '21,4')->taps('it stood still')->taps("Accept portion $portion");
+        }
+
+        return $by->sees('not needed')->taps('Record on')->sees('Recorded on');
+    }
+
+    private function field(float $hoursAgo): string
+    {
+        return (string) SiteClock::field($this->now->subMinutes((int) (60 * $hoursAgo)));
+    }
+}
