@@ -12,7 +12,7 @@ use Illuminate\Support\Str;
 final readonly class IdempotencyKey
 {
     /** Never hashed, not even to tell two sendings apart. */
-    public const SECRETS = ['passphrase', 'passphrase_confirmation', 'pin', 'code', 'recovery'];
+    public const SECRETS = ['passphrase', 'passphrase_confirmation', 'pin', 'one_time_code', 'recovery'];
 
     private function __construct(public string $uuid, public string $bodyHash) {}
 

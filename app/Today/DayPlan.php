@@ -94,6 +94,7 @@ final class DayPlan
             ...BatchTasks::held($this->batches()),
             ...$this->openWork(),
             ...ProofTasks::asked($this->batches()),
+            ...ProofTasks::silent(),
             ...LookBackTasks::due(),
             ...InstrumentTasks::followUps($this),
             ...BatchTasks::toMeasure($this->batches(), $this->readyPair()),

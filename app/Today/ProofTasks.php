@@ -27,7 +27,7 @@ final class ProofTasks
         $found = Deviation::query()->with('batch.newestEvent')->where('is_after_release', true)->whereDoesntHave('disposition')->orderBy('id')->limit(self::MOST)->get();
 
         return [
-            ...array_values($found->map(static fn(Deviation $one): Task => new Task(Priority::HeldBatch, 'batch', "{$one->batch->code} is {$one->batch->state()->value}, and no longer stands", (string) $one->what, route('deviations.show', $one), 'Decide', 'fail'))->all()),
+            ...array_values($found->map(static fn(Deviation $one): Task => new Task(Priority::HeldBatch, 'batch', "{$one->batch->code} is {$one->batch->state()->value}, and no longer stands", (string) $one->what, route('deviations.show', $one), 'What to do', 'fail'))->all()),
             ...self::instruments(),
         ];
     }
@@ -67,6 +67,18 @@ final class ProofTasks
         }
 
         return array_slice($tasks, 0, 3 * self::MOST);
+    }
+
+    /** @return list<Task> records of temperature that are still needed, and from which nothing has come for too long */
+    public static function silent(): array
+    {
+        $silent = DB::table('course_findings')->join('board', static fn($on) => $on->on('board.thing_id', '=', 'course_findings.batch_id')->where('board.part', Part::Batch->value)->where('board.is_live', true))
+            ->whereRaw("cast(json_value(course_findings.answer, '$.silent_at') as unsigned) between 1 and ?", [CarbonImmutable::now()->getTimestamp()])
+            ->whereNotExists(static fn($query) => $query->from('course_findings as later')->whereColumn('later.supersedes_id', 'course_findings.id'))
+            ->orderBy('course_findings.batch_id')->limit(self::MOST)
+            ->get(['course_findings.batch_id', 'course_findings.as_of', 'course_findings.limit_name', 'board.code']);
+
+        return array_values($silent->map(static fn(object $row): Task => new Task(Priority::OwnWork, 'batch', "$row->code: no temperature since " . SiteClock::short(CarbonImmutable::parse((string) $row->as_of, 'UTC')), "$row->limit_name: a silence proves nothing. Look at the logger, or fill it from another.", route('courses.show', (int) $row->batch_id), 'Look', 'care'))->all());
     }
 
     /** @param array{hours: float|null, saidAt: string|null} $asked */

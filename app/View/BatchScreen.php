@@ -123,11 +123,11 @@ final readonly class BatchScreen
         return '';
     }
 
+    /** Of a state: that a batch is running or went out says nothing met. */
     public static function sign(?BatchState $state): string
     {
         return match ($state) {
             BatchState::Held, BatchState::Recalled, BatchState::Discarded => 'fail',
-            BatchState::Running, BatchState::Released => 'met',
             default => 'idle',
         };
     }

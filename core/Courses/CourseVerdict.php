@@ -13,6 +13,8 @@ final readonly class CourseVerdict
 {
     /** More gaps are told in no answer. */
     private const GAPS = 20;
+    /** Silences shorter than this many hours end what they end before a warning could be read. Common practice, no source. */
+    private const WARNED_H = 1.0;
 
     /**
      * @param Conformity|null $conformity null while it is not due
@@ -70,7 +72,7 @@ final readonly class CourseVerdict
 
         return new self(
             CourseJudgement::ofHeatHold($hold, $of(0.0), $toH === null && !$isClosed)->conformity,
-            ['kind' => 'heat-hold', 'minimum_c' => $minimumC, 'minutes' => $minutes, 'longest_minutes' => $hold->longestMinutes, 'from_minute' => $hold->fromMinute, 'to_minute' => $hold->toMinute],
+            ['kind' => 'heat-hold', 'minimum_c' => $minimumC, 'minutes' => $minutes, 'longest_minutes' => $hold->longestMinutes, 'running_minutes' => $hold->runningMinutes, 'from_minute' => $hold->fromMinute, 'to_minute' => $hold->toMinute, 'last_h' => $record->points[count($record->points) - 1][0], 'silence_h' => $gapMinutes / 60],
         );
     }
 
@@ -102,6 +104,14 @@ final readonly class CourseVerdict
         }
 
         return $worst ?? throw new \LogicException('A limit has an edge.');
+    }
+
+    /** After this many hours, with nothing more recorded, people are warned of the silence; null where none would be heard: what is judged, and what runs for minutes. */
+    public function silentFromH(): ?float
+    {
+        [$lastH, $silenceH] = [$this->facts['last_h'] ?? null, $this->facts['silence_h'] ?? null];
+
+        return $this->conformity === null && is_float($lastH) && is_float($silenceH) && $silenceH >= self::WARNED_H ? $lastH + $silenceH : null;
     }
 
     private static function rank(self $one): int

@@ -17,8 +17,11 @@ final readonly class HeatHold
     /** A silence longer than this ends a hold: nobody knows what was between. Common practice, no source. */
     public const GAP_MIN = 5.0;
 
-    /** @param bool $isWhole nothing between the beginning and the end of what counts is silent or left out */
-    private function __construct(public float $longestMinutes, public bool $isMet, public ?float $fromMinute, public ?float $toMinute, public bool $isWhole) {}
+    /**
+     * @param float $runningMinutes of the hold that lasts to the end of the record; 0 where it was broken
+     * @param bool $isWhole nothing between the beginning and the end of what counts is silent or left out
+     */
+    private function __construct(public float $longestMinutes, public float $runningMinutes, public bool $isMet, public ?float $fromMinute, public ?float $toMinute, public bool $isWhole) {}
 
     /**
      * @param non-empty-list<array{float, float}> $temperatures [min, °C], minutes strictly increasing
@@ -39,14 +42,16 @@ final readonly class HeatHold
         $longestGap = min($gapMinutes, $minutes);
         $leftOut ??= LeftOut::nothing();
         $isGap = static fn(float $from, float $to): bool => !Numbers::atMost($to - $from, $longestGap) || $leftOut->touches($from, $to);
-        [$longest, $from, $to] = [0.0, null, null];
+        [$longest, $from, $to, $running] = [0.0, null, null, 0.0];
+        $last = min($temperatures[count($temperatures) - 1][0], $stop);
         foreach (self::holds($temperatures, $minimumC + $expandedU, $begin, $stop, $isGap) as [$start, $end]) {
             if ($end - $start > $longest + Numbers::TOLERANCE) {
                 [$longest, $from, $to] = [$end - $start, $start, $end];
             }
+            $running = $end >= $last ? $end - $start : 0.0;
         }
 
-        return new self($longest, $longest > 0 && Numbers::atLeast($longest, $minutes), $from, $to, self::isWhole($temperatures, $beginMinute, $endMinute, $isGap));
+        return new self($longest, $running, $longest > 0 && Numbers::atLeast($longest, $minutes), $from, $to, self::isWhole($temperatures, $beginMinute, $endMinute, $isGap));
     }
 
     /**

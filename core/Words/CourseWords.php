@@ -26,7 +26,7 @@ final class CourseWords
                 ($facts['hours_to_limit'] ?? null) === null ? ', and the pH has not come down' : '',
                 $number('silent_h') > 0 ? sprintf('; nobody recorded %s of it, counted at the warmer side', self::span($number('silent_h'))) : '',
             ),
-            'heat-hold' => sprintf('%s at %s or more without a break, its uncertainty taken off; %s are needed', self::span($number('longest_minutes') / 60), Celsius::at($number('minimum_c')), self::span($number('minutes') / 60)),
+            'heat-hold' => sprintf('%s at %s or more without a break%s, its uncertainty taken off; %s are needed', self::span($number('longest_minutes') / 60), Celsius::at($number('minimum_c')), $number('running_minutes') < $number('longest_minutes') ? ' at the longest' : '', self::span($number('minutes') / 60)),
             'throughout' => self::throughout($facts, $number),
             default => '',
         };
@@ -41,7 +41,7 @@ final class CourseWords
     {
         $number = static fn(string $key): ?float => is_numeric($facts[$key] ?? null) ? (float) $facts[$key] : null;
         [$done, $all] = match ($facts['kind'] ?? '') {
-            'heat-hold' => [($number('longest_minutes') ?? 0.0) / 60, ($number('minutes') ?? 0.0) / 60],
+            'heat-hold' => [($number('running_minutes') ?? 0.0) / 60, ($number('minutes') ?? 0.0) / 60],
             'throughout' => [$number('since_h'), $number('span_h')],
             default => [null, null],
         };

@@ -186,7 +186,10 @@ final class Person
             return $elements !== [];
         }, $by->getValue());
 
-        return $elements[0];
+        // What is folded away is not meant, where something open is called the same.
+        $seen = count($elements) === 1 ? $elements : array_filter($elements, static fn(RemoteWebElement $one): bool => $one->isDisplayed());
+
+        return array_values([...$seen, ...$elements])[0];
     }
 
     /** @param callable(): bool $condition */

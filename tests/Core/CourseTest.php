@@ -8,16 +8,20 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Courses\BeginsTooLate;
 use Rheacid\Core\Courses\CourseJudgement;
+use Rheacid\Core\Courses\CourseVerdict;
 use Rheacid\Core\Courses\DegreeHours;
 use Rheacid\Core\Courses\DegreeHoursVerdict;
 use Rheacid\Core\Courses\HeatHold;
 use Rheacid\Core\Courses\LeftOut;
+use Rheacid\Core\Courses\MergedRecord;
+use Rheacid\Core\Courses\Stretch;
 use Rheacid\Core\Courses\StretchDoubt;
 use Rheacid\Core\Courses\Throughout;
 use Rheacid\Core\Courses\ThroughoutVerdict;
 use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\TimesNotIncreasing;
+use Rheacid\Core\Words\CourseWords;
 
 /** Records of temperature against their limits. */
 final class CourseTest extends TestCase
@@ -141,6 +145,14 @@ final class CourseTest extends TestCase
         self::assertSame([false, false], [self::cure($days(8.0, 8.0, 8.0, 8.0, 8.0), null, LeftOut::of([[2000.0, 2100.0]]))->isMet, self::cure($days(8.0, 8.0, 8.0, 8.0, 8.0), null, LeftOut::of([[2000.0, 2100.0]]))->isWhole]);
         self::assertFalse(self::cure($days(8.0, 8.0, 8.0, 8.0, 8.0), 5000.0)->isMet, 'only until its end counts');
         self::assertFalse(self::cure($days(8.0, 8.0), 4000.0)->isWhole, 'nobody knows what was after the last reading');
+
+        $broken = self::cure($days(8.0, 8.0, 8.0, 0.0, 8.0, 8.0));
+        self::assertGreaterThan(2880.0, $broken->longestMinutes);
+        self::assertEqualsWithDelta(1440 + 1440 * (8 - 2.17) / 8, $broken->runningMinutes, 1e-6, 'by hand: begun anew where it crossed 2.17 °C');
+        self::assertSame(0.0, self::cure($days(8.0, 8.0, 0.0))->runningMinutes);
+        $verdict = CourseVerdict::heatHold(MergedRecord::of([new Stretch(array_map(static fn(array $point): array => [$point[0] / 60, $point[1]], $days(8.0, 8.0, 8.0, 0.0, 8.0, 8.0)), true)], [], isWorstHigh: false), 0.5, 1.67, 4 * 1440.0, 1440.0, 0.0, null, false);
+        self::assertSame(['running, day 2 of 4', 144.0], [CourseWords::progress($verdict->facts), $verdict->silentFromH()], 'what runs, not what ran');
+        self::assertStringContainsString('at the longest', CourseWords::sentence($verdict->facts));
     }
 
     public function test_a_heat_hold_is_the_longest_unbroken_time_by_a_record(): void

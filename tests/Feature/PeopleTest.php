@@ -22,15 +22,15 @@ final class PeopleTest extends BenchTestCase
         self::assertStringNotContainsString(str_replace('-', '', $code), (string) json_encode(DB::table('invitations')->get()));
         $this->post('/sign-out');
 
-        $this->enters(['code' => 'AAAA-AAAA-AAAA'])->assertSessionHasErrors('code');
-        $this->enters(['code' => $code, 'passphrase' => 'short', 'passphrase_confirmation' => 'short'])->assertSessionHasErrors('passphrase');
-        $this->enters(['code' => $code, 'passphrase_confirmation' => 'something else'])->assertSessionHasErrors('passphrase');
-        $this->enters(['code' => $code, 'pin' => '12345'])->assertSessionHasErrors('pin');
-        $this->enters(['code' => strtolower(str_replace('-', ' ', $code))])->assertRedirect('/');
+        $this->enters(['one_time_code' => 'AAAA-AAAA-AAAA'])->assertSessionHasErrors('one_time_code');
+        $this->enters(['one_time_code' => $code, 'passphrase' => 'short', 'passphrase_confirmation' => 'short'])->assertSessionHasErrors('passphrase');
+        $this->enters(['one_time_code' => $code, 'passphrase_confirmation' => 'something else'])->assertSessionHasErrors('passphrase');
+        $this->enters(['one_time_code' => $code, 'pin' => '12345'])->assertSessionHasErrors('pin');
+        $this->enters(['one_time_code' => strtolower(str_replace('-', ' ', $code))])->assertRedirect('/');
         $this->assertAuthenticatedAs(Person::query()->where('name', 'Runa Thistle')->sole());
         $this->post('/sign-out');
 
-        $this->enters(['code' => $code])->assertSessionHasErrors('code');
+        $this->enters(['one_time_code' => $code])->assertSessionHasErrors('one_time_code');
         $this->post('/sign-in', ['username' => 'runa', 'passphrase' => 'three words and a comma'])->assertRedirect('/');
         self::assertNull(LedgerCheck::run()['difference']);
         foreach (['three words and a comma', '246810', str_replace('-', '', $code)] as $secret) {
@@ -45,10 +45,10 @@ final class PeopleTest extends BenchTestCase
         $this->post("/people/$person->id/code", ['form' => self::formId()]);
         $new = session('code')['code'];
         $this->post('/sign-out');
-        $this->enters(['code' => $old])->assertSessionHasErrors('code');
+        $this->enters(['one_time_code' => $old])->assertSessionHasErrors('one_time_code');
 
         $this->wait(3 * 86_400 + 1);
-        $this->enters(['code' => $new])->assertSessionHasErrors('code');
+        $this->enters(['one_time_code' => $new])->assertSessionHasErrors('one_time_code');
     }
 
     public function test_an_invitation_sent_twice_takes_one_person_on(): void
@@ -61,7 +61,7 @@ final class PeopleTest extends BenchTestCase
 
         self::assertSame(1, Person::query()->where('name', 'Runa Thistle')->count());
         $this->post('/sign-out');
-        $this->enters(['code' => $code])->assertRedirect('/');
+        $this->enters(['one_time_code' => $code])->assertRedirect('/');
     }
 
     public function test_whoever_came_and_went_before_counts_however_many_they_were(): void
@@ -114,7 +114,7 @@ final class PeopleTest extends BenchTestCase
         $this->appoints('checker', ['role' => 'checker']);
         $this->flushSession();
         $this->post('/sign-out');
-        $this->enters(['code' => $code])->assertSessionHasErrors('code');
+        $this->enters(['one_time_code' => $code])->assertSessionHasErrors('one_time_code');
 
         self::assertSame($was, DB::table('credentials')->where('person_id', $checker->id)->value('passphrase'));
         $this->assertGuest();

@@ -96,9 +96,13 @@ final class ProofTest extends BenchTestCase
         self::assertSame(MissingReason::NotProven, $this->missing($batch)[$name] ?? null, 'a silent logger proves nothing');
         self::assertSame(MissingReason::NotProven, array_column($this->exact($batch)->release->missing, 'reason', 'name')[$name] ?? null);
         self::assertSame(BatchState::Running, $this->batch('KR-0001')->state(), 'and holds nothing while the span goes on');
+        $this->today()->assertDontSee('no temperature since');
+        $this->wait(4 * 3600);
+        $this->today()->assertSee('KR-0001: no temperature since Wed 09:00');
 
         $this->logs($batch, 'chamber', '2026-11-25 09:30', 4.0, 20, 60);
         self::assertArrayNotHasKey($name, $this->missing($batch), 'a part that came later fills the gap');
+        $this->today()->assertDontSee('no temperature since');
         $this->logs($batch, 'chamber', '2026-11-26 05:45', 9.0, 0, 1);
         self::assertSame(BatchState::Held, $this->batch('KR-0001')->state());
         self::assertStringContainsString('9 °C', str_replace(',0', '', (string) $this->batch('KR-0001')->newestEvent?->reason) . '9 °C');
@@ -230,7 +234,7 @@ final class ProofTest extends BenchTestCase
         $deviation = Deviation::query()->where('batch_id', $batch->id)->where('is_after_release', true)->firstOrFail();
         self::assertSame(BatchState::Released, $this->batch()->state());
         $this->today()->assertSeeInOrder(['CS-0417 is released, and no longer stands', 'Measure Fermented chilli sauce']);
-        $this->get("/batches/$batch->id")->assertSeeInOrder(['Released, and found since.', 'Critical limit not met', 'A lead recalls it, or lets it stand.']);
+        $this->get("/batches/$batch->id")->assertSeeInOrder(['Released, and found since.', 'Critical limit not met', 'A lead recalls it, or lets it stand.'])->assertSee('data-primary>What to do', false);
         $dispose = fn(array $form): TestResponse => $this->post("/deviations/$deviation->id/disposition", ['reason' => 'read wrong', 'passphrase' => self::PASSPHRASE, 'told' => 'the two shops, by telephone', 'form' => self::formId(), ...$form]);
         $dispose(['disposition' => 'go-on'])->assertSessionHasErrors('disposition');
         $dispose(['disposition' => 'recall', 'passphrase' => 'not mine'])->assertSessionHasErrors('passphrase');

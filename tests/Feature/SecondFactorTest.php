@@ -26,17 +26,17 @@ final class SecondFactorTest extends BenchTestCase
         $this->signsIn()->assertRedirect('/sign-in/code');
         $this->assertGuest();
         $this->get('/')->assertRedirect('/sign-in');
-        $this->types('000000')->assertSessionHasErrors('code');
+        $this->types('000000')->assertSessionHasErrors('one_time_code');
         $this->types($this->code())->assertRedirect('/');
         $this->assertAuthenticatedAs($this->people['lead']);
         $this->post('/sign-out');
 
         $this->signsIn();
-        $this->types($this->code())->assertSessionHasErrors('code');
+        $this->types($this->code())->assertSessionHasErrors('one_time_code');
         $this->post('/sign-in/code', ['recovery' => strtolower($recovery[3])])->assertRedirect('/');
         $this->post('/sign-out');
         $this->signsIn();
-        $this->post('/sign-in/code', ['recovery' => $recovery[3]])->assertSessionHasErrors('code');
+        $this->post('/sign-in/code', ['recovery' => $recovery[3]])->assertSessionHasErrors('one_time_code');
 
         self::assertSame(['code-on', 'signed-out', 'wrong-code', 'signed-in', 'signed-out', 'wrong-code', 'used-recovery', 'signed-out', 'wrong-code'], DB::table('access_log')->orderBy('id')->pluck('kind')->all());
         $kept = (string) json_encode([DB::table('credentials')->get(), DB::table('recovery_codes')->get(), DB::table('access_log')->get(), DB::table('ledger')->get()]);
@@ -54,7 +54,7 @@ final class SecondFactorTest extends BenchTestCase
             $this->types("00000$i");
         }
         $this->wait(1);
-        $this->types($this->code())->assertSessionHasErrors('code');
+        $this->types($this->code())->assertSessionHasErrors('one_time_code');
         $this->assertGuest();
 
         $this->wait(301);
@@ -66,14 +66,14 @@ final class SecondFactorTest extends BenchTestCase
     {
         $this->actingAs($this->people['checker'])->get('/yourself/code')->assertOk();
         $this->secret = session('offered_secret');
-        $this->post('/yourself/code', ['passphrase' => 'not hers', 'code' => $this->code()])->assertSessionHasErrors('passphrase');
-        $this->post('/yourself/code', ['passphrase' => self::PASSPHRASE, 'code' => '123456'])->assertSessionHasErrors('code');
+        $this->post('/yourself/code', ['passphrase' => 'not hers', 'one_time_code' => $this->code()])->assertSessionHasErrors('passphrase');
+        $this->post('/yourself/code', ['passphrase' => self::PASSPHRASE, 'one_time_code' => '123456'])->assertSessionHasErrors('one_time_code');
         self::assertFalse($this->people['checker']->credential()->sole()->hasCode());
 
         $this->setsUp('checker');
         $this->wait(30);
-        $this->post('/yourself/code/off', ['passphrase' => self::PASSPHRASE, 'code' => '123456'])->assertSessionHasErrors('code');
-        $this->post('/yourself/code/off', ['passphrase' => self::PASSPHRASE, 'code' => $this->code()])->assertSessionHasNoErrors();
+        $this->post('/yourself/code/off', ['passphrase' => self::PASSPHRASE, 'one_time_code' => '123456'])->assertSessionHasErrors('one_time_code');
+        $this->post('/yourself/code/off', ['passphrase' => self::PASSPHRASE, 'one_time_code' => $this->code()])->assertSessionHasNoErrors();
         self::assertFalse($this->people['checker']->credential()->sole()->hasCode());
     }
 
@@ -115,7 +115,7 @@ final class SecondFactorTest extends BenchTestCase
         self::assertSame(1, Artisan::call('rheacid:person', ['username' => 'nobody']));
         self::assertSame(0, Artisan::call('rheacid:person', ['username' => 'Sela']));
         preg_match('/[A-Z0-9]{4}-[A-Z0-9]{4}-[A-Z0-9]{4}/', Artisan::output(), $code);
-        $this->post('/join', ['code' => $code[0] ?? '', 'passphrase' => 'four new words here', 'passphrase_confirmation' => 'four new words here', 'pin' => '975310'])->assertRedirect('/');
+        $this->post('/join', ['one_time_code' => $code[0] ?? '', 'passphrase' => 'four new words here', 'passphrase_confirmation' => 'four new words here', 'pin' => '975310'])->assertRedirect('/');
 
         $this->assertAuthenticatedAs($this->people['lead']);
         self::assertFalse($this->people['lead']->credential()->sole()->hasCode(), 'what was lost with it is gone');
@@ -146,8 +146,8 @@ final class SecondFactorTest extends BenchTestCase
         for ($i = 0; $i < 6; $i++) {
             $this->types("00000$i");
         }
-        $this->types($this->code())->assertSessionHasErrors('code');
-        $this->withCookie($device->getName(), (string) $device->getValue())->from('/sign-in/code')->post('/sign-in/code', ['code' => $this->code()])->assertRedirect('/');
+        $this->types($this->code())->assertSessionHasErrors('one_time_code');
+        $this->withCookie($device->getName(), (string) $device->getValue())->from('/sign-in/code')->post('/sign-in/code', ['one_time_code' => $this->code()])->assertRedirect('/');
 
         // The same device is not believed for a name that never came in on it.
         $this->post('/sign-out');
@@ -162,7 +162,7 @@ final class SecondFactorTest extends BenchTestCase
     {
         $this->actingAs(Person::query()->findOrFail($this->people[$who]->id))->get('/yourself/code')->assertOk();
         $this->secret = session('offered_secret');
-        $this->post('/yourself/code', ['passphrase' => self::PASSPHRASE, 'code' => $this->code()])->assertSessionHasNoErrors();
+        $this->post('/yourself/code', ['passphrase' => self::PASSPHRASE, 'one_time_code' => $this->code()])->assertSessionHasNoErrors();
         $codes = session('recovery');
         $this->get('/yourself/code')->assertSee('shown this once')->assertSee($codes[0]);
         $this->get('/yourself/code')->assertDontSee($codes[0])->assertSee('Signing in asks for it.');
@@ -177,7 +177,7 @@ final class SecondFactorTest extends BenchTestCase
 
     private function types(string $code): TestResponse
     {
-        return $this->from('/sign-in/code')->post('/sign-in/code', ['code' => $code]);
+        return $this->from('/sign-in/code')->post('/sign-in/code', ['one_time_code' => $code]);
     }
 
     private function code(): string

@@ -34,7 +34,7 @@ final class SetUpTest extends BenchTestCase
         $this->get('/')->assertRedirect('/sign-in');
         $this->get('/sign-in')->assertRedirect('/set-up');
         $this->get('/set-up')->assertOk()->assertSee('A place of your own');
-        $this->founds(['code' => $code])->assertRedirect('/');
+        $this->founds(['one_time_code' => $code])->assertRedirect('/');
 
         $lead = Person::query()->where('name', 'Runa Thistle')->sole();
         $this->assertAuthenticatedAs($lead);
@@ -50,7 +50,7 @@ final class SetUpTest extends BenchTestCase
         }
 
         $this->post('/sign-out');
-        $this->founds(['code' => $code])->assertRedirect('/sign-in');
+        $this->founds(['one_time_code' => $code])->assertRedirect('/sign-in');
         self::assertSame(1, Site::query()->count());
         Artisan::call('rheacid:set-up-code');
         self::assertSame('', Artisan::output(), 'there is no second code');
@@ -58,7 +58,7 @@ final class SetUpTest extends BenchTestCase
     }
 
     /** @param array<string, string> $typed */
-    #[TestWith([['code' => 'AAAA-AAAA-AAAA'], 'code'])]
+    #[TestWith([['one_time_code' => 'AAAA-AAAA-AAAA'], 'one_time_code'])]
     #[TestWith([['elevation' => '30000'], 'elevation'])]
     #[TestWith([['time_zone' => 'Middle/Earth'], 'time_zone'])]
     #[TestWith([['passphrase' => 'short', 'passphrase_confirmation' => 'short'], 'passphrase'])]
@@ -69,7 +69,7 @@ final class SetUpTest extends BenchTestCase
     public function test_what_is_not_accepted_founds_nothing_and_uses_no_code_up(array $typed, string $field): void
     {
         $code = $this->empty();
-        $this->founds(['code' => $code, ...$typed])->assertSessionHasErrors($field);
+        $this->founds(['one_time_code' => $code, ...$typed])->assertSessionHasErrors($field);
         self::assertSame([0, 0], [Site::query()->count(), Person::query()->count()]);
         self::assertTrue(SetUpCode::use($code));
     }
@@ -85,7 +85,7 @@ final class SetUpTest extends BenchTestCase
     public function test_a_founded_site_asks_for_no_set_up(): void
     {
         $this->get('/set-up')->assertRedirect('/sign-in');
-        $this->founds(['code' => SetUpCode::fresh()])->assertRedirect('/sign-in');
+        $this->founds(['one_time_code' => SetUpCode::fresh()])->assertRedirect('/sign-in');
         self::assertSame(1, Site::query()->count());
     }
 

@@ -47,6 +47,7 @@ final class ShelfFormsTest extends BenchTestCase
         $before = Lot::query()->count();
 
         $response = $this->from("/ready/add/$what")->post("/ready/add/$what", [...self::BOTTLE, ...$typed, 'form' => self::formId()]);
+        $response->assertSessionHasInput('code', $typed['code'] ?? self::BOTTLE['code']);
 
         $response->assertRedirect("/ready/add/$what")->assertSessionHasErrors($field);
         self::assertStringContainsString($answer, (string) session('errors')->first($field));

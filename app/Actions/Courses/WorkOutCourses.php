@@ -51,6 +51,7 @@ final class WorkOutCourses
                 'words' => $words,
                 'is_due' => $verdict->conformity !== null,
                 'distrust' => $record->distrust,
+                'silent_at' => $verdict->silentFromH() === null ? null : $moment($verdict->silentFromH()),
                 'next_at' => $verdict->nextH === null ? null : $moment($verdict->nextH),
                 'proven_until' => self::provenUntil($batch, $limit, $verdict, $entry->at, $moment),
             ],

@@ -46,9 +46,9 @@ final class CodeController
         $person = Bench::person($request);
         $this->provePassphrase($request, $person);
         $offered = $request->session()->get(self::OFFERED);
-        $step = is_string($offered) ? TimeCode::step($offered, $request->string('code')->toString(), CarbonImmutable::now()->getTimestamp(), 0) : null;
+        $step = is_string($offered) ? TimeCode::step($offered, $request->string('one_time_code')->toString(), CarbonImmutable::now()->getTimestamp(), 0) : null;
         if (!is_string($offered) || $step === null) {
-            throw Refused::because('That is not the code of now. Is the time of the telephone right?', 'code');
+            throw Refused::because('That is not the code of now. Is the time of the telephone right?', 'one_time_code');
         }
         $request->session()->forget(self::OFFERED);
         $codes = SecondFactor::turnOn($person, $offered, $step);
@@ -84,7 +84,7 @@ final class CodeController
     /** The passphrase, and the code where there is one: a bench that was left alone changes nobody's way in. */
     private function provePassphrase(Request $request, Person $person): void
     {
-        $request->validate(['passphrase' => ['required', 'string', 'max:200'], 'code' => ['nullable', 'string', 'max:20']]);
+        $request->validate(['passphrase' => ['required', 'string', 'max:200'], 'one_time_code' => ['nullable', 'string', 'max:20']]);
         $what = "passphrase $person->id";
         Waits::hold($what, 'passphrase', $request, $person);
         if (!SignIn::isPassphrase($person, $request->string('passphrase')->toString())) {
@@ -92,10 +92,10 @@ final class CodeController
             AccessLog::note(AccessKind::WrongPassphrase, $request, $person);
             throw ValidationException::withMessages(['passphrase' => 'That is not your passphrase.']);
         }
-        if ($person->credential?->hasCode() === true && !SecondFactor::isCode($person, $request->string('code')->toString())) {
+        if ($person->credential?->hasCode() === true && !SecondFactor::isCode($person, $request->string('one_time_code')->toString())) {
             Waits::slipped($what);
             AccessLog::note(AccessKind::WrongCode, $request, $person);
-            throw ValidationException::withMessages(['code' => 'That code does not hold. Each holds once: wait for the next.']);
+            throw ValidationException::withMessages(['one_time_code' => 'That code does not hold. Each holds once: wait for the next.']);
         }
         Waits::forget($what);
     }

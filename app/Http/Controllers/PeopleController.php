@@ -68,15 +68,15 @@ final class PeopleController
 
     public function enter(Request $request): RedirectResponse
     {
-        $request->validate(['code' => ['required', 'string', 'max:40'], ...Passphrase::rules()], ['code' => 'The code that a lead has told you.', ...Passphrase::messages()]);
-        $code = $request->string('code')->toString();
+        $request->validate(['one_time_code' => ['required', 'string', 'max:40'], ...Passphrase::rules()], ['one_time_code' => 'The code that a lead has told you.', ...Passphrase::messages()]);
+        $code = $request->string('one_time_code')->toString();
         $person = Invitations::person($code);
         if ($person?->enabled === false) {
-            throw Refused::because('You do not work here any more. Ask a lead.', 'code');
+            throw Refused::because('You do not work here any more. Ask a lead.', 'one_time_code');
         }
         if ($person === null || !Invitations::use($code)) {
             AccessLog::note(AccessKind::WrongPassphrase, $request, null, 'by a code');
-            throw Refused::because(sprintf('That code does not hold: it was used, is over %d days old, or was mistyped. Ask a lead for a new one.', Invitations::DAYS), 'code');
+            throw Refused::because(sprintf('That code does not hold: it was used, is over %d days old, or was mistyped. Ask a lead for a new one.', Invitations::DAYS), 'one_time_code');
         }
         SignIn::set($person, $request->string('passphrase')->toString(), $request->string('pin')->toString());
         Standing::comeIn($request, $person, AccessKind::CameIn);

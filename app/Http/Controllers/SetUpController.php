@@ -30,8 +30,8 @@ final class SetUpController
         if (Site::current() !== null) {
             return redirect()->route('sign-in');
         }
-        if (!SetUpCode::use($request->string('code')->toString())) {
-            throw Refused::because('That code does not hold: it was used, is over three days old, or was mistyped. bin/start prints a new one.', 'code');
+        if (!SetUpCode::use($request->string('one_time_code')->toString())) {
+            throw Refused::because('That code does not hold: it was used, is over three days old, or was mistyped. bin/start prints a new one.', 'one_time_code');
         }
         try {
             $text = static fn(string $field): string => $request->string($field)->trim()->toString();

@@ -63,15 +63,15 @@ final class SignInController
         if ($person === null) {
             return redirect()->route('sign-in')->withErrors(['username' => 'That took more than five minutes: begin again.']);
         }
-        $request->validate(['code' => ['nullable', 'string', 'max:20', 'required_without:recovery'], 'recovery' => ['nullable', 'string', 'max:40']], ['code.required_without' => 'Type the six digits that the telephone shows, or a recovery code.']);
+        $request->validate(['one_time_code' => ['nullable', 'string', 'max:20', 'required_without:recovery'], 'recovery' => ['nullable', 'string', 'max:40']], ['one_time_code.required_without' => 'Type the six digits that the telephone shows, or a recovery code.']);
         // Guessing elsewhere makes nobody wait on a device of their own.
         $what = "code $person->id " . (Device::known($request, (string) $person->credential?->username) ?? 'elsewhere');
-        Waits::hold($what, 'code', $request, $person);
+        Waits::hold($what, 'one_time_code', $request, $person);
         $isRecovery = $request->filled('recovery');
-        if (!($isRecovery ? SecondFactor::isRecovery($person, $request->string('recovery')->toString()) : SecondFactor::isCode($person, $request->string('code')->toString()))) {
+        if (!($isRecovery ? SecondFactor::isRecovery($person, $request->string('recovery')->toString()) : SecondFactor::isCode($person, $request->string('one_time_code')->toString()))) {
             Waits::slipped($what);
             AccessLog::note(AccessKind::WrongCode, $request, $person);
-            throw ValidationException::withMessages(['code' => 'That code does not hold. Each holds once, for half a minute; is the time of the telephone right?']);
+            throw ValidationException::withMessages(['one_time_code' => 'That code does not hold. Each holds once, for half a minute; is the time of the telephone right?']);
         }
         Waits::forget($what);
         $request->session()->forget(self::HALFWAY);

@@ -18,7 +18,7 @@ final class SetUpRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'code' => ['required', 'string', 'max:40'],
+            'one_time_code' => ['required', 'string', 'max:40'],
             'site' => ['required', 'string', 'max:80'],
             'time_zone' => ['required', 'string', 'timezone:all'],
             'elevation' => ['required', 'string', new Measured(Quantity::Elevation)],
@@ -35,7 +35,7 @@ final class SetUpRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'code' => 'The code that bin/start has printed.',
+            'one_time_code' => 'The code that bin/start has printed.',
             'site' => 'The name of the site, as it stands on certificates.',
             'time_zone' => 'A zone of the list is accepted, like Europe/Lisbon.',
             'elevation.required' => Quantity::Elevation->accepted(),

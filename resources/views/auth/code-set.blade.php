@@ -8,7 +8,7 @@
             @csrf
             <div class="fields">
                 <x-field name="passphrase" label="Passphrase" type="password" required autocomplete="current-password" maxlength="200" />
-                <x-field name="code" label="Code of now" inputmode="numeric" required autocomplete="one-time-code" maxlength="20" />
+                <x-field name="one_time_code" label="Code of now" inputmode="numeric" required autocomplete="one-time-code" maxlength="20" />
             </div>
         </form>
         <x-slot:act><button class="do" form="code-off">Give it up</button></x-slot>
@@ -21,7 +21,7 @@
         <form id="code-on" method="post" action="{{ route('yourself.code') }}">
             @csrf
             <div class="fields">
-                <x-field name="code" label="Code of now" inputmode="numeric" required autocomplete="one-time-code" maxlength="20" />
+                <x-field name="one_time_code" label="Code of now" inputmode="numeric" required autocomplete="one-time-code" maxlength="20" />
                 <x-field name="passphrase" label="Passphrase" type="password" required autocomplete="current-password" maxlength="200" />
             </div>
         </form>

@@ -4,7 +4,7 @@
     <p class="soft">Nothing is recorded here yet. Say what this site is, and who leads it; the rest can be changed later.</p>
     <form method="post" action="{{ route('set-up.store') }}">
         @csrf
-        <div class="fields"><x-field name="code" label="Code" help="bin/start has printed it" autofocus required autocapitalize="characters" maxlength="40" /></div>
+        <div class="fields"><x-field name="one_time_code" label="Code" help="bin/start has printed it" autofocus required autocapitalize="characters" maxlength="40" /></div>
         <h2>The site</h2>
         <div class="fields">
             <x-field name="site" label="Its name" help="as it stands on certificates" required maxlength="80" />

@@ -9,7 +9,7 @@
     <h2>What it may go out on</h2>
     @foreach ($life->outlet->blocks as $block)<p class="verdict"><x-state is="fail">Kept back.</x-state> {{ $block }}</p>@endforeach
     @foreach ($life->outlet->release->missing as $one)<p class="verdict"><x-state is="care">Missing.</x-state> {{ ReleaseWords::missing($one['name'], $one['reason']) }} @php($open = $life->deviations->first(fn ($deviation) => $deviation->limit_name === $one['name'] && $deviation->disposition === null))
-        @if (in_array($one['reason'], [Rheacid\Core\Limits\MissingReason::NeverJudged, Rheacid\Core\Limits\MissingReason::NotProven], true))<a href="{{ route('drafts.create', $batch) }}">{{ ReleaseWords::advice($one['reason']) }}</a>@elseif ($open)<a href="{{ route('deviations.show', $open) }}">{{ ReleaseWords::advice($one['reason']) }}</a>@else<span class="soft">{{ ReleaseWords::advice($one['reason']) }}.</span>@endif</p>@endforeach
+        @if (in_array($one['name'], $life->onCourses, true))<a href="{{ route('courses.show', $batch) }}">Temperatures</a>@elseif (in_array($one['reason'], [Rheacid\Core\Limits\MissingReason::NeverJudged, Rheacid\Core\Limits\MissingReason::NotProven], true))<a href="{{ route('drafts.create', $batch) }}">{{ ReleaseWords::advice($one['reason']) }}</a>@elseif ($open)<a href="{{ route('deviations.show', $open) }}">{{ ReleaseWords::advice($one['reason']) }}</a>@else<span class="soft">{{ ReleaseWords::advice($one['reason']) }}.</span>@endif</p>@endforeach
     @if ($life->outlet->release->met !== [])<p class="verdict"><x-state is="met">Met.</x-state> {{ implode(' · ', $life->outlet->release->met) }}</p>
     @elseif ($life->outlet->needsNone !== null)<p class="verdict"><x-state is="care">Nothing is measured that guards it.</x-state> {{ $life->outlet->needsNone }}</p>
     @elseif ($life->outlet->release->missing === [])<p class="verdict"><x-state is="care">Missing.</x-state> No binding limit is met: it would go out on nothing.</p>@endif
@@ -35,7 +35,7 @@
         </form>
     </details>
     @if (in_array($state, [BatchState::Released, BatchState::Closed], true) && Gate::allows('lead'))
-        <details @if ($errors->has('told')) open @endif><summary>Recall it</summary>
+        <details @if (old('told') !== null) open @endif><summary>Recall it</summary>
             <form method="post" action="{{ route('batches.recall', $batch) }}" id="recall" data-keep><x-form-id />
                 <p class="apart">It is fetched back: nothing of it is sold, used or moved until a lead decides. Follow your site’s recall plan and local codes.</p>
                 <div class="fields"><x-field name="reason" id="recall-reason" label="Why" maxlength="400" class="wide" /><x-field name="told" label="Who was told what" maxlength="400" class="wide" /><x-field name="passphrase" id="recall-passphrase" label="Your passphrase" type="password" /></div>

@@ -50,7 +50,9 @@
     <x-pages :of="$screen->page" />
     @include('batches.life')
     <x-slot:act>
-        @if ($screen->life->waiting !== [] && Gate::allows('record'))
+        @php($found = $screen->life->deviations->first(fn ($deviation) => $deviation->is_after_release && $deviation->disposition === null))
+        @if ($found)<a class="do" href="{{ route('deviations.show', $found) }}" data-primary>What to do <kbd>Enter</kbd></a>
+        @elseif ($screen->life->waiting !== [] && Gate::allows('record'))
             @php($waits = $screen->life->waiting[0])
             @php($place = Rheacid\Measure\Together::lacking($waits, $batch)[0]['places'][0])
             <a href="{{ route('drafts.create', $batch) }}">Measure otherwise</a>
