@@ -45,6 +45,13 @@ $batch = static function (Person $person, string $code): int {
 
     return (int) basename((string) parse_url($person->browser->getCurrentURL(), PHP_URL_PATH));
 };
+/** Opens the newest reading of a batch. */
+$reading = static function (Person $person, string $code) use ($batch): Person {
+    $batch($person, $code);
+    $person->browser->get((string) $person->browser->executeScript('return document.querySelector("a[href*=\'/readings/\']").href'));
+
+    return $person;
+};
 $accept = static fn(Person $person): Person => $person->seesAcceptAwake()->leavesFields()->presses(WebDriverKeys::ENTER);
 
 [$chromium, $oda, $picture] = $open(1280, 800, false);
@@ -102,7 +109,7 @@ foreach ([1, 2] as $portion) {
     $oda->sees("Portion $portion")->fills('Potential', $portion === 1 ? '76,2' : '76,0')->fills('Temperature', '21,4')->taps('it stood still')->taps("Accept portion $portion");
 }
 $oda->sees('not needed');
-$oda->opens('/readings/9')->sees('not proven');
+$reading($oda, 'CS-0409')->sees('not proven');
 $picture('reading-not-proven');
 $oda->opens("/batches/{$batch($oda, 'HC-0004')}/temperatures")->sees('Running, day');
 $picture('cure');
@@ -131,11 +138,11 @@ $picture('deviation');
 $chromium->close();
 
 [$chromium, $oda, $picture] = $open(1280, 800, true);
-$oda->opens('/readings/16')->sees('Critical limit met');
+$reading($oda, 'CS-0421')->sees('Critical limit met');
 $picture('dark-reading');
 $chromium->close();
 
 [$chromium, $oda, $picture] = $open(390, 844, false);
-$oda->opens('/readings/16')->sees('Critical limit met');
+$reading($oda, 'CS-0421')->sees('Critical limit met');
 $picture('telephone-reading');
 $chromium->close();

@@ -20,6 +20,7 @@ use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Sampling\SamplingState;
+use Rheacid\Core\Words\ForecastWords;
 use Rheacid\Core\Words\LimitWords;
 use Rheacid\Measure\DecisionLines;
 use Rheacid\Measure\Usual;
@@ -44,7 +45,7 @@ final readonly class BatchScreen
     /**
      * @param CursorPaginator<int, Decision> $page
      * @param list<array{decision: Decision, measurements: list<Measurement>, distance: string, sign: string, word: string}> $rows of the page, the newest first
-     * @param array{sign: string, words: string, isPast: bool}|null $outlook of the deadline that comes next
+     * @param array{sign: string, words: string, advice: string, isPast: bool}|null $outlook of the deadline that comes next
      * @param array{sign: string, head: string, tail: string, advice: string|null} $answer the worst that is true, and what to do
      * @param list<SamplingState> $sampling what is missing first
      * @param list<CourseFinding> $findings of records of temperature, the worst first
@@ -80,7 +81,7 @@ final readonly class BatchScreen
     }
 
     /**
-     * @param array{sign: string, words: string, isPast: bool}|null $outlook
+     * @param array{sign: string, words: string, advice: string, isPast: bool}|null $outlook
      *
      * @return array{sign: string, head: string, tail: string, advice: string|null}
      */
@@ -99,10 +100,10 @@ final readonly class BatchScreen
         $said = array_values(array_filter([
             match (true) {
                 $outlook === null => null,
-                $outlook['isPast'] => ['sign' => 'fail', 'head' => 'Missed in time', 'tail' => $outlook['words'], 'advice' => 'Hold it: no later value mends that. A lead decides.'],
+                $outlook['isPast'] => ['sign' => 'fail', 'head' => 'Missed in time', 'tail' => $outlook['words'] . '.', 'advice' => 'Hold it: no later value mends that. A lead decides.'],
                 $outlook['sign'] === 'met' && $line->sign === 'fail' => null,
                 $outlook['sign'] === 'met' => ['sign' => 'met', 'head' => 'On its way', 'tail' => $outlook['words'], 'advice' => null],
-                default => ['sign' => $outlook['sign'], 'head' => 'In doubt', 'tail' => $outlook['words'], 'advice' => 'Measure again, warm it, extend the time or acidify while the clock still runs.'],
+                default => ['sign' => $outlook['sign'], 'head' => 'In doubt', 'tail' => $outlook['words'] . '.', 'advice' => $outlook['advice']],
             },
             $line->word === null ? ['sign' => 'idle', 'head' => 'No reading yet', 'tail' => '', 'advice' => 'Measure the first portion.'] : ['sign' => (string) $line->sign, 'head' => $line->word, 'tail' => trim($line->detail . ' ' . (in_array($line->sign, ['met', 'idle'], true) ? self::nextBinding($line) : '')), 'advice' => $line->advice],
         ]));
@@ -204,7 +205,7 @@ final readonly class BatchScreen
         return array_values(array_filter($batch->judgedBy(), static fn(ProductLimit $limit): bool => $limit->measurand === Measurand::Ph->value && ($limit->condition === null || ($answers[$limit->condition] ?? false))));
     }
 
-    /** @return array{sign: string, words: string, isPast: bool}|null */
+    /** @return array{sign: string, words: string, advice: string, isPast: bool}|null */
     private static function outlook(BatchLine $line, DeadlineFacts $next): ?array
     {
         $words = BatchTasks::outlook($line, $next);
@@ -212,6 +213,6 @@ final readonly class BatchScreen
             return null;
         }
 
-        return ['sign' => BatchTasks::sign($next), 'words' => BatchTasks::due($next) . ': ' . $words, 'isPast' => $next->at->isPast()];
+        return ['sign' => BatchTasks::sign($next), 'words' => BatchTasks::due($next) . ': ' . $words, 'advice' => ForecastWords::advice($next->forecast), 'isPast' => $next->at->isPast()];
     }
 }

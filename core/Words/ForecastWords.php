@@ -27,6 +27,14 @@ final class ForecastWords
         };
     }
 
+    /** What to do while it is in doubt; before three readings fall, nothing but reading on can be advised. */
+    public static function advice(?Forecast $forecast): string
+    {
+        $isUnknown = $forecast === null || ($forecast->etaH === null && $forecast->levelsOffPh === null && $forecast->verdict === ForecastVerdict::AtRisk);
+
+        return $isUnknown ? 'Measure again.' : 'Measure again, warm it, extend the time or acidify while the clock still runs.';
+    }
+
     /** Two or three words for a drawing. */
     public static function short(Forecast $forecast): string
     {

@@ -44,6 +44,7 @@ final class ProofTest extends BrowserTestCase
         $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id")->sets('or at', $this->field(50))->taps('Stuffed then')->sees('How do you know?');
         $sela->fills('How do you know?', 'on the sheet of the filler')->taps('Stuffed then')->sees('Stuffed: noted.')->sees('on the sheet of the filler');
         $sela->taps('Change the time')->sets('It happened at', $this->field(55))->fills('Why', 'the sheet was misread')->fills('Your passphrase', 'not mine')->taps('Change it, and judge again')->sees('That is not your passphrase.');
+        self::assertSame($this->field(55), $sela->browser->executeScript('return document.querySelector("[id^=change-at]").value'), 'nothing typed is lost');
         $sela->fills('Your passphrase', self::PASSPHRASE)->taps('Change it, and judge again')->sees('the time is changed, and everything that counts from it')->sees('the sheet was misread');
         self::assertSame([2, 1], [BatchStep::query()->where('batch_id', $batch->id)->count(), $this->batch('SA-0001')->load('steps')->steps->count()], 'the former stays on record');
     }

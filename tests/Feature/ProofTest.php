@@ -9,6 +9,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Rheacid\Actions\Batches\RecordMissedDeadlines;
 use Rheacid\Actions\Courses\WatchCourses;
+use Rheacid\Actions\Measure\AcceptReplicate;
+use Rheacid\Actions\Measure\RecordMeasurement;
 use Rheacid\Actions\People\Appoint;
 use Rheacid\Batches\Outlet;
 use Rheacid\Core\Limits\BatchState;
@@ -20,6 +22,7 @@ use Rheacid\Models\Batch;
 use Rheacid\Models\BatchStep;
 use Rheacid\Models\CourseFinding;
 use Rheacid\Models\Deviation;
+use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\Person;
 use Rheacid\Models\ReleaseRecord;
@@ -294,6 +297,26 @@ final class ProofTest extends BenchTestCase
         $solids = $this->measure([3.62, 3.62], batch: 'KR-0001', place: 'solids', joins: $brine->occasion);
         self::assertSame([BatchState::Running, Overall::Accept], [$this->batch('KR-0001')->state(), $this->decided($solids)->overall]);
         self::assertSame(Conformity::Inside, $this->decided($solids)->outcomes->firstWhere('name', 'Critical, within 168 h')?->outcome);
+    }
+
+    public function test_two_people_who_complete_one_sample_both_keep_what_they_read_and_the_worse_decides(): void
+    {
+        $batch = $this->brew('vegetable-ferment', 'KR-0001', '2026-11-25T09:00', self::SOURED);
+        $this->answerAll($batch);
+        $this->ready();
+        $brine = $this->measure([3.61, 3.61], batch: 'KR-0001', place: 'brine');
+        $this->calibrate(electrode: 'E-05');
+        $drafts = array_map(fn(string $who, string $electrode): MeasurementDraft => $this->begin(batch: 'KR-0001', by: $this->people[$who], electrode: $electrode, place: 'solids', joins: $brine->occasion), ['checker', 'second'], ['E-07', 'E-05']);
+        foreach ([3.62, 4.9] as $i => $ph) {
+            $by = $this->people[['checker', 'second'][$i]];
+            foreach ([1, 2] as $portion) {
+                app(AcceptReplicate::class)($by, IdempotencyKey::own(), $drafts[$i], $this->typed($this->shown($ph), 21.4), null);
+            }
+            app(RecordMeasurement::class)($by, IdempotencyKey::own(), $drafts[$i]);
+        }
+
+        self::assertSame([3, 4.9], [$brine->occasion->measurements()->count(), round((float) $this->newest($batch)->value, 1)]);
+        self::assertNotSame(Conformity::Inside, $this->newest($batch)->outcomes->firstWhere('name', 'Critical, within 168 h')?->outcome);
     }
 
     public function test_a_sample_that_is_set_aside_counts_only_where_it_lies_outside_and_a_fresh_one_is_asked_for(): void

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\View\Figures;
 
+use Rheacid\Core\Numbers;
+
 /** Maps a quantity to a coordinate of a drawing. */
 final readonly class Scale
 {
@@ -29,6 +31,18 @@ final readonly class Scale
         }
 
         return $ticks;
+    }
+
+    /** @return list<array{x: float, label: string}> of a scale of hours: days, or hours where less than two days are drawn */
+    public function times(int $width): array
+    {
+        $span = $this->high - $this->low;
+        $pieces = intdiv($width, 90);
+        if ($span < 48) {
+            return array_map(fn(float $hours): array => ['x' => $this->at($hours), 'label' => Numbers::plain($hours) . ' h'], $this->ticks($this->step($pieces)));
+        }
+
+        return array_map(fn(float $hours): array => ['x' => $this->at($hours), 'label' => 'day ' . round($hours / 24)], $this->ticks(24 * max(1, (int) ceil($span / 24 / $pieces))));
     }
 
     /** A round step that parts the range into at most so many pieces. */

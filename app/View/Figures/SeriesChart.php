@@ -165,18 +165,6 @@ final readonly class SeriesChart
         return $strips;
     }
 
-    /** @return list<array{x: float, label: string}> days, or hours where less than two days are looked at */
-    public function times(): array
-    {
-        $span = $this->hours->high - $this->hours->low;
-        if ($span < 48) {
-            return array_map(fn(float $hours): array => ['x' => $this->hours->at($hours), 'label' => Numbers::plain($hours) . ' h'], $this->hours->ticks($this->hours->step((int) ($this->width / 90))));
-        }
-        $every = max(1, (int) ceil($span / 24 / ($this->width / 90)));
-
-        return array_map(fn(float $hours): array => ['x' => $this->hours->at($hours), 'label' => 'day ' . round($hours / 24)], $this->hours->ticks(24 * $every));
-    }
-
     /** @param list<array{float, float}> $points */
     private function path(array $points, Scale $scale): string
     {

@@ -4,7 +4,8 @@
         <h2>Of what?</h2>
         <ul class="todo">
             @forelse ($screen->products as $one)
-                <li><div><b>{{ $one->name }}</b><small>version {{ $one->version }} · {{ $one->family ?? 'own product' }}</small></div><a @class(['do', 'quiet' => !$loop->first]) href="{{ route('batches.create', ['product' => $one->id]) }}" @if ($loop->first) data-primary @endif>Choose<span class="visually-hidden"> {{ $one->name }}</span></a></li>
+                <li>
+                    <div><b>{{ $one->name }}</b><small>version {{ $one->version }} · {{ $one->family ?? 'own product' }}</small></div><a @class(['do', 'quiet' => !$loop->first]) href="{{ route('batches.create', ['product' => $one->id]) }}" @if ($loop->first) data-primary @endif>Choose<span class="visually-hidden"> {{ $one->name }}</span></a></li>
             @empty
                 <li>No product yet. A lead makes one from the library.</li>
             @endforelse
@@ -23,7 +24,8 @@
             </div>
             @if ($product->routeNames() !== [])
                 <fieldset class="apart"><legend>How is it made safe?</legend>
-                    @foreach ($product->routes as $route)<label class="form-check"><input class="form-check-input" type="radio" name="route" value="{{ $route['name'] }}" @checked(old('route') === $route['name'])> {{ $route['name'] }}<br><span class="soft">{{ $route['why'] ?? '' }}</span></label>@endforeach
+                    @foreach ($product->routes as $route)
+                        <label class="form-check"><input class="form-check-input" type="radio" name="route" value="{{ $route['name'] }}" @checked(old('route') === $route['name'])> {{ $route['name'] }}<br><span class="soft">{{ $route['why'] ?? '' }}</span></label>@endforeach
                     @error('route')<p class="problem">{{ $message }}</p>@enderror
                 </fieldset>
             @endif
@@ -35,11 +37,14 @@
             </details>
         </form>
         @if (Gate::allows('record'))
-            <x-slot:act><a href="{{ route('batches.create') }}">Another product</a><button class="do" form="start" data-primary>Start {{ $screen->code }} <kbd>Enter</kbd></button></x-slot>
+            <x-slot:act><a href="{{ route('batches.create') }}">Another product</a>
+                <button class="do" form="start" data-primary>Start {{ $screen->code }} <kbd>Enter</kbd></button></x-slot>
         @endif
         <x-slot:evidence>
             <h2>Its limits</h2>
-            <dl>@foreach ($product->limits as $row)<dt>{{ $row->name }}: {{ Rheacid\Core\Words\LimitWords::bounds($row->toCore(), $row->course) }}</dt><dd>{{ Rheacid\Core\Words\LimitWords::kind($row->kind) }}{{ $row->hours === null ? '' : ', within ' . Rheacid\Core\Numbers::plain($row->hours) . ' h of ' . ($row->since === 'start' ? 'the start' : $row->since) }}{{ $row->routes === null ? '' : ' · ' . implode('; ', $row->routes) }}</dd>@endforeach</dl>
+            <dl>@foreach ($product->limits as $row)
+                <dt>{{ $row->name }}: {{ Rheacid\Core\Words\LimitWords::bounds($row->toCore(), $row->course) }}</dt>
+                <dd>{{ Rheacid\Core\Words\LimitWords::kind($row->kind) }}{{ $row->hours === null ? '' : ', within ' . Rheacid\Core\Numbers::plain($row->hours) . ' h of ' . ($row->since === 'start' ? 'the start' : $row->since) }}{{ $row->routes === null ? '' : ' · ' . implode('; ', $row->routes) }}</dd>@endforeach</dl>
             @foreach ($product->cautions() as $caution)<p class="caution">{{ $caution }}</p>@endforeach
             <p class="note">Not legal advice: check with your authority. Where one is required, a licensed process authority decides.</p>
         </x-slot>

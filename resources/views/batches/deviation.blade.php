@@ -19,7 +19,8 @@
         @endforelse
     </table>
     @if (Gate::allows('record') && !$decided)
-        <form method="post" action="{{ route('deviations.act', $deviation) }}" id="act" data-keep><x-form-id /><x-field name="action" label="Done" maxlength="400" class="apart" /><button class="do quiet apart">Keep what was done</button></form>
+        <form method="post" action="{{ route('deviations.act', $deviation) }}" id="act" data-keep><x-form-id />
+            <x-field name="action" label="Done" maxlength="400" class="apart" /><button class="do quiet apart">Keep what was done</button></form>
     @endif
     @if ($decided)
         <h2>What was decided</h2>
@@ -29,7 +30,10 @@
         <h2>Decide</h2>
         <form id="dispose" method="post" action="{{ route('deviations.dispose', $deviation) }}" data-keep><x-form-id />
             <div class="fields">
-                <x-field name="disposition" label="What becomes of it"><select class="form-select" id="f-disposition" name="disposition"><option value="">choose</option>@foreach (DispositionKind::about($deviation->is_after_release === true) as $kind)<option value="{{ $kind->value }}" @selected(old('disposition') === $kind->value)>{{ ucfirst($kind->words()) }}</option>@endforeach</select></x-field>
+                <x-field name="disposition" label="What becomes of it"><select class="form-select" id="f-disposition" name="disposition">
+                    <option value="">choose</option>@foreach (DispositionKind::about($deviation->is_after_release === true) as $kind)
+                    <option value="{{ $kind->value }}" @selected(old('disposition') === $kind->value)>{{ ucfirst($kind->words()) }}</option>@endforeach</select>
+                </x-field>
                 <x-field name="reason" label="Why" maxlength="400" class="wide" />
                 @if ($deviation->is_after_release)
                     <x-field name="told" label="Who was told what" help="needed for a recall" maxlength="400" class="wide" />
@@ -40,13 +44,15 @@
                 <x-field name="authority" label="Process authority" help="who gave a written word, and when; needed to go on after a missed critical time limit" maxlength="200" class="wide" />
             </div>
         </form>
-        <x-slot:act><a href="{{ route('batches.show', $batch) }}">To batch {{ $batch->code }}</a><button class="do" form="dispose" data-primary>Decide so <kbd>Enter</kbd></button></x-slot>
+        <x-slot:act><a href="{{ route('batches.show', $batch) }}">To batch {{ $batch->code }}</a>
+            <button class="do" form="dispose" data-primary>Decide so <kbd>Enter</kbd></button></x-slot>
     @else
         <x-slot:act><a class="do" href="{{ route('batches.show', $batch) }}" data-primary>To batch {{ $batch->code }} <kbd>Enter</kbd></a></x-slot>
     @endif
     <x-slot:evidence>
         <h2>The limit</h2>
-        @if ($limit)<dl><dt>{{ $limit->name }}: {{ Rheacid\Core\Words\LimitWords::written($limit->toCore()) }}</dt><dd>{{ $limit->meaning }}<br><span class="soft">{{ $limit->source }}</span></dd></dl>@endif
+        @if ($limit)<dl><dt>{{ $limit->name }}: {{ Rheacid\Core\Words\LimitWords::written($limit->toCore()) }}</dt>
+            <dd>{{ $limit->meaning }}<br><span class="soft">{{ $limit->source }}</span></dd></dl>@endif
         @if ($deviation->decision_id)<p><a href="{{ route('batches.show', $batch) }}">The readings of the batch</a></p>@endif
         <p class="note">After a missed critical time limit only holding, diverting, discarding or a process authority’s written word is left: toxin that has formed stays, and cooking does not mend it. Local codes and, where required, a licensed process authority decide.</p>
     </x-slot>

@@ -3,7 +3,8 @@
 <x-house title="Batches" room="Batches">
     <form class="fields narrow" method="get" action="{{ route('batches') }}">
         <div><label class="form-label" for="f-state">State</label>
-        <select class="form-select" id="f-state" name="state" data-submits><option value="">all</option>@foreach (BatchState::cases() as $one)<option value="{{ $one->value }}" @selected($one === $state)>{{ $one->value }}</option>@endforeach</select></div>
+        <select class="form-select" id="f-state" name="state" data-submits><option value="">all</option>@foreach (BatchState::cases() as $one)
+            <option value="{{ $one->value }}" @selected($one === $state)>{{ $one->value }}</option>@endforeach</select></div>
         <div><label class="form-label" for="f-code">Code begins with</label>
         <input class="form-control" id="f-code" name="code" value="{{ $search }}" maxlength="20" autocomplete="off"></div>
         <div class="at-the-foot"><button class="do quiet">Show</button></div>
@@ -23,7 +24,9 @@
                 @endif
             </tr>
         @empty
-            <tr><td colspan="5" class="soft">{{ $state === null && $search === '' ? 'No batch yet. One begins with its product and the limits of that; what is read of it is judged by them.' : 'No batch like that.' }}</td></tr>
+            <tr>
+                <td colspan="5" class="soft">{{ $state === null && $search === '' ? 'No batch yet. One begins with its product and the limits of that; what is read of it is judged by them.' : 'No batch like that.' }}</td>
+            </tr>
         @endforelse
     </table>
     <x-pages :of="$page" />

@@ -17,15 +17,19 @@
 @if (Gate::allows('record'))
     @if ($batch->product->routeNames() !== [] && $batch->route() === null && $life->outlet)
         <form class="verdict asked" method="post" action="{{ route('batches.route', $batch) }}"><x-form-id />
-            <x-state is="care">Asked.</x-state> How is it made safe? @foreach ($batch->product->routeNames() as $route)<button class="do quiet" name="route" value="{{ $route }}">{{ $route }}</button> @endforeach
+            <x-state is="care">Asked.</x-state> How is it made safe? @foreach ($batch->product->routeNames() as $route)
+                <button class="do quiet" name="route" value="{{ $route }}">{{ $route }}</button> @endforeach
         </form>
     @endif
     @foreach ($life->unanswered as $condition)
-        <form class="verdict asked" method="post" action="{{ route('batches.answer', $batch) }}"><x-form-id /><input type="hidden" name="condition" value="{{ $condition }}"><x-state is="care">Asked.</x-state> {{ $condition }}? <button class="do quiet" name="answer" value="yes">Yes</button> <button class="do quiet" name="answer" value="no">No</button></form>
+        <form class="verdict asked" method="post" action="{{ route('batches.answer', $batch) }}"><x-form-id />
+            <input type="hidden" name="condition" value="{{ $condition }}"><x-state is="care">Asked.</x-state> {{ $condition }}? <button class="do quiet" name="answer" value="yes">Yes</button> <button class="do quiet" name="answer" value="no">No</button>
+        </form>
     @endforeach
     @foreach ($life->steps as $one)
         @continue($one['stands'] !== null && !$one['repeats'])
-        <form class="verdict asked steps-taken" method="post" action="{{ route('batches.step', $batch) }}" data-keep><x-form-id /><input type="hidden" name="step" value="{{ $one['step'] }}">
+        <form class="verdict asked steps-taken" method="post" action="{{ route('batches.step', $batch) }}" data-keep><x-form-id />
+            <input type="hidden" name="step" value="{{ $one['step'] }}">
             <x-state :is="$one['stands'] === null ? 'care' : 'idle'">{{ $one['stands'] === null ? 'Asked' : 'Again' }}.</x-state>
             <span>{{ $one['stands'] === null ? "When was it {$one['step']}? Its limits count from then." : ucfirst($one['step']) . ' again?' }}</span>
             <button class="do quiet" name="when" value="now">{{ ucfirst($one['step']) }} now</button>

@@ -7,7 +7,7 @@
 <x-house :title="'Batch ' . $batch->code" room="Batches">
     <p class="what">{{ $batch->product->name }} · started {{ SiteClock::full($batch->started_at) }} · {{ $batch->vessel }} · {{ $batch->size }} · version {{ $batch->product->version }} of the product</p>
     <p class="verdict answer"><x-state :is="$screen->answer['sign']">{{ $screen->answer['head'] }}.</x-state> <span>{{ $screen->answer['tail'] }} @if ($screen->answer['advice'])<b>{{ $screen->answer['advice'] }}</b>@endif</span></p>
-    @if ($screen->outlook && $screen->outlook['words'] !== $screen->answer['tail'])
+    @if ($screen->outlook && $screen->outlook['words'] !== rtrim($screen->answer['tail'], '.'))
         <p class="verdict"><x-state :is="$screen->outlook['sign']">{{ $screen->outlook['words'] }}</x-state></p>
     @endif
     @foreach ($screen->findings as $finding)
@@ -17,7 +17,8 @@
     @include('batches.open')
     <div id="series">
         <x-series-chart :figure="$screen->chart" />
-        @if ($screen->lens->compares)<p class="note">{{ $screen->chart->earlier() ? 'Shaded: where the middle half of the last batches of this product ran; dashed: their median.' : 'Fewer than three earlier batches of this product were read so far: nothing to compare with.' }}</p>@endif
+        @if ($screen->lens->compares)
+            <p class="note">{{ $screen->chart->earlier() ? 'Shaded: where the middle half of the last batches of this product ran; dashed: their median.' : 'Fewer than three earlier batches of this product were read so far: nothing to compare with.' }}</p>@endif
         <p class="looks" aria-label="Look at another part of its time">
             @foreach ($screen->lens->links() as $words => $query)<a href="{{ route('batches.show', [$batch, ...$query]) }}" hx-get="{{ route('batches.show', [$batch, ...$query]) }}" hx-select="#series" hx-target="#series" hx-swap="outerHTML">{{ $words }}</a>@endforeach
             @php($other = route('batches.show', [$batch, ...$screen->lens->comparing(!$screen->lens->compares)]))
@@ -27,7 +28,10 @@
     @if ($screen->sampling !== [] && $batch->state()->isMeasured())
         <h2>Sampling plan</h2>
         <table class="stack">
-            @foreach ($screen->sampling as $one)<tr><td><b>{{ SamplingWords::what($one->line) }}</b>, {{ SamplingWords::when($one->line) }}</td><td class="soft">{{ $one->line->count > 1 ? $one->line->count . ': ' : '' }}{{ $one->line->where }}</td><td><x-state :is="$one->isMissing ? 'care' : ($one->lastHours === null ? 'idle' : 'met')">{{ SamplingWords::state($one) }}</x-state>@if ($one->isMissing && Gate::allows('record')) <a class="cell-link" href="{{ $one->line->measurand === 'ph' ? route('drafts.create', $batch) : route('others.create', [$batch, 'of' => $one->line->measurand . '|' . $one->line->basis]) }}">Measure<span class="visually-hidden"> {{ SamplingWords::what($one->line) }}</span></a>@endif</td></tr>@endforeach
+            @foreach ($screen->sampling as $one)<tr><td><b>{{ SamplingWords::what($one->line) }}</b>, {{ SamplingWords::when($one->line) }}</td>
+                <td class="soft">{{ $one->line->count > 1 ? $one->line->count . ': ' : '' }}{{ $one->line->where }}</td>
+                <td><x-state :is="$one->isMissing ? 'care' : ($one->lastHours === null ? 'idle' : 'met')">{{ SamplingWords::state($one) }}</x-state>@if ($one->isMissing && Gate::allows('record')) <a class="cell-link" href="{{ $one->line->measurand === 'ph' ? route('drafts.create', $batch) : route('others.create', [$batch, 'of' => $one->line->measurand . '|' . $one->line->basis]) }}">Measure<span class="visually-hidden"> {{ SamplingWords::what($one->line) }}</span></a>@endif</td>
+            </tr>@endforeach
         </table>
     @endif
     <h2>Readings</h2>
@@ -60,7 +64,11 @@
         @elseif ($batch->state()->isMeasured() && $screen->usual && Gate::allows('record'))
             <a href="{{ route('drafts.create', $batch) }}">Measure otherwise</a>
             <form method="post" action="{{ route('drafts.store', $batch) }}"><x-form-id />
-                <input type="hidden" name="pair" value="{{ $screen->usual->pair->id }}"><input type="hidden" name="thermometer" value="{{ $screen->usual->thermometer->id }}"><input type="hidden" name="stage" value="{{ $screen->usual->stage->value }}"><input type="hidden" name="place" value="{{ $screen->usual->place }}"><input type="hidden" name="source" value="{{ $screen->usual->source->value }}">
+                <input type="hidden" name="pair" value="{{ $screen->usual->pair->id }}">
+                    <input type="hidden" name="thermometer" value="{{ $screen->usual->thermometer->id }}">
+                    <input type="hidden" name="stage" value="{{ $screen->usual->stage->value }}">
+                    <input type="hidden" name="place" value="{{ $screen->usual->place }}">
+                    <input type="hidden" name="source" value="{{ $screen->usual->source->value }}">
                 <button class="do" data-primary>Measure: {{ $screen->usual->words() }} <kbd>Enter</kbd></button>
             </form>
         @elseif ($batch->state()->isMeasured() && Gate::allows('record'))<a class="do" href="{{ route('drafts.create', $batch) }}" data-primary>Measure <kbd>Enter</kbd></a>@else<a class="do" href="{{ route('batches') }}" data-primary>To the batches <kbd>Enter</kbd></a>@endif
@@ -78,7 +86,8 @@
                 <dd>{{ LimitWords::kind($row->kind) }}{{ $row->course ? '' : ', ' . Rheacid\Measure\DecisionLines::when($limit, $batch) }}@if ($limit->condition !== null)<br>if {{ LimitWords::within($limit->condition) }}: {{ match ($answer) { true => 'yes, so it is judged', false => 'no, so it is not', default => 'nobody has said yet' } }}@endif<br><span class="soft">{{ $row->source }}</span></dd>
             @endforeach
         </dl>
-        @if ($batch->state() === BatchState::Held)<p class="note">{{ $batch->product->limits->first(fn ($limit) => $limit->kind->binds())?->if_violated }}</p>@endif
+        @if ($batch->state() === BatchState::Held)
+            <p class="note">{{ $batch->product->limits->first(fn ($limit) => $limit->kind->binds())?->if_violated }}</p>@endif
         <p class="note">Not legal advice: check with your authority. Where one is required, a licensed process authority decides.</p>
     </x-slot>
 </x-house>

@@ -14,7 +14,9 @@
             </div>
         </div>
     </div>
-    <x-slot:act><a href="{{ route('batches.show', $batch) }}">To batch {{ $batch->code }}</a><button class="do" data-print data-primary>Print <kbd>Enter</kbd></button></x-slot>
-    <x-slot:evidence><h2>How it is used</h2><p>Print it, hang it on the vessel, and take it off when the state has changed. A scanner types the code into the search.</p>
+    <x-slot:act><a href="{{ route('batches.show', $batch) }}">To batch {{ $batch->code }}</a>
+        <button class="do" data-print data-primary>Print <kbd>Enter</kbd></button></x-slot>
+    <x-slot:evidence><h2>How it is used</h2>
+        <p>Print it, hang it on the vessel, and take it off when the state has changed. A scanner types the code into the search.</p>
         <p><a href="{{ route('batches.tag', $isRounded ? $batch : [$batch, 'digits' => 1]) }}">{{ $isRounded ? 'Say the value as it is judged' : 'Say the value with one decimal, where the paper asks for it' }}</a></p></x-slot>
 </x-house>

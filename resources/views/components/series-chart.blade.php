@@ -22,7 +22,7 @@
         <path @class(['edge', 'later' => !$wall['due']]) d="M{{ $wall['x'] }} {{ $wall['y'] }}v{{ $wall['height'] }}h{{ $wall['width'] }}"/>
         <text @class(['strong' => $wall['due']]) x="{{ $figure->width - 18 }}" y="{{ $wall['y'] + $wall['height'] + 17 }}" text-anchor="end">{{ $wall['label'] }}</text>
     @endforeach
-    @foreach ($figure->times() as $time)
+    @foreach ($figure->hours->times($figure->width) as $time)
         <text x="{{ $time['x'] }}" y="{{ $figure->height - 8 }}" text-anchor="{{ $loop->first ? 'start' : 'middle' }}">{{ $time['label'] }}</text>
     @endforeach
     <g clip-path="url(#{{ $id }}-in)">

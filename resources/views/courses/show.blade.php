@@ -16,10 +16,17 @@
             @foreach ($screen->courses as $course)
                 @php($last = $course->parts->last())
                 @php($end = collect($last?->drawn ?? [])->last())
-                <tr><td>{{ $course->point }}</td><td><a class="cell-link" href="{{ route('thermometers.show', $course->thermometer) }}">{{ $course->thermometer->code }}</a></td><td>± {{ Rheacid\Core\Celsius::by((float) $last?->expanded_u_c, 2) }}</td><td>{{ $end ? Rheacid\SiteClock::full(Carbon\CarbonImmutable::createFromTimestamp($end[0])) : '' }}{{ $last?->is_complete ? ', complete' : ', more will follow' }}
+                <tr><td>{{ $course->point }}</td>
+                    <td><a class="cell-link" href="{{ route('thermometers.show', $course->thermometer) }}">{{ $course->thermometer->code }}</a></td>
+                    <td>± {{ Rheacid\Core\Celsius::by((float) $last?->expanded_u_c, 2) }}</td>
+                    <td>{{ $end ? Rheacid\SiteClock::full(Carbon\CarbonImmutable::createFromTimestamp($end[0])) : '' }}{{ $last?->is_complete ? ', complete' : ', more will follow' }}
                     @foreach ($course->strikes as $strike)<br><span class="soft">struck out {{ Rheacid\SiteClock::short($strike->from_at) }} to {{ Rheacid\SiteClock::short($strike->to_at) }}: {{ $strike->reason }}</span>@endforeach
-                    @if (Gate::allows('lead'))<details @if ((int) old('strikes') === $course->id) open @endif><summary>Strike out a stretch</summary><form method="post" action="{{ route('courses.strike', $course) }}" data-keep><x-form-id /><input type="hidden" name="strikes" value="{{ $course->id }}">
-                        <div class="fields"><x-field name="from_at" :id="'from-' . $course->id" label="From" type="datetime-local" /><x-field name="to_at" :id="'to-' . $course->id" label="Until" type="datetime-local" /><x-field name="reason" :id="'strike-reason-' . $course->id" label="Why it is struck out" maxlength="400" /></div>
+                    @if (Gate::allows('lead'))<details @if ((int) old('strikes') === $course->id) open @endif><summary>Strike out a stretch</summary>
+                        <form method="post" action="{{ route('courses.strike', $course) }}" data-keep><x-form-id />
+                        <input type="hidden" name="strikes" value="{{ $course->id }}">
+                        <div class="fields"><x-field name="from_at" :id="'from-' . $course->id" :keeps="(int) old('strikes') === $course->id" label="From" type="datetime-local" />
+                            <x-field name="to_at" :id="'to-' . $course->id" :keeps="(int) old('strikes') === $course->id" label="Until" type="datetime-local" />
+                            <x-field name="reason" :id="'strike-reason-' . $course->id" :keeps="(int) old('strikes') === $course->id" label="Why it is struck out" maxlength="400" /></div>
                         <button class="do quiet">Strike it out: it counts as a gap</button></form></details>@endif</td></tr>
             @endforeach
         </table>
@@ -29,16 +36,26 @@
         <form id="course" method="post" action="{{ route('courses.store', $batch) }}" enctype="multipart/form-data" data-keep>
             <x-form-id />
             <div class="fields">
-                <x-field name="point" label="Measured at"><select class="form-select" id="f-point" name="point">@foreach (['chamber' => 'the chamber, warmest spot', 'coldest' => 'the coldest point of the food', 'core' => 'the core', 'surface' => 'the surface'] as $code => $words)<option value="{{ $code }}" @selected(old('point') === $code)>{{ $words }}</option>@endforeach</select></x-field>
-                <x-field name="thermometer" label="With"><select class="form-select" id="f-thermometer" name="thermometer">@foreach ($screen->thermometers as $thermometer)<option value="{{ $thermometer->id }}" @selected((int) old('thermometer') === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words($thermometer->status()) }}</option>@endforeach</select></x-field>
-                <x-field name="unit" label="In"><select class="form-select" id="f-unit" name="unit"><option value="C" @selected(old('unit') === 'C')>°C</option><option value="F" @selected(old('unit', Rheacid\Core\Style::isFahrenheitFirst() ? 'F' : 'C') === 'F')>°F</option></select></x-field>
-                <x-field name="file" label="File of a logger" help="day with time; temperature, one point a line; up to 5 MB"><input class="form-control" id="f-file" type="file" name="file" accept=".csv,.txt,text/csv,text/plain"></x-field>
+                <x-field name="point" label="Measured at">
+                    <select class="form-select" id="f-point" name="point">@foreach (['chamber' => 'the chamber, warmest spot', 'coldest' => 'the coldest point of the food', 'core' => 'the core', 'surface' => 'the surface'] as $code => $words)
+                    <option value="{{ $code }}" @selected(old('point') === $code)>{{ $words }}</option>@endforeach</select></x-field>
+                <x-field name="thermometer" label="With">
+                    <select class="form-select" id="f-thermometer" name="thermometer">@foreach ($screen->thermometers as $thermometer)
+                    <option value="{{ $thermometer->id }}" @selected((int) old('thermometer') === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words($thermometer->status()) }}</option>@endforeach</select>
+                </x-field>
+                <x-field name="unit" label="In"><select class="form-select" id="f-unit" name="unit">
+                    <option value="C" @selected(old('unit') === 'C')>°C</option>
+                    <option value="F" @selected(old('unit', Rheacid\Core\Style::isFahrenheitFirst() ? 'F' : 'C') === 'F')>°F</option></select>
+                </x-field>
+                <x-field name="file" label="File of a logger" help="day with time; temperature, one point a line; up to 5 MB"><input class="form-control" id="f-file" type="file" name="file" accept=".csv,.txt,text/csv,text/plain">
+                </x-field>
                 <x-field name="course" label="Or typed" class="wide" help="one point a line, like 2026-11-25 08:00; 24.5"><textarea class="form-control" id="f-course" name="course" rows="4">{{ is_string(old('course')) ? old('course') : '' }}</textarea></x-field>
                 <label class="form-check wide"><input class="form-check-input" type="checkbox" name="complete" value="1" @checked(old('complete'))> the record is complete: nothing more will follow</label>
             </div>
             <p class="sending" role="status" hidden data-sending><progress aria-label="reading the file"></progress> <span>Sending the file.</span></p>
         </form>
-        <x-slot:act><a href="{{ route('batches.show', $batch) }}">To batch {{ $batch->code }}</a><button class="do" form="course" data-primary>Keep it <kbd>Enter</kbd></button></x-slot>
+        <x-slot:act><a href="{{ route('batches.show', $batch) }}">To batch {{ $batch->code }}</a>
+            <button class="do" form="course" data-primary>Keep it <kbd>Enter</kbd></button></x-slot>
     @endif
     <x-slot:evidence>
         <h2>How it counts</h2>

@@ -14,12 +14,14 @@
         <div class="fields">
             <x-field name="pair" label="Pair">
                 <select class="form-select" id="f-pair" name="pair">
-                    @foreach ($screen->pairs as $pair)<option value="{{ $pair->id }}" @selected((int) old('pair', $screen->ready?->id) === $pair->id)>{{ $pair->code }} on {{ $pair->name }} · {{ Rheacid\Shelf\Readiness::words($pair->status()) }}{{ $batch->product->method->matrix?->suits($pair->kind) === false ? ' · not for insertion: only a spear is pushed into food' : '' }}</option>@endforeach
+                    @foreach ($screen->pairs as $pair)
+                        <option value="{{ $pair->id }}" @selected((int) old('pair', $screen->ready?->id) === $pair->id)>{{ $pair->code }} on {{ $pair->name }} · {{ Rheacid\Shelf\Readiness::words($pair->status()) }}{{ $batch->product->method->matrix?->suits($pair->kind) === false ? ' · not for insertion: only a spear is pushed into food' : '' }}</option>@endforeach
                 </select>
             </x-field>
             <x-field name="thermometer" label="Thermometer">
                 <select class="form-select" id="f-thermometer" name="thermometer">
-                    @foreach ($screen->thermometers as $thermometer)<option value="{{ $thermometer->id }}" @selected((int) old('thermometer', $screen->stop?->round->thermometer_id ?? $screen->usual?->thermometer->id) === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words($thermometer->status()) }}</option>@endforeach
+                    @foreach ($screen->thermometers as $thermometer)
+                        <option value="{{ $thermometer->id }}" @selected((int) old('thermometer', $screen->stop?->round->thermometer_id ?? $screen->usual?->thermometer->id) === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words($thermometer->status()) }}</option>@endforeach
                 </select>
             </x-field>
             <x-sample :batch="$batch" :stage="$screen->joins?->stage->value ?? $screen->stop?->stage->value ?? $screen->usual?->stage->value ?? 'underway'" :place="$screen->place ?? $screen->usual?->place" />
@@ -27,7 +29,8 @@
             @foreach ($screen->asks as $i => $condition)
                 <fieldset class="wide">
                     <legend class="form-label">{{ $condition }}?</legend>
-                    @foreach (['yes' => 'yes', 'no' => 'no', '' => 'not known yet: what hangs on it stays open'] as $value => $words)<label class="form-check"><input class="form-check-input" type="radio" name="answers[{{ $i }}]" value="{{ $value }}" @checked(old("answers.$i", '') === $value)> {{ $words }}</label>@endforeach
+                    @foreach (['yes' => 'yes', 'no' => 'no', '' => 'not known yet: what hangs on it stays open'] as $value => $words)
+                        <label class="form-check"><input class="form-check-input" type="radio" name="answers[{{ $i }}]" value="{{ $value }}" @checked(old("answers.$i", '') === $value)> {{ $words }}</label>@endforeach
                 </fieldset>
             @endforeach
         </div>
@@ -43,7 +46,8 @@
         <x-slot:act><button class="do" form="begin" data-primary>Begin measuring <kbd>Enter</kbd></button></x-slot>
     @endif
     <x-slot:evidence>
-        @if (Gate::allows('record'))<p><a href="{{ route('others.create', $batch) }}">Another quantity than pH</a> · <a href="{{ route('titrations.create', $batch) }}">Titrate</a> · <a href="{{ route('late.create', $batch) }}">Readings from paper</a></p>@endif
+        @if (Gate::allows('record'))
+            <p><a href="{{ route('others.create', $batch) }}">Another quantity than pH</a> · <a href="{{ route('titrations.create', $batch) }}">Titrate</a> · <a href="{{ route('late.create', $batch) }}">Readings from paper</a></p>@endif
         <h2>{{ $batch->product->method->name }}</h2>
         <ul class="steps">@foreach ($batch->product->method->steps as $step)<li>{{ $step }}</li>@endforeach</ul>
         <p class="caution">Hot samples scald and crack glass: let them cool first. Follow your site’s rules and local codes.</p>

@@ -3,14 +3,16 @@
     <p class="what">{{ $batch->product->name }} · batch <a href="{{ route('batches.show', $batch) }}"><b>{{ $batch->code }}</b></a> · {{ $batch->vessel }}</p>
     @if (Gate::allows('record'))
     @php($was = $screen->corrects)
-    @if ($was)<p class="what">The entry of {{ Rheacid\SiteClock::full($was->observed_at) }} stays on record; this one takes its place, with your name and reason.</p>@endif
+    @if ($was)
+        <p class="what">The entry of {{ Rheacid\SiteClock::full($was->observed_at) }} stays on record; this one takes its place, with your name and reason.</p>@endif
     <form id="other" method="post" action="{{ route('others.store', $batch) }}" data-keep>
         <x-form-id />
         @if ($was)<input type="hidden" name="corrects" value="{{ $was->id }}">@endif
         <div class="fields">
             <x-field name="of" label="What" class="wide"><select class="form-select" id="f-of" name="of">
                 @foreach (['asked by its limits' => $screen->asked, 'others' => $screen->others] as $group => $quantities)
-                    @if ($quantities !== [])<optgroup label="{{ $group }}">@foreach ($quantities as $value => $words)<option value="{{ $value }}" @selected(old('of', $screen->chosen) === $value)>{{ $words }}</option>@endforeach</optgroup>@endif
+                    @if ($quantities !== [])<optgroup label="{{ $group }}">@foreach ($quantities as $value => $words)
+                        <option value="{{ $value }}" @selected(old('of', $screen->chosen) === $value)>{{ $words }}</option>@endforeach</optgroup>@endif
                 @endforeach
             </select></x-field>
             <x-field name="values" label="Read" :value="$was?->replicates->map(fn ($one) => $was->measurand === Rheacid\Core\Measurands\Measurand::Temperature ? Rheacid\Core\Celsius::bare($one->shown_c ?? $one->value) : Rheacid\Core\Numbers::plain($one->shown_c ?? $one->value))->join('; ')" help="several portions with a semicolon: 5,2; 5,3" inputmode="text" />
@@ -19,7 +21,10 @@
             @unless ($was)<x-together :occasions="$screen->together" />@endunless
         </div>
         <h2>A temperature</h2>
-        <div class="fields"><x-field name="thermometer" label="With"><select class="form-select" id="f-thermometer" name="thermometer"><option value=""></option>@foreach ($screen->thermometers as $thermometer)<option value="{{ $thermometer->id }}" @selected((int) old('thermometer', $was?->verification?->thermometer_id) === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words($thermometer->status()) }}</option>@endforeach</select></x-field>
+        <div class="fields"><x-field name="thermometer" label="With"><select class="form-select" id="f-thermometer" name="thermometer">
+            <option value=""></option>@foreach ($screen->thermometers as $thermometer)
+            <option value="{{ $thermometer->id }}" @selected((int) old('thermometer', $was?->verification?->thermometer_id) === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words($thermometer->status()) }}</option>@endforeach</select>
+        </x-field>
             <label class="form-check at-the-foot"><input class="form-check-input" type="checkbox" name="still" value="1" @checked(old('still'))> it stood still, in the coldest place; else it proves nothing</label></div>
         <h2>Anything else</h2>
         <div class="fields">
@@ -32,7 +37,8 @@
             @if ($was)<x-field name="reason" label="Why it is corrected" class="wide" maxlength="400" />@endif
         </div>
     </form>
-    <x-slot:act><a href="{{ route('batches.show', $batch) }}">To batch {{ $batch->code }}</a><button class="do" form="other" data-primary>Record it <kbd>Enter</kbd></button></x-slot>
+    <x-slot:act><a href="{{ route('batches.show', $batch) }}">To batch {{ $batch->code }}</a>
+        <button class="do" form="other" data-primary>Record it <kbd>Enter</kbd></button></x-slot>
     @else
         <p class="what">Checkers and leads do this. What was recorded can be read.</p>
     @endif

@@ -5,15 +5,22 @@
             <x-form-id />
             <div class="fields">
                 <x-field name="name" label="Name" help="as it stands on certificates" :value="$screen->settings->name" maxlength="80" />
-                <x-field name="temperatures" label="Temperatures"><select class="form-select" id="f-temperatures" name="temperatures"><option value="C">°C</option><option value="F" @selected(old('temperatures', $screen->settings->fahrenheitFirst ? 'F' : 'C') === 'F')>°F first</option></select></x-field>
-                <x-field name="numbers" label="Numbers"><select class="form-select" id="f-numbers" name="numbers"><option value="point">4.52</option><option value="comma" @selected(old('numbers', $screen->settings->decimalComma ? 'comma' : 'point') === 'comma')>4,52</option></select></x-field>
+                <x-field name="temperatures" label="Temperatures"><select class="form-select" id="f-temperatures" name="temperatures">
+                    <option value="C">°C</option>
+                    <option value="F" @selected(old('temperatures', $screen->settings->fahrenheitFirst ? 'F' : 'C') === 'F')>°F first</option></select>
+                </x-field>
+                <x-field name="numbers" label="Numbers"><select class="form-select" id="f-numbers" name="numbers"><option value="point">4.52</option>
+                    <option value="comma" @selected(old('numbers', $screen->settings->decimalComma ? 'comma' : 'point') === 'comma')>4,52</option></select>
+                </x-field>
             </div>
             <label class="form-check"><input class="form-check-input" type="checkbox" name="leads_need_code" value="1" @checked(old('leads_need_code', $screen->settings->leadsNeedCode))> leads sign in with a code of the telephone</label>
             @error('leads_need_code')<p class="problem">{{ $message }}</p>@enderror
             <label class="form-check"><input class="form-check-input" type="checkbox" name="four_eyes" value="1" @checked(old('four_eyes', $screen->settings->fourEyes))> four eyes: who had a hand in a batch does not release it</label>
             @error('four_eyes')<p class="problem">{{ $message }}</p>@enderror
             @if ($screen->settings->fourEyes)
-                <div class="fields"><x-field name="second" label="Second lead" help="to switch four eyes off: the name of another lead" maxlength="40" /><x-field name="second_passphrase" label="Passphrase of the second lead" type="password" /></div>
+                <div class="fields">
+                    <x-field name="second" label="Second lead" help="to switch four eyes off: the name of another lead" maxlength="40" />
+                    <x-field name="second_passphrase" label="Passphrase of the second lead" type="password" /></div>
             @endif
         </form>
         <h2>Another time zone</h2>
@@ -39,7 +46,9 @@
     @endif
     @if ($screen->moves->isNotEmpty())
         <h2>The clock went by</h2>
-        <table class="stack">@foreach ($screen->moves as $move)<tr><td>{{ $move->time_zone }}</td><td>from {{ SiteClock::full($move->in_force_from) }}</td><td>{{ $move->person->name }}, {{ SiteClock::day($move->at) }}</td></tr>@endforeach</table>
+        <table class="stack">@foreach ($screen->moves as $move)<tr><td>{{ $move->time_zone }}</td>
+            <td>from {{ SiteClock::full($move->in_force_from) }}</td><td>{{ $move->person->name }}, {{ SiteClock::day($move->at) }}</td>
+        </tr>@endforeach</table>
     @endif
     <x-slot:evidence>
         <h2>Elevation</h2>

@@ -1,8 +1,10 @@
 @use(Rheacid\Core\Words\LimitWords)
 @php($judged = $product->judged())
-@if ($product->routes !== [])<h2>How it is made safe: a batch takes one route</h2><dl>@foreach ($product->routes as $route)<dt>{{ $route['name'] }}</dt><dd>{{ $route['why'] }}</dd>@endforeach</dl>@endif
+@if ($product->routes !== [])<h2>How it is made safe: a batch takes one route</h2><dl>@foreach ($product->routes as $route)
+    <dt>{{ $route['name'] }}</dt><dd>{{ $route['why'] }}</dd>@endforeach</dl>@endif
 @if ($product->needsNone)<p class="verdict"><x-state is="care">Nothing measured guards it.</x-state> {{ $product->needsNone }}</p>@endif
-@if ($product->stageOf)<p class="verdict"><x-state is="idle">A stage of a process.</x-state> Followed by {{ $product->stageOf }}; it is not released by itself.</p>@endif
+@if ($product->stageOf)
+    <p class="verdict"><x-state is="idle">A stage of a process.</x-state> Followed by {{ $product->stageOf }}; it is not released by itself.</p>@endif
 <h2>Limits</h2>
 <table class="stack">
     <thead><tr><th>Limit</th><th>What it means</th><th>Source</th></tr></thead>

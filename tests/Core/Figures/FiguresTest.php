@@ -166,7 +166,7 @@ final class FiguresTest extends TestCase
 
         self::assertSame([['pitched', '+ 2 L vinegar', 'packed'], ['+ 2 L vinegar', 'packed']], [array_column($whole->marks(), 'label'), array_column($near->marks(), 'label')]);
         self::assertNotSame($whole->marks()[1]['y'], $whole->marks()[2]['y'], 'labels do not cross');
-        self::assertSame(['day 0', '24 h'], [$whole->times()[0]['label'], $near->times()[0]['label']]);
+        self::assertSame(['day 0', '24 h'], [$whole->hours->times($whole->width)[0]['label'], $near->hours->times($near->width)[0]['label']]);
         self::assertSame([['20', '24'], ['24', '24']], [[$whole->strips()[0]['low'], $whole->strips()[0]['high']], [$near->strips()[0]['low'], $near->strips()[0]['high']]]);
         self::assertNotNull($near->earlier());
         self::assertNull((new SeriesChart(new SeriesFacts([], [], 60.0, null, [61.0, 70.0], band: $band)))->earlier());
