@@ -6,6 +6,7 @@ namespace Rheacid\Board;
 
 use Carbon\CarbonImmutable;
 use Rheacid\Batches\Deadlines;
+use Rheacid\Batches\Life;
 use Rheacid\Batches\Series;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\Conformity;
@@ -32,6 +33,7 @@ final readonly class BatchLine
      * @param array<int, array<string, mixed>> $deadlines packed DeadlineFacts, soonest first
      * @param array<string, array{hours: float|null, saidAt: string|null}> $steps that limits count from and nobody has recorded, with when somebody said "not yet"
      * @param array{occasion: int, drawnAt: string, until: string, places: list<string>}|null $waiting the newest sample, where it lacks places
+     * @param string|null $foundSince what was found after it went out, while nobody has decided about it
      * @param Conformity|null $newest the worst that the newest decision says of a binding limit
      */
     public function __construct(
@@ -62,13 +64,29 @@ final readonly class BatchLine
         public array $steps = [],
         public ?array $waiting = null,
         public bool $needsRoute = false,
+        public ?string $foundSince = null,
     ) {}
 
     public function urgency(): Urgency
     {
         $open = array_filter($this->deadlines(), static fn(DeadlineFacts $one): bool => !$one->isMet);
 
-        return Urgency::of($this->state ?? BatchState::Planned, $this->newest, $this->readAt !== null, array_filter($open, static fn(DeadlineFacts $one): bool => $one->at->isPast()) !== [], array_values(array_filter(array_map(static fn(DeadlineFacts $one): ?ForecastVerdict => $one->forecast?->verdict, $open))));
+        return Urgency::of($this->state ?? BatchState::Planned, $this->newest, $this->readAt !== null, array_filter($open, static fn(DeadlineFacts $one): bool => $one->at->isPast()) !== [], array_values(array_filter(array_map(static fn(DeadlineFacts $one): ?ForecastVerdict => $one->forecast?->verdict, $open))), $this->foundSince !== null);
+    }
+
+    /** @return array{sign: string|null, word: string|null, detail: string|null} the worst that is true of it: why it is kept back or fetched back, before what was read */
+    public function said(): array
+    {
+        if ($this->foundSince !== null) {
+            return ['sign' => 'fail', 'word' => 'Found after the release', 'detail' => $this->foundSince];
+        }
+        if ($this->state === BatchState::Held || $this->state === BatchState::Recalled) {
+            [$word, $detail] = [...explode(': ', (string) $this->reason, 2), null];
+
+            return ['sign' => 'fail', 'word' => $word, 'detail' => $detail];
+        }
+
+        return ['sign' => $this->sign, 'word' => $this->word, 'detail' => $this->detail];
     }
 
     public static function work(int $id): self
@@ -105,6 +123,7 @@ final readonly class BatchLine
             $batch->state()->isMeasured() ? self::steps($batch) : [],
             $batch->state()->isMeasured() ? self::waiting($batch) : null,
             $batch->state()->isMeasured() && $batch->product->routeNames() !== [] && $batch->route() === null,
+            $batch->state()->isLive() ? null : Life::open($batch->id)->where('is_after_release', true)->orderBy('id')->first()?->what,
         );
     }
 

@@ -28,8 +28,17 @@ final class ProofTasks
 
         return [
             ...array_values($found->map(static fn(Deviation $one): Task => new Task(Priority::HeldBatch, 'batch', "{$one->batch->code} is {$one->batch->state()->value}, and no longer stands", (string) $one->what, route('deviations.show', $one), 'What to do', 'fail'))->all()),
+            ...self::recalled(),
             ...self::instruments(),
         ];
+    }
+
+    /** @return list<Task> batches that were fetched back, and about which nobody has decided */
+    private static function recalled(): array
+    {
+        $recalled = DB::table('board')->where('part', Part::Batch->value)->where('state', BatchState::Recalled->value)->orderBy('thing_id')->limit(self::MOST)->get(['thing_id', 'code']);
+
+        return array_values($recalled->map(static fn(object $row): Task => new Task(Priority::HeldBatch, 'batch', "$row->code is recalled", 'Keep it apart. A lead releases it anew, diverts or discards it.', route('batches.show', (int) $row->thing_id), 'Open', 'fail'))->all());
     }
 
     /** @return list<Task> batches that went out on a calibration that was voided since */

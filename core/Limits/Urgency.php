@@ -7,13 +7,15 @@ namespace Rheacid\Core\Limits;
 /** In which order batches are looked after: the worst first. */
 enum Urgency: int
 {
-    case Held = 0;
-    case Broken = 1;
-    case AtRisk = 2;
-    case NotProven = 3;
-    case Unread = 4;
-    case Calm = 5;
-    case Planned = 6;
+    /** It has gone out, and no longer stands; or it was fetched back, and nobody has decided about it. */
+    case GoneOut = 0;
+    case Held = 1;
+    case Broken = 2;
+    case AtRisk = 3;
+    case NotProven = 4;
+    case Unread = 5;
+    case Calm = 6;
+    case Planned = 7;
     case Gone = 9;
 
     /** Where nothing binds, farther from a limit than any number of a limit. */
@@ -24,10 +26,12 @@ enum Urgency: int
      * @param bool $isRead whether it was read at all
      * @param bool $isLate a deadline has passed that was not met
      * @param list<ForecastVerdict> $forecasts of the deadlines that lie ahead
+     * @param bool $isFoundSince whether something was found after it went out, about which nobody has decided
      */
-    public static function of(BatchState $state, ?Conformity $newest, bool $isRead, bool $isLate, array $forecasts): self
+    public static function of(BatchState $state, ?Conformity $newest, bool $isRead, bool $isLate, array $forecasts, bool $isFoundSince = false): self
     {
         return match (true) {
+            $isFoundSince || $state === BatchState::Recalled => self::GoneOut,
             $state === BatchState::Held => self::Held,
             $state === BatchState::Planned => self::Planned,
             !$state->isLive() => self::Gone,

@@ -123,6 +123,7 @@ final class ForecastTest extends TestCase
         $of = static fn(BatchState $state, ?Conformity $newest = null, bool $isRead = true, bool $isLate = false, ForecastVerdict ...$forecasts): Urgency => Urgency::of($state, $newest, $isRead, $isLate, array_values($forecasts));
 
         $order = [
+            $of(BatchState::Recalled, Conformity::Inside),
             $of(BatchState::Held, Conformity::Inside),
             $of(BatchState::Running, Conformity::Inside, isLate: true),
             $of(BatchState::Running, Conformity::Inside, true, false, ForecastVerdict::OnTrack, ForecastVerdict::AtRisk),
@@ -134,5 +135,6 @@ final class ForecastTest extends TestCase
         ];
         self::assertSame(Urgency::cases(), $order);
         self::assertSame(Urgency::Broken, $of(BatchState::Running, Conformity::Outside));
+        self::assertSame(Urgency::GoneOut, Urgency::of(BatchState::Released, Conformity::Outside, true, false, [], isFoundSince: true));
     }
 }

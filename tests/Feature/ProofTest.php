@@ -239,11 +239,14 @@ final class ProofTest extends BenchTestCase
         $this->today()->assertSeeInOrder(['CS-0417 is released, and no longer stands', 'Measure Fermented chilli sauce']);
         $this->get("/batches/$batch->id")->assertSeeInOrder(['Released, and found since.', 'Critical limit not met', 'A lead recalls it, or lets it stand.'])->assertSee('data-primary>What to do', false);
         $dispose = fn(array $form): TestResponse => $this->post("/deviations/$deviation->id/disposition", ['reason' => 'read wrong', 'passphrase' => self::PASSPHRASE, 'told' => 'the two shops, by telephone', 'form' => self::formId(), ...$form]);
+        $this->get('/batches')->assertSeeInOrder(['CS-0417', 'Found after the release', 'Critical limit not met', 'CS-0421']);
         $dispose(['disposition' => 'go-on'])->assertSessionHasErrors('disposition');
         $dispose(['disposition' => 'recall', 'passphrase' => 'not mine'])->assertSessionHasErrors('passphrase');
         $dispose(['disposition' => 'recall', 'told' => ''])->assertSessionHasErrors('told');
         $dispose(['disposition' => 'recall'])->assertSessionHasNoErrors();
         self::assertSame(BatchState::Recalled, $this->batch()->state());
+        $this->today()->assertSee('CS-0417 is recalled');
+        $this->get('/batches')->assertSeeInOrder(['CS-0417', 'recalled', 'CS-0421']);
         $this->get("/batches/$batch->id")->assertSee('Told: the two shops, by telephone')->assertSee('Keep it apart.');
         $this->release($batch)->assertSessionHasErrors('release');
         $this->post("/batches/$batch->id/route", ['route' => 'any', 'form' => self::formId()])->assertSessionHasErrors('route');

@@ -18,10 +18,12 @@
                 @if ($line->value !== null)
                     <td class="num">{{ $line->measurand->shown($line->value) }} @if ($line->expandedU !== null)<small>± {{ $line->measurand->shownBy($line->expandedU) }}</small>@endif</td>
                     <td>@if ($line->spare !== null){{ $line->spare < 0 ? 'lacks' : '' }} {{ $line->measurand->shownBy(abs($line->spare)) }}{{ $line->spare < 0 ? '' : ' to spare' }}@else<span class="soft">none due</span>@endif</td>
-                    <td><x-state :is="$line->sign">{{ $line->word }}</x-state><br><span class="soft">{{ $line->detail }}@if ($next = $line->next()) · {{ Rheacid\Today\BatchTasks::due($next) }}@endif</span></td>
                 @else
-                    <td colspan="3" class="soft">no reading yet @if ($next = $line->next()) · {{ Rheacid\Today\BatchTasks::due($next) }}@endif</td>
+                    <td colspan="2" class="soft">no reading yet</td>
                 @endif
+                @php($said = $line->said())
+                <td>@if ($said['word'])<x-state :is="$said['sign']">{{ $said['word'] }}</x-state><br>@endif
+                    <span class="soft">{{ $said['detail'] }}@if ($next = $line->next()){{ $said['detail'] ? ' · ' : '' }}{{ Rheacid\Today\BatchTasks::due($next) }}@endif</span></td>
             </tr>
         @empty
             <tr>
