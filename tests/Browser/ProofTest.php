@@ -6,10 +6,12 @@ namespace Tests\Browser;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use Rheacid\Actions\Batches\RecordMissedDeadlines;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchStep;
+use Rheacid\Models\Deviation;
 use Rheacid\Models\Product;
 use Rheacid\SiteClock;
 
@@ -46,6 +48,9 @@ final class ProofTest extends BrowserTestCase
         $sela->taps('Change the time')->sets('It happened at', $this->field(55))->fills('Why', 'the sheet was misread')->fills('Your passphrase', 'not mine')->taps('Change it, and judge again')->sees('That is not your passphrase.');
         self::assertSame($this->field(55), $sela->browser->executeScript('return document.querySelector("[id^=change-at]").value'), 'nothing typed is lost');
         $sela->fills('Your passphrase', self::PASSPHRASE)->taps('Change it, and judge again')->sees('the time is changed, and everything that counts from it')->sees('the sheet was misread');
+        $sela->opens("/batches/$batch->id/temperatures")->chooses('thermometer', (string) $this->thermometer()->id)->fills('Or typed', implode("\n", array_map(fn(int $hours): string => str_replace('T', ' ', $this->field(20 - $hours)) . '; 20.0', range(0, 19))))->taps('Keep it');
+        $sela->sees('points are on record')->sees('nobody recorded 36 h of it');
+        self::assertStringNotContainsString('Met.', $sela->page(), 'time that nobody recorded proves nothing');
         self::assertSame([2, 1], [BatchStep::query()->where('batch_id', $batch->id)->count(), $this->batch('SA-0001')->load('steps')->steps->count()], 'the former stays on record');
     }
 
@@ -124,6 +129,22 @@ final class ProofTest extends BrowserTestCase
         $sela->chooses('disposition', 'recall')->fills('Why', 'over its critical limit')->fills('Your passphrase', self::PASSPHRASE)->taps('Decide so')->sees('who was told');
         $sela->fills('Who was told what', 'the two shops, by telephone')->fills('Your passphrase', self::PASSPHRASE)->taps('Decide so')->sees('Recall');
         self::assertSame(BatchState::Recalled, $this->batch()->state());
+    }
+
+    public function test_more_time_that_a_lead_gave_stays_given(): void
+    {
+        CarbonImmutable::setTestNow();
+        $batch = $this->batch();
+        app(RecordMissedDeadlines::class)();
+        $deviation = Deviation::query()->where('batch_id', $batch->id)->sole();
+
+        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/deviations/$deviation->id")->sees('no later value mends a missed deadline')->chooses('disposition', 'go-on')->fills('Why', 'acidified, as written')->sets('New time', $this->field(-24))->taps('Decide so');
+        $sela->sees('written word')->fills('Process authority', 'letter of the county, 3 December')->taps('Decide so')->sees('to be met by')->taps('To batch')->taps('Let it go on')->fills('Why', 'more time')->browser->executeScript("document.querySelector('#move button[value=running]').click()");
+        $sela->sees('CS-0417 is running.');
+
+        $this->actingAs($this->people['checker'])->post("/measure/$batch->id/other", ['of' => 'salt|of total', 'values' => '3.1', 'measured_by' => 'the bench', 'measured_with' => 'balance', 'stage' => 'underway', 'place' => 'blend', 'form' => self::formId()])->assertSessionHasNoErrors();
+        self::assertStringNotContainsString('Held.', $sela->opens("/batches/$batch->id")->sees('salt, of total')->page());
+        self::assertSame([BatchState::Running, 1], [$this->batch()->state(), Deviation::query()->where('batch_id', $batch->id)->count()]);
     }
 
     /** Begins where it stands and records two portions of that pH, typed from a real meter. */
