@@ -77,7 +77,21 @@ final readonly class CourseScreen
             array_values(array_filter($batch->limits(), static fn(LimitRow $limit): bool => $limit->course !== null)),
             $findings,
             $lines === [] ? null : new CourseChart($lines, self::gaps($findings)),
-            Lines::thermometers(),
+            self::fitFirst(Lines::thermometers()),
         );
+    }
+
+    /**
+     * What is not checked proves nothing, so it is not offered first.
+     *
+     * @param list<ThermometerLine> $thermometers
+     *
+     * @return list<ThermometerLine>
+     */
+    private static function fitFirst(array $thermometers): array
+    {
+        usort($thermometers, static fn(ThermometerLine $a, ThermometerLine $b): int => $b->status()->state->isInForce() <=> $a->status()->state->isInForce());
+
+        return $thermometers;
     }
 }

@@ -35,7 +35,7 @@
     @if ($facts->nowHours > $figure->hours->low && $facts->nowHours <= $figure->hours->high)
         @php($now = $figure->hours->at($facts->nowHours))
         <path class="now" d="M{{ $now }} 14V{{ $bottom }}"/>
-        <text x="{{ $now - 6 }}" y="{{ $bottom - 6 }}" text-anchor="end">now</text>
+        <text x="{{ $now < 100 ? $now + 6 : $now - 6 }}" y="{{ $bottom - 6 }}" text-anchor="{{ $now < 100 ? 'start' : 'end' }}">now</text>
     @endif
     @if ($ahead = $figure->ahead())
         @if ($ahead['cone'])<path class="cone" d="{{ $ahead['cone'] }}"/>@endif
