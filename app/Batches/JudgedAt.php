@@ -32,7 +32,7 @@ final class JudgedAt
             array_map(static fn(array $one): array => ['measurand' => $one['measurand'], 'basis' => $one['basis']], $lacking),
         );
 
-        return new Occasion($stage, $occasion->hoursSince, $occasion->conditions, $occasion->metInTime, $occasion->disposed, $occasion->open, self::awaited($batch, $occasion, $occasionId));
+        return $occasion->awaiting(self::awaited($batch, $occasion, $occasionId));
     }
 
     /** @return list<string> limits that another open occasion will answer, drawn by their deadline */

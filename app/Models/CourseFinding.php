@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Rheacid\Models;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Query\Builder as QueryBuilder;
+use Illuminate\Support\Facades\DB;
+use Rheacid\Board\Part;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Words\CourseWords;
 use Rheacid\Records\Kept;
@@ -41,5 +45,13 @@ final class CourseFinding extends Model
     {
         return self::query()->whereIn('course_id', Course::query()->select('id')->where('batch_id', $batchId))
             ->whereNotExists(static fn($query) => $query->from('course_findings as later')->whereColumn('later.supersedes_id', 'course_findings.id'))->orderBy('id');
+    }
+
+    /** @return QueryBuilder those that stand, of live batches with their line of the board, whose moment of that name in the answer has come */
+    public static function come(string $moment): QueryBuilder
+    {
+        return DB::table('course_findings')->join('board', static fn($on) => $on->on('board.thing_id', '=', 'course_findings.batch_id')->where('board.part', Part::Batch->value)->where('board.is_live', true))
+            ->whereRaw('cast(json_value(course_findings.answer, ?) as unsigned) between 1 and ?', ["$.$moment", CarbonImmutable::now()->getTimestamp()])
+            ->whereNotExists(static fn($query) => $query->from('course_findings as later')->whereColumn('later.supersedes_id', 'course_findings.id'));
     }
 }

@@ -10,6 +10,8 @@ use Rheacid\Board\BatchLine;
 use Rheacid\Board\Part;
 use Rheacid\Core\Care\Priority;
 use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Limits\StepDoubt;
+use Rheacid\Models\CourseFinding;
 use Rheacid\Models\Deviation;
 use Rheacid\SiteClock;
 
@@ -18,8 +20,6 @@ final class ProofTasks
 {
     private const MOST = 10;
     private const DAYS = 30;
-    /** A step that had not happened yet is asked for again after half of its limit's time, at most after so long. Common practice, no source. */
-    private const ASKED_AGAIN_H = 12.0;
 
     /** @return list<Task> found after a release: a deviation each; then one line for each instrument that failed, with its batches */
     public static function afterRelease(): array
@@ -48,9 +48,9 @@ final class ProofTasks
             ->join('occasions', 'occasions.id', '=', 'measurements.occasion_id')->join('board', static fn($on) => $on->on('board.thing_id', '=', 'occasions.batch_id')->where('board.part', Part::Batch->value)->whereIn('board.state', [BatchState::Released->value, BatchState::Closed->value]))
             ->where('calibration_voids.at', '>', CarbonImmutable::now()->subDays(self::DAYS)->format('Y-m-d H:i:s.v'))
             ->groupBy('calibration_voids.id', 'calibration_voids.calibration_id', 'calibration_voids.reason')->orderByDesc('calibration_voids.id')->limit(self::MOST)
-            ->get(['calibration_voids.calibration_id', 'calibration_voids.reason', DB::raw('group_concat(distinct board.code order by board.code separator \', \') as codes')]);
+            ->get(['calibration_voids.calibration_id', 'calibration_voids.reason', DB::raw('group_concat(distinct board.code order by board.code separator \', \' limit ' . self::MOST . ') as codes'), DB::raw('count(distinct board.code) as many')]);
 
-        return array_values($gone->map(static fn(object $row): Task => new Task(Priority::HeldBatch, 'batch', "Gone out on a calibration that failed since: $row->codes", (string) $row->reason . ' A lead looks at each, and recalls what may not stand.', route('calibrations.show', (int) $row->calibration_id), 'Look', 'fail'))->all());
+        return array_values($gone->map(static fn(object $row): Task => new Task(Priority::HeldBatch, 'batch', "Gone out on a calibration that failed since: $row->codes" . ($row->many > self::MOST ? sprintf(' and %d more', $row->many - self::MOST) : ''), (string) $row->reason . ' A lead looks at each, and recalls what may not stand.', route('calibrations.show', (int) $row->calibration_id), 'Look', 'fail'))->all());
     }
 
     /**
@@ -68,7 +68,7 @@ final class ProofTasks
             }
             // One after the other: what comes later is asked when the first is on record.
             foreach (array_slice($batch->steps, 0, 1) as $step => $asked) {
-                if (self::isAsked($asked)) {
+                if (StepDoubt::isAsked($asked['hours'], $asked['saidAt'] === null ? null : CarbonImmutable::parse($asked['saidAt'], 'UTC'), CarbonImmutable::now())) {
                     $tasks[] = new Task(Priority::OwnWork, 'batch', sprintf('%s: when was it %s?', $batch->code, $step), "$batch->product, $batch->vessel: its limits count from then. Say when, or not yet.", $url, 'Say when', 'care');
                 }
             }
@@ -81,21 +81,10 @@ final class ProofTasks
     /** @return list<Task> records of temperature that are still needed, and from which nothing has come for too long */
     public static function silent(): array
     {
-        $silent = DB::table('course_findings')->join('board', static fn($on) => $on->on('board.thing_id', '=', 'course_findings.batch_id')->where('board.part', Part::Batch->value)->where('board.is_live', true))
-            ->whereRaw("cast(json_value(course_findings.answer, '$.silent_at') as unsigned) between 1 and ?", [CarbonImmutable::now()->getTimestamp()])
-            ->whereNotExists(static fn($query) => $query->from('course_findings as later')->whereColumn('later.supersedes_id', 'course_findings.id'))
-            ->orderBy('course_findings.batch_id')->limit(self::MOST)
+        $silent = CourseFinding::come('silent_at')->orderBy('course_findings.batch_id')->limit(self::MOST)
             ->get(['course_findings.batch_id', 'course_findings.as_of', 'course_findings.limit_name', 'board.code']);
 
         return array_values($silent->map(static fn(object $row): Task => new Task(Priority::OwnWork, 'batch', "$row->code: no temperature since " . SiteClock::short(CarbonImmutable::parse((string) $row->as_of, 'UTC')), "$row->limit_name: a silence proves nothing. Look at the logger, or fill it from another.", route('courses.show', (int) $row->batch_id), 'Look', 'care'))->all());
-    }
-
-    /** @param array{hours: float|null, saidAt: string|null} $asked */
-    private static function isAsked(array $asked): bool
-    {
-        $again = min(self::ASKED_AGAIN_H, ($asked['hours'] ?? INF) / 2);
-
-        return $asked['saidAt'] === null || CarbonImmutable::parse($asked['saidAt'], 'UTC')->diffInSeconds(CarbonImmutable::now()) > 3600 * $again;
     }
 
     /** @return list<Task> */

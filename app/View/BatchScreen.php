@@ -6,7 +6,6 @@ namespace Rheacid\View;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Pagination\CursorPaginator;
-use Rheacid\Batches\Life;
 use Rheacid\Batches\Sampling;
 use Rheacid\Batches\Series;
 use Rheacid\Board\BatchLine;
@@ -90,9 +89,8 @@ final readonly class BatchScreen
         if ($batch->state() === BatchState::Held) {
             return ['sign' => 'fail', 'head' => 'Held', 'tail' => (string) $batch->newestEvent?->reason, 'advice' => 'A lead decides about it.'];
         }
-        $after = Life::open($batch->id)->where('is_after_release', true)->orderBy('id')->first();
-        if ($after !== null) {
-            return ['sign' => 'fail', 'head' => ucfirst($batch->state()->value) . ', and found since', 'tail' => (string) $after->what, 'advice' => 'A lead recalls it, or lets it stand.'];
+        if ($line->foundSince !== null) {
+            return ['sign' => 'fail', 'head' => ucfirst($batch->state()->value) . ', and found since', 'tail' => $line->foundSince, 'advice' => 'A lead recalls it, or lets it stand.'];
         }
         if (!$batch->state()->isLive()) {
             return ['sign' => self::sign($batch->state()), 'head' => ucfirst($batch->state()->value), 'tail' => (string) $batch->newestEvent?->reason . ($batch->newestEvent?->told === null ? '' : " Told: {$batch->newestEvent->told}"), 'advice' => $batch->state() === BatchState::Recalled ? 'Keep it apart. A lead releases it anew, diverts or discards it.' : null];

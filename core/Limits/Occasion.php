@@ -25,6 +25,12 @@ final readonly class Occasion
         public array $awaited = [],
     ) {}
 
+    /** @param list<string> $limits that another open occasion will answer, drawn by their deadline */
+    public function awaiting(array $limits): self
+    {
+        return new self($this->stage, $this->hoursSince, $this->conditions, $this->metInTime, $this->disposed, $this->open, $limits);
+    }
+
     /** Whether places of the quantity that a limit bounds are still to be read. */
     public function isOpenFor(ProductLimit $limit): bool
     {

@@ -12,6 +12,9 @@ enum StepDoubt: string
     /** Somebody had said after that time that it had not happened yet. */
     case Contradicts = 'contradicts';
 
+    /** A step that had not happened yet is asked for again after half of its limit's time, at most after so many hours. */
+    private const ASKED_AGAIN_H = 12.0;
+
     /** Steps that happen more than once; every other is changed, never taken again. */
     public const REPEATED = ['fed', 'turned', 'topped up'];
     /** A limit that counts from the last time of a repeated step names it so: "last fed". */
@@ -33,6 +36,17 @@ enum StepDoubt: string
         $since = max([$started, ...$waits]);
 
         return $hours !== null && $now->getTimestamp() - $since->getTimestamp() > 3600 * $hours ? self::TooLate : null;
+    }
+
+    /**
+     * Whether people are asked when it happened.
+     *
+     * @param float|null $hours the shortest time that a limit gives from the step; null where none counts from it
+     * @param \DateTimeImmutable|null $said when somebody last said "not yet"
+     */
+    public static function isAsked(?float $hours, ?\DateTimeImmutable $said, \DateTimeImmutable $now): bool
+    {
+        return $said === null || $now->getTimestamp() - $said->getTimestamp() > 3600 * min(self::ASKED_AGAIN_H, ($hours ?? INF) / 2);
     }
 
     public static function repeats(string $step): bool

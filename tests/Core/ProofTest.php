@@ -121,6 +121,17 @@ final class ProofTest extends TestCase
         self::assertNull(StepDoubt::of(null, $at('2026-11-25T12:00:00Z'), [], $at($happened), $at($now)), 'no limit counts from it');
     }
 
+    public function test_a_step_that_had_not_happened_is_asked_for_again_after_half_of_its_time(): void
+    {
+        $said = new \DateTimeImmutable('2026-11-25T12:00:00Z');
+        $isAsked = static fn(?float $hours, string $after): bool => StepDoubt::isAsked($hours, $said, $said->modify($after));
+
+        self::assertTrue(StepDoubt::isAsked(8.0, null, $said), 'nobody has said anything yet');
+        self::assertSame([false, true], [$isAsked(8.0, '+4 hours'), $isAsked(8.0, '+4 hours 1 second')]);
+        self::assertSame([false, true], [$isAsked(168.0, '+12 hours'), $isAsked(168.0, '+12 hours 1 second')], 'twelve hours at most');
+        self::assertTrue($isAsked(null, '+12 hours 1 second'));
+    }
+
     public function test_who_had_a_hand_in_a_batch_does_not_release_it_by_four_eyes(): void
     {
         self::assertSame([], FourEyes::against(1, ['held' => [2], 'corrected' => [3]], [1, 2]));

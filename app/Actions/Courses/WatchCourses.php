@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Courses;
 
-use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Rheacid\Batches\Life;
-use Rheacid\Board\Part;
 use Rheacid\Models\Batch;
 use Rheacid\Models\CourseFinding;
 use Rheacid\Models\Site;
@@ -27,10 +24,7 @@ final readonly class WatchCourses
         if ($site === null) {
             return 0;
         }
-        $due = DB::table('course_findings')->join('board', static fn($on) => $on->on('board.thing_id', '=', 'course_findings.batch_id')->where('board.part', Part::Batch->value)->where('board.is_live', true))
-            ->whereRaw("cast(json_value(course_findings.answer, '$.next_at') as unsigned) between 1 and ?", [CarbonImmutable::now()->getTimestamp()])
-            ->whereNotExists(static fn($query) => $query->from('course_findings as later')->whereColumn('later.supersedes_id', 'course_findings.id'))
-            ->distinct()->pluck('course_findings.batch_id');
+        $due = CourseFinding::come('next_at')->distinct()->pluck('course_findings.batch_id');
         foreach ($due as $id) {
             Recording::once($site, IdempotencyKey::own(), 'work out temperatures', CourseFinding::class, function (Entry $entry) use ($id): CourseFinding {
                 $batch = Life::locked(Batch::query()->whereKey($id)->sole());

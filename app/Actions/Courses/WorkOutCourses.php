@@ -39,7 +39,7 @@ final class WorkOutCourses
     private function keep(Entry $entry, Batch $batch, LimitRow $limit, bool $isOwnRecord, CourseVerdict $verdict, Record $record): void
     {
         $before = CourseFinding::standing($batch->id)->where('limit_name', $limit->name)->first();
-        $moment = static fn(float $hours): int => $batch->started_at->addSeconds((int) ceil(3600 * $hours))->getTimestamp();
+        $moment = static fn(?float $hours): ?int => $hours === null ? null : $batch->started_at->addSeconds((int) ceil(3600 * $hours))->getTimestamp();
         $words = CourseWords::sentence($verdict->facts);
         $entry->add(new CourseFinding([
             'course_id' => $record->first->id,
@@ -51,8 +51,8 @@ final class WorkOutCourses
                 'words' => $words,
                 'is_due' => $verdict->conformity !== null,
                 'distrust' => $record->distrust,
-                'silent_at' => $verdict->silentFromH() === null ? null : $moment($verdict->silentFromH()),
-                'next_at' => $verdict->nextH === null ? null : $moment($verdict->nextH),
+                'silent_at' => $moment($verdict->silentFromH()),
+                'next_at' => $moment($verdict->nextH),
                 'proven_until' => self::provenUntil($batch, $limit, $verdict, $entry->at, $moment),
             ],
             'as_of' => $record->asOf,
@@ -74,7 +74,7 @@ final class WorkOutCourses
     /**
      * Of a span without an end: so long as nothing more is recorded, it counts as held until then.
      *
-     * @param callable(float): int $moment
+     * @param callable(?float): ?int $moment
      */
     private static function provenUntil(Batch $batch, LimitRow $limit, CourseVerdict $verdict, CarbonImmutable $now, callable $moment): ?int
     {

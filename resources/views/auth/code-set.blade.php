@@ -1,4 +1,4 @@
-<x-house title="A code of the telephone" room="Hands">
+<x-house title="One-time code from a phone" room="Hands">
     @if (is_array($told = session('recovery')))
         <p class="verdict answer"><x-state is="met">It is on.</x-state> <span>Write these down and keep them away from the telephone: each lets you in once without it. <b>They are shown this once.</b></span></p>
         <ul class="codes">@foreach ($told as $code)<li><code>{{ $code }}</code></li>@endforeach</ul>

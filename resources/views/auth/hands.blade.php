@@ -5,5 +5,5 @@
             <li><div><b>{{ $person->name }}</b><small>{{ $person->role?->value }}{{ $person->is(auth()->user()) ? ', here now' : '' }}</small></div><a class="do quiet" href="{{ route('hands.create', $person) }}">{{ $person->name }}</a></li>
         @endforeach
     </ul>
-    <x-slot:evidence><h2>Yourself</h2><ul class="links"><li><a href="{{ route('yourself') }}">Where warnings of deadlines reach you</a></li><li><a href="{{ route('yourself.code') }}">A code of the telephone</a></li></ul></x-slot>
+    <x-slot:evidence><h2>Yourself</h2><ul class="links"><li><a href="{{ route('yourself') }}">Where warnings of deadlines reach you</a></li><li><a href="{{ route('yourself.code') }}">One-time code from a phone</a></li></ul></x-slot>
 </x-house>
