@@ -13,12 +13,21 @@ final readonly class Keeping
     /** After so many days without one a lead is told. */
     private const DAYS = 2;
 
+    /** What went wrong, the worst first; a check that could not be done is none that failed. */
+    private const FAULTS = [
+        'verification failed' => 'The records differ from their chain',
+        'backup failed' => 'The last backup failed',
+        'second-backup failed' => 'The last backup did not reach its second place',
+        'self-test failed' => 'The installation failed its own test',
+        'verification undone' => 'The records could not be checked',
+    ];
+
     /** @param array<string, array{at: CarbonImmutable, words: string}> $told by what and how: "backup done", "verification failed" */
     private function __construct(private array $told) {}
 
     public static function now(): self
     {
-        $file = storage_path('keeping');
+        $file = Home::told('keeping');
         $told = [];
         foreach (is_file($file) ? explode("\n", (string) file_get_contents($file)) : [] as $line) {
             $parts = explode(' ', trim($line), 4);
@@ -45,9 +54,9 @@ final readonly class Keeping
     {
         $founded = Site::current()?->at;
         $problems = [];
-        foreach (['verification' => 'The records differ from their chain', 'backup' => 'The last backup failed', 'self-test' => 'The installation failed its own test'] as $what => $words) {
-            $failed = $this->told["$what failed"] ?? null;
-            if ($failed !== null && $failed['at'] > ($this->last($what) ?? CarbonImmutable::createFromTimestamp(0))) {
+        foreach (self::FAULTS as $told => $words) {
+            $failed = $this->told[$told] ?? null;
+            if ($failed !== null && $failed['at'] > ($this->last(explode(' ', $told)[0]) ?? CarbonImmutable::createFromTimestamp(0))) {
                 $problems[] = "$words, " . SiteClock::short($failed['at']) . ': ' . $failed['words'];
             }
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid;
 
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
 use Rheacid\Core\Style;
 use Rheacid\Core\Words\WallClock;
 use Rheacid\Models\Site;
@@ -16,7 +18,7 @@ final readonly class Settings
     /** A site that moved more often is told by its newest moves. */
     private const ZONES = 50;
 
-    private function __construct(public string $name, public bool $fahrenheitFirst, public bool $decimalComma, public bool $leadsNeedCode, public bool $fourEyes, public WallClock $clock) {}
+    private function __construct(public string $name, public bool $fahrenheitFirst, public bool $decimalComma, public bool $leadsNeedCode, public bool $fourEyes, public WallClock $clock, public ?CarbonImmutable $closedSince) {}
 
     public static function now(): self
     {
@@ -26,7 +28,9 @@ final readonly class Settings
     /** A site that was founded before there were settings goes by its configuration. */
     public static function read(): self
     {
-        $newest = SiteSetting::query()->orderByDesc('id')->first();
+        // Whether recording is closed is asked along with them: every page says it.
+        $newest = SiteSetting::query()->addSelect(['*', 'closed_at' => DB::table('recording_gate')->select('closed_at')->limit(1)])->orderByDesc('id')->first();
+        $closed = $newest?->getAttribute('closed_at');
         $since = [];
         foreach (SiteZone::query()->orderByDesc('id')->limit(self::ZONES)->get()->reverse() as $zone) {
             // What was said later goes before what was to come.
@@ -42,6 +46,7 @@ final readonly class Settings
             $newest->leads_need_code ?? false,
             $newest->four_eyes ?? false,
             $since === [] ? WallClock::of(new \DateTimeZone(is_string($configured) ? $configured : 'UTC')) : new WallClock($since),
+            is_string($closed) ? CarbonImmutable::parse($closed, 'UTC') : null,
         );
     }
 

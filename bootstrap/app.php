@@ -18,8 +18,9 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: dirname(__DIR__) . '/routes/web.php', commands: dirname(__DIR__) . '/routes/console.php')
     ->withCommands([dirname(__DIR__) . '/app/Console'])
     ->withMiddleware(static function (Middleware $middleware): void {
-        $middleware->prepend(OwnHosts::class);
-        $middleware->append([SecurityHeaders::class, RefusesBrokenText::class, OwnReferer::class]);
+        // Outermost: what is refused on the way in says it too.
+        $middleware->prepend([SecurityHeaders::class, OwnHosts::class]);
+        $middleware->append([RefusesBrokenText::class, OwnReferer::class]);
         $middleware->web(append: [WritesAsTheSite::class], replace: [StartSession::class => StartsSession::class]);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
@@ -31,6 +32,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
 $home = getenv('RHEACID_HOME');
 $home = is_string($home) && $home !== '' ? $home : dirname(__DIR__) . '/var/demo';
 $app->useEnvironmentPath($home);
-$app->useStoragePath($home . '/storage');
+// Who works as the owner of the records has files of its own.
+$storage = getenv('RHEACID_STORAGE');
+$app->useStoragePath(is_string($storage) && $storage !== '' ? $storage : $home . '/storage');
 
 return $app;

@@ -9,6 +9,9 @@ return [
     // The one proxy in front that is believed about https and about who asks; none where nobody stands in front.
     'proxy' => env('TRUSTED_PROXY'),
 
+    // Where the scripts of the installation tell what they did; in the home where it is not named.
+    'told' => null,
+
     // Where this file exists, it holds the time that the application takes for now: for pictures and drills.
     'clock_file' => in_array(env('APP_ENV'), ['testing', 'bench', 'pictures'], true) ? env('CLOCK_FILE') : null,
 

@@ -87,6 +87,7 @@ $spoil = static function (array $fields) use ($nasty, $pick): array {
 };
 $answers = [];
 $bad = [];
+$reached = 0;
 for ($i = 0; $i < (int) $count; $i++) {
     $headers = match (mt_rand(0, 9)) {
         0 => ['Host: ' . $pick(['elsewhere.example', '127.0.0.1:1', "127.0.0.1:$port", 'a b', str_repeat('h', 300)])],
@@ -108,7 +109,7 @@ for ($i = 0; $i < (int) $count; $i++) {
             3 => '/' . $pick(['build/../.env', '.env', '.git/config', 'storage/logs/rheacid.log', 'index.php/sign-in', 'away/application.html', 'up', 'vendor/autoload.php', '%2e%2e/%2e%2e/etc/passwd', 'build/assets/']) . mt_rand(0, 1),
             default => $path . '?' . $pick(['a[]=1&a[b]=2', 'q[]=x', 'cursor=%FF', str_repeat('a=1&', 300), 'page[x]=1']),
         };
-        [$status, $page] = $ask(str_replace(' ', '%20', (string) $what), null, $headers);
+        [$status, $page, $to] = $ask(str_replace(' ', '%20', (string) $what), null, $headers);
         $sent = "GET $what";
     } else {
         [$at, $action, $fields] = $pick($forms);
@@ -139,10 +140,12 @@ for ($i = 0; $i < (int) $count; $i++) {
         }
     }
     $answers[$status] = ($answers[$status] ?? 0) + 1;
+    // A page, or a form that answered by itself: not what was turned away at the door.
+    $reached += in_array($status, [200, 409, 422], true) || ($status === 302 && !str_contains($to, '/sign-in')) ? 1 : 0;
     if ($status >= 500 || $status === 0 || preg_match('/SQLSTATE|Stack trace|vendor\/laravel|rheacid_app|APP_KEY/', $page) === 1) {
         $bad[] = "$status $sent " . json_encode($headers);
     }
 }
 ksort($answers);
-echo json_encode(['sent' => (int) $count, 'forms' => count($forms), 'pages' => count($paths), 'answers' => $answers, 'bad' => array_slice($bad, 0, 20)]), "\n";
+echo json_encode(['sent' => (int) $count, 'forms' => count($forms), 'pages' => count($paths), 'answers' => $answers, 'reached' => $reached, 'bad' => array_slice($bad, 0, 20)]), "\n";
 exit($bad === [] ? 0 : 1);

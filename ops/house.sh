@@ -1,46 +1,73 @@
 # The house: everything that must stand before the application can run. Sourced by the scripts in bin/.
 # Each step can be interrupted and done again; a step that is already done costs nothing.
 set -euo pipefail
+# Whatever the shell of the person says: files that everybody reads, and programs that speak one language.
+umask 022
+export LC_ALL=C.UTF-8
 
-ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
+ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd -P)
 # curl and zip are asked for by the libraries of the tests, which Composer installs with the rest.
 RUN_PACKAGES=(php8.2-cli php8.2-fpm php8.2-mysql php8.2-mbstring php8.2-xml php8.2-intl php8.2-curl php8.2-zip nginx mariadb-server supervisor gpg)
 TEST_PACKAGES=(chromium chromium-driver python3-scipy python3-uncertainties python3-iapws units oathtool)
+# Who serves pages, who keeps the database, and who works as the owner of the records. No account reads or writes what is
+# another's, and root runs nothing that one of them can write.
 SERVICE_USER=rheacid
 DATABASE_USER=rheacid-db
+OWNER_USER=rheacid-owner
+# A database that hangs is away for a command too, though proofs and migrations may take their time.
+PATIENCE=(-d mysqlnd.net_read_timeout=30)
 SERVERS=(mariadb php-fpm nginx queue scheduler mailbox)
+
 
 say() { printf '%s\n' "$*" >&2; }
 fail() { say "$@"; exit 1; }
 is_root() { [ "$(id -u)" = 0 ]; }
 
-# instance NAME WEB_PORT DATABASE_PORT: which of the houses on this machine is meant (demo, test, pictures).
+# Supervisor and nginx read paths word by word, and the path of a socket holds 107 bytes.
+case "$ROOT" in *[!A-Za-z0-9._/+@-]*) fail "Rheacid does not run in $ROOT: its path may hold letters a to z, digits, and . _ + @ - only. Move the directory." ;; esac
+[ ${#ROOT} -le 70 ] || fail "Rheacid does not run in $ROOT: its path may be 70 characters long. Move the directory."
+
+# instance NAME WEB_PORT DATABASE_PORT: which of the installations on this machine is meant (demo, test, pictures).
 instance() {
     INSTANCE=$1 WEB_PORT=$2 DATABASE_PORT=$3
     MAIL_PORT=${RHEACID_MAIL_PORT:-$((DATABASE_PORT + 100))}
-    HOME_DIR=$ROOT/var/$INSTANCE
-    ENV_FILE=$HOME_DIR/.env
-    OWNER_FILE=$HOME_DIR/root/owner.env
-    # Beside the home, not in it: it outlives one that is lost.
+    home_at "$ROOT/var/$INSTANCE"
+    # Beside the home, not in it: they outlive one that is lost.
     HEADS_FILE=$ROOT/var/$INSTANCE.heads
     GONE_FILE=$ROOT/var/$INSTANCE.gone
+    KEYS_FILE=$ROOT/var/$INSTANCE.keys
+}
+
+home_at() {
+    HOME_DIR=$1
+    ENV_FILE=$HOME_DIR/.env
+    OWNER_FILE=$HOME_DIR/root/owner.env
     export RHEACID_HOME=$HOME_DIR
 }
 
 # choose_instance: the one that is named; else a plant of one's own, where there is one; else the demo. Both can run at once.
+# Ports of the environment count until it was started once; from then on those in the home do.
 choose_instance() {
-    local name=${RHEACID_INSTANCE:-}
+    local name=${RHEACID_INSTANCE:-} url
     if [ -z "$name" ]; then if [ -d "$ROOT/var/plant" ]; then name=plant; else name=demo; fi; fi
+    case "$name" in *[!A-Za-z0-9-]*) fail "RHEACID_INSTANCE=$name: letters, digits and - are accepted." ;; esac
     if [ "$name" = plant ]; then instance plant "${RHEACID_PORT:-8070}" "${RHEACID_DB_PORT:-33070}"; else instance "$name" "${RHEACID_PORT:-8090}" "${RHEACID_DB_PORT:-33090}"; fi
+    [ -r "$ENV_FILE" ] && [ -e "$HOME_DIR/root/settled" ] || return 0
+    url=$(env_value APP_URL) WEB_PORT=${url##*:} DATABASE_PORT=$(env_value DB_PORT) MAIL_PORT=$(env_value MAILBOX_PORT)
+    [ "$WEB_PORT $DATABASE_PORT" = "${RHEACID_PORT:-$WEB_PORT} ${RHEACID_DB_PORT:-$DATABASE_PORT}" ] || say "Note: this installation has the ports $WEB_PORT and $DATABASE_PORT; they are changed in $ENV_FILE."
 }
 
 need_var() {
     { mkdir -p "$ROOT/var" && [ -w "$ROOT/var" ]; } 2>/dev/null || fail "$ROOT/var cannot be written by $(id -un). Run this as the owner of the project, or as root."
 }
 
+# A lock that another account could open would be one that it can hold.
+private_file() { [ -e "$1" ] || (umask 077; : >> "$1"); chmod 600 "$1" 2> /dev/null || fail "$1 belongs to another account. Run this as the one who made it, or as root."; }
+
 # One set-up at a time: two scripts started together wait for one another instead of building the same files.
 with_setup_lock() {
     need_var
+    private_file "$ROOT/var/setup.lock"
     exec 9>"$ROOT/var/setup.lock"
     flock -n 9 || { say "Waiting for another set-up to finish …"; flock 9; }
     "$@"
@@ -65,15 +92,25 @@ install_packages() {
     [ $status = 0 ] || { tail -n 15 "$log" >&2; fail "The Debian packages could not be installed; the whole log is $log. Check the connection to the package server, then start again."; }
 }
 
-# stamped NAME COMMAND NEEDED FILE…: does a step unless its files are as they were when it last succeeded. The stamp is
-# written only after success, so an interrupted step is done again.
+# stamped NAME COMMAND NEEDED FILE…: does a step unless its files, named from the root of the project, are as they were when it
+# last succeeded. The stamp is written only after success, so an interrupted step is done again.
 stamped() {
     local name=$1 command=$2 needed=$3 fingerprint; shift 3
-    fingerprint=$(sha256sum "$@" | sha256sum)
-    if [ -e "$needed" ] && [ "$(cat "$ROOT/var/$name.stamp" 2>/dev/null)" = "$fingerprint" ]; then return 0; fi
+    fingerprint=$(cd "$ROOT" && sha256sum "$@" | sha256sum)
+    if [ -e "$ROOT/$needed" ] && [ "$(cat "$ROOT/var/$name.stamp" 2>/dev/null)" = "$fingerprint" ]; then return 0; fi
+    no_one_is_up "$name"
     say "Set-up: $name"
     "$command" > "$ROOT/var/$name.log" 2>&1 || { tail -n 15 "$ROOT/var/$name.log" >&2; fail "Set-up step '$name' failed; the whole log is var/$name.log. Mend what it says (often the connection), then start again."; }
     printf '%s\n' "$fingerprint" > "$ROOT/var/$name.stamp"
+}
+
+# What an installation that is up works with is not built anew under it.
+no_one_is_up() {
+    local home
+    for home in "$ROOT"/var/*/; do
+        [ ! -S "$home/root/supervisor.sock" ] || ! supervisorctl -c "$home/root/supervisord.conf" pid > /dev/null 2>&1 \
+            || fail "The installation in ${home%/} is up, and '$1' would be built anew under it. Stop it first: RHEACID_INSTANCE=$(basename "$home") bin/stop"
+    done
 }
 
 # Just the versions that are written down, those that come along too; a difference stops the set-up. Composer finds nothing in
@@ -89,7 +126,6 @@ composer_install() {
     else
         (cd "$ROOT" && COMPOSER_ALLOW_SUPERUSER=1 composer update --no-interaction --no-progress --prefer-dist "${wanted[@]}") || return 1
     fi
-    chmod -R a+rX "$ROOT/vendor"
     diff "$ROOT/composer.versions" <(packages_installed) || { rm -f "$aside"; echo "What was installed is not what composer.versions says; ops/packages --renew writes it down anew."; return 1; }
     [ -s "$aside" ] || { mkdir -p "$(dirname "$aside")" && tar -czf "$aside.new" -C "$ROOT" vendor && mv "$aside.new" "$aside"; } || true
 }
@@ -98,10 +134,10 @@ build_assets() { (cd "$ROOT" && npm run build); }
 
 install_libraries() {
     local sources
-    stamped composer composer_install "$ROOT/vendor/autoload.php" "$ROOT/composer.json" "$ROOT/composer.versions"
-    stamped npm npm_install "$ROOT/node_modules/.package-lock.json" "$ROOT/package.json" "$ROOT/package-lock.json"
-    mapfile -t sources < <(find "$ROOT/resources/css" "$ROOT/resources/js" "$ROOT/vite.config.js" "$ROOT/package-lock.json" -type f | sort)
-    stamped assets build_assets "$ROOT/public/build/manifest.json" "${sources[@]}"
+    stamped composer composer_install vendor/autoload.php composer.json composer.versions
+    stamped npm npm_install node_modules/.package-lock.json package.json package-lock.json
+    mapfile -t sources < <(cd "$ROOT" && find resources/css resources/js vite.config.js package-lock.json -type f | sort)
+    stamped assets build_assets public/build/manifest.json "${sources[@]}"
 }
 
 set_up_with_tests() {
@@ -112,28 +148,31 @@ set_up_with_tests() {
 # As root the servers run as unprivileged users; where those cannot reach the project (a private directory), the servers of
 # a demo or a test run as root, and that is said.
 choose_user() {
-    RUN_AS=() DB_AS=()
+    RUN_AS=() DB_AS=() OWNER_AS=()
     is_root || return 0
     make_user $SERVICE_USER
-    if setpriv --reuid=$SERVICE_USER --regid=$SERVICE_USER --init-groups test -r "$ROOT/composer.json" 2>/dev/null; then
-        RUN_AS=(setpriv --reuid=$SERVICE_USER --regid=$SERVICE_USER --init-groups)
-        DB_AS=("${RUN_AS[@]}")
-    else
+    RUN_AS=(setpriv --reuid=$SERVICE_USER --regid=$SERVICE_USER --init-groups)
+    if ! as_service test -r "$ROOT/composer.json" 2>/dev/null; then
+        RUN_AS=()
         case "$INSTANCE" in demo|test*|pictures|bench|drill*) ;; *) fail "The user $SERVICE_USER cannot read $ROOT, and no server runs as root. Use a directory that others can enter." ;; esac
         say "Note: the user $SERVICE_USER cannot read $ROOT, so the servers run as root. Use a directory that others can enter."
     fi
+    DB_AS=("${RUN_AS[@]}") OWNER_AS=("${RUN_AS[@]}")
 }
 
-# The database under a user of its own, so that neither server reads what the other keeps.
+# The database, and work as the owner of the records, under users of their own: neither reads what the other keeps.
 choose_users() {
     choose_user
     [ ${#RUN_AS[@]} -gt 0 ] || return 0
     make_user $DATABASE_USER
+    # It reads the settings, as the servers do.
+    make_user $OWNER_USER --groups $SERVICE_USER
     DB_AS=(setpriv --reuid=$DATABASE_USER --regid=$DATABASE_USER --init-groups)
+    OWNER_AS=(setpriv --reuid=$OWNER_USER --regid=$OWNER_USER --init-groups)
 }
 
-make_user() { id "$1" >/dev/null 2>&1 || useradd --system --no-create-home --home-dir /nonexistent --shell /usr/sbin/nologin "$1"; }
-user_of() { if [ "$1" = mariadb ]; then echo "${DB_AS[1]:-}"; else echo "${RUN_AS[1]:-}"; fi | sed 's/^--reuid=//'; }
+make_user() { id "$1" >/dev/null 2>&1 || useradd --system --no-create-home --home-dir /nonexistent --shell /usr/sbin/nologin "${@:2}" "$1"; }
+user_of() { case "$1" in mariadb) echo "${DB_AS[1]:-}" ;; owner) echo "${OWNER_AS[1]:-}" ;; *) echo "${RUN_AS[1]:-}" ;; esac | sed 's/^--reuid=//'; }
 
 as_service() { "${RUN_AS[@]}" "$@"; }
 as_database() { "${DB_AS[@]}" "$@"; }
@@ -141,12 +180,13 @@ port_open() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 
 # Where a server stands, and what it runs: by both its processes are known, whoever their parent is. A number in a file may
 # belong to somebody else by now.
-place_of() { if [ "$1" = mariadb ]; then echo "$HOME_DIR/mysql"; else echo "$HOME_DIR/run/at/$1"; fi; }
+place_of() { case "$1" in mariadb) echo "$HOME_DIR/mysql" ;; keep) echo "$HOME_DIR/root/at/keep" ;; *) echo "$HOME_DIR/run/at/$1" ;; esac; }
 binary_of() {
     case "$1" in
         mariadb) echo /usr/sbin/mariadbd ;;
         nginx) echo /usr/sbin/nginx ;;
         php-fpm) echo /usr/sbin/php-fpm8.2 ;;
+        keep) readlink -f "$BASH" ;;
         *) readlink -f "$(command -v php)" ;;
     esac
 }
@@ -155,14 +195,29 @@ ours() {
     local place binary pid
     place=$(place_of "$1") binary=$(binary_of "$1")
     for pid in /proc/[0-9]*; do
-        if [ "$pid/cwd" -ef "$place" ] && [ "$pid/exe" -ef "$binary" ]; then echo "${pid#/proc/}"; fi
+        [ "$pid/cwd" -ef "$place" ] || continue
+        if [ "$pid/exe" -ef "$binary" ]; then echo "${pid#/proc/}"; fi
     done
 }
+
+# Shells that are about to become a server: a supervisor that was killed leaves them, and they would become a second one.
+becoming() {
+    local pid
+    for pid in /proc/[0-9]*; do
+        [ "$pid/cwd" -ef "$(place_of "$1")" ] && [ "$pid/exe" -ef "$BASH" ] && [ "${pid#/proc/}" != $$ ] && [ "$(cut -d ' ' -f 4 "$pid/stat" 2> /dev/null)" != $$ ] && echo "${pid#/proc/}"
+    done
+    true
+}
 is_up() { [ -n "$(ours "$1")" ]; }
+living() { local name; for name in "${SERVERS[@]}" keep; do ours "$name"; done; }
+# Those that this installation has: where a mail server is named, nothing stands in for one.
+servers() { printf '%s\n' "${SERVERS[@]}" | { if [ -n "$(env_value MAIL_HOST)" ]; then grep -v mailbox; else cat; fi; }; }
 
 # end NAME SIGNAL [SECONDS]: asks all processes of a server to end, and ends those that do not listen.
 end() {
     local pids tries=0 most=$((${3:-10} * 10))
+    # shellcheck disable=SC2046
+    [ "$1" = keep ] || kill -KILL $(becoming "$1") 2> /dev/null || true
     pids=$(ours "$1")
     [ -n "$pids" ] || return 0
     # shellcheck disable=SC2086
@@ -177,69 +232,105 @@ end() {
 }
 
 need_free_port() {
-    ! port_open "$1" || fail "Port $1 on 127.0.0.1 is taken by another program. Stop it, or choose another port: $2=… bin/$(basename "$0")"
+    ! port_open "$1" || fail "Port $1 on 127.0.0.1 is taken by another program. Stop it, or choose another port: $2=… at the first start, later in $ENV_FILE."
 }
 
-# make_home [NAME=VALUE …]: the directories and settings of this instance.
+# private USER DIR…: directories of the home that one account alone looks into. They are handed over once: what that account
+# has put there since, root follows nowhere.
+private() {
+    local user=$1 directory; shift
+    for directory in "${@/#/$HOME_DIR/}"; do
+        mkdir -p -m 700 "$directory"
+        [ -z "$user" ] || [ "$(stat -c %U "$directory")" = "$user" ] || chown -hR "$user:" "$directory"
+        chmod 700 "$directory"
+    done
+}
+
+# make_home [NAME=VALUE …]: the directories and settings of this instance. Settings, sessions and caches hold keys and
+# passwords: nobody else of the machine looks in.
 make_home() {
-    local closed=("$HOME_DIR"/{log,run,storage,cache,tmp})
-    mkdir -p "$HOME_DIR"/{log,run/at/{php-fpm,nginx,queue,scheduler,mailbox},storage/framework/{cache/data,sessions,views},storage/logs,cache,tmp,mail,db,root}
-    # Settings, sessions and the cached configuration hold keys and passwords: nobody else of the machine looks in.
+    local setting storage='framework/cache/data framework/sessions framework/views logs' part
+    mkdir -p "$HOME_DIR"/{conf,told,root/log,root/at/keep}
     chmod 711 "$HOME_DIR"
-    chmod 700 "${closed[@]}" "$HOME_DIR"/{db,root,mail}
+    chmod 755 "$HOME_DIR"/{conf,told}
+    chmod 700 "$HOME_DIR/root"
+    private "$(user_of nginx)" log run storage cache tmp mail
+    private "$(user_of mariadb)" db
+    private "$(user_of owner)" owner
+    [ ! -d "$HOME_DIR/mysql" ] || private "$(user_of mariadb)" mysql
+    as_service mkdir -p "$HOME_DIR"/run/at/{php-fpm,nginx,queue,scheduler,mailbox}
+    as_database mkdir -p "$HOME_DIR/db/tmp"
+    for part in $storage; do as_service mkdir -p "$HOME_DIR/storage/$part"; "${OWNER_AS[@]}" mkdir -p "$HOME_DIR/owner/storage/$part" "$HOME_DIR/owner/cache"; done
     if [ ! -s "$ENV_FILE" ]; then
         (umask 077; cat > "$ENV_FILE.new" <<TEXT
 APP_KEY=base64:$(head -c 32 /dev/urandom | base64)
-DB_APP_PASSWORD=$(head -c 18 /dev/urandom | base64 | tr '+/' 'xy')
+DB_APP_PASSWORD=$(fresh_password)
+KEEP_AT=${RHEACID_KEEP_AT:-02:30}
+BACKUPS=${RHEACID_BACKUPS:-}
 TEXT
         )
         # A plant of one's own has nobody in it until its lead comes in by the code that bin/start prints.
         [ -n "${EMPTY:-}" ] || cat >> "$ENV_FILE.new" <<TEXT
-DEMO_PIN=$(shuf -i 100000-999999 -n 1)
+DEMO_PIN=$(shuf -i 200000-999998 -n 1)
 DEMO_PASSPHRASE=$(shuf -n 1 -e apple barley cider dill fennel)-$(shuf -n 1 -e amber copper linen slate walnut)-$(shuf -i 100-999 -n 1)
 TEXT
         mv "$ENV_FILE.new" "$ENV_FILE"
     fi
     # What was worked out from other settings is worked out anew.
-    rm -f "$HOME_DIR"/cache/*.php
+    as_service find "$HOME_DIR/cache" -name '*.php' -delete
     # The owner of the records is nobody's but root's: no server knows that password.
     if [ ! -s "$OWNER_FILE" ]; then
         local password; password=$(env_value DB_OWNER_PASSWORD)
-        (umask 077; echo "DB_OWNER_PASSWORD=${password:-$(head -c 18 /dev/urandom | base64 | tr '+/' 'xy')}" > "$OWNER_FILE.new")
+        (umask 077; echo "DB_OWNER_PASSWORD=${password:-$(fresh_password)}" > "$OWNER_FILE.new")
         mv "$OWNER_FILE.new" "$OWNER_FILE"
     fi
-    # Ports and addresses may change from one start to the next; secrets stay.
-    sed -i '/^\(APP_URL\|APP_ENV\|BCRYPT_ROUNDS\|CLOCK_FILE\|DB_PORT\|DB_OWNER_PASSWORD\|APP_[A-Z]*_CACHE\)=/d' "$ENV_FILE"
-    # A mail server that was named keeps its port.
-    [ -n "$(env_value MAIL_HOST)" ] || sed -i '/^MAIL_PORT=/d' "$ENV_FILE"
+    make_signing_key
     {
+        # Where no mail server is named, the port is that of the stand-in.
+        [ -n "$(env_value MAIL_HOST)" ] || sed -i '/^MAIL_PORT=/d' "$ENV_FILE"
+        sed '/^\(APP_URL\|APP_ENV\|BCRYPT_ROUNDS\|CLOCK_FILE\|DB_PORT\|MAILBOX_PORT\|DB_OWNER_PASSWORD\|APP_[A-Z]*_CACHE\)=/d' "$ENV_FILE" | { if [ $# = 0 ]; then cat; else grep -v "$(printf '^%s=\\|' "${@%%=*}" | sed 's/\\|$//')" || true; fi; }
         echo "APP_URL=http://127.0.0.1:$WEB_PORT"
         echo "DB_PORT=$DATABASE_PORT"
-        [ -n "$(env_value MAIL_HOST)" ] || echo "MAIL_PORT=$MAIL_PORT"
-        printf '%s\n' "$@"
-        local cache
-        for cache in SERVICES PACKAGES CONFIG ROUTES EVENTS; do echo "APP_${cache}_CACHE=$HOME_DIR/cache/${cache,,}.php"; done
-    } >> "$ENV_FILE"
-    chmod 600 "$ENV_FILE"
-    [ ${#RUN_AS[@]} = 0 ] || { chown -R "$(user_of nginx):" "${closed[@]}" "$HOME_DIR/mail" "$ENV_FILE"; chown -R "$(user_of mariadb):" "$HOME_DIR/db"; [ ! -d "$HOME_DIR/mysql" ] || chown -R "$(user_of mariadb):" "$HOME_DIR/mysql"; }
-    local name rate=30
+        echo "MAILBOX_PORT=$MAIL_PORT"
+        for setting in "$@"; do echo "$setting"; done
+        for part in SERVICES PACKAGES CONFIG ROUTES EVENTS; do echo "APP_${part}_CACHE=$HOME_DIR/cache/${part,,}.php"; done
+    } > "$ENV_FILE.new"
+    # Read by the servers, written by root alone: what root reads as settings no server has a hand in.
+    if [ ${#RUN_AS[@]} = 0 ]; then chmod 600 "$ENV_FILE.new"; else chown "root:$(user_of nginx)" "$ENV_FILE.new"; chmod 640 "$ENV_FILE.new"; fi
+    mv "$ENV_FILE.new" "$ENV_FILE"
+    # Where it stood before this version.
+    [ -e "$HOME_DIR/told/keeping" ] || as_service cat "$HOME_DIR/storage/keeping" > "$HOME_DIR/told/keeping" 2> /dev/null || true
+    local rate=60
     # Timings and attackers ask as fast as they are answered.
     case "$INSTANCE" in bench|attack) rate=5000 ;; esac
-    for name in php-fpm nginx; do
-        sed -e "s|@ROOT@|$ROOT|g; s|@HOME@|$HOME_DIR|g; s|@PORT@|$WEB_PORT|g; s|@INSTANCE@|$INSTANCE|g; s|@RATE@|$rate|g" "$ROOT/ops/$name.conf" > "$HOME_DIR/run/$name.conf"
+    local trusted; trusted=$(env_value TRUSTED_PROXY)
+    case "$trusted" in *[!0-9a-f.:]*) fail "TRUSTED_PROXY=$trusted in $ENV_FILE: one address like 127.0.0.1 is accepted." ;; esac
+    for part in php-fpm nginx; do
+        sed -e "s|@ROOT@|$ROOT|g; s|@HOME@|$HOME_DIR|g; s|@PORT@|$WEB_PORT|g; s|@RATE@|$rate|g; s|@PROXY@|${trusted:+set_real_ip_from $trusted; real_ip_header X-Forwarded-For;}|g" "$ROOT/ops/$part.conf" > "$HOME_DIR/conf/$part.conf"
     done
 }
 
-env_value() { sed -n "s/^$1=//p" "$ENV_FILE"; }
+fresh_password() { head -c 18 /dev/urandom | base64 | tr '+/' 'xy'; }
+env_value() { sed -n "s/^$1=//p" "$ENV_FILE" | tail -n 1; }
 owner_password() { sed -n 's/^DB_OWNER_PASSWORD=//p' "$OWNER_FILE"; }
-artisan() { as_service php "$ROOT/artisan" "$@"; }
+artisan() { as_service php "${PATIENCE[@]}" "$ROOT/artisan" "$@"; }
 
-# As the owner of the records; by root alone, where there is one, and without a cache in which the password would stay.
+# Every manifest of a backup is signed: whoever knows the public half, which is to be kept elsewhere as well, knows that this
+# installation made it.
+make_signing_key() {
+    local secret=$HOME_DIR/root/signing-key
+    [ ! -s "$secret" ] || return 0
+    (umask 077; php "$ROOT/ops/sign.php" new > "$secret.new")
+    mv "$secret.new" "$secret"
+}
+public_key() { php "$ROOT/ops/sign.php" public "$HOME_DIR/root/signing-key"; }
+note_key() { local key; key=$(public_key); grep -qs "$key" "$KEYS_FILE" || (umask 077; echo "$(date -u +%Y-%m-%dT%H:%M:%SZ) $key" >> "$KEYS_FILE"); }
+
+# As the owner of the records, by an account of its own, with caches and files that no server writes.
 owner_artisan() {
-    local status=0
-    DB_OWNER_PASSWORD=$(owner_password) APP_CONFIG_CACHE=$HOME_DIR/root/no-config.php php "$ROOT/artisan" "$@" || status=$?
-    [ ${#RUN_AS[@]} = 0 ] || chown -R "$(user_of nginx):" "$HOME_DIR/storage"
-    return $status
+    local part at=()
+    for part in SERVICES PACKAGES CONFIG ROUTES EVENTS; do at+=("APP_${part}_CACHE=$HOME_DIR/owner/cache/${part,,}.php"); done
+    "${OWNER_AS[@]}" env "${at[@]}" RHEACID_STORAGE="$HOME_DIR/owner/storage" DB_OWNER_PASSWORD="$(owner_password)" php "$ROOT/artisan" "$@"
 }
 
 # What the database sets at each of its starts, so that accounts always match the generated passwords. The application's
@@ -247,18 +338,28 @@ owner_artisan() {
 write_accounts() {
     # Who may not read the owner's password leaves what stands.
     [ -r "$OWNER_FILE" ] || return 0
-    (umask 077; cat > "$HOME_DIR/db/accounts.sql" <<TEXT
+    local file=$HOME_DIR/accounts.sql
+    (umask 077; cat > "$file.new" <<TEXT
 CREATE DATABASE IF NOT EXISTS rheacid CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
 CREATE USER IF NOT EXISTS 'rheacid_owner'@'127.0.0.1';
 CREATE USER IF NOT EXISTS 'rheacid_app'@'127.0.0.1';
-ALTER USER 'rheacid_owner'@'127.0.0.1' IDENTIFIED BY '$(owner_password)';
-ALTER USER 'rheacid_app'@'127.0.0.1' IDENTIFIED BY '$(env_value DB_APP_PASSWORD)';
+ALTER USER 'rheacid_owner'@'127.0.0.1' IDENTIFIED BY '$(sql_text "$(owner_password)")';
+ALTER USER 'rheacid_app'@'127.0.0.1' IDENTIFIED BY '$(sql_text "$(env_value DB_APP_PASSWORD)")';
 GRANT ALL PRIVILEGES ON rheacid.* TO 'rheacid_owner'@'127.0.0.1' WITH GRANT OPTION;
 GRANT ALL PRIVILEGES ON rheacid_scratch.* TO 'rheacid_owner'@'127.0.0.1';
+DROP USER IF EXISTS 'rheacid_import'@'127.0.0.1';
+TEXT
+    # Who lays a backup in writes its tables and nothing else.
+    [ -z "${IMPORT_PASSWORD:-}" ] || cat >> "$file.new" <<TEXT
+CREATE USER 'rheacid_import'@'127.0.0.1' IDENTIFIED BY '$(sql_text "$IMPORT_PASSWORD")';
+GRANT SELECT, INSERT, CREATE, DROP, ALTER, INDEX, REFERENCES, LOCK TABLES ON rheacid.* TO 'rheacid_import'@'127.0.0.1';
 TEXT
     )
-    [ ${#DB_AS[@]} = 0 ] || chown "$(user_of mariadb):" "$HOME_DIR/db/accounts.sql"
+    [ ${#DB_AS[@]} = 0 ] || { chown "root:$(user_of mariadb)" "$file.new"; chmod 640 "$file.new"; }
+    mv "$file.new" "$file"
 }
+
+sql_text() { printf '%s' "$1" | sed "s/[\\\\']/\\\\&/g"; }
 
 lay_out_database() {
     local data=$HOME_DIR/mysql
@@ -266,8 +367,8 @@ lay_out_database() {
         rm -rf "$data.new"
         mkdir -m 700 "$data.new"
         [ ${#DB_AS[@]} = 0 ] || chown "$(user_of mariadb):" "$data.new"
-        as_database mariadb-install-db --no-defaults --datadir="$data.new" --skip-test-db --auth-root-authentication-method=socket > "$HOME_DIR/log/mariadb-install.log" 2>&1 \
-            || { tail -n 10 "$HOME_DIR/log/mariadb-install.log" >&2; fail "MariaDB could not lay out its data in $data."; }
+        as_database mariadb-install-db --no-defaults --datadir="$data.new" --skip-test-db --auth-root-authentication-method=socket > "$HOME_DIR/root/log/mariadb-install.log" 2>&1 \
+            || { tail -n 10 "$HOME_DIR/root/log/mariadb-install.log" >&2; fail "MariaDB could not lay out its data in $data."; }
         mv "$data.new" "$data"
     fi
     write_accounts
@@ -279,16 +380,16 @@ command_of() {
     case "$1" in
         mariadb)
             if [ "$(id -u)" = 0 ] && [ ${#DB_AS[@]} = 0 ]; then as_root=(--user=root); fi
-            COMMAND=(/usr/sbin/mariadbd --no-defaults "${as_root[@]}" --datadir="$HOME_DIR/mysql" --socket="$HOME_DIR/db/mariadb.sock" --pid-file="$HOME_DIR/db/mariadb.pid"
-                --bind-address=127.0.0.1 --port="$DATABASE_PORT" --skip-name-resolve --init-file="$HOME_DIR/db/accounts.sql"
+            COMMAND=(/usr/sbin/mariadbd --no-defaults "${as_root[@]}" --datadir="$HOME_DIR/mysql" --tmpdir="$HOME_DIR/db/tmp" --socket="$HOME_DIR/db/mariadb.sock" --pid-file="$HOME_DIR/db/mariadb.pid"
+                --bind-address=127.0.0.1 --port="$DATABASE_PORT" --skip-name-resolve --init-file="$HOME_DIR/accounts.sql"
                 --innodb-buffer-pool-size=128M --innodb-flush-log-at-trx-commit="${DATABASE_FLUSH:-1}" --character-set-server=utf8mb4 --default-time-zone=+00:00
                 --log-error="$HOME_DIR/db/mariadb.log") ;;
         php-fpm)
             if [ "$(id -u)" = 0 ] && [ ${#RUN_AS[@]} = 0 ]; then as_root=(-R); fi
-            COMMAND=(/usr/sbin/php-fpm8.2 "${as_root[@]}" --nodaemonize --fpm-config "$HOME_DIR/run/php-fpm.conf") ;;
-        nginx) COMMAND=(/usr/sbin/nginx -c "$HOME_DIR/run/nginx.conf" -e "$HOME_DIR/log/nginx.log" -g 'daemon off;') ;;
-        queue) COMMAND=(php "$ROOT/artisan" queue:work --sleep=2 --tries=5 --backoff=60) ;;
-        scheduler) COMMAND=(php "$ROOT/artisan" schedule:work) ;;
+            COMMAND=(/usr/sbin/php-fpm8.2 "${as_root[@]}" --nodaemonize --fpm-config "$HOME_DIR/conf/php-fpm.conf") ;;
+        nginx) COMMAND=(/usr/sbin/nginx -c "$HOME_DIR/conf/nginx.conf" -e "$HOME_DIR/log/nginx.log" -g 'daemon off;') ;;
+        queue) COMMAND=(php "${PATIENCE[@]}" "$ROOT/artisan" queue:work --sleep=2 --tries=5 --backoff=60) ;;
+        scheduler) COMMAND=(php "${PATIENCE[@]}" "$ROOT/artisan" schedule:work) ;;
         mailbox) COMMAND=(php "$ROOT/ops/mailbox.php" "$MAIL_PORT" "$HOME_DIR/mail") ;;
     esac
 }
@@ -298,9 +399,7 @@ begin() {
     local as=("${RUN_AS[@]}")
     [ "$1" != mariadb ] || as=("${DB_AS[@]}")
     command_of "$1"
-    # Whoever began it before, it is begun by this account now.
-    rm -f "$HOME_DIR/log/$1.out"
-    (cd "$(place_of "$1")" && exec "${as[@]}" "${COMMAND[@]}" > "$HOME_DIR/log/$1.out" 2>&1 7>&- 8>&- 9>&- < /dev/null) &
+    (cd "$(place_of "$1")" && exec "${as[@]}" "${COMMAND[@]}" > "$HOME_DIR/root/log/$1.out" 2>&1 7>&- 8>&- 9>&- < /dev/null) &
     # Nobody at this shell is told when it ends.
     disown
 }
@@ -312,7 +411,7 @@ until_up() {
         tries=$((tries + 1))
         [ $tries -lt 200 ] || case "$1" in
             mariadb) tail -n 12 "$HOME_DIR/db/mariadb.log" >&2 2>/dev/null; fail "MariaDB did not start; its log is $HOME_DIR/db/mariadb.log. A full disk and a second start on the same data are the usual reasons." ;;
-            *) tail -n 5 "$HOME_DIR/log/$1.out" "$HOME_DIR/log/$1.log" >&2 2>/dev/null; fail "$1 did not start; its logs are under $HOME_DIR/log." ;;
+            *) tail -n 5 "$HOME_DIR/root/log/$1.out" "$HOME_DIR/root/$1.out" "$HOME_DIR/log/$1.log" >&2 2>/dev/null; fail "$1 did not start; its logs are under $HOME_DIR/log." ;;
         esac
         sleep 0.1
     done
@@ -326,7 +425,7 @@ start_database() {
     until_up mariadb
 }
 
-as_owner() { MYSQL_PWD=$(owner_password) "$1" --no-defaults --host=127.0.0.1 --port="$DATABASE_PORT" --user=rheacid_owner "${@:2}"; }
+as_owner() { MYSQL_PWD=$(owner_password) "${OWNER_AS[@]}" "$1" --no-defaults --host=127.0.0.1 --port="$DATABASE_PORT" --user=rheacid_owner "${@:2}"; }
 
 # Migrations are not undone by the database when they break off: before them the records are laid aside, and what was broken
 # off is begun again from there.
@@ -335,7 +434,7 @@ migrate() {
     if [ -e "$aside" ]; then
         say "The last migration broke off: its records are put back, and it begins again."
         as_owner mariadb --execute="DROP DATABASE rheacid; CREATE DATABASE rheacid CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;"
-        as_owner mariadb rheacid < "$aside"
+        as_owner mariadb --sandbox rheacid < "$aside"
     fi
     local wanted done
     wanted=$(find "$ROOT/database/migrations" -name '*.php' -exec basename {} .php \; | sort)
@@ -343,30 +442,30 @@ migrate() {
     if [ "$wanted" != "$done" ]; then
         as_owner mariadb-dump --single-transaction --skip-lock-tables --hex-blob rheacid > "$aside.new"
         mv "$aside.new" "$aside"
-        { owner_artisan migrate --database=owner --force --no-interaction && owner_artisan rheacid:grant; } > "$HOME_DIR/log/migrate.log" 2>&1 \
+        { owner_artisan migrate --database=owner --force --no-interaction && owner_artisan rheacid:grant; } > "$HOME_DIR/root/log/migrate.log" 2>&1 \
             || {
                 # The form of the records was changed once, when nothing but the demo stood in them.
-                ! grep -q "already exists" "$HOME_DIR/log/migrate.log" || { rm -f "$aside"; fail "The records in $HOME_DIR are of the form before this one, which only a demo ever had. Move that directory away and start again: the demo is loaded anew."; }
-                tail -n 20 "$HOME_DIR/log/migrate.log" >&2
-                fail "The database could not be brought up to date; the log is $HOME_DIR/log/migrate.log. The records as they were stand in $aside, and are put back by the next start."
+                ! grep -q "already exists" "$HOME_DIR/root/log/migrate.log" || { rm -f "$aside"; fail "The records in $HOME_DIR are of the form before this one, which only a demo ever had. Move that directory away and start again: the demo is loaded anew."; }
+                tail -n 20 "$HOME_DIR/root/log/migrate.log" >&2
+                fail "The database could not be brought up to date; the log is $HOME_DIR/root/log/migrate.log. The records as they were stand in $aside, and are put back by the next start."
             }
         rm -f "$aside"
     fi
     # Rights and the board follow from the code and the records: with the same code they stand as they were left.
     local code stamp=$HOME_DIR/root/code
-    code=$(find "$ROOT/app" "$ROOT/core" "$ROOT/database" -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum)
+    code=$(cd "$ROOT" && find app core database -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum)
     [ "$(cat "$stamp" 2>/dev/null)" != "$code" ] || return 0
-    { owner_artisan rheacid:grant && owner_artisan rheacid:board; } > "$HOME_DIR/log/migrate.log" 2>&1 || { tail -n 20 "$HOME_DIR/log/migrate.log" >&2; fail "Rights or board could not be written; the log is $HOME_DIR/log/migrate.log."; }
+    { owner_artisan rheacid:grant && owner_artisan rheacid:board; } > "$HOME_DIR/root/log/migrate.log" 2>&1 || { tail -n 20 "$HOME_DIR/root/log/migrate.log" >&2; fail "Rights or board could not be written; the log is $HOME_DIR/root/log/migrate.log."; }
     echo "$code" > "$stamp"
 }
 
 load_demo() {
     [ -n "$(env_value DEMO_PASSPHRASE)" ] || return 0
-    artisan rheacid:demo > "$HOME_DIR/log/demo.log" 2>&1 || { tail -n 10 "$HOME_DIR/log/demo.log" >&2; fail "The demo scenario could not be loaded; the log is $HOME_DIR/log/demo.log."; }
+    artisan rheacid:demo > "$HOME_DIR/root/log/demo.log" 2>&1 || { tail -n 10 "$HOME_DIR/root/log/demo.log" >&2; fail "The demo scenario could not be loaded; the log is $HOME_DIR/root/log/demo.log."; }
 }
 
 write_caches() {
-    artisan optimize > "$HOME_DIR/log/optimize.log" 2>&1 || { tail -n 10 "$HOME_DIR/log/optimize.log" >&2; fail "The application's caches could not be written; the log is $HOME_DIR/log/optimize.log."; }
+    artisan optimize > "$HOME_DIR/root/log/optimize.log" 2>&1 || { tail -n 10 "$HOME_DIR/root/log/optimize.log" >&2; fail "The application's caches could not be written; the log is $HOME_DIR/root/log/optimize.log."; }
 }
 
 start_web() {
@@ -380,16 +479,23 @@ start_web() {
 stop_web() { end queue TERM; end mailbox TERM; end scheduler TERM; end nginx QUIT; end php-fpm QUIT; }
 stop_all() { stop_web; end mariadb TERM 60; }
 
-# heads_after TIME: heads that were proven after that moment, and are lost with what came after it.
-heads_after() { [ ! -s "$HEADS_FILE" ] || awk -v at="$1" '$1 > at {print $3}' "$HEADS_FILE"; }
+# standing_heads TIME: heads that were proven by then, as "LINE HEAD", the last at the end. Where the records came back from a
+# backup, those after its last line stand no more.
+standing_heads() {
+    [ -s "$HEADS_FILE" ] || return 0
+    awk -v at="$1" '$1 <= at {
+        if ($4 == "restored") while (n > 0 && line[n] > $2) n--
+        if ($2 > 0) {n++; line[n] = $2; head[n] = $3}
+    } END {for (i = 1; i <= n; i++) print line[i], head[i]}' "$HEADS_FILE"
+}
 
-# The last head that was proven before that moment, with its line: it must be in every backup taken since. An empty chain has none.
-head_before() { [ ! -s "$HEADS_FILE" ] || awk -v at="$1" '$1 <= at && $2 > 0 {line = $2; head = $3} END {if (head != "") print line, head}' "$HEADS_FILE"; }
+# note_head LINE HEAD HOW: added to, never changed.
+note_head() { (umask 077; echo "$(date -u +%Y-%m-%dT%H:%M:%SZ) $*" >> "$HEADS_FILE"); }
 
 # note_keeping WHAT HOW WORDS: what the application says of backups and verifications.
 note_keeping() {
-    local file=$HOME_DIR/storage/keeping
-    [ -d "$HOME_DIR/storage" ] || return 0
+    local file=$HOME_DIR/told/keeping
+    [ -d "$HOME_DIR/told" ] || return 0
     { grep -v "^$1 $2 " "$file" 2>/dev/null || true; printf '%s %s %s %s\n' "$1" "$2" "$(date -u +%Y-%m-%dT%H:%M:%SZ)" "$3"; } > "$file.new"
     chmod 644 "$file.new"
     mv "$file.new" "$file"
@@ -400,6 +506,7 @@ note_keeping() {
 # One at a time: start and stop exclude one another and themselves.
 with_house_lock() {
     need_var
+    private_file "$ROOT/var/$INSTANCE.lock"
     exec 7>"$ROOT/var/$INSTANCE.lock"
     flock -n 7 || { say "Waiting for another start or stop of this installation …"; flock 7; }
     "$@"
@@ -431,8 +538,7 @@ supervisor.rpcinterface_factory=supervisor.rpcinterface:make_main_rpcinterface
 [supervisorctl]
 serverurl=unix://$HOME_DIR/root/supervisor.sock
 TEXT
-        for name in "${SERVERS[@]}"; do
-            [ "$name" != mailbox ] || [ -z "$(env_value MAIL_HOST)" ] || continue
+        for name in $(servers); do
             user=$(user_of "$name")
             cat <<TEXT
 [program:$name]
@@ -478,7 +584,7 @@ watch_over() {
 # A home knows where it stands. One that was copied says whose it is before it becomes another chain of the same plant.
 know_place() {
     local here there file=$HOME_DIR/root/place
-    here="$HOME_DIR on $(cat /etc/machine-id 2>/dev/null || hostname)"
+    here="${1:-$HOME_DIR} on $(cat /etc/machine-id 2>/dev/null || hostname)"
     there=$(cat "$file" 2>/dev/null || true)
     if [ -n "$there" ] && [ "$there" != "$here" ]; then
         [ ! -e "$HOME_DIR/root/up" ] || fail "This home was copied from $there while it ran: such a copy is not whole. Stop the original with bin/stop and copy it again, or take bin/backup and bin/restore."
@@ -491,16 +597,44 @@ know_place() {
 
 # Everything of this installation down: by the supervisor, and what a dead one has left by hand.
 take_down() {
-    local name left tries=0
+    local left tries=0
     if is_watched; then
         supervisor stop queue scheduler mailbox nginx php-fpm > /dev/null 2>&1 || true
         supervisor shutdown > /dev/null 2>&1 || true
         while is_watched && [ $tries -lt 700 ]; do tries=$((tries + 1)); sleep 0.1; done
     fi
+    end keep KILL
     stop_all
-    left=$(for name in "${SERVERS[@]}"; do ours "$name"; done)
+    # Whoever runs the servers otherwise, like systemd, watches over them too.
+    rm -f "$HOME_DIR/told/started"
+    left=$(living)
     [ -z "$left" ] || fail "These still live: $(echo "$left" | tr '\n' ' ')"
     rm -f "$HOME_DIR/root/up"
 }
 
-page_answers() ( exec 6<>"/dev/tcp/127.0.0.1/$WEB_PORT" && printf 'GET /up HTTP/1.0\r\nHost: 127.0.0.1\r\n\r\n' >&6 && head -n 1 <&6 | grep -q ' 200' ) 2> /dev/null
+page_says() { (exec 6<>"/dev/tcp/127.0.0.1/$WEB_PORT" && printf 'GET /up HTTP/1.0\r\nHost: 127.0.0.1\r\n\r\n' >&6 && timeout 45 cat <&6 | tr -d '\r') 2> /dev/null || true; }
+# Whether the application itself answers, be it that nothing can be recorded.
+page_shows() { page_says | grep -q '^up\|^cannot record'; }
+page_answers() { case "$(page_says | head -n 1)" in *' 200'*) return 0 ;; *) return 1 ;; esac; }
+
+# Accounts of the database that neither MariaDB nor bin/start makes; asked as its root, so only where this is root.
+strange_accounts() {
+    is_root || return 0
+    local found
+    found=$(mariadb --no-defaults --socket="$HOME_DIR/db/mariadb.sock" --user=root --skip-column-names --batch --connect-timeout=10 --execute="
+        SELECT CONCAT(User, '@', Host) FROM mysql.global_priv WHERE CONCAT(User, '@', Host) NOT IN ('root@localhost', 'mariadb.sys@localhost', 'rheacid_owner@127.0.0.1', 'rheacid_app@127.0.0.1')
+        UNION ALL SELECT CONCAT(User, '@', Host, ' with a right on everything') FROM mysql.user WHERE User LIKE 'rheacid%' AND 'Y' IN (Select_priv, Insert_priv, Update_priv, Delete_priv, Create_priv, Drop_priv, File_priv, Super_priv, Grant_priv, Process_priv)
+        UNION ALL SELECT CONCAT(User, '@', Host, ' with a right on ', Db) FROM mysql.db WHERE NOT (User = 'rheacid_owner' AND Host = '127.0.0.1' AND Db IN ('rheacid', 'rheacid\\\\_scratch', 'rheacid_scratch'))" 2> /dev/null | head -n 1) || return 0
+    [ -z "$found" ] || echo "the database has an account that was not made by bin/start: $found"
+}
+
+# What a restoration that was killed at its very end has not noted yet.
+settle_heads() {
+    local noted=$HOME_DIR/root/restored-head
+    [ ! -s "$noted" ] || { cat "$noted" >> "$HEADS_FILE"; rm -f "$noted"; }
+}
+
+# Whether anything may be recorded: asked under the lock that every recording takes first, so that a backup begun after it is
+# closed holds all that was acknowledged.
+close_gate() { as_owner mariadb rheacid --execute="SET innodb_lock_wait_timeout = 60; UPDATE recording_gate SET closed_at = COALESCE(closed_at, UTC_TIMESTAMP(3))"; }
+open_gate() { as_owner mariadb rheacid --execute="UPDATE recording_gate SET closed_at = NULL"; }

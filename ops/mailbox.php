@@ -27,9 +27,32 @@ while (true) {
     $client = @stream_socket_accept($server, -1);
     if ($client !== false) {
         stream_set_timeout($client, PATIENCE_S);
-        converse($client, $directory);
+        if (isOwn($client)) {
+            converse($client, $directory);
+        } else {
+            fwrite($client, "554 no mail is taken of other accounts\r\n");
+        }
         fclose($client);
     }
+}
+
+/**
+ * Whether the account that runs this is at the other end, by the kernel's own list: no other of the machine fills the directory.
+ *
+ * @param resource $client
+ */
+function isOwn($client): bool
+{
+    [, $port] = explode(':', (string) stream_socket_get_name($client, true)) + [1 => ''];
+    $wanted = sprintf('0100007F:%04X', (int) $port);
+    foreach (file('/proc/net/tcp') ?: [] as $line) {
+        $columns = preg_split('/\s+/', trim($line)) ?: [];
+        if (($columns[1] ?? '') === $wanted) {
+            return (int) ($columns[7] ?? -1) === posix_geteuid();
+        }
+    }
+
+    return false;
 }
 
 /** @param resource $client */

@@ -39,6 +39,7 @@ use Rheacid\Http\Controllers\ProductController;
 use Rheacid\Http\Controllers\ProductImportController;
 use Rheacid\Http\Controllers\RepeatabilityController;
 use Rheacid\Http\Controllers\RoundController;
+use Rheacid\Http\Controllers\SecretsController;
 use Rheacid\Http\Controllers\SettingsController;
 use Rheacid\Http\Controllers\SetUpController;
 use Rheacid\Http\Controllers\ShelfController;
@@ -54,6 +55,7 @@ use Rheacid\Http\Controllers\UpController;
 use Rheacid\Http\Controllers\VerificationController;
 use Rheacid\Http\Controllers\VerifyController;
 use Rheacid\Http\Controllers\YourselfController;
+use Rheacid\Http\Middleware\AsksForBetterSecret;
 use Rheacid\Http\Middleware\BoundsUploads;
 use Rheacid\Http\Middleware\Confirms;
 use Rheacid\Http\Middleware\SignsOutIdle;
@@ -76,6 +78,7 @@ Route::pattern('step', '[0-9]{1,18}');
 Route::pattern('occasion', '[0-9]{1,18}');
 Route::pattern('course', '[0-9]{1,18}');
 Route::pattern('method', '[0-9]{1,18}');
+Route::pattern('session', '[0-9]{1,18}');
 Route::pattern('standard', '[a-z-]{1,40}');
 Route::pattern('code', '[a-z-]{1,40}');
 
@@ -87,7 +90,7 @@ Route::get('up', UpController::class)->withoutMiddleware('web')->name('up');
 
 Route::middleware('guest')->group(static function (): void {
     Route::get('sign-in', [SignInController::class, 'create'])->name('sign-in');
-    Route::post('sign-in', [SignInController::class, 'store'])->middleware('throttle:sign-in');
+    Route::post('sign-in', [SignInController::class, 'store']);
     Route::get('sign-in/code', [SignInController::class, 'ask'])->name('sign-in.code');
     Route::post('sign-in/code', [SignInController::class, 'code'])->middleware('throttle:hands');
     Route::get('set-up', [SetUpController::class, 'create'])->name('set-up');
@@ -96,7 +99,7 @@ Route::middleware('guest')->group(static function (): void {
     Route::post('join', [PeopleController::class, 'enter'])->middleware('throttle:hands')->name('join.enter');
 });
 
-Route::middleware(['auth', SignsOutIdle::class, BoundsUploads::class])->group(static function (): void {
+Route::middleware(['auth', SignsOutIdle::class, AsksForBetterSecret::class, BoundsUploads::class])->group(static function (): void {
     Route::post('sign-out', [SignInController::class, 'destroy'])->name('sign-out');
     Route::get('yourself', [YourselfController::class, 'show'])->name('yourself');
     Route::post('yourself', [YourselfController::class, 'update'])->middleware('can:record')->name('yourself.update');
@@ -105,6 +108,10 @@ Route::middleware(['auth', SignsOutIdle::class, BoundsUploads::class])->group(st
     Route::post('yourself/code/off', [CodeController::class, 'destroy'])->name('yourself.code.off');
     Route::get('yourself/passphrase', [CodeController::class, 'again'])->name('yourself.passphrase');
     Route::post('yourself/passphrase', [CodeController::class, 'confirm']);
+    Route::get('yourself/secrets', [SecretsController::class, 'show'])->name('yourself.secrets');
+    Route::post('yourself/secrets/passphrase', [SecretsController::class, 'passphrase'])->name('yourself.secrets.passphrase');
+    Route::post('yourself/secrets/pin', [SecretsController::class, 'pin'])->name('yourself.secrets.pin');
+    Route::post('yourself/sessions/{session}/end', [SecretsController::class, 'end'])->name('yourself.secrets.end');
     Route::get('hands', [HandsController::class, 'index'])->name('hands');
     Route::get('hands/{person}', [HandsController::class, 'create'])->name('hands.create');
     Route::post('hands/{person}', [HandsController::class, 'store'])->middleware('throttle:hands')->name('hands.store');
@@ -251,6 +258,7 @@ Route::middleware(['auth', SignsOutIdle::class, BoundsUploads::class])->group(st
         Route::post('settings/zone', [SettingsController::class, 'move'])->middleware('can:lead')->name('settings.zone');
         Route::post('people', [PeopleController::class, 'store'])->middleware('can:lead')->name('people.store');
         Route::post('people/{person}/code', [PeopleController::class, 'code'])->middleware('can:lead')->name('people.code');
+        Route::post('people/{person}/sign-out', [PeopleController::class, 'signOut'])->middleware('can:lead')->name('people.sign-out');
         Route::post('people/{person}/appointment', [PeopleController::class, 'appoint'])->middleware('can:lead')->name('people.appoint');
         Route::post('keeping/true-time', [KeepingController::class, 'state'])->middleware('can:lead')->name('clock.state');
         Route::post('restorations/{restoration}', [TodayController::class, 'confirm'])->middleware('can:lead')->name('restorations.confirm');

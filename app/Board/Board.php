@@ -6,6 +6,7 @@ namespace Rheacid\Board;
 
 use Illuminate\Support\Facades\DB;
 use Rheacid\Core\Limits\Urgency;
+use Rheacid\Records\Ledger;
 
 /**
  * What Today, the rail and the lists say: a row for each pair, thermometer, bottle and batch, worked out in the transaction
@@ -45,6 +46,14 @@ final class Board
         'decisions' => [Part::Batch, 'occasion_id', 'occasions', 'id', 'batch_id'],
     ];
 
+    /** Part → table of what it speaks of. */
+    private const THINGS = ['pair' => 'pairs', 'thermometer' => 'thermometers', 'bottle' => 'lots', 'batch' => 'batches'];
+
+    private const AT_ONCE = 500;
+
+    /** What has no limits is sorted after everything that has. */
+    private const NOT_URGENT = 9;
+
     /** @param array<string, array<int, array<string, string|null>>> $rows what an action wrote, by table and id */
     public static function refresh(array $rows): void
     {
@@ -74,15 +83,67 @@ final class Board
     public static function rebuild(): void
     {
         DB::transaction(static function (): void {
-            foreach ([[Part::Pair, 'pairs'], [Part::Thermometer, 'thermometers'], [Part::Bottle, 'lots'], [Part::Batch, 'batches']] as [$part, $table]) {
-                foreach (DB::table($table)->orderBy('id')->pluck('id') as $id) {
-                    self::work($part, (int) $id);
-                }
+            foreach (self::things() as [$part, $id]) {
+                self::work($part, $id);
             }
         });
     }
 
+    /** The first row that does not say what the records say, in words; null where all do. */
+    public static function difference(): ?string
+    {
+        foreach (self::things() as [$part, $id]) {
+            // Somebody may have recorded between two looks: what differs is looked at again while nobody can.
+            $differs = static fn(): bool => self::kept($part, $id) !== self::row($part, $id);
+            $stillDiffers = static function () use ($differs): bool {
+                Ledger::last();
+
+                return $differs();
+            };
+            if ($differs() && DB::transaction($stillDiffers)) {
+                return "the board does not say of $part->value $id what its records say";
+            }
+        }
+        $known = array_sum(array_map(static fn(string $table): int => DB::table($table)->count(), self::THINGS));
+
+        return DB::table('board')->count() > $known ? 'the board holds a row of something that is in no record' : null;
+    }
+
+    /** @return \Generator<array{Part, int}> */
+    private static function things(): \Generator
+    {
+        foreach (self::THINGS as $part => $table) {
+            foreach (DB::table($table)->select('id')->lazyById(self::AT_ONCE) as $row) {
+                yield [Part::from($part), (int) $row->id];
+            }
+        }
+    }
+
     private static function work(Part $part, int $id): void
+    {
+        DB::table('board')->upsert([self::row($part, $id)], ['part', 'thing_id']);
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function kept(Part $part, int $id): ?array
+    {
+        $row = DB::table('board')->where('part', $part->value)->where('thing_id', $id)->first();
+
+        return $row === null ? null : self::plain((array) $row);
+    }
+
+    /**
+     * @param array<array-key, mixed> $row
+     *
+     * @return array<string, mixed> as it would come back from the database
+     */
+    private static function plain(array $row): array
+    {
+        return ['part' => $row['part'], 'thing_id' => $row['thing_id'], 'code' => $row['code'], 'is_live' => (int) $row['is_live'], 'state' => $row['state'], 'since' => $row['since'], 'urgency' => $row['urgency'], 'spare' => sprintf('%.4f', $row['spare']), 'facts' => $row['facts']];
+    }
+
+    /** @return array<string, mixed> */
+    private static function row(Part $part, int $id): array
     {
         $line = match ($part) {
             Part::Pair => PairLine::work($id),
@@ -90,16 +151,18 @@ final class Board
             Part::Bottle => BottleLine::work($id),
             Part::Batch => BatchLine::work($id),
         };
-        DB::table('board')->upsert([[
+
+        return self::plain([
             'part' => $part->value,
             'thing_id' => $id,
             'code' => $line->code,
             'is_live' => $line->isLive,
             'state' => $line->state?->value,
             'since' => $line->since->utc()->format('Y-m-d H:i:s.v'),
-            ...($line instanceof BatchLine ? ['urgency' => $line->urgency()->value, 'spare' => max(-Urgency::FAR, min(Urgency::FAR, $line->spare ?? Urgency::FAR))] : []),
+            'urgency' => $line instanceof BatchLine ? $line->urgency()->value : self::NOT_URGENT,
+            'spare' => $line instanceof BatchLine ? max(-Urgency::FAR, min(Urgency::FAR, $line->spare ?? Urgency::FAR)) : Urgency::FAR,
             'facts' => json_encode(Facts::pack($line), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
-        ]], ['part', 'thing_id']);
+        ]);
     }
 
     /**

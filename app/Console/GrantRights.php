@@ -19,7 +19,7 @@ final class GrantRights extends Command
     protected $description = 'Grant the application account its rights on each table';
 
     /** Work in hand, how people sign in, what follows from the records, and the simulated world: not records. */
-    private const CHANGEABLE = ['calibration_runs', 'measurement_drafts', 'credentials', 'invitations', 'recovery_codes', 'board', 'bench_cups', 'bench_electrodes', 'bench_thermometers'];
+    private const CHANGEABLE = ['calibration_runs', 'measurement_drafts', 'credentials', 'invitations', 'recovery_codes', 'sign_ins', 'waits', 'board', 'bench_cups', 'bench_electrodes', 'bench_thermometers'];
 
     /** The queue: what was done is gone from it. */
     private const PASSING = ['jobs', 'failed_jobs'];
@@ -30,7 +30,7 @@ final class GrantRights extends Command
         $account = "'" . config('database.connections.bench.username') . "'@'" . config('database.connections.bench.host') . "'";
         foreach (Schema::connection('owner')->getTableListing(schemaQualified: false) as $table) {
             $rights = match (true) {
-                $table === 'migrations' => 'SELECT',
+                in_array($table, ['migrations', 'recording_gate'], true) => 'SELECT',
                 in_array($table, self::CHANGEABLE, true) => 'SELECT, INSERT, UPDATE',
                 in_array($table, self::PASSING, true) => 'SELECT, INSERT, UPDATE, DELETE',
                 default => 'SELECT, INSERT',

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Rheacid\Console;
 
-use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
+use Rheacid\Health;
 use Rheacid\Keeping;
 use Rheacid\Records\Ledger;
+use Rheacid\Records\Writable;
 
 /** The part of bin/status that the records know. */
 final class TellStatus extends Command
@@ -20,6 +21,10 @@ final class TellStatus extends Command
     public function handle(): int
     {
         $keeping = Keeping::now();
+        $health = Health::now();
+        if ($health->blocks !== [] && !Writable::now()) {
+            return $this->tell($health);
+        }
         $last = Ledger::last();
         $failed = DB::table('failed_jobs')->count();
         $this->line(sprintf('%-12s %s', 'records', $last === null ? 'none yet' : "line $last->seq of $last->at, head $last->hash"));
@@ -27,10 +32,23 @@ final class TellStatus extends Command
         foreach (['backup', 'verification'] as $what) {
             $this->line(sprintf('%-12s %s', $what, $keeping->last($what)?->diffForHumans() ?? 'never'));
         }
-        foreach ($problems = $keeping->problems(CarbonImmutable::now()) as $problem) {
-            $this->line(sprintf('%-12s %s', 'see to', $problem));
+
+        return $this->tell($health);
+    }
+
+    /** @return int 1 where nothing can be recorded, 4 where something needs attention */
+    private function tell(Health $health): int
+    {
+        foreach (['no records' => $health->blocks, 'attention' => $health->attention] as $what => $lines) {
+            foreach ($lines as $line) {
+                $this->line(sprintf('%-12s %s', $what, $line));
+            }
         }
 
-        return $problems === [] ? self::SUCCESS : self::FAILURE;
+        return match (true) {
+            $health->blocks !== [] => self::FAILURE,
+            $health->attention !== [] => 4,
+            default => self::SUCCESS,
+        };
     }
 }

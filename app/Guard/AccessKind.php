@@ -20,6 +20,10 @@ enum AccessKind: string
     case MadeCode = 'made-a-code';
     case GivenCode = 'given-a-code';
     case CameIn = 'came-in';
+    case EndedSessions = 'ended-sessions';
+    case ChangedPassphrase = 'changed-passphrase';
+    case ChangedPin = 'changed-pin';
+    case ChangedAddress = 'changed-address';
     case CodeOn = 'code-on';
     case CodeOff = 'code-off';
     case Appointed = 'appointed';
@@ -40,6 +44,10 @@ enum AccessKind: string
             self::MadeCode => 'made a code for somebody',
             self::GivenCode => 'was given a code to come in by',
             self::CameIn => 'came in by a code, and chose a passphrase',
+            self::EndedSessions => 'was signed out by somebody',
+            self::ChangedPassphrase => 'changed the passphrase',
+            self::ChangedPin => 'changed the PIN',
+            self::ChangedAddress => 'changed the e-mail address',
             self::CodeOn => 'set up a code of the telephone',
             self::CodeOff => 'gave up the code of the telephone',
             self::Appointed => 'was given another role, or left, or came back',

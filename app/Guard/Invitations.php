@@ -17,10 +17,15 @@ final class Invitations
     public static function code(Person $person): string
     {
         $code = Codes::fresh();
-        DB::table('invitations')->where('person_id', $person->id)->whereNull('used_at')->update(['used_at' => self::now()]);
+        self::void($person);
         DB::table('invitations')->insert(['person_id' => $person->id, 'code_sha256' => Codes::sha256($code), 'expires_at' => CarbonImmutable::now()->addDays(self::DAYS)->format('Y-m-d H:i:s')]);
 
         return $code;
+    }
+
+    public static function void(Person $person): void
+    {
+        DB::table('invitations')->where('person_id', $person->id)->whereNull('used_at')->update(['used_at' => self::now()]);
     }
 
     /** Whose it is, while it holds; null else. */

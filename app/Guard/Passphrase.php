@@ -4,19 +4,30 @@ declare(strict_types=1);
 
 namespace Rheacid\Guard;
 
-use Illuminate\Validation\Rules\Password;
+use Closure;
+use Rheacid\Core\Access\Secrets;
 
 /** What is accepted as a name to sign in by, a passphrase and a PIN, wherever somebody chooses them. */
 final class Passphrase
 {
-    public const LEAST = 12;
-
     public const USERNAME = ['required', 'string', 'max:40', 'regex:/^[\pL\d._-]+$/u'];
 
     /** @return array<string, list<mixed>> */
-    public static function rules(): array
+    public static function rules(string ...$names): array
     {
-        return ['passphrase' => ['required', 'string', 'max:200', 'confirmed', Password::min(self::LEAST)], 'pin' => ['required', 'string', 'regex:/^\d{6}$/D']];
+        return [...self::passphrase(...$names), ...self::pin()];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function passphrase(string ...$names): array
+    {
+        return ['passphrase' => ['required', 'string', 'max:200', 'confirmed', self::rule(static fn(string $typed): ?string => Secrets::passphraseProblem($typed, ...$names))]];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function pin(): array
+    {
+        return ['pin' => ['required', 'string', self::rule(Secrets::pinProblem(...))]];
     }
 
     /** @return array<string, string> */
@@ -24,9 +35,21 @@ final class Passphrase
     {
         return [
             'username' => 'Letters, digits, dots and dashes are accepted, without a space.',
-            'passphrase' => sprintf('%d signs at least are accepted; several words are good.', self::LEAST),
+            'passphrase.required' => 'Choose a passphrase.',
+            'passphrase.max' => '200 characters at most are accepted.',
             'passphrase.confirmed' => 'Both times the same.',
-            'pin' => 'Six digits are accepted.',
+            'pin.required' => 'Choose a PIN.',
         ];
+    }
+
+    /** @param callable(string): ?string $problem */
+    private static function rule(callable $problem): Closure
+    {
+        return static function (string $field, mixed $typed, Closure $fail) use ($problem): void {
+            $why = is_string($typed) ? $problem($typed) : null;
+            if ($why !== null) {
+                $fail($why);
+            }
+        };
     }
 }

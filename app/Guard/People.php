@@ -7,6 +7,7 @@ namespace Rheacid\Guard;
 use Illuminate\Pagination\CursorPaginator;
 use Illuminate\Support\Collection;
 use Illuminate\Support\LazyCollection;
+use Rheacid\Models\Appointment;
 use Rheacid\Models\Credential;
 use Rheacid\Models\Person;
 use Rheacid\Models\Role;
@@ -38,15 +39,6 @@ final class People
     }
 
     /**
-     * Lays down for the house who works here no more: it stands beside the records, so that a backup that is older than their going
-     * cannot let them in again unseen.
-     */
-    public static function noteGone(): void
-    {
-        file_put_contents(storage_path('gone-people'), implode('', self::everybody()->reject(static fn(Person $person): bool => $person->enabled)->map(static fn(Person $person): string => "$person->id\n")->all()));
-    }
-
-    /**
      * @param list<int> $gone ids, as they were laid down
      *
      * @return list<string> names of those among them who may come in by these records
@@ -62,6 +54,11 @@ final class People
         $person = Person::query()->whereKey($id)->first();
 
         return $person?->enabled === true ? $person : null;
+    }
+
+    public static function wasEverLead(Person $person): bool
+    {
+        return Appointment::query()->where('person_id', $person->id)->where('role', Role::Lead)->exists();
     }
 
     public static function leads(): int

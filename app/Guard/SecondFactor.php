@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Guard;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Contracts\Encryption\DecryptException;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Core\Access\TimeCode;
@@ -28,7 +29,7 @@ final class SecondFactor
         $person->unsetRelation('credential');
 
         return DB::transaction(static function () use ($person, $secret, $step): array {
-            Credential::query()->whereKey($person->id)->update(['code_secret' => Crypt::encryptString(base64_encode($secret)), 'code_step' => $step]);
+            Credential::query()->whereKey($person->id)->update(['code_secret' => Crypt::encryptString(base64_encode($secret)), 'code_step' => $step, 'code_removed_at' => null]);
             self::useUp($person);
             $codes = array_map(static fn(): string => Codes::fresh(), range(1, self::RECOVERY_CODES));
             DB::table('recovery_codes')->insert(array_map(static fn(string $code): array => ['person_id' => $person->id, 'code_sha256' => Codes::sha256($code)], $codes));
@@ -40,8 +41,38 @@ final class SecondFactor
     public static function turnOff(Person $person): void
     {
         $person->unsetRelation('credential');
-        Credential::query()->whereKey($person->id)->update(['code_secret' => null, 'code_step' => null]);
+        Credential::query()->whereKey($person->id)->update(['code_secret' => null, 'code_step' => null, 'code_removed_at' => null]);
         self::useUp($person);
+    }
+
+    /**
+     * The records came to an installation with another key: what that key cannot read is taken away, and asked to be set up again.
+     *
+     * @return list<string> whose it was, by name
+     */
+    public static function removeUnreadable(): array
+    {
+        $names = [];
+        foreach (People::everybody() as $person) {
+            $secret = $person->credential?->code_secret;
+            if ($secret !== null && !self::isReadable((string) $secret)) {
+                Credential::query()->whereKey($person->id)->update(['code_secret' => null, 'code_step' => null, 'code_removed_at' => self::now()]);
+                $names[] = (string) $person->name;
+            }
+        }
+
+        return $names;
+    }
+
+    private static function isReadable(string $secret): bool
+    {
+        try {
+            Crypt::decryptString($secret);
+
+            return true;
+        } catch (DecryptException) {
+            return false;
+        }
     }
 
     /** Whether it is the code of now, and was not used; of two who send it at once, one has it. */

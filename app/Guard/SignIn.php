@@ -37,6 +37,19 @@ final class SignIn
     {
         Credential::query()->whereKey($person->id)->update(['passphrase' => Hash::make($passphrase), 'pin' => Hash::make($pin)]);
         SecondFactor::turnOff($person);
+        SignIns::endAll($person);
+    }
+
+    public static function changePassphrase(Person $person, string $passphrase): void
+    {
+        $person->unsetRelation('credential');
+        Credential::query()->whereKey($person->id)->update(['passphrase' => Hash::make($passphrase)]);
+    }
+
+    public static function changePin(Person $person, string $pin): void
+    {
+        $person->unsetRelation('credential');
+        Credential::query()->whereKey($person->id)->update(['pin' => Hash::make($pin)]);
     }
 
     /** As names are kept: lower case, one form for each letter. */

@@ -14,12 +14,14 @@ use Rheacid\Settings;
 final class Standing
 {
     private const BY_PIN = 'by_pin';
+    private const MUST_CHANGE = 'must_change';
 
     public static function comeIn(Request $request, Person $person, AccessKind $how): void
     {
         Auth::login($person);
         $request->session()->regenerate();
         $request->session()->put(self::BY_PIN, $how === AccessKind::ChangedHands);
+        SignIns::begin($request, $person, $how === AccessKind::ChangedHands);
         AccessLog::note($how, $request, $person);
     }
 
@@ -27,6 +29,27 @@ final class Standing
     {
         $request->session()->put(self::BY_PIN, false);
         AccessLog::note(AccessKind::Confirmed, $request, $person);
+    }
+
+    /** What was typed to come in is too easily guessed: nothing else is done before it is changed. */
+    public static function mustChange(Request $request, string $what): void
+    {
+        $request->session()->put(self::MUST_CHANGE, $what);
+    }
+
+    /** @return string|null passphrase or pin */
+    public static function toChange(Request $request): ?string
+    {
+        $what = $request->session()->get(self::MUST_CHANGE);
+
+        return is_string($what) ? $what : null;
+    }
+
+    public static function hasChanged(Request $request, string $what): void
+    {
+        if (self::toChange($request) === $what) {
+            $request->session()->forget(self::MUST_CHANGE);
+        }
     }
 
     public static function isByPin(): bool
@@ -43,6 +66,7 @@ final class Standing
 
         return match (true) {
             self::isByPin() && $person->role !== Role::Checker => 'You took over by a PIN, which gives what a checker may. Show your passphrase first: it is asked for under your name at the top.',
+            $person->credential?->isCodeRemoved() === true => 'The records came back from a backup, and your authenticator no longer works. Set it up again first, under your name at the top.',
             Settings::now()->leadsNeedCode && $person->role === Role::Lead && $person->credential?->hasCode() !== true => 'This site asks its leads for a code of the telephone. Set one up first, under your name at the top.',
             default => null,
         };

@@ -6,11 +6,14 @@ namespace Rheacid\Guard;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Rheacid\Models\Person;
 
-/** Guessing takes longer each time: counted by the person who is guessed at, and by who guesses where that is known. */
+/**
+ * Guessing takes longer each time: counted by what is guessed at, and by who guesses where that is known. A try is counted before
+ * it is looked at, under a lock, so that many at once are no more than one after the other.
+ */
 final class Waits
 {
     /** Slips that cost nothing. */
@@ -18,42 +21,83 @@ final class Waits
     private const FIRST_S = 30;
     private const LONGEST_S = 12 * 3600;
 
-    /** Seconds until the next try is looked at; 0 if it may be made now. */
-    public static function left(string $what): int
-    {
-        $until = self::state($what)['until'];
+    /** After so long without a try it begins anew. */
+    private const FORGOTTEN_S = 24 * 3600;
 
-        return (int) max(0, ceil(CarbonImmutable::now()->diffInSeconds(CarbonImmutable::createFromTimestamp($until))));
+    /** Many at once wait for one another, and may be told to begin again by the database. */
+    private const ATTEMPTS = 12;
+
+    /** @return int seconds until a try may be made; 0 where this one may be looked at now, and is counted until it is forgotten */
+    public static function take(string $what): int
+    {
+        return self::locked($what, static function (int $slips, int $until, int $now): array {
+            if ($until > $now) {
+                return [$until - $now, $slips, $until];
+            }
+            $slips = ($until < $now - self::FORGOTTEN_S ? 0 : $slips) + 1;
+
+            return [0, $slips, $now + ($slips < self::FREE ? 0 : min(self::LONGEST_S, self::FIRST_S * 2 ** min(20, $slips - self::FREE)))];
+        });
     }
 
-    /** @throws ValidationException if one has to wait before a try is looked at, by the field of it */
+    /** @return int seconds until a try may be made; 0 where fewer than so many were made in this hour, and this one is counted */
+    public static function inHour(string $what, int $most): int
+    {
+        return self::locked($what, static fn(int $slips, int $until, int $now): array => match (true) {
+            $until <= $now => [0, 1, $now + 3600],
+            $slips < $most => [0, $slips + 1, $until],
+            default => [$until - $now, $slips, $until],
+        });
+    }
+
+    /**
+     * A try whose wait is told at a field.
+     *
+     * @throws ValidationException if one has to wait before a try is looked at
+     */
     public static function hold(string $what, string $field, Request $request, Person $person): void
     {
-        $wait = self::left($what);
+        $wait = self::take($what);
         if ($wait > 0) {
             AccessLog::note(AccessKind::MadeToWait, $request, $person);
-            throw ValidationException::withMessages([$field => sprintf('Too many wrong ones: wait %s, or sign in anew with the passphrase.', $wait < 120 ? "$wait s" : ceil($wait / 60) . ' min')])->status(429);
+            throw ValidationException::withMessages([$field => 'Too many wrong ones: wait ' . self::words($wait) . ', or sign in anew with the passphrase.'])->status(429);
         }
     }
 
-    /** Each further slip doubles the wait. */
-    public static function slipped(string $what): void
+    public static function words(int $seconds): string
     {
-        $slips = self::state($what)['slips'] + 1;
-        $wait = $slips < self::FREE ? 0 : min(self::LONGEST_S, self::FIRST_S * 2 ** min(20, $slips - self::FREE));
-        Cache::put("wait $what", ['slips' => $slips, 'until' => CarbonImmutable::now()->getTimestamp() + $wait], self::LONGEST_S * 2);
+        return $seconds < 120 ? "$seconds s" : ceil($seconds / 60) . ' min';
     }
 
+    /** It was right: what was counted is gone. */
     public static function forget(string $what): void
     {
-        Cache::forget("wait $what");
+        DB::table('waits')->where('what_sha256', self::key($what))->update(['slips' => 0, 'until' => self::at(CarbonImmutable::now()->getTimestamp())]);
     }
 
-    /** @return array{slips: int, until: int} */
-    private static function state(string $what): array
+    /** @param callable(int, int, int): array{int, int, int} $next from slips, until when, and now: the wait, and what is kept */
+    private static function locked(string $what, callable $next): int
     {
-        $kept = Cache::get("wait $what");
+        $key = self::key($what);
+        $now = CarbonImmutable::now()->getTimestamp();
+        DB::table('waits')->insertOrIgnore(['what_sha256' => $key, 'slips' => 0, 'until' => self::at($now)]);
 
-        return is_array($kept) && is_int($kept['slips'] ?? null) && is_int($kept['until'] ?? null) ? ['slips' => $kept['slips'], 'until' => $kept['until']] : ['slips' => 0, 'until' => 0];
+        return DB::transaction(static function () use ($key, $now, $next): int {
+            $row = DB::table('waits')->where('what_sha256', $key)->lockForUpdate()->sole();
+            [$wait, $slips, $until] = $next((int) $row->slips, CarbonImmutable::parse((string) $row->until, 'UTC')->getTimestamp(), $now);
+            DB::table('waits')->where('what_sha256', $key)->update(['slips' => $slips, 'until' => self::at($until)]);
+
+            return $wait;
+        }, self::ATTEMPTS);
+    }
+
+    private static function at(int $timestamp): string
+    {
+        return CarbonImmutable::createFromTimestamp($timestamp, 'UTC')->format('Y-m-d H:i:s.v');
+    }
+
+    private static function key(string $what): string
+    {
+        return hash('sha256', $what);
     }
 }

@@ -6,6 +6,7 @@ namespace Rheacid\Http;
 
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
 use Rheacid\Bench\ReadingSource;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\SimulatedReading;
@@ -13,7 +14,7 @@ use Rheacid\Bench\Source;
 use Rheacid\Bench\TypedReading;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Words\Quantity;
-use Rheacid\Guard\SignIn;
+use Rheacid\Guard\Proof;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Records\Refused;
@@ -28,14 +29,11 @@ final class Bench
         return $person instanceof Person ? $person : abort(401);
     }
 
-    /** Who stands there, shown by the passphrase: a PIN does not do. @throws Refused */
+    /** Who stands there, shown by the passphrase: a PIN does not do. @throws ValidationException */
     public static function passphrase(Request $request): Person
     {
         $person = self::person($request);
-        $request->validate(['passphrase' => ['required', 'string', 'max:200']], ['passphrase.required' => 'Your passphrase is needed: a PIN does not do.']);
-        if (!SignIn::isPassphrase($person, (string) $request->input('passphrase'))) {
-            throw Refused::because('That is not your passphrase.', 'passphrase');
-        }
+        Proof::passphrase($request, $person);
 
         return $person;
     }

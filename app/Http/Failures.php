@@ -33,6 +33,14 @@ final class Failures
             ? self::page(422, 'This cannot be shown', $failure->getMessage())
             : redirect()->back()->withInput($request->except(['_token', 'form', 'log', ...IdempotencyKey::SECRETS]))->withErrors([FieldOf::failure($failure) ?? 'form' => $failure->getMessage()]));
         $exceptions->render(static fn(ChangedAndSentAgain $failure): Response => self::page(409, 'Already recorded', $failure->getMessage()));
+        // A place in a list that no page of ours has given.
+        $exceptions->render(static fn(\UnexpectedValueException $failure, Request $request): ?Response => $request->query->has('cursor') ? self::page(422, 'This cannot be shown', 'The list has no such place. Begin at its first page.') : null);
+        $exceptions->render(static fn(\Throwable $failure): ?Response => self::isFull($failure) ? self::page(
+            503,
+            'The disk is full',
+            'The disk of this machine takes nothing more. Nothing was recorded, and nothing was noted. Keep this page, tell whoever runs the machine, and send it again when there is space.',
+            isLogged: false,
+        ) : null);
         $exceptions->render(static fn(\Throwable $failure): ?Response => self::isAway($failure) ? self::page(
             503,
             'The records cannot be reached',
@@ -78,10 +86,23 @@ final class Failures
         return false;
     }
 
-    private static function page(int $status, string $title, string $message): Response
+    /** Whether there is no space left, for the database or for a file. */
+    private static function isFull(\Throwable $failure): bool
+    {
+        for ($inner = $failure; $inner !== null; $inner = $inner->getPrevious()) {
+            if (preg_match('/No space left on device|Disk full|The table .+ is full|possibly out of free disk space|Write of .+ failed/i', $inner->getMessage()) === 1) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @param bool $isLogged whether a line about it can stand in the log */
+    private static function page(int $status, string $title, string $message, bool $isLogged = true): Response
     {
         try {
-            return response()->view('errors.plain', ['title' => $title, 'message' => $message, 'number' => $status >= 500 ? self::number() : null], $status);
+            return response()->view('errors.plain', ['title' => $title, 'message' => $message, 'number' => $status >= 500 && $isLogged ? self::number() : null], $status);
         } catch (ViewException) {
             // A host that is not ours has no page with a style of ours.
             return response("$title. $message", $status, ['Content-Type' => 'text/plain; charset=utf-8']);

@@ -76,7 +76,7 @@ final class Foundations
                 $control?->block(),
                 self::restsOnBarred($calibration) ? ReleaseBlock::SolutionBarred : null,
                 $calibration->isUncertain() ? ReleaseBlock::CalibrationUncertain : null,
-                in_array($calibration->run->source, Site::evidence(), true) ? null : ReleaseBlock::Simulated,
+                $calibration->isEvidence() ? null : ReleaseBlock::Simulated,
             ])),
         );
     }
@@ -97,7 +97,7 @@ final class Foundations
             self::buffer($calibration, $high),
             (float) $replicate->outside_by_ph,
             $replicate->settled,
-            in_array($replicate->source, $evidence = Site::evidence(), true) && in_array($calibration->run->source, $evidence, true),
+            in_array($replicate->source, Site::evidence(), true) && $calibration->isEvidence(),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Measure;
 
+use Illuminate\Support\Facades\DB;
 use Rheacid\Bench\Source;
 use Rheacid\Board\Lines;
 use Rheacid\Board\PairLine;
@@ -17,12 +18,17 @@ use Rheacid\Models\Measures;
 /** How a batch was measured the last time, as far as that can be done again now. */
 final readonly class Usual
 {
+    /** So far back: of each sample but those of paper and of other values there is a draft. */
+    private const SAMPLES = 20;
+
     private function __construct(public PairLine $pair, public ThermometerLine $thermometer, public Stage $stage, public string $place, public Source $source) {}
 
     /** Null where it was never measured, or what it was measured with is not fit now. */
     public static function of(Batch $batch): ?self
     {
-        $last = MeasurementDraft::query()->with(['sample.occasion', 'verification'])->whereRelation('sample.occasion', 'batch_id', $batch->id)->orderByDesc('id')->first();
+        // By the newest samples of the batch: asked for the drafts themselves, the database would go through all that ever were.
+        $samples = DB::table('samples')->join('occasions', 'occasions.id', '=', 'samples.occasion_id')->where('occasions.batch_id', $batch->id)->orderByDesc('samples.id')->limit(self::SAMPLES)->pluck('samples.id');
+        $last = MeasurementDraft::query()->with(['sample.occasion', 'verification'])->whereIn('sample_id', $samples)->orderByDesc('id')->first();
         if ($last === null || !in_array($last->sample->place, $batch->product->method->places, true)) {
             return null;
         }

@@ -111,6 +111,12 @@ final class Calibration extends Model
         return Judgement::isUncertain($this->found(), $this->diagnosis, $this->points->contains(static fn(CalibrationPoint $point): bool => $point->against_recognition));
     }
 
+    /** Whether every point came from where numbers are evidence; asked of the points, which are sealed, and not of the run. */
+    public function isEvidence(): bool
+    {
+        return $this->points->every(static fn(CalibrationPoint $point): bool => in_array($point->source, Site::evidence(), true));
+    }
+
     /** A second fault beside the one diagnosed. */
     public function alsoDiagnosed(): ?Diagnosis
     {

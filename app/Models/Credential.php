@@ -29,6 +29,12 @@ final class Credential extends Model
     /** Whether signing in asks for a code of the telephone too. */
     public function hasCode(): bool
     {
-        return $this->code_secret !== null;
+        return $this->code_secret !== null || $this->isCodeRemoved();
+    }
+
+    /** It could not be read after the records came back from a backup: a recovery code lets in, and it is set up again. */
+    public function isCodeRemoved(): bool
+    {
+        return $this->code_removed_at !== null;
     }
 }

@@ -17,9 +17,18 @@ final class RunEvent extends Model
 {
     use Kept;
 
+    /** Kinds by which a run ends without a calibration. */
+    public const ENDED_EARLY = ['left', 'abandoned'];
+
     protected $casts = [
         'at' => 'datetime',
     ];
+
+    /** @return BelongsTo<CalibrationRun, $this> */
+    public function run(): BelongsTo
+    {
+        return $this->belongsTo(CalibrationRun::class, 'calibration_run_id');
+    }
 
     /** @return BelongsTo<Person, $this> */
     public function person(): BelongsTo

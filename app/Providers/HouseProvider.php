@@ -13,8 +13,7 @@ use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
-use Rheacid\Guard\Device;
-use Rheacid\Guard\SignIn;
+use Rheacid\Health;
 use Rheacid\Rights\Rights;
 use Rheacid\Settings;
 use Rheacid\Today\DayPlan;
@@ -37,12 +36,7 @@ final class HouseProvider extends ServiceProvider
 
         // A PIN is counted by the person whose it is (Guard\Waits); this holds back the mere number of requests.
         RateLimiter::for('hands', static fn(Request $request): Limit => Limit::perMinute(15)->by('codes:' . ($request->user()?->getAuthIdentifier() ?? $request->ip())));
-        RateLimiter::for('sign-in', static function (Request $request): array {
-            $username = is_string($request->input('username')) ? $request->input('username') : '';
-            $by = Device::known($request, $username) ?? 'address ' . $request->ip();
-
-            return [Limit::perMinute(5)->by('name:' . SignIn::waitsAs($username) . $by), Limit::perMinute(30)->by("any:$by")];
-        });
+        Queue::looping(static fn() => Health::isAlive('queue'));
         // A letter of the queue is written like a page.
         Queue::before(static function (): void {
             Settings::forget();

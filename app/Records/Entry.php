@@ -24,12 +24,13 @@ final class Entry
     private function __construct(public readonly Person $by, public readonly CarbonImmutable $at) {}
 
     /**
-     * Begins with the ledger's last line locked: writers follow one another, and each sees what the one before wrote.
+     * Begins with the row locked that says whether recording is open, and the ledger's last line: writers follow one another, and each sees what the one before wrote.
      *
-     * @throws Refused if the machine's clock has gone back
+     * @throws Refused if recording is closed, or the machine's clock has gone back
      */
     public static function begin(Person $by, bool $statesTrueTime = false): self
     {
+        Closing::hold();
         $now = CarbonImmutable::now();
         $last = Ledger::last();
         $before = $last === null ? null : CarbonImmutable::parse($last->at);

@@ -12,7 +12,7 @@ use Illuminate\Support\Str;
 final readonly class IdempotencyKey
 {
     /** Never hashed, not even to tell two sendings apart. */
-    public const SECRETS = ['passphrase', 'passphrase_confirmation', 'pin', 'one_time_code', 'recovery'];
+    public const SECRETS = ['passphrase', 'passphrase_confirmation', 'current_passphrase', 'second_passphrase', 'pin', 'one_time_code', 'recovery'];
 
     private function __construct(public string $uuid, public string $bodyHash) {}
 
@@ -27,7 +27,12 @@ final readonly class IdempotencyKey
         ksort($body);
         // A file is what stands in it.
         array_walk_recursive($body, static function (mixed &$value): void {
-            $value = $value instanceof UploadedFile ? hash_file('sha256', $value->getPathname()) : $value;
+            $value = match (true) {
+                !$value instanceof UploadedFile => $value,
+                // One that did not arrive whole is refused by its form.
+                !$value->isValid() => null,
+                default => hash_file('sha256', $value->getPathname()),
+            };
         });
 
         return new self($uuid, hash('sha256', $request->path() . json_encode($body, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)));

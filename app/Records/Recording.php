@@ -35,9 +35,6 @@ final class Recording
     public static function once(Person $by, IdempotencyKey $form, string $action, string $class, callable $write, Right $right = Right::Record, bool $statesTrueTime = false): Model
     {
         Gate::forUser($by)->authorize($right->value);
-        if (is_file(storage_path('reads-only'))) {
-            throw Refused::because('Rheacid is being brought to a new version: nothing is recorded for a minute or two. What you typed is still there; send it again then.');
-        }
         $work = static fn(): Model => self::earlier($by, $form, $class) ?? self::write($by, $form, $action, $write, $statesTrueTime);
         if (DB::transactionLevel() > 0) {
             // Part of a larger action, which succeeds or is tried again as a whole.

@@ -48,15 +48,19 @@ final class Schema
         $isOwner = is_string(config('database.connections.owner.password')) && config('database.connections.owner.password') !== '';
         $db = DB::connection($isOwner ? 'owner' : null);
         $lines = [
-            ...self::told($db, "select concat('column ', table_name, '.', column_name, ' ', column_type, if(is_nullable = 'YES', ' null', ''), coalesce(concat(' default ', column_default), ''), if(extra = '', '', concat(' ', extra))) as line from information_schema.columns where table_schema = database()"),
+            ...self::told($db, "select concat('table ', table_name, ' ', table_type, coalesce(concat(' ', engine, ' ', table_collation), '')) as line from information_schema.tables where table_schema = database()"),
+            ...self::told($db, "select concat('column ', table_name, '.', column_name, ' ', column_type, if(is_nullable = 'YES', ' null', ''), coalesce(concat(' default ', column_default), ''), if(extra = '', '', concat(' ', extra)), coalesce(concat(' as ', generation_expression), '')) as line from information_schema.columns where table_schema = database()"),
             ...self::told($db, "select concat('index ', table_name, ' ', group_concat(column_name order by seq_in_index), if(non_unique = 0, ' unique', '')) as line from information_schema.statistics where table_schema = database() group by table_name, index_name, non_unique"),
-            ...self::told($db, "select concat('foreign ', table_name, '.', column_name, ' ', referenced_table_name, '.', referenced_column_name) as line from information_schema.key_column_usage where table_schema = database() and referenced_table_name is not null"),
+            ...self::told($db, "select concat('foreign ', k.table_name, '.', column_name, ' ', k.referenced_table_name, '.', referenced_column_name, ' on update ', update_rule, ' on delete ', delete_rule) as line from information_schema.key_column_usage k join information_schema.referential_constraints r on r.constraint_schema = k.constraint_schema and r.constraint_name = k.constraint_name and r.table_name = k.table_name where k.table_schema = database() and k.referenced_table_name is not null"),
+            ...self::told($db, "select concat('check ', table_name, ' ', check_clause) as line from information_schema.check_constraints where constraint_schema = database()"),
             ...self::rights(),
             ...($isOwner ? self::told($db, "select concat('trigger ', trigger_name, ' ', event_manipulation, ' ', event_object_table) as line from information_schema.triggers where trigger_schema = database()") : []),
+            ...self::told($db, "select concat('routine ', lower(routine_type), ' ', routine_name) as line from information_schema.routines where routine_schema = database()"),
+            ...self::told($db, "select concat('event ', event_name, ' ', status) as line from information_schema.events where event_schema = database()"),
         ];
         sort($lines);
 
-        return [$lines, [...($isOwner ? [] : ['triggers']), 'rights of other accounts']];
+        return [$lines, [...($isOwner ? [] : ['triggers', 'routines', 'events']), 'rights of other accounts']];
     }
 
     /** @return list<string> what the application's own account may, as it sees it itself */
@@ -65,7 +69,7 @@ final class Schema
         $lines = [];
         foreach (DB::connection('bench')->select('show grants') as $row) {
             $grant = (string) current((array) $row);
-            if (preg_match('/^GRANT (.+) ON (\S+) TO/', $grant, $match) === 1 && $match[1] !== 'USAGE') {
+            if (preg_match('/^GRANT (.+) ON (.+) TO/', $grant, $match) === 1 && $match[1] !== 'USAGE') {
                 $lines[] = 'right ' . str_replace(['`rheacid`.', '`'], '', $match[2]) . " $match[1]";
             }
         }

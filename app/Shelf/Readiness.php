@@ -16,7 +16,7 @@ use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Pair;
-use Rheacid\Models\RunState;
+use Rheacid\Models\RunEvent;
 use Rheacid\SiteClock;
 
 /** Gathers from the records what the core needs to tell the state of a pair or sensor. */
@@ -82,10 +82,9 @@ final class Readiness
     private static function isDoubtful(Calibration $calibration): bool
     {
         return $calibration->void !== null || CalibrationPoint::query()
-            ->whereHas('run', static fn(Builder $run) => $run
-                ->where('pair_id', $calibration->pair_id)
-                ->where('state', RunState::Abandoned)
-                ->where('opened_at', '>', $calibration->at))
+            ->whereIn('calibration_run_id', RunEvent::query()->select('calibration_run_id')->whereIn('kind', RunEvent::ENDED_EARLY)->where('at', '>', $calibration->at)
+                // Runs of before this was sealed with the event are asked themselves.
+                ->where(static fn(Builder $event) => $event->where('pair_id', $calibration->pair_id)->orWhere(static fn(Builder $old) => $old->whereNull('pair_id')->whereRelation('run', 'pair_id', $calibration->pair_id))))
             ->whereRaw('abs(as_found_ph - buffer_ph) > ?', [$calibration->policy->read_back_limit_ph])
             ->exists();
     }

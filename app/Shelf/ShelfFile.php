@@ -13,6 +13,7 @@ use Rheacid\Records\Refused;
 final readonly class ShelfFile
 {
     private const MOST_ROWS = 500;
+    private const MOST_BYTES = 512 * 1024;
 
     /** @param list<array{line: int, code: string, what: string, thing: Model|null, problems: list<string>}> $rows */
     private function __construct(public array $rows) {}
@@ -26,6 +27,9 @@ final readonly class ShelfFile
     /** @throws Refused if it is no such table */
     public static function read(string $text): self
     {
+        if (strlen($text) > self::MOST_BYTES) {
+            throw Refused::because(sprintf('That is more than %d kB; at most %d things are accepted at once.', self::MOST_BYTES / 1024, self::MOST_ROWS), 'shelf');
+        }
         $lines = array_values(array_filter(preg_split('/\r\n|\r|\n/', LogTable::text($text)) ?: [], static fn(string $line): bool => trim($line) !== ''));
         if (count($lines) < 2) {
             throw Refused::because('The file holds no things. A first line with the names of the columns and one line for each thing are accepted.', 'shelf');

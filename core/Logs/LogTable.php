@@ -9,6 +9,7 @@ final readonly class LogTable
 {
     public const MOST_BYTES = 5 * 1024 * 1024;
     public const MOST_LINES = 200_000;
+    public const MOST_IN_A_LINE = 2000;
 
     /**
      * @param list<string>|null $header names of the columns, if the file has them
@@ -60,9 +61,16 @@ final readonly class LogTable
         if (strlen($bytes) > self::MOST_BYTES) {
             throw LogRefused::file(sprintf('The file is larger than %d MB.', self::MOST_BYTES / 1024 / 1024));
         }
-        $lines = explode("\n", str_replace(["\r\n", "\r"], "\n", self::text($bytes)));
-        if (count($lines) > self::MOST_LINES) {
+        $text = str_replace(["\r\n", "\r"], "\n", self::text($bytes));
+        // Counted before it is taken apart: each line and each cell costs many times what it holds.
+        if (substr_count($text, "\n") >= self::MOST_LINES) {
             throw LogRefused::file(sprintf('The file has more than %d lines.', self::MOST_LINES));
+        }
+        $lines = explode("\n", $text);
+        foreach ($lines as $i => $line) {
+            if (strlen($line) > self::MOST_IN_A_LINE) {
+                throw LogRefused::line($i + 1, sprintf('It holds more than %d characters.', self::MOST_IN_A_LINE));
+            }
         }
 
         return $lines;

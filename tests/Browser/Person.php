@@ -193,7 +193,7 @@ final class Person
     }
 
     /** @param callable(): bool $condition */
-    public function waitsUntil(callable $condition, string $for, int $seconds = 15): void
+    public function waitsUntil(callable $condition, string $for, int $seconds = 60): void
     {
         $deadline = microtime(true) + $seconds;
         while (!$condition()) {

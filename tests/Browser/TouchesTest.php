@@ -78,7 +78,7 @@ final class TouchesTest extends BrowserTestCase
         foreach (['4.01 now', 'Accept read-back', 'Usable until'] as $next) {
             self::assertSame($run, $oda->browser->getCurrentURL(), 'a digit never leaves a run');
             $oda->presses(WebDriverKeys::ENTER)->sees('still')->seesAcceptAwake();
-            self::assertSame('yes', $oda->browser->executeScript('return document.documentElement.dataset.settled'), 'the moment of rest was said');
+            $oda->waitsUntil(static fn(): bool => $oda->browser->executeScript('return document.documentElement.dataset.settled') === 'yes', 'the moment of rest to be said');
             $oda->presses(WebDriverKeys::ENTER)->sees($next);
         }
 

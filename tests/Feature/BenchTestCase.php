@@ -78,7 +78,7 @@ abstract class BenchTestCase extends TestCase
         $owner->statement('SET FOREIGN_KEY_CHECKS = 0');
         $owner->transaction(static function () use ($owner): void {
             foreach ($owner->getSchemaBuilder()->getTableListing(schemaQualified: false) as $table) {
-                if ($table !== 'migrations') {
+                if (!in_array($table, ['migrations', 'recording_gate'], true)) {
                     $owner->table($table)->delete();
                 }
             }

@@ -14,7 +14,7 @@ final class HandsTest extends BenchTestCase
     /** Set before the people are made. */
     protected function clock(): ?string
     {
-        config(['rheacid.demo_pin' => '4711']);
+        config(['rheacid.demo_pin' => '471138']);
 
         return parent::clock();
     }
@@ -25,7 +25,7 @@ final class HandsTest extends BenchTestCase
         $this->actingAs($this->people['checker'])->from('/ready')->get('/hands')->assertSee('Perrin Quillby');
         $this->get("/hands/{$second->id}")->assertOk();
 
-        $this->post("/hands/{$second->id}", ['pin' => '4711'])->assertRedirect('/ready');
+        $this->post("/hands/{$second->id}", ['pin' => '471138'])->assertRedirect('/ready');
 
         $this->assertAuthenticatedAs($second);
     }
@@ -35,19 +35,19 @@ final class HandsTest extends BenchTestCase
         $second = $this->people['second'];
         $this->actingAs($this->people['checker']);
         for ($i = 0; $i < 5; $i++) {
-            $this->post("/hands/{$second->id}", ['pin' => '0000'])->assertSessionHasErrors('pin');
+            $this->post("/hands/{$second->id}", ['pin' => '000001'])->assertSessionHasErrors('pin');
         }
 
-        $this->post("/hands/{$second->id}", ['pin' => '4711'])->assertSessionHasErrors(['pin' => 'Too many wrong ones: wait 30 s, or sign in anew with the passphrase.']);
+        $this->post("/hands/{$second->id}", ['pin' => '471138'])->assertSessionHasErrors(['pin' => 'Too many wrong ones: wait 30 s, or sign in anew with the passphrase.']);
         // The page by another writing of its address is the same person's.
-        $this->post("/hands/0{$second->id}", ['pin' => '4711'])->assertSessionHasErrors('pin');
+        $this->post("/hands/0{$second->id}", ['pin' => '471138'])->assertSessionHasErrors('pin');
         $this->assertAuthenticatedAs($this->people['checker']);
     }
 
     public function test_work_in_hand_stays_with_who_began_it(): void
     {
         $run = $this->openRun();
-        $this->actingAs($this->people['checker'])->post("/hands/{$this->people['second']->id}", ['pin' => '4711']);
+        $this->actingAs($this->people['checker'])->post("/hands/{$this->people['second']->id}", ['pin' => '471138']);
 
         $this->get("/runs/{$run->id}")->assertSee('Oda Venn holds this run')->assertSee('Take this run over');
     }

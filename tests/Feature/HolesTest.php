@@ -76,7 +76,7 @@ final class HolesTest extends BenchTestCase
             $this->post('/sign-in', ['username' => $name, 'passphrase' => 'wrong']);
         }
 
-        $this->post('/sign-in', ['username' => 'oda', 'passphrase' => 'wrong'])->assertStatus(429);
+        $this->post('/sign-in', ['username' => 'oda', 'passphrase' => self::PASSPHRASE])->assertSessionHasErrors(['username' => 'Too many attempts: wait 30 s, then try again.']);
     }
 
     public function test_each_wrong_pin_after_the_fifth_doubles_the_wait_and_the_passphrase_always_works(): void

@@ -10,6 +10,9 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Route;
 use Rheacid\Actions\Site\RecordRestoration;
+use Rheacid\Board\Board;
+use Rheacid\Health;
+use Rheacid\Home;
 use Rheacid\Keeping;
 use Rheacid\Mail\KeepingLetter;
 use Rheacid\Models\Credential;
@@ -17,14 +20,22 @@ use Rheacid\Models\RestorationConfirmation;
 use Rheacid\Records\Ledger;
 use Rheacid\Records\LedgerCheck;
 use Rheacid\Records\Schema;
+use Rheacid\Settings;
 use Symfony\Component\Console\Output\BufferedOutput;
 
 /** How the records are kept: their form, checkpoints of their chain, backups, and that they came back from one. */
 final class KeepingTest extends BenchTestCase
 {
+    protected function setUp(): void
+    {
+        parent::setUp();
+        // As the scripts of root would write there.
+        config(['rheacid.told' => storage_path('framework')]);
+    }
+
     protected function tearDown(): void
     {
-        @unlink(storage_path('keeping'));
+        array_map(static fn(string $file): bool => @unlink(Home::told($file)), ['keeping', 'keeper', 'started']);
         parent::tearDown();
     }
 
@@ -37,6 +48,10 @@ final class KeepingTest extends BenchTestCase
             ['alter table batches add column slipped int null', 'alter table batches drop column slipped', 'batches.slipped'],
             ['alter table samples modify place varchar(41) not null', 'alter table samples modify place varchar(40) not null', 'samples.place'],
             ['create trigger tricky before insert on samples for each row set new.place = new.place', 'drop trigger tricky', 'trigger tricky'],
+            ['create procedure tricky() select 1', 'drop procedure tricky', 'routine procedure tricky'],
+            ['create event tricky on schedule every 1 day do select 1', 'drop event tricky', 'event tricky'],
+            ['create view tricky as select 1', 'drop view tricky', 'tricky'],
+            ['alter table samples drop foreign key samples_occasion_id_foreign, add constraint samples_occasion_id_other foreign key (occasion_id) references occasions (id) on delete cascade', 'alter table samples drop foreign key samples_occasion_id_other, add constraint samples_occasion_id_foreign foreign key (occasion_id) references occasions (id)', 'foreign samples.occasion_id'],
             ["grant delete on samples to 'rheacid_app'@'127.0.0.1'", "revoke delete on samples from 'rheacid_app'@'127.0.0.1'", 'right samples'],
         ] as [$do, $undo, $named]) {
             $owner->statement($do);
@@ -51,7 +66,7 @@ final class KeepingTest extends BenchTestCase
     {
         config(['database.connections.owner.password' => '']);
 
-        self::assertSame(['triggers', 'rights of other accounts'], Schema::compare()['unseen']);
+        self::assertSame(['triggers', 'routines', 'events', 'rights of other accounts'], Schema::compare()['unseen']);
     }
 
     public function test_a_check_goes_on_from_a_checkpoint_that_must_still_be_there(): void
@@ -111,20 +126,18 @@ final class KeepingTest extends BenchTestCase
         self::assertSame($head, Ledger::head());
         self::assertSame([], DB::connection('owner')->select("SHOW DATABASES LIKE 'rheacid_scratch'"));
 
-        file_put_contents(storage_path('keeping'), sprintf("self-test failed %s 353 of 354 worked examples right", CarbonImmutable::now()->toIso8601ZuluString()));
+        file_put_contents(Home::told('keeping'), sprintf("self-test failed %s 353 of 354 worked examples right", CarbonImmutable::now()->toIso8601ZuluString()));
         $this->actingAs($this->people['lead'])->get('/')->assertSee('The installation failed its own test')->assertSee('353 of 354');
         $this->get('/system')->assertSee('as of')->assertSee('The installation failed its own test')->assertSee('Sela Thornmere')->assertSee($head);
-        unlink(storage_path('keeping'));
+        unlink(Home::told('keeping'));
     }
 
     public function test_who_had_been_disabled_since_a_backup_is_named_after_it_came_back(): void
     {
         $second = $this->people['second'];
         $this->actingAs($this->people['lead'])->post("/people/$second->id/appointment", ['role' => 'checker', 'reason' => 'left', 'form' => self::formId()])->assertSessionHasNoErrors();
-        self::assertSame("$second->id\n", file_get_contents(storage_path('gone-people')), 'the house copies it beside the records');
         // As a backup of before would have them again.
         $this->post("/people/$second->id/appointment", ['role' => 'checker', 'enabled' => '1', 'reason' => 'as before', 'form' => self::formId()]);
-        self::assertSame('', file_get_contents(storage_path('gone-people')));
 
         Artisan::call('rheacid:restored', ['taken' => '2026-11-24T00:00:00Z', 'head' => str_repeat('a', 64), '--gone' => "$second->id 987", '--unproven' => '12']);
         $this->get('/')->assertSee('Perrin Quillby: disabled since')->assertSee('12 of its lines came after');
@@ -135,7 +148,7 @@ final class KeepingTest extends BenchTestCase
     {
         $now = CarbonImmutable::now();
         $told = static function (string ...$lines) use (&$now): array {
-            file_put_contents(storage_path('keeping'), implode("\n", ["verification done {$now->subDay()->toIso8601ZuluString()} whole", ...$lines]));
+            file_put_contents(Home::told('keeping'), implode("\n", ["verification done {$now->subDay()->toIso8601ZuluString()} whole", ...$lines]));
 
             return Keeping::now()->problems($now);
         };
@@ -214,6 +227,75 @@ final class KeepingTest extends BenchTestCase
         }
     }
 
+    public function test_what_keeps_it_from_recording_and_what_needs_attention_are_said_alike_on_up_and_on_today(): void
+    {
+        $this->actingAs($this->people['lead']);
+        self::assertSame([[], []], [Health::now()->blocks, Health::now()->attention]);
+
+        DB::connection('owner')->table('recording_gate')->update(['closed_at' => '2026-11-25 09:30:00.000']);
+        try {
+            $this->get('/up')->assertStatus(503)->assertContent("cannot record\n");
+            $this->get('/')->assertSee('Recording is closed since');
+            Settings::forget();
+            $this->get('/ready')->assertSee('Recording is closed.');
+            $this->post("/batches/{$this->batch()->id}/notes", ['note' => 'x', 'form' => self::formId()])->assertSessionHasErrors(['form']);
+        } finally {
+            DB::connection('owner')->table('recording_gate')->update(['closed_at' => null]);
+        }
+        Settings::forget();
+        $this->get('/ready')->assertDontSee('Recording is closed.');
+        $this->post("/batches/{$this->batch()->id}/notes", ['note' => 'x', 'form' => self::formId()])->assertSessionHasNoErrors();
+
+        DB::table('jobs')->insert(['queue' => 'never', 'payload' => '{}', 'attempts' => 0, 'available_at' => 0, 'created_at' => CarbonImmutable::now()->subMinutes(61)->getTimestamp()]);
+        $this->get('/up')->assertOk()->assertContent("up, needs attention\n");
+        $this->get('/')->assertSee('1 e-mail has waited for over an hour');
+        DB::table('jobs')->delete();
+
+        $this->wait(-3600);
+        $this->get('/up')->assertStatus(503)->assertContent("cannot record\n");
+        self::assertStringContainsString('The clock of the machine is behind the records', Health::now()->blocks[0]);
+    }
+
+    public function test_a_worker_without_a_sign_of_life_is_named_and_one_that_began_just_now_is_not(): void
+    {
+        CarbonImmutable::setTestNow();
+        $dead = static fn(): array => array_values(array_filter(Health::now()->attention, static fn(string $line): bool => str_contains($line, 'no sign of life')));
+        touch(Home::told('started'), time() - 100);
+        self::assertSame([], $dead());
+
+        touch(Home::told('started'), time() - 4000);
+        Health::isAlive('queue');
+        touch(Home::told('keeper'), time() - 290);
+        touch(storage_path('alive-scheduler'), time() - 310);
+        self::assertCount(1, $dead());
+        self::assertStringContainsString('The scheduler', $dead()[0]);
+    }
+
+    public function test_a_check_that_could_not_be_done_is_none_that_failed(): void
+    {
+        $now = CarbonImmutable::now();
+        file_put_contents(Home::told('keeping'), "verification undone {$now->toIso8601ZuluString()} the database was away");
+        self::assertSame(['The records could not be checked, 10:00: the database was away'], Keeping::now()->problems($now));
+
+        config(['database.connections.bench.password' => 'not it']);
+        DB::purge('bench');
+        self::assertSame(3, Artisan::call('ledger:verify'));
+    }
+
+    public function test_a_board_that_says_what_no_record_says_is_named(): void
+    {
+        $this->brew('kombucha', 'KB-0001', '2026-11-25T06:00');
+        self::assertNull(Board::difference());
+        $batch = DB::table('board')->where('part', 'batch')->orderBy('thing_id');
+        $state = $batch->value('state');
+
+        (clone $batch)->limit(1)->update(['state' => 'released']);
+        self::assertStringContainsString('the board does not say of batch', (string) Board::difference());
+        (clone $batch)->limit(1)->update(['state' => $state]);
+        DB::table('board')->insert(['part' => 'batch', 'thing_id' => 999_999, 'code' => 'X', 'is_live' => 1, 'state' => 'running', 'since' => '2026-11-25 10:00:00', 'facts' => '{}']);
+        self::assertStringContainsString('in no record', (string) Board::difference());
+    }
+
     public function test_up_says_whether_a_record_could_be_written_and_nothing_more(): void
     {
         self::assertSame([200, "up\n"], [$this->get('/up')->status(), $this->get('/up')->getContent()]);
@@ -224,6 +306,6 @@ final class KeepingTest extends BenchTestCase
         $down = $this->get('/up');
         config(['database.connections.bench.password' => config('database.connections.bench.password')]);
 
-        self::assertSame([503, "down\n"], [$down->status(), $down->getContent()]);
+        self::assertSame([503, "cannot record\n"], [$down->status(), $down->getContent()]);
     }
 }

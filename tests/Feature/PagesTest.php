@@ -32,7 +32,7 @@ final class PagesTest extends BenchTestCase
     private const SHOWN = 900;
 
     /** Tables that are not multiplied: what stands on the bench, and what is not asked by any page. */
-    private const ONCE = ['appointments', 'assignments', 'bench_cells', 'bench_cups', 'bench_electrodes', 'bench_immersions', 'bench_thermometers', 'board', 'cache', 'credentials', 'electrodes', 'idempotency_keys', 'ledger', 'measurement_drafts', 'meters', 'methods', 'migrations', 'pairs', 'partings', 'people', 'policies', 'policy_assignments', 'product_limits', 'products', 'site_elevations', 'sites', 'thermometer_services', 'thermometers', 'traces', 'log_uploads', 'draft_events'];
+    private const ONCE = ['appointments', 'assignments', 'bench_cells', 'bench_cups', 'bench_electrodes', 'bench_immersions', 'bench_thermometers', 'board', 'cache', 'credentials', 'electrodes', 'idempotency_keys', 'ledger', 'measurement_drafts', 'meters', 'methods', 'migrations', 'pairs', 'partings', 'people', 'policies', 'recording_gate', 'policy_assignments', 'product_limits', 'products', 'site_elevations', 'sites', 'thermometer_services', 'thermometers', 'traces', 'waits', 'log_uploads', 'draft_events'];
 
     public function test_on_ten_times_the_past_every_page_asks_as_much_as_on_the_demo(): void
     {

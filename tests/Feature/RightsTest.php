@@ -29,12 +29,12 @@ use Rheacid\Rounds\Way;
 final class RightsTest extends BenchTestCase
 {
     /** What somebody signed in may send about themselves. */
-    private const OWN = ['sign-out', 'yourself/code', 'yourself/code/off', 'yourself/passphrase', 'hands/{person}'];
+    private const OWN = ['sign-out', 'yourself/code', 'yourself/code/off', 'yourself/passphrase', 'yourself/secrets/passphrase', 'yourself/secrets/pin', 'yourself/sessions/{session}/end', 'hands/{person}'];
 
     /** What is sent by a lead alone; everything else that is sent is a checker's too. */
     private const LEADS = [
         'batches/{batch}/release', 'batches/{batch}/recall', 'steps/{step}', 'courses/{course}/strikes', 'deviations/{deviation}/disposition', 'keeping/true-time', 'methods/standard/{standard}', 'methods/{method}', 'pairs/{pair}/policy',
-        'people', 'people/{person}/appointment', 'people/{person}/code', 'policies/{policy}', 'products/import', 'products/import/take', 'products/library/{code}', 'products/{product}', 'products/{product}/drawn',
+        'people', 'people/{person}/appointment', 'people/{person}/code', 'people/{person}/sign-out', 'policies/{policy}', 'products/import', 'products/import/take', 'products/library/{code}', 'products/{product}', 'products/{product}/drawn',
         'restorations/{restoration}', 'settings', 'settings/zone', 'sources', 'thermometers/{thermometer}/service', 'verify/elevation',
     ];
 
@@ -169,7 +169,7 @@ final class RightsTest extends BenchTestCase
             }
             $page = (string) $this->actingAs($this->people['auditor'])->get($url)->getContent();
             foreach (preg_match_all('/<form[^>]*method="post"[^>]*action="([^"]*)"/', $page, $forms) > 0 ? $forms[1] : [] as $action) {
-                if (!preg_match('#/(sign-out|hands/\d+|yourself/(code|code/off|passphrase))$#', $action)) {
+                if (!preg_match('#/(sign-out|hands/\d+|yourself/(code|code/off|passphrase|secrets/passphrase|secrets/pin|sessions/\d+/end))$#', $action)) {
                     $offered[] = "$url: $action";
                 }
             }
@@ -214,6 +214,7 @@ final class RightsTest extends BenchTestCase
             'verification' => $this->thermometer()->newestVerification?->id,
             'policy' => $this->pair()->policy->id,
             'person' => $this->people['second']->id,
+            'session' => 1,
         ];
         $existing += ['product' => $this->batch()->product_id, 'method' => $this->batch()->product->method_id, 'code' => 'kombucha', 'standard' => 'slurry', 'calculator' => 'blend', 'deviation' => Deviation::query()->first()->id ?? Deviation::query()->create(['batch_id' => $this->batch()->id, 'limit_name' => 'Mash under way', 'what' => 'for a test', 'at' => now(), 'person_id' => $this->people['checker']->id])->id];
         $calibration = Calibration::query()->first() ?? $this->calibrate();

@@ -24,7 +24,7 @@ final class CloseStaleRun
             ->first();
         if ($run !== null) {
             $run->update(['state' => RunState::Abandoned, 'open_pair_id' => null]);
-            $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'kind' => 'abandoned', 'person_id' => $entry->by->id, 'at' => $entry->at, 'reason' => "no second point for $minutes min"]));
+            $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'pair_id' => $run->pair_id, 'kind' => 'abandoned', 'person_id' => $entry->by->id, 'at' => $entry->at, 'reason' => "no second point for $minutes min"]));
         }
     }
 }

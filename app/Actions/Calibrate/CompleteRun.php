@@ -36,7 +36,7 @@ final class CompleteRun
     public function __invoke(Entry $entry, CalibrationRun $run): Calibration
     {
         $run->update(['state' => RunState::Completed, 'open_pair_id' => null]);
-        $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'kind' => 'completed', 'person_id' => $entry->by->id, 'at' => $entry->at]));
+        $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'pair_id' => $run->pair_id, 'kind' => 'completed', 'person_id' => $entry->by->id, 'at' => $entry->at]));
         $outcome = $run->pair->meter->shows_mv ? self::fitted($run) : self::shown($run);
 
         $calibration = $entry->add(new Calibration([

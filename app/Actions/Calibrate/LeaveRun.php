@@ -21,7 +21,7 @@ final class LeaveRun
             $run = AcceptPoint::held(CalibrationRun::query()->lockForUpdate()->findOrFail($run->id), $by);
             $run->update(['state' => RunState::Abandoned, 'open_pair_id' => null]);
 
-            return $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'kind' => 'left', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => $reason]));
+            return $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'pair_id' => $run->pair_id, 'kind' => 'left', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => $reason]));
         });
     }
 }

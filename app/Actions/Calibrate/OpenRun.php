@@ -75,9 +75,9 @@ final class OpenRun
                 'state' => RunState::Open,
                 'open_pair_id' => $pair->id,
             ]);
-            $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'kind' => 'opened', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => $reason]));
+            $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'pair_id' => $run->pair_id, 'kind' => 'opened', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => $reason]));
             if ($asked !== '') {
-                $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'kind' => 'asked', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => "$asked — " . ($answer ?? 'Seen, and begun all the same.')]));
+                $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'pair_id' => $run->pair_id, 'kind' => 'asked', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => "$asked — " . ($answer ?? 'Seen, and begun all the same.')]));
             }
 
             return $run;

@@ -29,7 +29,7 @@ final class TakeOverRun
             }
             $run->update(['holder_id' => $by->id, 'touched_at' => $entry->at]);
 
-            return $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'kind' => 'taken-over', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => $reason]));
+            return $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'pair_id' => $run->pair_id, 'kind' => 'taken-over', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => $reason]));
         });
     }
 }

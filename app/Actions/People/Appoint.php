@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\People;
 
+use Rheacid\Guard\Invitations;
 use Rheacid\Guard\People;
+use Rheacid\Guard\SignIns;
 use Rheacid\Models\Appointment;
 use Rheacid\Models\Person;
 use Rheacid\Models\Role;
@@ -34,7 +36,11 @@ final class Appoint
 
             return $entry->add(new Appointment(['person_id' => $person->id, 'role' => $role, 'enabled' => $enabled, 'reason' => $reason, 'at' => $entry->at, 'appointed_by_id' => $by->id]));
         }, Right::Lead);
-        People::noteGone();
+        // Whatever is open was opened by who that person was before; it stays closed also if the person comes back.
+        SignIns::endAll($person);
+        if (!$enabled) {
+            Invitations::void($person);
+        }
 
         return $appointment;
     }

@@ -6,6 +6,7 @@ namespace Rheacid\Actions\Site;
 
 use Carbon\CarbonImmutable;
 use Rheacid\Guard\People;
+use Rheacid\Guard\SecondFactor;
 use Rheacid\Models\Restoration;
 use Rheacid\Models\Site;
 use Rheacid\Records\Entry;
@@ -20,12 +21,13 @@ final class RecordRestoration
      * @param string $head of the backup
      * @param list<string> $lost heads that were proven later, and are gone
      * @param list<int> $gone people who had been disabled by then, whatever these records say
+     * @param bool $signed whether the installation that made it is known by its key
      * @param int|null $unproven lines of the backup after the last head that was proven before it; null where none is known
      */
-    public function __invoke(CarbonImmutable $takenAt, string $head, array $lost, array $gone = [], ?int $unproven = null): Restoration
+    public function __invoke(CarbonImmutable $takenAt, string $head, array $lost, array $gone = [], ?int $unproven = null, bool $signed = true): Restoration
     {
         $site = Site::current() ?? throw Refused::because('The records name no site.');
 
-        return Recording::once($site->person, IdempotencyKey::own(), 'restore from a backup', Restoration::class, static fn(Entry $entry): Restoration => $entry->add(new Restoration(['head' => $head, 'taken_at' => $takenAt, 'lost_heads' => $lost, 'gone_people' => People::backFrom($gone), 'unproven_lines' => $unproven, 'at' => $entry->at, 'person_id' => $entry->by->id])));
+        return Recording::once($site->person, IdempotencyKey::own(), 'restore from a backup', Restoration::class, static fn(Entry $entry): Restoration => $entry->add(new Restoration(['head' => $head, 'taken_at' => $takenAt, 'lost_heads' => $lost, 'gone_people' => People::backFrom($gone), 'unproven_lines' => $unproven, 'signed' => $signed, 'codes_removed' => SecondFactor::removeUnreadable(), 'at' => $entry->at, 'person_id' => $entry->by->id])));
     }
 }

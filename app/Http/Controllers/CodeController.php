@@ -8,16 +8,14 @@ use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\ValidationException;
 use Rheacid\Core\Access\TimeCode;
 use Rheacid\Guard\AccessKind;
 use Rheacid\Guard\AccessLog;
+use Rheacid\Guard\Proof;
 use Rheacid\Guard\SecondFactor;
-use Rheacid\Guard\SignIn;
+use Rheacid\Guard\SignIns;
 use Rheacid\Guard\Standing;
-use Rheacid\Guard\Waits;
 use Rheacid\Http\Bench;
-use Rheacid\Models\Person;
 use Rheacid\Records\Refused;
 use Rheacid\Settings;
 
@@ -44,7 +42,7 @@ final class CodeController
     public function store(Request $request): RedirectResponse
     {
         $person = Bench::person($request);
-        $this->provePassphrase($request, $person);
+        Proof::passphraseAndCode($request, $person);
         $offered = $request->session()->get(self::OFFERED);
         $step = is_string($offered) ? TimeCode::step($offered, $request->string('one_time_code')->toString(), CarbonImmutable::now()->getTimestamp(), 0) : null;
         if (!is_string($offered) || $step === null) {
@@ -52,6 +50,7 @@ final class CodeController
         }
         $request->session()->forget(self::OFFERED);
         $codes = SecondFactor::turnOn($person, $offered, $step);
+        SignIns::endAll($person, $request);
         AccessLog::note(AccessKind::CodeOn, $request, $person);
 
         return redirect()->route('yourself.code')->with('recovery', $codes);
@@ -60,8 +59,9 @@ final class CodeController
     public function destroy(Request $request): RedirectResponse
     {
         $person = Bench::person($request);
-        $this->provePassphrase($request, $person);
+        Proof::passphraseAndCode($request, $person);
         SecondFactor::turnOff($person);
+        SignIns::endAll($person, $request);
         AccessLog::note(AccessKind::CodeOff, $request, $person);
 
         return redirect()->route('yourself')->with('done', 'Signing in asks for the passphrase alone now.');
@@ -75,28 +75,9 @@ final class CodeController
     public function confirm(Request $request): RedirectResponse
     {
         $person = Bench::person($request);
-        $this->provePassphrase($request, $person);
+        Proof::passphraseAndCode($request, $person);
         Standing::confirm($request, $person);
 
         return redirect()->route('today')->with('done', 'What your role lets you do is yours again.');
-    }
-
-    /** The passphrase, and the code where there is one: a bench that was left alone changes nobody's way in. */
-    private function provePassphrase(Request $request, Person $person): void
-    {
-        $request->validate(['passphrase' => ['required', 'string', 'max:200'], 'one_time_code' => ['nullable', 'string', 'max:20']]);
-        $what = "passphrase $person->id";
-        Waits::hold($what, 'passphrase', $request, $person);
-        if (!SignIn::isPassphrase($person, $request->string('passphrase')->toString())) {
-            Waits::slipped($what);
-            AccessLog::note(AccessKind::WrongPassphrase, $request, $person);
-            throw ValidationException::withMessages(['passphrase' => 'That is not your passphrase.']);
-        }
-        if ($person->credential?->hasCode() === true && !SecondFactor::isCode($person, $request->string('one_time_code')->toString())) {
-            Waits::slipped($what);
-            AccessLog::note(AccessKind::WrongCode, $request, $person);
-            throw ValidationException::withMessages(['one_time_code' => 'That code does not hold. Each holds once: wait for the next.']);
-        }
-        Waits::forget($what);
     }
 }

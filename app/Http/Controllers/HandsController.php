@@ -8,6 +8,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
+use Rheacid\Core\Access\Secrets;
 use Rheacid\Guard\AccessKind;
 use Rheacid\Guard\AccessLog;
 use Rheacid\Guard\People;
@@ -42,13 +43,15 @@ final class HandsController
         $what = sprintf('pin %d by %d', $person->id, Bench::person($request)->id);
         Waits::hold($what, 'pin', $request, $person);
         if (!SignIn::isPin($person, $request->string('pin')->toString())) {
-            Waits::slipped($what);
             AccessLog::note(AccessKind::WrongPin, $request, $person);
             throw ValidationException::withMessages(['pin' => 'Name and PIN do not belong together.']);
         }
         Waits::forget($what);
         $back = $request->session()->pull('hands.back');
         Standing::comeIn($request, $person, AccessKind::ChangedHands);
+        if (Secrets::pinProblem($request->string('pin')->toString()) !== null) {
+            Standing::mustChange($request, 'pin');
+        }
 
         return redirect()->to(is_string($back) ? $back : route('today'))->with('done', "{$person->name} is at the bench.");
     }

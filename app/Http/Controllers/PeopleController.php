@@ -16,7 +16,9 @@ use Rheacid\Guard\AccessLog;
 use Rheacid\Guard\Invitations;
 use Rheacid\Guard\Passphrase;
 use Rheacid\Guard\People;
+use Rheacid\Guard\Proof;
 use Rheacid\Guard\SignIn;
+use Rheacid\Guard\SignIns;
 use Rheacid\Guard\Standing;
 use Rheacid\Http\Bench;
 use Rheacid\Models\Person;
@@ -48,6 +50,12 @@ final class PeopleController
         if ($person->credential === null) {
             throw Refused::because('This is the site itself, which works of its own accord.');
         }
+        if (!$person->enabled) {
+            throw Refused::because("$person->name no longer works here: no code is made. Say first that $person->name works here again.");
+        }
+        if (People::wasEverLead($person)) {
+            $this->secondLead($request, Bench::person($request), $person);
+        }
 
         return $this->told($request, $person);
     }
@@ -61,6 +69,15 @@ final class PeopleController
         return redirect()->route('people')->with('done', 'Recorded. It holds at once.');
     }
 
+    /** Ends every session of somebody. */
+    public function signOut(Request $request, Person $person): RedirectResponse
+    {
+        SignIns::endAll($person);
+        AccessLog::note(AccessKind::EndedSessions, $request, $person);
+
+        return redirect()->route('people')->with('done', "$person->name is signed out everywhere.");
+    }
+
     public function join(): View
     {
         return view('people.join');
@@ -68,9 +85,9 @@ final class PeopleController
 
     public function enter(Request $request): RedirectResponse
     {
-        $request->validate(['one_time_code' => ['required', 'string', 'max:40'], ...Passphrase::rules()], ['one_time_code' => 'The code that a lead has told you.', ...Passphrase::messages()]);
         $code = $request->string('one_time_code')->toString();
         $person = Invitations::person($code);
+        $request->validate(['one_time_code' => ['required', 'string', 'max:40'], ...Passphrase::rules((string) $person?->name, (string) $person?->credential?->username)], ['one_time_code' => 'The code that a lead has told you.', ...Passphrase::messages()]);
         if ($person?->enabled === false) {
             throw Refused::because('You do not work here any more. Ask a lead.', 'one_time_code');
         }
@@ -82,6 +99,15 @@ final class PeopleController
         Standing::comeIn($request, $person, AccessKind::CameIn);
 
         return redirect()->route('today')->with('done', "Welcome, $person->name.");
+    }
+
+    /** With such a code one lead could act as another: a second lead stands by and shows the passphrase, or it is made at the machine. */
+    private function secondLead(Request $request, Person $by, Person $for): void
+    {
+        $second = Proof::second($request);
+        if ($second?->role !== Role::Lead || $second->is($by) || $second->is($for)) {
+            throw Refused::because("A code for $for->name, who is or was a lead, needs a second lead: who stands by types name and passphrase. Where there is none, bin/person makes the code at the machine.", 'second');
+        }
     }
 
     /** The code is shown once, to who made it. */

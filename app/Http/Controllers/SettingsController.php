@@ -10,14 +10,9 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Rheacid\Actions\Site\ChangeSettings;
 use Rheacid\Actions\Site\MoveToZone;
-use Rheacid\Guard\AccessKind;
-use Rheacid\Guard\AccessLog;
-use Rheacid\Guard\SignIn;
-use Rheacid\Guard\Waits;
+use Rheacid\Guard\Proof;
 use Rheacid\Http\Bench;
-use Rheacid\Models\Person;
 use Rheacid\Records\IdempotencyKey;
-use Rheacid\Records\Refused;
 use Rheacid\SiteClock;
 use Rheacid\View\SettingsScreen;
 
@@ -32,30 +27,9 @@ final class SettingsController
     public function update(Request $request, ChangeSettings $change): RedirectResponse
     {
         $request->validate(['name' => ['required', 'string', 'max:80'], 'temperatures' => ['required', Rule::in(['C', 'F'])], 'numbers' => ['required', Rule::in(['point', 'comma'])]], ['name' => 'The name of the site, as it stands on certificates.']);
-        $change(Bench::person($request), IdempotencyKey::from($request), trim($request->string('name')->toString()), $request->input('temperatures') === 'F', $request->input('numbers') === 'comma', $request->boolean('leads_need_code'), $request->boolean('four_eyes'), $this->second($request));
+        $change(Bench::person($request), IdempotencyKey::from($request), trim($request->string('name')->toString()), $request->input('temperatures') === 'F', $request->input('numbers') === 'comma', $request->boolean('leads_need_code'), $request->boolean('four_eyes'), Proof::second($request));
 
         return redirect()->route('settings')->with('done', 'Recorded. It holds at once, for everybody.');
-    }
-
-    /** Another lead, shown by name and passphrase; null where none is named. @throws Refused */
-    private function second(Request $request): ?Person
-    {
-        $request->validate(['second' => ['nullable', 'string', 'max:40'], 'second_passphrase' => ['nullable', 'string', 'max:200']]);
-        if (!$request->filled('second')) {
-            return null;
-        }
-        $by = Bench::person($request);
-        $what = "second lead by $by->id";
-        Waits::hold($what, 'second_passphrase', $request, $by);
-        $second = SignIn::byPassphrase($request->string('second')->toString(), (string) $request->input('second_passphrase'));
-        if ($second === null) {
-            Waits::slipped($what);
-            AccessLog::note(AccessKind::WrongPassphrase, $request, null, $request->string('second')->toString());
-            throw Refused::because('Name and passphrase do not belong together.', 'second_passphrase');
-        }
-        Waits::forget($what);
-
-        return $second;
     }
 
     public function move(Request $request, MoveToZone $move): RedirectResponse

@@ -10,12 +10,15 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\ValidationException;
+use Rheacid\Core\Access\Secrets;
 use Rheacid\Guard\AccessKind;
 use Rheacid\Guard\AccessLog;
 use Rheacid\Guard\Device;
 use Rheacid\Guard\People;
 use Rheacid\Guard\SecondFactor;
 use Rheacid\Guard\SignIn;
+use Rheacid\Guard\SignIns;
+use Rheacid\Guard\SignInTries;
 use Rheacid\Guard\Standing;
 use Rheacid\Guard\Waits;
 use Rheacid\Http\Bench;
@@ -37,11 +40,21 @@ final class SignInController
     public function store(Request $request): RedirectResponse
     {
         $request->validate(['username' => ['required', 'string', 'max:40'], 'passphrase' => ['required', 'string', 'max:200']]);
-        $username = $request->string('username')->toString();
-        $person = SignIn::byPassphrase($username, $request->string('passphrase')->toString());
+        [$username, $passphrase] = [$request->string('username')->toString(), $request->string('passphrase')->toString()];
+        $tries = SignInTries::of($request, $username);
+        $wait = $tries->take();
+        if ($wait > 0) {
+            AccessLog::note(AccessKind::MadeToWait, $request, null, $username);
+            throw ValidationException::withMessages(['username' => 'Too many attempts: wait ' . Waits::words($wait) . ', then try again.'])->status(429);
+        }
+        $person = SignIn::byPassphrase($username, $passphrase);
         if ($person === null) {
             AccessLog::note(AccessKind::WrongPassphrase, $request, null, $username);
             throw ValidationException::withMessages(['username' => 'Name and passphrase do not belong together.']);
+        }
+        $tries->forget();
+        if (Secrets::passphraseProblem($passphrase, (string) $person->name, $username) !== null) {
+            Standing::mustChange($request, 'passphrase');
         }
         if ($person->credential?->hasCode() === true) {
             $request->session()->put(self::HALFWAY, [$person->id, CarbonImmutable::now()->getTimestamp()]);
@@ -69,9 +82,8 @@ final class SignInController
         Waits::hold($what, 'one_time_code', $request, $person);
         $isRecovery = $request->filled('recovery');
         if (!($isRecovery ? SecondFactor::isRecovery($person, $request->string('recovery')->toString()) : SecondFactor::isCode($person, $request->string('one_time_code')->toString()))) {
-            Waits::slipped($what);
             AccessLog::note(AccessKind::WrongCode, $request, $person);
-            throw ValidationException::withMessages(['one_time_code' => 'That code does not hold. Each holds once, for half a minute; is the time of the telephone right?']);
+            throw ValidationException::withMessages(['one_time_code' => $person->credential?->isCodeRemoved() === true ? 'Your authenticator no longer works: the records came back from a backup. Use a recovery code, or ask a lead for a code to come in by.' : 'That code does not hold. Each holds once, for half a minute; is the time of the telephone right?']);
         }
         Waits::forget($what);
         $request->session()->forget(self::HALFWAY);
@@ -82,6 +94,7 @@ final class SignInController
     public function destroy(Request $request): RedirectResponse
     {
         AccessLog::note(AccessKind::SignedOut, $request, Bench::person($request));
+        SignIns::endHere($request);
         Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();

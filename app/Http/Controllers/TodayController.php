@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace Rheacid\Http\Controllers;
 
-use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 use Rheacid\Actions\Site\ConfirmRestoration;
+use Rheacid\Health;
 use Rheacid\Http\Bench;
-use Rheacid\Keeping;
 use Rheacid\Models\Restoration;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Rights\Right;
@@ -44,7 +43,7 @@ final class TodayController
     /** @return array{keeping: list<string>, restoration: Restoration|null} how the records are kept, for who answers for them */
     private static function forTheLead(): array
     {
-        return Gate::allows(Right::Lead->value) ? ['keeping' => Keeping::now()->problems(CarbonImmutable::now()), 'restoration' => Restoration::open()] : ['keeping' => [], 'restoration' => null];
+        return Gate::allows(Right::Lead->value) ? ['keeping' => [...($health = Health::now())->blocks, ...$health->attention], 'restoration' => Restoration::open()] : ['keeping' => [], 'restoration' => null];
     }
 
     public function sheet(DayPlan $plan): View

@@ -5,15 +5,20 @@ declare(strict_types=1);
 namespace Rheacid\Http\Controllers;
 
 use Illuminate\Http\Response;
-use Rheacid\Records\Writable;
+use Rheacid\Health;
 
-/** Says whether a record could be written now, and nothing else: for supervision. */
+/** Says whether a record could be written now, and whether somebody has to look (bin/status says at what): for supervision. */
 final class UpController
 {
     public function __invoke(): Response
     {
-        $isUp = Writable::now();
+        $health = Health::now();
+        $words = match (true) {
+            $health->blocks !== [] => 'cannot record',
+            $health->attention !== [] => 'up, needs attention',
+            default => 'up',
+        };
 
-        return response($isUp ? "up\n" : "down\n", $isUp ? 200 : 503, ['Content-Type' => 'text/plain']);
+        return response("$words\n", $health->blocks === [] ? 200 : 503, ['Content-Type' => 'text/plain']);
     }
 }

@@ -8,7 +8,11 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Rheacid\Actions\Site\SetAddress;
+use Rheacid\Guard\AccessKind;
+use Rheacid\Guard\AccessLog;
+use Rheacid\Guard\Proof;
 use Rheacid\Http\Bench;
+use Rheacid\Models\Role;
 
 /** What a person keeps here of their own: where warnings go. */
 final class YourselfController
@@ -21,8 +25,14 @@ final class YourselfController
     public function update(Request $request, SetAddress $set): RedirectResponse
     {
         $request->validate(['email' => ['nullable', 'string', 'max:200', 'email:rfc']], ['email' => 'An address like name@site.example is accepted; leave it empty for no letters.']);
+        $person = Bench::person($request);
+        // What a lead is told by e-mail, heads of the records among it, goes where the lead says, and nobody else who finds the bench.
+        if ($person->role === Role::Lead) {
+            Proof::passphrase($request, $person);
+        }
         $address = $request->filled('email') ? $request->string('email')->trim()->toString() : null;
-        $set(Bench::person($request), $address);
+        $set($person, $address);
+        AccessLog::note(AccessKind::ChangedAddress, $request, $person);
 
         return redirect()->route('yourself')->with('done', $address === null ? 'No letters are sent to you.' : "Warnings of deadlines go to $address.");
     }

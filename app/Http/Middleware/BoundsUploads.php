@@ -23,7 +23,7 @@ final class BoundsUploads
     /** @throws Refused if that was enough for the day */
     public function handle(Request $request, Closure $next): Response
     {
-        $sizes = array_map(static fn(mixed $file): int => $file instanceof UploadedFile ? (int) $file->getSize() : 0, Arr::flatten($request->allFiles()));
+        $sizes = array_map(static fn(mixed $file): int => $file instanceof UploadedFile && $file->isValid() ? (int) $file->getSize() : 0, Arr::flatten($request->allFiles()));
         if ($sizes !== []) {
             $day = sprintf('uploads of %s on %s', $request->user()?->getAuthIdentifier() ?? $request->ip(), SiteClock::today());
             $taken = Cache::get($day);

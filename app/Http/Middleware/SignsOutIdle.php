@@ -10,10 +10,11 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Rheacid\Guard\AccessKind;
 use Rheacid\Guard\AccessLog;
+use Rheacid\Guard\SignIns;
 use Rheacid\Models\Person;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Signs out who has walked away, and who works here no more. A page that looks for new points by itself is no sign of a person. */
+/** Signs out who has walked away, who works here no more, and whose session was ended elsewhere. A page that looks for new points by itself is no sign of a person. */
 final class SignsOutIdle
 {
     public function handle(Request $request, Closure $next): Response
@@ -22,8 +23,9 @@ final class SignsOutIdle
         $seen = $request->session()->get('seen_at');
         $now = CarbonImmutable::now()->getTimestamp();
         $person = $request->user();
-        if ($person instanceof Person && !$person->enabled) {
+        if ($person instanceof Person && (!$person->enabled || SignIns::isEnded($request))) {
             AccessLog::note(AccessKind::SignedOut, $request, $person);
+            SignIns::endHere($request);
             Auth::logout();
             $request->session()->invalidate();
 
@@ -34,6 +36,7 @@ final class SignsOutIdle
             $gone = $request->user();
             if ($gone instanceof Person) {
                 AccessLog::note(AccessKind::WalkedAway, $request, $gone);
+                SignIns::endHere($request);
             }
             Auth::logout();
             $request->session()->invalidate();

@@ -27,7 +27,7 @@ final class SetUpRequest extends FormRequest
             'numbers' => ['required', Rule::in(['point', 'comma'])],
             'name' => ['required', 'string', 'max:80'],
             'username' => Passphrase::USERNAME,
-            ...Passphrase::rules(),
+            ...Passphrase::rules($this->string('name')->toString(), $this->string('username')->toString()),
         ];
     }
 

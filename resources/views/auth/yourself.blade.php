@@ -3,7 +3,9 @@
     @if (Gate::allows('record'))
         <form id="yourself" method="post" action="{{ route('yourself.update') }}">
             @csrf
-            <div class="fields"><x-field name="email" label="Your address for warnings" :value="$address" type="email" autocomplete="email" maxlength="200" help="empty: no letters" class="wide" /></div>
+            <div class="fields"><x-field name="email" label="Your address for warnings" :value="$address" type="email" autocomplete="email" maxlength="200" help="empty: no letters" class="wide" />
+                @if (auth()->user()->role === Rheacid\Models\Role::Lead)<x-field name="passphrase" label="Your passphrase" type="password" required autocomplete="current-password" maxlength="200" help="a lead’s address is changed with it" />@endif
+            </div>
         </form>
         <x-slot:act><a href="{{ route('hands') }}">Change hands</a><button class="do" form="yourself" data-primary>Keep it <kbd>Enter</kbd></button></x-slot>
     @else
@@ -12,6 +14,7 @@
     <x-slot:evidence>
         <h2>Signing in</h2>
         <p>{{ auth()->user()->credential?->hasCode() ? 'By passphrase and a code of the telephone.' : 'By passphrase alone.' }} <a href="{{ route('yourself.code') }}">{{ auth()->user()->credential?->hasCode() ? 'See the code' : 'Add a code of the telephone' }}</a></p>
+        <p><a href="{{ route('yourself.secrets') }}">Change passphrase or PIN, see where you are signed in</a></p>
         <h2>When a letter comes</h2>
         <p>Once when the readings of a batch no longer let expect that a deadline is met, and once when a quarter of its time is left (two hours at least, a day at most).</p>
         <p>The same is on Today, and in the calendar file there.</p>

@@ -36,6 +36,9 @@
 <main class="surface" id="surface">
     <div class="task">
         <p class="offline" role="status" hidden>No connection. Nothing is lost: what you typed waits here, and the reading goes on when it is back.</p>
+        @if ($closed = Rheacid\Settings::now()->closedSince)
+            <p class="verdict" role="status"><x-state is="fail">Recording is closed.</x-state> Since {{ Rheacid\SiteClock::full($closed) }}, while Rheacid moves to a new version. What is recorded can be read; what you typed stays here.</p>
+        @endif
         <x-problems />
         {{ $slot }}
     </div>

@@ -18,7 +18,17 @@
                                 <label class="form-label" for="f-reason-{{ $person->id }}">Why</label><input class="form-control" id="f-reason-{{ $person->id }}" name="reason" maxlength="400" autocomplete="off">
                                 <button class="do quiet apart">Record it</button>
                             </form>
-                            <form method="post" action="{{ route('people.code', $person) }}"><x-form-id /><button class="do quiet apart">A new code, after forgetting</button></form>
+                            <form method="post" action="{{ route('people.sign-out', $person) }}"><x-form-id /><button class="do quiet apart">Sign out everywhere</button></form>
+                            @if ($person->enabled)
+                                <form method="post" action="{{ route('people.code', $person) }}"><x-form-id />
+                                    @if ($person->role === Role::Lead)
+                                        <p class="note">A code for a lead needs a second lead, who stands by.</p>
+                                        <x-field name="second" :id="'f-second-' . $person->id" label="Second lead signs in as" :keeps="false" maxlength="40" autocapitalize="none" />
+                                        <x-field name="second_passphrase" :id="'f-second-passphrase-' . $person->id" label="Second lead’s passphrase" :keeps="false" type="password" maxlength="200" />
+                                    @endif
+                                    <button class="do quiet apart">A new code, after forgetting</button>
+                                </form>
+                            @endif
                         </details>
                     @endif
                 </td>

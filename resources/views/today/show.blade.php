@@ -3,6 +3,8 @@
     @if ($restoration)
         <p class="verdict answer"><x-state is="care">Restored from a backup.</x-state> <span>The records are those of {{ Rheacid\SiteClock::full($restoration->taken_at) }}; what was recorded later is lost{{ $restoration->lost_heads === [] ? '' : ' (' . count($restoration->lost_heads) . ' later heads were proven once)' }}. <b>Enter again what stands on paper, then confirm.</b></span></p>
         @if (($restoration->gone_people ?? []) !== [])<p class="verdict"><x-state is="fail">May come in again.</x-state> {{ implode(', ', $restoration->gone_people) }}: disabled since, and not so in these records. <a href="{{ route('people') }}">Disable them again</a></p>@endif
+        @if ($restoration->signed === false)<p class="verdict"><x-state is="fail">Nothing proves who made the backup.</x-state> It was unsigned, or the key of its installation was not at hand. Compare its records with what you have on paper or elsewhere before you confirm.</p>@endif
+        @if (($restoration->codes_removed ?? []) !== [])<p class="verdict"><x-state is="care">Authenticators to be set up again.</x-state> {{ implode(', ', $restoration->codes_removed) }}: each signs in with a recovery code, or a lead makes a new code to come in by.</p>@endif
         @if (($restoration->unproven_lines ?? 0) > 0)<p class="verdict"><x-state is="care">Not proven elsewhere.</x-state> {{ $restoration->unproven_lines }} of its lines came after the last head that was proven before it.</p>@endif
         <form method="post" action="{{ route('restorations.confirm', $restoration) }}"><x-form-id /><button class="do quiet">I have seen it</button></form>
     @endif

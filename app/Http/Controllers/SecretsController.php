@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Http\Controllers;
+
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Rheacid\Guard\AccessKind;
+use Rheacid\Guard\AccessLog;
+use Rheacid\Guard\Passphrase;
+use Rheacid\Guard\Proof;
+use Rheacid\Guard\SignIn;
+use Rheacid\Guard\SignIns;
+use Rheacid\Guard\Standing;
+use Rheacid\Http\Bench;
+
+/** A person's own passphrase and PIN, and where that person is signed in. */
+final class SecretsController
+{
+    public function show(Request $request): View
+    {
+        $person = Bench::person($request);
+
+        return view('auth.secrets', ['person' => $person, 'mustChange' => Standing::toChange($request), 'signIns' => SignIns::open($person, $request)]);
+    }
+
+    public function passphrase(Request $request): RedirectResponse
+    {
+        $person = Bench::person($request);
+        Proof::passphraseAndCode($request, $person, 'current_passphrase');
+        $request->validate(Passphrase::passphrase((string) $person->name, (string) $person->credential?->username), Passphrase::messages());
+        SignIn::changePassphrase($person, $request->string('passphrase')->toString());
+        SignIns::endAll($person, $request);
+        Standing::hasChanged($request, 'passphrase');
+        AccessLog::note(AccessKind::ChangedPassphrase, $request, $person);
+
+        return redirect()->route('yourself.secrets')->with('done', 'Your passphrase is changed. Wherever else you were signed in, you are no longer.');
+    }
+
+    public function pin(Request $request): RedirectResponse
+    {
+        $person = Bench::person($request);
+        Proof::passphraseAndCode($request, $person, 'current_passphrase');
+        $request->validate(Passphrase::pin(), Passphrase::messages());
+        SignIn::changePin($person, $request->string('pin')->toString());
+        SignIns::endAll($person, $request);
+        Standing::hasChanged($request, 'pin');
+        AccessLog::note(AccessKind::ChangedPin, $request, $person);
+
+        return redirect()->route('yourself.secrets')->with('done', 'Your PIN is changed. Wherever else you were signed in, you are no longer.');
+    }
+
+    public function end(Request $request, int $session): RedirectResponse
+    {
+        abort_unless(SignIns::end($person = Bench::person($request), $session), 404);
+        AccessLog::note(AccessKind::EndedSessions, $request, $person);
+
+        return redirect()->route('yourself.secrets')->with('done', 'You are signed out there.');
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Records;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Whether recording is closed, as it is while the installation moves to a new version. Every recording takes this row's lock
+ * first, and only the owner of the records changes it: what was acknowledged before it closed is in every copy begun after.
+ */
+final class Closing
+{
+    /** @throws Refused if recording is closed; else it stays open until the transaction ends */
+    public static function hold(): void
+    {
+        if (DB::table('recording_gate')->lockForUpdate()->value('closed_at') !== null) {
+            throw Refused::because('Recording is closed while Rheacid moves to a new version. What you typed is still there; send it again in a minute or two.');
+        }
+    }
+
+    public static function since(): ?CarbonImmutable
+    {
+        $at = DB::table('recording_gate')->value('closed_at');
+
+        return is_string($at) ? CarbonImmutable::parse($at, 'UTC') : null;
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use PHPUnit\Framework\Attributes\TestWith;
+use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Access\Secrets;
+
+/** Which passphrases and PINs are too easily guessed. */
+final class SecretsTest extends TestCase
+{
+    #[TestWith(['short words', '12 characters'])]
+    #[TestWith(['aaaaaaaaaaaa', 'over and over'])]
+    #[TestWith(['ginger ginger ', 'over and over'])]
+    #[TestWith(['abcdefghijkl', 'row of neighbours'])]
+    #[TestWith(['210987654321', 'row of neighbours'])]
+    #[TestWith(['Password12345', 'commonest'])]
+    #[TestWith(['qwertyuiop2026!', 'commonest'])]
+    #[TestWith(['summer sunshine', 'commonest'])]
+    #[TestWith(['CorrectHorseBatteryStaple', 'commonest'])]
+    #[TestWith(['oda venn 2026', 'name'])]
+    #[TestWith(['venn-venn-oda!', 'name'])]
+    public function test_a_passphrase_that_is_guessed_first_is_refused(string $passphrase, string $why): void
+    {
+        self::assertStringContainsString($why, (string) Secrets::passphraseProblem($passphrase, 'Oda Venn', 'oda'));
+    }
+
+    #[TestWith(['three words and a comma'])]
+    #[TestWith(['apple-amber-123'])]
+    #[TestWith(['the odalisque of brine'])]
+    #[TestWith(['summer of copper kettles'])]
+    public function test_several_words_are_accepted(string $passphrase): void
+    {
+        self::assertNull(Secrets::passphraseProblem($passphrase, 'Oda Venn', 'oda'));
+    }
+
+    #[TestWith(['123456', false])]
+    #[TestWith(['654321', false])]
+    #[TestWith(['890123', false])]
+    #[TestWith(['777777', false])]
+    #[TestWith(['4711', false])]
+    #[TestWith(["471138\n", false])]
+    #[TestWith(['471138', true])]
+    #[TestWith(['123457', true])]
+    public function test_a_pin_has_six_digits_not_alike_and_in_no_row(string $pin, bool $accepted): void
+    {
+        self::assertSame($accepted, Secrets::pinProblem($pin) === null);
+    }
+}
