@@ -89,7 +89,8 @@ $answers = [];
 $bad = [];
 $reached = 0;
 for ($i = 0; $i < (int) $count; $i++) {
-    $headers = match (mt_rand(0, 9)) {
+    // A sixth with headers that are hostile too: most of those are turned away before they reach anything.
+    $headers = match (mt_rand(0, 35)) {
         0 => ['Host: ' . $pick(['elsewhere.example', '127.0.0.1:1', "127.0.0.1:$port", 'a b', str_repeat('h', 300)])],
         1 => ['X-Forwarded-For: ' . $pick(['1.2.3.4', '::1', 'not an address', str_repeat('1.1.1.1, ', 100)]), 'X-Forwarded-Proto: https', 'X-Forwarded-Host: elsewhere.example'],
         2 => ['Content-Type: ' . $pick(['application/json', 'text/xml', 'multipart/form-data', 'multipart/form-data; boundary=', 'x/y; charset=utf-7'])],
@@ -114,13 +115,14 @@ for ($i = 0; $i < (int) $count; $i++) {
     } else {
         [$at, $action, $fields] = $pick($forms);
         $fields = $spoil($fields);
-        if (mt_rand(0, 19) > 0) {
+        if (mt_rand(0, 49) > 0) {
             [, $page, $to] = $ask($at);
             if (str_contains($to, '/sign-in')) {
                 $signIn();
                 [, $page] = $ask($at);
             }
-            $fields['_token'] = $token($page);
+            // Where the page of the form is gone or not theirs, the token of another of their pages does.
+            $fields['_token'] = $token($page) !== '' ? $token($page) : $token($ask($username === '-' ? '/sign-in' : '/yourself/secrets')[1]);
         }
         if (mt_rand(0, 4) > 0) {
             $fields['form'] = sprintf('%s-0000-4000-8000-%012d', bin2hex(random_bytes(4)), $i);

@@ -39,7 +39,8 @@ for ($i = 1; !is_file($stop); $i++) {
     $deadline = microtime(true) + 90;
     while (true) {
         [$status, , $to] = $ask('/batches/2/notes', ['_token' => $known, 'form' => $form, 'note' => $note]);
-        if ($status === 302 && !str_contains($to, 'sign-in')) {
+        // A refusal leads back to the page as well; the page that follows says which form was recorded.
+        if ($status === 302 && !str_contains($to, 'sign-in') && str_contains($ask('/batches/2')[1], "content=\"$form\"")) {
             break;
         }
         if ($status === 419 || ($status === 302 && str_contains($to, 'sign-in'))) {

@@ -114,7 +114,7 @@ Route::middleware(['auth', SignsOutIdle::class, AsksForBetterSecret::class, Boun
     Route::post('yourself/sessions/{session}/end', [SecretsController::class, 'end'])->name('yourself.secrets.end');
     Route::get('hands', [HandsController::class, 'index'])->name('hands');
     Route::get('hands/{person}', [HandsController::class, 'create'])->name('hands.create');
-    Route::post('hands/{person}', [HandsController::class, 'store'])->middleware('throttle:hands')->name('hands.store');
+    Route::post('hands/{person}', [HandsController::class, 'store'])->name('hands.store');
     Route::get('/', [TodayController::class, 'show'])->name('today');
     Route::get('today/sheet', [TodayController::class, 'sheet'])->name('today.sheet');
     Route::get('today/due.ics', [TodayController::class, 'calendar'])->name('today.calendar');

@@ -54,7 +54,7 @@ final class SignIns
         return DB::table('sign_ins')->where('person_id', $person->id)->whereNull('ended_at')
             ->where('seen_at', '>', CarbonImmutable::now()->subMinutes(is_int($lifetime) ? $lifetime : 0)->format('Y-m-d H:i:s.v'))
             ->orderByDesc('id')->limit(self::SHOWN)->get()
-            ->each(static fn(\stdClass $row) => $row->isHere = (int) $row->id === self::here($request));
+            ->map(static fn(\stdClass $row): \stdClass => (object) [...(array) $row, 'isHere' => (int) $row->id === self::here($request)]);
     }
 
     /** @return bool whether there was such a one of that person */

@@ -9,6 +9,8 @@ use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
+use Illuminate\Pagination\Cursor;
+use Illuminate\Pagination\CursorPaginator;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
@@ -34,8 +36,10 @@ final class HouseProvider extends ServiceProvider
         $proxy = config('rheacid.proxy');
         TrustProxies::at(is_string($proxy) && $proxy !== '' ? [$proxy] : []);
 
-        // A PIN is counted by the person whose it is (Guard\Waits); this holds back the mere number of requests.
+        // Codes to come in by are long; this holds back the mere number of tries.
         RateLimiter::for('hands', static fn(Request $request): Limit => Limit::perMinute(15)->by('codes:' . ($request->user()?->getAuthIdentifier() ?? $request->ip())));
+        // A place in a list is given by our own pages; a forged one is none.
+        CursorPaginator::currentCursorResolver(static fn(string $name): ?Cursor => self::cursor(request()->query($name)));
         Queue::looping(static fn() => Health::isAlive('queue'));
         // A letter of the queue is written like a page.
         Queue::before(static function (): void {
@@ -43,6 +47,14 @@ final class HouseProvider extends ServiceProvider
             Settings::now()->write();
         });
         Rights::define();
+    }
+
+    private static function cursor(mixed $given): ?Cursor
+    {
+        $parameters = is_string($given) ? json_decode((string) base64_decode(strtr($given, '-_', '+/'), true), true) : null;
+        $isWhole = is_array($parameters) && is_bool($parameters['_pointsToNextItems'] ?? null) && array_filter($parameters, static fn(mixed $value): bool => !is_scalar($value)) === [];
+
+        return $isWhole ? Cursor::fromEncoded($given) : null;
     }
 
     /** For pictures and drills the time can stand in a file, and is then moved by hand. */

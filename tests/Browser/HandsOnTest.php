@@ -77,6 +77,21 @@ final class HandsOnTest extends BrowserTestCase
         self::assertStringEndsWith('/batches', $oda->browser->getCurrentURL());
     }
 
+    public function test_a_new_passphrase_is_refused_where_it_is_guessed_first_and_signs_out_every_other_bench(): void
+    {
+        $elsewhere = $this->atTheBench(390, 844)->signsIn('oda', self::PASSPHRASE)->opens('/batches')->sees('CS-0417');
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/yourself')->taps('Passphrase, PIN and sessions')->sees('Sign out there');
+        $types = static fn(string $now, string $new) => $oda->fills('Passphrase now', $now)->fills('New passphrase', $new)->fills('New passphrase again', $new)->taps('Change passphrase');
+
+        $types('not hers', 'kettle and nine herons')->sees('That is not your passphrase.');
+        $types(self::PASSPHRASE, 'Password12345')->sees('among the commonest');
+        $types(self::PASSPHRASE, 'kettle and nine herons')->sees('Your passphrase is changed.')->sees('this one');
+
+        self::assertStringNotContainsString('Sign out there', $oda->page());
+        $elsewhere->opens('/batches')->sees('Passphrase');
+        self::assertStringEndsWith('/sign-in', $elsewhere->browser->getCurrentURL());
+    }
+
     public function test_keys_can_be_switched_off_on_this_device(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use Rheacid\Actions\Bench\MoveElectrode;
 use Rheacid\Actions\Calibrate\ReadControlCheck;
 use Rheacid\Core\Care\PairState;
@@ -94,6 +96,41 @@ final class HolesTest extends BenchTestCase
         $this->post('/sign-out');
         $this->post('/sign-in', ['username' => 'perrin', 'passphrase' => self::PASSPHRASE])->assertRedirect();
         $this->assertAuthenticatedAs($this->people['second']);
+    }
+
+    #[TestWith(['/batches'])]
+    #[TestWith(['/people'])]
+    #[TestWith(['/access'])]
+    #[TestWith(['/batches/1'])]
+    public function test_a_place_in_a_list_that_no_page_has_given_is_refused(string $page): void
+    {
+        $page = $page === '/batches/1' ? "/batches/{$this->batch()->id}" : $page;
+        $this->calibrate();
+        $this->measure([4.45, 4.46]);
+        $this->actingAs($this->people['lead']);
+        $forge = static fn(mixed $of): string => str_replace(['+', '/', '='], ['-', '_', ''], base64_encode((string) json_encode($of)));
+        foreach ([['id' => 1], ['_pointsToNextItems' => true], ['id' => ['a'], '_pointsToNextItems' => true], ['name' => 'x', 'id' => null, '_pointsToNextItems' => false], 'text', [[[]]], null] as $forged) {
+            self::assertContains($this->get("$page?cursor=" . $forge($forged))->status(), [200, 422], (string) json_encode($forged));
+        }
+        foreach (['%FF', 'a[]=1', '', '%00'] as $broken) {
+            self::assertContains($this->get("$page?cursor=$broken")->status(), [200, 422], $broken);
+        }
+    }
+
+    public function test_a_refusal_on_the_way_in_says_what_a_browser_may_do_too(): void
+    {
+        $this->get('http://elsewhere.example/sign-in')->assertStatus(400)->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('Content-Security-Policy');
+    }
+
+    public function test_files_that_are_too_large_or_hold_nothing_but_separators_are_refused_at_their_form(): void
+    {
+        $this->actingAs($this->people['checker']);
+        foreach ([str_repeat(',', 4_900_000), str_repeat("\n", 4_900_000), str_repeat('1;2;3', 1000)] as $content) {
+            $this->post("/pairs/{$this->pair()->id}/log", ['log' => UploadedFile::fake()->createWithContent('a.csv', $content), 'form' => self::formId()])->assertSessionHasErrors();
+        }
+        // What the server has cut off at its own limit.
+        $cut = new UploadedFile('', 'a.csv', 'text/csv', UPLOAD_ERR_INI_SIZE, true);
+        $this->post("/pairs/{$this->pair()->id}/log", ['log' => $cut, 'form' => self::formId()])->assertSessionHasErrors('log');
     }
 
     /** @return iterable<string, array{string}> */

@@ -31,8 +31,17 @@ final class PagesTest extends BenchTestCase
     /** What a list may show more when there is more: a page of it, or the points of a figure. */
     private const SHOWN = 900;
 
-    /** Tables that are not multiplied: what stands on the bench, and what is not asked by any page. */
-    private const ONCE = ['appointments', 'assignments', 'bench_cells', 'bench_cups', 'bench_electrodes', 'bench_immersions', 'bench_thermometers', 'board', 'cache', 'credentials', 'electrodes', 'idempotency_keys', 'ledger', 'measurement_drafts', 'meters', 'methods', 'migrations', 'pairs', 'partings', 'people', 'policies', 'recording_gate', 'policy_assignments', 'product_limits', 'products', 'site_elevations', 'sites', 'thermometer_services', 'thermometers', 'traces', 'waits', 'log_uploads', 'draft_events'];
+    /** Rows that a page may have the database look through beyond those of the small plant: the pages of its lists, by their keys. */
+    private const EXAMINED = 6000;
+
+    /** Tables that are not multiplied: what stands on the bench and how it is judged, what there is once, and the board, which is worked out. */
+    private const ONCE = [
+        'assignments', 'bench_cells', 'bench_cups', 'bench_electrodes', 'bench_thermometers', 'electrodes', 'meters', 'pairs', 'partings', 'thermometers', 'thermometer_services', 'policy_assignments',
+        'methods', 'policies', 'product_limits', 'products', 'site_elevations', 'sites', 'board', 'migrations', 'recording_gate', 'waits',
+    ];
+
+    /** Where a table is not numbered by id. */
+    private const NUMBERED_BY = ['ledger' => 'seq', 'credentials' => 'person_id'];
 
     public function test_on_ten_times_the_past_every_page_asks_as_much_as_on_the_demo(): void
     {
@@ -50,10 +59,10 @@ final class PagesTest extends BenchTestCase
         $large = $this->asked();
 
         $grown = [];
-        foreach ($large as $page => [$queries, $rows]) {
-            [$before, $shown] = $small[$page];
-            if ($queries > $before || $rows > $shown + self::SHOWN) {
-                $grown[] = "$page: $before → $queries queries, $shown → $rows rows";
+        foreach ($large as $page => [$queries, $rows, $examined]) {
+            [$before, $shown, $looked] = $small[$page];
+            if ($queries > $before || $rows > $shown + self::SHOWN || $examined > $looked + self::EXAMINED) {
+                $grown[] = "$page: $before → $queries queries, $shown → $rows rows, $looked → $examined looked through";
             }
         }
         self::assertSame([], $grown);
@@ -73,30 +82,32 @@ final class PagesTest extends BenchTestCase
         return array_values(DB::table('board')->orderBy('part')->orderBy('thing_id')->get()->map(static fn(object $row): string => json_encode($row, JSON_THROW_ON_ERROR))->all());
     }
 
-    /** @return array<string, array{int, int}> queries and rows sent, by page */
+    /** @return array<string, array{int, int, int}> queries, rows sent, and rows looked through, by page */
     private function asked(): array
     {
         $this->actingAs(Person::query()->whereRelation('credential', 'username', 'sela')->firstOrFail());
         $asked = [];
+        // Whoever comes first has the plan of the day worked out for all.
+        $this->get('/');
         foreach ($this->pages() as $name => $url) {
             $this->get($url);
             app()->forgetScopedInstances();
             DB::flushQueryLog();
             DB::enableQueryLog();
-            $before = self::sent();
+            [$sent, $read] = [self::counted('Rows_sent'), self::counted('Handler_read%')];
             $status = $this->get($url)->status();
-            $rows = self::sent() - $before - 1;
+            [$sent, $read] = [self::counted('Rows_sent') - $sent, self::counted('Handler_read%') - $read];
             DB::disableQueryLog();
             self::assertContains($status, [200, 302], "$name $url");
-            $asked[$name] = [count(DB::getQueryLog()) - 1, $rows];
+            $asked[$name] = [count(DB::getQueryLog()), $sent, $read];
         }
 
         return $asked;
     }
 
-    private static function sent(): int
+    private static function counted(string $what): int
     {
-        return (int) DB::selectOne("SHOW SESSION STATUS LIKE 'Rows_sent'")->Value;
+        return (int) array_sum(array_map(static fn(\stdClass $row): int => (int) $row->Value, DB::select("SHOW SESSION STATUS LIKE '$what'")));
     }
 
     /** @return array<string, string> every page that is looked at, by its route; one whose parameter is not known here fails */
@@ -109,7 +120,7 @@ final class PagesTest extends BenchTestCase
             'batch' => $this->batch()->id,
             'what' => NewThing::Bottle->value,
             'policy' => $this->pair()->policy->id,
-            'person' => $this->people['second']->id ?? 0,
+            'person' => Person::query()->whereRelation('credential', 'username', 'perrin')->value('id'),
             'verification' => Verification::query()->where('id', '<', self::APART)->max('id'),
             'calibration' => Calibration::query()->where('id', '<', self::APART)->max('id'),
             'run' => CalibrationRun::query()->where('id', '<', self::APART)->max('id'),
@@ -127,7 +138,7 @@ final class PagesTest extends BenchTestCase
         $pages = [];
         foreach (Route::getRoutes()->getRoutes() as $route) {
             // A log is shown to nobody but who uploaded it, and holds no more than its own points.
-            if (in_array('GET', $route->methods(), true) && in_array('auth', $route->gatherMiddleware(), true) && !str_starts_with($route->uri(), 'logs/') && !str_starts_with($route->uri(), 'hands/')) {
+            if (in_array('GET', $route->methods(), true) && in_array('auth', $route->gatherMiddleware(), true) && !str_starts_with($route->uri(), 'logs/')) {
                 $pages[(string) $route->getName()] = '/' . preg_replace_callback('/\{(\w+)\}/', static fn(array $match): string => (string) ($known[$match[1]] ?? self::fail("No example of {$match[1]} for {$route->uri()}.")), $route->uri());
             }
         }
@@ -145,6 +156,7 @@ final class PagesTest extends BenchTestCase
         $tables = array_values(array_diff($schema->getTableListing(schemaQualified: false), self::ONCE));
         $owner->statement('SET FOREIGN_KEY_CHECKS = 0');
         foreach ($tables as $table) {
+            $number = self::NUMBERED_BY[$table] ?? 'id';
             $foreign = [];
             foreach ($schema->getForeignKeys($table) as $key) {
                 $foreign[$key['columns'][0]] = $key['foreign_table'];
@@ -153,13 +165,18 @@ final class PagesTest extends BenchTestCase
                 $apart = $copy * self::APART;
                 $columns = $schema->getColumnListing($table);
                 $values = array_map(static fn(string $column): string => match (true) {
-                    $column === 'id' => "id + $apart",
+                    $column === $number => "`$column` + $apart",
+                    $column === 'open_pair_id' => 'null',
+                    $column === 'immersion_id' => "immersion_id + $apart",
+                    in_array($column, ['username', 'uuid'], true) => "concat(`$column`, '$copy')",
+                    in_array($column, ['hash', 'code_sha256'], true) => "sha2(concat(`$column`, '$copy'), 256)",
+                    $column === 'idempotency_key' => "concat(lpad('$copy', 4, '0'), substr(idempotency_key, 5))",
                     isset($foreign[$column]) && in_array($foreign[$column], $tables, true) => "`$column` + $apart",
                     $column === 'code' => "concat(code, '/$copy')",
                     $column === 'series' => "concat(lpad('$copy', 4, '0'), substr(series, 5))",
                     default => "`$column`",
                 }, $columns);
-                $owner->statement("insert into `$table` (" . implode(', ', array_map(static fn(string $column): string => "`$column`", $columns)) . ') select ' . implode(', ', $values) . " from `$table` where id < " . self::APART);
+                $owner->statement("insert into `$table` (" . implode(', ', array_map(static fn(string $column): string => "`$column`", $columns)) . ') select ' . implode(', ', $values) . " from `$table` where $number < " . self::APART);
             }
         }
         $owner->table('batch_events')->where('id', '>', self::APART)->update(['state' => 'closed']);

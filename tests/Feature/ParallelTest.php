@@ -10,6 +10,7 @@ use Rheacid\Actions\Batches\ReleaseBatch;
 use Rheacid\Batches\Outlet;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\Stage;
+use Rheacid\Guard\Waits;
 use Rheacid\Models\Batch;
 use Rheacid\Models\CareEvent;
 use Rheacid\Models\MeasurementDraft;
@@ -78,6 +79,45 @@ final class ParallelTest extends BenchTestCase
 
         self::assertSame(1, count(array_filter($statuses, static fn(int $status): bool => $status === 0)));
         self::assertSame($this->batch()->state() === BatchState::Released ? 0 : 1, MeasurementDraft::query()->whereNotNull('open_pair_id')->count());
+        self::assertNull(LedgerCheck::run()['difference']);
+    }
+
+    public function test_of_many_guesses_at_once_as_many_are_looked_at_as_one_after_the_other(): void
+    {
+        $statuses = $this->together(static function (): void {
+            for ($i = 0; $i < self::EACH; $i++) {
+                if (Waits::take('a guess') > 0) {
+                    throw new \RuntimeException('made to wait');
+                }
+                file_put_contents(storage_path('framework/looked'), '.', FILE_APPEND);
+            }
+        });
+        $looked = (string) file_get_contents(storage_path('framework/looked'));
+        unlink(storage_path('framework/looked'));
+
+        self::assertSame(5, strlen($looked));
+        self::assertSame([1, 1, 1, 1], $statuses);
+    }
+
+    public function test_when_recording_has_closed_what_was_under_way_is_recorded_and_nothing_comes_after(): void
+    {
+        $this->together(function (int $writer): void {
+            if ($writer > 0) {
+                for ($i = 0; ; $i++) {
+                    $this->soak("writer $writer, $i", IdempotencyKey::own());
+                }
+            }
+            usleep(200_000);
+            DB::connection('owner')->table('recording_gate')->update(['closed_at' => '2026-11-25 10:00:00.000']);
+            file_put_contents(storage_path('framework/closed'), (string) CareEvent::query()->count());
+            usleep(200_000);
+        });
+        $closed = (int) file_get_contents(storage_path('framework/closed'));
+        unlink(storage_path('framework/closed'));
+        DB::connection('owner')->table('recording_gate')->update(['closed_at' => null]);
+
+        self::assertSame($closed, CareEvent::query()->count());
+        self::assertGreaterThan(3, $closed);
         self::assertNull(LedgerCheck::run()['difference']);
     }
 

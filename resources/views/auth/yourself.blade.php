@@ -14,7 +14,7 @@
     <x-slot:evidence>
         <h2>Signing in</h2>
         <p>{{ auth()->user()->credential?->hasCode() ? 'By passphrase and a code of the telephone.' : 'By passphrase alone.' }} <a href="{{ route('yourself.code') }}">{{ auth()->user()->credential?->hasCode() ? 'See the code' : 'Add a code of the telephone' }}</a></p>
-        <p><a href="{{ route('yourself.secrets') }}">Change passphrase or PIN, see where you are signed in</a></p>
+        <p><a href="{{ route('yourself.secrets') }}">Passphrase, PIN and sessions</a></p>
         <h2>When a letter comes</h2>
         <p>Once when the readings of a batch no longer let expect that a deadline is met, and once when a quarter of its time is left (two hours at least, a day at most).</p>
         <p>The same is on Today, and in the calendar file there.</p>
