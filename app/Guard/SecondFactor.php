@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\DB;
 use Rheacid\Core\Access\TimeCode;
 use Rheacid\Models\Credential;
 use Rheacid\Models\Person;
+use Rheacid\Records\Closing;
 
 /** The code of the telephone, and the codes for when it is lost. */
 final class SecondFactor
@@ -28,7 +29,7 @@ final class SecondFactor
     {
         $person->unsetRelation('credential');
 
-        return DB::transaction(static function () use ($person, $secret, $step): array {
+        return Closing::whileOpen(static function () use ($person, $secret, $step): array {
             Credential::query()->whereKey($person->id)->update(['code_secret' => Crypt::encryptString(base64_encode($secret)), 'code_step' => $step, 'code_removed_at' => null]);
             self::useUp($person);
             $codes = array_map(static fn(): string => Codes::fresh(), range(1, self::RECOVERY_CODES));
@@ -41,8 +42,10 @@ final class SecondFactor
     public static function turnOff(Person $person): void
     {
         $person->unsetRelation('credential');
-        Credential::query()->whereKey($person->id)->update(['code_secret' => null, 'code_step' => null, 'code_removed_at' => null]);
-        self::useUp($person);
+        Closing::whileOpen(static function () use ($person): void {
+            Credential::query()->whereKey($person->id)->update(['code_secret' => null, 'code_step' => null, 'code_removed_at' => null]);
+            self::useUp($person);
+        });
     }
 
     /**

@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
 use Rheacid\Models\Credential;
 use Rheacid\Models\Person;
+use Rheacid\Records\Closing;
 
 /** Who a name and a passphrase, or a person and a PIN, belong to. */
 final class SignIn
@@ -35,21 +36,23 @@ final class SignIn
     /** What a person has chosen: nobody else knows it. The code of a telephone goes with what was forgotten. */
     public static function set(Person $person, string $passphrase, string $pin): void
     {
-        Credential::query()->whereKey($person->id)->update(['passphrase' => Hash::make($passphrase), 'pin' => Hash::make($pin)]);
-        SecondFactor::turnOff($person);
-        SignIns::endAll($person);
+        Closing::whileOpen(static function () use ($person, $passphrase, $pin): void {
+            Credential::query()->whereKey($person->id)->update(['passphrase' => Hash::make($passphrase), 'pin' => Hash::make($pin)]);
+            SecondFactor::turnOff($person);
+            SignIns::endAll($person);
+        });
     }
 
     public static function changePassphrase(Person $person, string $passphrase): void
     {
         $person->unsetRelation('credential');
-        Credential::query()->whereKey($person->id)->update(['passphrase' => Hash::make($passphrase)]);
+        Closing::whileOpen(static fn(): int => Credential::query()->whereKey($person->id)->update(['passphrase' => Hash::make($passphrase)]));
     }
 
     public static function changePin(Person $person, string $pin): void
     {
         $person->unsetRelation('credential');
-        Credential::query()->whereKey($person->id)->update(['pin' => Hash::make($pin)]);
+        Closing::whileOpen(static fn(): int => Credential::query()->whereKey($person->id)->update(['pin' => Hash::make($pin)]));
     }
 
     /** As names are kept: lower case, one form for each letter. */

@@ -21,6 +21,26 @@ final class Closing
         }
     }
 
+    /**
+     * For what is no record and must not be lost either, like a new passphrase.
+     *
+     * @template T
+     *
+     * @param callable(): T $work
+     *
+     * @return T
+     *
+     * @throws Refused if recording is closed
+     */
+    public static function whileOpen(callable $work): mixed
+    {
+        return DB::transaction(static function () use ($work): mixed {
+            self::hold();
+
+            return $work();
+        });
+    }
+
     public static function since(): ?CarbonImmutable
     {
         $at = DB::table('recording_gate')->value('closed_at');

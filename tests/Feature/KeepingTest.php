@@ -239,6 +239,7 @@ final class KeepingTest extends BenchTestCase
             Settings::forget();
             $this->get('/ready')->assertSee('Recording is closed.');
             $this->post("/batches/{$this->batch()->id}/notes", ['note' => 'x', 'form' => self::formId()])->assertSessionHasErrors(['form']);
+            $this->post('/yourself/secrets/pin', ['current_passphrase' => self::PASSPHRASE, 'pin' => '850274'])->assertSessionHasErrors(['form' => 'Recording is closed while Rheacid moves to a new version. What you typed is still there; send it again in a minute or two.']);
         } finally {
             DB::connection('owner')->table('recording_gate')->update(['closed_at' => null]);
         }
