@@ -6,11 +6,11 @@ use Illuminate\Support\Facades\Schedule;
 use Rheacid\Console\SealAccess;
 use Rheacid\Console\WatchDeadlines;
 use Rheacid\Console\WriteKeepers;
-use Rheacid\Health;
+use Rheacid\InstallationHealth;
 use Rheacid\SiteClock;
 
 // What the site does of its own accord.
-Schedule::call(static fn() => Health::isAlive('scheduler'))->everyMinute();
+Schedule::call(static fn() => InstallationHealth::isAlive('scheduler'))->everyMinute();
 Schedule::command(WatchDeadlines::class)->everyMinute();
 Schedule::command(SealAccess::class)->timezone('UTC')->dailyAt('00:10');
 // The zone of the site stands in the records, which are not asked before it is time.

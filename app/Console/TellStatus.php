@@ -6,7 +6,7 @@ namespace Rheacid\Console;
 
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
-use Rheacid\Health;
+use Rheacid\InstallationHealth;
 use Rheacid\Keeping;
 use Rheacid\Records\Ledger;
 use Rheacid\Records\Writable;
@@ -21,7 +21,7 @@ final class TellStatus extends Command
     public function handle(): int
     {
         $keeping = Keeping::now();
-        $health = Health::now();
+        $health = InstallationHealth::now();
         if ($health->blocks !== [] && !Writable::now()) {
             return $this->tell($health);
         }
@@ -37,7 +37,7 @@ final class TellStatus extends Command
     }
 
     /** @return int 1 where nothing can be recorded, 4 where something needs attention */
-    private function tell(Health $health): int
+    private function tell(InstallationHealth $health): int
     {
         foreach (['no records' => $health->blocks, 'attention' => $health->attention] as $what => $lines) {
             foreach ($lines as $line) {

@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
-use Rheacid\Health;
+use Rheacid\InstallationHealth;
 use Rheacid\Rights\Rights;
 use Rheacid\Settings;
 use Rheacid\Today\DayPlan;
@@ -40,7 +40,7 @@ final class HouseProvider extends ServiceProvider
         RateLimiter::for('hands', static fn(Request $request): Limit => Limit::perMinute(15)->by('codes:' . ($request->user()?->getAuthIdentifier() ?? $request->ip())));
         // A place in a list is given by our own pages; a forged one is none.
         CursorPaginator::currentCursorResolver(static fn(string $name): ?Cursor => self::cursor(request()->query($name)));
-        Queue::looping(static fn() => Health::isAlive('queue'));
+        Queue::looping(static fn() => InstallationHealth::isAlive('queue'));
         // A letter of the queue is written like a page.
         Queue::before(static function (): void {
             Settings::forget();

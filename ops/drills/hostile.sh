@@ -26,36 +26,42 @@ forge; sed -i 's/^taken_at=.*/taken_at=2000-01-01T00:00:00Z/' "$scratch/forge/ma
 refused "with another time in its manifest" "not signed with that key" --key="$key"
 # A shell of the client, in the records themselves. It ends there, whatever was said about proofs.
 for shell in "\\! touch $scratch/canary" "system touch $scratch/canary" "\\. $scratch/other" "LOAD DATA LOCAL INFILE '/etc/passwd' INTO TABLE batch_notes;" "CREATE DATABASE elsewhere;" "CREATE USER 'guest'@'%';" "GRANT ALL ON rheacid.* TO 'rheacid_app'@'127.0.0.1';" "CREATE PROCEDURE p() SELECT 1;" "CREATE EVENT e ON SCHEDULE EVERY 1 DAY DO DELETE FROM ledger;" "CREATE TRIGGER t BEFORE INSERT ON samples FOR EACH ROW SET NEW.place = 'x';" "SET GLOBAL general_log = 1;"; do
-    [ $short = 0 ] || case "$shell" in '\!'*|*TRIGGER*) ;; *) continue ;; esac
+    [ $short = 0 ] || case "$shell" in '\!'*) ;; *) continue ;; esac
     forge; printf '\n%s\n' "$shell" >> "$scratch/forge/records.sql"; bind
     refused "with '${shell%%/*}…'" "could not be laid in" --unproven
 done
 # A row that the chain does not know, and a chain that was cut.
-forge; echo "UPDATE batch_events SET state = 'released' WHERE id = 1;" | sed 's/^/\n/' >> "$scratch/forge/records.sql"; bind
-refused "that changes a row (no such right)" "could not be laid in" --unproven
+if [ $short = 0 ]; then
+    forge; echo "UPDATE batch_events SET state = 'released' WHERE id = 1;" | sed 's/^/\n/' >> "$scratch/forge/records.sql"; bind
+    refused "that changes a row (no such right)" "could not be laid in" --unproven
+fi
 forge; printf '\nINSERT INTO lot_events (lot_id, kind, at, person_id) SELECT id, "discarded", NOW(), 1 FROM lots LIMIT 1;\n' >> "$scratch/forge/records.sql"; bind
 refused "with a row that was slipped in" "not what their own chain says" --unproven
-forge; printf '\nCREATE TABLE slipped (id INT);\n' >> "$scratch/forge/records.sql"; bind
-refused "with a table that was slipped in" "slipped" --unproven
+if [ $short = 0 ]; then
+    forge; printf '\nCREATE TABLE slipped (id INT);\n' >> "$scratch/forge/records.sql"; bind
+    refused "with a table that was slipped in" "slipped" --unproven
+fi
 # Heads that are known elsewhere are held against it, whatever it says of its time.
 cp "$file" "$scratch/forged.tar"
-echo "2000-01-01T00:00:00Z 5 $(printf '0%.0s' {1..64}) whole" > "$ROOT/var/drill-restored.heads"
+echo "2000-02-01T00:00:00Z 5 $(printf '0%.0s' {1..64}) whole" > "$ROOT/var/drill-restored.heads"
 refused "that lacks a head which was proven before it" "of another chain, or was cut" --key="$key"
-forge; sed -i 's/^taken_at=.*/taken_at=1999-01-01T00:00:00Z/; s/^taken_at=19/taken_at=20/' "$scratch/forge/manifest"; bind
+forge; sed -i 's/^taken_at=.*/taken_at=2000-01-01T00:00:00Z/' "$scratch/forge/manifest"; bind
 refused "that lacks a proven head and lies about its time" "of another chain, or was cut" --unproven
 rm -f "$ROOT/var/drill-restored.heads"
-cp "$file" "$scratch/forged.tar"
-refused "that lacks the head that was given" "head that was given is not in this backup" --key="$key" --head="$(printf 'f%.0s' {1..64})"
-# Links and settings: nothing of them comes through.
-forge; rm "$scratch/forge/settings"; ln -s /etc/shadow "$scratch/forge/settings"; (cd "$scratch/forge" && gzip -f records.sql && sed -i "s/^settings=.*/settings=$(sha256sum /dev/null | cut -c1-64)/; s/^records=.*/records=$(sha256sum records.sql.gz | cut -c1-64)/" manifest && tar -cf ../forged.tar manifest signature settings records.sql.gz)
-on_restored "$ROOT/bin/restore" "$scratch/forged.tar" --unproven > "$scratch/restore" 2>&1 || wrong "settings that are a link" "$(tail -n 2 "$scratch/restore")"
-! grep -q '^root:' "$ROOT/var/drill-restored/.env" || wrong "settings that are a link" "a file of the machine came through"
-clear_restored
-forge
-printf 'DB_OWNER_PASSWORD=known\nAPP_KEY=base64:%s\nDB_APP_PASSWORD=known\nTRUSTED_PROXY=10.0.0.1\nMAIL_HOST=mail.elsewhere.example\nIDLE_MINUTES=${APP_KEY}\n' "$(head -c 32 /dev/zero | base64)" >> "$scratch/forge/settings"; bind
-on_restored "$ROOT/bin/restore" "$scratch/forged.tar" --unproven > "$scratch/restore" 2>&1 || wrong "settings of an unproven backup" "$(tail -n 2 "$scratch/restore")"
-! grep -q 'known\|elsewhere\|10.0.0.1\|APP_KEY}\|AAAAAAAAAAAA' "$ROOT/var/drill-restored/.env" "$ROOT/var/drill-restored/root/owner.env" || wrong "settings of an unproven backup" "came true: $(grep 'known\|elsewhere\|10.0.0.1\|APP_KEY}' "$ROOT/var/drill-restored/.env")"
-on_restored "$ROOT/bin/start" --detach > "$scratch/restored" 2>&1 || wrong "an unproven backup, started" "$(tail -n 2 "$scratch/restored")"
-[ "$(RHEACID_INSTANCE=drill-restored; instance drill-restored $((port + 1)) $((database_port + 1)); choose_users; ask_records 'SELECT signed FROM restorations ORDER BY id DESC LIMIT 1')" = 0 ] || wrong "an unproven backup" "is not recorded as one"
-clear_restored
-told "settings that are a link, and secrets in an unproven backup" "not taken over; secrets are new, and it says that it is unproven"
+if [ $short = 0 ]; then
+    cp "$file" "$scratch/forged.tar"
+    refused "that lacks the head that was given" "head that was given is not in this backup" --key="$key" --head="$(printf 'f%.0s' {1..64})"
+    # Links and settings: nothing of them comes through.
+    forge; rm "$scratch/forge/settings"; ln -s /etc/shadow "$scratch/forge/settings"; (cd "$scratch/forge" && gzip -f records.sql && sed -i "s/^settings=.*/settings=$(sha256sum /dev/null | cut -c1-64)/; s/^records=.*/records=$(sha256sum records.sql.gz | cut -c1-64)/" manifest && tar -cf ../forged.tar manifest signature settings records.sql.gz)
+    on_restored "$ROOT/bin/restore" "$scratch/forged.tar" --unproven > "$scratch/restore" 2>&1 || wrong "settings that are a link" "$(tail -n 2 "$scratch/restore")"
+    ! grep -q '^root:' "$ROOT/var/drill-restored/.env" || wrong "settings that are a link" "a file of the machine came through"
+    clear_restored
+    forge
+    printf 'DB_OWNER_PASSWORD=known\nAPP_KEY=base64:%s\nDB_APP_PASSWORD=known\nTRUSTED_PROXY=10.0.0.1\nMAIL_HOST=mail.elsewhere.example\nIDLE_MINUTES=${APP_KEY}\n' "$(head -c 32 /dev/zero | base64)" >> "$scratch/forge/settings"; bind
+    on_restored "$ROOT/bin/restore" "$scratch/forged.tar" --unproven > "$scratch/restore" 2>&1 || wrong "settings of an unproven backup" "$(tail -n 2 "$scratch/restore")"
+    ! grep -q 'known\|elsewhere\|10.0.0.1\|APP_KEY}\|AAAAAAAAAAAA' "$ROOT/var/drill-restored/.env" "$ROOT/var/drill-restored/root/owner.env" || wrong "settings of an unproven backup" "came true: $(grep 'known\|elsewhere\|10.0.0.1\|APP_KEY}' "$ROOT/var/drill-restored/.env")"
+    on_restored "$ROOT/bin/start" --detach > "$scratch/restored" 2>&1 || wrong "an unproven backup, started" "$(tail -n 2 "$scratch/restored")"
+    [ "$(RHEACID_INSTANCE=drill-restored; instance drill-restored $((port + 1)) $((database_port + 1)); choose_users; ask_records 'SELECT signed FROM restorations ORDER BY id DESC LIMIT 1')" = 0 ] || wrong "an unproven backup" "is not recorded as one"
+    clear_restored
+    told "settings that are a link, and secrets in an unproven backup" "not taken over; secrets are new, and it says that it is unproven"
+fi

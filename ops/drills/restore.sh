@@ -1,6 +1,6 @@
 # A backup comes back row by row; killed at any moment the restore is begun again.
 breaks=10
-[ $short = 0 ] || breaks=2
+[ $short = 0 ] || breaks=1
 up
 on "$ROOT/bin/backup" "$scratch/still" > "$scratch/backup" 2>&1 || wrong "backup" "$(tail -n 2 "$scratch/backup")"
 file=$(ls "$scratch"/still/*.tar) key=$(public_key)

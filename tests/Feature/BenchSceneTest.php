@@ -99,6 +99,8 @@ final class BenchSceneTest extends BenchTestCase
 
         self::assertSame($before, $this->lot('Q-29')->status()->usesLeft);
         self::assertNull(Health::trend($this->pair()));
+        // Nor does it become evidence where the application's account calls the run another, which nothing seals.
+        DB::table('calibration_runs')->update(['source' => Source::Typed->value]);
         $typed = $this->measure([4.2, 4.2]);
         self::assertSame([false], array_values(array_unique(array_column($this->decided($typed)->outcomes->toArray(), 'trusted'))), 'a typed reading on it proves no more');
     }

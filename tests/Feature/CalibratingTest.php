@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Actions\Calibrate\AcceptPoint;
 use Rheacid\Actions\Calibrate\LeaveRun;
@@ -93,6 +94,9 @@ final class CalibratingTest extends BenchTestCase
 
             self::assertSame($state, Readiness::of($this->pair())->state, "$off mV off as found");
             self::assertSame(RunState::Abandoned, $run->refresh()->state);
+            // What is not sealed of the run says nothing about it.
+            DB::table('calibration_runs')->where('id', $run->id)->update(['state' => 'completed']);
+            self::assertSame($state, Readiness::of($this->pair())->state, "$off mV off as found");
         }
     }
 

@@ -11,8 +11,8 @@ use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Route;
 use Rheacid\Actions\Site\RecordRestoration;
 use Rheacid\Board\Board;
-use Rheacid\Health;
 use Rheacid\Home;
+use Rheacid\InstallationHealth;
 use Rheacid\Keeping;
 use Rheacid\Mail\KeepingLetter;
 use Rheacid\Models\Credential;
@@ -230,7 +230,7 @@ final class KeepingTest extends BenchTestCase
     public function test_what_keeps_it_from_recording_and_what_needs_attention_are_said_alike_on_up_and_on_today(): void
     {
         $this->actingAs($this->people['lead']);
-        self::assertSame([[], []], [Health::now()->blocks, Health::now()->attention]);
+        self::assertSame([[], []], [InstallationHealth::now()->blocks, InstallationHealth::now()->attention]);
 
         DB::connection('owner')->table('recording_gate')->update(['closed_at' => '2026-11-25 09:30:00.000']);
         try {
@@ -254,18 +254,18 @@ final class KeepingTest extends BenchTestCase
 
         $this->wait(-3600);
         $this->get('/up')->assertStatus(503)->assertContent("cannot record\n");
-        self::assertStringContainsString('The clock of the machine is behind the records', Health::now()->blocks[0]);
+        self::assertStringContainsString('The clock of the machine is behind the records', InstallationHealth::now()->blocks[0]);
     }
 
     public function test_a_worker_without_a_sign_of_life_is_named_and_one_that_began_just_now_is_not(): void
     {
         CarbonImmutable::setTestNow();
-        $dead = static fn(): array => array_values(array_filter(Health::now()->attention, static fn(string $line): bool => str_contains($line, 'no sign of life')));
+        $dead = static fn(): array => array_values(array_filter(InstallationHealth::now()->attention, static fn(string $line): bool => str_contains($line, 'no sign of life')));
         touch(Home::told('started'), time() - 100);
         self::assertSame([], $dead());
 
         touch(Home::told('started'), time() - 4000);
-        Health::isAlive('queue');
+        InstallationHealth::isAlive('queue');
         touch(Home::told('keeper'), time() - 290);
         touch(storage_path('alive-scheduler'), time() - 310);
         self::assertStringContainsString('The scheduler', implode("\n", $dead()));

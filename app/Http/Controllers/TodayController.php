@@ -10,8 +10,8 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 use Rheacid\Actions\Site\ConfirmRestoration;
-use Rheacid\Health;
 use Rheacid\Http\Bench;
+use Rheacid\InstallationHealth;
 use Rheacid\Models\Restoration;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Rights\Right;
@@ -43,7 +43,7 @@ final class TodayController
     /** @return array{keeping: list<string>, restoration: Restoration|null} how the records are kept, for who answers for them */
     private static function forTheLead(): array
     {
-        return Gate::allows(Right::Lead->value) ? ['keeping' => [...($health = Health::now())->blocks, ...$health->attention], 'restoration' => Restoration::open()] : ['keeping' => [], 'restoration' => null];
+        return Gate::allows(Right::Lead->value) ? ['keeping' => [...($health = InstallationHealth::now())->blocks, ...$health->attention], 'restoration' => Restoration::open()] : ['keeping' => [], 'restoration' => null];
     }
 
     public function sheet(DayPlan $plan): View

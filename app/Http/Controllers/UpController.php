@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Rheacid\Http\Controllers;
 
 use Illuminate\Http\Response;
-use Rheacid\Health;
+use Rheacid\InstallationHealth;
 
 /** Says whether a record could be written now, and whether somebody has to look (bin/status says at what): for supervision. */
 final class UpController
 {
     public function __invoke(): Response
     {
-        $health = Health::now();
+        $health = InstallationHealth::now();
         $words = match (true) {
             $health->blocks !== [] => 'cannot record',
             $health->attention !== [] => 'up, needs attention',

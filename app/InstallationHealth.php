@@ -14,7 +14,7 @@ use Rheacid\Records\Writable;
  * How the installation stands: what keeps it from recording, and what somebody has to see to. /up, bin/status and Today ask
  * here, so that they agree.
  */
-final readonly class Health
+final readonly class InstallationHealth
 {
     /** Below so many megabytes nothing is recorded any more with certainty; below so many a lead is told. */
     private const LEAST_MB = 16;
