@@ -2,17 +2,7 @@
 on "$ROOT/bin/stop" > /dev/null 2>&1
 broken=$ROOT/database/migrations/2999_01_01_000000_drill.php
 trap 'rm -f "$broken"; clean; rm -rf "$scratch"' EXIT
-cat > "$broken" <<'PHP'
-<?php
-
-return new class extends Illuminate\Database\Migrations\Migration {
-    public function up(): void
-    {
-        Illuminate\Support\Facades\Schema::create('drilled', static fn($table) => $table->id());
-        throw new RuntimeException('half-way');
-    }
-};
-PHP
+throws_half_way > "$broken"
 on "$ROOT/bin/start" --detach > "$scratch/broken" 2>&1 && wrong "a migration that throws" "was not noticed"
 grep -q 'half-way' "$scratch/broken" || wrong "a migration that throws" "$(tail -n 2 "$scratch/broken")"
 rm -f "$broken"

@@ -8,17 +8,7 @@ rm -rf "$next/var"
 for part in app core config database ops bin routes resources bootstrap; do rm -rf "${next:?}/$part"; cp -a "$ROOT/$part" "$next/$part"; done
 for part in vendor node_modules public/build; do [ ! -d "$ROOT/$part" ] || { mkdir -p "$(dirname "$next/$part")"; cp -a "$ROOT/$part" "$next/$part"; }; done
 mkdir -p "$next/var" && cp "$ROOT"/var/*.stamp "$next/var/"
-cat > "$next/database/migrations/2999_01_01_000000_drill.php" <<'PHP'
-<?php
-
-return new class extends Illuminate\Database\Migrations\Migration {
-    public function up(): void
-    {
-        Illuminate\Support\Facades\Schema::create('drilled', static fn($table) => $table->id());
-        throw new RuntimeException('half-way');
-    }
-};
-PHP
+throws_half_way > "$next/database/migrations/2999_01_01_000000_drill.php"
 begin_recording u
 on "$ROOT/bin/upgrade" "$next" > "$scratch/upgrade" 2>&1 && wrong "upgrade to a broken version" "went through"
 { page_answers && [ ! -e "$next/var/drill" ] && [ ! -e "$HOME_DIR/root/upgrading" ]; } || wrong "upgrade to a broken version" "the old one is not as it was: $(tail -n 2 "$scratch/upgrade")"

@@ -10,7 +10,8 @@
             @csrf
             <div class="fields">
                 <x-field name="current_passphrase" id="f-current-1" label="Passphrase now" type="password" required maxlength="200" autocomplete="current-password" />
-                @if ($person->credential?->hasCode())<x-field name="one_time_code" id="f-code-1" label="Authenticator code" inputmode="numeric" autocomplete="one-time-code" maxlength="20" />@endif
+                @if ($person->credential?->hasCode())
+                    <x-field name="one_time_code" id="f-code-1" label="Authenticator code" inputmode="numeric" autocomplete="one-time-code" maxlength="20" />@endif
                 <x-field name="passphrase" label="New passphrase" type="password" required maxlength="200" autocomplete="new-password" help="12 characters or more; several words are good" />
                 <x-field name="passphrase_confirmation" label="New passphrase again" type="password" required maxlength="200" autocomplete="new-password" />
             </div>
@@ -23,7 +24,8 @@
             @csrf
             <div class="fields">
                 <x-field name="current_passphrase" id="f-current-2" label="Passphrase" type="password" required maxlength="200" autocomplete="current-password" />
-                @if ($person->credential?->hasCode())<x-field name="one_time_code" id="f-code-2" label="Authenticator code" inputmode="numeric" autocomplete="one-time-code" maxlength="20" />@endif
+                @if ($person->credential?->hasCode())
+                    <x-field name="one_time_code" id="f-code-2" label="Authenticator code" inputmode="numeric" autocomplete="one-time-code" maxlength="20" />@endif
                 <x-field name="pin" label="New PIN" type="password" inputmode="numeric" required maxlength="6" help="six digits" />
             </div>
             <button class="do {{ $mustChange === 'pin' ? '' : 'quiet' }} apart">Change PIN</button>

@@ -13,12 +13,15 @@
                     @if (Gate::allows('lead') && $person->isNot(auth()->user()))
                         <details><summary>Change</summary>
                             <form method="post" action="{{ route('people.appoint', $person) }}"><x-form-id />
-                                <label class="form-label" for="f-role-{{ $person->id }}">Role</label><select class="form-select" id="f-role-{{ $person->id }}" name="role">@foreach (Role::cases() as $role)<option value="{{ $role->value }}" @selected($person->role === $role)>{{ $role->value }}</option>@endforeach</select>
+                                <label class="form-label" for="f-role-{{ $person->id }}">Role</label>
+                                    <select class="form-select" id="f-role-{{ $person->id }}" name="role">@foreach (Role::cases() as $role)
+                                    <option value="{{ $role->value }}" @selected($person->role === $role)>{{ $role->value }}</option>@endforeach</select>
                                 <label class="form-check"><input class="form-check-input" type="checkbox" name="enabled" value="1" @checked($person->enabled)> works here</label>
                                 <label class="form-label" for="f-reason-{{ $person->id }}">Why</label><input class="form-control" id="f-reason-{{ $person->id }}" name="reason" maxlength="400" autocomplete="off">
                                 <button class="do quiet apart">Record it</button>
                             </form>
-                            <form method="post" action="{{ route('people.sign-out', $person) }}"><x-form-id /><button class="do quiet apart">Sign out everywhere</button></form>
+                            <form method="post" action="{{ route('people.sign-out', $person) }}"><x-form-id />
+                                <button class="do quiet apart">Sign out everywhere</button></form>
                             @if ($person->enabled)
                                 <form method="post" action="{{ route('people.code', $person) }}"><x-form-id />
                                     @if ($person->role === Role::Lead)
@@ -44,7 +47,9 @@
                 <x-field name="name" label="Name" help="as it stands on records" maxlength="80" />
                 <x-field name="username" label="Signs in as" help="letters, digits, dots, dashes" maxlength="40" autocapitalize="none" />
                 <x-field name="email" label="Address, if wanted" help="for warnings of deadlines" type="email" maxlength="200" />
-                <x-field name="role" label="Role"><select class="form-select" id="f-role" name="role">@foreach (Role::cases() as $role)<option value="{{ $role->value }}" @selected(old('role') === $role->value)>{{ $role->value }}</option>@endforeach</select></x-field>
+                <x-field name="role" label="Role"><select class="form-select" id="f-role" name="role">@foreach (Role::cases() as $role)
+                    <option value="{{ $role->value }}" @selected(old('role') === $role->value)>{{ $role->value }}</option>@endforeach</select>
+                </x-field>
             </div>
         </form>
         <x-slot:act><button class="do" form="invite" data-primary>Invite <kbd>Enter</kbd></button></x-slot>

@@ -14,21 +14,25 @@
     @elseif ($screen->keeping->problems(now()->toImmutable()) === [])
         <p class="verdict answer"><x-state is="met">In order.</x-state> <span>Backed up and proven.</span></p>
     @endif
-    @foreach ($screen->keeping->problems(now()->toImmutable()) as $problem)<p class="verdict"><x-state is="care">See to it.</x-state> {{ $problem }}</p>@endforeach
+    @foreach ($screen->keeping->problems(now()->toImmutable()) as $problem)
+        <p class="verdict"><x-state is="care">See to it.</x-state> {{ $problem }}</p>@endforeach
     <table class="stack">
         <tr><td>Head of the records</td><td class="nowrap"><code>{{ substr($screen->head, 0, 16) }}…</code></td></tr>
         <tr><td>Last backup</td><td>{{ $screen->keeping->last('backup') ? SiteClock::full($screen->keeping->last('backup')) : 'never' }}</td></tr>
-        <tr><td>Last time the whole was proven</td><td>{{ $screen->keeping->last('verification') ? SiteClock::full($screen->keeping->last('verification')) : 'never' }}</td></tr>
+        <tr><td>Last time the whole was proven</td>
+            <td>{{ $screen->keeping->last('verification') ? SiteClock::full($screen->keeping->last('verification')) : 'never' }}</td></tr>
         <tr><td>Letters that wait</td><td>{{ $screen->waiting }}{{ $screen->unsent > 0 ? ", $screen->unsent could not be sent" : '' }}</td></tr>
         <tr><td>Free on the disk</td><td>{{ Rheacid\Core\Numbers::fixed($screen->freeGb, 1) }} GB</td></tr>
         <tr><td>Clock</td><td>{{ SiteClock::full(now()) }}, {{ SiteClock::zone(now())->getName() }}</td></tr>
     </table>
     @if ($screen->stated->isNotEmpty())
         <h2>The clock had run ahead</h2>
-        <ul class="todo">@foreach ($screen->stated as $one)<li><div><b>up to {{ SiteClock::full($one->ahead_until) }}</b><small>{{ $one->reason }} · {{ $one->person->name }}, {{ SiteClock::full($one->at) }}</small></div></li>@endforeach</ul>
+        <ul class="todo">@foreach ($screen->stated as $one)<li>
+            <div><b>up to {{ SiteClock::full($one->ahead_until) }}</b><small>{{ $one->reason }} · {{ $one->person->name }}, {{ SiteClock::full($one->at) }}</small></div></li>@endforeach</ul>
         @if ($screen->affected->isNotEmpty())
             <h2>Readings whose time never was</h2>
-            <ul class="todo">@foreach ($screen->affected as $reading)<li><div><b>{{ $reading->occasion->batch->code }}</b><small>said to be of {{ SiteClock::full($reading->observed_at) }}</small></div><a class="do quiet" href="{{ route('readings.show', $reading) }}">Open</a></li>@endforeach</ul>
+            <ul class="todo">@foreach ($screen->affected as $reading)<li>
+                <div><b>{{ $reading->occasion->batch->code }}</b><small>said to be of {{ SiteClock::full($reading->observed_at) }}</small></div><a class="do quiet" href="{{ route('readings.show', $reading) }}">Open</a></li>@endforeach</ul>
         @endif
     @endif
     <x-slot:evidence>

@@ -2,10 +2,14 @@
 <x-house :title="Rheacid\SiteClock::local(now())->format('l, j F')" room="Today">
     @if ($restoration)
         <p class="verdict answer"><x-state is="care">Restored from a backup.</x-state> <span>The records are those of {{ Rheacid\SiteClock::full($restoration->taken_at) }}; what was recorded later is lost{{ $restoration->lost_heads === [] ? '' : ' (' . count($restoration->lost_heads) . ' later heads were proven once)' }}. <b>Enter again what stands on paper, then confirm.</b></span></p>
-        @if (($restoration->gone_people ?? []) !== [])<p class="verdict"><x-state is="fail">May come in again.</x-state> {{ implode(', ', $restoration->gone_people) }}: disabled since, and not so in these records. <a href="{{ route('people') }}">Disable them again</a></p>@endif
-        @if ($restoration->signed === false)<p class="verdict"><x-state is="fail">Nothing proves who made the backup.</x-state> It was unsigned, or the key of its installation was not at hand. Compare its records with what you have on paper or elsewhere before you confirm.</p>@endif
-        @if (($restoration->codes_removed ?? []) !== [])<p class="verdict"><x-state is="care">Authenticators to be set up again.</x-state> {{ implode(', ', $restoration->codes_removed) }}: each signs in with a recovery code, or a lead makes a new code to come in by.</p>@endif
-        @if (($restoration->unproven_lines ?? 0) > 0)<p class="verdict"><x-state is="care">Not proven elsewhere.</x-state> {{ $restoration->unproven_lines }} of its lines came after the last head that was proven before it.</p>@endif
+        @if (($restoration->gone_people ?? []) !== [])
+            <p class="verdict"><x-state is="fail">May come in again.</x-state> {{ implode(', ', $restoration->gone_people) }}: disabled since, and not so in these records. <a href="{{ route('people') }}">Disable them again</a></p>@endif
+        @if ($restoration->signed === false)
+            <p class="verdict"><x-state is="fail">Nothing proves who made the backup.</x-state> It was unsigned, or the key of its installation was not at hand. Compare its records with what you have on paper or elsewhere before you confirm.</p>@endif
+        @if (($restoration->codes_removed ?? []) !== [])
+            <p class="verdict"><x-state is="care">Authenticators to be set up again.</x-state> {{ implode(', ', $restoration->codes_removed) }}: each signs in with a recovery code, or a lead makes a new code to come in by.</p>@endif
+        @if (($restoration->unproven_lines ?? 0) > 0)
+            <p class="verdict"><x-state is="care">Not proven elsewhere.</x-state> {{ $restoration->unproven_lines }} of its lines came after the last head that was proven before it.</p>@endif
         <form method="post" action="{{ route('restorations.confirm', $restoration) }}"><x-form-id /><button class="do quiet">I have seen it</button></form>
     @endif
     @foreach ($keeping as $problem)
@@ -17,7 +21,8 @@
         @php($next = collect($steps)->search(fn (array $step): bool => !$step['done']))
         <ol class="todo first">
             @foreach ($steps as $i => $step)
-                <li><div><b><x-sign :is="$step['done'] ? 'met' : 'idle'" class="me-2" /> {{ $step['what'] }}</b><small>{{ $step['why'] }}</small></div><a @class(['do', 'quiet' => $i !== $next]) href="{{ $step['url'] }}" @if ($i === $next) data-primary @endif>{{ $step['done'] ? 'Another' : $step['button'] }}<span class="visually-hidden">: {{ $step['what'] }}</span>@if ($i === $next) <kbd>Enter</kbd>@endif</a></li>
+                <li>
+                    <div><b><x-sign :is="$step['done'] ? 'met' : 'idle'" class="me-2" /> {{ $step['what'] }}</b><small>{{ $step['why'] }}</small></div><a @class(['do', 'quiet' => $i !== $next]) href="{{ $step['url'] }}" @if ($i === $next) data-primary @endif>{{ $step['done'] ? 'Another' : $step['button'] }}<span class="visually-hidden">: {{ $step['what'] }}</span>@if ($i === $next) <kbd>Enter</kbd>@endif</a></li>
             @endforeach
         </ol>
     @endif
@@ -31,7 +36,9 @@
             @foreach ($tasks as $task)
                 <li>
                     <div><b><x-sign :is="$task->sign" class="me-2" /> {{ $task->title }}</b><small>{{ $task->detail }}</small></div>
-                    @if ($task->act !== null && Gate::allows('record'))<form method="post" action="{{ $task->url }}"><x-form-id /><button @class(['do', 'quiet' => !$loop->first || $steps !== []]) name="act" value="{{ $task->act }}" @if ($loop->first && $steps === []) data-primary @endif>{{ $task->button }}<span class="visually-hidden">: {{ $task->title }}</span></button></form>@elseif ($task->act === null)<a @class(['do', 'quiet' => !$loop->first || $steps !== []]) href="{{ $task->url }}" @if ($loop->first && $steps === []) data-primary @endif>{{ $task->button }}<span class="visually-hidden">: {{ $task->title }}</span>@if ($loop->first && $steps === []) <kbd>Enter</kbd>@endif</a>@endif
+                    @if ($task->act !== null && Gate::allows('record'))
+                        <form method="post" action="{{ $task->url }}"><x-form-id /><button @class(['do', 'quiet' => !$loop->first || $steps !== []]) name="act" value="{{ $task->act }}" @if ($loop->first && $steps === []) data-primary @endif>{{ $task->button }}<span class="visually-hidden">: {{ $task->title }}</span></button>
+                    </form>@elseif ($task->act === null)<a @class(['do', 'quiet' => !$loop->first || $steps !== []]) href="{{ $task->url }}" @if ($loop->first && $steps === []) data-primary @endif>{{ $task->button }}<span class="visually-hidden">: {{ $task->title }}</span>@if ($loop->first && $steps === []) <kbd>Enter</kbd>@endif</a>@endif
                 </li>
             @endforeach
         </ul>
@@ -47,10 +54,12 @@
                         <dt>pH {{ Rheacid\Core\Numbers::fixed($ph, 2) }} · bottle {{ $lot->id }}</dt>
                         <dd>for {{ $uses === 1 ? 'one run' : "$uses runs" }}; {{ $lot->usesLeft === 1 ? 'one use left' : $lot->usesLeft . ' uses left' }}, until {{ Rheacid\SiteClock::day(Carbon\CarbonImmutable::parse($lot->expiresOn)) }}</dd>
                     @endforeach
-                    @if ($needed->missing > 0)<dd><x-state is="care">{{ $needed->missing === 1 ? 'one use' : "$needed->missing uses" }} short: open a fresh bottle of pH {{ Rheacid\Core\Numbers::fixed($ph, 2) }}</x-state></dd>@endif
+                    @if ($needed->missing > 0)
+                        <dd><x-state is="care">{{ $needed->missing === 1 ? 'one use' : "$needed->missing uses" }} short: open a fresh bottle of pH {{ Rheacid\Core\Numbers::fixed($ph, 2) }}</x-state></dd>@endif
                 @endforeach
             </dl>
-            @if (!$buffers->brackets())<p class="soft">Together they do not reach every batch: readings outside are marked, and their uncertainty grows.</p>@endif
+            @if (!$buffers->brackets())
+                <p class="soft">Together they do not reach every batch: readings outside are marked, and their uncertainty grows.</p>@endif
         @endif
         @if ($shopping !== [])
             <h2>To buy this month</h2>
@@ -60,7 +69,8 @@
         @if ($ahead !== [])
             <h2>This week</h2>
             <dl class="week">
-                @foreach (array_slice($ahead, 0, 7) as $due)<dt>{{ Rheacid\SiteClock::short($due->at) }}</dt><dd><a href="{{ $due->url }}">{{ $due->what }}</a></dd>@endforeach
+                @foreach (array_slice($ahead, 0, 7) as $due)<dt>{{ Rheacid\SiteClock::short($due->at) }}</dt>
+                    <dd><a href="{{ $due->url }}">{{ $due->what }}</a></dd>@endforeach
             </dl>
             @if (count($ahead) > 7)<p class="soft">and {{ count($ahead) - 7 }} more, on the day sheet</p>@endif
         @endif
