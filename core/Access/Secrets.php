@@ -61,7 +61,7 @@ final class Secrets
 
     private static function isRepeated(string $text): bool
     {
-        return count(array_unique(mb_str_split($text))) < self::LEAST_DIFFERENT || preg_match('/^(.{1,6})\1+.{0,5}$/us', $text) === 1;
+        return count(array_unique(mb_str_split($text))) < self::LEAST_DIFFERENT || preg_match('/^(.{1,8})\1+.{0,5}$/us', $text) === 1;
     }
 
     /** With digits and signs around it, or several in a row. */

@@ -88,6 +88,7 @@ final class PagesTest extends BenchTestCase
         $this->actingAs(Person::query()->whereRelation('credential', 'username', 'sela')->firstOrFail());
         $asked = [];
         // Whoever comes first has the plan of the day worked out for all.
+        app()->forgetScopedInstances();
         $this->get('/');
         foreach ($this->pages() as $name => $url) {
             $this->get($url);
