@@ -7,6 +7,7 @@ namespace Rheacid;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Records\Closing;
+use Rheacid\Records\Entry;
 use Rheacid\Records\Ledger;
 use Rheacid\Records\Writable;
 
@@ -26,20 +27,18 @@ final readonly class InstallationHealth
     /** E-mails that wait longer than this do not leave. */
     private const MAIL_WAITS_S = 3600;
 
-    /** The clocks of two machines of one site may differ by so much. */
-    private const CLOCK_TOLERANCE_S = 5;
-
     /**
      * @param list<string> $blocks why nothing can be recorded
      * @param list<string> $attention the worst first
+     * @param bool $takesRecords whether the database answers and can be written; else nothing more is known of it
      */
-    private function __construct(public array $blocks, public array $attention) {}
+    private function __construct(public array $blocks, public array $attention, public bool $takesRecords) {}
 
     public static function now(): self
     {
-        $blocks = self::disk(self::LEAST_MB) === null ? [] : [self::disk(self::LEAST_MB)];
+        $blocks = array_values(array_filter([self::disk(self::LEAST_MB)], is_string(...)));
         if (!Writable::now()) {
-            return new self([...$blocks, 'The database takes no records: it is away, hangs, or its disk is full.'], []);
+            return new self([...$blocks, 'The database takes no records: it is away, hangs, or its disk is full.'], [], takesRecords: false);
         }
         $now = CarbonImmutable::now();
         $closed = Closing::since();
@@ -47,12 +46,12 @@ final readonly class InstallationHealth
             $blocks[] = sprintf('Recording is closed since %s: an upgrade is under way or was broken off (bin/status).', SiteClock::full($closed));
         }
         $ahead = Ledger::ahead();
-        if ($ahead !== null && $ahead > $now->addSeconds(self::CLOCK_TOLERANCE_S)) {
+        if ($ahead !== null && $ahead > $now->addSeconds(Entry::CLOCK_TOLERANCE_S)) {
             $blocks[] = sprintf('The clock of the machine is behind the records: it says %s, the last record is of %s.', SiteClock::full($now), SiteClock::full($ahead));
         }
         $low = $blocks === [] ? self::disk(self::LOW_MB) : null;
 
-        return new self($blocks, [...($low === null ? [] : [$low]), ...Keeping::now()->problems($now), ...self::workers($now), ...self::mail($now)]);
+        return new self($blocks, [...($low === null ? [] : [$low]), ...Keeping::now()->problems($now), ...self::workers($now), ...self::mail($now)], takesRecords: true);
     }
 
     /** Said by whoever works: the queue's worker and the scheduler. */

@@ -285,7 +285,8 @@ TEXT
         mv "$OWNER_FILE.new" "$OWNER_FILE"
     fi
     make_signing_key
-    {
+    # Nobody looks into it while it is written either.
+    (umask 077; {
         # Where no mail server is named, the port is that of the stand-in.
         [ -n "$(env_value MAIL_HOST)" ] || sed -i '/^MAIL_PORT=/d' "$ENV_FILE"
         sed '/^\(APP_URL\|APP_ENV\|BCRYPT_ROUNDS\|CLOCK_FILE\|DB_PORT\|MAILBOX_PORT\|DB_OWNER_PASSWORD\|APP_[A-Z]*_CACHE\)=/d' "$ENV_FILE" | { if [ $# = 0 ]; then cat; else grep -v "$(printf '^%s=\\|' "${@%%=*}" | sed 's/\\|$//')" || true; fi; }
@@ -294,7 +295,7 @@ TEXT
         echo "MAILBOX_PORT=$MAIL_PORT"
         for setting in "$@"; do echo "$setting"; done
         for part in SERVICES PACKAGES CONFIG ROUTES EVENTS; do echo "APP_${part}_CACHE=$HOME_DIR/cache/${part,,}.php"; done
-    } > "$ENV_FILE.new"
+    } > "$ENV_FILE.new")
     # Read by the servers, written by root alone: what root reads as settings no server has a hand in.
     if [ ${#RUN_AS[@]} = 0 ]; then chmod 600 "$ENV_FILE.new"; else chown "root:$(user_of nginx)" "$ENV_FILE.new"; chmod 640 "$ENV_FILE.new"; fi
     mv "$ENV_FILE.new" "$ENV_FILE"

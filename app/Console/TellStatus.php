@@ -9,7 +9,6 @@ use Illuminate\Support\Facades\DB;
 use Rheacid\InstallationHealth;
 use Rheacid\Keeping;
 use Rheacid\Records\Ledger;
-use Rheacid\Records\Writable;
 
 /** The part of bin/status that the records know. */
 final class TellStatus extends Command
@@ -22,7 +21,7 @@ final class TellStatus extends Command
     {
         $keeping = Keeping::now();
         $health = InstallationHealth::now();
-        if ($health->blocks !== [] && !Writable::now()) {
+        if (!$health->takesRecords) {
             return $this->tell($health);
         }
         $last = Ledger::last();

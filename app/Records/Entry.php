@@ -16,7 +16,7 @@ use Rheacid\SiteClock;
 final class Entry
 {
     /** Two servers of one site may differ by so much. */
-    private const CLOCK_TOLERANCE_S = 5;
+    public const CLOCK_TOLERANCE_S = 5;
 
     /** @var array<string, array<int, array<string, string|null>>> */
     private array $rows = [];
