@@ -36,7 +36,7 @@ final readonly class InstallationHealth
 
     public static function now(): self
     {
-        $blocks = array_values(array_filter([self::disk(self::LEAST_MB)], is_string(...)));
+        $blocks = array_filter([self::disk(self::LEAST_MB)], is_string(...));
         if (!Writable::now()) {
             return new self([...$blocks, 'The database takes no records: it is away, hangs, or its disk is full.'], [], takesRecords: false);
         }
