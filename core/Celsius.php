@@ -44,6 +44,12 @@ final class Celsius
         return Style::isFahrenheitFirst() ? '°F' : '°C';
     }
 
+    /** What a field for a temperature accepts: °C, or with a unit, like 70.5 F. */
+    public static function example(): string
+    {
+        return Style::isFahrenheitFirst() ? '°F, or with a unit, like ' . Numbers::fixed(21.4, 1) . ' C' : '°C, or with a unit, like ' . Numbers::fixed(70.5, 1) . ' F';
+    }
+
     /** The bare number in that unit, as an axis or a field shows it. */
     public static function bare(float $celsius, ?int $decimals = null): string
     {

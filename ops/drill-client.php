@@ -18,13 +18,19 @@ $ask = static function (string $path, ?array $fields = null) use ($curl, $addres
     return [(int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE), is_string($body) ? $body : '', (string) curl_getinfo($curl, CURLINFO_REDIRECT_URL)];
 };
 $token = static fn(string $page): string => preg_match('/name="_token" value="([^"]+)"/', $page, $match) === 1 ? $match[1] : '';
-$signIn = static function () use ($ask, $token, $passphrase): string {
+$batch = '';
+$signIn = static function () use ($ask, $token, $passphrase, &$batch): string {
     for ($try = 0; $try < 600; $try++) {
         [$status, $page] = $ask('/sign-in');
         if ($status === 200) {
             $ask('/sign-in', ['_token' => $token($page), 'username' => 'oda', 'passphrase' => $passphrase]);
         }
-        [$status, $page] = $ask('/batches/2');
+        // Its number depends on how often the first start was killed.
+        [$status, $page, $to] = $ask($batch === '' ? '/find?q=CS-0417' : $batch);
+        if ($status === 302 && preg_match('#/batches/\d+$#', $to, $match) === 1) {
+            $batch = $match[0];
+            [$status, $page] = $ask($batch);
+        }
         if ($status === 200 && $token($page) !== '') {
             return $token($page);
         }
@@ -38,9 +44,9 @@ for ($i = 1; !is_file($stop); $i++) {
     $form = sprintf('%s-0000-4000-8000-%012d', bin2hex(random_bytes(4)), $i);
     $deadline = microtime(true) + 90;
     while (true) {
-        [$status, , $to] = $ask('/batches/2/notes', ['_token' => $known, 'form' => $form, 'note' => $note]);
+        [$status, , $to] = $ask("$batch/notes", ['_token' => $known, 'form' => $form, 'note' => $note]);
         // A refusal leads back to the page as well; the page that follows says which form was recorded.
-        if ($status === 302 && !str_contains($to, 'sign-in') && str_contains($ask('/batches/2')[1], "content=\"$form\"")) {
+        if ($status === 302 && !str_contains($to, 'sign-in') && str_contains($ask($batch)[1], "content=\"$form\"")) {
             break;
         }
         if ($status === 419 || ($status === 302 && str_contains($to, 'sign-in'))) {

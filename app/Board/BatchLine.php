@@ -8,6 +8,7 @@ use Carbon\CarbonImmutable;
 use Rheacid\Batches\Deadlines;
 use Rheacid\Batches\Life;
 use Rheacid\Batches\Series;
+use Rheacid\Batches\Walls;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\ForecastVerdict;
@@ -25,6 +26,9 @@ use Rheacid\Models\Occasion;
 /** A batch on the board. */
 final readonly class BatchLine
 {
+    /** A row of a list has no place for more points. */
+    private const DRAWN = 40;
+
     /**
      * @param CarbonImmutable $since when it began
      * @param string|null $sign and $word of the newest decision: the worst that is true of it
@@ -35,6 +39,10 @@ final readonly class BatchLine
      * @param array{occasion: int, drawnAt: string, until: string, places: list<string>}|null $waiting the newest sample, where it lacks places
      * @param string|null $foundSince what was found after it went out, while nobody has decided about it
      * @param Conformity|null $newest the worst that the newest decision says of a binding limit
+     * @param string|null $nearest the limit that stands worst, in a few words
+     * @param list<array{float, float}> $course the newest trusted pH, by hours since it began
+     * @param float|null $courseU of the last of them
+     * @param array{low: float|null, high: float|null, from: float, met: bool}|null $wall the limit that is drawn beside them
      */
     public function __construct(
         public int $id,
@@ -65,6 +73,11 @@ final readonly class BatchLine
         public ?array $waiting = null,
         public bool $needsRoute = false,
         public ?string $foundSince = null,
+        public string $productCode = '',
+        public ?string $nearest = null,
+        public array $course = [],
+        public ?float $courseU = null,
+        public ?array $wall = null,
     ) {}
 
     public function urgency(): Urgency
@@ -74,26 +87,14 @@ final readonly class BatchLine
         return Urgency::of($this->state ?? BatchState::Planned, $this->newest, $this->readAt !== null, array_filter($open, static fn(DeadlineFacts $one): bool => $one->at->isPast()) !== [], array_values(array_filter(array_map(static fn(DeadlineFacts $one): ?ForecastVerdict => $one->forecast?->verdict, $open))), $this->foundSince !== null);
     }
 
-    /** @return array{sign: string|null, word: string|null, detail: string|null} the worst that is true of it: why it is kept back or fetched back, before what was read */
-    public function said(): array
-    {
-        if ($this->foundSince !== null) {
-            return ['sign' => 'fail', 'word' => 'Found after the release', 'detail' => $this->foundSince];
-        }
-        if ($this->state === BatchState::Held || $this->state === BatchState::Recalled) {
-            [$word, $detail] = [...explode(': ', (string) $this->reason, 2), null];
-
-            return ['sign' => 'fail', 'word' => $word, 'detail' => $detail];
-        }
-
-        return ['sign' => $this->sign, 'word' => $this->word, 'detail' => $this->detail];
-    }
-
     public static function work(int $id): self
     {
         $batch = Batch::query()->with(Batch::JUDGED)->findOrFail($id);
         $decision = Series::newest($batch);
         $lines = $decision === null ? null : DecisionLines::recorded($decision, $batch);
+        $deadlines = Deadlines::of($batch);
+        $next = array_values(array_filter($deadlines, static fn(DeadlineFacts $one): bool => !$one->isMet))[0] ?? null;
+        $course = Series::course($batch);
 
         return new self(
             $batch->id,
@@ -118,12 +119,17 @@ final readonly class BatchLine
             $lines?->worst()['tail'],
             $lines?->advice,
             $decision === null ? null : self::spare($decision),
-            array_map(Facts::pack(...), Deadlines::of($batch)),
+            array_map(Facts::pack(...), $deadlines),
             $decision === null ? null : self::worst($decision),
             $batch->state()->isMeasured() ? self::steps($batch) : [],
             $batch->state()->isMeasured() ? self::waiting($batch) : null,
             $batch->state()->isMeasured() && $batch->product->routeNames() !== [] && $batch->route() === null,
             $batch->state()->isLive() ? null : Life::open($batch->id)->where('is_after_release', true)->orderBy('id')->first()?->what,
+            $batch->product->code,
+            $lines === null ? null : $lines->lines[0]['short'] ?? null,
+            array_map(static fn(array $point): array => [round($point[0], 2), $point[1]], array_slice($course, -self::DRAWN)),
+            $course === [] ? null : Series::newestU($batch),
+            Walls::next($batch, $next?->name),
         );
     }
 

@@ -139,7 +139,7 @@ final class Board
      */
     private static function plain(array $row): array
     {
-        return ['part' => $row['part'], 'thing_id' => $row['thing_id'], 'code' => $row['code'], 'is_live' => (int) $row['is_live'], 'state' => $row['state'], 'since' => $row['since'], 'urgency' => $row['urgency'], 'spare' => sprintf('%.4f', $row['spare']), 'facts' => $row['facts']];
+        return ['part' => $row['part'], 'thing_id' => $row['thing_id'], 'code' => $row['code'], 'is_live' => (int) $row['is_live'], 'state' => $row['state'], 'since' => $row['since'], 'urgency' => $row['urgency'], 'spare' => sprintf('%.4f', $row['spare']), 'product' => $row['product'], 'vessel' => $row['vessel'], 'due_at' => $row['due_at'], 'facts' => $row['facts']];
     }
 
     /** @return array<string, mixed> */
@@ -161,6 +161,9 @@ final class Board
             'since' => $line->since->utc()->format('Y-m-d H:i:s.v'),
             'urgency' => $line instanceof BatchLine ? $line->urgency()->value : self::NOT_URGENT,
             'spare' => $line instanceof BatchLine ? max(-Urgency::FAR, min(Urgency::FAR, $line->spare ?? Urgency::FAR)) : Urgency::FAR,
+            'product' => $line instanceof BatchLine ? $line->productCode : null,
+            'vessel' => $line instanceof BatchLine ? $line->vessel : null,
+            'due_at' => $line instanceof BatchLine && $line->isLive ? $line->next()?->at->utc()->format('Y-m-d H:i:s') : null,
             'facts' => json_encode(Facts::pack($line), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
         ]);
     }

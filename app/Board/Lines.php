@@ -7,7 +7,6 @@ namespace Rheacid\Board;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Pagination\CursorPaginator;
 use Illuminate\Support\Facades\DB;
-use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Solutions\SolutionKind;
 use Rheacid\Models\Measures;
 
@@ -53,22 +52,31 @@ final class Lines
         }
     }
 
-    /**
-     * @return array{CursorPaginator<int, \stdClass>, list<BatchLine>} a page of all batches, the worst first, those that are gone last, and the lines that stand on it
-     */
-    public static function batchPage(?BatchState $state, string $search): array
+    /** @return array{CursorPaginator<int, \stdClass>, list<BatchLine>} a page of all batches, and the lines that stand on it */
+    public static function batchPage(BatchFilter $filter): array
     {
-        $query = self::worstFirst(self::of(Part::Batch));
-        if ($state !== null) {
-            $query->where('state', $state->value);
+        $query = $filter->sort === BatchFilter::BY_CODE ? self::of(Part::Batch)->orderBy('code')->orderBy('thing_id') : ($filter->isByDeadline() ? self::of(Part::Batch)->orderBy('due_at')->orderBy('thing_id') : self::worstFirst(self::of(Part::Batch)));
+        foreach (['state' => $filter->state?->value, 'product' => $filter->product, 'vessel' => $filter->vessel] as $column => $value) {
+            if ($value !== null) {
+                $query->where($column, $value);
+            }
         }
-        if ($search !== '') {
-            $query->where('code', 'like', addcslashes($search, '%_\\') . '%');
+        if ($filter->isByDeadline()) {
+            $query->whereNotNull('due_at');
+        }
+        if ($filter->dueBy !== null) {
+            $query->where('due_at', '<=', $filter->dueBy->utc()->format('Y-m-d H:i:s'));
         }
         $page = $query->cursorPaginate(self::PAGE);
         assert($page instanceof CursorPaginator);
 
         return [$page, array_map(static fn(\stdClass $row): BatchLine => Facts::unpack(BatchLine::class, is_string($row->facts) ? $row->facts : ''), array_values($page->items()))];
+    }
+
+    /** @return list<string> vessels of the batches that are running or held, to choose from */
+    public static function vessels(): array
+    {
+        return array_values(array_unique(array_map(static fn(mixed $vessel): string => is_string($vessel) ? $vessel : '', self::live(Part::Batch)->orderBy('vessel')->limit(self::MOST)->pluck('vessel')->all())));
     }
 
     public static function batch(int $id): BatchLine

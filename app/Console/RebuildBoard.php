@@ -6,18 +6,20 @@ namespace Rheacid\Console;
 
 use Illuminate\Console\Command;
 use Rheacid\Board\Board;
+use Rheacid\Find\Index;
 
-/** Works the board out anew from the records. */
+/** Works the board and the search out anew from the records. */
 final class RebuildBoard extends Command
 {
     protected $signature = 'rheacid:board';
 
-    protected $description = 'Throw the board away and work it out anew from the records';
+    protected $description = 'Work the board and the search out anew from the records';
 
     public function handle(): int
     {
         Board::rebuild();
-        $this->line('The board says what the records say.');
+        Index::rebuild();
+        $this->line('The board and the search follow the records.');
 
         return self::SUCCESS;
     }

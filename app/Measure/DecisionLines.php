@@ -34,7 +34,7 @@ final readonly class DecisionLines
     private const NOTHING = ['sign' => 'idle', 'head' => 'No limit is due', 'tail' => ''];
 
     /**
-     * @param list<array{sign: string, head: string, tail: string, of: string}> $lines the worst first; "of" names the quantity
+     * @param list<array{sign: string, head: string, tail: string, short: string, of: string}> $lines the worst first; "short" is for a row of a list, "of" names the quantity
      * @param list<JudgedLimit> $due
      * @param list<NotDue> $notDue
      * @param list<string> $blocks sentences: why its portions prove nothing, or nothing against some limits
@@ -137,17 +137,17 @@ final readonly class DecisionLines
 
         return new self($lines, array_values(array_filter($ordered, static fn(object $one): bool => $one instanceof JudgedLimit)), $notDue, array_map(StateWords::block(...), $blocks), match (true) {
             !$isOpen => null,
-            $unanswered => 'Answer it on the page of the batch.',
+            $unanswered => 'Answer the question on the page of the batch.',
             default => AdviceWords::next($blocks, $isLate),
         }, $open !== []);
     }
 
-    /** @return array{sign: string, head: string, tail: string} */
+    /** @return array{sign: string, head: string, tail: string, short: string} */
     private static function now(JudgedLimit $one, Occasion $occasion): array
     {
         $isWaiting = $occasion->isOpenFor($one->limit) && $one->conformity === Conformity::Inconclusive;
 
-        return ['sign' => $isWaiting ? 'care' : self::sign($one), 'head' => $isWaiting ? 'Not all places are read' : LimitWords::head($one), 'tail' => "{$one->limit->limit->name}: " . ($isWaiting ? LimitWords::written($one->limit) . '.' : LimitWords::tail($one))];
+        return ['sign' => $isWaiting ? 'care' : self::sign($one), 'head' => $isWaiting ? 'Not all places are read' : LimitWords::head($one), 'tail' => "{$one->limit->limit->name}: " . ($isWaiting ? LimitWords::written($one->limit) . '.' : LimitWords::tail($one)), 'short' => $isWaiting ? LimitWords::written($one->limit) . ': not all places are read' : LimitWords::short($one)];
     }
 
     public static function sign(JudgedLimit $judged): string
@@ -159,16 +159,17 @@ final readonly class DecisionLines
         };
     }
 
-    /** @return array{sign: string, head: string, tail: string} */
+    /** @return array{sign: string, head: string, tail: string, short: string} */
     private static function later(NotDue $one, Batch $batch): array
     {
-        $written = $one->limit->limit->name . ', ' . LimitWords::written($one->limit);
+        $bounds = LimitWords::written($one->limit);
+        $written = "{$one->limit->limit->name}, $bounds";
 
         return match ($one->reason) {
-            NotDueReason::Unread => ['sign' => 'fail', 'head' => 'Deadline passed unread', 'tail' => "$written: nothing was measured for it in time."],
-            NotDueReason::Unanswered => ['sign' => 'care', 'head' => 'Not answered', 'tail' => "“{$one->limit->condition}?” decides whether it counts: $written."],
-            NotDueReason::NoResult => ['sign' => 'care', 'head' => 'Not measured', 'tail' => "$written."],
-            default => ['sign' => 'idle', 'head' => 'Not due', 'tail' => "$written: " . self::when($one->limit, $batch) . '.'],
+            NotDueReason::Unread => ['sign' => 'fail', 'head' => 'Deadline missed', 'tail' => "$written: nothing was measured in time.", 'short' => "$bounds: deadline missed, not measured"],
+            NotDueReason::Unanswered => ['sign' => 'care', 'head' => 'Question open', 'tail' => "{$one->limit->condition}? The answer decides whether this limit applies: $written.", 'short' => "Question open: {$one->limit->condition}?"],
+            NotDueReason::NoResult => ['sign' => 'care', 'head' => 'Not measured', 'tail' => "$written.", 'short' => "$bounds: not measured"],
+            default => ['sign' => 'idle', 'head' => 'Not due', 'tail' => "$written: " . self::when($one->limit, $batch) . '.', 'short' => "$bounds: not due"],
         };
     }
 
@@ -177,7 +178,7 @@ final readonly class DecisionLines
         $begun = $batch->begun($limit->since);
 
         return match ($limit->applies) {
-            Applies::WithinHours => $begun === null ? "counted from the step \"$limit->since\", which is not on record" : self::due($begun->addSeconds((int) round(3600 * (float) $limit->hours))),
+            Applies::WithinHours => $begun === null ? "counted from the step “{$limit->since}”, which is not recorded yet" : self::due($begun->addSeconds((int) round(3600 * (float) $limit->hours))),
             Applies::Always => 'always',
             Applies::Start => 'at the start only',
             Applies::Equilibrium => 'when equilibrium is declared',

@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Board\Board;
 use Rheacid\Core\Records\LedgerLine;
+use Rheacid\Find\Index;
 use Rheacid\Models\Person;
 use Rheacid\SiteClock;
 
@@ -73,6 +74,7 @@ final class Entry
             $this->rows,
         ));
         Board::refresh($this->rows);
+        Index::refresh($this->rows);
     }
 
     public static function id(Model $record): int

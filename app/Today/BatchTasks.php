@@ -12,7 +12,6 @@ use Rheacid\Board\PairLine;
 use Rheacid\Core\Care\Priority;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\DeadlineWarning;
-use Rheacid\Core\Numbers;
 use Rheacid\Core\Words\ForecastWords;
 use Rheacid\SiteClock;
 
@@ -37,10 +36,10 @@ final class BatchTasks
             Priority::Measure,
             'measure',
             "Measure $batch->product $batch->code",
-            implode(' · ', array_filter([self::last($batch), self::deadline($batch), $ready === null ? 'needs a calibrated pair first' : "$ready->code is ready"])),
+            self::detail($batch, $ready),
             route('drafts.create', $batch->id),
             'Measure',
-            $ready === null ? 'idle' : 'met',
+            WhatIsNext::of($batch)->sign,
         ), array_slice($waiting, 0, self::MOST));
         $more = count($waiting) - count($tasks);
 
@@ -59,6 +58,14 @@ final class BatchTasks
         return array_map(static fn(BatchLine $batch): Task => new Task(Priority::HeldBatch, 'batch', "$batch->code is held", (string) $batch->reason, route('batches.show', $batch->id), 'Open', 'fail'), array_slice(array_values($held), 0, self::MOST));
     }
 
+    /** The newest value and what is next: 4.62 ± 0.06 · pH ≤ 4.6 by Tue 11:40, 0.08 to go, not certain · E-07 is ready. */
+    private static function detail(BatchLine $batch, ?PairLine $ready): string
+    {
+        $value = $batch->value === null || $batch->measurand === null ? null : $batch->measurand->shown($batch->value) . ($batch->expandedU === null ? '' : " ± {$batch->measurand->shownBy($batch->expandedU)}");
+
+        return implode(' · ', array_filter([$value, WhatIsNext::of($batch)->short, $ready === null ? 'calibrate a pair first' : "$ready->code is ready"]));
+    }
+
     public static function wasReadToday(BatchLine $batch): bool
     {
         return $batch->readAt !== null && SiteClock::local($batch->readAt)->isSameDay(SiteClock::local(CarbonImmutable::now()));
@@ -70,12 +77,16 @@ final class BatchTasks
         return sprintf('%s %s %s', $deadline->written, $deadline->at->isPast() ? 'was due' : 'by', SiteClock::short($deadline->at));
     }
 
-    /** Red where the deadline has passed, or nothing lets expect that it will be met. */
+    /** Red where the deadline has passed or will be missed; without a forecast nothing is known yet, which is no alarm. */
     public static function sign(DeadlineFacts $deadline): string
     {
         $verdict = $deadline->forecast?->verdict;
 
-        return $deadline->at->isPast() || $verdict === null ? 'fail' : ForecastWords::sign($verdict);
+        return match (true) {
+            $deadline->at->isPast() => 'fail',
+            $verdict === null => 'idle',
+            default => ForecastWords::sign($verdict),
+        };
     }
 
     /** What is expected, in words; null where nothing is, or the deadline has passed. */
@@ -97,18 +108,5 @@ final class BatchTasks
             DeadlineWarning::AtRisk => ' is at risk',
             DeadlineWarning::Soon => sprintf(' is not met yet, %s left', CarbonImmutable::now()->diffForHumans($deadline->at, syntax: CarbonInterface::DIFF_ABSOLUTE, parts: 2)),
         } . ($outlook === null ? '' : ": $outlook"), '.') . '.';
-    }
-
-    private static function last(BatchLine $batch): string
-    {
-        return $batch->value === null || $batch->readAt === null ? 'no reading yet' : sprintf('last %s, %s', Numbers::fixed($batch->value, $batch->measurand?->decimals() ?? 2), SiteClock::short($batch->readAt));
-    }
-
-    private static function deadline(BatchLine $batch): ?string
-    {
-        $next = $batch->next();
-        $outlook = $next === null ? null : self::outlook($batch, $next);
-
-        return $next === null ? null : self::due($next) . ($outlook === null ? '' : ": $outlook");
     }
 }

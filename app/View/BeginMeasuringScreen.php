@@ -10,12 +10,15 @@ use Rheacid\Bench\Source;
 use Rheacid\Board\PairLine;
 use Rheacid\Board\ThermometerLine;
 use Rheacid\Core\Care\PairState;
+use Rheacid\Core\Limits\Stage;
 use Rheacid\Measure\Together;
 use Rheacid\Measure\Usual;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\Pair;
 use Rheacid\Models\RoundStop;
+use Rheacid\Shelf\Readiness;
+use Rheacid\SiteClock;
 use Rheacid\Today\DayPlan;
 
 /** What the page on which a measurement is begun shows. */
@@ -50,6 +53,44 @@ final readonly class BeginMeasuringScreen
         $isOnBench = $ready !== null && $bench->knows(Pair::query()->findOrFail($ready->id)->electrode);
 
         return new self($batch, $pairs, $ready, $thermometers, array_diff($batch->asks(), array_keys($batch->conditions())), $usual->source ?? ($isOnBench ? Source::Simulated : Source::Typed), $usual, $together, $together->first(static fn(Occasion $one): bool => (string) $one->id === $joins) ?? $waiting, is_string($place) && in_array($place, $batch->product->method->places, true) ? $place : $stop->place ?? $lacking[0] ?? null, $stop, $waiting, $lacking);
+    }
+
+    /** What the usual case comes to: E-07 on Bench meter A · T-03 · blend · under way · sample drawn now. */
+    public function line(): string
+    {
+        return implode(' · ', array_filter([
+            $this->ready === null ? 'no pair is ready' : "{$this->ready->code} on {$this->ready->name}",
+            $this->thermometer()?->code,
+            $this->samplePlace(),
+            $this->stage()->words(),
+            $this->joins === null ? 'sample drawn now' : 'sample drawn ' . SiteClock::short($this->joins->drawn_at),
+            $this->source->words(),
+        ]));
+    }
+
+    /** @return array<int, string> words of each pair, those that suit the food first */
+    public function pairOptions(): array
+    {
+        $matrix = $this->batch->product->method->matrix;
+
+        return array_column(array_map(static fn(PairLine $pair): array => [$pair->id, "$pair->code on $pair->name · " . Readiness::words($pair->status()) . ($matrix?->suits($pair->kind) === false ? ' · cannot be inserted: only a spear tip is pushed into food' : '')], $this->pairs), 1, 0);
+    }
+
+    public function thermometer(): ?ThermometerLine
+    {
+        $wanted = $this->stop?->round->thermometer_id ?? $this->usual?->thermometer->id;
+
+        return array_column($this->thermometers, null, 'id')[$wanted] ?? $this->thermometers[0] ?? null;
+    }
+
+    public function stage(): Stage
+    {
+        return $this->joins->stage ?? $this->stop->stage ?? $this->usual->stage ?? Stage::Underway;
+    }
+
+    public function samplePlace(): string
+    {
+        return $this->place ?? $this->usual->place ?? $this->batch->product->method->places[0] ?? '';
     }
 
     /** @param list<PairLine> $pairs */

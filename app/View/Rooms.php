@@ -9,7 +9,7 @@ use Rheacid\Today\DayPlan;
 /** The rooms that work, in the order of the job, each with what waits there. */
 final class Rooms
 {
-    public const NAMES = ['Today', 'Ready', 'Calibrate', 'Verify', 'Measure', 'Batches'];
+    public const NAMES = ['Today', 'Ready', 'Calibrate', 'Verify', 'Measure', 'Batches', 'Site'];
 
     /** @return array<string, array{string, int}> route and count by name */
     public static function all(): array
@@ -23,6 +23,7 @@ final class Rooms
             'Verify' => ['verify', $plan->waiting('verify')],
             'Measure' => ['measure', $plan->waiting('measure')],
             'Batches' => ['batches', $plan->waiting('batch')],
+            'Site' => ['site', 0],
         ];
     }
 }

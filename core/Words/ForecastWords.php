@@ -52,7 +52,9 @@ final class ForecastWords
     public static function sign(ForecastVerdict $verdict): string
     {
         return match ($verdict) {
-            ForecastVerdict::Met, ForecastVerdict::OnTrack => 'met',
+            ForecastVerdict::Met => 'met',
+            // What is expected is not proven.
+            ForecastVerdict::OnTrack => 'idle',
             ForecastVerdict::AtRisk => 'care',
             ForecastVerdict::Late => 'fail',
         };

@@ -118,6 +118,20 @@ final class LimitWords
         };
     }
 
+    /** One limit in a row of a list: pH ≤ 4.6 met, 0.22 to spare. */
+    public static function short(JudgedLimit $judged): string
+    {
+        $of = Measurand::tryFrom($judged->limit->measurand) ?? Measurand::Ph;
+
+        return self::written($judged->limit) . ' ' . self::conformity($judged) . match (true) {
+            $judged->late && $judged->valueConformity === Conformity::Inside => '',
+            $judged->conformity === Conformity::Inside => ', ' . self::down($judged->spare(), $of) . ' to spare',
+            $judged->conformity === Conformity::Outside => ', missed by ' . self::up(-$judged->margin, $of),
+            $judged->decides->expandedU === null || -$judged->spare() <= Numbers::TOLERANCE => '',
+            default => ', lacks ' . self::up(-$judged->spare(), $of),
+        };
+    }
+
     /** The whole sentence of one line: what a deviation says. */
     public static function sentence(JudgedLimit $judged): string
     {

@@ -20,7 +20,7 @@ export function listenToKeys() {
             return;
         } else if (event.key === '/') {
             event.preventDefault();
-            document.querySelector('.top input')?.focus();
+            document.querySelector('#search')?.focus();
         } else if (event.key === 'Enter' && !event.target.closest('a, button, summary')) {
             primary()?.click();
         } else if (/^[1-9]$/.test(event.key)) {

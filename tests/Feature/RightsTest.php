@@ -40,6 +40,8 @@ final class RightsTest extends BenchTestCase
 
     /** What a lead and an auditor read, and what nobody reads but whose it is. */
     private const READ_BY_FEW = ['access', 'system'];
+    private const OPENED_BY_LEADS = ['methods/{method}/change', 'products/import', 'products/{product}/change'];
+    private const OPENED_TO_RECORD = ['bench/{pair}', 'measure/{batch}/late', 'measure/{batch}/other', 'measure/{batch}/titration', 'ready/add/{what}', 'ready/import', 'ready/pairing', 'rounds/new'];
     private const READ_BY_ITS_OWNER = ['logs/{log}', 'readings/{measurement}/correction'];
 
     public function test_every_route_answers_each_role_as_the_table_says(): void
@@ -64,7 +66,12 @@ final class RightsTest extends BenchTestCase
                 };
                 $mayBe = match (true) {
                     $role === 'gone' => 'out',
-                    $method !== 'POST' => in_array($uri, self::READ_BY_FEW, true) && in_array($role, ['checker', 'lead by PIN', 'auditor by PIN'], true) ? 'refused' : 'let',
+                    $method !== 'POST' => match (true) {
+                        in_array($uri, self::READ_BY_FEW, true) => in_array($role, ['lead', 'auditor'], true),
+                        in_array($uri, self::OPENED_BY_LEADS, true) => $role === 'lead',
+                        in_array($uri, self::OPENED_TO_RECORD, true) => !str_starts_with($role, 'auditor'),
+                        default => true,
+                    } ? 'let' : 'refused',
                     in_array($uri, self::OWN, true) => 'let',
                     str_starts_with($role, 'auditor'), in_array($uri, self::LEADS, true) && $role !== 'lead' => 'refused',
                     default => 'let',

@@ -6,9 +6,10 @@ namespace Rheacid\Http\Controllers;
 
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
+use Rheacid\Board\BatchFilter;
 use Rheacid\Board\Lines;
-use Rheacid\Core\Limits\BatchState;
 use Rheacid\Models\Batch;
+use Rheacid\Models\Product;
 use Rheacid\View\BatchScreen;
 
 /** Batches and their series of readings. */
@@ -16,14 +17,10 @@ final class BatchController
 {
     public function index(Request $request): View
     {
-        $state = $request->query('state');
-        $search = $request->query('code');
-        $state = is_string($state) ? BatchState::tryFrom($state) : null;
-        $search = is_string($search) ? mb_substr(trim($search), 0, 20) : '';
+        $filter = BatchFilter::from($request);
+        [$page, $lines] = Lines::batchPage($filter);
 
-        [$page, $lines] = Lines::batchPage($state, $search);
-
-        return view('batches.index', ['page' => $page->withQueryString(), 'lines' => $lines, 'state' => $state, 'search' => $search]);
+        return view('batches.index', ['page' => $page->withQueryString(), 'lines' => $lines, 'filter' => $filter, 'products' => Product::newest(Lines::MOST)->pluck('name', 'code')->all(), 'vessels' => Lines::vessels()]);
     }
 
     public function show(Request $request, Batch $batch): View

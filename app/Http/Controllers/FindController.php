@@ -7,17 +7,19 @@ namespace Rheacid\Http\Controllers;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Rheacid\Shelf\Find;
+use Rheacid\Find\Search;
 
-/** Finds a batch, a bottle or an instrument by its code; one hit opens at once. */
+/** The search: a whole code opens its thing at once; while somebody types, the first few hits are sent. */
 final class FindController
 {
     public function __invoke(Request $request): View|RedirectResponse
     {
         $asked = $request->query('q');
-        $code = is_string($asked) ? mb_substr(trim($asked), 0, Find::LONGEST) : '';
-        $found = Find::byCode($code);
+        $search = Search::for(is_string($asked) ? $asked : '');
+        if ($request->hasHeader('HX-Request')) {
+            return view('find.hits', ['search' => $search]);
+        }
 
-        return count($found) === 1 ? redirect()->to($found[0][2]) : view('find', ['code' => $code, 'found' => $found]);
+        return $search->only === null ? view('find.page', ['search' => $search]) : redirect()->to($search->only);
     }
 }

@@ -1,19 +1,19 @@
 <x-house title="Passphrase, PIN and sessions" room="Hands">
     @if ($mustChange === 'passphrase')
-        <p class="verdict answer"><x-state is="care">Change your passphrase.</x-state> <span>It is among those that are guessed first.</span></p>
+        <p class="verdict answer"><x-state is="care">Change your passphrase.</x-state> <span>It is one of the most common ones and easy to guess.</span></p>
     @elseif ($mustChange === 'pin')
-        <p class="verdict answer"><x-state is="care">Change your PIN.</x-state> <span>It is among those that are guessed first.</span></p>
+        <p class="verdict answer"><x-state is="care">Change your PIN.</x-state> <span>It is one of the most common ones and easy to guess.</span></p>
     @endif
     @if ($mustChange !== 'pin')
         <h2>Change the passphrase</h2>
         <form id="change-passphrase" method="post" action="{{ route('yourself.secrets.passphrase') }}">
             @csrf
             <div class="fields">
-                <x-field name="current_passphrase" id="f-current-1" label="Passphrase now" type="password" required maxlength="200" autocomplete="current-password" />
+                <x-field name="current_passphrase" id="f-current-1" label="Current passphrase" type="password" required maxlength="200" autocomplete="current-password" />
                 @if ($person->credential?->hasCode())
                     <x-field name="one_time_code" id="f-code-1" label="Authenticator code" inputmode="numeric" autocomplete="one-time-code" maxlength="20" />@endif
-                <x-field name="passphrase" label="New passphrase" type="password" required maxlength="200" autocomplete="new-password" help="12 characters or more; several words are good" />
-                <x-field name="passphrase_confirmation" label="New passphrase again" type="password" required maxlength="200" autocomplete="new-password" />
+                <x-field name="passphrase" label="New passphrase" type="password" required maxlength="200" autocomplete="new-password" help="at least 12 characters; several words work well" />
+                <x-field name="passphrase_confirmation" label="Repeat new passphrase" type="password" required maxlength="200" autocomplete="new-password" />
             </div>
             <button class="do {{ $mustChange === 'passphrase' ? '' : 'quiet' }} apart">Change passphrase</button>
         </form>
@@ -33,7 +33,8 @@
     @endif
     <h2>Where you are signed in</h2>
     <table class="stack">
-        <thead><tr><th scope="col">Since</th><th scope="col">From</th><th scope="col">Last seen</th><td></td></tr></thead>
+        <caption class="visually-hidden">Sessions</caption>
+        <thead><tr><th scope="col">Since</th><th scope="col">From</th><th scope="col">Last seen</th><th scope="col"><span class="visually-hidden">Sign out</span></th></tr></thead>
         @foreach ($signIns as $one)
             <tr>
                 <td>{{ Rheacid\SiteClock::full(Carbon\CarbonImmutable::parse($one->began_at, 'UTC')) }}{{ $one->by_pin ? ', by PIN' : '' }}</td>
@@ -41,11 +42,11 @@
                 <td>{{ $one->isHere ? 'now' : Rheacid\SiteClock::full(Carbon\CarbonImmutable::parse($one->seen_at, 'UTC')) }}</td>
                 <td>
                     @if ($one->isHere)
-                        <x-state is="idle">this one</x-state>
+                        <x-state is="idle">this device</x-state>
                     @else
                         <form method="post" action="{{ route('yourself.secrets.end', $one->id) }}">
                             @csrf
-                            <button class="do quiet">Sign out there</button>
+                            <button class="do quiet">Sign out</button>
                         </form>
                     @endif
                 </td>
@@ -53,9 +54,9 @@
         @endforeach
     </table>
     <x-slot:evidence>
-        <h2>What makes a good passphrase</h2>
-        <p>Several words that have nothing to do with one another or with you. The commonest passphrases, your name, and rows of neighbours are refused.</p>
-        <p>A PIN has six digits, not all equal and no row like 123456. It changes hands at a bench that is signed in, and nothing more.</p>
-        <p>A new passphrase, PIN or authenticator signs you out everywhere else.</p>
+        <h2>A good passphrase</h2>
+        <p>Use several words that are not related to each other or to you. Common passphrases, your name and keyboard rows are refused.</p>
+        <p>A PIN has six digits: not all the same, and no sequence such as 123456. It only changes hands on a bench where somebody is signed in.</p>
+        <p>Changing the passphrase, PIN or authenticator signs you out on all other devices.</p>
     </x-slot>
 </x-house>

@@ -4,9 +4,9 @@
     @if (session("idle"))<p class="verdict" role="status">{{ session("idle") }}</p>@endif
     <form method="post" action="{{ url('sign-in') }}">
         @csrf
-        <x-field name="username" label="Name" autofocus required autocapitalize="none" autocomplete="username" maxlength="40" />
+        <x-field name="username" label="Sign-in name" autofocus required autocapitalize="none" autocomplete="username" maxlength="40" />
         <x-field name="passphrase" label="Passphrase" class="apart" type="password" required autocomplete="current-password" />
         <button class="do apart" data-primary>Sign in <kbd>Enter</kbd></button>
     </form>
-    <p class="apart"><a class="do quiet" href="{{ route('join') }}">Come in by a code</a></p>
+    <p class="apart"><a class="do quiet" href="{{ route('join') }}">I have an invitation code</a></p>
 </x-door>

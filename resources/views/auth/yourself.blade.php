@@ -1,12 +1,12 @@
 <x-house :title="auth()->user()->name" room="Hands">
-    <p class="what">{{ $address ? 'Warnings of deadlines go to you by e-mail.' : 'No e-mails are sent to you.' }}</p>
+    <p class="what">{{ $address ? 'You get deadline warnings by e-mail.' : 'You get no e-mails. Add an address to get deadline warnings.' }}</p>
     @if (Gate::allows('record'))
         <form id="yourself" method="post" action="{{ route('yourself.update') }}">
             @csrf
             <div class="fields">
-                <x-field name="email" label="Your address for warnings" :value="$address" type="email" autocomplete="email" maxlength="200" help="empty: no e-mails" class="wide" />
+                <x-field name="email" label="E-mail address" :value="$address" type="email" autocomplete="email" maxlength="200" help="leave empty for no e-mails" class="wide" />
                 @if (auth()->user()->role === Rheacid\Models\Role::Lead)
-                    <x-field name="passphrase" label="Your passphrase" type="password" required autocomplete="current-password" maxlength="200" help="a lead’s address is changed with it" />@endif
+                    <x-field name="passphrase" label="Passphrase" type="password" required autocomplete="current-password" maxlength="200" help="needed to change a lead’s address" />@endif
             </div>
         </form>
         <x-slot:act><a href="{{ route('hands') }}">Change hands</a><button class="do" form="yourself" data-primary>Save <kbd>Enter</kbd></button></x-slot>
@@ -15,11 +15,11 @@
     @endif
     <x-slot:evidence>
         <h2>Signing in</h2>
-        <p>{{ auth()->user()->credential?->hasCode() ? 'By passphrase and authenticator code.' : 'By passphrase alone.' }} <a href="{{ route('yourself.code') }}">{{ auth()->user()->credential?->hasCode() ? 'See the authenticator' : 'Set up an authenticator' }}</a></p>
+        <p>{{ auth()->user()->credential?->hasCode() ? 'With passphrase and authenticator code.' : 'With a passphrase only.' }} <a href="{{ route('yourself.code') }}">{{ auth()->user()->credential?->hasCode() ? 'Change the authenticator' : 'Set up an authenticator' }}</a></p>
         <p><a href="{{ route('yourself.secrets') }}">Passphrase, PIN and sessions</a></p>
-        <h2>When an e-mail comes</h2>
-        <p>Once when the readings of a batch show that a deadline is unlikely to be met, and once when a quarter of its time is left (two hours at least, a day at most).</p>
-        <p>The same is on Today, and in the calendar file there.</p>
-        <p class="note">An address is no record: it is sealed nowhere, and gone when you take it back.</p>
+        <h2>When e-mails are sent</h2>
+        <p>One when a deadline of a batch is unlikely to be met in time, and one when a quarter of its time is left (at least two hours, at most a day).</p>
+        <p>Today shows the same warnings and offers a calendar file.</p>
+        <p class="note">Your address is not part of the records. Remove it here and it is gone.</p>
     </x-slot>
 </x-house>

@@ -1,36 +1,34 @@
+@use(Rheacid\Board\BatchFilter)
 @use(Rheacid\Core\Limits\BatchState)
-@use(Rheacid\Core\Numbers)
+@use(Rheacid\Today\WhatIsNext)
+@use(Rheacid\View\Figures\RowCourse)
 <x-house title="Batches" room="Batches">
-    <form class="fields narrow" method="get" action="{{ route('batches') }}">
-        <div><label class="form-label" for="f-state">State</label>
-        <select class="form-select" id="f-state" name="state" data-submits><option value="">all</option>@foreach (BatchState::cases() as $one)
-            <option value="{{ $one->value }}" @selected($one === $state)>{{ $one->value }}</option>@endforeach</select></div>
-        <div><label class="form-label" for="f-code">Code begins with</label>
-        <input class="form-control" id="f-code" name="code" value="{{ $search }}" maxlength="20" autocomplete="off"></div>
-        <div class="at-the-foot"><button class="do quiet">Show</button></div>
+    <form class="filters" method="get" action="{{ route('batches') }}">
+        <x-choice name="sort" label="Order" :options="BatchFilter::SORTS" :value="$filter->sort" submits />
+        <x-choice name="state" label="State" :options="['' => 'all states', ...collect(BatchState::cases())->mapWithKeys(fn ($one) => [$one->value => $one->value])]" :value="$filter->state?->value" submits />
+        <x-choice name="product" label="Product" :options="['' => 'any product'] + $products" :value="$filter->product" submits />
+        <x-choice name="vessel" label="Vessel" :options="['' => 'any vessel'] + array_combine($vessels, $vessels)" :value="$filter->vessel" submits />
+        <x-choice name="due" label="Deadline" :options="['' => 'any deadline'] + BatchFilter::DUE" :value="$filter->due" submits />
+        <noscript><button class="do quiet">Show</button></noscript>
     </form>
-    <table class="stack">
-        <thead><tr><th>Batch</th><th>State</th><th>Last value</th><th>Nearest limit</th><th>Decision</th></tr></thead>
+    <table class="stack next">
+        <caption class="visually-hidden">Batches</caption>
+        <thead><tr><th scope="col">Batch</th><th scope="col">State</th><th scope="col">Newest value</th><th scope="col">On its clock</th><th scope="col">What is next</th></tr></thead>
         @forelse ($lines as $line)
+            @php($next = WhatIsNext::of($line))
             <tr>
-                <td><a class="cell-link" href="{{ route('batches.show', $line->id) }}"><b>{{ $line->code }}</b></a><br><span class="soft">{{ $line->product }}, {{ $line->vessel }}, day {{ (int) $line->since->diffInDays(now()) }}</span></td>
-                <td><x-state :is="Rheacid\View\BatchScreen::sign($line->state)">{{ $line->state?->value }}</x-state></td>
-                @if ($line->value !== null)
-                    <td class="num">{{ $line->measurand->shown($line->value) }} @if ($line->expandedU !== null)<small>± {{ $line->measurand->shownBy($line->expandedU) }}</small>@endif</td>
-                    <td>@if ($line->spare !== null){{ $line->spare < 0 ? 'lacks' : '' }} {{ $line->measurand->shownBy(abs($line->spare)) }}{{ $line->spare < 0 ? '' : ' to spare' }}@else<span class="soft">none due</span>@endif</td>
-                @else
-                    <td colspan="2" class="soft">no reading yet</td>
-                @endif
-                @php($said = $line->said())
-                <td>@if ($said['word'])<x-state :is="$said['sign']">{{ $said['word'] }}</x-state><br>@endif
-                    <span class="soft">{{ $said['detail'] }}@if ($next = $line->next()){{ $said['detail'] ? ' · ' : '' }}{{ Rheacid\Today\BatchTasks::due($next) }}@endif</span></td>
+                <th scope="row"><a class="cell-link" href="{{ route('batches.show', $line->id) }}"><b>{{ $line->code }}</b></a><br><span class="soft">{{ $line->product }}<br>{{ $line->vessel }} · day {{ (int) $line->since->diffInDays(now()) }}</span></th>
+                <td><x-state :is="$next->sign">{{ $line->state?->value }}</x-state></td>
+                <td class="num">@if ($line->value !== null){{ $line->measurand->shown($line->value) }} @if ($line->expandedU !== null)<small>± {{ $line->measurand->shownBy($line->expandedU) }}</small>@endif @else<span class="soft">–</span>@endif</td>
+                <td class="course">@if ($figure = RowCourse::of($line))<x-row-course :figure="$figure" />@endif</td>
+                <td><b class="is-{{ $next->sign === 'idle' ? 'plain' : $next->sign }}">{{ $next->row() }}</b>@if ($next->rest() !== '')<br><span class="soft">{{ $next->rest() }}</span>@endif</td>
             </tr>
         @empty
             <tr>
-                <td colspan="5" class="soft">{{ $state === null && $search === '' ? 'No batch yet. One begins with its product and the limits of that; what is read of it is judged by them.' : 'No batch like that.' }}</td>
+                <td colspan="5" class="soft">{{ $filter->isEmpty() ? 'No batch yet. Start one from a product: its limits judge each reading.' : 'No batch matches. Choose fewer conditions.' }}</td>
             </tr>
         @endforelse
     </table>
-    <x-pages :of="$page" />
-    <x-slot:act><a href="{{ route('products') }}">Products</a>@if (Gate::allows('record'))<a class="do" href="{{ route('batches.create') }}" data-primary>Start a batch <kbd>Enter</kbd></a>@endif</x-slot>
+    <x-pages :of="$page" before="Back" after="More" />
+    <x-slot:act><a href="{{ route('products') }}">Products</a>@if (Gate::allows('record'))<a class="do" href="{{ route('batches.create') }}" data-primary>Start batch <kbd>Enter</kbd></a>@endif</x-slot>
 </x-house>

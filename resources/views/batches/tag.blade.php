@@ -8,15 +8,15 @@
                 <strong>{{ $batch->code }} · {{ $batch->product->name }}</strong>
                 <span>{{ $batch->vessel }} · {{ $batch->size }}</span>
                 <span>{{ $event?->reason }}</span>
-                @if ($line->value !== null)<span>{{ trim($line->measurand->name() . ' ' . $line->measurand->said($line->value, $isRounded ? 1 : null)) }}{{ $isRounded ? ', said with one decimal; judged as ' . Rheacid\Core\Numbers::fixed($line->value, $line->measurand->decimals()) : '' }}, {{ Rheacid\SiteClock::short($line->readAt) }}</span>@endif
+                @if ($line->value !== null)<span>{{ trim($line->measurand->name() . ' ' . $line->measurand->said($line->value, $isRounded ? 1 : null)) }}{{ $isRounded ? ', rounded to one decimal; judged as ' . Rheacid\Core\Numbers::fixed($line->value, $line->measurand->decimals()) : '' }}, {{ Rheacid\SiteClock::short($line->readAt) }}</span>@endif
                 <span>since {{ Rheacid\SiteClock::full($event?->at ?? $batch->started_at) }}, by {{ $event?->person->name }}</span>
-                @if ($batch->state() === Rheacid\Core\Limits\BatchState::Held)<em>Not to be moved, used, reworked or tasted until a lead decides.</em>@endif
+                @if ($batch->state() === Rheacid\Core\Limits\BatchState::Held)<em>Do not move, use, rework or taste until a lead decides.</em>@endif
             </div>
         </div>
     </div>
-    <x-slot:act><a href="{{ route('batches.show', $batch) }}">To batch {{ $batch->code }}</a>
+    <x-slot:act><a href="{{ route('batches.show', $batch) }}">Open batch {{ $batch->code }}</a>
         <button class="do" data-print data-primary>Print <kbd>Enter</kbd></button></x-slot>
-    <x-slot:evidence><h2>How it is used</h2>
-        <p>Print it, hang it on the vessel, and take it off when the state has changed. A scanner types the code into the search.</p>
-        <p><a href="{{ route('batches.tag', $isRounded ? $batch : [$batch, 'digits' => 1]) }}">{{ $isRounded ? 'Say the value as it is judged' : 'Say the value with one decimal, where the paper asks for it' }}</a></p></x-slot>
+    <x-slot:evidence><h2>Using the tag</h2>
+        <p>Print the tag, hang it on the vessel, and replace it when the state changes. Scan its code into the search to open the batch.</p>
+        <p><a href="{{ route('batches.tag', $isRounded ? $batch : [$batch, 'digits' => 1]) }}">{{ $isRounded ? 'Show the value as judged' : 'Show the value with one decimal' }}</a></p></x-slot>
 </x-house>

@@ -1,9 +1,9 @@
 <x-house :title="$calculator->title()" room="Measure">
     @if ($batch)<p class="what">For <a href="{{ route('batches.show', $batch) }}"><b>{{ $batch->code }}</b></a></p>@endif
-    @if ($answer === null && $problems === [])<p class="what">Give the numbers; what stands in grey is an example.</p>@endif
-    @if ($problems['*'] ?? null)<p class="verdict answer"><x-state is="care">Not yet.</x-state> <span>{{ $problems['*'] }}</span></p>@endif
+    @if ($answer === null && $problems === [])<p class="what">Type the numbers. Grey values are examples.</p>@endif
+    @if ($problems['*'] ?? null)<p class="verdict answer"><x-state is="care">Please correct.</x-state> <span>{{ $problems['*'] }}</span></p>@endif
     @if ($answer)
-        @if ($answer->warning)<p class="verdict answer"><x-state is="care">Mind.</x-state> <span>{{ $answer->warning }}</span></p>@endif
+        @if ($answer->warning)<p class="verdict answer"><x-state is="care">Caution.</x-state> <span>{{ $answer->warning }}</span></p>@endif
         <div class="big"><span class="n">{{ $answer->headline }}</span></div>
         <p class="soft">{{ $answer->formula }}</p>
         @if ($figure)<x-trial-curve :figure="$figure" />@endif
@@ -25,14 +25,14 @@
         </div>
     </form>
     <x-slot:act>
-        <a href="{{ route('calculators', $batch ? ['batch' => $batch->id] : []) }}">Other sums</a>
+        <a href="{{ route('calculators', $batch ? ['batch' => $batch->id] : []) }}">All calculators</a>
         @if ($answer?->plan && $batch && $batch->state()->isLive() && Gate::allows('record'))
-            <form method="post" action="{{ route('batches.add', $batch) }}"><x-form-id /><input type="hidden" name="what" value="{{ $answer->plan['what'] }}"><input type="hidden" name="amount" value="{{ $answer->plan['amount'] }}"><input type="hidden" name="unit" value="{{ $answer->plan['unit'] }}"><button class="do quiet">Plan {{ Rheacid\Core\Numbers::plain($answer->plan['amount']) }} {{ $answer->plan['unit'] }} for {{ $batch->code }}</button></form>
+            <form method="post" action="{{ route('batches.add', $batch) }}"><x-form-id /><input type="hidden" name="what" value="{{ $answer->plan['what'] }}"><input type="hidden" name="amount" value="{{ $answer->plan['amount'] }}"><input type="hidden" name="unit" value="{{ $answer->plan['unit'] }}"><button class="do quiet">Plan addition: {{ Rheacid\Core\Numbers::plain($answer->plan['amount']) }} {{ $answer->plan['unit'] }} to {{ $batch->code }}</button></form>
         @endif
-        <button class="do" form="sum" data-primary>Work it out <kbd>Enter</kbd></button>
+        <button class="do" form="sum" data-primary>Calculate <kbd>Enter</kbd></button>
     </x-slot>
     <x-slot:evidence>
-        <h2>Where it holds</h2>
+        <h2>Where it is valid</h2>
         <p>{{ $calculator->limits() }}</p>
         @if ($calculator->caution())<p class="caution">{{ $calculator->caution() }}</p>@endif
     </x-slot>

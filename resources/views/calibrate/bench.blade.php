@@ -1,17 +1,14 @@
-<x-house title="Set the scene of the simulated bench" room="Calibrate">
-    <p class="what">{{ $pair->electrode->code }} gets the condition that you choose, and the cups of buffer what belongs to it. The same seed gives the same scene. This is practice, never a real meter.</p>
-    @if (Gate::allows('record'))
+@php($faults = collect(Rheacid\Core\Simulation\Fault::cases())->sortBy(fn ($one) => $one !== Rheacid\Core\Simulation\Fault::Healthy)->mapWithKeys(fn ($one) => [$one->value => $one->words()])->all())
+<x-house title="Simulated bench" room="Calibrate">
+    <p class="what">{{ $pair->electrode->code }} and its buffer cups get the condition that you choose. The same seed gives the same condition. This is for practice; no real meter is involved.</p>
     <form id="bench" method="post" action="{{ route('bench.store', $pair) }}">
         <x-form-id />
         <div class="fields">
-            <x-field name="fault" label="Condition"><select class="form-select" id="f-fault" name="fault">@foreach (Rheacid\Core\Simulation\Fault::cases() as $fault)<option value="{{ $fault->value }}" @selected(old('fault') === $fault->value)>{{ $fault->words() }}</option>@endforeach</select></x-field>
-            <x-field name="also" label="And at the same time"><select class="form-select" id="f-also" name="also"><option value="">nothing else</option>@foreach (Rheacid\Core\Simulation\Fault::cases() as $fault)@continue($fault === Rheacid\Core\Simulation\Fault::Healthy)<option value="{{ $fault->value }}" @selected(old('also') === $fault->value)>{{ $fault->words() }}</option>@endforeach</select></x-field>
+            <x-choice name="fault" label="Condition" :options="$faults" />
+            <x-choice name="also" label="Second condition" :options="['' => 'none', ...array_slice($faults, 1)]" />
             <x-field name="seed" label="Seed" help="a whole number" inputmode="numeric" value="1" />
         </div>
     </form>
-    @else
-        <p class="what">Checkers and leads do this. What was recorded can be read.</p>
-    @endif
-    <x-slot:act><a href="{{ route('runs.create', $pair) }}">Back</a>@if (Gate::allows('record'))<button class="do" form="bench" data-primary>Set it <kbd>Enter</kbd></button>@endif</x-slot>
-    <x-slot:evidence><h2>What is drawn</h2><p>Slope, offset, time constants, noise and drift of the electrode, and how far a buffer has gone, within the ranges that docs/job.md lists.</p></x-slot>
+    <x-slot:act><a href="{{ route('runs.create', $pair) }}">Back</a><button class="do" form="bench" data-primary>Set condition <kbd>Enter</kbd></button></x-slot>
+    <x-slot:evidence><h2>What is simulated</h2><p>Slope, offset, response time, noise and drift of the electrode, and the error of each buffer, within the ranges in docs/job.md.</p></x-slot>
 </x-house>

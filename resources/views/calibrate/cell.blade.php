@@ -1,7 +1,7 @@
 @php($pair = $screen->pair)
 @php($cell = $pair->newestCell)
 <x-house :title="'Calibrate · ' . $pair->electrode->code . ' on ' . $pair->name()" room="Calibrate">
-    <ol class="stations" aria-label="Stations of this calibration">
+    <ol class="stations" aria-label="Steps of this calibration">
         <li aria-current="step"><b>{{ $screen->proposed ? Rheacid\Core\Numbers::plain((float) $screen->proposed->standardValue) . ' ' . $screen->unit() : 'Standard' }}</b><span>now</span></li>
         <li><b>Verdict</b><span>{{ $screen->isConductivity ? 'cell factor' : 'offset' }}</span></li>
     </ol>
@@ -13,29 +13,23 @@
         <form id="accept" method="post" action="{{ route('cells.store', $pair) }}" data-keep>
             <x-form-id />
             <div class="fields">
-                <x-field name="lot" label="Bottle of standard">
-                    <select class="form-select" id="f-lot" name="lot">
-                        @foreach ($screen->bottles as $bottle)
-                            @php($objection = Rheacid\Shelf\Bottles::objectionToCell($bottle, $pair->electrode->measures))
-                            <option value="{{ $bottle->code }}" @selected(old('lot', $screen->proposed?->code) === $bottle->code)>{{ $bottle->label }} · {{ $bottle->code }} · {{ $objection ?? Rheacid\Shelf\Bottles::left($bottle->status()) }}</option>
-                        @endforeach
-                    </select>
-                </x-field>
+                <x-choice name="lot" label="Standard" :options="collect($screen->bottles)->mapWithKeys(fn ($bottle) => [$bottle->code => $bottle->label . ' · ' . $bottle->code . ' · ' . (Rheacid\Shelf\Bottles::objectionToCell($bottle, $pair->electrode->measures) ?? Rheacid\Shelf\Bottles::left($bottle->status()))])" :value="$screen->proposed?->code" />
             </div>
             @if ($screen->live)<input type="hidden" name="seen_s" value="{{ $screen->live->figure ? $screen->live->seenS : '' }}">@else<x-cell-typed :screen="$screen" />@endif
         </form>
         @if ($screen->live)
             <x-live :live="$screen->live" />
-            <details class="apart" @if (old('reading')) open @endif><summary>Or typed, from a real meter</summary><x-cell-typed :screen="$screen" /><button class="do quiet apart" form="accept">Accept what was typed</button></details>
+            <details class="apart" @if (old('reading')) open @endif><summary>Or type from a real meter</summary><x-cell-typed :screen="$screen" /><button class="do quiet apart" form="accept">Accept typed reading</button></details>
             <x-bench-strip :cups="$screen->cups" :action="route('cells.immerse', $pair)" :current="$screen->live->cupId" :speed="$screen->live->speed" :next="$screen->live->next($screen->cups[0] ?? null)" />
         @endif
-        <x-slot:act><x-accept-bar form="accept" label="Accept the reading" :live="$screen->live" /></x-slot>
+        <x-slot:act><x-accept-bar form="accept" label="Accept reading" :live="$screen->live" /></x-slot>
     @endif
-    <h2>Before</h2>
+    <h2>Earlier calibrations</h2>
     <table class="stack">
-        <thead><tr><th>When</th><th>{{ $screen->isConductivity ? 'Cell factor' : 'Offset' }}</th><th>Standard</th><th>Read</th><th>By</th><th></th></tr></thead>
+        <caption class="visually-hidden">Earlier calibrations</caption>
+        <thead><tr><th scope="col">Time</th><th scope="col">{{ $screen->isConductivity ? 'Cell factor' : 'Offset' }}</th><th scope="col">Standard</th><th scope="col">Reading</th><th scope="col">By</th><th scope="col">Verdict</th></tr></thead>
         @forelse ($screen->history as $earlier)
-            <tr><td>{{ Rheacid\SiteClock::short($earlier->at) }}</td><td class="num">{{ $screen->figure($earlier) }}</td><td><a class="cell-link" href="{{ route('lots.show', $earlier->lot) }}">{{ $earlier->lot->code }}</a> {{ Rheacid\Core\Numbers::plain($earlier->standard_value) }} {{ $screen->unit() }}</td><td>{{ Rheacid\Core\Numbers::plain($earlier->reading) }} {{ $screen->unit() }} at {{ Rheacid\Core\Celsius::at($earlier->celsius, 1) }}</td><td>{{ $earlier->person->name }}</td><td><x-state :is="Rheacid\View\CalibrationScreen::sign($earlier->verdict)">{{ Rheacid\Core\Words\StateWords::verdict($earlier->verdict) }}{{ $earlier->settled ? '' : ', unsettled: ' . $earlier->reason }}{{ $earlier->source === Rheacid\Bench\Source::Simulated ? ', simulated' : '' }}</x-state></td></tr>
+            <tr><td>{{ Rheacid\SiteClock::short($earlier->at) }}</td><td class="num">{{ $screen->figure($earlier) }}</td><td><a class="cell-link" href="{{ route('lots.show', $earlier->lot) }}">{{ $earlier->lot->code }}</a> {{ Rheacid\Core\Numbers::plain($earlier->standard_value) }} {{ $screen->unit() }}</td><td>{{ Rheacid\Core\Numbers::plain($earlier->reading) }} {{ $screen->unit() }} at {{ Rheacid\Core\Celsius::at($earlier->celsius, 1) }}</td><td>{{ $earlier->person->name }}</td><td><x-state :is="Rheacid\View\CalibrationScreen::sign($earlier->verdict)">{{ Rheacid\Core\Words\StateWords::verdict($earlier->verdict) }}{{ $earlier->settled ? '' : ', not stable: ' . $earlier->reason }}{{ $earlier->source === Rheacid\Bench\Source::Simulated ? ', simulated' : '' }}</x-state></td></tr>
         @empty
             <tr><td colspan="6" class="soft">Never calibrated.</td></tr>
         @endforelse
@@ -43,13 +37,13 @@
     <x-slot:evidence>
         <h2>Now</h2>
         <ul class="steps">
-            <li>Rinse with distilled water, shake off, rinse once with the standard.</li>
-            @if ($screen->isConductivity)<li>Dip past the vent holes, knock bubbles off.</li><li>Compensation off: the correction of 2 % per °C is made here. A pen that cannot switch it off is told so beside the number.</li>@else<li>Ring or pin clean, junction wet.</li><li>Compare only standards told against the same reference electrode: mixing them costs 45 mV.</li>@endif
-            <li>Wait until it stands still.</li>
+            <li>Rinse with distilled water, shake it off, then rinse once with the standard.</li>
+            @if ($screen->isConductivity)<li>Immerse past the vent holes and knock off bubbles.</li><li>Switch temperature compensation off: Rheacid corrects by 2 % per °C. If the meter cannot switch it off, tick the box.</li>@else<li>Clean the ring or pin and keep the junction wet.</li><li>Use only standards stated for the same reference electrode. Mixing them causes an error of 45 mV.</li>@endif
+            <li>Wait until the display is stable.</li>
         </ul>
-        <p><a href="{{ route('pairs.show', $pair) }}">Its care and history</a></p>
+        <p><a href="{{ route('pairs.show', $pair) }}">Care and history</a></p>
         <h2>What is accepted</h2>
-        <p>{{ $screen->isConductivity ? 'Cell factor 0.9–1.1 passes; 0.8–1.2 is usable with care. A second standard within two hours, like 12.88 mS/cm after 1413 µS/cm, gives the offset as well: up to 5 % of the lower one passes, 10 % is usable with care.' : 'Offset up to ±10 mV passes; up to ±20 mV is usable with care.' }} Common practice.</p>
-        <p class="note">{{ $screen->isConductivity ? 'Not for brine: 2 % salt is already 33 mS/cm, beyond the standards. Weigh the salt, or use a hydrometer.' : 'A redox check gives an offset only; there is no slope.' }} Pour used standard away.</p>
+        <p>{{ $screen->isConductivity ? 'A cell factor of 0.9–1.1 passes; 0.8–1.2 is usable with care. A second standard within two hours, such as 12.88 mS/cm after 1413 µS/cm, also gives the offset: up to 5 % of the lower standard passes, up to 10 % is usable with care.' : 'An offset up to ±10 mV passes; up to ±20 mV is usable with care.' }} Common practice, no source.</p>
+        <p class="note">{{ $screen->isConductivity ? 'Not for brine: 2 % salt already gives 33 mS/cm, beyond the standards. Weigh the salt or use a hydrometer.' : 'A redox standard gives an offset only, no slope.' }} Pour used standard away.</p>
     </x-slot>
 </x-house>

@@ -1,7 +1,7 @@
 <x-house title="Calibrate" room="Calibrate">
     @if ($plan->pairs() === [] && $plan->cells() === [])
         <p class="what">A meter together with an electrode is calibrated, in at least two buffers about three units of pH apart. None stand together yet.</p>
-        <x-slot:act><a href="{{ route('ready') }}">To the shelf</a><a class="do" href="{{ route('pairing') }}" data-primary>Pair meter and electrode <kbd>Enter</kbd></a></x-slot>
+        <x-slot:act><a href="{{ route('ready') }}">To the shelf</a>@can('record')<a class="do" href="{{ route('pairing') }}" data-primary>Pair meter and electrode <kbd>Enter</kbd></a>@endcan</x-slot>
     @else
     <h2>Which pair?</h2>
     @endif

@@ -1,7 +1,7 @@
 {{-- The part of a page that changes every second; the page includes it, and htmx fetches it alone. --}}
 @if ($live->figure === null)
     <div data-progress data-settled="no" data-wait="" data-seen="">
-        <p class="verdict"><x-state is="idle">Waiting.</x-state> Rinse, blot, and move the electrode into the cup.</p>
+        <p class="verdict"><x-state is="idle">Waiting for the electrode.</x-state> Rinse and blot it, then move it into the cup.</p>
     </div>
 @else
     <div data-progress data-settled="{{ $live->isSettled() ? 'yes' : 'no' }}" data-wait="{{ $live->waitS() }}" data-seen="{{ $live->seenS }}">

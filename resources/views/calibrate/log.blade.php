@@ -1,25 +1,24 @@
 @php($upload = $screen->upload)
 <x-house :title="'Log ' . $upload->name" :room="$upload->draft ? 'Measure' : 'Calibrate'">
-    <p class="what">{{ $upload->draft ? 'For a sample of ' . $upload->draft->sample->occasion->batch->code : 'For ' . $upload->pair->electrode->code . ' on ' . $upload->pair->name() }} · {{ count($screen->table->rows) }} points. Nothing is recorded yet.</p>
+    <p class="what">{{ $upload->draft ? 'For a sample of ' . $upload->draft->sample->occasion->batch->code : 'For ' . $upload->pair->electrode->code . ' on ' . $upload->pair->name() }} · {{ count($screen->table->rows) }} points. Nothing has been recorded yet.</p>
     <form method="get" action="{{ route('logs.show', $upload) }}">
         <div class="fields">
             @foreach (['time' => 'Time', 'mv' => 'Potential, mV', 'celsius' => 'Temperature, °C'] as $name => $label)
-                <x-field :name="$name" :label="$label">
-                    <select class="form-select" id="f-{{ $name }}" name="{{ $name }}" data-submits>@for ($column = 0; $column < $screen->table->width(); $column++)<option value="{{ $column }}" @selected($screen->columns->{$name} === $column)>{{ $screen->table->columnName($column) }}</option>@endfor</select>
-                </x-field>
+                <x-choice :$name :$label :options="array_map($screen->table->columnName(...), range(0, $screen->table->width() - 1))" :value="$screen->columns->{$name}" submits />
             @endforeach
         </div>
-        <noscript><button class="do quiet apart">Read with these columns</button></noscript>
+        <noscript><button class="do quiet apart">Use these columns</button></noscript>
     </form>
     <x-settling-trace :figure="$screen->trace" :funnel="false" />
     @if ($screen->plateaus === [])
-        <p class="verdict"><x-state is="care">No plateau.</x-state> Nowhere does the log stand still within 0.02 pH for long enough, on a point at least every 1.5 s. Check which column is what.</p>
+        <p class="verdict"><x-state is="care">No stable stretch found.</x-state> The log is nowhere stable within {{ Rheacid\Core\Numbers::fixed(0.02, 2) }} pH for long enough, with a point at least every {{ Rheacid\Core\Numbers::fixed(1.5, 1) }} s. Check the columns above.</p>
     @else
         <form id="take" method="post" action="{{ $upload->draft ? route('logs.measure', $upload) : route('logs.calibrate', $upload) }}">
             <x-form-id />
             @foreach (['time', 'mv', 'celsius'] as $name)<input type="hidden" name="{{ $name }}" value="{{ $screen->columns->{$name} }}">@endforeach
             <table class="stack">
-                <thead><tr><th>At rest</th><th>pH about</th><th>mV</th><th>{{ Rheacid\Core\Celsius::unit() }}</th><th>{{ $upload->draft ? 'Take' : 'Bottle' }}</th></tr></thead>
+                <caption class="visually-hidden">{{ 'Log ' . $upload->name }}</caption>
+                <thead><tr><th scope="col">Stable</th><th scope="col">pH, about</th><th scope="col">mV</th><th scope="col">{{ Rheacid\Core\Celsius::unit() }}</th><th scope="col">{{ $upload->draft ? 'Use' : 'Bottle' }}</th></tr></thead>
                 @foreach ($screen->plateaus as $i => $row)
                     <tr>
                         <td class="nowrap">{{ (int) $row['plateau']->fromS }}–{{ (int) $row['plateau']->toS }} s</td>
@@ -28,11 +27,11 @@
                         <td>{{ Rheacid\Core\Celsius::bare($row['plateau']->progress->celsius, 1) }}</td>
                         <td>
                             @if ($upload->draft)
-                                <label class="form-check"><input class="form-check-input" type="checkbox" name="take[]" value="{{ $i }}" checked> as a portion</label>
+                                <x-tick name="take[]" :value="(string) $i" :id="'f-take-' . $i" checked :keeps="false">as a portion</x-tick>
                             @else
-                                <select class="form-select" name="lots[{{ $i }}]" aria-label="Bottle of the plateau {{ $i + 1 }}">
+                                <select class="form-select" name="lots[{{ $i }}]" aria-label="Bottle of stretch {{ $i + 1 }}">
                                     <option value="">leave it out</option>
-                                    @foreach ($screen->lots as $lot)<option value="{{ $lot->code }}" @selected(old("lots.$i", $row['lot']) === $lot->code)>{{ $lot->label }} · {{ $lot->code }}{{ $row['role'] === 'read-back' ? ' · read back' : '' }}</option>@endforeach
+                                    @foreach ($screen->lots as $lot)<option value="{{ $lot->code }}" @selected(old("lots.$i", $row['lot']) === $lot->code)>{{ $lot->label }} · {{ $lot->code }}{{ $row['role'] === 'read-back' ? ' · read-back' : '' }}</option>@endforeach
                                 </select>
                             @endif
                         </td>
@@ -40,21 +39,21 @@
                 @endforeach
             </table>
             @unless ($upload->draft)
-                <p class="form-text">The last plateau that has a bottle is the read-back; it may repeat a bottle.</p>
-                <x-field name="reason" label="Why, if a plateau looks like another buffer (may stay empty)" class="apart" maxlength="400" />
+                <p class="form-text">The last stretch with a bottle is the read-back. It may repeat a bottle.</p>
+                <x-field name="reason" label="Reason, if a stretch looks like another buffer (optional)" class="apart" maxlength="400" />
             @endunless
         </form>
         <x-slot:act>
-            <a href="{{ $upload->draft ? route('drafts.show', $upload->draft) : route('runs.create', $upload->pair) }}">Take nothing</a>
-            <button class="do" form="take" data-primary>{{ $upload->draft ? 'Take the ticked portions' : 'Calibrate from this log' }} <kbd>Enter</kbd></button>
+            <a href="{{ $upload->draft ? route('drafts.show', $upload->draft) : route('runs.create', $upload->pair) }}">Cancel</a>
+            <button class="do" form="take" data-primary>{{ $upload->draft ? 'Use ticked portions' : 'Calibrate from log' }} <kbd>Enter</kbd></button>
         </x-slot>
     @endif
     <x-slot:evidence>
-        <h2>How it is read</h2>
+        <h2>How the log is read</h2>
         <ul class="steps">
-            <li>A plateau stands still within 0.02 pH for 30 s, as in live work.</li>
-            <li>A silence of more than 3 s means that the electrode was lifted.</li>
-            <li>A buffer is recognised from its potential; you confirm the bottle.</li>
+            <li>A stretch counts as stable if it stays within {{ Rheacid\Core\Numbers::fixed(0.02, 2) }} pH for 30 s, as at the bench.</li>
+            <li>A gap of more than 3 s means that the electrode was lifted.</li>
+            <li>Rheacid recognises each buffer from its potential. You confirm the bottle.</li>
         </ul>
     </x-slot>
 </x-house>

@@ -2,14 +2,14 @@
 <x-house :title="'Calibration · ' . $calibration->pair->electrode->code . ' on ' . $calibration->pair->name()" room="Calibrate">
     <p class="what">{{ Rheacid\SiteClock::full($calibration->at) }}, by {{ $calibration->person->name }}, policy {{ $calibration->policy->name }} · {{ $screen->source }}</p>
     <p class="verdict answer"><x-state :is="$screen->sign">{{ $screen->head }}</x-state> <span>{{ $screen->sentence }} @if ($screen->advice)<b>{{ $screen->advice }}</b>@endif</span></p>
-    @if ($screen->isUncertain)<p class="verdict"><x-state is="care">Proves nothing bound.</x-state> It can read acid too acid: no critical or legal limit is proven on it.</p>@endif
-    @if ($screen->jump)<p class="verdict"><x-state is="care">The offset jumped.</x-state> {{ $screen->jump }}</p>@endif
+    @if ($screen->isUncertain)<p class="verdict"><x-state is="care">Not for critical or legal limits.</x-state> It may read acidic samples too low, so it cannot prove these limits.</p>@endif
+    @if ($screen->jump)<p class="verdict"><x-state is="care">The offset changed suddenly.</x-state> {{ $screen->jump }}</p>@endif
     @if ($screen->asFound)<p class="verdict"><x-state is="care">Earlier readings.</x-state> {{ $screen->asFound }}</p>@endif
     @if ($diagnosis = $calibration->diagnosis)
         <div class="diagnosis">
-            <p class="verdict"><x-state is="care">Likely.</x-state> {{ Rheacid\Core\Words\DiagnosisWords::likely($diagnosis, $screen->kind(), $calibration->alsoDiagnosed()) }}</p>
+            <p class="verdict"><x-state is="care">Likely cause.</x-state> {{ Rheacid\Core\Words\DiagnosisWords::likely($diagnosis, $screen->kind(), $calibration->alsoDiagnosed()) }}</p>
             <p>{{ Rheacid\Core\Words\DiagnosisWords::otherwise($diagnosis) }}</p>
-            @if ($screen->nextStep)<p class="soft">It stands on Today until it is done: {{ implode(', then ', array_map(Rheacid\Core\Words\CareWords::step(...), Rheacid\Core\Care\FollowUp::of($diagnosis, $screen->kind(), $calibration->alsoDiagnosed()))) }}.</p>@endif
+            @if ($screen->nextStep)<p class="soft">Today lists it until it is done: {{ implode(', then ', array_map(Rheacid\Core\Words\CareWords::step(...), Rheacid\Core\Care\FollowUp::of($diagnosis, $screen->kind(), $calibration->alsoDiagnosed()))) }}.</p>@endif
         </div>
     @endif
     @foreach ($screen->findings as $finding)
@@ -18,23 +18,24 @@
     @endforeach
     @if ($calibration->void)<p class="verdict"><x-state is="fail">Voided.</x-state> {{ $calibration->void->reason }} ({{ $calibration->void->person->name }}, {{ Rheacid\SiteClock::short($calibration->void->at) }})</p>@endif
     @if ($calibration->fit === null)
-        <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 2) }}</span><span class="unit">pH off at the read-back<br>{{ $calibration->slope_percent === null ? 'the meter keeps slope and offset to itself' : 'the meter says: slope ' . $screen->slope . ', offset ' . $screen->offset }}</span></div>
+        <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 2) }}</span><span class="unit">pH error at the read-back<br>{{ $calibration->slope_percent === null ? 'the meter does not show slope and offset' : 'shown by the meter: slope ' . $screen->slope . ', offset ' . $screen->offset }}</span></div>
     @elseif (!$screen->hasSlope)
-        <div class="big"><span class="n">One point</span><span class="unit">offset {{ $screen->offset }}<br>no slope was measured</span></div>
+        <div class="big"><span class="n">One point</span><span class="unit">offset {{ $screen->offset }}<br>no slope measured</span></div>
     @else
-        <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->slope_percent, 1) }}</span><span class="pm">% slope</span><span class="unit">offset {{ $screen->offset }}@if ($calibration->read_back_error_ph !== null) · read back {{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 3) }} pH off @endif</span></div>
+        <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->slope_percent, 1) }}</span><span class="pm">% slope</span><span class="unit">offset {{ $screen->offset }}@if ($calibration->read_back_error_ph !== null) · read-back error {{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 3) }} pH @endif</span></div>
     @endif
     @if (count($screen->line?->lines() ?? []) > 1)<p class="what">Slope {{ $screen->slope }}</p>@endif
     @if ($screen->line)<x-response-line :figure="$screen->line" :slope="$screen->slope" :offset="$screen->offset" />@endif
     <table class="stack">
-        <thead><tr><th>Buffer</th><th>Bottle</th><th>Shown</th><th>{{ Rheacid\Core\Celsius::unit() }}</th><th>came to rest</th><th>as found</th><th>as left</th></tr></thead>
+        <caption class="visually-hidden">{{ 'Calibration · ' . $calibration->pair->electrode->code . ' on ' . $calibration->pair->name() }}</caption>
+        <thead><tr><th scope="col">Buffer</th><th scope="col">Bottle</th><th scope="col">Display</th><th scope="col">{{ Rheacid\Core\Celsius::unit() }}</th><th scope="col">Response time</th><th scope="col">As found</th><th scope="col">As left</th></tr></thead>
         @foreach ($calibration->points as $point)
             <tr>
-                <td class="num">{{ Rheacid\Core\Numbers::fixed($point->buffer_ph, 3) }} <small>{{ $point->isFitted() ? '' : 'read back' }}</small></td>
+                <td class="num">{{ Rheacid\Core\Numbers::fixed($point->buffer_ph, 3) }} <small>{{ $point->isFitted() ? '' : 'read-back' }}</small></td>
                 <td><a class="cell-link" href="{{ route('lots.show', $point->lot) }}">{{ $point->lot->code }}</a></td>
                 <td>{{ $point->shown() }}</td>
                 <td>{{ Rheacid\Core\Celsius::bare($point->celsius, 1) }}</td>
-                <td>@if ($point->settled){{ Rheacid\Core\Words\StateWords::response($point->response_time_s) }}@else<x-state is="care">taken unsettled</x-state>@endif @if ($point->reason)<br><span class="soft">{{ $point->reason }}</span>@endif @if ($point->against_recognition)<br><x-state is="care">it read like another buffer</x-state>@endif</td>
+                <td>@if ($point->settled){{ Rheacid\Core\Words\StateWords::response($point->response_time_s) }}@else<x-state is="care">accepted before it was stable</x-state>@endif @if ($point->reason)<br><span class="soft">{{ $point->reason }}</span>@endif @if ($point->against_recognition)<br><x-state is="care">reads like another buffer</x-state>@endif</td>
                 <td>@if ($point->as_found_ph === null)–@else<x-state :is="$screen->asFoundSign($point)">{{ Rheacid\Core\Numbers::fixed($point->asFoundError(), 3) }} pH off</x-state>@endif</td>
                 <td>{{ $screen->asLeft($point) }}</td>
             </tr>
@@ -42,7 +43,7 @@
     </table>
     <x-slot:act>
         @if ($calibration->pair->parting)
-            <a class="do" href="{{ route('pairing') }}" data-primary>Pair meter and electrode <kbd>Enter</kbd></a>
+            @can('record')<a class="do" href="{{ route('pairing') }}" data-primary>Pair meter and electrode <kbd>Enter</kbd></a>@endcan
         @elseif (!$screen->isInForce)
             @if ($screen->nextStep)<a href="{{ route('runs.create', $calibration->pair_id) }}">Calibrate again</a><a class="do" href="{{ route('pairs.show', $calibration->pair_id) }}" data-primary>{{ ucfirst(Rheacid\Core\Words\CareWords::step($screen->nextStep)) }} <kbd>Enter</kbd></a>
             @else<a class="do" href="{{ route('runs.create', $calibration->pair_id) }}" data-primary>Calibrate again <kbd>Enter</kbd></a>@endif
@@ -53,16 +54,16 @@
         @endif
     </x-slot>
     <x-slot:evidence>
-        <h2>What the policy asks</h2>
+        <h2>Policy</h2>
         <dl>
             <dt>{{ $calibration->policy->name }}, version {{ $calibration->policy->version }}</dt>
             <dd>slope {{ Rheacid\Core\Numbers::plain($calibration->policy->slope_low_percent) }}–{{ Rheacid\Core\Numbers::plain($calibration->policy->slope_high_percent) }} %<br>read-back within {{ Rheacid\Core\Numbers::plain($calibration->policy->read_back_limit_ph) }} pH<br>@if ($calibration->policy->response_time_s) response up to {{ Rheacid\Core\Numbers::plain($calibration->policy->response_time_s) }} s @endif</dd>
             <dt>Pair</dt><dd><a href="{{ route('pairs.show', $calibration->pair_id) }}">{{ $calibration->pair->electrode->code }} on {{ $calibration->pair->name() }}</a></dd>
-            <dt>Rules</dt><dd>core {{ $calibration->core_version }}</dd>
+            <dt>Calculated by</dt><dd>core {{ $calibration->core_version }}</dd>
         </dl>
-        <p><a href="{{ route('calibrations.certificate', $calibration) }}">Certificate</a> · <a href="{{ route('calibrations.pdf', $calibration) }}">as PDF</a></p>
-        <h2>What happened</h2>
+        <p><a href="{{ route('calibrations.certificate', $calibration) }}">Certificate</a> · <a href="{{ route('calibrations.pdf', $calibration) }}">PDF</a></p>
+        <h2>History</h2>
         <dl>@foreach ($calibration->run->events as $event)<dt>{{ str_replace('-', ' ', $event->kind) }}</dt><dd>{{ $event->person->name }}, {{ Rheacid\SiteClock::short($event->at) }}@if ($event->reason): {{ $event->reason }}@endif</dd>@endforeach</dl>
-        <p class="note">A bottle confirms itself: a calibration cannot see a bad buffer. Read an independent one from time to time.</p>
+        <p class="note">A calibration cannot detect a bad buffer, because the bottle confirms itself. Read an independent check buffer from time to time.</p>
     </x-slot>
 </x-house>

@@ -3,7 +3,7 @@
 <section class="bench" aria-labelledby="bench-title">
     <form method="post" action="{{ $action }}">
         @csrf
-        <h2 id="bench-title">Simulated bench, not a real meter: move the electrode into a cup</h2>
+        <h2 id="bench-title">Simulated bench (no real meter): move the electrode into a cup</h2>
         <label class="soft">speed <select class="form-select" name="speed">
             @foreach (Rheacid\Bench\SimulatedBench::SPEEDS as $choice)<option value="{{ $choice }}" @selected($choice === $speed)>{{ $choice }} ×</option>@endforeach
         </select></label>

@@ -26,15 +26,15 @@
         @foreach (CareKind::hygiene() as $kind)<button class="do quiet" name="act" value="{{ $kind->value }}">{{ ucfirst(CareWords::happened($kind)) }}</button><p class="form-text">{{ CareWords::how($kind, $pair->electrode->kind) }}</p>@endforeach
     </details>
     <details name="care"><summary>Inspect</summary>
-        @foreach (CareWords::inspection($pair->electrode->kind) as $key => $words)<label class="form-check"><input class="form-check-input" type="checkbox" name="good[]" value="{{ $key }}"> {{ $words }}</label>@endforeach
-        <button class="do quiet" name="act" value="inspected">Inspected: what is ticked is good</button>
+        @foreach (CareWords::inspection($pair->electrode->kind) as $key => $words)<x-tick name="good[]" :value="(string) $key">{{ $words }}</x-tick>@endforeach
+        <button class="do quiet" name="act" value="inspected">Record inspection</button>
     </details>
     <details name="care"><summary>Something happened</summary>
         @foreach (CareKind::incidents() as $kind)<button class="do quiet" name="act" value="{{ $kind->value }}">{{ ucfirst(CareWords::happened($kind)) }}</button>@if (CareWords::how($kind, $pair->electrode->kind))<p class="form-text">{{ CareWords::how($kind, $pair->electrode->kind) }}</p>@endif @endforeach
-        <p class="form-text">Each makes a calibration due at once.</p>
+        <p class="form-text">Any of these makes a calibration due at once.</p>
     </details>
-    <details name="care"><summary>In and out of use</summary>
+    <details name="care"><summary>Take out of use</summary>
         @foreach ([CareKind::OutOfUse, CareKind::BackInUse, ...(Gate::allows('lead') ? [CareKind::Retired] : [])] as $kind)<button class="do quiet" name="act" value="{{ $kind->value }}">{{ ucfirst(CareWords::happened($kind)) }}</button>@endforeach
-        <x-field name="note" label="Remark" maxlength="400" class="apart" />
+        <x-field name="note" label="Note (optional)" maxlength="400" class="apart" />
     </details>
 </form>

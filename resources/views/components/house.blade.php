@@ -14,47 +14,46 @@
     @vite(['resources/css/rheacid.scss', 'resources/js/rheacid.js'])
 </head>
 <body data-person="{{ $person->id }}">
-<a class="skip" href="#surface">To the task</a>
-<nav class="rail" aria-label="Rooms">
+<a class="skip" href="#surface">Skip to content</a>
+<nav class="rail" aria-label="Menu">
     <a class="mark" href="{{ route('today') }}"><x-mark />Rheacid</a>
     <ul>
         @foreach (Rheacid\View\Rooms::all() as $name => [$route, $count])
-            <li><a href="{{ route($route) }}" @if ($room === $name) aria-current="page" @endif><span>{{ $name }}</span>@if ($count > 0)<span class="count">{{ $count }}<span class="visually-hidden"> waiting</span></span>@endif</a></li>
+            <li><a href="{{ route($route) }}" @if ($room === $name) aria-current="page" @endif><span>@if ($route === 'site')<span class="when-wide">Site</span><span class="when-narrow">More</span>@else{{ $name }}@endif</span>@if ($count > 0)<span class="count">{{ $count }}<span class="visually-hidden"> waiting</span></span>@endif</a></li>
         @endforeach
     </ul>
 </nav>
 <header class="top">
     <h1>{{ $title }}</h1>
+    <span class="hands"><a href="{{ route('hands') }}" title="Change hands">{{ $person->name }}</a>
+        <small>{{ $person->role?->value }}@if (Rheacid\Guard\Standing::isByPin() && $person->role !== Rheacid\Models\Role::Checker), <a href="{{ route('yourself.passphrase') }}">by PIN</a>@endif</small>
+        <form class="when-wide" method="post" action="{{ route('sign-out') }}">@csrf<button class="do link">Sign out</button></form></span>
     <span class="clock">{{ Rheacid\SiteClock::local(now())->format('D H:i') }}</span>
-    <span class="hands"><a href="{{ route('hands') }}" title="Change hands">{{ $person->name }}</a> <small>{{ $person->role?->value }}@if (Rheacid\Guard\Standing::isByPin() && $person->role !== Rheacid\Models\Role::Checker), <a href="{{ route('yourself.passphrase') }}">by PIN</a>@endif</small>
-        <form method="post" action="{{ route('sign-out') }}">@csrf<button class="do link">Sign out</button></form>
-    </span>
-    <form action="{{ route('find') }}" role="search">
-        <input class="form-control" type="search" name="q" aria-label="Find a batch, bottle or instrument" placeholder="find a batch, bottle …" value="{{ request()->routeIs('find') && is_string(request('q')) ? request('q') : '' }}">
-    </form>
+    <a class="to-search when-narrow" href="{{ route('find') }}"><svg viewBox="0 0 24 24" aria-hidden="true"><circle cx="10" cy="10" r="6" /><path d="M15 15l6 6" /></svg><span class="visually-hidden">Search</span></a>
+    <x-search class="when-wide" id="search" />
 </header>
 <main class="surface" id="surface">
     <div class="task">
-        <p class="offline" role="status" hidden>No connection. Nothing is lost: what you typed waits here, and the reading goes on when it is back.</p>
+        <p class="offline" role="status" hidden>No connection. What you typed is kept here. The reading continues when the connection returns.</p>
         @if ($closed = Rheacid\Settings::now()->closedSince)
-            <p class="verdict" role="status"><x-state is="fail">Recording is closed.</x-state> Since {{ Rheacid\SiteClock::full($closed) }}, while Rheacid moves to a new version. What is recorded can be read; what you typed stays here.</p>
+            <p class="verdict" role="status"><x-state is="fail">Recording is paused.</x-state> Rheacid has been updating since {{ Rheacid\SiteClock::full($closed) }}. You can read records; what you typed is kept here.</p>
         @endif
         <x-problems />
         {{ $slot }}
     </div>
     @if ($act)<div class="act">{{ $act }}</div>@endif
 </main>
-@if ($evidence)<aside class="evidence" aria-label="What this rests on">{{ $evidence }}</aside>@endif
+@if ($evidence)<aside class="evidence" aria-label="Details">{{ $evidence }}</aside>@endif
 <dialog id="shortcuts" aria-labelledby="shortcuts-title">
-    <h2 id="shortcuts-title">Keys</h2>
+    <h2 id="shortcuts-title">Keyboard shortcuts</h2>
     <dl>
-        <dt>Enter</dt><dd>the thing to do on this screen</dd>
-        <dt>/</dt><dd>find a batch, bottle or instrument</dd>
-        <dt>1 – {{ count(Rheacid\View\Rooms::NAMES) }}</dt><dd>the rooms, from the top; during a run the cups, in their order</dd>
-        <dt>?</dt><dd>this list</dd>
+        <dt>Enter</dt><dd>main action of the page</dd>
+        <dt>/</dt><dd>search</dd>
+        <dt>1 – {{ count(Rheacid\View\Rooms::NAMES) }}</dt><dd>entries of the menu; during a measurement, the cups</dd>
+        <dt>?</dt><dd>show this list</dd>
     </dl>
-    <label class="form-check"><input class="form-check-input" type="checkbox" data-switch="keys" checked> keys are on, on this device</label>
-    <label class="form-check"><input class="form-check-input" type="checkbox" data-switch="tone" checked> a soft tone and a vibration when a reading has settled</label>
+    <label class="form-check"><input class="form-check-input" type="checkbox" data-switch="keys" checked> Use keyboard shortcuts on this device</label>
+    <label class="form-check"><input class="form-check-input" type="checkbox" data-switch="tone" checked> Sound and vibration when a reading is stable</label>
     <form method="dialog"><button class="do quiet">Close</button></form>
 </dialog>
 </body>

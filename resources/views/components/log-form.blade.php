@@ -1,6 +1,6 @@
 @props(['action'])
 <form method="post" action="{{ $action }}" enctype="multipart/form-data">
     <x-form-id />
-    <x-field name="log" label="Log file" type="file" accept=".csv,.tsv,.txt,.log" help="Time, mV and °C in columns; comma, semicolon or tab; up to 5 MB. It is shown first, and nothing is recorded yet." />
-    <button class="do quiet apart">Look through this log</button>
+    <x-field name="log" label="Log file" type="file" accept=".csv,.tsv,.txt,.log" help="columns for time, mV and °C, separated by comma, semicolon or tab; up to 5 MB. You see it first; nothing is recorded yet." />
+    <button class="do quiet apart">Open log</button>
 </form>

@@ -21,6 +21,6 @@
     @endforeach
     <text class="band-label" x="{{ $figure->width - 24 }}" y="26" text-anchor="end">offset {{ $offset }}</text>
 </svg>
-<figcaption>dashed: ideal · shaded: what the policy allows · open circle: read back</figcaption>
+<figcaption>Dashed: ideal. Shaded: allowed by the policy. Open circle: read-back.</figcaption>
 </figure>
 @endforeach

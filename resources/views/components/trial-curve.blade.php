@@ -1,7 +1,7 @@
 @props(['figure'])
 @foreach (['wide' => $figure, 'narrow' => $figure->narrow()] as $at => $drawn)
 <figure class="drawn {{ $at }}">
-<svg viewBox="0 0 {{ $drawn->width }} {{ $drawn::HEIGHT }}" role="img" aria-label="value against dose, {{ count($drawn->trial) }} portions">
+<svg viewBox="0 0 {{ $drawn->width }} {{ $drawn::HEIGHT }}" role="img" aria-label="Value against dose, {{ count($drawn->trial) }} portions">
     @foreach ($drawn->value->ticks($drawn->value->step(5)) as $value)<path class="guide" d="M60 {{ $drawn->value->at($value) }}H{{ $drawn->width - 16 }}"/><text x="52" y="{{ $drawn->value->at($value) + 5 }}" text-anchor="end">{{ Rheacid\Core\Numbers::plain($value) }}</text>@endforeach
     @foreach ($drawn->dose->ticks($drawn->dose->step((int) ($drawn->width / 90))) as $dose)<text x="{{ $drawn->dose->at($dose) }}" y="{{ $drawn::HEIGHT - 8 }}" text-anchor="middle">{{ Rheacid\Core\Numbers::plain($dose) }}</text>@endforeach
     <path class="trace" d="{{ $drawn->path() }}"/>

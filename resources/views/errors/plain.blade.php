@@ -10,8 +10,8 @@
 <main>
     <h1>{{ $title }}</h1>
     <p>{{ $message }}</p>
-    @if ($number ?? null)<p class="soft">number {{ $number }}</p>@endif
-    <p><a class="do" href="/">To Today</a></p>
+    @if ($number ?? null)<p class="soft">error number {{ $number }}</p>@endif
+    <p><a class="do" href="/">Go to Today</a></p>
 </main>
 </body>
 </html>

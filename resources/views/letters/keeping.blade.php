@@ -2,8 +2,8 @@
 {!! $problem !!}
 
 @endforeach
-Head of the records: {!! $head !!}
+Ledger head: {!! $head !!}
 
-Keep this letter: a head that was sent must still be found by bin/verify.
+Keep this e-mail. bin/verify must find this head later.
 
-Sent by Rheacid each day because you gave this address and answer for the records, or audit them.
+Rheacid sends this every day to leads and auditors who gave an address.

@@ -7,8 +7,8 @@
 <x-house :title="'Measure · ' . $batch->code" room="Measure">
     <p class="what">{{ $batch->product->name }} · batch <b>{{ $batch->code }}</b> · {{ $batch->vessel }} · {{ $occasion->stage->words() }} · {{ $draft->sample->place }}, drawn {{ Rheacid\SiteClock::short($draft->sample->drawn_at) }}</p>
     @unless ($screen->isComplete())
-        <h2>Portion {{ $draft->replicates->count() + 1 }}{{ $rules->degasses ? ($draft->replicates->isEmpty() ? ', degassed' : ', degassed once more') : '' }}</h2>
-        @if ($rules->degasses)<p class="what">Pour it between two cups or swirl it, then read. Again, until two in a row agree within {{ Rheacid\Core\Numbers::plain($rules->agreeWithinPh) }}.</p>@endif
+        <h2>Portion {{ $draft->replicates->count() + 1 }}{{ $rules->degasses ? ($draft->replicates->isEmpty() ? ', degassed' : ', degassed again') : '' }}</h2>
+        @if ($rules->degasses)<p class="what">Pour the sample between two cups or swirl it, then read. Repeat until two readings in a row agree within {{ Rheacid\Core\Numbers::plain($rules->agreeWithinPh) }} pH.</p>@endif
         @if ($screen->live)
             <x-live :live="$screen->live" />
         @endif
@@ -24,15 +24,15 @@
         </form>
         @endif
         @if ($screen->live)<x-bench-strip :cups="$screen->cups" :action="route('drafts.immerse', $draft)" :current="$screen->live->cupId" :speed="$screen->live->speed" :next="$screen->live->next($screen->cups[0] ?? null)">
-            @php($treat = match ($draft->method->matrix) { Rheacid\Core\Measuring\Matrix::Sparkling => ['pour', $draft->pours === 0 ? 'Pour it between two cups' : 'Pour it once more (' . $draft->pours . ' so far)', true], Rheacid\Core\Measuring\Matrix::Slurry => ['dilute', $draft->diluted ? 'stirred into water' : 'Stir it into water', !$draft->diluted], default => null })
+            @php($treat = match ($draft->method->matrix) { Rheacid\Core\Measuring\Matrix::Sparkling => ['pour', $draft->pours === 0 ? 'Pour between two cups' : 'Pour again (' . $draft->pours . ' times so far)', true], Rheacid\Core\Measuring\Matrix::Slurry => ['dilute', $draft->diluted ? 'Stirred into water' : 'Stir into water', !$draft->diluted], default => null })
             @if ($treat)<form class="apart" method="post" action="{{ route('drafts.treat', $draft) }}">@csrf<input type="hidden" name="speed" value="{{ $screen->live->speed }}"><button name="what" value="{{ $treat[0] }}" @disabled(!$treat[2])>{{ $treat[1] }}</button></form>@endif
         </x-bench-strip>@endif
     @endif
     @if ($assessment)
         @unless ($screen->isComplete())<h2>So far</h2>@endunless
         <x-answer :lines="$screen->lines" />
-        @if ($screen->proof)<p class="verdict"><x-state is="care">To prove it.</x-state> {{ $screen->proof }}</p>@endif
-        <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($assessment->portion->value, 2) }}</span>@if ($assessment->portion->expandedU !== null)<span class="pm">± {{ Rheacid\Core\Numbers::fixed($assessment->portion->expandedU, 2) }}</span>@endif<span class="unit">pH, {{ count($assessment->result->portions) > 1 ? 'the portion that decides, of ' . count($assessment->result->portions) : 'one portion so far' }}<br>mean {{ Rheacid\Core\Numbers::fixed($assessment->result->mean(), 2) }}@unless ($assessment->portion->trusted) · <b>not trusted yet</b>@endunless</span></div>
+        @if ($screen->proof)<p class="verdict"><x-state is="care">How to prove it.</x-state> {{ $screen->proof }}</p>@endif
+        <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($assessment->portion->value, 2) }}</span>@if ($assessment->portion->expandedU !== null)<span class="pm">± {{ Rheacid\Core\Numbers::fixed($assessment->portion->expandedU, 2) }}</span>@endif<span class="unit">pH, {{ count($assessment->result->portions) > 1 ? 'the deciding portion of ' . count($assessment->result->portions) : 'one portion so far' }}<br>mean {{ Rheacid\Core\Numbers::fixed($assessment->result->mean(), 2) }}@unless ($assessment->portion->trusted) · <b>not trusted yet</b>@endunless</span></div>
         <x-acid-rule :rule="$screen->rule" />
         <x-decision :lines="$screen->lines" />
     @endif
@@ -40,9 +40,9 @@
         <h2>Portions</h2>
         <x-replicates :replicates="$draft->replicates" :calibration="$draft->calibration" :meter="$draft->pair->meter">
             @if ($screen->isComplete() && $rules->agree($screen->values()))
-                <tr class="ghost"><th>{{ $draft->replicates->count() + 1 }}</th><td colspan="4">not needed: {{ $rules->degasses ? 'the last two' : 'they' }} agree within {{ Rheacid\Core\Numbers::plain($rules->agreeWithinPh) }}</td></tr>
+                <tr class="ghost"><th>{{ $draft->replicates->count() + 1 }}</th><td colspan="4">Not needed: {{ $rules->degasses ? 'the last two' : 'the portions' }} agree within {{ Rheacid\Core\Numbers::plain($rules->agreeWithinPh) }} pH.</td></tr>
             @elseif (!$screen->isComplete() && $draft->replicates->count() >= $rules->portions)
-                <tr class="ghost"><th>{{ $draft->replicates->count() + 1 }}</th><td colspan="4">{{ $rules->degasses ? 'degas once more, then read it again: the last two differ by more than' : 'needed: they differ by more than' }} {{ Rheacid\Core\Numbers::plain($rules->agreeWithinPh) }}</td></tr>
+                <tr class="ghost"><th>{{ $draft->replicates->count() + 1 }}</th><td colspan="4">{{ $rules->degasses ? 'Degas and read again: the last two differ by more than' : 'Needed: the portions differ by more than' }} {{ Rheacid\Core\Numbers::plain($rules->agreeWithinPh) }} pH.</td></tr>
             @endif
         </x-replicates>
     @endif
@@ -50,30 +50,30 @@
         <x-slot:act>
             @if ($screen->isComplete())
                 <form method="post" action="{{ route('drafts.leave', $draft) }}"><x-form-id /><button class="do link">Leave without recording</button></form>
-                <form method="post" action="{{ route('readings.store', $draft) }}"><x-form-id /><button class="do" data-primary>Record on {{ $batch->code }} <kbd>Enter</kbd></button></form>
+                <form method="post" action="{{ route('readings.store', $draft) }}"><x-form-id /><button class="do" data-primary>Record reading on {{ $batch->code }} <kbd>Enter</kbd></button></form>
             @elseif ($draft->source === Rheacid\Bench\Source::Imported)
-                <form method="post" action="{{ route('drafts.leave', $draft) }}"><x-form-id /><button class="do link">Leave</button></form>
+                <form method="post" action="{{ route('drafts.leave', $draft) }}"><x-form-id /><button class="do link">Cancel</button></form>
             @else
                 <x-accept-bar form="accept" :label="'Accept portion ' . ($draft->replicates->count() + 1)" :live="$screen->live" :leave="route('drafts.leave', $draft)" />
             @endif
         </x-slot>
     @elseif ($draft->isOpen() && Gate::allows('record'))
         <x-slot:act>
-            <p class="verdict"><x-state is="care">In other hands.</x-state> {{ $draft->holder->name }}, since {{ Rheacid\SiteClock::short($draft->opened_at) }}.</p>
-            <form method="post" action="{{ route('drafts.take-over', $draft) }}"><x-form-id /><x-field name="reason" label="Why you take over" maxlength="400" /><button class="do apart">Take this measurement over</button></form>
+            <p class="verdict"><x-state is="care">In progress.</x-state> {{ $draft->holder->name }} has been measuring since {{ Rheacid\SiteClock::short($draft->opened_at) }}.</p>
+            <form method="post" action="{{ route('drafts.take-over', $draft) }}"><x-form-id /><x-field name="reason" label="Reason to take over" maxlength="400" /><button class="do apart">Take over measurement</button></form>
         </x-slot>
     @endif
     <x-slot:evidence>
         <x-rests-on :calibration="$draft->calibration" :pair="$draft->pair" :check="$draft->verification" :method="$draft->method" />
         @if ($screen->budget)
-            <h2>What the ± is made of</h2>
+            <h2>Uncertainty budget</h2>
             <x-budget :bar="$screen->budget" />
-            @foreach (array_slice($screen->help, 0, 3) as $help)<p class="soft">{{ Rheacid\Core\Words\GainWords::what($help['gain']) }} would bring ± {{ Rheacid\Core\Numbers::fixed($assessment->portion->expandedU, 2) }} down to ± {{ Rheacid\Core\Numbers::fixed($help['expanded_u'], 2) }}.</p>@endforeach
+            @foreach (array_slice($screen->help, 0, 3) as $help)<p class="soft">{{ Rheacid\Core\Words\GainWords::what($help['gain']) }} would reduce ± {{ Rheacid\Core\Numbers::fixed($assessment->portion->expandedU, 2) }} to ± {{ Rheacid\Core\Numbers::fixed($help['expanded_u'], 2) }}.</p>@endforeach
         @endif
         @if (!$assessment)
             <h2>Steps</h2>
             <ul class="steps">@foreach ($draft->method->steps as $step)<li>{{ $step }}</li>@endforeach</ul>
         @endif
-        <p class="note">Your site’s plan and local codes decide about the product. Rheacid says which limit was met.</p>
+        <p class="note">Your site’s food safety plan and local codes decide about the product. Rheacid shows which limit was met.</p>
     </x-slot>
 </x-house>

@@ -1,19 +1,26 @@
+@use(Rheacid\Today\WhatIsNext)
+@use(Rheacid\View\Figures\RowCourse)
 <x-house title="Measure" room="Measure">
     @foreach ($rounds as $round)
-        <p class="verdict"><x-state is="care">A round is open.</x-state> {{ $round->left_count }} of {{ $round->stops_count }} to go, set out {{ Rheacid\SiteClock::short($round->at) }} by {{ $round->person->name }}. <a href="{{ route('rounds.show', $round) }}">Go on</a></p>
+        <p class="verdict"><x-state is="care">A measuring round is open.</x-state> {{ $round->left_count }} of {{ $round->stops_count }} batches left; begun {{ Rheacid\SiteClock::short($round->at) }} by {{ $round->person->name }}. <a href="{{ route('rounds.show', $round) }}">Go on</a></p>
     @endforeach
-    <h2>Which batch?</h2>
-    <ul class="todo">
+    <table class="stack next">
+        <caption class="visually-hidden">Batches to measure</caption>
+        <thead><tr><th scope="col">Batch</th><th scope="col">Newest value</th><th scope="col">On its clock</th><th scope="col">What is next</th><th scope="col"><span class="visually-hidden">Measure</span></th></tr></thead>
         @forelse ($plan->batches() as $batch)
-            <li>
-                <div><b>{{ $batch->code }} · {{ $batch->product }}</b><small>{{ $batch->vessel }} · {{ $batch->state?->value }} · {{ $batch->value === null ? 'no reading yet' : 'last ' . $batch->measurand->said($batch->value) . ', ' . Rheacid\SiteClock::short($batch->readAt) }}@if ($batch->word) · {{ $batch->word }}: {{ rtrim((string) $batch->detail, '.') }}@endif @if ($next = $batch->next()) · {{ Rheacid\Today\BatchTasks::due($next) }}@endif</small></div>
-                <a @class(['do', 'quiet' => !$loop->first]) href="{{ route('drafts.create', $batch->id) }}" @if ($loop->first) data-primary @endif>Measure<span class="visually-hidden"> {{ $batch->code }}</span></a>
-            </li>
+            @php($next = WhatIsNext::of($batch))
+            <tr>
+                <th scope="row"><b>{{ $batch->code }}</b><br><span class="soft">{{ $batch->product }}<br>{{ $batch->vessel }}</span></th>
+                <td class="num">@if ($batch->value !== null){{ $batch->measurand->shown($batch->value) }} @if ($batch->expandedU !== null)<small>± {{ $batch->measurand->shownBy($batch->expandedU) }}</small>@endif<br><small class="soft">{{ Rheacid\SiteClock::short($batch->readAt) }}</small>@else<span class="soft">–</span>@endif</td>
+                <td class="course">@if ($figure = RowCourse::of($batch))<x-row-course :figure="$figure" />@endif</td>
+                <td><x-state :is="$next->sign"><b>{{ $next->row() }}</b></x-state>@if ($next->rest() !== '')<br><span class="soft">{{ $next->rest() }}</span>@endif</td>
+                <td><a @class(['do', 'quiet' => !$loop->first]) href="{{ route('drafts.create', $batch->id) }}" @if ($loop->first) data-primary @endif>Measure<span class="visually-hidden"> {{ $batch->code }}</span></a></td>
+            </tr>
         @empty
-            <li><div><b>No batch is running</b><small>a batch of a product, with the limits that it is judged by</small></div>@can('record')<a class="do" href="{{ route('batches.create') }}" data-primary>Start a batch <kbd>Enter</kbd></a>@endcan</li>
+            <tr><td colspan="5">No batch is running. Start one from a product: its limits judge each reading. @can('record')<a class="do" href="{{ route('batches.create') }}" data-primary>Start batch <kbd>Enter</kbd></a>@endcan</td></tr>
         @endforelse
-    </ul>
-    @if (Gate::allows('record') && $plan->batches() !== [])<x-slot:act><a class="do quiet" href="{{ route('rounds.create') }}">Several vats: set out on a round</a></x-slot>
+    </table>
+    <p class="looks"><a href="{{ route('methods') }}">Methods</a><a href="{{ route('calculators') }}">Calculators</a><a href="{{ route('repeatability') }}">Blind duplicates</a><a href="{{ route('sources') }}">Accepted outside sources</a></p>
+    @if (Gate::allows('record') && $plan->batches() !== [])<x-slot:act><a class="do quiet" href="{{ route('rounds.create') }}">Several vessels: begin a measuring round</a></x-slot>
     @endif
-    <x-slot:evidence><h2>How it is measured</h2><p><a href="{{ route('methods') }}">Methods for each kind of sample</a></p><p><a href="{{ route('calculators') }}">Sums: doses, blends, brines, solutions</a></p><p><a href="{{ route('repeatability') }}">Blind duplicates</a></p><p><a href="{{ route('sources') }}">Values from elsewhere: who is believed</a></p></x-slot>
 </x-house>

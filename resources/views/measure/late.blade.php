@@ -5,27 +5,22 @@
     <form id="late" method="post" action="{{ route('late.store', $batch) }}" data-keep>
         <x-form-id />
         <div class="fields">
-            <x-field name="pair" label="Pair"><select class="form-select" id="f-pair" name="pair">@foreach ($screen->pairs as $pair)
-                <option value="{{ $pair->id }}" @selected((int) old('pair') === $pair->id)>{{ $pair->code }} on {{ $pair->name }}</option>@endforeach</select>
-            </x-field>
-            <x-field name="thermometer" label="Thermometer">
-                <select class="form-select" id="f-thermometer" name="thermometer">@foreach ($screen->thermometers as $thermometer)
-                <option value="{{ $thermometer->id }}" @selected((int) old('thermometer') === $thermometer->id)>{{ $thermometer->code }} · {{ Rheacid\Shelf\Thermometers::words($thermometer->status()) }}</option>@endforeach</select>
-            </x-field>
+            <x-choice name="pair" label="Pair" :options="collect($screen->pairs)->mapWithKeys(fn ($pair) => [$pair->id => $pair->code . ' on ' . $pair->name])" />
+            <x-choice name="thermometer" label="Thermometer" :options="collect($screen->thermometers)->mapWithKeys(fn ($one) => [$one->id => $one->code . ' · ' . Rheacid\Shelf\Thermometers::words($one->status())])" />
             <x-sample :batch="$batch" :drawn="false" />
-            <x-field name="readings" label="Readings" class="wide" :help="'one sample a line: day and time; what the meter showed of each portion; ' . Rheacid\Core\Celsius::unit() . ' · 2026-11-27 09:40; 138,3; 138,1; ' . Rheacid\Core\Celsius::bare(21.4, 1)"><textarea class="form-control" id="f-readings" name="readings" rows="12" aria-describedby="f-readings-help" @error('readings') aria-invalid="true" @enderror>{{ is_string(old('readings')) ? old('readings') : '' }}</textarea></x-field>
-            <label class="form-check wide"><input class="form-check-input" type="checkbox" name="still" value="1" @checked(old('still'))> each stood still when it was written down; else they prove nothing</label>
+            <x-field name="readings" label="Readings" class="wide" :help="'one sample per line: date and time; display for each portion; temperature in ' . Rheacid\Core\Celsius::unit() . '. Example: 2026-11-27 09:40; ' . Rheacid\Core\Numbers::fixed(138.3, 1) . '; ' . Rheacid\Core\Numbers::fixed(138.1, 1) . '; ' . Rheacid\Core\Celsius::bare(21.4, 1)"><textarea class="form-control" id="f-readings" name="readings" rows="12" aria-describedby="f-readings-help" @error('readings') aria-invalid="true" @enderror>{{ is_string(old('readings')) ? old('readings') : '' }}</textarea></x-field>
+            <x-tick name="still" class="wide" :checked="old('still')">Each was stable when it was written down (otherwise they prove nothing)</x-tick>
         </div>
     </form>
     <x-slot:act><a href="{{ route('drafts.create', $batch) }}">Measure now</a>
-        <button class="do" form="late" data-primary>Enter them <kbd>Enter</kbd></button></x-slot>
+        <button class="do" form="late" data-primary>Record readings <kbd>Enter</kbd></button></x-slot>
     @else
-        <p class="what">Checkers and leads do this. What was recorded can be read.</p>
+        <p class="what">Auditors read here and record nothing.</p>
     @endif
     <x-slot:evidence>
         <h2>How they count</h2>
-        <p>Each at its own time, on the calibration and the check of the thermometer that were in force then. A deadline judges when the sample was drawn.</p>
-        <p>All lines are recorded, or none; each says that it was entered late, and by whom.</p>
-        <p class="note">Keep the paper: it is the first record.</p>
+        <p>Each reading counts at its own time, with the calibration and thermometer check that were valid then. Deadlines count the time of sampling.</p>
+        <p>Either all lines are recorded or none. Each is marked as entered late, with your name.</p>
+        <p class="note">Keep the paper. It is the original record.</p>
     </x-slot>
 </x-house>

@@ -1,35 +1,35 @@
 @use(Rheacid\Models\Role)
-<x-house title="People" room="Today">
+@php($roles = collect(Role::cases())->mapWithKeys(fn ($role) => [$role->value => $role->value])->all())
+<x-house title="People" room="Site">
     @if (is_array($told = session('code')))
-        <p class="verdict answer"><x-state is="idle">{{ $told['code'] }}</x-state> <span>is the code for {{ $told['name'] }}, for {{ Rheacid\Guard\Invitations::DAYS }} days and one use, on <b>{{ route('join') }}</b>. It is shown this once.</span></p>
+        <p class="verdict answer"><x-state is="idle">{{ $told['code'] }}</x-state> <span>is the invitation code of {{ $told['name'] }}. It works once, within {{ Rheacid\Guard\Invitations::DAYS }} days, at <b>{{ route('join') }}</b>. It is shown only now.</span></p>
     @endif
     <table class="stack">
-        <thead><tr><th>Name</th><th>Role</th><th></th></tr></thead>
+        <caption class="visually-hidden">People</caption>
+        <thead><tr><th scope="col">Name</th><th scope="col">Role</th><th scope="col"><span class="visually-hidden">Change</span></th></tr></thead>
         @foreach ($people as $person)
-            <tr>
+            <tr id="person-{{ $person->id }}">
                 <td><b>{{ $person->name }}</b>@if ($person->invented) <small class="soft">invented</small>@endif<br><span class="soft">{{ $person->credential?->username }}</span></td>
-                <td><x-state :is="$person->enabled ? 'met' : 'idle'">{{ $person->role?->value }}{{ $person->enabled ? '' : ', works here no more' }}</x-state></td>
+                <td><x-state is="idle">{{ $person->role?->value }}{{ $person->enabled ? '' : ', left' }}</x-state></td>
                 <td>
                     @if (Gate::allows('lead') && $person->isNot(auth()->user()))
                         <details><summary>Change</summary>
                             <form method="post" action="{{ route('people.appoint', $person) }}"><x-form-id />
-                                <label class="form-label" for="f-role-{{ $person->id }}">Role</label>
-                                    <select class="form-select" id="f-role-{{ $person->id }}" name="role">@foreach (Role::cases() as $role)
-                                    <option value="{{ $role->value }}" @selected($person->role === $role)>{{ $role->value }}</option>@endforeach</select>
-                                <label class="form-check"><input class="form-check-input" type="checkbox" name="enabled" value="1" @checked($person->enabled)> works here</label>
-                                <label class="form-label" for="f-reason-{{ $person->id }}">Why</label><input class="form-control" id="f-reason-{{ $person->id }}" name="reason" maxlength="400" autocomplete="off">
-                                <button class="do quiet apart">Record it</button>
+                                <x-choice name="role" :id="'f-role-' . $person->id" label="Role" :options="$roles" :value="$person->role?->value" :keeps="false" />
+                                <x-tick name="enabled" :id="'f-enabled-' . $person->id" :checked="$person->enabled" :keeps="false">works here</x-tick>
+                                <x-field name="reason" :id="'f-reason-' . $person->id" label="Reason" :keeps="false" maxlength="400" />
+                                <button class="do quiet apart">Save role</button>
                             </form>
                             <form method="post" action="{{ route('people.sign-out', $person) }}"><x-form-id />
                                 <button class="do quiet apart">Sign out everywhere</button></form>
                             @if ($person->enabled)
                                 <form method="post" action="{{ route('people.code', $person) }}"><x-form-id />
                                     @if ($person->role === Role::Lead)
-                                        <p class="note">A code for a lead needs a second lead, who stands by.</p>
-                                        <x-field name="second" :id="'f-second-' . $person->id" label="Second lead signs in as" :keeps="false" maxlength="40" autocapitalize="none" />
+                                        <p class="note">A code for a lead needs a second lead, who is present.</p>
+                                        <x-field name="second" :id="'f-second-' . $person->id" label="Second lead’s sign-in name" :keeps="false" maxlength="40" autocapitalize="none" />
                                         <x-field name="second_passphrase" :id="'f-second-passphrase-' . $person->id" label="Second lead’s passphrase" :keeps="false" type="password" maxlength="200" />
                                     @endif
-                                    <button class="do quiet apart">A new code, after forgetting</button>
+                                    <button class="do quiet apart">New invitation code</button>
                                 </form>
                             @endif
                         </details>
@@ -40,24 +40,22 @@
     </table>
     <x-pages :of="$people" before="Before" after="After" />
     @if (Gate::allows('lead'))
-        <h2>Invite somebody</h2>
+        <h2>Invite a person</h2>
         <form id="invite" method="post" action="{{ route('people.store') }}" data-keep>
             <x-form-id />
             <div class="fields">
-                <x-field name="name" label="Name" help="as it stands on records" maxlength="80" />
-                <x-field name="username" label="Signs in as" help="letters, digits, dots, dashes" maxlength="40" autocapitalize="none" />
-                <x-field name="email" label="Address, if wanted" help="for warnings of deadlines" type="email" maxlength="200" />
-                <x-field name="role" label="Role"><select class="form-select" id="f-role" name="role">@foreach (Role::cases() as $role)
-                    <option value="{{ $role->value }}" @selected(old('role') === $role->value)>{{ $role->value }}</option>@endforeach</select>
-                </x-field>
+                <x-field name="name" label="Name" help="shown on records" maxlength="80" />
+                <x-field name="username" label="Sign-in name" help="letters, digits, dots, dashes" maxlength="40" autocapitalize="none" />
+                <x-field name="email" label="E-mail (optional)" help="for deadline warnings" type="email" maxlength="200" />
+                <x-choice name="role" label="Role" :options="$roles" />
             </div>
         </form>
         <x-slot:act><button class="do" form="invite" data-primary>Invite <kbd>Enter</kbd></button></x-slot>
     @endif
     <x-slot:evidence>
-        <h2>Who may what</h2>
-        <p><b>Checkers</b> measure, calibrate, verify and log. <b>Leads</b> also decide about limits, policies, products, held batches and people. <b>Auditors</b> read everything and change nothing.</p>
-        <p>Whoever leaves keeps the name on what they recorded; their sessions end at once.</p>
-        <ul class="links">@can('read-access')<li><a href="{{ route('access') }}">Access log</a></li><li><a href="{{ route('system') }}">Description of this installation</a></li>@endcan<li><a href="{{ route('settings') }}">Settings of the site</a></li></ul>
+        <h2>Roles</h2>
+        <p><b>Checkers</b> measure, calibrate, verify and log. <b>Leads</b> also set limits, policies and products, decide about held batches, and manage people. <b>Auditors</b> read everything and change nothing.</p>
+        <p>When somebody leaves, their name stays on their records and their sessions end at once.</p>
+        <ul class="links">@can('read-access')<li><a href="{{ route('access') }}">Access log</a></li><li><a href="{{ route('system') }}">This installation</a></li>@endcan<li><a href="{{ route('settings') }}">Settings</a></li></ul>
     </x-slot>
 </x-house>

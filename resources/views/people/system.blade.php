@@ -1,39 +1,44 @@
 @use(Rheacid\SiteClock)
-<x-house title="Description of this installation" room="Today">
+<x-house title="This installation" room="Site">
     <p class="what">{{ $screen->site }} · as of {{ SiteClock::full(now()) }}</p>
-    @if ($screen->schemaDiffers)<p class="verdict"><x-state is="fail">Not as it was built.</x-state> {{ $screen->schemaDiffers }}</p>@endif
-    <h2>By what it works</h2>
+    @if ($screen->schemaDiffers)<p class="verdict"><x-state is="fail">The database differs from its definition.</x-state> {{ $screen->schemaDiffers }}</p>@endif
+    <h2>Versions</h2>
     <table class="stack">
-        @foreach ($screen->versions as $what => $version)<tr><td>{{ $what }}</td><td><code>{{ $version }}</code></td></tr>@endforeach
+        <caption class="visually-hidden">Versions</caption>
+        @foreach ($screen->versions as $what => $version)<tr><th scope="row">{{ $what }}</th><td><code>{{ $version }}</code></td></tr>@endforeach
     </table>
-    <h2>What it rests on</h2>
+    <h2>Records</h2>
     <table class="stack">
-        <tr><td>Records</td><td>{{ number_format($screen->lines, 0, '.', ' ') }} lines, each sealed over the one before; the head is <code class="head">{{ $screen->head }}</code></td></tr>
-        @foreach (['verification' => 'The whole was proven', 'backup' => 'Backed up', 'self-test' => 'It tested itself'] as $what => $words)
-            <tr><td>{{ $words }}</td><td>{{ $screen->keeping->last($what) ? SiteClock::full($screen->keeping->last($what)) . ($what === 'self-test' ? ': ' . $screen->keeping->words($what) : '') : 'never' }}</td></tr>
+        <caption class="visually-hidden">Records</caption>
+        <tr><th scope="row">Records</th><td>{{ number_format($screen->lines, 0, '.', ' ') }} ledger entries, each sealed over the one before. Head: <code class="head">{{ $screen->head }}</code></td></tr>
+        @foreach (['verification' => 'Last verified', 'backup' => 'Last backup', 'self-test' => 'Last self-test'] as $what => $words)
+            <tr><th scope="row">{{ $words }}</th><td>{{ $screen->keeping->last($what) ? SiteClock::full($screen->keeping->last($what)) . ($what === 'self-test' ? ': ' . $screen->keeping->words($what) : '') : 'never' }}</td></tr>
         @endforeach
     </table>
-    @foreach ($screen->keeping->problems(now()->toImmutable()) as $problem)<p class="verdict"><x-state is="care">See to it.</x-state> {{ $problem }}</p>@endforeach
-    <h2>Who held which right</h2>
+    @foreach ($screen->keeping->problems(now()->toImmutable()) as $problem)<p class="verdict"><x-state is="care">Needs attention.</x-state> {{ $problem }}</p>@endforeach
+    <h2>Roles over time</h2>
     <table class="stack">
-        <thead><tr><th>From</th><th>Who</th><th>As</th><th>By</th><th>Why</th></tr></thead>
-        @foreach ($screen->appointments as $one)<tr><td class="nowrap">{{ SiteClock::full($one->at) }}</td><td>{{ $one->person->name }}</td><td>{{ $one->role->value }}{{ $one->enabled ? '' : ', works here no more' }}</td><td>{{ $one->appointedBy->name }}</td><td>{{ $one->reason }}</td></tr>@endforeach
+        <caption class="visually-hidden">Roles over time</caption>
+        <thead><tr><th scope="col">From</th><th scope="col">Name</th><th scope="col">Role</th><th scope="col">Appointed by</th><th scope="col">Reason</th></tr></thead>
+        @foreach ($screen->appointments as $one)<tr><td class="nowrap">{{ SiteClock::full($one->at) }}</td><td>{{ $one->person->name }}</td><td>{{ $one->role->value }}{{ $one->enabled ? '' : ', left' }}</td><td>{{ $one->appointedBy->name }}</td><td>{{ $one->reason }}</td></tr>@endforeach
     </table>
-    <h2>Policies and their changes</h2>
+    <h2>Policy changes</h2>
     <table class="stack">
-        <thead><tr><th>Policy</th><th>Slope, %</th><th>Read-back within, pH</th><th>Calibrated</th><th>Changed</th></tr></thead>
-        @foreach ($screen->policies as $one)<tr><td>{{ $one['policy']->name }}, version {{ $one['policy']->version }}</td><td>{{ Rheacid\Core\Numbers::plain($one['policy']->slope_low_percent) }}–{{ Rheacid\Core\Numbers::plain($one['policy']->slope_high_percent) }}</td><td>{{ Rheacid\Core\Numbers::plain($one['policy']->read_back_limit_ph) }}</td><td>{{ Rheacid\View\PolicyWords::interval($one['policy']) }}</td><td>{{ $one['at'] ? SiteClock::full(Carbon\CarbonImmutable::parse($one['at'])) . ', ' . $one['by'] : 'the site was founded with it' }}</td></tr>@endforeach
+        <caption class="visually-hidden">Policy changes</caption>
+        <thead><tr><th scope="col">Policy</th><th scope="col">Slope, %</th><th scope="col">Read-back within, pH</th><th scope="col">Calibration interval</th><th scope="col">Changed</th></tr></thead>
+        @foreach ($screen->policies as $one)<tr><td>{{ $one['policy']->name }}, version {{ $one['policy']->version }}</td><td>{{ Rheacid\Core\Numbers::plain($one['policy']->slope_low_percent) }}–{{ Rheacid\Core\Numbers::plain($one['policy']->slope_high_percent) }}</td><td>{{ Rheacid\Core\Numbers::plain($one['policy']->read_back_limit_ph) }}</td><td>{{ Rheacid\View\PolicyWords::interval($one['policy']) }}</td><td>{{ $one['at'] ? SiteClock::full(Carbon\CarbonImmutable::parse($one['at'])) . ', ' . $one['by'] : 'at set-up' }}</td></tr>@endforeach
     </table>
-    <h2>Settings of the site</h2>
+    <h2>Settings over time</h2>
     <table class="stack">
-        @foreach ($screen->settings as $one)<tr><td class="nowrap">{{ SiteClock::full($one->at) }}</td><td>{{ $one->name }}, {{ $one->fahrenheit_first ? '°F first' : '°C' }}, {{ $one->decimal_comma ? '4,52' : '4.52' }}, leads {{ $one->leads_need_code ? 'need' : 'need not have' }} a code of the telephone</td><td>{{ $one->person->name }}</td></tr>@endforeach
+        <caption class="visually-hidden">Settings over time</caption>
+        @foreach ($screen->settings as $one)<tr><th scope="row" class="nowrap">{{ SiteClock::full($one->at) }}</th><td>{{ $one->name }}, {{ $one->fahrenheit_first ? '°F' : '°C' }}, {{ $one->decimal_comma ? '4,52' : '4.52' }}, authenticator {{ $one->leads_need_code ? 'required for leads' : 'optional' }}</td><td>{{ $one->person->name }}</td></tr>@endforeach
     </table>
     <x-slot:act><a href="{{ route('clock') }}">How the records are kept</a><button class="do" data-print data-primary>Print <kbd>Enter</kbd></button></x-slot>
     <x-slot:evidence>
         <h2>What can be proven</h2>
-        <p>A row or a line that was changed, slipped in or taken out afterwards is named by <code>bin/verify</code>, by anybody who holds an earlier head.</p>
-        <p>What whoever keeps the machine could do to the whole of it, with every head that was ever written down in the same hands, cannot be proven from here: write heads down elsewhere.</p>
+        <p><code>bin/verify</code> names any record or ledger entry that was changed, added or removed later, for anybody who holds an earlier head.</p>
+        <p>An administrator who controls the server and every copy of the heads could replace everything unnoticed. Keep heads somewhere else, too.</p>
         <h2>Rights</h2>
-        <p>Checkers record. Leads also decide. Auditors read. Who took over by a PIN has a checker’s rights until the passphrase is shown.</p>
+        <p>Checkers record. Leads also decide. Auditors read. After changing hands by PIN, a person has a checker’s rights until they type their passphrase.</p>
     </x-slot>
 </x-house>

@@ -1,4 +1,4 @@
-{{-- When, how many and where; and which school is followed. --}}
+{{-- The sampling plan, and the practices to choose between. --}}
 @use(Rheacid\Core\Limits\Stage)
 @use(Rheacid\Core\Words\SamplingWords)
 @use(Rheacid\Products\TypedSampling)
@@ -7,19 +7,19 @@
 @foreach (TypedSampling::rows($product) as ['key' => $key, 'line' => $line])
     @php($of = old("sampling.$key.of", $line ? "$line->measurand|$line->basis" : ''))
     @php($when = old("sampling.$key.when", $line ? $line->stage?->value ?? TypedSampling::EVERY : TypedSampling::EVERY))
-    <details class="plan" @if ($line === null && $of !== '') open @endif><summary>{{ $line ? SamplingWords::what($line) . ', ' . SamplingWords::when($line) : 'Another line' }}</summary>
+    <details class="plan" @if ($line === null && $of !== '') open @endif><summary>{{ $line ? SamplingWords::what($line) . ', ' . SamplingWords::when($line) : 'Add a line' }}</summary>
         <div class="fields apart">
-            <x-field :name="'sampling[' . $key . '][of]'" label="What"><select class="form-select" id="f-sampling-{{ $key }}-of" name="sampling[{{ $key }}][of]">@if ($line === null)<option value=""></option>@endif @foreach ($quantities as $value => $words)<option value="{{ $value }}" @selected($of === $value)>{{ $words }}</option>@endforeach</select></x-field>
-            <x-field :name="'sampling[' . $key . '][when]'" label="When"><select class="form-select" id="f-sampling-{{ $key }}-when" name="sampling[{{ $key }}][when]"><option value="{{ TypedSampling::EVERY }}" @selected($when === TypedSampling::EVERY)>again and again</option>@foreach (Stage::cases() as $stage)<option value="{{ $stage->value }}" @selected($when === $stage->value)>{{ $stage->words() }}</option>@endforeach</select></x-field>
+            <x-choice :name="'sampling[' . $key . '][of]'" label="Quantity" :options="($line === null ? ['' => ''] : []) + $quantities" :value="$of" />
+            <x-choice :name="'sampling[' . $key . '][when]'" label="When" :options="[TypedSampling::EVERY => 'repeatedly', ...collect(Stage::cases())->mapWithKeys(fn ($stage) => [$stage->value => $stage->words()])]" :value="$when" />
             <x-field :name="'sampling[' . $key . '][every]'" label="Every hours" :value="$line?->everyHours" inputmode="decimal" />
-            <x-field :name="'sampling[' . $key . '][count]'" label="How many" :value="$line->count ?? 1" inputmode="numeric" />
-            <x-field :name="'sampling[' . $key . '][where]'" label="Where" :value="$line?->where" help="the coldest, thickest, slowest place" maxlength="120" class="wide" />
-            @if ($line)<label class="form-check"><input class="form-check-input" type="checkbox" name="sampling[{{ $key }}][out]" value="1" @checked(old("sampling.$key.out"))> leave it out</label>@endif
+            <x-field :name="'sampling[' . $key . '][count]'" label="Number of samples" :value="$line->count ?? 1" inputmode="numeric" />
+            <x-field :name="'sampling[' . $key . '][where]'" label="Where" :value="$line?->where" help="for example the coldest, thickest or slowest place" maxlength="120" class="wide" />
+            @if ($line)<x-tick :name="'sampling[' . $key . '][out]'" :checked="old('sampling.' . $key . '.out')">Remove this line</x-tick>@endif
         </div>
     </details>
 @endforeach
 @foreach (Rheacid\Products\TypedSchools::of($product) as $i => $school)
-    @if ($loop->first)<h2>Where the trade has more than one school</h2><div class="fields">@endif
-    <x-field :name="'school[' . $i . ']'" :label="$school['topic']" :help="collect($school['options'])->map(fn ($option) => $option['name'] . ': ' . $option['why'])->join(' · ')" class="wide"><select class="form-select" id="f-school-{{ $i }}" name="school[{{ $i }}]"><option value="">not chosen</option>@foreach ($school['options'] as $option)<option value="{{ $option['name'] }}" @selected(old("school.$i", $school['chosen']) === $option['name'])>{{ $option['name'] }}</option>@endforeach</select></x-field>
-    @if ($loop->last)</div><p class="note">A choice changes no number by itself: where it asks for another limit, change the limit above.</p>@endif
+    @if ($loop->first)<h2>Where practice differs</h2><div class="fields">@endif
+    <x-choice :name="'school[' . $i . ']'" :label="$school['topic']" :help="collect($school['options'])->map(fn ($option) => $option['name'] . ': ' . $option['why'])->join(' · ')" class="wide" :options="['' => 'not chosen', ...collect($school['options'])->mapWithKeys(fn ($option) => [$option['name'] => $option['name']])]" :value="$school['chosen']" />
+    @if ($loop->last)</div><p class="note">A choice changes no number. If it needs another limit, change the limit above.</p>@endif
 @endforeach

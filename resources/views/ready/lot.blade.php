@@ -6,7 +6,7 @@
 @php($until = Carbon\CarbonImmutable::parse($screen->status->usableUntil))
 <x-house :title="'Bottle ' . $lot->code" room="Ready">
     <div class="big"><span class="n">{{ $lot->nominal_ph === null ? $lot->code : Rheacid\Core\Numbers::fixed($lot->nominal_ph, 2) }}</span><span class="unit">{{ $lot->label }}<br>{{ Rheacid\Shelf\Bottles::left($screen->status) }}</span></div>
-    <p class="verdict">@if ($screen->spent)<x-state is="fail">{{ ucfirst($screen->spent) }}</x-state>@elseif ($lot->isBarred())<x-state is="care">Never for a critical limit</x-state> {{ $lot->happened(BottleEvent::Dipped) ? 'Something was dipped into it.' : 'It was made up with tap water.' }}@elseif ($lot->isBuffer())<x-state is="met">Usable until {{ Rheacid\SiteClock::day($until) }}</x-state>@elseif ($lot->kind->isStandard())<x-state is="met">Usable until {{ Rheacid\SiteClock::day($until) }}</x-state> {{ ucfirst($lot->kind->value) }}, never used to calibrate pH.@else<x-state is="idle">{{ ucfirst($lot->kind->value) }}, never used to calibrate pH</x-state>@endif</p>
+    <p class="verdict">@if ($screen->spent)<x-state is="fail">{{ ucfirst($screen->spent) }}</x-state>@elseif ($lot->isBarred())<x-state is="care">Not for critical limits</x-state> {{ $lot->happened(BottleEvent::Dipped) ? 'The bottle was dipped into.' : 'It was made up with tap water.' }}@elseif ($lot->isBuffer())<x-state is="met">Usable until {{ Rheacid\SiteClock::day($until) }}</x-state>@elseif ($lot->kind->isStandard())<x-state is="met">Usable until {{ Rheacid\SiteClock::day($until) }}</x-state> {{ ucfirst($lot->kind->value) }}, not for pH calibration.@else<x-state is="idle">{{ ucfirst($lot->kind->value) }}, not for pH calibration</x-state>@endif</p>
     @if (Gate::allows('record') && $lot->happened(BottleEvent::Discarded) === null)
         <form class="care-log" method="post" action="{{ route('lots.log', $lot) }}" id="bottle">
             <x-form-id />
@@ -14,48 +14,50 @@
             @error('kind')<p class="problem">{{ $message }}</p>@enderror
             @if ($lot->comes_as === ComesAs::Powder && $lot->openedOn() === null)
                 <div class="fields">
-                    <x-field name="volume_ml" label="Volume, mL" help="the whole packet, usually in 250 mL" inputmode="decimal" value="250" />
-                    <x-field name="water" label="Water"><select class="form-select" id="f-water" name="water"><option value="distilled" @selected(old('water') === 'distilled')>distilled</option><option value="tap" @selected(old('water') === 'tap')>tap: then never for a critical limit</option></select></x-field>
+                    <x-field name="volume_ml" label="Volume, mL" help="for the whole packet, usually 250 mL" inputmode="decimal" value="250" />
+                    <x-choice name="water" label="Water" :options="['distilled' => 'distilled', 'tap' => 'tap (then not for critical limits)']" />
                 </div>
-                <button class="do quiet" name="kind" value="made-up">Made up, all dissolved</button>
+                <button class="do quiet" name="kind" value="made-up">Record: made up and dissolved</button>
             @elseif ($lot->openedOn() === null)
-                <button class="do quiet" name="kind" value="opened">Opened now</button>
+                <button class="do quiet" name="kind" value="opened">Open bottle now</button>
             @endif
-            @unless ($lot->isBarred())<details><summary>Dipped</summary><p class="form-text">An electrode or a cloth was in the bottle itself. It is then barred from work for critical limits.</p><button class="do quiet" name="kind" value="dipped">Mark as dipped</button></details>@endunless
-            <details><summary>Discard</summary><x-field name="note" label="Why (may stay empty)" maxlength="400" /><button class="do quiet apart" name="kind" value="discarded">Discard this bottle</button></details>
+            @unless ($lot->isBarred())<details><summary>Dipped into</summary><p class="form-text">An electrode or a cloth was in the bottle itself. The bottle can then not be used for critical limits.</p><button class="do quiet" name="kind" value="dipped">Mark as dipped into</button></details>@endunless
+            <details><summary>Discard</summary><x-field name="note" label="Reason (optional)" maxlength="400" /><button class="do quiet apart" name="kind" value="discarded">Discard bottle</button></details>
         </form>
     @endif
     @if ($lot->kind === SolutionKind::Titrant)
         <h2>Strength</h2>
         <table class="stack">
-            @forelse ($screen->strengths as $strength)<tr><td>{{ Rheacid\SiteClock::short($strength->at) }}</td><td class="num">{{ Rheacid\Core\Numbers::fixed($strength->normality, 4) }} N <small>± {{ Rheacid\Core\Numbers::fixed($strength->expanded_u, 4) }}</small></td><td>{{ count($strength->runs) }} runs</td></tr>@empty<tr><td class="soft">Not standardised yet: nothing can be titrated with it.</td></tr>@endforelse
+            <caption class="visually-hidden">Strength</caption>
+            @forelse ($screen->strengths as $strength)<tr><th scope="row">{{ Rheacid\SiteClock::short($strength->at) }}</th><td class="num">{{ Rheacid\Core\Numbers::fixed($strength->normality, 4) }} N <small>± {{ Rheacid\Core\Numbers::fixed($strength->expanded_u, 4) }}</small></td><td>{{ count($strength->runs) }} runs</td></tr>@empty<tr><td class="soft">Not standardised yet. Standardise it before you titrate.</td></tr>@endforelse
         </table>
         @if (Gate::allows('record') && $lot->happened(BottleEvent::Discarded) === null)
             <form id="strength" method="post" action="{{ route('lots.standardise', $lot) }}" data-keep><x-form-id />
-                <div class="fields apart"><x-field name="runs" label="Potassium hydrogen phthalate, g, and mL taken" class="wide" help="one run a line, three or more, like 0,5102; 24,98"><textarea class="form-control" id="f-runs" name="runs" rows="4" aria-describedby="f-runs-help" @error('runs') aria-invalid="true" @enderror>{{ is_string(old('runs')) ? old('runs') : '' }}</textarea></x-field><x-field name="purity" label="Purity, %" value="100" inputmode="decimal" /></div>
-                <button class="do quiet apart">Keep its strength</button>
+                <div class="fields apart"><x-field name="runs" :label="'Potassium hydrogen phthalate in g, titrant in mL'" class="wide" :help="'one run per line, at least three, like ' . Rheacid\Core\Numbers::fixed(0.5102, 4) . '; ' . Rheacid\Core\Numbers::fixed(24.98, 2)"><textarea class="form-control" id="f-runs" name="runs" rows="4" aria-describedby="f-runs-help" @error('runs') aria-invalid="true" @enderror>{{ is_string(old('runs')) ? old('runs') : '' }}</textarea></x-field><x-field name="purity" label="Purity, %" value="100" inputmode="decimal" /></div>
+                <button class="do quiet apart">Record strength</button>
             </form>
         @endif
     @endif
     <h2>Used by</h2>
     <table class="stack">
+        <caption class="visually-hidden">Used by</caption>
         @forelse ($screen->uses as $use)
             @php($by = $use->run ?? $use->cell)
-            <tr><td>{{ Rheacid\SiteClock::short($use->at) }}</td><td><a class="cell-link" href="{{ $use->run ? route('runs.show', $use->run) : route('cells.show', $use->cell->pair_id) }}">{{ $by->pair->electrode->code }}</a></td><td>{{ $use->run ? $use->run->holder->name : $use->cell->person->name }}</td></tr>
+            <tr><th scope="row">{{ Rheacid\SiteClock::short($use->at) }}</th><td><a class="cell-link" href="{{ $use->run ? route('runs.show', $use->run) : route('cells.show', $use->cell->pair_id) }}">{{ $by->pair->electrode->code }}</a></td><td>{{ $use->run ? $use->run->holder->name : $use->cell->person->name }}</td></tr>
         @empty
             <tr><td class="soft">Not used yet.</td></tr>
         @endforelse
     </table>
     @if ($screen->events->isNotEmpty())
-        <h2>What happened to it</h2>
-        <table class="stack">@foreach ($screen->events as $event)<tr><td>{{ Rheacid\SiteClock::short($event->at) }}</td><td>{{ str_replace('-', ' ', $event->kind->value) }}{{ $event->volume_ml ? ' with ' . Rheacid\Core\Numbers::plain($event->volume_ml) . ' mL of ' . $event->water?->value . ' water' : '' }}{{ $event->note ? ', ' . $event->note : '' }}</td><td>{{ $event->person->name }}</td></tr>@endforeach</table>
+        <h2>History</h2>
+        <table class="stack"><caption class="visually-hidden">History</caption>@foreach ($screen->events as $event)<tr><th scope="row">{{ Rheacid\SiteClock::short($event->at) }}</th><td>{{ str_replace('-', ' ', $event->kind->value) }}{{ $event->volume_ml ? ' with ' . Rheacid\Core\Numbers::plain($event->volume_ml) . ' mL of ' . $event->water?->value . ' water' : '' }}{{ $event->note ? ', ' . $event->note : '' }}</td><td>{{ $event->person->name }}</td></tr>@endforeach</table>
     @endif
-    <x-slot:act><a href="{{ route('labels', ['code' => $lot->code]) }}">Label</a><a href="{{ route('ready') }}">Back to the shelf</a></x-slot>
+    <x-slot:act><a href="{{ route('labels', ['code' => $lot->code]) }}">Label</a><a href="{{ route('ready') }}">Back</a></x-slot>
     <x-slot:evidence>
         <h2>On the label</h2>
         <dl>
             <dt>Printed expiry</dt><dd>{{ Rheacid\SiteClock::day($lot->expires_on) }}</dd>
-            <dt>Opened</dt><dd>{{ $lot->openedOn() ? Rheacid\SiteClock::day($lot->openedOn()) . ', good for ' . $lot->days_after_opening . ($lot->days_after_opening === 1 ? ' day' : ' days') : 'not yet' }}</dd>
+            <dt>Opened</dt><dd>{{ $lot->openedOn() ? Rheacid\SiteClock::day($lot->openedOn()) . ', good for ' . $lot->days_after_opening . ($lot->days_after_opening === 1 ? ' day' : ' days') : 'not opened' }}</dd>
             @if ($lot->standard_value !== null)<dt>Value at 25 °C</dt><dd>{{ Rheacid\Core\Numbers::plain($lot->standard_value) }} {{ $lot->kind === SolutionKind::Redox ? 'mV against ' . ($lot->reference ?? 'its reference') : 'µS/cm' }}</dd>@endif
             @if ($lot->expanded_u_ph !== null)<dt>Uncertainty</dt><dd>± {{ Rheacid\Core\Numbers::plain($lot->expanded_u_ph) }} pH (k = 2)</dd>@endif
         </dl>

@@ -6,7 +6,7 @@
     @php($isPh = $pair->electrode->measures === Rheacid\Models\Measures::Ph)
     @php($writes = Gate::allows('record') && $pair->parting === null)
     @if ($pair->parting)
-        <p class="verdict"><x-state is="idle">Parted {{ Rheacid\SiteClock::short($pair->parting->at) }}.</x-state> {{ $pair->parting->person->name }}{{ $pair->parting->reason ? ': ' . $pair->parting->reason : '' }}</p>
+        <p class="verdict"><x-state is="idle">Separated {{ Rheacid\SiteClock::short($pair->parting->at) }}.</x-state> {{ $pair->parting->person->name }}{{ $pair->parting->reason ? ': ' . $pair->parting->reason : '' }}</p>
     @else
         <p class="verdict"><x-pair-state :status="$line->status()" /></p>
     @endif
@@ -23,7 +23,8 @@
         @foreach ($health->charts as $chart)<x-history-chart :figure="$chart" />@endforeach
     <h2>Calibrations</h2>
     <table class="stack">
-        <thead><tr><th>When</th><th>Slope</th><th>Offset</th><th>Read back</th><th>By</th><th>Verdict</th></tr></thead>
+        <caption class="visually-hidden">Calibrations</caption>
+        <thead><tr><th scope="col">Calibrated</th><th scope="col">Slope</th><th scope="col">Offset</th><th scope="col">Read-back</th><th scope="col">By</th><th scope="col">Verdict</th></tr></thead>
         @forelse ($screen->calibrations as $calibration)
             <tr>
                 <td><a class="cell-link" href="{{ route('calibrations.show', $calibration) }}">{{ Rheacid\SiteClock::short($calibration->at) }}</a></td>
@@ -53,10 +54,10 @@
             @forelse ($screen->care as $event)
                 <dt>{{ Rheacid\Core\Words\CareWords::happened($event->kind) }}, {{ Rheacid\SiteClock::short($event->at) }}</dt><dd>{{ implode(', ', array_filter([$event->dirt?->value, $event->note, $event->until_at ? 'until ' . Rheacid\SiteClock::short($event->until_at) : null, $event->person->name])) }}</dd>
             @empty
-                <dt>Nothing on record</dt><dd>no soak, no cleaning</dd>
+                <dt>Nothing recorded</dt><dd>no soak, no cleaning</dd>
             @endforelse
         </dl>
-        @if ($screen->others->isNotEmpty())<h2>Other meters</h2><dl>@foreach ($screen->others as $other)<dt><a href="{{ route('pairs.show', $other) }}">{{ $other->name() }}</a></dt><dd>since {{ Rheacid\SiteClock::day($other->paired_at) }}</dd>@endforeach</dl>@endif
-        <p class="note">Store the tip wet in 3 M KCl, never in distilled water: it leaches the reference.</p>
+        @if ($screen->others->isNotEmpty())<h2>Earlier meters</h2><dl>@foreach ($screen->others as $other)<dt><a href="{{ route('pairs.show', $other) }}">{{ $other->name() }}</a></dt><dd>since {{ Rheacid\SiteClock::day($other->paired_at) }}</dd>@endforeach</dl>@endif
+        <p class="note">Store the tip wet in 3 M KCl, never in distilled water, which leaches the reference.</p>
     </x-slot>
 </x-house>

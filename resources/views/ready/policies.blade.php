@@ -1,6 +1,7 @@
 <x-house title="Policies" room="Ready">
     <table class="stack">
-        <thead><tr><th>Policy</th><th>Slope</th><th>Read-back</th><th>Every</th><th>Buffers</th></tr></thead>
+        <caption class="visually-hidden">Policies</caption>
+        <thead><tr><th scope="col">Policy</th><th scope="col">Slope</th><th scope="col">Read-back within</th><th scope="col">Calibration interval</th><th scope="col">Buffers</th></tr></thead>
         @foreach ($policies as $policy)
             <tr>
                 <td><a class="cell-link" href="{{ route('policies.show', $policy) }}"><b>{{ $policy->name }}</b></a> <span class="soft">version {{ $policy->version }}</span></td>
@@ -11,17 +12,18 @@
             </tr>
         @endforeach
     </table>
-    <h2>Which instrument follows which</h2>
+    <h2>Instruments and their policies</h2>
     <table class="stack">
+        <caption class="visually-hidden">Instruments and their policies</caption>
         @foreach ($pairs as $pair)
             <tr>
-                <td><a class="cell-link" href="{{ route('pairs.show', $pair) }}"><b>{{ $pair->electrode->code }}</b></a> on {{ $pair->name() }}</td>
+                <th scope="row"><a class="cell-link" href="{{ route('pairs.show', $pair) }}"><b>{{ $pair->electrode->code }}</b></a> on {{ $pair->name() }}</th>
                 <td>{{ $pair->policy->name }}, version {{ $pair->policy->version }}</td>
                 <td>@can('lead')<details><summary>Change</summary><form method="post" action="{{ route('policies.assign', $pair) }}"><x-form-id />
-                    <select class="form-select" name="policy" aria-label="Policy of {{ $pair->electrode->code }}">@foreach ($policies as $policy)<option value="{{ $policy->code }}" @selected($policy->code === $pair->policy->code)>{{ $policy->name }}</option>@endforeach</select>
-                    <input class="form-control apart" name="reason" aria-label="Why" placeholder="why" maxlength="400"><button class="do quiet apart">Follow it from now on</button></form></details>@endcan</td>
+                    <x-choice name="policy" :id="'f-policy-' . $pair->id" :label="'Policy of ' . $pair->electrode->code" :options="$policies->pluck('name', 'code')" :value="$pair->policy->code" :keeps="false" />
+                    <x-field name="reason" :id="'f-reason-' . $pair->id" label="Reason" :keeps="false" maxlength="400" /><button class="do quiet apart">Assign policy</button></form></details>@endcan</td>
             </tr>
         @endforeach
     </table>
-    <x-slot:evidence><h2>What they are</h2><p>A policy says what a calibration has to reach, how often it is due, and which buffers in which order. A lead changes it; what was judged before keeps the version it was judged by.</p></x-slot>
+    <x-slot:evidence><h2>Policies</h2><p>A policy sets what a calibration must reach, how often it is due, and which buffers are used in which order. A lead can change it. Earlier calibrations keep the version that judged them.</p></x-slot>
 </x-house>

@@ -1,10 +1,10 @@
 <x-house :title="'Policy ' . $policy->name" room="Ready">
     @php($leads = Gate::allows('lead'))
     @php($choices = [
-        'interval_kind' => ['A calibration holds', array_map(fn ($kind) => [$kind->value, Rheacid\View\PolicyWords::kind($kind)], Rheacid\Core\Care\IntervalKind::cases()), $policy->interval_kind->value],
+        'interval_kind' => ['Calibration is valid for', array_map(fn ($kind) => [$kind->value, Rheacid\View\PolicyWords::kind($kind)], Rheacid\Core\Care\IntervalKind::cases()), $policy->interval_kind->value],
         'buffer_family' => ['Buffers', array_map(fn ($family) => [$family->value, Rheacid\View\PolicyWords::family($family)], Rheacid\Core\Solutions\BufferFamily::cases()), $policy->buffer_family->value],
-        'buffer_order' => ['Order', array_map(fn ($order) => [$order->value, Rheacid\View\PolicyWords::order($order)], Rheacid\Core\Solutions\BufferOrder::cases()), $policy->buffer_order->value],
-        'fit' => ['Line', array_map(fn ($fit) => [$fit->value, Rheacid\View\PolicyWords::fit($fit)], Rheacid\Core\Electrode\FitMethod::cases()), $policy->fit->value],
+        'buffer_order' => ['Order of buffers', array_map(fn ($order) => [$order->value, Rheacid\View\PolicyWords::order($order)], Rheacid\Core\Solutions\BufferOrder::cases()), $policy->buffer_order->value],
+        'fit' => ['Calibration line', array_map(fn ($fit) => [$fit->value, Rheacid\View\PolicyWords::fit($fit)], Rheacid\Core\Electrode\FitMethod::cases()), $policy->fit->value],
         'rinse' => ['Rinse with', [['distilled', 'distilled or deionised water'], ['tap', 'clean tap water']], $policy->rinse],
     ])
     <p class="what">Version {{ $policy->version }}@if ($versions->first()->isNot($policy)). <a href="{{ route('policies.show', $versions->first()) }}">The newest is version {{ $versions->first()->version }}</a>@endif</p>
@@ -16,20 +16,20 @@
                 <x-field :name="$name" :label="$label" inputmode="decimal" :value="$policy->getAttribute($name)" />
             @endforeach
             @foreach ($choices as $name => [$label, $options, $now])
-                <x-field :name="$name" :label="$label"><select class="form-select" id="f-{{ $name }}" name="{{ $name }}">@foreach ($options as [$value, $words])<option value="{{ $value }}" @selected(old($name, $now) === $value)>{{ $words }}</option>@endforeach</select></x-field>
-                @if ($name === 'interval_kind')<x-field name="interval_count" label="So many" inputmode="numeric" :value="$policy->interval_count" />@endif
+                <x-choice :$name :$label :options="array_column($options, 1, 0)" :value="$now" />
+                @if ($name === 'interval_kind')<x-field name="interval_count" label="Number of them" inputmode="numeric" :value="$policy->interval_count" />@endif
             @endforeach
             @if ($leads)
-                <x-field name="copy_as" label="Keep as an own copy named (or empty)" maxlength="80" />
-                <x-field name="reason" label="Why it is changed" maxlength="400" />
+                <x-field name="copy_as" label="Save as a copy named" help="leave empty to change this policy" maxlength="80" />
+                <x-field name="reason" label="Reason for the change" maxlength="400" />
             @endif
         </fieldset>
     </form>
-    <x-slot:act><a href="{{ route('policies') }}">All policies</a>@if ($leads)<button class="do" form="policy" data-primary>Follow this from now on <kbd>Enter</kbd></button>@endif</x-slot>
+    <x-slot:act><a href="{{ route('policies') }}">All policies</a>@if ($leads)<button class="do" form="policy" data-primary>Save policy <kbd>Enter</kbd></button>@endif</x-slot>
     <x-slot:evidence>
         <h2>Versions</h2>
         <dl>@foreach ($versions as $version)<dt><a href="{{ route('policies.show', $version) }}">Version {{ $version->version }}</a></dt><dd>slope from {{ Rheacid\Core\Numbers::plain($version->slope_low_percent) }} %, {{ Rheacid\View\PolicyWords::interval($version) }}</dd>@endforeach</dl>
-        @if ($assignments->isNotEmpty())<h2>Followed by</h2><dl>@foreach ($assignments as $assignment)<dt>{{ $assignment->pair->electrode->code }} since {{ Rheacid\SiteClock::day($assignment->at) }}</dt><dd>{{ implode(': ', array_filter([$assignment->person?->name, $assignment->reason])) }}</dd>@endforeach</dl>@endif
-        @unless ($leads)<p class="note">A lead changes policies. You can read them.</p>@endunless
+        @if ($assignments->isNotEmpty())<h2>Assigned to</h2><dl>@foreach ($assignments as $assignment)<dt>{{ $assignment->pair->electrode->code }} since {{ Rheacid\SiteClock::day($assignment->at) }}</dt><dd>{{ implode(': ', array_filter([$assignment->person?->name, $assignment->reason])) }}</dd>@endforeach</dl>@endif
+        @unless ($leads)<p class="note">Only a lead can change policies.</p>@endunless
     </x-slot>
 </x-house>

@@ -9,65 +9,65 @@
 @php($boxes = $rules->portions + ($errors->has('readings') ? 1 : 0))
 <x-house :title="'Round · ' . $stop->position . ' of ' . $screen->stops->count()" room="Measure">
     @if ($screen->isCheckDue)
-        <p class="verdict answer"><x-state is="care">Check buffer due.</x-state> <span>Nothing vouches for {{ $round->pair->electrode->code }} now: what is read without it proves no binding limit. <b>Read it first.</b></span></p>
+        <p class="verdict answer"><x-state is="care">Check buffer due.</x-state> <span>No check buffer covers {{ $round->pair->electrode->code }} now, so a reading would prove no binding limit. <b>Read the check buffer first.</b></span></p>
     @endif
     @if ($screen->last)
         @php($worst = $screen->last['lines']->worst())
         <p @class(['verdict', 'answer' => !$screen->isCheckDue && in_array($worst['sign'], ['fail', 'care'], true)])><x-state :is="$worst['sign']">{{ $screen->last['stop']->batch->vessel }}: {{ lcfirst($worst['head']) }}.</x-state> <span>{{ $worst['tail'] }} @if ($screen->last['lines']->advice)<b>{{ $screen->last['lines']->advice }}</b>@endif</span></p>
     @endif
-    <p class="stop"><span class="vessel">{{ $isBlind ? 'Cup ' . $stop->second_code : $batch->vessel }}</span> <span>@if ($isBlind)the second cup that you marked {{ $stop->second_code }}@else{{ $batch->code }} · {{ $batch->product->name }} · {{ $stop->place }} · {{ $stop->stage->words() }}@endif</span></p>
-    @if (!$isBlind && $stop->second_code)<p class="verdict"><x-state is="idle">Two cups.</x-state> Draw both together, mark the second <b>{{ $stop->second_code }}</b>, and stand it with the others: its turn comes later.</p>@endif
-    <p class="what">Rinse and blot, then this cup. {{ Rheacid\Core\Celsius::between($rules->lowC, $rules->highC) }}. {{ $rules->portions }} {{ $rules->portions === 1 ? 'portion' : 'portions' }}, still for {{ (int) $screen->windowS() }} s.</p>
+    <p class="stop"><span class="vessel">{{ $isBlind ? 'Cup ' . $stop->second_code : $batch->vessel }}</span> <span>@if ($isBlind)the second cup marked {{ $stop->second_code }}@else{{ $batch->code }} · {{ $batch->product->name }} · {{ $stop->place }} · {{ $stop->stage->words() }}@endif</span></p>
+    @if (!$isBlind && $stop->second_code)<p class="verdict"><x-state is="idle">Two cups.</x-state> Draw both at once, mark the second one <b>{{ $stop->second_code }}</b> and put it with the others. You read it later.</p>@endif
+    <p class="what">Rinse and blot, then read this cup at {{ Rheacid\Core\Celsius::between($rules->lowC, $rules->highC) }}: {{ $rules->portions === 1 ? 'one portion' : $rules->portions . ' portions' }}, stable for {{ (int) $screen->windowS() }} s.</p>
     @if ($writes)
     <form id="read" method="post" action="{{ route('rounds.visit', [$round, $stop]) }}" data-keep data-chain>
         <x-form-id />
         @error('readings')<p class="problem" role="alert">{{ $message }}</p>@enderror
         <div class="fields">
             @for ($i = 0; $i < $boxes; $i++)
-                @php($label = ($meter->shows_mv ? 'Portion ' . ($i + 1) . ', mV' : 'Portion ' . ($i + 1) . ', pH shown'))
+                @php($label = ($meter->shows_mv ? 'Portion ' . ($i + 1) . ', mV' : 'Portion ' . ($i + 1) . ', pH display'))
                 <x-field :name="'portions[' . $i . ']'" :label="$label" inputmode="decimal" enterkeyhint="next" :autofocus="!$screen->isCheckDue && $i === ($boxes > $rules->portions ? $boxes - 1 : 0)" />
             @endfor
             <x-field name="celsius" :label="'Temperature by ' . $round->thermometer->code . ', ' . Rheacid\Core\Celsius::unit()" inputmode="decimal" enterkeyhint="done" />
             @if ($round->is_still)
-                <details class="wide" @if ($errors->has('reason') || old('reason')) open @endif><summary>This one did not stand still</summary><x-field name="reason" label="Why it is taken all the same" help="then it proves nothing" maxlength="400" /></details>
+                <details class="wide" @if ($errors->has('reason') || old('reason')) open @endif><summary>This reading was not stable</summary><x-field name="reason" label="Reason to record it" help="it then proves nothing" maxlength="400" /></details>
             @else
-                <label class="form-check wide"><input class="form-check-input" type="checkbox" name="still" value="1" @checked(old('still'))> it stood still for {{ (int) $screen->windowS() }} s</label>
-                <x-field name="reason" label="Else: why it is taken all the same" class="wide" maxlength="400" />
+                <x-tick name="still" class="wide" :checked="old('still')">Stable for {{ (int) $screen->windowS() }} s</x-tick>
+                <x-field name="reason" label="If not stable: reason to record it" class="wide" maxlength="400" />
             @endif
         </div>
     </form>
-    <details class="apart"><summary>Read it live, pass over, or end the round</summary>
-        @unless ($isBlind)<p><a href="{{ route('drafts.create', [$batch, 'stop' => $stop->id]) }}">Read this one live, or from a log</a></p>@endunless
+    <details class="apart"><summary>Read live, skip, or end the round</summary>
+        @unless ($isBlind)<p><a href="{{ route('drafts.create', [$batch, 'stop' => $stop->id]) }}">Read this batch live or from a log</a></p>@endunless
         <form method="post" action="{{ route('rounds.pass', $round) }}"><x-form-id /><input type="hidden" name="stop" value="{{ $stop->id }}">
-            <div class="fields"><div><label class="form-label" for="f-why">Why</label><input class="form-control" id="f-why" name="reason" maxlength="400" autocomplete="off"></div></div>
-            <button class="do quiet apart">Pass over this one</button>
+            <div class="fields"><x-field name="reason" id="f-why" label="Reason to skip" :keeps="false" maxlength="400" /></div>
+            <button class="do quiet apart">Skip this batch</button>
         </form>
         @if ($screen->leftCount() > 1)
         <form method="post" action="{{ route('rounds.pass', $round) }}"><x-form-id />
-            <div class="fields"><div><label class="form-label" for="f-end">Why the round ends here</label><input class="form-control" id="f-end" name="reason" maxlength="400" autocomplete="off"></div></div>
-            <button class="do quiet apart">Pass over all {{ $screen->leftCount() }} that are left</button>
+            <div class="fields"><x-field name="reason" id="f-end" label="Reason to end the round" :keeps="false" maxlength="400" /></div>
+            <button class="do quiet apart">Skip all {{ $screen->leftCount() }} remaining</button>
         </form>
         @endif
     </details>
     <x-slot:act>
-        <a href="{{ route('measure') }}">Leave, go on later</a>
+        <a href="{{ route('measure') }}">Continue later</a>
         @if ($screen->isCheckDue)
-            <button class="do quiet" form="read">Keep without it</button>
-            <a class="do" href="{{ $screen->calibration === null || $screen->calibration->void !== null ? route('runs.create', $round->pair) : route('checks.show', [$round->pair, 'round' => $round->id]) }}" data-primary>{{ $screen->calibration === null || $screen->calibration->void !== null ? 'Calibrate' : 'Read the check buffer' }} <kbd>Enter</kbd></a>
+            <button class="do quiet" form="read">Record without check</button>
+            <a class="do" href="{{ $screen->calibration === null || $screen->calibration->void !== null ? route('runs.create', $round->pair) : route('checks.show', [$round->pair, 'round' => $round->id]) }}" data-primary>{{ $screen->calibration === null || $screen->calibration->void !== null ? 'Calibrate' : 'Read check buffer' }} <kbd>Enter</kbd></a>
         @else
-            <button class="do" form="read" data-primary>Keep, and on <kbd>Enter</kbd></button>
+            <button class="do" form="read" data-primary>Record and next <kbd>Enter</kbd></button>
         @endif
     </x-slot>
     @endif
     <x-slot:evidence>
-        <h2>The way</h2>
+        <h2>Order</h2>
         <ol class="way">
             @foreach ($screen->stops as $one)
                 @php($name = $one->duplicate_of ? 'cup ' . $one->second_code : $one->batch->vessel . ', ' . $one->place)
-                <li @if ($one->id === $stop->id) aria-current="step" @endif>@if ($one->visit?->measurement_id)<span class="soft">{{ $name }} · read {{ Rheacid\SiteClock::short($one->visit->at) }}</span>@elseif ($one->visit)<x-state is="care">{{ $name }}</x-state> <small class="soft">passed over</small>@else<x-state is="idle">{{ $name }}</x-state>@endif</li>
+                <li @if ($one->id === $stop->id) aria-current="step" @endif>@if ($one->visit?->measurement_id)<span class="soft">{{ $name }} · read {{ Rheacid\SiteClock::short($one->visit->at) }}</span>@elseif ($one->visit)<x-state is="care">{{ $name }}</x-state> <small class="soft">skipped</small>@else<x-state is="idle">{{ $name }}</x-state>@endif</li>
             @endforeach
         </ol>
-        <h2>Rests on</h2>
-        <dl><dt><a href="{{ route('pairs.show', $round->pair) }}">{{ $round->pair->electrode->code }}</a> on {{ $round->pair->name() }}</dt><dd>@if ($screen->calibration)<a href="{{ route('calibrations.show', $screen->calibration) }}">calibrated {{ Rheacid\SiteClock::short($screen->calibration->at) }}</a>@else no calibration @endif</dd><dt>Set out</dt><dd>{{ Rheacid\SiteClock::short($round->at) }}, {{ $round->person->name }}@if ($round->drawn_at)<br>all drawn {{ Rheacid\SiteClock::short($round->drawn_at) }}{{ $round->chilled ? ', kept cold' : '' }}@endif</dd></dl>
+        <h2>Based on</h2>
+        <dl><dt><a href="{{ route('pairs.show', $round->pair) }}">{{ $round->pair->electrode->code }}</a> on {{ $round->pair->name() }}</dt><dd>@if ($screen->calibration)<a href="{{ route('calibrations.show', $screen->calibration) }}">calibrated {{ Rheacid\SiteClock::short($screen->calibration->at) }}</a>@else no calibration @endif</dd><dt>Started</dt><dd>{{ Rheacid\SiteClock::short($round->at) }}, {{ $round->person->name }}@if ($round->drawn_at)<br>all samples drawn {{ Rheacid\SiteClock::short($round->drawn_at) }}{{ $round->chilled ? ', kept cold' : '' }}@endif</dd></dl>
     </x-slot>
 </x-house>

@@ -1,37 +1,37 @@
 @php($tasks = $plan->tasks())
 <x-house :title="Rheacid\SiteClock::local(now())->format('l, j F')" room="Today">
     @if ($restoration)
-        <p class="verdict answer"><x-state is="care">Restored from a backup.</x-state> <span>The records are those of {{ Rheacid\SiteClock::full($restoration->taken_at) }}; what was recorded later is lost{{ $restoration->lost_heads === [] ? '' : ' (' . count($restoration->lost_heads) . ' later heads were proven once)' }}. <b>Enter again what stands on paper, then confirm.</b></span></p>
+        <p class="verdict answer"><x-state is="care">Restored from a backup.</x-state> <span>The records end at {{ Rheacid\SiteClock::full($restoration->taken_at) }}. Anything recorded later is lost{{ $restoration->lost_heads === [] ? '' : ' (' . count($restoration->lost_heads) . ' later heads had been verified)' }}. <b>Enter missing readings from paper, then confirm.</b></span></p>
         @if (($restoration->gone_people ?? []) !== [])
-            <p class="verdict"><x-state is="fail">May come in again.</x-state> {{ implode(', ', $restoration->gone_people) }}: disabled since, and not so in these records. <a href="{{ route('people') }}">Disable them again</a></p>@endif
+            <p class="verdict"><x-state is="fail">Access restored.</x-state> {{ implode(', ', $restoration->gone_people) }}: disabled after the backup, so able to sign in again. <a href="{{ route('people') }}">Disable again</a></p>@endif
         @if ($restoration->signed === false)
-            <p class="verdict"><x-state is="fail">Nothing proves who made the backup.</x-state> It was unsigned, or the key of its installation was not at hand. Compare its records with what you have on paper or elsewhere before you confirm.</p>@endif
+            <p class="verdict"><x-state is="fail">Origin of the backup not proven.</x-state> It was not signed, or the key of its installation was missing. Compare the records with paper or other copies before you confirm.</p>@endif
         @if (($restoration->codes_removed ?? []) !== [])
-            <p class="verdict"><x-state is="care">Authenticators to be set up again.</x-state> {{ implode(', ', $restoration->codes_removed) }}: each signs in with a recovery code, or a lead makes a new code to come in by.</p>@endif
+            <p class="verdict"><x-state is="care">Authenticators must be set up again.</x-state> {{ implode(', ', $restoration->codes_removed) }}: sign in with a recovery code, or ask a lead for an invitation code.</p>@endif
         @if (($restoration->unproven_lines ?? 0) > 0)
-            <p class="verdict"><x-state is="care">Not proven elsewhere.</x-state> {{ $restoration->unproven_lines }} of its lines came after the last head that was proven before it.</p>@endif
-        <form method="post" action="{{ route('restorations.confirm', $restoration) }}"><x-form-id /><button class="do quiet">I have seen it</button></form>
+            <p class="verdict"><x-state is="care">Not verified before.</x-state> {{ $restoration->unproven_lines }} ledger entries are newer than the last head that was verified.</p>@endif
+        <form method="post" action="{{ route('restorations.confirm', $restoration) }}"><x-form-id /><button class="do quiet">Confirm restore</button></form>
     @endif
     @foreach ($keeping as $problem)
-        <p class="verdict"><x-state is="care">How the records are kept.</x-state> {{ $problem }} <a href="{{ route('clock') }}">See</a></p>
+        <p class="verdict"><x-state is="care">Records.</x-state> {{ $problem }} <a href="{{ route('clock') }}">Details</a></p>
     @endforeach
     @if ($steps !== [])
-        <h2>To the first reading</h2>
-        <p class="what">In this order, or in any other; a whole shelf can come <a href="{{ route('shelf.import') }}">from a file</a>.</p>
+        <h2>First steps</h2>
+        <p class="what">Take the steps in any order. You can also <a href="{{ route('shelf.import') }}">import instruments and bottles</a>.</p>
         @php($next = collect($steps)->search(fn (array $step): bool => !$step['done']))
         <ol class="todo first">
             @foreach ($steps as $i => $step)
                 <li>
-                    <div><b><x-sign :is="$step['done'] ? 'met' : 'idle'" class="me-2" /> {{ $step['what'] }}</b><small>{{ $step['why'] }}</small></div><a @class(['do', 'quiet' => $i !== $next]) href="{{ $step['url'] }}" @if ($i === $next) data-primary @endif>{{ $step['done'] ? 'Another' : $step['button'] }}<span class="visually-hidden">: {{ $step['what'] }}</span>@if ($i === $next) <kbd>Enter</kbd>@endif</a></li>
+                    <div><b><x-sign :is="$step['done'] ? 'met' : 'idle'" class="me-2" /> {{ $step['what'] }}</b><small>{{ $step['why'] }}</small></div><a @class(['do', 'quiet' => $i !== $next]) href="{{ $step['url'] }}" @if ($i === $next) data-primary @endif>{{ $step['done'] ? 'Add another' : $step['button'] }}<span class="visually-hidden">: {{ $step['what'] }}</span>@if ($i === $next) <kbd>Enter</kbd>@endif</a></li>
             @endforeach
         </ol>
     @endif
     @if ($line->lanes !== [])<x-day-line :figure="$line" />@endif
     @if ($tasks === [] && $steps === [])
-        <h2>Nothing waits</h2>
-        <p>{{ $plan->pairs() === [] ? 'No meter and electrode stand together yet: they come by way of the shelf.' : 'Every pair is calibrated and every running batch was read today.' }}</p>
+        <h2>Nothing to do</h2>
+        <p>{{ $plan->pairs() === [] ? 'No meter and electrode are paired yet.' : 'Every pair is calibrated and every running batch was read today.' }}</p>
     @elseif ($tasks !== [])
-        <h2>In this order</h2>
+        <h2>To do, in order</h2>
         <ul class="todo">
             @foreach ($tasks as $task)
                 <li>
@@ -46,23 +46,23 @@
     <x-slot:evidence>
         <h2>Bring to the bench</h2>
         @if ($buffers->points === [])
-            <p>No two usable buffers on the shelf are 2.8 pH apart. Open a fresh bottle.</p>
+            <p>No two usable buffers are at least {{ Rheacid\Core\Numbers::fixed(2.8, 1) }} pH apart. Open a fresh bottle.</p>
         @else
             <dl>
                 @foreach ($plan->toBring() as ['needed' => $needed, 'nominalPh' => $ph])
                     @foreach ($needed->taken as ['lot' => $lot, 'uses' => $uses])
                         <dt>pH {{ Rheacid\Core\Numbers::fixed($ph, 2) }} · bottle {{ $lot->id }}</dt>
-                        <dd>for {{ $uses === 1 ? 'one run' : "$uses runs" }}; {{ $lot->usesLeft === 1 ? 'one use left' : $lot->usesLeft . ' uses left' }}, until {{ Rheacid\SiteClock::day(Carbon\CarbonImmutable::parse($lot->expiresOn)) }}</dd>
+                        <dd>for {{ $uses === 1 ? 'one calibration' : "$uses calibrations" }}; {{ $lot->usesLeft === 1 ? 'one use left' : $lot->usesLeft . ' uses left' }}, until {{ Rheacid\SiteClock::day(Carbon\CarbonImmutable::parse($lot->expiresOn)) }}</dd>
                     @endforeach
                     @if ($needed->missing > 0)
                         <dd><x-state is="care">{{ $needed->missing === 1 ? 'one use' : "$needed->missing uses" }} short: open a fresh bottle of pH {{ Rheacid\Core\Numbers::fixed($ph, 2) }}</x-state></dd>@endif
                 @endforeach
             </dl>
             @if (!$buffers->brackets())
-                <p class="soft">Together they do not reach every batch: readings outside are marked, and their uncertainty grows.</p>@endif
+                <p class="soft">These buffers do not cover every batch. Readings outside are marked and less certain.</p>@endif
         @endif
         @if ($shopping !== [])
-            <h2>To buy this month</h2>
+            <h2>Buy this month</h2>
             <dl>@foreach ($shopping as $one)<dt>{{ $one['label'] }}</dt><dd>{{ $one['why'] }}</dd>@endforeach</dl>
         @endif
         @php($ahead = array_values(array_filter($week, fn ($due) => $due->at >= now())))
@@ -72,9 +72,9 @@
                 @foreach (array_slice($ahead, 0, 7) as $due)<dt>{{ Rheacid\SiteClock::short($due->at) }}</dt>
                     <dd><a href="{{ $due->url }}">{{ $due->what }}</a></dd>@endforeach
             </dl>
-            @if (count($ahead) > 7)<p class="soft">and {{ count($ahead) - 7 }} more, on the day sheet</p>@endif
+            @if (count($ahead) > 7)<p class="soft">{{ count($ahead) - 7 }} more on the day sheet</p>@endif
         @endif
-        <p><a href="{{ route('today.sheet') }}">Day sheet to print</a> · <a href="{{ route('today.calendar') }}">calendar file</a></p>
+        <p><a href="{{ route('today.sheet') }}">Day sheet</a> · <a href="{{ route('today.calendar') }}">Calendar file</a></p>
         <h2>Pairs</h2>
         <dl>
             @foreach ($plan->pairs() as $pair)
@@ -82,6 +82,6 @@
                 <dd><x-pair-state :status="$pair->status()" /></dd>
             @endforeach
         </dl>
-        <p class="note">Your site’s plan and local codes decide about a product. Rheacid says which limit was met.</p>
+        <p class="note">Your site’s food safety plan and local codes decide about a product. Rheacid shows which limit was met.</p>
     </x-slot>
 </x-house>
