@@ -32,10 +32,10 @@ for shell in "\\! touch $scratch/canary" "system touch $scratch/canary" "\\. $sc
 done
 # A row that the chain does not know, and a chain that was cut.
 if [ $short = 0 ]; then
-    forge; echo "UPDATE batch_events SET state = 'released' WHERE id = 1;" | sed 's/^/\n/' >> "$scratch/forge/records.sql"; bind
+    forge; echo "UPDATE batch_events SET state = 'released' ORDER BY id LIMIT 1;" | sed 's/^/\n/' >> "$scratch/forge/records.sql"; bind
     refused "that changes a row (no such right)" "could not be laid in" --unproven
 fi
-forge; printf '\nINSERT INTO lot_events (lot_id, kind, at, person_id) SELECT id, "discarded", NOW(), 1 FROM lots LIMIT 1;\n' >> "$scratch/forge/records.sql"; bind
+forge; printf '\nINSERT INTO lot_events (lot_id, kind, at, person_id) SELECT id, "discarded", NOW(), (SELECT MIN(id) FROM people) FROM lots LIMIT 1;\n' >> "$scratch/forge/records.sql"; bind
 refused "with a row that was slipped in" "not what their own chain says" --unproven
 if [ $short = 0 ]; then
     forge; printf '\nCREATE TABLE slipped (id INT);\n' >> "$scratch/forge/records.sql"; bind

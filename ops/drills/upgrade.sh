@@ -37,6 +37,6 @@ on "$next/bin/stop" > /dev/null 2>&1 || wrong "upgraded, stopped" "it does not s
 told "upgrade, killed at moments all over it, then whole" "the new one took its place, proven"
 # The old one stands closed, with the records as they were; the drill goes on with it.
 on "$ROOT/bin/start" --detach > "$scratch/start" 2>&1 || true
-[ "$(page_says | head -n 1 | cut -d ' ' -f 2)" = 503 ] || wrong "the old one, started again" "records"
+[ "$(page_says | head -n 1 | cut -d ' ' -f 2)" = 503 ] || wrong "the old one, started again" "$(page_says | head -n 1) $(tail -n 2 "$scratch/start")"
 open_gate
 rm -rf "$next"
