@@ -38,16 +38,16 @@ final readonly class InstallationHealth
     {
         $blocks = array_filter([self::disk(self::LEAST_MB)], is_string(...));
         if (!Writable::now()) {
-            return new self([...$blocks, 'The database takes no records: it is away, hangs, or its disk is full.'], [], takesRecords: false);
+            return new self([...$blocks, 'The database accepts no records: it is down, does not respond, or its disk is full.'], [], takesRecords: false);
         }
         $now = CarbonImmutable::now();
         $closed = Closing::since();
         if ($closed !== null) {
-            $blocks[] = sprintf('Recording is closed since %s: an upgrade is under way or was broken off (bin/status).', SiteClock::full($closed));
+            $blocks[] = sprintf('Recording has been paused since %s: an upgrade is running or was interrupted (see bin/status).', SiteClock::full($closed));
         }
         $ahead = Ledger::ahead();
         if ($ahead !== null && $ahead > $now->addSeconds(Entry::CLOCK_TOLERANCE_S)) {
-            $blocks[] = sprintf('The clock of the machine is behind the records: it says %s, the last record is of %s.', SiteClock::full($now), SiteClock::full($ahead));
+            $blocks[] = sprintf('The computer’s clock is behind the records: it says %s, but the last record is from %s.', SiteClock::full($now), SiteClock::full($ahead));
         }
         $low = $blocks === [] ? self::disk(self::LOW_MB) : null;
 
@@ -65,13 +65,13 @@ final readonly class InstallationHealth
     {
         $free = @disk_free_space(storage_path());
         if ($free !== false && $free < $mb * 1024 ** 2) {
-            return sprintf('The disk is %s: %d MB are free.', $mb === self::LEAST_MB ? 'full' : 'nearly full', (int) ($free / 1024 ** 2));
+            return sprintf('The disk is %s: %d MB free.', $mb === self::LEAST_MB ? 'full' : 'nearly full', (int) ($free / 1024 ** 2));
         }
         $probe = storage_path('framework/cache/probe-' . bin2hex(random_bytes(4)));
         $written = @file_put_contents($probe, str_repeat('.', 4096));
         @unlink($probe);
 
-        return $written === 4096 ? null : 'The disk takes no new file: it is full, or its inodes are used up.';
+        return $written === 4096 ? null : 'No file can be written: the disk is full or has no free inodes.';
     }
 
     /** @return list<string> who should work and gave no sign of life; only where a supervisor has begun them */
@@ -82,10 +82,10 @@ final readonly class InstallationHealth
         if ($started === false || $now->getTimestamp() - $started < self::SIGN_OF_LIFE_S) {
             return [];
         }
-        foreach (['The worker that sends e-mails' => storage_path('alive-queue'), 'The scheduler, which watches deadlines,' => storage_path('alive-scheduler'), 'The keeper, which backs up and verifies,' => Home::told('keeper')] as $name => $file) {
+        foreach (['The e-mail worker' => storage_path('alive-queue'), 'The scheduler (deadline checks)' => storage_path('alive-scheduler'), 'The backup and verification service' => Home::told('keeper')] as $name => $file) {
             $seen = max($started, (int) @filemtime($file));
             if ($now->getTimestamp() - $seen > self::SIGN_OF_LIFE_S) {
-                $dead[] = sprintf('%s gave no sign of life since %s.', $name, SiteClock::full(CarbonImmutable::createFromTimestamp($seen)));
+                $dead[] = sprintf('%s has not responded since %s.', $name, SiteClock::full(CarbonImmutable::createFromTimestamp($seen)));
             }
         }
 
@@ -99,7 +99,7 @@ final readonly class InstallationHealth
         $failed = DB::table('failed_jobs')->count();
 
         return array_values(array_filter([
-            $waiting === 0 ? null : sprintf('%d e-mail%s waited for over an hour: is the mail server there?', $waiting, $waiting === 1 ? ' has' : 's have'),
+            $waiting === 0 ? null : sprintf('%d e-mail%s waited for more than an hour. Check the mail server.', $waiting, $waiting === 1 ? ' has' : 's have'),
             $failed === 0 ? null : sprintf('%d e-mail%s could not be sent.', $failed, $failed === 1 ? '' : 's'),
         ]));
     }

@@ -15,11 +15,11 @@ final readonly class Keeping
 
     /** What went wrong, the worst first; a check that could not be done is none that failed. */
     private const FAULTS = [
-        'verification failed' => 'The records differ from their chain',
+        'verification failed' => 'The records do not match the ledger',
         'backup failed' => 'The last backup failed',
-        'second-backup failed' => 'The last backup did not reach its second place',
-        'self-test failed' => 'The installation failed its own test',
-        'verification undone' => 'The records could not be checked',
+        'second-backup failed' => 'The last backup was not copied to its second location',
+        'self-test failed' => 'The self-test failed',
+        'verification undone' => 'The records could not be verified',
     ];
 
     /** @param array<string, array{at: CarbonImmutable, words: string}> $told by what and how: "backup done", "verification failed" */
@@ -60,7 +60,7 @@ final readonly class Keeping
                 $problems[] = "$words, " . SiteClock::short($failed['at']) . ': ' . $failed['words'];
             }
         }
-        foreach (['backup' => ['No backup was ever made', 'No backup since %s', 'bin/backup makes one.'], 'verification' => ['The records were never proven', 'The records were not proven since %s', 'bin/verify does it.']] as $what => [$never, $since, $help]) {
+        foreach (['backup' => ['No backup has been made yet', 'No backup since %s', 'Run bin/backup.'], 'verification' => ['The records have never been verified', 'The records have not been verified since %s', 'Run bin/verify.']] as $what => [$never, $since, $help]) {
             $last = $this->last($what);
             if (($last ?? $founded) < $now->subDays(self::DAYS)) {
                 $problems[] = ($last === null ? $never : sprintf($since, SiteClock::full($last))) . ": $help";

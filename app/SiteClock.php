@@ -84,13 +84,13 @@ final class SiteClock
     public static function typed(string $text, string $field = 'drawn_at'): CarbonImmutable
     {
         $which = preg_match('/\s(first|second)$/D', trim($text), $match) === 1 ? $match[1] : request()->input("{$field}_hour");
-        $shown = self::shown($text) ?? throw Refused::because('The time is not understood; accepted is a day and a time like 2026-11-24 09:40.', $field);
+        $shown = self::shown($text) ?? throw Refused::because('Type a date and time like 2026-11-24 09:40.', $field);
         $moments = Settings::now()->clock->moments($shown);
         $chosen = match (true) {
-            $moments === [] => throw Refused::because("The clock was put forward: $shown does not exist on it.", $field),
+            $moments === [] => throw Refused::because("The clock went forward, so $shown does not exist.", $field),
             count($moments) === 1 || $which === 'first' => $moments[0],
             $which === 'second' => $moments[1],
-            default => throw Refused::because("The clock was put back: $shown came twice. Say whether it was the first or the second time.", $field),
+            default => throw Refused::because("The clock went back, so $shown occurred twice. Choose the first or the second.", $field),
         };
 
         return CarbonImmutable::instance($chosen)->utc();

@@ -24,8 +24,8 @@ fail() { say "$@"; exit 1; }
 is_root() { [ "$(id -u)" = 0 ]; }
 
 # Supervisor and nginx read paths word by word, and the path of a socket holds 107 bytes.
-case "$ROOT" in *[!A-Za-z0-9._/+@-]*) fail "Rheacid does not run in $ROOT: its path may hold letters a to z, digits, and . _ + @ - only. Move the directory." ;; esac
-[ ${#ROOT} -le 70 ] || fail "Rheacid does not run in $ROOT: its path may be 70 characters long. Move the directory."
+case "$ROOT" in *[!A-Za-z0-9._/+@-]*) fail "Rheacid does not run in $ROOT: its path may contain only letters a to z, digits, and . _ + @ -. Move the directory." ;; esac
+[ ${#ROOT} -le 70 ] || fail "Rheacid does not run in $ROOT: its path may have at most 70 characters. Move the directory."
 
 # instance NAME WEB_PORT DATABASE_PORT: which of the installations on this machine is meant (demo, test, pictures).
 instance() {
@@ -50,7 +50,7 @@ home_at() {
 choose_instance() {
     local name=${RHEACID_INSTANCE:-} url
     if [ -z "$name" ]; then if [ -d "$ROOT/var/plant" ]; then name=plant; else name=demo; fi; fi
-    case "$name" in *[!A-Za-z0-9-]*) fail "RHEACID_INSTANCE=$name: letters, digits and - are accepted." ;; esac
+    case "$name" in *[!A-Za-z0-9-]*) fail "RHEACID_INSTANCE=$name: use letters, digits and - only." ;; esac
     if [ "$name" = plant ]; then instance plant "${RHEACID_PORT:-8070}" "${RHEACID_DB_PORT:-33070}"; else instance "$name" "${RHEACID_PORT:-8090}" "${RHEACID_DB_PORT:-33090}"; fi
     [ -r "$ENV_FILE" ] && [ -e "$HOME_DIR/root/settled" ] || return 0
     url=$(env_value APP_URL) WEB_PORT=${url##*:} DATABASE_PORT=$(env_value DB_PORT) MAIL_PORT=$(env_value MAILBOX_PORT)
@@ -100,7 +100,7 @@ stamped() {
     if [ -e "$ROOT/$needed" ] && [ "$(cat "$ROOT/var/$name.stamp" 2>/dev/null)" = "$fingerprint" ]; then return 0; fi
     no_one_is_up "$name"
     say "Set-up: $name"
-    "$command" > "$ROOT/var/$name.log" 2>&1 || { tail -n 15 "$ROOT/var/$name.log" >&2; fail "Set-up step '$name' failed; the whole log is var/$name.log. Mend what it says (often the connection), then start again."; }
+    "$command" > "$ROOT/var/$name.log" 2>&1 || { tail -n 15 "$ROOT/var/$name.log" >&2; fail "Set-up step '$name' failed; the whole log is var/$name.log. Correct the problem (often the network connection), then start again."; }
     printf '%s\n' "$fingerprint" > "$ROOT/var/$name.stamp"
 }
 
@@ -232,7 +232,7 @@ end() {
 }
 
 need_free_port() {
-    ! port_open "$1" || fail "Port $1 on 127.0.0.1 is taken by another program. Stop it, or choose another port: $2=… at the first start, later in $ENV_FILE."
+    ! port_open "$1" || fail "Port $1 on 127.0.0.1 is used by another program. Stop that program, or choose another port: $2=… at the first start, later in $ENV_FILE."
 }
 
 # private USER DIR…: directories of the home that one account alone looks into. They are handed over once: what that account

@@ -269,6 +269,7 @@ Route::middleware(['auth', SignsOutIdle::class, AsksForBetterSecret::class, Boun
         Route::post('rounds/{round}/pass', [RoundController::class, 'pass'])->name('rounds.pass');
         Route::post('measure/{batch}/late', [LateController::class, 'store'])->name('late.store');
         Route::post('measure/{batch}/other', [OtherController::class, 'store'])->name('others.store');
+        Route::post('measure/{batch}/titration/drawn/{portion}', [TitrationController::class, 'draw'])->whereIn('portion', ['0', '1', '2'])->name('titrations.draw');
         Route::post('measure/{batch}/titration', [TitrationController::class, 'store'])->name('titrations.store');
         Route::post('lots/{lot}/strength', [TitrationController::class, 'standardise'])->name('lots.standardise');
         Route::post('measure/{batch}/drafts', [MeasureController::class, 'store'])->name('drafts.store');

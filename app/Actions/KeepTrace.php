@@ -19,7 +19,7 @@ final class KeepTrace
             return null;
         }
         if ($seen->immersionId !== null && Trace::query()->where('immersion_id', $seen->immersionId)->exists()) {
-            throw Refused::because('This immersion has been accepted already. Rinse, blot, and move the electrode into the next cup.', 'cup');
+            throw Refused::because('This reading was already accepted. Rinse, blot, and move the electrode into the next cup.', 'cup');
         }
 
         return $entry->add(new Trace(['immersion_id' => $seen->immersionId, 'points' => $seen->trace->points]));

@@ -37,7 +37,7 @@ final class Found
     /** @throws Refused if nothing was drawn from that batch under that number */
     public static function occasion(int $id, Batch $batch): Occasion
     {
-        return Occasion::query()->where('batch_id', $batch->id)->find($id) ?? throw Refused::because('That was drawn from another batch.', 'joins');
+        return Occasion::query()->where('batch_id', $batch->id)->find($id) ?? throw Refused::because('That sample belongs to another batch.', 'joins');
     }
 
     /** @throws Refused if it is of another batch */

@@ -23,7 +23,7 @@ final class Hands
         $found = FourEyes::against($by->id, self::did($batch->id), self::people(DB::table('measurements')->join('occasions', 'occasions.id', '=', 'measurements.occasion_id')->where('batch_id', $batch->id)
             ->whereNotExists(static fn($query) => $query->from('measurements as later')->whereColumn('later.supersedes_id', 'measurements.id'))->distinct()->pluck('measurements.person_id')->all()));
 
-        return $found === [] ? null : sprintf('Four eyes: you %s. Another lead releases it.', implode(', ', array_map(static fn(FourEyes $one): string => $one->words(), $found)));
+        return $found === [] ? null : sprintf('Four-eyes release: you %s. Another lead must release it.', implode(', ', array_map(static fn(FourEyes $one): string => $one->words(), $found)));
     }
 
     /** @return array<string, list<int>> people by what they did to it */

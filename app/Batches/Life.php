@@ -34,7 +34,7 @@ final class Life
         if ($next !== null) {
             self::ensureMay($batch, $next);
         } elseif (!$state->isMeasured() && $state !== BatchState::Planned) {
-            throw Refused::because("$batch->code is $state->value; nothing more is recorded on it.", 'state');
+            throw Refused::because("$batch->code is $state->value; nothing more can be recorded.", 'state');
         }
 
         return $batch;
@@ -52,7 +52,7 @@ final class Life
     public static function ensureMay(Batch $batch, ?BatchState $next): void
     {
         if ($next !== null && !$batch->state()->mayBecome($next)) {
-            throw Refused::because(sprintf('%s is %s; it cannot become %s from there.', $batch->code, $batch->state()->value, $next->value), 'state');
+            throw Refused::because(sprintf('%s is %s; it cannot become %s.', $batch->code, $batch->state()->value, $next->value), 'state');
         }
     }
 
@@ -101,10 +101,10 @@ final class Life
     public static function moment(Batch $batch, CarbonImmutable $at, CarbonImmutable $now): CarbonImmutable
     {
         if ($at->greaterThan($now)) {
-            throw Refused::because('That lies in the future. A time up to now is accepted.', 'at');
+            throw Refused::because('That is in the future. Type a time up to now.', 'at');
         }
         if ($at->lessThan($batch->started_at)) {
-            throw Refused::because('That lies before the batch began.', 'at');
+            throw Refused::because('That is before the batch started.', 'at');
         }
 
         return $at;

@@ -63,27 +63,27 @@ final readonly class Outlet
     {
         $blocks = [];
         if ($batch->product->routeNames() !== [] && $batch->route() === null) {
-            $blocks[] = 'No route is chosen: say how it is made safe.';
+            $blocks[] = 'No process route is chosen. Choose one.';
         }
         if ($batch->product->stage_of !== null) {
-            $blocks[] = "A stage of a process ({$batch->product->stage_of}): it is not released by itself. Close it when it has gone on.";
+            $blocks[] = "One stage of a process ({$batch->product->stage_of}): it is not released on its own. Close it when it has passed to the next stage.";
         }
         $open = Life::open($batch->id)->count();
         if ($open > 0) {
-            $blocks[] = $open === 1 ? 'One deviation is not decided about.' : "$open deviations are not decided about.";
+            $blocks[] = $open === 1 ? 'One deviation is open.' : "$open deviations are open.";
         }
         $measuring = MeasurementDraft::query()->with('holder')->whereNotNull('open_pair_id')->whereRelation('sample.occasion', 'batch_id', $batch->id)->first();
         if ($measuring !== null) {
-            $blocks[] = "{$measuring->holder->name} is measuring it now: wait until that is recorded or left.";
+            $blocks[] = "{$measuring->holder->name} is measuring it now. Wait until that is finished.";
         }
         foreach (Together::open($batch) as $waiting) {
-            $blocks[] = sprintf('The sample drawn %s still lacks %s: measure it, or say that no more will come.', SiteClock::short($waiting->drawn_at), implode(', ', Together::lacking($waiting, $batch)[0]['places'] ?? []));
+            $blocks[] = sprintf('The sample drawn %s still lacks %s. Measure it, or close the sample.', SiteClock::short($waiting->drawn_at), implode(', ', Together::lacking($waiting, $batch)[0]['places'] ?? []));
         }
         if (Life::awaitsReading($batch)) {
-            $blocks[] = 'Something was added, and it was not read since: measure it again once it is mixed in.';
+            $blocks[] = 'Something was added and it has not been measured since. Measure again after mixing.';
         }
         if (SecondReading::disagrees($batch)) {
-            $blocks[] = sprintf('Two instruments differ by more than %s pH: read it with a third.', Numbers::plain(SecondInstrument::DIFFER_PH));
+            $blocks[] = sprintf('Two instruments differ by more than %s pH. Use a third.', Numbers::plain(SecondInstrument::DIFFER_PH));
         }
 
         return $blocks;

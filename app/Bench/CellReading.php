@@ -33,7 +33,7 @@ final readonly class CellReading
      */
     public static function simulated(SimulatedBench $bench, Pair $pair, ?float $seenS): self
     {
-        $immersion = $bench->current($pair->electrode) ?? throw Refused::because('It stands in no cup. Move it into one first.', 'cup');
+        $immersion = $bench->current($pair->electrode) ?? throw Refused::because('It is not in a cup. Move it into a cup first.', 'cup');
         $trace = $bench->cellTrace($immersion);
         $seen = $seenS === null ? $trace : $trace->until($seenS);
         $progress = self::criterion($pair, $seen)->progress($seen, Settling::WINDOW_S);
@@ -53,8 +53,8 @@ final readonly class CellReading
     {
         if (!$this->settled && $reason === null) {
             throw Refused::because($this->waitS === null
-                ? 'Tick that the reading stood still for 30 s, or write why it is taken before.'
-                : sprintf('Not settled yet: %s s to go. Wait, or write why it is taken now.', Numbers::plain($this->waitS)), 'reason');
+                ? 'Tick that the reading was stable for 30 s, or give a reason to accept it now.'
+                : sprintf('Not stable yet: %s s to go. Wait, or give a reason to accept it now.', Numbers::plain($this->waitS)), 'reason');
         }
     }
 }

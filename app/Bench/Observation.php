@@ -58,8 +58,8 @@ final readonly class Observation
     {
         if (!$this->settled && $reason === null) {
             throw Refused::because($this->waitS === null
-                ? sprintf('Tick that the reading stood still for %s s, or write why it is taken before.', Numbers::plain($windowS))
-                : sprintf('Not settled yet: %s s to go. Wait, or write why it is taken now.', Numbers::plain($this->waitS)), 'reason');
+                ? sprintf('Tick that the reading was stable for %s s, or give a reason to accept it now.', Numbers::plain($windowS))
+                : sprintf('Not stable yet: %s s to go. Wait, or give a reason to accept it now.', Numbers::plain($this->waitS)), 'reason');
         }
     }
 }

@@ -58,7 +58,7 @@ final class Sums
         return new Answer(
             self::amount($grams, 'g'),
             sprintf('%s g/L × %s / %s × %s L', self::n($in->number('lower')), self::n($with->equivalentWeight(), 5), self::n(Acid::Tartaric->equivalentWeight(), 5), self::n($in->number('batch_l'))),
-            ['It foams: leave room in the vessel. Measure again once it has stopped, and once more after the tartrate has settled.'],
+            ['It foams, so leave room in the vessel. Measure again when the foaming stops, and again after the tartrate has settled.'],
             plan: self::plan($with->value, $grams, 'g'),
         );
     }
@@ -75,11 +75,11 @@ final class Sums
             self::n($needed, 3) . ' mg/L free',
             sprintf('%s × (1 + 10^(%s − %s))', self::n($molecular), self::n($ph), self::n(MolecularSo2::PKA)),
             [
-                sprintf('With pKa %s, as in wine of 12–14 %% alcohol, %s mg/L would do: between both lies what protects.', self::n(MolecularSo2::PKA_IN_WINE), self::n($inWine, 3)),
+                sprintf('With pKa %s, as in wine of 12–14 %% alcohol, %s mg/L are enough: the protective dose is between the two.', self::n(MolecularSo2::PKA_IN_WINE), self::n($inWine, 3)),
                 sprintf('Now %s mg/L free: %s mg/L molecular.', self::n($free), self::n(MolecularSo2::molecular($free, $ph), 2)),
-                $add === 0.0 ? 'Nothing is to be added.' : sprintf('Add %s mg/L: %s of potassium metabisulfite (57.6 %% SO₂). Measure free SO₂ again after a day.', self::n($add, 3), self::amount($grams, 'g')),
+                $add === 0.0 ? 'Nothing to add.' : sprintf('Add %s mg/L: %s of potassium metabisulfite (57.6 %% SO₂). Measure free SO₂ again after a day.', self::n($add, 3), self::amount($grams, 'g')),
             ],
-            $add > MolecularSo2::LARGE_MG_PER_L ? sprintf('That is a large dose: over %s mg/L at once. Lower the pH first, or measure free SO₂ again; legal maxima are of total SO₂.', self::n(MolecularSo2::LARGE_MG_PER_L)) : null,
+            $add > MolecularSo2::LARGE_MG_PER_L ? sprintf('This is a large dose: more than %s mg/L at once. Lower the pH first, or measure free SO₂ again. Legal limits apply to total SO₂.', self::n(MolecularSo2::LARGE_MG_PER_L)) : null,
             $add === 0.0 ? null : self::plan('potassium metabisulfite', $grams, 'g'),
         );
     }
@@ -87,7 +87,7 @@ final class Sums
     public static function blend(Typed $in): Answer
     {
         if ($in->text('of') === 'ph') {
-            throw Refused::because('pH does not add up when two liquids are blended: it is a logarithm, and each buffers the other. Blend a small portion at the bench and read it.', 'of');
+            throw Refused::because('The pH of a blend cannot be calculated: pH is a logarithm, and the liquids buffer each other. Blend a small portion at the bench and read it.', 'of');
         }
         [$a, $litres, $b, $target] = [$in->number('a'), $in->number('a_l'), $in->number('b'), $in->number('target')];
         $needed = Blend::needs($a, $litres, $b, $in->number('b_l'), $target);
@@ -108,8 +108,8 @@ final class Sums
         return new Answer(
             self::amount($salt, 'g') . ' of salt',
             $isOfTotal ? sprintf('(%s + %s) kg × %s / (100 − %s)', self::n($food / 1000), self::n($water / 1000), self::n($percent), self::n($percent)) : sprintf('%s kg × %s / (100 − %s)', self::n($water / 1000), self::n($percent), self::n($percent)),
-            [sprintf('That is %s %% of everything together%s.', self::n($salt / max($food + $water + $salt, 1e-9) * 100, 3), $water > 0 ? sprintf(', and %s %% of the brine', self::n($salt / ($water + $salt) * 100, 3)) : ''), 'Weigh it: a spoon of coarse salt is not a spoon of fine salt.'],
-            $salt === 0.0 ? 'There is nothing to salt: give the food or the water its weight.' : null,
+            [sprintf('That is %s %% of the total mass%s.', self::n($salt / max($food + $water + $salt, 1e-9) * 100, 3), $water > 0 ? sprintf(', and %s %% of the brine', self::n($salt / ($water + $salt) * 100, 3)) : ''), 'Weigh the salt: a spoon of coarse salt is not a spoon of fine salt.'],
+            $salt === 0.0 ? 'Type the weight of the food or the water.' : null,
             $salt === 0.0 ? null : self::plan('salt', $salt, 'g'),
         );
     }
@@ -118,7 +118,7 @@ final class Sums
     {
         [$c1, $c2, $v2] = [$in->number('c1'), $in->number('c2'), $in->number('v2')];
         if ($c2 > $c1) {
-            throw Refused::because('Dilution makes weaker: the strength wanted lies above the one there is.', 'c2');
+            throw Refused::because('Dilution only makes it weaker: the target strength is above the present one.', 'c2');
         }
         $found = Dilution::complete(['c1' => $c1, 'v1' => null, 'c2' => $c2, 'v2' => $v2]);
 
@@ -144,7 +144,7 @@ final class Sums
         $found = [];
         foreach ($in->pairs('runs') as [$grams, $ml]) {
             if ($grams <= 0 || $ml <= 0) {
-                throw Refused::because('Masses and volumes above 0 are accepted.', 'runs');
+                throw Refused::because('Type masses and volumes above 0.', 'runs');
             }
             $found[] = Standardisation::normality($grams, $ml, $in->number('purity') / 100);
         }
@@ -155,7 +155,7 @@ final class Sums
             self::n($mean, 5) . ' N',
             'g × purity / 204.222 / mL × 1000',
             array_map(static fn(int $i, float $one): string => sprintf('Run %d: %s N', $i + 1, self::n($one, 5)), array_keys($found), $found),
-            $agree ? null : sprintf('They do not stand for a strength: %d runs within %s %% are needed. Run it again.', Standardisation::RUNS, self::n(Standardisation::AGREE_PERCENT)),
+            $agree ? null : sprintf('No strength can be given: %d runs must agree within %s %%. Run it again.', Standardisation::RUNS, self::n(Standardisation::AGREE_PERCENT)),
         );
     }
 
@@ -163,7 +163,7 @@ final class Sums
     {
         $error = Nernst::compensationError($in->number('ph'), $in->number('sample_c'), $in->number('compensation_c'));
 
-        return new Answer(($error > 0 ? '+' : '') . Numbers::fixed($error, 3) . ' pH', sprintf('(%s − 7) × ((%s + 273.15) / (%s + 273.15) − 1)', self::n($in->number('ph')), self::n($in->number('sample_c')), self::n($in->number('compensation_c'))), [sprintf('The meter shows %s; told the right temperature it would show %s.', Numbers::fixed($in->number('ph'), 2), Numbers::fixed($in->number('ph') - $error, 2))]);
+        return new Answer(($error > 0 ? '+' : '') . Numbers::fixed($error, 3) . ' pH', sprintf('(%s − 7) × ((%s + 273.15) / (%s + 273.15) − 1)', self::n($in->number('ph')), self::n($in->number('sample_c')), self::n($in->number('compensation_c'))), [sprintf('The meter shows %s; with the right temperature it would show %s.', Numbers::fixed($in->number('ph'), 2), Numbers::fixed($in->number('ph') - $error, 2))]);
     }
 
     /** @return array{what: string, amount: float, unit: string} */

@@ -49,23 +49,23 @@ final readonly class Typed
     /** @return list<array{float, float}> */
     public function pairs(string $name): array
     {
-        return self::lines($this->values[$name]) ?? throw Refused::because('Two numbers a line.', $name);
+        return self::lines($this->values[$name]) ?? throw Refused::because('Type two numbers per line.', $name);
     }
 
     private static function problem(Field $field, string $text): ?string
     {
         if ($field->isTable) {
-            return self::lines($text) === null ? 'Two numbers a line, like 0,5; 3,62.' : null;
+            return self::lines($text) === null ? 'Type two numbers per line, like 0,5; 3,62.' : null;
         }
         if ($field->options === []) {
-            return $text === '' || mb_strlen($text) > 60 ? 'A name of up to 60 signs is accepted.' : null;
+            return $text === '' || mb_strlen($text) > 60 ? 'Use at most 60 characters.' : null;
         }
         if ($field->options !== null) {
-            return isset($field->options[$text]) ? null : 'Choose one of the list.';
+            return isset($field->options[$text]) ? null : 'Choose one from the list.';
         }
         $plain = Quantity::plain($text);
 
-        return is_numeric($plain) && (float) $plain >= $field->low && (float) $plain <= $field->high ? null : sprintf('A number from %s to %s is accepted.', Numbers::plain($field->low), Numbers::plain($field->high));
+        return is_numeric($plain) && (float) $plain >= $field->low && (float) $plain <= $field->high ? null : sprintf('Type a number from %s to %s.', Numbers::plain($field->low), Numbers::plain($field->high));
     }
 
     /** @return list<array{float, float}>|null */

@@ -38,7 +38,7 @@ final class AccessLog
             'kind' => $kind->value,
             'person_id' => $person?->id,
             'name' => mb_substr((string) preg_replace('/[\x00-\x1F\x7F]/u', '', $person === null ? $name : (string) $person->name), 0, self::NAME),
-            'address' => $request === null ? 'at the machine' : (string) $request->ip(),
+            'address' => $request === null ? 'on the server' : (string) $request->ip(),
         ]);
     }
 

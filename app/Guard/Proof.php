@@ -41,7 +41,7 @@ final class Proof
         $second = SignIn::byPassphrase($request->string('second')->toString(), $request->string('second_passphrase')->toString());
         if ($second === null) {
             AccessLog::note(AccessKind::WrongPassphrase, $request, null, $request->string('second')->toString());
-            throw ValidationException::withMessages(['second_passphrase' => 'Name and passphrase do not belong together.']);
+            throw ValidationException::withMessages(['second_passphrase' => 'Sign-in name or passphrase is not correct.']);
         }
         Waits::forget($what);
 

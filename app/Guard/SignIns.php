@@ -90,7 +90,7 @@ final class SignIns
             }
         }
 
-        return 'a device that does not say what it is';
+        return 'unknown device';
     }
 
     private static function now(): string

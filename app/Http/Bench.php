@@ -64,8 +64,8 @@ final class Bench
         $request->validate(['source' => ['required', Rule::enum(Source::class)]]);
         $source = Source::from((string) $request->string('source'));
         $why = match (true) {
-            $source === Source::Simulated && !$bench->knows($pair->electrode) => 'does not stand on the simulated bench',
-            $source === Source::Imported && !$pair->meter->shows_mv => 'shows only pH, and a log holds mV',
+            $source === Source::Simulated && !$bench->knows($pair->electrode) => 'is not on the simulated bench',
+            $source === Source::Imported && !$pair->meter->shows_mv => 'shows only pH, but a log needs mV',
             default => null,
         };
 

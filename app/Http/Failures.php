@@ -28,23 +28,23 @@ final class Failures
         $exceptions->report(static fn(\Throwable $failure): bool => !RepeatedFailure::isAgain($failure));
         $exceptions->dontFlash(IdempotencyKey::SECRETS);
         // A page that is only looked at is never sent back to itself.
-        $exceptions->render(static fn(ValidationException $failure, Request $request): ?Response => $request->isMethod('GET') ? self::page(422, 'This cannot be shown', $failure->getMessage()) : null);
+        $exceptions->render(static fn(ValidationException $failure, Request $request): ?Response => $request->isMethod('GET') ? self::page(422, 'This page cannot be shown', $failure->getMessage()) : null);
         $exceptions->render(static fn(Failure $failure, Request $request) => $request->isMethod('GET')
-            ? self::page(422, 'This cannot be shown', $failure->getMessage())
+            ? self::page(422, 'This page cannot be shown', $failure->getMessage())
             : redirect()->back()->withInput($request->except(['_token', 'form', 'log', ...IdempotencyKey::SECRETS]))->withErrors([FieldOf::failure($failure) ?? 'form' => $failure->getMessage()]));
         $exceptions->render(static fn(ChangedAndSentAgain $failure): Response => self::page(409, 'Already recorded', $failure->getMessage()));
         // A place in a list that no page of ours has given.
-        $exceptions->render(static fn(\UnexpectedValueException $failure, Request $request): ?Response => $request->query->has('cursor') ? self::page(422, 'This cannot be shown', 'The list has no such place. Begin at its first page.') : null);
+        $exceptions->render(static fn(\UnexpectedValueException $failure, Request $request): ?Response => $request->query->has('cursor') ? self::page(422, 'This page cannot be shown', 'The list has no such page. Start at the first page.') : null);
         $exceptions->render(static fn(\Throwable $failure): ?Response => self::isFull($failure) ? self::page(
             503,
             'The disk is full',
-            'The disk of this machine takes nothing more. Nothing was recorded, and nothing was noted. Keep this page, tell whoever runs the machine, and send it again when there is space.',
+            'The server’s disk is full. Nothing was recorded. Keep this page open, tell the administrator, and send the form again when there is space.',
             isLogged: false,
         ) : null);
         $exceptions->render(static fn(\Throwable $failure): ?Response => self::isAway($failure) ? self::page(
             503,
             'The records cannot be reached',
-            'The database does not answer. Nothing was half-recorded. Keep this page, wait a moment and send the form again: it is recorded once, however often it is sent.',
+            'The database is not responding. Nothing was partly recorded. Keep this page open, wait a moment and send the form again: it is recorded only once.',
         ) : null);
         $exceptions->render(static function (ThrottleRequestsException $failure, Request $request): null {
             // Who tries too often is noted, and then answered as below.
@@ -54,10 +54,10 @@ final class Failures
         });
         $exceptions->render(static fn(HttpExceptionInterface $failure): Response => match ($failure->getStatusCode()) {
             401 => self::page(401, 'Not signed in', 'Sign in first.'),
-            403 => self::page(403, 'Not yours to change', $failure->getMessage() === '' ? 'Your role does not allow this.' : $failure->getMessage()),
-            404 => self::page(404, 'Not found', 'There is nothing at this address. It may have been mistyped.'),
-            413 => self::page(413, 'Too large', 'More was sent than is accepted; nothing was recorded.'),
-            419 => self::page(419, 'Signed out meanwhile', 'The page was open for too long. Sign in again and send it once more; nothing was recorded.'),
+            403 => self::page(403, 'Not allowed', $failure->getMessage() === '' ? 'Your role does not allow this.' : $failure->getMessage()),
+            404 => self::page(404, 'Not found', 'There is no page at this address. Check the spelling.'),
+            413 => self::page(413, 'Too large', 'Too much data was sent. Nothing was recorded.'),
+            419 => self::page(419, 'Signed out', 'The page was open too long. Nothing was recorded. Sign in and send the form again.'),
             429 => self::page(429, 'Too many attempts', 'Wait a minute, then try again.'),
             default => self::page($failure->getStatusCode(), 'Not possible', 'The request was not understood; nothing was recorded.'),
         });

@@ -21,7 +21,7 @@ use Rheacid\SiteClock;
 /** The fields that every form has which begins with a sample. */
 final class SampleFields
 {
-    public const MESSAGES = ['stage' => 'Choose the stage of the batch.', 'place' => 'Choose where the sample was drawn.'];
+    public const MESSAGES = ['stage' => 'Choose the stage of the batch.', 'place' => 'Choose where the sample was taken.'];
 
     /** @return array<string, list<mixed>> */
     public static function rules(Batch $batch): array

@@ -19,7 +19,7 @@ final class KeepingLetter extends Mailable
 
     public function envelope(): Envelope
     {
-        return new Envelope(subject: $this->problems === [] ? "$this->site: head of the records" : "$this->site: see to how the records are kept");
+        return new Envelope(subject: $this->problems === [] ? "$this->site: ledger head" : "$this->site: records need attention");
     }
 
     public function content(): Content

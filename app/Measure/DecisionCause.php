@@ -25,19 +25,19 @@ enum DecisionCause: string
         return in_array($this, [self::Corrected, self::StepChanged, self::AnswerChanged, self::RouteChanged], true);
     }
 
-    /** After "judged": anew after a check buffer … */
+    /** After "judged": again, after a check buffer … */
     public function words(): ?string
     {
         return match ($this) {
             self::Recorded => null,
-            self::Joined => 'anew when another place was read',
-            self::Corrected => 'anew after a correction',
-            self::ControlCheck => 'anew after a check buffer',
-            self::StepChanged => 'anew after the time of a step was changed',
-            self::AnswerChanged => 'anew after an answer was changed',
-            self::RouteChanged => 'anew after the route was changed',
-            self::Disposed => 'anew after a lead decided about a missed deadline',
-            self::MetBefore => 'anew after an earlier sample was entered',
+            self::Joined => 'again, after another place was read',
+            self::Corrected => 'again, after a correction',
+            self::ControlCheck => 'again, after a check buffer',
+            self::StepChanged => 'again, after the time of a step was changed',
+            self::AnswerChanged => 'again, after an answer was changed',
+            self::RouteChanged => 'again, after the route was changed',
+            self::Disposed => 'again, after a decision about a missed deadline',
+            self::MetBefore => 'again, after an earlier sample was entered',
         };
     }
 }

@@ -35,7 +35,7 @@ final readonly class PaperLine
             }
         }
         if ($read === [] || count($read) > self::MOST) {
-            throw Refused::because(sprintf('One to %d lines are accepted, like 2026-11-27 09:40; 138,3; 138,1; 21,4.', self::MOST), 'readings');
+            throw Refused::because(sprintf('Type one to %d lines, like 2026-11-27 09:40; 138,3; 138,1; 21,4.', self::MOST), 'readings');
         }
         usort($read, static fn(self $a, self $b): int => $a->at <=> $b->at);
         foreach ($read as $i => $one) {
@@ -51,7 +51,7 @@ final readonly class PaperLine
     {
         $cells = array_map(trim(...), explode(';', $line));
         if (count($cells) < self::LEAST_CELLS || preg_match('/\d/', $cells[0]) !== 1) {
-            throw Refused::because(sprintf('Line %d: the day and time, what was shown of each portion, and °C are accepted, like 2026-11-27 09:40; %s; 21,4.', $number, $showsMv ? '138,3; 138,1' : '4,52; 4,53'), 'readings');
+            throw Refused::because(sprintf('Line %d: type date and time, the display for each portion, and °C, like 2026-11-27 09:40; %s; 21,4.', $number, $showsMv ? '138,3; 138,1' : '4,52; 4,53'), 'readings');
         }
         try {
             $at = SiteClock::typed(str_replace('T', ' ', $cells[0]), 'readings');
@@ -59,7 +59,7 @@ final readonly class PaperLine
             throw $refused->under("Line $number", 'readings');
         }
         if ($at->isFuture()) {
-            throw Refused::because("Line $number lies in the future.", 'readings');
+            throw Refused::because("Line $number is in the future.", 'readings');
         }
         $shown = array_slice($cells, 1, -1);
         assert($shown !== []);

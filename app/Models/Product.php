@@ -100,6 +100,12 @@ final class Product extends Model
         return self::query()->whereNotExists(static fn($query) => $query->from('products as later')->whereColumn('later.code', 'products.code')->whereColumn('later.version', '>', 'products.version'))->orderBy('name')->limit($most)->get();
     }
 
+    /** @return array<string, string> names by code, as they stand now */
+    public static function names(int $most): array
+    {
+        return self::newest($most)->mapWithKeys(static fn(self $one): array => [$one->code => $one->name])->all();
+    }
+
     /** @return Collection<int, self> the newest versions that are measured by a method */
     public static function measuredBy(Method $method): Collection
     {

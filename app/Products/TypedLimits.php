@@ -43,7 +43,7 @@ final class TypedLimits
             }
             $row = self::row((string) $key, array_map(static fn(mixed $value): string => is_string($value) ? trim($value) : '', $values), $known->get((int) $key));
             if (in_array($row->name, $names, true)) {
-                throw Refused::because("Two limits are called \"$row->name\". Each name stands once.", "limits.$key.name");
+                throw Refused::because("Two limits are called \"$row->name\". Each name can be used once.", "limits.$key.name");
             }
             $names[] = (string) $row->name;
             $rows[] = $row;
@@ -56,7 +56,7 @@ final class TypedLimits
     private static function row(string $key, array $typed, ?LimitRow $before): LimitRow
     {
         $row = $before?->replicate() ?? new LimitRow(['measurand' => Measurand::Ph, 'basis' => '', 'since' => 'start', 'meaning' => '', 'if_violated' => '', 'source' => 'the site’s own plan', 'certainty' => 'own']);
-        $pick = static fn(string $enum, string $field): mixed => $enum::tryFrom($typed[$field] ?? '') ?? throw Refused::because('Choose one of the list.', "limits.$key.$field");
+        $pick = static fn(string $enum, string $field): mixed => $enum::tryFrom($typed[$field] ?? '') ?? throw Refused::because('Choose one from the list.', "limits.$key.$field");
         $op = $pick(Comparison::class, 'op');
         $applies = $pick(Applies::class, 'applies');
         $measurand = $before === null ? $pick(Measurand::class, 'measurand') : $row->measurand;

@@ -64,7 +64,7 @@ final class TypedSampling
                 continue;
             }
             if (!isset($quantities[$values['of']])) {
-                throw Refused::because('Choose one of the list.', "sampling.$key.of");
+                throw Refused::because('Choose one from the list.', "sampling.$key.of");
             }
             [$measurand, $basis] = explode('|', $values['of'], 2);
             $stage = Stage::tryFrom($values['when'] ?? '');

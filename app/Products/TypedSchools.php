@@ -30,7 +30,7 @@ final class TypedSchools
                 continue;
             }
             if (!in_array($name, array_column($options, 'name'), true)) {
-                throw Refused::because('Choose one of the list.', "school.$i");
+                throw Refused::because('Choose one from the list.', "school.$i");
             }
             $chosen[$topic] = $name;
         }

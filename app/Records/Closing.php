@@ -17,7 +17,7 @@ final class Closing
     public static function hold(): void
     {
         if (DB::table('recording_gate')->lockForUpdate()->value('closed_at') !== null) {
-            throw Refused::because('Recording is closed while Rheacid moves to a new version. What you typed is still there; send it again in a minute or two.');
+            throw Refused::because('Recording is paused while Rheacid is updated. What you typed is still here; send it again in a minute or two.');
         }
     }
 

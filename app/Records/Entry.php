@@ -37,7 +37,7 @@ final class Entry
         $before = $last === null ? null : CarbonImmutable::parse($last->at);
         // Records that go back in time cannot be judged: deadlines, due dates and the order of things hang on the clock.
         if ($before !== null && !$statesTrueTime && $now->lessThan($before->subSeconds(self::CLOCK_TOLERANCE_S))) {
-            throw Refused::because(sprintf('The clock of this machine has gone back: it says %s, but the last record is of %s. Set the clock right, then send the form again; nothing was recorded. If it is right now and had run ahead before, a lead states the true time on %s.', SiteClock::full($now), SiteClock::full($before), route('clock')), 'clock');
+            throw Refused::because(sprintf('The computer’s clock has gone back: it says %s, but the last record is from %s. Nothing was recorded. Correct the clock, then send the form again. If the clock is right now and was ahead before, a lead confirms the true time at %s.', SiteClock::full($now), SiteClock::full($before), route('clock')), 'clock');
         }
 
         return new self($by, $before === null || $statesTrueTime ? $now : $now->max($before));

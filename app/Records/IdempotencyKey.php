@@ -21,7 +21,7 @@ final readonly class IdempotencyKey
     {
         $uuid = $request->input('form');
         if (!is_string($uuid) || !Str::isUuid($uuid)) {
-            throw Refused::because('This form has lost its number. Load the page again; what you typed is still there.', 'form');
+            throw Refused::because('This form has lost its identifier. Reload the page; what you typed is still here.', 'form');
         }
         $body = $request->except(['_token', 'form', ...self::SECRETS]);
         ksort($body);

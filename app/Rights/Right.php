@@ -16,8 +16,8 @@ enum Right: string
     public function refusal(): string
     {
         return match ($this) {
-            self::Record => 'Auditors read everything and change nothing.',
-            self::Lead => 'A lead decides this. You can read it.',
+            self::Record => 'Auditors can read everything but change nothing.',
+            self::Lead => 'Only a lead can do this. You can read it.',
         };
     }
 }

@@ -32,7 +32,7 @@ final class Rights
         }
         // A checker corrects own measurements; a lead any.
         Gate::define(self::CORRECT, static fn(Person $person, Measurement $measurement): bool => self::answer($person, Right::Lead)->allowed() || ($person->may(Right::Record) && $measurement->person_id === $person->id));
-        Gate::define(self::READ_ACCESS, static fn(Person $person): Response => self::answer($person, $person->role === Role::Auditor ? null : Right::Lead, 'The lead and the auditor read this.'));
+        Gate::define(self::READ_ACCESS, static fn(Person $person): Response => self::answer($person, $person->role === Role::Auditor ? null : Right::Lead, 'Only leads and auditors can read this.'));
         Gate::define(self::WRITE_IN, static fn(Person $person, CalibrationRun|MeasurementDraft $work): bool => $person->may(Right::Record) && self::isOpen($work) && $work->holder_id === $person->id);
         Gate::define(self::TAKE_OVER, static fn(Person $person, CalibrationRun|MeasurementDraft $work): bool => $person->may(Right::Record) && self::isOpen($work) && $work->holder_id !== $person->id);
         Gate::define(self::READ_UPLOAD, static fn(Person $person, LogUpload $upload): Response => $upload->person_id === $person->id ? Response::allow() : Response::denyAsNotFound());

@@ -20,7 +20,7 @@ final class Bottles
     /** @throws Refused if there is none */
     public static function byCode(string $code, string $field = 'lot'): Lot
     {
-        return Lot::query()->where('code', $code)->first() ?? throw Refused::because("There is no bottle $code on the shelf.", $field);
+        return Lot::query()->where('code', $code)->first() ?? throw Refused::because("There is no bottle $code.", $field);
     }
 
     /** Why a bottle of whatever kind cannot be used today; null if it can. */
@@ -33,7 +33,7 @@ final class Bottles
             Spent::Discarded => 'discarded',
             Spent::NotMadeUp => 'powder, not made up yet',
             Spent::Expired => 'expired ' . SiteClock::day(CarbonImmutable::parse($status->usableUntil, 'UTC')),
-            Spent::UsedUp => sprintf('all %d uses taken', $bottle instanceof Lot ? $bottle->uses_allowed : $bottle->facts->usesAllowed),
+            Spent::UsedUp => sprintf('all %d uses spent', $bottle instanceof Lot ? $bottle->uses_allowed : $bottle->facts->usesAllowed),
         };
     }
 

@@ -59,6 +59,6 @@ final class Instruments
     {
         $owner = NewThing::owner($code);
 
-        return Refused::because($owner === null ? "There is no $code on the shelf; the code of $needed is accepted." : "$code is $owner; the code of $needed is accepted.", $field);
+        return Refused::because($owner === null ? "There is no $code. Type the code of $needed." : "$code is $owner. Type the code of $needed.", $field);
     }
 }

@@ -27,7 +27,7 @@ final class Labels
                 'code' => (string) $electrode->code,
                 'name' => $electrode->measures === Measures::Ph ? 'pH' : ucfirst($electrode->measures->words()),
                 'detail' => $electrode->kind->words(),
-                'warning' => $electrode->measures === Measures::Ph ? 'Never in conductivity standard' : 'Never in pH buffer',
+                'warning' => $electrode->measures === Measures::Ph ? 'Not for conductivity standard' : 'Not for pH buffer',
             ];
         }
         foreach (Thermometer::query()->orderBy('code')->limit(Lines::MOST)->get() as $thermometer) {

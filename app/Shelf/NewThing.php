@@ -51,14 +51,14 @@ enum NewThing: string
     /** @return non-empty-array<string, array{label: string, help: string|null, options: list<string>|null}> the fields, in the order of the form */
     public function fields(): array
     {
-        $code = self::field('Code on the label', 'short and unlike the others, like E-12');
+        $code = self::field('Code on the label', 'short and easy to tell apart, like E-12');
 
         return match ($this) {
             self::Meter => [
                 'code' => $code,
                 'name' => self::field('Name', 'like Bench meter A'),
-                'resolution_ph' => self::field('Last digit, pH', null, ['0.01', '0.001', '0.1']),
-                'resolution_mv' => self::field('Last digit, mV', 'empty: it shows only pH', ['', '0.1', '1']),
+                'resolution_ph' => self::field('Resolution, pH', null, ['0.01', '0.001', '0.1']),
+                'resolution_mv' => self::field('Resolution, mV', 'leave empty if it shows only pH', ['', '0.1', '1']),
                 'compensates' => self::field('Temperature', null, ['sensor', 'typed in by hand']),
             ],
             self::Electrode => [
@@ -66,37 +66,37 @@ enum NewThing: string
                 'name' => self::field('Name', 'like Electrode E-12'),
                 'kind' => self::field('Kind', null, self::words(ElectrodeKind::cases())),
                 'first_used_on' => self::field('First used on', 'day, like 2026-11-25'),
-                'wet_since' => self::field('Stored wet since', 'day; empty: it came dry, and soaks 24 h first'),
+                'wet_since' => self::field('Stored wet since', 'date; leave empty if it arrived dry (it then soaks 24 h first)'),
             ],
             self::Thermometer => [
                 'code' => $code,
                 'name' => self::field('Name', 'like Stick thermometer T-06'),
                 'kind' => self::field('Kind', null, self::words(ThermometerKind::cases())),
                 'resolution_c' => self::field('Last digit, °C', null, ['0.1', '0.01', '0.5', '1']),
-                'place' => self::field('Place', 'where it is used, like Cellar; may stay empty'),
-                'use_low_c' => self::field('Used from, °C', 'may stay empty: 0'),
-                'use_high_c' => self::field('Used up to, °C', 'may stay empty: 25; a hot limit needs a hot check'),
+                'place' => self::field('Place', 'optional; where it is used, like cellar'),
+                'use_low_c' => self::field('Used from, °C', 'optional; 0 if empty'),
+                'use_high_c' => self::field('Used up to, °C', 'optional; 25 if empty; hot limits need a hot check'),
                 // What a thermometer may be off, and whether it can vouch for others, is the lead's.
                 ...(Gate::allows(Right::Lead->value) ? [
                     'tolerance_class' => self::field('Tolerance class', 'of a platinum probe', ['', ...ToleranceClass::names()]),
-                    'certificate' => self::field('Certificate', 'its number, if it has one'),
+                    'certificate' => self::field('Certificate', 'number, if it has one'),
                     'certificate_expanded_u_c' => self::field('Uncertainty by certificate, °C', 'k = 2'),
                     'certificate_due_on' => self::field('Certificate until', 'day, like 2027-06-30'),
                 ] : []),
             ],
             self::Bottle => [
-                'code' => self::field('Lot number', 'as on the bottle, once on the shelf'),
-                'label' => self::field('Label', 'large and plain, like pH 4.01'),
-                'kind' => self::field('What it is', null, array_column(SolutionKind::cases(), 'value')),
+                'code' => self::field('Lot number', 'as on the bottle; each code is used once'),
+                'label' => self::field('Label', 'short and clear, like pH 4.01'),
+                'kind' => self::field('Kind', null, array_column(SolutionKind::cases(), 'value')),
                 'buffer' => self::field('Buffer', 'for a pH buffer', ['', ...BufferTables::names()]),
                 'comes_as' => self::field('Comes as', null, array_column(ComesAs::cases(), 'value')),
                 'expires_on' => self::field('Printed expiry', 'day, like 2027-06-30'),
-                'opened_on' => self::field('Opened on', 'empty: not opened yet'),
-                'volume_ml' => self::field('Volume, mL', 'may stay empty'),
+                'opened_on' => self::field('Opened on', 'leave empty if not opened yet'),
+                'volume_ml' => self::field('Volume, mL', 'optional'),
                 'standard_value' => self::field('Value of a standard', 'µS/cm at 25 °C, or mV at 25 °C for redox'),
                 'reference' => self::field('Redox reference', 'like Ag/AgCl 3 M KCl; for redox only'),
-                'expanded_u_ph' => self::field('Uncertainty, pH', 'k = 2, from the certificate; may stay empty'),
-                'table' => self::field('Its own printed table', 'pairs of °C and pH, like 15 4.00; 20 4.00; 25 4.01'),
+                'expanded_u_ph' => self::field('Uncertainty, pH', 'optional; k = 2, from the certificate'),
+                'table' => self::field('Printed table', 'pairs of °C and pH, like 15 4.00; 20 4.00; 25 4.01'),
             ],
         };
     }
@@ -128,20 +128,20 @@ enum NewThing: string
         }
         $typed = array_map(static fn(mixed $value): mixed => $value === '' ? null : $value, array_intersect_key($typed, $this->fields())) + array_fill_keys(array_keys($this->fields()), null);
         $read = Validator::make($typed, $this->rules(), [
-            'code.regex' => 'Letters, digits and hyphens are accepted, like E-12; at most 20.',
-            'required' => 'This is needed.',
-            'date_format' => 'A day like 2026-11-20 is accepted.',
-            'after' => 'A day after 1990 is accepted.',
-            'before' => 'A day before 2100 is accepted.',
-            'before_or_equal' => 'A day up to today is accepted.',
+            'code.regex' => 'Use letters, digits and hyphens, at most 20, like E-12.',
+            'required' => 'Required.',
+            'date_format' => 'Type a date like 2026-11-20.',
+            'after' => 'Type a date after 1990.',
+            'before' => 'Type a date before 2100.',
+            'before_or_equal' => 'Type a date up to today.',
             'in' => 'Accepted: :values.',
-            'numeric' => 'A number is accepted, like 250.',
-            'gt' => 'A number above :value is accepted.',
-            'lt' => 'A number below :value is accepted.',
-            'max.numeric' => 'At most :max is accepted.',
-            'max' => 'At most :max characters are accepted.',
-            'between' => 'From :min to :max is accepted.',
-            'required_with' => 'This belongs to the certificate and is needed.',
+            'numeric' => 'Type a number, like 250.',
+            'gt' => 'Type a number above :value.',
+            'lt' => 'Type a number below :value.',
+            'max.numeric' => 'The highest accepted value is :max.',
+            'max' => 'Use at most :max characters.',
+            'between' => 'Type a number from :min to :max.',
+            'required_with' => 'Required with a certificate.',
         ])->after(fn(\Illuminate\Validation\Validator $validator) => $this->lookFurther($validator, $typed))->validate();
 
         return $this->model($isKeepingAsked ? $read : array_diff_key($read, ['wet_since' => 0]));
@@ -193,10 +193,10 @@ enum NewThing: string
         }
         $owner = self::owner((string) $typed['code']);
         if ($owner !== null) {
-            $validator->errors()->add('code', sprintf('%s is already the code of %s. Each code stands once on the shelf.', $typed['code'], $owner));
+            $validator->errors()->add('code', sprintf('%s is already the code of %s. Each code can be used once.', $typed['code'], $owner));
         }
         if ($this === self::Thermometer && (float) ($typed['use_low_c'] ?? 0) >= (float) ($typed['use_high_c'] ?? 25)) {
-            $validator->errors()->add('use_high_c', 'It must be above the lower end of its use.');
+            $validator->errors()->add('use_high_c', 'It must be above the lower end of the range.');
         }
         if ($this === self::Bottle) {
             foreach (TypedBottle::objections($typed) as $field => $message) {
@@ -247,7 +247,7 @@ enum NewThing: string
     private static function asKept(mixed $wetSince): CareEvent
     {
         if (!is_string($wetSince)) {
-            return new CareEvent(['kind' => CareKind::DriedOut, 'at' => CarbonImmutable::now(), 'note' => 'it came dry']);
+            return new CareEvent(['kind' => CareKind::DriedOut, 'at' => CarbonImmutable::now(), 'note' => 'arrived dry']);
         }
         $from = SiteClock::endOfDay(CarbonImmutable::parse($wetSince, SiteClock::zone(CarbonImmutable::now())))->min(CarbonImmutable::now());
 

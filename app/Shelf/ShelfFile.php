@@ -92,9 +92,9 @@ final readonly class ShelfFile
         $before = $seen[mb_strtolower($row['code'])] ?? null;
         if ($what === null || count($cells) > count($header) || $before !== null) {
             return [...$row, 'problems' => [match (true) {
-                count($cells) > count($header) => sprintf('it has %d cells, the first line %d', count($cells), count($header)),
-                $before !== null => "the code stands in line $before already",
-                default => 'what: accepted are meter, electrode, thermometer, bottle',
+                count($cells) > count($header) => sprintf('has %d cells, but the first line has %d', count($cells), count($header)),
+                $before !== null => "the code is already in line $before",
+                default => 'what: must be meter, electrode, thermometer or bottle',
             }]];
         }
         $alien = array_keys(array_filter(array_diff_key($filled, ['what' => 1], $what->fields()), static fn(?string $cell): bool => trim((string) $cell) !== ''));

@@ -42,8 +42,8 @@ final class Thermometers
         $state = self::status($reference)->state;
 
         return match (true) {
-            $reference->service()->certificate_expanded_u_c === null => "$reference->code has no certificate on record; a reference needs one, with its uncertainty.",
-            !$reference->service()->isReference() => "The certificate of $reference->code has run out.",
+            $reference->service()->certificate_expanded_u_c === null => "$reference->code has no certificate. A reference thermometer needs one, with its uncertainty.",
+            !$reference->service()->isReference() => "The certificate of $reference->code has expired.",
             in_array($state, [ThermometerState::OutOfUse, ThermometerState::Failed, ThermometerState::Adjusted], true) => "$reference->code is " . ThermometerWords::state($state, null) . '.',
             default => null,
         };

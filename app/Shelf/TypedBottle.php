@@ -30,7 +30,7 @@ final class TypedBottle
             $table === null || Buffer::printed($table);
             $badTable = null;
         } catch (Failure $failure) {
-            $badTable = $failure->getMessage() . ' Pairs of °C and pH are accepted, the temperatures rising, like 15 4.00; 25 4.01.';
+            $badTable = $failure->getMessage() . ' Type pairs of °C and pH with rising temperatures, like 15 4.00; 25 4.01.';
         }
 
         return array_filter([

@@ -37,9 +37,11 @@ final class BatchTasks
             'measure',
             "Measure $batch->product $batch->code",
             self::detail($batch, $ready),
-            route('drafts.create', $batch->id),
+            route('drafts.store', $batch->id),
             'Measure',
             WhatIsNext::of($batch)->sign,
+            // One tap begins as the last time, where that is possible.
+            act: 'usual',
         ), array_slice($waiting, 0, self::MOST));
         $more = count($waiting) - count($tasks);
 
@@ -63,7 +65,9 @@ final class BatchTasks
     {
         $value = $batch->value === null || $batch->measurand === null ? null : $batch->measurand->shown($batch->value) . ($batch->expandedU === null ? '' : " ± {$batch->measurand->shownBy($batch->expandedU)}");
 
-        return implode(' · ', array_filter([$value, WhatIsNext::of($batch)->short, $ready === null ? 'calibrate a pair first' : "$ready->code is ready"]));
+        $next = WhatIsNext::of($batch);
+
+        return implode(' · ', array_filter([$value, $next->short, $batch->value === null ? $next->then : null, $ready === null ? 'calibrate a pair first' : "$ready->code is ready"]));
     }
 
     public static function wasReadToday(BatchLine $batch): bool
@@ -106,7 +110,7 @@ final class BatchTasks
 
         return rtrim(self::due($deadline) . match ($warning) {
             DeadlineWarning::AtRisk => ' is at risk',
-            DeadlineWarning::Soon => sprintf(' is not met yet, %s left', CarbonImmutable::now()->diffForHumans($deadline->at, syntax: CarbonInterface::DIFF_ABSOLUTE, parts: 2)),
+            DeadlineWarning::Soon => sprintf(' is not met yet; %s left', CarbonImmutable::now()->diffForHumans($deadline->at, syntax: CarbonInterface::DIFF_ABSOLUTE, parts: 2)),
         } . ($outlook === null ? '' : ": $outlook"), '.') . '.';
     }
 }

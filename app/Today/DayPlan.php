@@ -206,20 +206,20 @@ final class DayPlan
         $runs = CalibrationRun::query()->with(['pair.electrode', 'holder'])->whereNotNull('open_pair_id')->limit(Lines::MOST)->get()->map(static fn(CalibrationRun $run): Task => new Task(
             Priority::OwnWork,
             'calibrate',
-            "Go on with the calibration of {$run->pair->electrode->code}",
+            "Continue calibrating {$run->pair->electrode->code}",
             sprintf('%s, since %s', $run->holder->name, SiteClock::short($run->opened_at)),
             route('runs.show', $run),
-            'Go on',
+            'Continue',
             'care',
             $run->holder_id,
         ));
         $drafts = MeasurementDraft::query()->with(['sample.occasion.batch', 'holder'])->whereNotNull('open_pair_id')->limit(Lines::MOST)->get()->map(static fn(MeasurementDraft $draft): Task => new Task(
             Priority::OwnWork,
             'measure',
-            "Go on measuring {$draft->sample->occasion->batch->code}",
+            "Continue measuring {$draft->sample->occasion->batch->code}",
             sprintf('%s, since %s', $draft->holder->name, SiteClock::short($draft->opened_at)),
             route('drafts.show', $draft),
-            'Go on',
+            'Continue',
             'care',
             $draft->holder_id,
         ));

@@ -120,7 +120,7 @@ final class InstrumentTasks
         foreach ($plan->pairs() as $pair) {
             $status = $pair->status();
             if ($status->state === PairState::Soaking && $status->until !== null) {
-                $tasks[] = new Task(Priority::Soak, 'ready', sprintf('Take %s out of its soak at %s, then calibrate', $pair->code, SiteClock::short($status->until)), 'storage solution 3 M KCl, never distilled water', route('pairs.show', $pair->id), 'Look', 'idle');
+                $tasks[] = new Task(Priority::Soak, 'ready', sprintf('Take %s out of the soak at %s, then calibrate', $pair->code, SiteClock::short($status->until)), 'storage solution: 3 M KCl, never distilled water', route('pairs.show', $pair->id), 'Look', 'idle');
             }
         }
 
@@ -148,18 +148,18 @@ final class InstrumentTasks
         $then = $after === [] ? '' : ' Then ' . implode(', then ', array_map(CareWords::step(...), $after)) . '.';
         $isReplaced = $step === CareStep::Replace;
 
-        return new Task(Priority::FollowUp, 'ready', sprintf('%s: %s', $pair->code, CareWords::step($step)), DiagnosisWords::likely($pair->diagnosis, $pair->kind, $pair->alsoDiagnosed) . $then, $isReplaced ? route('pairing') : route('pairs.show', $pair->id), $isReplaced ? 'Pair a new one' : 'Log it', 'care');
+        return new Task(Priority::FollowUp, 'ready', sprintf('%s: %s', $pair->code, CareWords::step($step)), DiagnosisWords::likely($pair->diagnosis, $pair->kind, $pair->alsoDiagnosed) . $then, $isReplaced ? route('pairing') : route('pairs.show', $pair->id), $isReplaced ? 'Pair a new electrode' : 'Log it', 'care');
     }
 
     private static function order(PairLine $pair): ?Task
     {
         $leaves = $pair->leavesPolicyOn;
         if ($leaves !== null && CareSchedule::isForeseen(new \DateTimeImmutable($leaves), CarbonImmutable::now())) {
-            return new Task(Priority::Care, 'ready', "Order the successor of $pair->code", sprintf('by its trend the slope leaves the policy on %s (below %s %%)', SiteClock::day(CarbonImmutable::parse($leaves)), Numbers::plain($pair->slopeLow)), route('pairs.show', $pair->id), 'Look', 'care');
+            return new Task(Priority::Care, 'ready', "Order a replacement for $pair->code", sprintf('the slope is expected to fall below the policy on %s (below %s %%)', SiteClock::day(CarbonImmutable::parse($leaves)), Numbers::plain($pair->slopeLow)), route('pairs.show', $pair->id), 'Look', 'care');
         }
 
         return CareSchedule::isOrderedBy($pair->firstUsed, CarbonImmutable::now())
-            ? new Task(Priority::Care, 'ready', "Order the successor of $pair->code", sprintf('in use since %s; an electrode usually lasts about a year', SiteClock::day($pair->firstUsed)), route('pairs.show', $pair->id), 'Look', 'idle')
+            ? new Task(Priority::Care, 'ready', "Order a replacement for $pair->code", sprintf('in use since %s; electrodes usually last about a year', SiteClock::day($pair->firstUsed)), route('pairs.show', $pair->id), 'Look', 'idle')
             : null;
     }
 }

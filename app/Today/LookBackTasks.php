@@ -28,8 +28,8 @@ final class LookBackTasks
             return new Task(
                 Priority::LookBack,
                 'ready',
-                sprintf('Look back: what was read with %s since %s', $code, SiteClock::short($one->since)),
-                sprintf('found %s off on %s; look at those decisions again', $one->calibration === null ? Celsius::by($one->off_by, 2) : Numbers::fixed($one->off_by, 2) . ' pH', SiteClock::short($one->at)),
+                sprintf('Review readings with %s since %s', $code, SiteClock::short($one->since)),
+                sprintf('found %s off on %s; review those decisions', $one->calibration === null ? Celsius::by($one->off_by, 2) : Numbers::fixed($one->off_by, 2) . ' pH', SiteClock::short($one->at)),
                 $one->calibration === null ? route('verifications.show', (int) $one->verification_id) : route('calibrations.show', $one->calibration),
                 'Look',
                 'fail',

@@ -32,7 +32,7 @@ final class Shopping
                 Stock::Lasts => null,
                 Stock::Gone => 'no usable bottle',
                 Stock::Expires => 'usable until ' . SiteClock::day(CarbonImmutable::parse(max(array_map(static fn(BottleStatus $one): string => $one->spent === null ? $one->usableUntil : '', $status)) ?: SiteClock::today())),
-                Stock::UsesRunOut => sprintf('%d uses left, %d taken last month', array_sum(array_map(static fn(BottleStatus $one): int => $one->spent === null ? (int) $one->usesLeft : 0, $status)), $uses),
+                Stock::UsesRunOut => sprintf('%d uses left, %d used last month', array_sum(array_map(static fn(BottleStatus $one): int => $one->spent === null ? (int) $one->usesLeft : 0, $status)), $uses),
             };
             if ($why !== null) {
                 $list[] = ['label' => $label, 'why' => $why];

@@ -45,7 +45,7 @@ final class Week
             foreach (InstrumentTasks::schedule($pair) as $care) {
                 $due[] = new DueDate($care['at'], CareWords::toDo($care['kind'], $pair->code), route('pairs.show', $pair->id));
             }
-            $due[] = new DueDate(CarbonImmutable::instance(CareSchedule::replaceBy($pair->firstUsed)), "Replace $pair->code: a year in use", route('pairs.show', $pair->id), isDay: true);
+            $due[] = new DueDate(CarbonImmutable::instance(CareSchedule::replaceBy($pair->firstUsed)), "Replace $pair->code: one year in use", route('pairs.show', $pair->id), isDay: true);
         }
         foreach ($plan->cells() as $pair) {
             if ($pair->dueAt !== null && $pair->status()->state !== PairState::OutOfUse) {
@@ -77,7 +77,7 @@ final class Week
         foreach ($plan->batches() as $batch) {
             foreach ($batch->deadlines() as $deadline) {
                 if (!$deadline->isMet) {
-                    $due[] = new DueDate($deadline->at, "$batch->code: $deadline->written is due", route('batches.show', $batch->id), warnHours: DeadlineWarning::leadHours($deadline->hours), note: in_array(DeadlineWarning::AtRisk, $deadline->warnings(CarbonImmutable::now()), true) ? 'at risk as it was read last' : null);
+                    $due[] = new DueDate($deadline->at, "$batch->code: $deadline->written is due", route('batches.show', $batch->id), warnHours: DeadlineWarning::leadHours($deadline->hours), note: in_array(DeadlineWarning::AtRisk, $deadline->warnings(CarbonImmutable::now()), true) ? 'at risk at the last reading' : null);
                 }
             }
         }

@@ -77,7 +77,7 @@ final readonly class WhatIsNext
         $outlook = BatchTasks::outlook($batch, $next);
         $due = BatchTasks::due($next);
         if ($next->at->isPast()) {
-            return new self('fail', 'Not proven in time', "$due.", "$due, not proven in time", 'Hold the batch: no later value mends that. A lead decides.');
+            return new self('fail', 'Not proven in time', "$due.", "$due, not proven in time", 'Hold the batch: no later value makes up for a missed deadline. A lead decides.');
         }
         $short = implode(', ', array_filter([$due, $next->toGo, $next->forecast === null ? null : ForecastWords::short($next->forecast)]));
         $line = implode(', ', array_filter([$due, $next->toGo])) . ($outlook === null ? '' : ": $outlook");

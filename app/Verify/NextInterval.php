@@ -77,6 +77,6 @@ final class NextInterval
             $byDay[$check['on']] = $check;
         }
 
-        return $byDay === [] ? throw new \LogicException('There is a check at least.') : array_values($byDay);
+        return $byDay === [] ? throw new \LogicException('There is at least one check.') : array_values($byDay);
     }
 }

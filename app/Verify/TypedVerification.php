@@ -63,7 +63,7 @@ final class TypedVerification
 
     public static function unit(Request $request, Thermometer $thermometer): string
     {
-        $request->validate(['unit' => ['nullable', Rule::in(['C', 'F'])]], ['unit' => 'C or F is accepted.']);
+        $request->validate(['unit' => ['nullable', Rule::in(['C', 'F'])]], ['unit' => 'Choose °C or °F.']);
 
         return $request->filled('unit') ? (string) $request->string('unit') : $thermometer->service()->unit;
     }
@@ -106,14 +106,14 @@ final class TypedVerification
         $site = SiteElevation::newest();
         $isReduced = self::isReduced($request);
         if ($typed !== null && $kpa !== null && $isReduced !== true) {
-            throw Refused::because('Both the air pressure and the elevation are filled. Empty the one that is not meant, or say that the pressure is reduced to sea level.', 'pressure');
+            throw Refused::because('Air pressure and elevation are both filled in. Clear one of them, or choose that the pressure is reduced to sea level.', 'pressure');
         }
         $metres = $typed ?? $site?->elevation_m;
 
         return self::told(static fn(): Reference => match (true) {
             $kpa !== null => Reference::boilingAtPressure(StationPressure::of($kpa, $isReduced, $metres)),
             $metres !== null => Reference::boilingAtElevation($metres),
-            default => throw Refused::because('The air pressure is needed, or the elevation of the site. ' . Quantity::Pressure->accepted(), 'pressure'),
+            default => throw Refused::because('Type the air pressure or the elevation. ' . Quantity::Pressure->accepted(), 'pressure'),
         }, 'pressure');
     }
 
@@ -129,7 +129,7 @@ final class TypedVerification
 
     private static function comparison(Request $request, Thermometer $other): Reference
     {
-        $celsius = self::quantity($request, 'reference_c', Quantity::Thermometer) ?? throw Refused::because('What does the reference read? ' . Quantity::Thermometer->accepted(), 'reference_c');
+        $celsius = self::quantity($request, 'reference_c', Quantity::Thermometer) ?? throw Refused::because('Type the reference reading. ' . Quantity::Thermometer->accepted(), 'reference_c');
 
         return Reference::thermometer($celsius, (float) $other->service()->certificate_expanded_u_c);
     }

@@ -97,7 +97,7 @@ final readonly class BatchScreen
             'distance' => self::distance($lines),
             // Met is shown as met only where no binding limit is still to come.
             'sign' => $isDoubtful ? 'fail' : ($worst['sign'] === 'met' && self::isMoreToCome($lines) ? 'idle' : $worst['sign']),
-            'word' => $isDoubtful ? 'In doubt: its calibration was voided' : $worst['head'],
+            'word' => $isDoubtful ? 'In doubt: calibration void' : $worst['head'],
         ];
     }
 

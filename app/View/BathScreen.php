@@ -87,8 +87,8 @@ final readonly class BathScreen
         });
 
         return match (true) {
-            $this->method === VerificationMethod::Comparison => Celsius::by(10) . ' either way of the bath: choose the temperature of use',
-            $this->service->use_high_c > $high => sprintf('up to %s; it is used up to %s, which needs a boiling or comparison check within %s of that', Celsius::at($high, 0), Celsius::at($this->service->use_high_c, 0), Celsius::by(10)),
+            $this->method === VerificationMethod::Comparison => Celsius::by(10) . ' on either side of the bath: choose the temperature of use',
+            $this->service->use_high_c > $high => sprintf('up to %s; use up to %s needs a boiling-point or comparison check within %s of it', Celsius::at($high, 0), Celsius::at($this->service->use_high_c, 0), Celsius::by(10)),
             default => Celsius::between($low, $high, 0),
         };
     }

@@ -91,7 +91,7 @@ final readonly class BeginRunScreen
         $nominal = array_column(array_map(static fn(array $one): array => [$one['line']->code, $one['line']->nominalPh], $this->bottles), 1, 0);
         $steps = array_map(static fn(string $code): string => sprintf('%s from %s', Numbers::fixed((float) ($nominal[$code] ?? 0), 2), $code), $this->order);
 
-        return $steps === [] ? 'Choose the buffers' : implode(' → ', [...$steps, $this->readBack === null ? 'read back in the first one' : "read back in $this->readBack"]);
+        return $steps === [] ? 'Choose the buffers' : implode(' → ', [...$steps, $this->readBack === null ? 'read back in the first buffer' : "read back in $this->readBack"]);
     }
 
     /** @return list<array{line: BottleLine, words: string, usable: bool}> */

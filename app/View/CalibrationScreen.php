@@ -57,7 +57,7 @@ final readonly class CalibrationScreen
         $before = Calibration::query()->where('pair_id', $calibration->pair_id)->where('id', '<', $calibration->id)->orderByDesc('id')->first();
         $isNewest = $calibration->pair->parting === null && $calibration->is($calibration->pair->newestCalibration);
         $status = $isNewest ? Readiness::of($calibration->pair) : null;
-        $offset = $calibration->offset_mv === null ? 'kept by the meter' : Numbers::fixed($calibration->offset_mv, 1) . ' mV';
+        $offset = $calibration->offset_mv === null ? 'not shown by the meter' : Numbers::fixed($calibration->offset_mv, 1) . ' mV';
 
         return new self(
             $calibration,
@@ -81,7 +81,7 @@ final readonly class CalibrationScreen
             self::slope($calibration, $fit),
             self::asFound($calibration, $before),
             self::jump($calibration, $before),
-            implode(', ', array_unique($calibration->points->map(static fn(CalibrationPoint $point): string => $point->source === Source::Simulated ? 'simulated bench, no evidence of a real meter' : $point->source->words())->all())),
+            implode(', ', array_unique($calibration->points->map(static fn(CalibrationPoint $point): string => $point->source === Source::Simulated ? 'simulated bench, not evidence' : $point->source->words())->all())),
             $fit?->hasSlope() ?? false,
             $offset,
             $isNewest ? Lines::pair($calibration->pair_id)->nextStep : null,
@@ -112,10 +112,10 @@ final readonly class CalibrationScreen
     private static function slope(Calibration $calibration, ?CalibrationFit $fit): string
     {
         if ($fit === null) {
-            return $calibration->slope_percent === null ? 'kept by the meter' : Numbers::fixed($calibration->slope_percent, 1) . ' %';
+            return $calibration->slope_percent === null ? 'not shown by the meter' : Numbers::fixed($calibration->slope_percent, 1) . ' %';
         }
         if (!$fit->hasSlope()) {
-            return 'not measured, on one point';
+            return 'not measured (one point)';
         }
         $percent = static fn(Segment $segment): string => Numbers::fixed($segment->percent(), 1) . ' %';
 
@@ -130,7 +130,7 @@ final readonly class CalibrationScreen
             return null;
         }
 
-        return sprintf('As found, the calibration before was up to %s pH off, where %s is allowed: readings since %s may be off as much. Look at their decisions again.', Numbers::fixed($off, 2), Numbers::plain($calibration->policy->read_back_limit_ph), $before === null ? 'it was made' : SiteClock::short($before->at));
+        return sprintf('As found, the previous calibration was off by up to %s pH; %s is allowed. Readings since %s may be off by as much. Review their decisions.', Numbers::fixed($off, 2), Numbers::plain($calibration->policy->read_back_limit_ph), $before === null ? 'it was made' : SiteClock::short($before->at));
     }
 
     /** A reference that moved so far at once will move again. */
@@ -159,12 +159,12 @@ final readonly class CalibrationScreen
         $parting = $calibration->pair->parting;
 
         return match (true) {
-            $parting !== null => sprintf('Void since %s was parted from %s, %s. It reached %s.', $calibration->pair->electrode->code, $calibration->pair->name(), SiteClock::short($parting->at), $bracket),
-            $calibration->verdict === Verdict::Fail => self::worst($calibration) . ($status === null ? ' The pair was out of use until the next one.' : ' This pair is out of use until a calibration passes.'),
-            $status === null => "Usable until $until at the latest, $bracket; a newer one has taken its place.",
+            $parting !== null => sprintf('Ended when %s was separated from %s, %s. Bracket: %s.', $calibration->pair->electrode->code, $calibration->pair->name(), SiteClock::short($parting->at), $bracket),
+            $calibration->verdict === Verdict::Fail => self::worst($calibration) . ($status === null ? ' The pair was out of use until the next calibration.' : ' This pair is out of use until a calibration passes.'),
+            $status === null => "Usable until $until at the latest, $bracket; replaced by a newer calibration.",
             $status->state->isInForce() => "Usable until $until, $bracket.",
             self::isHeldUpBySoakAlone($calibration, $status) => sprintf('Usable until %s, %s, once the soak is over: %s.', $until, $bracket, Readiness::words($status)),
-            default => sprintf('Not in force now: %s. It reached %s.', Readiness::words($status), $bracket),
+            default => sprintf('Not valid now: %s. Bracket: %s.', Readiness::words($status), $bracket),
         };
     }
 

@@ -88,8 +88,8 @@ final readonly class CellScreen
     {
         return match ($cell->verdict) {
             Verdict::Pass => 'Usable until ' . SiteClock::short($cell->due_at) . '.',
-            Verdict::Caution => ($this->isConductivity ? 'Clean the cell, knock bubbles off, take fresh standard soon. ' : 'Clean the ring, take fresh standard soon. ') . 'Usable until ' . SiteClock::short($cell->due_at) . '.',
-            Verdict::Fail => 'Rinse, take fresh standard, read it again. If it stays off, clean or replace the sensor.',
+            Verdict::Caution => ($this->isConductivity ? 'Clean the cell, knock off bubbles and use fresh standard soon. ' : 'Clean the ring and use fresh standard soon. ') . 'Usable until ' . SiteClock::short($cell->due_at) . '.',
+            Verdict::Fail => 'Rinse, use fresh standard and read it again. If it stays off, clean or replace the sensor.',
         };
     }
 
@@ -97,7 +97,7 @@ final readonly class CellScreen
     public function meaning(CellCalibration $cell): string
     {
         if (!$this->isConductivity) {
-            return sprintf('Read %s mV where the standard has %s mV%s.', Numbers::fixed($cell->reading, 1), Numbers::plain($cell->standard_value), $cell->lot->reference === null ? '' : " against {$cell->lot->reference}");
+            return sprintf('Read %s mV; the standard has %s mV%s.', Numbers::fixed($cell->reading, 1), Numbers::plain($cell->standard_value), $cell->lot->reference === null ? '' : " against {$cell->lot->reference}");
         }
         $read = Conductivity::compensated($cell->reading, $cell->celsius, $cell->percentPerC(), (float) $cell->cell_factor, (float) $cell->offset_us);
 

@@ -68,7 +68,7 @@ final readonly class ControlCheckScreen
         $calibration = $pair->newestCalibration;
 
         return $bench->knows($pair->electrode) && $calibration !== null
-            ? LiveReading::of($pair, $bench, $calibration->fitted(), Settling::WINDOW_S, route('checks.live', $pair), 'pH by the calibration in force')
+            ? LiveReading::of($pair, $bench, $calibration->fitted(), Settling::WINDOW_S, route('checks.live', $pair), 'pH with the present calibration')
             : null;
     }
 

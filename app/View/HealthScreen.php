@@ -35,17 +35,17 @@ final readonly class HealthScreen
     {
         $trend = $health->trend;
         $perYear = $trend?->percentPerYear;
-        $rest = ' It is in use since ' . SiteClock::day($pair->electrode->first_used_on) . '; plan its successor for ' . SiteClock::day(CareSchedule::replaceBy($pair->electrode->first_used_on)) . ' at the latest.';
+        $rest = ' In use since ' . SiteClock::day($pair->electrode->first_used_on) . '; plan a replacement for ' . SiteClock::day(CareSchedule::replaceBy($pair->electrode->first_used_on)) . ' at the latest.';
         if ($trend === null || $perYear === null) {
-            return ['idle', 'Too few calibrations to tell a trend.' . $rest];
+            return ['idle', 'Too few calibrations for a trend.' . $rest];
         }
-        $moves = sprintf('The slope %s %s %% a year.', $perYear < 0 ? 'falls by' : 'rises by', Numbers::fixed(abs($perYear), 1));
+        $moves = sprintf('The slope %s %s %% per year.', $perYear < 0 ? 'falls by' : 'rises by', Numbers::fixed(abs($perYear), 1));
         if ($trend->leavesPolicyOn === null) {
-            return ['met', $moves . ' It does not leave the policy within sight.' . $rest];
+            return ['met', $moves . ' It is not expected to leave the policy soon.' . $rest];
         }
         $orderBy = CarbonImmutable::parse($trend->earliest ?? $trend->leavesPolicyOn)->subDays(CareSchedule::ORDER_AHEAD_DAYS);
 
-        return [CareSchedule::isForeseen(new \DateTimeImmutable($trend->leavesPolicyOn), CarbonImmutable::now()) ? 'care' : 'met', sprintf('%s It meets %s %%, where the policy ends, about %s. Order the next one by %s.', $moves, Numbers::plain($pair->policy->slope_low_percent), SiteClock::reckonedDay($trend->leavesPolicyOn, $trend->earliest, $trend->latest), SiteClock::day($orderBy))];
+        return [CareSchedule::isForeseen(new \DateTimeImmutable($trend->leavesPolicyOn), CarbonImmutable::now()) ? 'care' : 'met', sprintf('%s It reaches %s %%, the lowest allowed, about %s. Order a replacement by %s.', $moves, Numbers::plain($pair->policy->slope_low_percent), SiteClock::reckonedDay($trend->leavesPolicyOn, $trend->earliest, $trend->latest), SiteClock::day($orderBy))];
     }
 
     /** What a cleaning did: slope, response and check buffer before and after. */
@@ -53,7 +53,7 @@ final readonly class HealthScreen
     {
         $proof = $cleaning->proof;
         if ($proof === null) {
-            return 'soak it 1 h, then calibrate; slope, response and check buffer will show what it did.';
+            return 'soak it 1 h, then calibrate. Slope, response and check buffer will show the effect.';
         }
         $change = static fn(string $what, ?float $before, ?float $after, int $decimals, string $unit): ?string => $before === null || $after === null ? null : sprintf('%s %s → %s%s', $what, Numbers::fixed($before, $decimals), Numbers::fixed($after, $decimals), $unit);
 
@@ -76,7 +76,7 @@ final readonly class HealthScreen
             new HistoryChart('Slope, % of the ideal', $slopes, $policy->slope_low_percent, $policy->slope_high_percent, self::trend($health), self::reach($health)),
             new HistoryChart('Offset at pH 7, mV', ['offset' => $of('offset_mv')], $limit === null ? null : -$limit, $limit),
             new HistoryChart('Response, s', ['response' => $of('response_time_s')], 0.0, $policy->response_time_s),
-            new HistoryChart('Read-back, pH off', ['read back' => $of('read_back_error_ph')], -$policy->read_back_limit_ph, $policy->read_back_limit_ph, least: 0.01),
+            new HistoryChart('Read-back error, pH', ['read back' => $of('read_back_error_ph')], -$policy->read_back_limit_ph, $policy->read_back_limit_ph, least: 0.01),
         ], static fn(HistoryChart $chart): bool => array_merge([], ...array_values($chart->series)) !== []));
     }
 

@@ -75,7 +75,7 @@ final readonly class MeasurementScreen
     private static function answer(Measurement $measurement, DecisionLines $lines): array
     {
         return $lines->answers($measurement->measurand->value, $measurement->basis)
-            ?? ['sign' => 'idle', 'head' => 'No limit bounds it', 'tail' => 'This product has none on ' . $measurement->measurand->on($measurement->basis)->words() . '; the value is kept.'];
+            ?? ['sign' => 'idle', 'head' => 'No limit applies', 'tail' => 'This product has none on ' . $measurement->measurand->on($measurement->basis)->words() . '; the value is recorded.'];
     }
 
     /** @return list<string> */

@@ -51,12 +51,12 @@ final readonly class MethodScreen
 
         return [
             ...$rows,
-            ['Portions of one place', sprintf('%d, one more where they differ by over %s pH', $method->portions, self::number($method->agree_within_ph))],
+            ['Portions per place', sprintf('%d; one more if they differ by more than %s pH', $method->portions, self::number($method->agree_within_ph))],
             ['Places', implode(', ', $method->places)],
-            ['All of them are needed', $method->neededPlaces() === [] ? 'no, one will do' : implode(', ', $method->neededPlaces())],
+            ['All places required', $method->neededPlaces() === [] ? 'no, one is enough' : implode(', ', $method->neededPlaces())],
             ['Dilution', $method->dilution ?? 'none'],
-            ['Stands still for', "$method->settle_window_s s"],
-            ['What the kind of sample adds to U', sprintf('at most %s pH', self::number($method->matrix_bound_ph))],
+            ['Stable for', "$method->settle_window_s s"],
+            ['Uncertainty from the food', sprintf('at most %s pH', self::number($method->matrix_bound_ph))],
         ];
     }
 

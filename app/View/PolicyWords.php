@@ -29,11 +29,11 @@ final class PolicyWords
     public static function kind(IntervalKind $kind): string
     {
         return match ($kind) {
-            IntervalKind::EachUse => 'before each use or session (what critical limits need)',
+            IntervalKind::EachUse => 'one use or session (required for critical limits)',
             IntervalKind::Daily => 'each day',
-            IntervalKind::Hours => 'every so many hours',
-            IntervalKind::Days => 'every so many days (non-critical use only)',
-            IntervalKind::Readings => 'every so many readings, a month at most',
+            IntervalKind::Hours => 'a number of hours',
+            IntervalKind::Days => 'a number of days (non-critical use only)',
+            IntervalKind::Readings => 'a number of readings, at most a month',
         };
     }
 
@@ -63,8 +63,8 @@ final class PolicyWords
     public static function fit(FitMethod $fit): string
     {
         return match ($fit) {
-            FitMethod::Segments => 'a line between each two buffers',
-            FitMethod::LeastSquares => 'one line through all',
+            FitMethod::Segments => 'segments between neighbouring buffers',
+            FitMethod::LeastSquares => 'one line through all buffers',
         };
     }
 

@@ -42,8 +42,8 @@ final readonly class RoundStartScreen
         $due = $one->line?->dueInHours;
 
         return match (true) {
-            $one->line === null => 'its plan asks for no pH',
-            $due === null => $one->line->isMissing ? 'asked for at ' . $one->stage->words() : 'nothing is missing now',
+            $one->line === null => 'no pH in its plan',
+            $due === null => $one->line->isMissing ? 'due ' . $one->stage->words() : 'nothing due now',
             $one->line->lastHours === null => 'never read',
             $due <= 0 => 'due since ' . $hours(-$due),
             default => 'due in ' . $hours($due),

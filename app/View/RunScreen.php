@@ -74,8 +74,8 @@ final readonly class RunScreen
     private static function trace(CalibrationRun $run, SimulatedBench $bench, ?CalibrationFit $judging, bool $isNew): ?LiveReading
     {
         $judgedBy = match (true) {
-            $isNew => 'pH by the new calibration',
-            $judging !== null => 'pH by the old calibration',
+            $isNew => 'pH with the new calibration',
+            $judging !== null => 'pH with the previous calibration',
             default => 'pH of an ideal electrode',
         };
 

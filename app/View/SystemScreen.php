@@ -37,8 +37,8 @@ final readonly class SystemScreen
         return new self(
             Settings::now()->name . (Site::isDemo() ? ' (invented, with the simulated bench)' : ''),
             [
-                'Rules of the job (core)' => Version::CORE,
-                'Form of the records' => substr((string) hash_file('sha256', Schema::path()), 0, 16),
+                'Calculation rules (core)' => Version::CORE,
+                'Record format' => substr((string) hash_file('sha256', Schema::path()), 0, 16),
                 'Packages' => substr((string) hash_file('sha256', base_path('composer.versions')), 0, 16) . ', ' . substr_count((string) file_get_contents(base_path('composer.versions')), "\n") . ' of them',
                 'PHP' => PHP_VERSION,
                 'Framework' => Application::VERSION,

@@ -41,7 +41,7 @@ final readonly class ThermometerScreen
             $service,
             $newest,
             $newest->count() > 1 ? self::chart($newest->reverse()->values(), $service->tolerance_c, $thermometer->newestVerification) : null,
-            $ranges === [] ? 'nothing: no check is in force' : implode('; ', array_map($words, $ranges)),
+            $ranges === [] ? 'nothing: no valid check' : implode('; ', array_map($words, $ranges)),
             $ranges === [] ? [] : array_map($words, VerifiedRange::gaps($ranges, $service->use_low_c, $service->use_high_c)),
         );
     }
@@ -51,6 +51,6 @@ final readonly class ThermometerScreen
     {
         $tolerance = Celsius::difference($tolerance);
 
-        return new HistoryChart(sprintf('Error within its tolerance, %s; the bar at the right is the next date', Celsius::unit()), ['error' => VerificationScreen::series($checks)], -$tolerance, $tolerance, reach: $newest === null ? null : [CarbonImmutable::instance($newest->due_at), CarbonImmutable::instance($newest->due_at)->addDay()], least: 0.2);
+        return new HistoryChart(sprintf('Error and tolerance, %s; the bar on the right is the next check', Celsius::unit()), ['error' => VerificationScreen::series($checks)], -$tolerance, $tolerance, reach: $newest === null ? null : [CarbonImmutable::instance($newest->due_at), CarbonImmutable::instance($newest->due_at)->addDay()], least: 0.2);
     }
 }

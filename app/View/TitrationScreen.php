@@ -9,18 +9,24 @@ use Rheacid\Bench\Burette;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Board\Lines;
 use Rheacid\Board\PairLine;
+use Rheacid\Core\Acidity\TitrationCurve;
+use Rheacid\Core\Failure;
 use Rheacid\Core\Numbers;
+use Rheacid\Http\Requests\TitrationRequest;
 use Rheacid\Measure\Together;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\TitrantStandardisation;
+use Rheacid\Records\Refused;
+use Rheacid\View\Figures\TitrationFigure;
 
 /** What the page of a titration shows. */
 final readonly class TitrationScreen
 {
     private const TITRANTS = 30;
+    private const LEAST_POINTS = 3;
 
     /**
      * @param Collection<int, TitrantStandardisation> $titrants
@@ -55,6 +61,32 @@ final readonly class TitrationScreen
         $known = $this->takes && isset($this->burettes[$portion]) ? $this->burettes[$portion]->sampleMl : $this->corrects?->titration?->portions()[$portion]['sample'] ?? null;
 
         return $known === null ? null : Numbers::plain($known);
+    }
+
+    /**
+     * A curve while it is typed: drawn from three points on, its endpoint as soon as it is reached.
+     *
+     * @return array{figure: TitrationFigure|null, words: string}
+     */
+    public static function drawn(string $text, string $endpoint): array
+    {
+        try {
+            $points = TitrationRequest::points(trim($text));
+            $last = $points[count($points) - 1];
+            if (count($points) < self::LEAST_POINTS) {
+                return ['figure' => null, 'words' => 'The curve is drawn from three points on.'];
+            }
+            $curve = TitrationCurve::through($points);
+        } catch (Failure|Refused $problem) {
+            return ['figure' => null, 'words' => trim($text) === '' ? 'The curve is drawn while you type.' : $problem->getMessage()];
+        }
+        try {
+            $found = $endpoint === 'derivative' ? $curve->steepest() : $curve->reaches((float) $endpoint);
+
+            return ['figure' => new TitrationFigure($points, $found->ml, $found->ph), 'words' => sprintf('Endpoint: %s mL at pH %s.', Numbers::fixed($found->ml, 2), Numbers::fixed($found->ph, 2))];
+        } catch (Failure $notYet) {
+            return ['figure' => new TitrationFigure($points, $last[0], $last[1]), 'words' => 'Endpoint not reached yet. ' . $notYet->getMessage()];
+        }
     }
 
     /** The curve of a portion, of the burette or of the entry that is corrected, as it can be typed. */

@@ -59,7 +59,7 @@ final readonly class VerificationScreen
         return new self(
             $check,
             $check->toCore()->isDamp() ? 'fail' : self::sign($check->verdict),
-            $check->toCore()->isDamp() ? 'Failed by its insulation.' : ThermometerWords::verdict($check->verdict),
+            $check->toCore()->isDamp() ? 'Failed: insulation.' : ThermometerWords::verdict($check->verdict),
             ThermometerWords::error($check->error_c, $check->expanded_u_c) . sprintf(' Tolerance ± %s.', Celsius::by($tolerance)),
             new ErrorRule($check->error_c, $check->expanded_u_c, $tolerance),
             $check->outcome === null && $check->thermometer->newestVerification?->is($check) === true ? Thermometers::allowed($check) : [],
@@ -133,8 +133,8 @@ final readonly class VerificationScreen
             return null;
         }
         $drift = Drift::of(array_values($byDay));
-        $walks = sprintf('It walks %s a year.', Celsius::by((float) $drift->cPerYear, 2));
+        $walks = sprintf('It drifts by %s per year.', Celsius::by((float) $drift->cPerYear, 2));
 
-        return $drift->leavesOn === null ? $walks . ' It does not leave its tolerance within sight.' : sprintf('%s At this pace it leaves its tolerance about %s.', $walks, SiteClock::reckonedDay($drift->leavesOn, $drift->earliest, $drift->latest));
+        return $drift->leavesOn === null ? $walks . ' It is not expected to leave its tolerance soon.' : sprintf('%s At this rate it leaves its tolerance about %s.', $walks, SiteClock::reckonedDay($drift->leavesOn, $drift->earliest, $drift->latest));
     }
 }

@@ -26,11 +26,11 @@ final class Secrets
         $plain = mb_strtolower($passphrase);
 
         return match (true) {
-            mb_strlen($passphrase) < self::LEAST => sprintf('%d characters at least are accepted; several words are good.', self::LEAST),
-            self::isRepeated($plain) => 'The same few characters over and over are guessed first: several different words are good.',
-            self::isRun($plain) => 'A row of neighbours is guessed first: several different words are good.',
-            self::isCommon($plain) => 'That is among the commonest passphrases, and guessed first: several words that nobody expects are good.',
-            self::isName($plain, $names) => 'Your name is guessed first: several words that have nothing to do with you are good.',
+            mb_strlen($passphrase) < self::LEAST => sprintf('Use at least %d characters; several words work well.', self::LEAST),
+            self::isRepeated($plain) => 'Repeated characters are easy to guess. Use several different words.',
+            self::isRun($plain) => 'Keyboard rows and sequences are easy to guess. Use several different words.',
+            self::isCommon($plain) => 'This passphrase is very common and easy to guess. Use several unrelated words.',
+            self::isName($plain, $names) => 'Your name is easy to guess. Use several words that are not related to you.',
             default => null,
         };
     }
@@ -39,9 +39,9 @@ final class Secrets
     public static function pinProblem(string $pin): ?string
     {
         return match (true) {
-            preg_match('/^\d{' . self::PIN_DIGITS . '}$/D', $pin) !== 1 => sprintf('%d digits are accepted.', self::PIN_DIGITS),
-            count(array_unique(str_split($pin))) === 1 => 'Six equal digits are guessed first.',
-            self::isRun($pin) => 'A row like 123456 or 654321 is guessed first.',
+            preg_match('/^\d{' . self::PIN_DIGITS . '}$/D', $pin) !== 1 => sprintf('Type %d digits.', self::PIN_DIGITS),
+            count(array_unique(str_split($pin))) === 1 => 'Six equal digits are easy to guess.',
+            self::isRun($pin) => 'A sequence like 123456 or 654321 is easy to guess.',
             default => null,
         };
     }

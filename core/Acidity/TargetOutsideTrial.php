@@ -12,6 +12,6 @@ final class TargetOutsideTrial extends \DomainException implements BeyondRange
 {
     public function __construct(float $target, float $low, float $high)
     {
-        parent::__construct(sprintf('%s lies outside the trial, which reaches from %s to %s. Try a larger dose at the bench.', Numbers::plain($target), Numbers::plain($low), Numbers::plain($high)));
+        parent::__construct(sprintf('%s is outside the trial, which covers %s to %s. Test a larger dose.', Numbers::plain($target), Numbers::plain($low), Numbers::plain($high)));
     }
 }

@@ -11,6 +11,6 @@ final class TrialNotMonotone extends \DomainException implements Contradiction
 {
     public function __construct(public readonly int $index)
     {
-        parent::__construct('The values of a trial go one way only, each further than the one before.');
+        parent::__construct('The values of a trial must all rise or all fall.');
     }
 }

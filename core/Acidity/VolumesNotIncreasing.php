@@ -11,6 +11,6 @@ final class VolumesNotIncreasing extends \DomainException implements Contradicti
 {
     public function __construct(public readonly int $index)
     {
-        parent::__construct('Volumes go forward: each larger than the one before.');
+        parent::__construct('Volumes must increase from line to line.');
     }
 }

@@ -33,7 +33,7 @@ enum StretchDoubt: string
     public function words(float $highestC): string
     {
         return match ($this) {
-            self::NeverChecked => 'its thermometer was never checked',
+            self::NeverChecked => 'its thermometer has never been checked',
             self::CheckFailed => 'its thermometer failed its check',
             self::CheckOverdue => 'the check of its thermometer was overdue',
             self::NotCovered => sprintf('no check of its thermometer covers %s °C', round($highestC, 1)),

@@ -11,6 +11,6 @@ final class NoSlope extends \DomainException implements Contradiction
 {
     public function __construct()
     {
-        parent::__construct('The calibration has no slope: every buffer gave the same mV, so a pH cannot be told from it.');
+        parent::__construct('The calibration has no slope: every buffer gave the same mV, so no pH can be calculated.');
     }
 }

@@ -53,10 +53,10 @@ enum RunQuestion: string
     public function words(): string
     {
         return match ($this) {
-            self::NeverSoaked => 'This electrode is new, and no soak is on record: was it hydrated?',
-            self::OutsideBracket => 'These buffers do not bracket what today’s batches will read.',
-            self::ShortSpan => 'The buffers lie less than 2.8 pH apart: the slope will be poor.',
-            self::ReadBackIsFitted => 'The read-back is in a bottle that calibrates: a bottle confirms itself.',
+            self::NeverSoaked => 'This electrode is new and no soak is recorded. Was it hydrated?',
+            self::OutsideBracket => 'These buffers do not bracket today’s batches.',
+            self::ShortSpan => 'The buffers are less than 2.8 pH apart, so the slope will be uncertain.',
+            self::ReadBackIsFitted => 'The read-back uses a calibration bottle, which confirms itself.',
         };
     }
 }

@@ -11,6 +11,6 @@ final class WrongSignal extends \DomainException implements Contradiction
 {
     public function __construct(public readonly bool $isMvNeeded)
     {
-        parent::__construct($isMvNeeded ? 'This pair was calibrated in mV; mV are needed, not the pH that a meter shows.' : 'This pair was calibrated by its meter; a pH as shown is needed, not mV.');
+        parent::__construct($isMvNeeded ? 'This pair was calibrated in mV. Type mV, not the pH shown.' : 'This pair was calibrated by its meter. Type the pH shown, not mV.');
     }
 }

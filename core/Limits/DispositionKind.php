@@ -41,8 +41,8 @@ enum DispositionKind: string
     public function words(): string
     {
         return match ($this) {
-            self::GoOn => 'go on with it',
-            self::Divert => 'divert it to another use',
+            self::GoOn => 'resume the batch',
+            self::Divert => 'divert to another use',
             self::Discard => 'discard it',
             self::LetStand => 'let it stand',
             self::Recall => 'recall it',

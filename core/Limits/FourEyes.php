@@ -37,12 +37,12 @@ enum FourEyes: string
     {
         return match ($this) {
             self::Held => 'held it',
-            self::Resumed => 'let it go on',
+            self::Resumed => 'resumed it',
             self::Decided => 'decided about a deviation',
             self::ChangedStep => 'changed a step',
             self::ChangedRoute => 'changed its route',
             self::ChangedAnswer => 'changed an answer',
-            self::StruckOut => 'struck out temperatures',
+            self::StruckOut => 'excluded temperatures',
             self::Corrected => 'corrected a reading',
             self::MeasuredAll => 'took all of its readings',
         };

@@ -57,8 +57,8 @@ enum StepDoubt: string
     public function words(): string
     {
         return match ($this) {
-            self::TooLate => 'The time of a limit has passed, and nobody said meanwhile that it had not happened yet. A lead records it, with the reason.',
-            self::Contradicts => 'Somebody said later than that that it had not happened yet. A lead records it, with the reason.',
+            self::TooLate => 'The time of a limit has passed without a “not yet”. A lead records the step, with a reason.',
+            self::Contradicts => '“Not yet” was recorded after that time. A lead records the step, with a reason.',
         };
     }
 }

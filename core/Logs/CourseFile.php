@@ -11,7 +11,7 @@ final class CourseFile
 {
     private const LOWEST_C = -40.0;
     private const HIGHEST_C = 150.0;
-    private const ACCEPTED = 'Accepted: one point a line, a day with its time and a temperature, like 2026-11-25 08:00; 24.5. Seconds since the first line are accepted too.';
+    private const ACCEPTED = 'Use one point per line: date and time, then temperature, like 2026-11-25 08:00; 24.5. Seconds since the first line also work.';
 
     /**
      * @param \DateTimeImmutable $base what seconds and times of day are counted from
@@ -28,17 +28,17 @@ final class CourseFile
             $before = null;
             foreach (LogTable::read($bytes)->rows as $line => $cells) {
                 if (count($cells) < 2) {
-                    throw LogRefused::line($line, 'it holds no time and temperature.');
+                    throw LogRefused::line($line, 'no time and temperature.');
                 }
                 $at = self::moment($cells[0], $line, $base, $zone);
                 if ($before !== null && $at <= $before) {
-                    throw LogRefused::line($line, sprintf('time does not go forward ("%s").', substr($cells[0], 0, 40)));
+                    throw LogRefused::line($line, sprintf('time does not increase ("%s").', substr($cells[0], 0, 40)));
                 }
                 $before = $at;
                 $shown = LogCell::number($cells[count($cells) - 1], $line, '°', -100.0, 400.0);
                 $celsius = $isFahrenheit ? ($shown - 32) / 1.8 : $shown;
                 if (!Numbers::atLeast($celsius, self::LOWEST_C) || !Numbers::atMost($celsius, self::HIGHEST_C)) {
-                    throw LogRefused::line($line, sprintf('%s °C is no temperature of food or its rooms.', Numbers::plain(round($celsius, 1))));
+                    throw LogRefused::line($line, sprintf('%s °C is not plausible for food or a room.', Numbers::plain(round($celsius, 1))));
                 }
                 $points[] = [$at, round($celsius, 3)];
             }

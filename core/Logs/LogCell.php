@@ -39,6 +39,6 @@ final class LogCell
 
             return $at === false ? throw LogRefused::line($line, sprintf('"%s" is not a time.', $cell)) : (float) $at->format('U.u');
         }
-        throw LogRefused::line($line, sprintf('"%s" is not a time: seconds, 12:34:56 or 2026-11-25 12:34:56 are.', substr($cell, 0, 40)));
+        throw LogRefused::line($line, sprintf('"%s" is not a time. Use seconds, 12:34:56 or 2026-11-25 12:34:56.', substr($cell, 0, 40)));
     }
 }

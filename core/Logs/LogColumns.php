@@ -73,7 +73,7 @@ final readonly class LogColumns
             $second = LogCell::seconds($cells[$this->time] ?? '', $line);
             $start ??= $second;
             if ($last !== null && $second <= $last) {
-                throw LogRefused::line($line, sprintf('time does not go forward ("%s").', $cells[$this->time] ?? ''));
+                throw LogRefused::line($line, sprintf('time does not increase ("%s").', $cells[$this->time] ?? ''));
             }
             $last = $second;
             $points[] = [

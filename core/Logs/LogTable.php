@@ -36,7 +36,7 @@ final readonly class LogTable
             $rows[$i + 1] = $cells;
         }
         if ($rows === []) {
-            throw LogRefused::file('The file holds no line with numbers.');
+            throw LogRefused::file('The file contains no line with numbers.');
         }
 
         return new self($header, $rows);
@@ -69,7 +69,7 @@ final readonly class LogTable
         $lines = explode("\n", $text);
         foreach ($lines as $i => $line) {
             if (strlen($line) > self::MOST_IN_A_LINE) {
-                throw LogRefused::line($i + 1, sprintf('It holds more than %d characters.', self::MOST_IN_A_LINE));
+                throw LogRefused::line($i + 1, sprintf('It has more than %d characters.', self::MOST_IN_A_LINE));
             }
         }
 

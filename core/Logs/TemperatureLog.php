@@ -16,7 +16,7 @@ final class TemperatureLog
     /** Of a probe in any bath, in °C or °F. */
     private const LOWEST = -100.0;
     private const HIGHEST = 1000.0;
-    private const ACCEPTED = 'Accepted: a text file with seconds and temperature in two columns parted by comma, semicolon or tab, one point a line.';
+    private const ACCEPTED = 'Accepted: a text file with seconds and temperature in two columns separated by comma, semicolon or tab, one point per line.';
 
     /**
      * @param float $digit of the display, in the unit of the file
@@ -48,7 +48,7 @@ final class TemperatureLog
                 return self::spread($part);
             }
         }
-        throw LogRefused::file(sprintf('The temperature never stood still within %s for %d s.', $band, Settling::WINDOW_S));
+        throw LogRefused::file(sprintf('The temperature was never stable within %s for %d s.', $band, Settling::WINDOW_S));
     }
 
     /** @return non-empty-list<array{float, float}> */
@@ -57,11 +57,11 @@ final class TemperatureLog
         $samples = [];
         foreach ($table->rows as $line => $cells) {
             if (count($cells) < 2) {
-                throw LogRefused::line($line, 'it holds no seconds and temperature.');
+                throw LogRefused::line($line, 'no seconds and temperature.');
             }
             $second = LogCell::seconds($cells[0], $line);
             if ($samples !== [] && $second <= $samples[count($samples) - 1][0]) {
-                throw LogRefused::line($line, sprintf('time does not go forward ("%s").', $cells[0]));
+                throw LogRefused::line($line, sprintf('time does not increase ("%s").', $cells[0]));
             }
             $samples[] = [$second, LogCell::number($cells[count($cells) - 1], $line, '°', self::LOWEST, self::HIGHEST)];
         }

@@ -51,7 +51,7 @@ final class ProductFile
         self::ensureShort($in, ['name' => 120, 'family' => 40, 'description' => 400]);
         foreach ($in->has('cautions') ? $in->texts('cautions') : [] as $i => $caution) {
             if (mb_strlen($caution) > self::LONGEST_CAUTION) {
-                throw $in->refusal("cautions[$i]", 'It is too long: ' . self::LONGEST_CAUTION . ' signs are accepted.');
+                throw $in->refusal("cautions[$i]", 'It is too long: ' . self::LONGEST_CAUTION . ' characters are accepted.');
             }
         }
         [$low, $high] = $in->numbers('expected_ph');
@@ -230,7 +230,7 @@ final class ProductFile
     {
         foreach ($lengths as $field => $most) {
             if (mb_strlen($in->textOrNull($field) ?? '') > $most) {
-                throw $in->refusal($field, "It is too long: $most signs are accepted.");
+                throw $in->refusal($field, "It is too long: $most characters are accepted.");
             }
         }
     }

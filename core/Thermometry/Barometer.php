@@ -13,8 +13,8 @@ enum Barometer: string
     public function words(): string
     {
         return match ($this) {
-            self::Here => 'the pressure as it is here',
-            self::SeaLevel => 'the pressure reduced to sea level, as weather reports give it',
+            self::Here => 'pressure at this elevation',
+            self::SeaLevel => 'pressure reduced to sea level, as in weather reports',
         };
     }
 }

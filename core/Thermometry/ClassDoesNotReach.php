@@ -11,6 +11,6 @@ final class ClassDoesNotReach extends \DomainException implements BeyondRange
 {
     public function __construct(public readonly string $standard, public readonly string $toleranceClass, public readonly float $low, public readonly float $high, public readonly float $celsius)
     {
-        parent::__construct(sprintf('%s class %s holds from %g to %g °C, not at %g °C.', $standard, $toleranceClass, $low, $high, $celsius));
+        parent::__construct(sprintf('%s class %s covers %g to %g °C, not %g °C.', $standard, $toleranceClass, $low, $high, $celsius));
     }
 }

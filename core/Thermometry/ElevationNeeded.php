@@ -11,6 +11,6 @@ final class ElevationNeeded extends \DomainException implements Contradiction
 {
     public function __construct()
     {
-        parent::__construct('To undo the reduction to sea level the elevation of the site is needed.');
+        parent::__construct('The elevation of the site is needed to correct a sea-level pressure.');
     }
 }

@@ -11,6 +11,6 @@ final class LooksLikeFahrenheit extends \DomainException implements Contradictio
 {
     public function __construct(public readonly float $reading, public readonly float $celsius)
     {
-        parent::__construct(sprintf('%s looks like °F: that would be %.1f °C. Choose °F, or write the unit behind the number.', $reading, $celsius));
+        parent::__construct(sprintf('%s looks like °F (%.1f °C). Choose °F, or type the unit after the number.', $reading, $celsius));
     }
 }

@@ -53,8 +53,8 @@ final class CareWords
     public static function oneTap(CareKind $kind): string
     {
         return match ($kind) {
-            CareKind::Cleaned => 'Cleaned, no special dirt',
-            CareKind::Soak => 'It soaks now, 2 h',
+            CareKind::Cleaned => 'Cleaned, general soiling',
+            CareKind::Soak => 'Start 2 h soak',
             default => ucfirst(self::happened($kind)),
         };
     }
@@ -63,16 +63,16 @@ final class CareWords
     public static function how(CareKind $kind, ElectrodeKind $of): ?string
     {
         return match ($kind) {
-            CareKind::ToppedUp => '3–5 drops of 3 M KCl into the cap. White crystals on it are KCl, harmless: rinse them off.',
-            CareKind::Soak => 'Tip in storage solution, 3 M KCl. Never in distilled, deionised or reverse-osmosis water: it leaches the reference.',
-            CareKind::Cleaned => 'Then soak 1 h in 3 M KCl and calibrate: slope, response and check buffer prove it.',
-            CareKind::Refilled => 'Electrolyte to within 12 mm of the fill hole; no bubble behind the bulb. Then calibrate.',
+            CareKind::ToppedUp => 'Put 3–5 drops of 3 M KCl into the cap. White crystals are harmless KCl: rinse them off.',
+            CareKind::Soak => 'Keep the tip in storage solution (3 M KCl), never in distilled, deionised or reverse-osmosis water, which leaches the reference.',
+            CareKind::Cleaned => 'Then soak 1 h in 3 M KCl and calibrate. Slope, response and check buffer show the effect.',
+            CareKind::Refilled => 'Fill electrolyte to within 12 mm of the fill hole, without a bubble behind the bulb. Then calibrate.',
             CareKind::Stored => 'Tip wet, in 3 M KCl' . ($of->hasFillHole() === false ? '.' : ', fill hole closed.'),
-            CareKind::GlassWhole => 'Counted, and looked at: no chip, nothing missing. Before and after each use in food.',
-            CareKind::Sanitised => 'Washed, sanitised and dried: between raw and ready-to-eat food, and after allergens. A spear for raw meat is kept apart.',
-            CareKind::DriedOut => 'Soak 24 h in 3 M KCl. A tip that has dried out is often lost: the next calibration shows it.',
-            CareKind::WrongStorage => 'Dry, the hydrated layer of the glass is lost; over pure water, the salt of the reference leaches out. Both drift for hours. In an emergency pH 4 or 7 buffer, or tap water, for a short while.',
-            CareKind::Broken => 'Look for every piece of glass. A chip or a missing tip makes what was measured since the last look a foreign-body case: those batches are held. Follow your site’s rules and local codes. Gloves; never bare fingers.',
+            CareKind::GlassWhole => 'Count and inspect: no chip, nothing missing. Before and after each use in food.',
+            CareKind::Sanitised => 'Wash, sanitise and dry between raw and ready-to-eat food, and after allergens. Keep a spear for raw meat separate.',
+            CareKind::DriedOut => 'Soak 24 h in 3 M KCl. A dried-out tip is often ruined; the next calibration shows it.',
+            CareKind::WrongStorage => 'A dry tip loses the hydrated layer of the glass; pure water leaches the reference. Both cause drift for hours. In an emergency, use pH 4 or 7 buffer or tap water for a short time.',
+            CareKind::Broken => 'Find every piece of glass; wear gloves. If a chip or the tip is missing, every batch measured since the last inspection may contain glass and is held. Follow your site’s rules and local codes.',
             default => null,
         };
     }
@@ -81,8 +81,8 @@ final class CareWords
     public static function cleaning(Dirt $dirt): string
     {
         return match ($dirt) {
-            Dirt::General => 'no special dirt: 30 min in cleaning solution',
-            Dirt::Stubborn => 'stubborn: 30 min in detergent solution, soft brush',
+            Dirt::General => 'general soiling: 30 min in cleaning solution',
+            Dirt::Stubborn => 'stubborn soiling: 30 min in detergent solution, soft brush',
             Dirt::Fat => 'fat or oil: detergent, then a brief wipe with ethanol',
             Dirt::Protein => 'protein (milk, meat): pepsin solution',
             Dirt::Scale => 'scale: dilute acid',
@@ -93,18 +93,18 @@ final class CareWords
     public static function cleaningCaution(Dirt $dirt): string
     {
         return match ($dirt) {
-            Dirt::Fat => 'Ethanol burns: no flame, no sparks, air the room. Follow your site’s rules and local codes.',
-            Dirt::Protein => 'Pepsin dust makes allergic: do not raise or breathe it. The solution is acid: goggles and gloves. Follow your site’s rules and local codes.',
-            Dirt::Scale => 'Acid burns: goggles and gloves, acid into water. Follow your site’s rules and local codes.',
-            Dirt::General, Dirt::Stubborn => 'Cleaners splash: goggles, and rinse with plenty of water. Follow your site’s rules and local codes.',
+            Dirt::Fat => 'Ethanol is flammable: no flames or sparks; ventilate the room. Follow your site’s rules and local codes.',
+            Dirt::Protein => 'Pepsin dust can cause allergies: do not breathe it. The solution is acidic: wear goggles and gloves. Follow your site’s rules and local codes.',
+            Dirt::Scale => 'Acid burns. Wear goggles and gloves, and add acid to water. Follow your site’s rules and local codes.',
+            Dirt::General, Dirt::Stubborn => 'Cleaners can splash. Wear goggles and rinse with plenty of water. Follow your site’s rules and local codes.',
         };
     }
 
     public static function soak(SoakSchool $school): string
     {
         return match ($school) {
-            SoakSchool::Careful => '24 h: first use, or dried out',
-            SoakSchool::Usual => '2 h: the usual re-hydration',
+            SoakSchool::Careful => '24 h: first use or dried out',
+            SoakSchool::Usual => '2 h: usual rehydration',
             SoakSchool::AfterCleaning => '1 h: after cleaning or refilling',
             SoakSchool::Fast => '15 min: in frequent use, never dry',
         };
@@ -113,12 +113,12 @@ final class CareWords
     public static function step(CareStep $step): string
     {
         return match ($step) {
-            CareStep::Clean => 'clean it by kind of dirt',
+            CareStep::Clean => 'clean it by type of soiling',
             CareStep::SoakHour => 'soak it 1 h in 3 M KCl',
             CareStep::Soak => 'hydrate it in 3 M KCl, 2 h or more',
             CareStep::Refill => 'refill or replace the electrolyte',
             CareStep::Inspect => 'inspect it and shake bubbles down',
-            CareStep::FreshBuffers => 'take fresh buffers',
+            CareStep::FreshBuffers => 'use fresh buffers',
             CareStep::Calibrate => 'calibrate again',
             CareStep::Replace => 'replace it',
         };
@@ -128,8 +128,8 @@ final class CareWords
     {
         return match ($effect) {
             CleaningEffect::Better => 'It helped.',
-            CleaningEffect::None => 'No gain shows.',
-            CleaningEffect::Worse => 'It is worse than before: soak it, then calibrate again on fresh buffers.',
+            CleaningEffect::None => 'No improvement.',
+            CleaningEffect::Worse => 'It is worse than before. Soak it, then calibrate again with fresh buffers.',
         };
     }
 
@@ -149,7 +149,7 @@ final class CareWords
 
         return [
             ...$hole,
-            'bubbles' => 'no bubble behind the bulb (shake down like a clinical thermometer)',
+            'bubbles' => 'no bubble behind the bulb (shake it down like a clinical thermometer)',
             'bulb' => 'bulb whole and clean',
             ...($kind === ElectrodeKind::Sleeve ? ['sleeve' => 'sleeve seated'] : []),
             'batteries' => 'batteries and gaskets in order',

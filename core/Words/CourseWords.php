@@ -17,16 +17,16 @@ final class CourseWords
         $number = static fn(string $key): float => is_numeric($facts[$key] ?? null) ? (float) $facts[$key] : 0.0;
 
         return match ($facts['kind'] ?? '') {
-            'step' => sprintf('it counts from the step "%s", which is not on record', is_string($facts['step'] ?? null) ? $facts['step'] : ''),
-            'nothing' => 'no temperature that can be trusted is on record for it',
+            'step' => sprintf('it counts from the step “%s”, which is not recorded', is_string($facts['step'] ?? null) ? $facts['step'] : ''),
+            'nothing' => 'no trusted temperature is recorded for it',
             'degree-hours' => sprintf(
                 '%.0f °F·h of %.0f allowed%s%s',
                 $number('degree_hours'),
                 $number('allowed'),
-                ($facts['hours_to_limit'] ?? null) === null ? ', and the pH has not come down' : '',
-                $number('silent_h') > 0 ? sprintf('; nobody recorded %s of it, counted at the warmer side', self::span($number('silent_h'))) : '',
+                ($facts['hours_to_limit'] ?? null) === null ? ', and the pH has not fallen below the limit' : '',
+                $number('silent_h') > 0 ? sprintf('; %s of it was not recorded and counts at the warmer end', self::span($number('silent_h'))) : '',
             ),
-            'heat-hold' => sprintf('%s at %s or more without a break%s, its uncertainty taken off; %s are needed', self::span($number('longest_minutes') / 60), Celsius::at($number('minimum_c')), $number('running_minutes') < $number('longest_minutes') ? ' at the longest' : '', self::span($number('minutes') / 60)),
+            'heat-hold' => sprintf('%s at %s or more without a break%s, minus the uncertainty; %s required', self::span($number('longest_minutes') / 60), Celsius::at($number('minimum_c')), $number('running_minutes') < $number('longest_minutes') ? ' at the longest' : '', self::span($number('minutes') / 60)),
             'throughout' => self::throughout($facts, $number),
             default => '',
         };
@@ -61,7 +61,7 @@ final class CourseWords
     private static function throughout(array $facts, callable $number): string
     {
         $gaps = (int) $number('gap_count');
-        $worst = ($facts['worst_c'] ?? null) === null ? 'nothing counts so far' : sprintf('%s at worst', Celsius::at($number('worst_c')));
+        $worst = ($facts['worst_c'] ?? null) === null ? 'nothing counted so far' : sprintf('%s at worst', Celsius::at($number('worst_c')));
         $isOutside = ($facts['verdict'] ?? '') === ThroughoutVerdict::Outside->value;
 
         return sprintf(
@@ -70,7 +70,7 @@ final class CourseWords
             Celsius::at($number('value_c')),
             $worst,
             self::span($number('covered_h')),
-            $gaps === 0 ? '' : sprintf('; silent for longer than %s %s', self::span($number('silence_h')), $gaps === 1 ? 'once' : "$gaps times"),
+            $gaps === 0 ? '' : sprintf('; gap longer than %s %s', self::span($number('silence_h')), $gaps === 1 ? 'once' : "$gaps times"),
             $isOutside ? sprintf('; outside since %s after the start', self::span($number('first_outside_h'))) : '',
         );
     }

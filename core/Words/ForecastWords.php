@@ -17,13 +17,13 @@ final class ForecastWords
         $eta = $forecast->etaH === null ? '' : $at($forecast->etaH);
 
         return match (true) {
-            $forecast->isReached => "proven about $eta" . ($forecast->verdict === ForecastVerdict::Late ? ', after the deadline' : ''),
+            $forecast->isReached => "expected about $eta" . ($forecast->verdict === ForecastVerdict::Late ? ', after the deadline' : ''),
             $forecast->verdict === ForecastVerdict::Late => 'not proven in time',
-            $forecast->levelsOffPh !== null => sprintf('it comes to rest at pH %s, above what must be proven', Numbers::fixed($forecast->levelsOffPh, 2)),
-            $forecast->etaH === null => 'no forecast yet, it takes three readings that fall',
-            $forecast->verdict === ForecastVerdict::OnTrack => sprintf('on track, proven about %s, %s at the latest (90 %%)', $eta, $at((float) $forecast->highH)),
-            $forecast->highH !== null => sprintf('proven about %s, perhaps only %s (90 %%), %s', $eta, $at($forecast->highH), self::short($forecast)),
-            default => sprintf('at this pace proven about %s, %s', $eta, self::short($forecast)),
+            $forecast->levelsOffPh !== null => sprintf('levels off at pH %s, above the limit', Numbers::fixed($forecast->levelsOffPh, 2)),
+            $forecast->etaH === null => 'no forecast yet (needs three falling readings)',
+            $forecast->verdict === ForecastVerdict::OnTrack => sprintf('on track: expected about %s, at the latest %s (90 %%)', $eta, $at((float) $forecast->highH)),
+            $forecast->highH !== null => sprintf('expected about %s, possibly as late as %s (90 %%), %s', $eta, $at($forecast->highH), self::short($forecast)),
+            default => sprintf('expected about %s at this pace, %s', $eta, self::short($forecast)),
         };
     }
 
@@ -32,7 +32,7 @@ final class ForecastWords
     {
         $isUnknown = $forecast === null || ($forecast->etaH === null && $forecast->levelsOffPh === null && $forecast->verdict === ForecastVerdict::AtRisk);
 
-        return $isUnknown ? 'Measure again.' : 'Measure again, warm it, extend the time or acidify while the clock still runs.';
+        return $isUnknown ? 'Measure again.' : 'Measure again. Before the deadline you can warm it, extend the time or acidify.';
     }
 
     /** Two or three words for a drawing. */
@@ -42,7 +42,7 @@ final class ForecastWords
             $forecast->isReached => 'proven',
             $forecast->verdict === ForecastVerdict::OnTrack => 'on track',
             $forecast->verdict === ForecastVerdict::Late => 'not proven in time',
-            $forecast->levelsOffPh !== null => 'comes to rest above it',
+            $forecast->levelsOffPh !== null => 'levels off above it',
             $forecast->etaH === null => 'no forecast yet',
             default => $forecast->withinH !== null && $forecast->etaH > $forecast->withinH ? 'likely late' : 'not certain',
         };

@@ -36,12 +36,12 @@ final class GainWords
     {
         foreach ($ways as $way) {
             if ($way['proves']) {
-                return sprintf('%s: at most ± %s, then %s is proven.', self::what($way['gain']), Numbers::fixed($way['expanded_u'], 2), Numbers::fixed($value, 2));
+                return sprintf('%s: at most ± %s, which proves %s.', self::what($way['gain']), Numbers::fixed($way['expanded_u'], 2), Numbers::fixed($value, 2));
             }
         }
 
         return Numbers::atLeast($margin, $least)
-            ? sprintf('No single way proves it; all of them together bring ± %s.', Numbers::fixed($least, 2))
-            : sprintf('%s cannot be proven here: it lies %s from the limit, and ± %s is the least that can be reached. Wait for a lower value, or treat it as not met.', Numbers::fixed($value, 2), Numbers::fixed($margin, 2), Numbers::fixed($least, 2));
+            ? sprintf('No single step is enough; all of them together give ± %s.', Numbers::fixed($least, 2))
+            : sprintf('%s cannot be proven: the value is %s from the limit, and the lowest possible uncertainty is ± %s. Wait for a lower value, or treat the limit as not met.', Numbers::fixed($value, 2), Numbers::fixed($margin, 2), Numbers::fixed($least, 2));
     }
 }

@@ -55,9 +55,9 @@ final class LimitWords
     {
         return match ($course['kind'] ?? null) {
             null => self::written($limit),
-            'degree-hours' => sprintf('degree-hours%s before pH %s', is_string($course['from'] ?? null) ? " from {$course['from']}" : '', self::plain($course['ph_limit'] ?? null)),
+            'degree-hours' => sprintf('degree-hours%s until pH %s', is_string($course['from'] ?? null) ? " from {$course['from']}" : '', self::plain($course['ph_limit'] ?? null)),
             'throughout' => self::written($limit) . ' throughout' . (is_string($course['from'] ?? null) ? " from {$course['from']}" : '') . (is_numeric($course['hours'] ?? null) ? ', for ' . self::plain($course['hours']) . ' h' : '') . (is_string($course['to'] ?? null) ? " to {$course['to']}" : ''),
-            default => sprintf('%s for %s, on a record', is_numeric($course['minimum_c'] ?? null) ? Celsius::at((float) $course['minimum_c']) : '', is_numeric($course['minutes'] ?? null) ? CourseWords::span((float) $course['minutes'] / 60) : ''),
+            default => sprintf('%s for %s, on a temperature record', is_numeric($course['minimum_c'] ?? null) ? Celsius::at((float) $course['minimum_c']) : '', is_numeric($course['minutes'] ?? null) ? CourseWords::span((float) $course['minutes'] / 60) : ''),
         };
     }
 
@@ -108,12 +108,12 @@ final class LimitWords
         $lacks = -$judged->spare();
 
         return $limit . match (true) {
-            $judged->late && $judged->valueConformity === Conformity::Inside => ': met only after its deadline. No later value mends that.',
+            $judged->late && $judged->valueConformity === Conformity::Inside => ': met only after its deadline. No later value makes up for that.',
             $judged->conformity === Conformity::Inside => sprintf(', %s to spare%s.', self::down($judged->spare(), $measurand), $guard > 0 ? ' beyond the uncertainty' : ''),
             $judged->conformity === Conformity::Outside => sprintf(', missed by %s.', self::up(-$judged->margin, $measurand)),
-            $judged->decides->expandedU === null => ': its uncertainty is not known, so nothing is proven.',
+            $judged->decides->expandedU === null => ': the uncertainty is unknown, so nothing is proven.',
             // A value that would prove it, were it trusted, lacks nothing but the trust.
-            $lacks <= Numbers::TOLERANCE => ': the value would meet it, but what it rests on proves nothing.',
+            $lacks <= Numbers::TOLERANCE => ': the value would meet it, but it is not trusted.',
             default => sprintf(', lacks %s to be proven.', self::up($lacks, $measurand)),
         };
     }
@@ -142,7 +142,7 @@ final class LimitWords
     public static function reason(JudgedLimit|NotDue $worst): string
     {
         return $worst instanceof NotDue
-            ? sprintf('Deadline passed unread: %s', self::written($worst->limit))
+            ? sprintf('Deadline missed, not measured: %s', self::written($worst->limit))
             : sprintf('%s: %s', self::head($worst), self::written($worst->limit));
     }
 
@@ -150,9 +150,9 @@ final class LimitWords
     public static function overall(Overall $overall, bool $isPartial = false): string
     {
         return match ($overall) {
-            Overall::Accept => $isPartial ? 'What was read meets its limits; others are not measured or not answered yet.' : 'Every limit that is due is met.',
+            Overall::Accept => $isPartial ? 'The measured limits are met. Others are not measured or not answered yet.' : 'Every limit that is due is met.',
             Overall::Open => 'Not all places are read yet.',
-            Overall::Review => 'A limit that does not bind was not met: a line for the lead.',
+            Overall::Review => 'A non-binding limit was not met. It is listed for review.',
             Overall::Hold => 'The batch is held.',
             Overall::NothingJudged => 'No limit is due.',
         };
@@ -161,8 +161,8 @@ final class LimitWords
     public static function missing(MissingReason $reason): string
     {
         return match ($reason) {
-            MissingReason::Unanswered => 'nobody has said whether its condition is true',
-            MissingReason::NeverJudged => 'nothing was measured for it yet',
+            MissingReason::Unanswered => 'its condition is not answered',
+            MissingReason::NeverJudged => 'not measured yet',
             MissingReason::MissedInTime => 'not proven in time',
             MissingReason::Outside => 'not met',
             MissingReason::NotProven => 'not proven',

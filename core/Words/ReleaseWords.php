@@ -13,12 +13,12 @@ final class ReleaseWords
     public static function missing(string $limit, MissingReason $reason): string
     {
         return $limit . ': ' . match ($reason) {
-            MissingReason::Unanswered => 'nobody has said whether it concerns this batch.',
-            MissingReason::NeverJudged => 'never judged; what it asks for was not measured, or not when it was due, or its time is not over.',
-            MissingReason::MissedInTime => 'its deadline was missed; no later value mends that.',
+            MissingReason::Unanswered => 'whether it applies is not answered.',
+            MissingReason::NeverJudged => 'not judged yet: not measured, not measured in time, or its time is not over.',
+            MissingReason::MissedInTime => 'its deadline was missed; no later value makes up for that.',
             MissingReason::Outside => 'the newest value does not meet it.',
             MissingReason::NotProven => 'the newest value does not prove it.',
-            MissingReason::Breached => 'an earlier occasion did not meet it, and nobody has decided about that.',
+            MissingReason::Breached => 'an earlier sample did not meet it, and that deviation is open.',
         };
     }
 
@@ -26,7 +26,7 @@ final class ReleaseWords
     public static function lacks(Release $release): array
     {
         return $release->missing === [] && $release->met === []
-            ? ['No binding limit is met: it would go out on nothing.']
+            ? ['No binding limit has been met, so nothing supports a release.']
             : array_map(static fn(array $one): string => self::missing($one['name'], $one['reason']), $release->missing);
     }
 
@@ -36,7 +36,7 @@ final class ReleaseWords
         return match ($reason) {
             MissingReason::Unanswered => 'Answer it',
             MissingReason::NeverJudged, MissingReason::NotProven => 'Measure',
-            MissingReason::Outside, MissingReason::MissedInTime, MissingReason::Breached => 'Decide about it',
+            MissingReason::Outside, MissingReason::MissedInTime, MissingReason::Breached => 'Open deviation',
         };
     }
 }

@@ -22,7 +22,7 @@ final class StateWords
     {
         return match ($state) {
             PairState::Due => 'calibration due: ' . ($because === null ? 'something happened' : CareWords::happened($because)) . ' since the last one',
-            PairState::Spent => 'calibration due: the use it was made for is over',
+            PairState::Spent => 'calibration due: valid for one use only',
             PairState::Stored => 'stored; calibrate before use',
             PairState::Retired => 'retired',
             PairState::Ready => "ready until $until",
@@ -48,8 +48,8 @@ final class StateWords
     public static function block(ReleaseBlock $block): string
     {
         return match ($block) {
-            ReleaseBlock::OnePointCalibration => 'The calibration rests on one buffer: no uncertainty can be told. Calibrate on two.',
-            ReleaseBlock::CalibrationFailed => 'The last calibration of this pair failed. Calibrate again, or take another pair.',
+            ReleaseBlock::OnePointCalibration => 'The calibration uses one buffer, so its uncertainty is unknown. Calibrate with two.',
+            ReleaseBlock::CalibrationFailed => 'The last calibration of this pair failed. Calibrate again, or use another pair.',
             ReleaseBlock::CalibrationOverdue => 'The calibration is overdue. Calibrate, then measure again.',
             ReleaseBlock::CalibrationDoubtful => 'The calibration is in doubt. Calibrate, then measure again.',
             ReleaseBlock::ElectrodeSoaking => 'The electrode was still soaking.',
@@ -59,22 +59,22 @@ final class StateWords
             ReleaseBlock::ThermometerOverdue => 'The check of the thermometer is overdue.',
             ReleaseBlock::ThermometerFailed => 'The thermometer failed its last check.',
             ReleaseBlock::ThermometerNotCovering => 'The check of the thermometer does not cover this temperature.',
-            ReleaseBlock::ControlCheckMissing => sprintf('No independent check buffer vouches for this calibration within %d hours and %d samples. Read one; a critical limit needs it.', ControlCheckStatus::HOURS, ControlCheckStatus::SAMPLES),
+            ReleaseBlock::ControlCheckMissing => sprintf('No check buffer confirms this calibration within %d hours and %d samples. Read one: critical limits need it.', ControlCheckStatus::HOURS, ControlCheckStatus::SAMPLES),
             ReleaseBlock::ControlCheckFailed => 'The check buffer failed. Calibrate, then measure again.',
-            ReleaseBlock::CalibrationUncertain => 'The calibration is usable with care only: a point had not settled, or a buffer or the temperature is in doubt. Calibrate again before a critical limit is judged.',
-            ReleaseBlock::Unsettled => 'It was taken before it stood still. Read it again and wait.',
-            ReleaseBlock::Simulated => 'It was read at the simulated bench, which is practice and no evidence.',
-            ReleaseBlock::PlaceMissing => 'The method asks for a place that was not measured. Measure it too.',
+            ReleaseBlock::CalibrationUncertain => 'The calibration is usable with care only: a point was not stable, or a buffer or the temperature is in doubt. Calibrate again before you judge a critical limit.',
+            ReleaseBlock::Unsettled => 'It was accepted before it was stable. Read it again and wait.',
+            ReleaseBlock::Simulated => 'It was read at the simulated bench, which is practice, not evidence.',
+            ReleaseBlock::PlaceMissing => 'The method requires a place that was not measured. Measure it as well.',
             ReleaseBlock::EquilibriumNotProven => sprintf('Equilibrium is not proven: the parts have to agree within %s pH, and two readings a day apart within %s.', Equilibrium::PARTS_AGREE_PH, Equilibrium::DAYS_AGREE_PH),
-            ReleaseBlock::SourceNotNamed => 'It comes from elsewhere, and the policy does not name that source.',
-            ReleaseBlock::TitrantStale => sprintf('The titrant was not standardised within %d days: it grows weaker, and the acid reads high. Standardise it, then titrate again.', TitrationFoundation::DAYS),
+            ReleaseBlock::SourceNotNamed => 'It comes from a source that is not accepted.',
+            ReleaseBlock::TitrantStale => sprintf('The titrant was not standardised within %d days. It weakens with time, so the acid reads too high. Standardise it, then titrate again.', TitrationFoundation::DAYS),
             ReleaseBlock::EndpointOutsideBracket => 'The calibration does not reach the endpoint. Calibrate with a buffer above it, then titrate again.',
             ReleaseBlock::CurveCoarse => 'The endpoint lies between two points more than half a pH apart. Titrate again, in smaller steps near it.',
-            ReleaseBlock::NotDuplicated => 'It takes two titrations that agree within 1 % or two digits of the burette. Titrate once more.',
-            ReleaseBlock::SecondDiffers => sprintf('A second instrument reads more than %s pH apart. Nothing is decided until a third has read it.', SecondInstrument::DIFFER_PH),
-            ReleaseBlock::SolutionBarred => 'The calibration rests on a bottle that was dipped into or made up with tap water: never for a critical limit. Calibrate on other bottles.',
-            ReleaseBlock::Gassy => 'Gas was still in it: no two portions in a row agree. Degas it once more, and read it again.',
-            ReleaseBlock::SampleTemperature => 'The sample was outside the temperature of the method. Bring it there and measure again.',
+            ReleaseBlock::NotDuplicated => 'Two titrations must agree within 1 % or two digits of the burette. Titrate again.',
+            ReleaseBlock::SecondDiffers => sprintf('A second instrument differs by more than %s pH. Nothing is decided until a third has read it.', SecondInstrument::DIFFER_PH),
+            ReleaseBlock::SolutionBarred => 'The calibration uses a bottle that was dipped into or made up with tap water, which is not allowed for critical limits. Calibrate with other bottles.',
+            ReleaseBlock::Gassy => 'The sample still contained gas: no two portions in a row agree. Degas again and read it again.',
+            ReleaseBlock::SampleTemperature => 'The sample was outside the temperature range of the method. Correct it and measure again.',
         };
     }
 
@@ -91,9 +91,9 @@ final class StateWords
     public static function settled(?float $seconds): string
     {
         return match (true) {
-            $seconds === null => 'settled',
-            $seconds < 1 => 'settled at once',
-            default => 'settled in ' . Numbers::fixed($seconds, 0) . ' s',
+            $seconds === null => 'stable',
+            $seconds < 1 => 'stable at once',
+            default => 'stable in ' . Numbers::fixed($seconds, 0) . ' s',
         };
     }
 

@@ -71,7 +71,7 @@ final class ThermometerWords
     public static function outcome(Outcome $outcome): string
     {
         return match ($outcome) {
-            Outcome::Use => 'use as it is',
+            Outcome::Use => 'use without correction',
             Outcome::Correct => 'use with correction',
             Outcome::Adjusted => 'adjusted; check as left',
             Outcome::Replaced => 'replaced',
@@ -98,16 +98,16 @@ final class ThermometerWords
         return match ($method) {
             VerificationMethod::Ice, VerificationMethod::Rtd => [
                 'crushed' => 'ice crushed, to the bottom',
-                'water' => 'clean water only just covers it: a slush, nothing floats',
+                'water' => 'just covered with clean water: slush, nothing floats',
                 'depth' => $depth,
-                'clear' => '25 mm clear of wall and bottom',
-                'stirred' => 'stirred, then waited until steady',
+                'clear' => '25 mm from wall and bottom',
+                'stirred' => 'stirred, then waited until stable',
             ],
             VerificationMethod::Boiling => [
                 'pure' => 'pure water, no salt, nothing cooked in it',
                 'rolling' => 'a rolling boil',
                 'depth' => $depth,
-                'clear' => 'clear of wall and bottom',
+                'clear' => 'not touching wall or bottom',
             ],
             VerificationMethod::Comparison => [
                 'stirred' => 'bath stirred, at the temperature of use',
@@ -144,12 +144,12 @@ final class ThermometerWords
         $shift = Celsius::by(IntervalPolicy::SIGNIFICANT_SHARE * $toleranceC, 2);
         $left = max(1, $plan->needed - $plan->goodInRow);
         $why = match ($plan->reason) {
-            IntervalReason::Halved => "Halved to $days: the last check was outside the tolerance. $plan->needed good ones in a row would double it again.",
+            IntervalReason::Halved => "Halved to $days: the last check was outside the tolerance. $plan->needed passed checks in a row double it again.",
             IntervalReason::Doubled => $plan->pooledFrom > 1
-                ? "Doubled to $days: $plan->pooledFrom alike probes in like service have held together, without a shift over $shift."
-                : "Doubled to $days: $plan->needed checks in a row without a shift over $shift.",
-            IntervalReason::Capped => $plan->service->capDays !== null && $plan->nextDays === $plan->service->capDays ? "Capped at $days by a third party." : "Kept at $days, the bound of the policy.",
-            IntervalReason::Keep => !$plan->isProven ? "Kept at $days: this check proved neither that it is within nor that it is outside." : ($plan->goodInRow === 0 ? "Kept at $days, newly earned: the count begins anew. $plan->needed good checks without a shift over $shift would double it; one outside the tolerance halves it." : "Kept at $days: $plan->goodInRow good " . ($plan->goodInRow === 1 ? 'check' : 'checks') . " in a row. $left more without a shift over $shift would double it; one outside the tolerance halves it."),
+                ? "Doubled to $days: $plan->pooledFrom similar probes in similar use passed, with no shift over $shift."
+                : "Doubled to $days: $plan->needed passed checks in a row with no shift over $shift.",
+            IntervalReason::Capped => $plan->service->capDays !== null && $plan->nextDays === $plan->service->capDays ? "Limited to $days by a third party." : "Kept at $days, the longest allowed.",
+            IntervalReason::Keep => !$plan->isProven ? "Kept at $days: this check proved neither pass nor fail." : ($plan->goodInRow === 0 ? "Kept at $days. The count starts again: $plan->needed passed checks with no shift over $shift double it; one outside the tolerance halves it." : "Kept at $days: $plan->goodInRow passed " . ($plan->goodInRow === 1 ? 'check' : 'checks') . " in a row. $left more with no shift over $shift double it; one outside the tolerance halves it."),
         };
         $stresses = $plan->service->stresses === [] ? '' : sprintf(' Shortened from %s by %s.', self::days($plan->earnedDays), implode(' and ', array_map(self::stress(...), $plan->service->stresses)));
 

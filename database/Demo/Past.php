@@ -29,10 +29,14 @@ final readonly class Past
         ['CS-0417', 2, '09:40', Stage::Underway, 4.71],
         ['CS-0421', 1, '10:00', Stage::Underway, 5.22],
         ['CS-0417', 1, '16:10', Stage::Underway, 4.62],
+        ['WW-0012', 1, '17:45', Stage::Start, 3.31],
+        ['KR-0007', 1, '18:00', Stage::Start, 5.86],
+        ['SA-0031', 1, '18:30', Stage::Start, 5.71],
+        ['YO-0019', 1, '19:00', Stage::Start, 6.48],
     ];
 
     /** Further checks with the independent buffer, near what was read later in the day. */
-    private const CHECKS = [[6, '11:50'], [1, '15:56']];
+    private const CHECKS = [[6, '11:50'], [1, '15:56'], [1, '17:30']];
 
     /** From the library, as they are. */
     private const PRODUCTS = ['fermented-sausage', 'vegetable-ferment', 'white-wine', 'cider', 'hard-cheese', 'yogurt'];
@@ -96,6 +100,15 @@ final readonly class Past
         $events[] = [$out, fn() => $this->work->release($people['lead'], 'CS-0398', $out)];
         $found = $now->subMinutes(100);
         $events[] = [$found, fn() => $this->work->correct($people['lead'], 'CS-0398', 4.71, 'The bench book has 4.71; the line above was copied.', $found)];
+        // A cider that was released, and recalled for another reason than its pH.
+        foreach ([[12, '15:30', fn(CarbonImmutable $at) => $this->work->start($people['second'], 'cider', 'CI-0007', 'tank 1', '400 L', $at)], [12, '15:40', fn(CarbonImmutable $at) => $this->work->answer($people['second'], 'CI-0007', false, $at)], [8, '14:00', fn(CarbonImmutable $at) => $this->work->release($people['lead'], 'CI-0007', $at, 'Fermented dry, tasted and cleared by the cellar.')], [2, '15:00', fn(CarbonImmutable $at) => $this->work->recall($people['lead'], 'CI-0007', 'Two bottles burst: sugar was left in it.', 'The two shops that sell it, by telephone.', $at)]] as [$daysAgo, $time, $happen]) {
+            $at = Scenario::day($now, $daysAgo, $time);
+            $events[] = [$at, static fn() => $happen($at)];
+        }
+        $strength = Scenario::day($now, 2, '11:00');
+        $events[] = [$strength, fn() => $this->work->standardise($people['checker'], 'S-01', [[0.5106, 25.00], [0.5104, 25.00], [0.5105, 25.00]], $strength)];
+        $titrated = Scenario::day($now, 1, '19:20');
+        $events[] = [$titrated, fn() => $this->work->titrate($people['checker'], 'WW-0012', 'middle of the vessel', 10.0, [8.75, 8.80], $titrated)];
         // A cure under way, and milk of which nobody has said yet when it was pitched.
         $made = Scenario::day($now, 12, '16:00');
         $events[] = [$made, fn() => $this->work->start($people['second'], 'hard-cheese', 'HC-0004', 'cave', '12 wheels', $made, 'pitched', 'Raw milk, where the law allows it, with its cure')];
@@ -103,7 +116,7 @@ final readonly class Past
         $events[] = [$questioned, fn() => $this->work->answer($people['second'], 'HC-0004', false, $questioned)];
         $cured = $now->subMinutes(50);
         $events[] = [$cured, fn() => $this->work->log($people['second'], 'HC-0004', 11.5, $cured, 'coldest', 360)];
-        $heated = $now->subMinutes(95);
+        $heated = Scenario::day($now, 1, '18:20');
         $events[] = [$heated, fn() => $this->work->start($people['second'], 'yogurt', 'YO-0019', 'vat 5', '80 L', $heated, null, 'Milk pasteurised in a vat, 63 °C for 30 min')];
         $logged = $now->subMinutes(55);
         $events[] = [$logged, fn() => $this->work->log($people['second'], 'SA-0031', 23.0, $logged)];

@@ -8,6 +8,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Actions\Batches\AddToBatch;
 use Rheacid\Actions\Batches\AnswerCondition;
+use Rheacid\Actions\Batches\RecallBatch;
 use Rheacid\Actions\Batches\ReleaseBatch;
 use Rheacid\Actions\Batches\StartBatch;
 use Rheacid\Actions\Batches\TakeStep;
@@ -22,6 +23,8 @@ use Rheacid\Actions\Measure\BeginMeasuring;
 use Rheacid\Actions\Measure\CorrectMeasurement;
 use Rheacid\Actions\Measure\OpenRound;
 use Rheacid\Actions\Measure\RecordMeasurement;
+use Rheacid\Actions\Measure\RecordTitration;
+use Rheacid\Actions\Measure\StandardiseTitrant;
 use Rheacid\Actions\Products\TakeProduct;
 use Rheacid\Actions\Ready\LogBottle;
 use Rheacid\Actions\Ready\LogCare;
@@ -32,17 +35,21 @@ use Rheacid\Bench\CellReading;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\SimulatedReading;
 use Rheacid\Bench\Source;
+use Rheacid\Core\Acidity\Acid;
+use Rheacid\Core\Acidity\Endpoint;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\Dirt;
 use Rheacid\Core\Care\SoakSchool;
 use Rheacid\Core\Electrode\Nernst;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Products\Library;
 use Rheacid\Core\Solutions\BottleEvent;
 use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Thermometry\Reference;
 use Rheacid\Measure\Drawn;
+use Rheacid\Measure\TitrationTold;
 use Rheacid\Models\Batch;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Electrode;
@@ -55,6 +62,7 @@ use Rheacid\Models\Person;
 use Rheacid\Models\Product;
 use Rheacid\Models\SessionMoment;
 use Rheacid\Models\Thermometer;
+use Rheacid\Models\TitrantStandardisation;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Refused;
 use Rheacid\Rounds\Way;
@@ -91,6 +99,9 @@ final readonly class Work
         private AddToBatch $addToBatch,
         private RecordCourse $recordCourse,
         private OpenRound $openRound,
+        private RecallBatch $recallBatch,
+        private StandardiseTitrant $standardiseTitrant,
+        private RecordTitration $recordTitration,
     ) {}
 
     public function standAt(Person $by, float $metres, CarbonImmutable $at): void
@@ -214,10 +225,36 @@ final readonly class Work
         }
     }
 
-    public function release(Person $by, string $code, CarbonImmutable $at): void
+    public function release(Person $by, string $code, CarbonImmutable $at, ?string $reason = null): void
     {
         CarbonImmutable::setTestNow($at);
-        ($this->releaseBatch)($by, IdempotencyKey::own(), Batch::query()->where('code', $code)->firstOrFail(), null);
+        ($this->releaseBatch)($by, IdempotencyKey::own(), Batch::query()->where('code', $code)->firstOrFail(), $reason);
+    }
+
+    public function recall(Person $by, string $code, string $reason, string $told, CarbonImmutable $at): void
+    {
+        CarbonImmutable::setTestNow($at);
+        ($this->recallBatch)($by, IdempotencyKey::own(), Batch::query()->where('code', $code)->firstOrFail(), $reason, $told);
+    }
+
+    /** @param non-empty-list<array{float, float}> $runs g of phthalate, mL taken */
+    public function standardise(Person $by, string $code, array $runs, CarbonImmutable $at): void
+    {
+        CarbonImmutable::setTestNow($at);
+        ($this->standardiseTitrant)($by, IdempotencyKey::own(), Lot::query()->where('code', $code)->firstOrFail(), $runs, 1.0);
+    }
+
+    /**
+     * By eye, to the colour of phenolphthalein.
+     *
+     * @param non-empty-list<float> $ml of titrant, portion by portion
+     */
+    public function titrate(Person $by, string $code, string $place, float $sampleMl, array $ml, CarbonImmutable $at): void
+    {
+        CarbonImmutable::setTestNow($at);
+        $titrant = TitrantStandardisation::inForce(1)->firstOrFail();
+        $portions = array_map(static fn(float $one): array => ['sample' => $sampleMl, 'endpoint' => new Endpoint($one, 8.3, false), 'curve' => []], $ml);
+        ($this->recordTitration)($by, IdempotencyKey::own(), Batch::query()->where('code', $code)->firstOrFail(), new TitrationTold(Measurand::TitratableAcidity->on('by-eye per L'), $portions, 'by-eye', Acid::Tartaric, 0.0, 0.05, $titrant, null, new Drawn(Stage::Start, $place, $at->subMinutes(15)), false), null);
     }
 
     /** The newest reading of a batch was written down wrong. */

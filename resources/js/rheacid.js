@@ -2,6 +2,7 @@
 import htmx from 'htmx.org';
 import { isPost, keepWhatIsTyped } from './kept.js';
 import { listenToKeys } from './keys.js';
+import { growTables } from './points.js';
 import { saySettled, watchOverReading } from './settled.js';
 import { listenToSwitches } from './switches.js';
 
@@ -73,7 +74,7 @@ document.addEventListener('click', (event) => {
 document.addEventListener('keydown', (event) => {
     const form = event.target.form;
     if (event.key !== 'Enter' || event.target.tagName !== 'INPUT' || !form?.matches('[data-chain]')) return;
-    const numbers = [...form.querySelectorAll('input[inputmode=decimal]')];
+    const numbers = [...form.querySelectorAll('input[inputmode=decimal]:not([data-optional])')];
     const next = numbers.slice(numbers.indexOf(event.target) + 1).find((field) => field.value.trim() === '');
     if (!next || !numbers.includes(event.target)) return;
     event.preventDefault();
@@ -93,12 +94,13 @@ document.addEventListener('submit', (event) => {
     const size = event.target.querySelector('[type=file]')?.files?.[0]?.size ?? 0;
     if (!status || size < 200_000) return;
     status.hidden = false;
-    setTimeout(() => { status.querySelector('span').textContent = 'Reading and judging it. You can leave this page: it is kept all the same.'; }, 1500);
+    setTimeout(() => { status.querySelector('span').textContent = 'Reading and judging the file. You can leave this page.'; }, 1500);
 });
 
 document.querySelectorAll('[data-scripted]').forEach((element) => element.removeAttribute('hidden'));
 listenToSwitches();
 keepWhatIsTyped();
+growTables();
 listenToKeys();
 watchOverReading();
 followStanding();

@@ -19,8 +19,16 @@ function tone() {
 
 let was = null;
 
+// For those who listen: a region that is there before it speaks.
+function say(words) {
+    const region = document.querySelector('[data-says]');
+    if (region) region.textContent = words;
+}
+
 export function saySettled(settled) {
+    if (!settled && was) say('The reading is no longer stable.');
     if (settled && was === false) {
+        say(`The reading is stable${document.querySelector('#live .n') ? `: ${document.querySelector('#live .n').textContent}` : ''}.`);
         document.documentElement.dataset.settled = 'yes';
         tone();
     }

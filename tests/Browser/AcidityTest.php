@@ -23,17 +23,17 @@ final class AcidityTest extends BrowserTestCase
     {
         $wine = $this->begun('white-wine', 'WW-0001');
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/lots/{$this->lot('S-01')->id}")->sees('Not standardised yet');
-        $oda->fills('Potassium hydrogen phthalate, g, and mL taken', "0,5106; 25,00\n0,5104; 25,00\n0,5105; 25,00")->taps('Keep its strength')->sees('0.1000 N');
+        $oda->fills('Potassium hydrogen phthalate in g, titrant in mL', "0,5106; 25,00\n0,5104; 25,00\n0,5105; 25,00")->taps('Record strength')->sees('0.1000 N');
         $this->calibrateTo10();
 
         $solution = new AcidSolution(['tartaric' => 0.018, 'malic' => 0.01, 'citric' => 0.006], 0.014);
         foreach (['8.2' => 'never judged', '7.0' => ''] as $endpoint => $missing) {
-            $oda->opens("/measure/$wine->id")->taps('Titrate')->sees('Schools that do not mix')->chooses('endpoint', (string) $endpoint)->chooses('stage', 'finished')->chooses('pair', (string) $this->pair()->id);
+            $oda->opens("/measure/$wine->id")->taps('Titrate')->sees('Two endpoints, two quantities')->chooses('endpoint', (string) $endpoint)->chooses('stage', 'finished')->chooses('pair', (string) $this->pair()->id);
             foreach ([0, 1] as $portion) {
                 $oda->browser->executeScript('document.querySelector(arguments[0]).value = arguments[1]; document.querySelector(arguments[2]).value = "10"', ["[name=\"portions[$portion][curve]\"]", $this->curve($solution), "[name=\"portions[$portion][sample]\"]"]);
             }
-            $oda->taps('Record it')->sees('Recorded on WW-0001.')->sees('meq');
-            $oda->opens("/batches/$wine->id")->sees('What it may go out on');
+            $oda->taps('Record titration')->sees('Recorded on WW-0001.')->sees('meq');
+            $oda->opens("/batches/$wine->id")->sees('Release checks');
             self::assertSame($missing !== '', str_contains($oda->page(), 'Legal, finished: acidity, 3.5 g/L as tartaric: never judged'), "after $endpoint");
         }
         self::assertSame(Conformity::Inside, LimitOutcome::query()->where('name', 'Legal, finished: acidity, 3.5 g/L as tartaric')->sole()->outcome);
@@ -43,10 +43,10 @@ final class AcidityTest extends BrowserTestCase
     {
         $wine = $this->begun('white-wine', 'WW-0001');
         $this->calibrate();
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/sums/bench-trial?batch=$wine->id")->sees('what stands in grey is an example');
-        $oda->tabsTo('What is added')->types('tartaric acid, 10 %')->tabsTo('Dose and what was read')->types("0; 3,80\n1; 3,60\n2; 3,45")->tabsTo('Value wanted')->types('3,5')->tabsTo('Volume of a portion')->types('100')->tabsTo('Batch, L')->types('600')->presses(WebDriverKeys::ENTER);
-        $oda->sees('9.779 L')->tabsTo('Plan 9779 mL for WW-0001')->presses(WebDriverKeys::ENTER)->sees('The addition is planned.');
-        $oda->tabsTo('It was added')->presses(WebDriverKeys::ENTER)->sees('measure again after it is mixed in')->sees('not measured since');
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/sums/bench-trial?batch=$wine->id")->sees('Grey values are examples');
+        $oda->tabsTo('Substance')->types('tartaric acid, 10 %')->tabsTo('Dose and reading')->types("0; 3,80\n1; 3,60\n2; 3,45")->tabsTo('Value wanted')->types('3,5')->tabsTo('Volume of a portion')->types('100')->tabsTo('Batch, L')->types('600')->presses(WebDriverKeys::ENTER);
+        $oda->sees('9.779 L')->tabsTo('Plan addition: 9779 mL to WW-0001')->presses(WebDriverKeys::ENTER)->sees('Addition planned.');
+        $oda->tabsTo('Record as added')->presses(WebDriverKeys::ENTER)->sees('Measure again after mixing')->sees('not measured since then');
 
         CarbonImmutable::setTestNow(CarbonImmutable::now()->addSecond());
         sleep(1);
@@ -61,9 +61,9 @@ final class AcidityTest extends BrowserTestCase
         $kraut = $this->begun('vegetable-ferment', 'KR-0001');
         $this->calibrate();
         $this->vouch();
-        $oda = $this->atTheBench(390, 844)->signsIn('oda', self::PASSPHRASE)->opens("/measure/$kraut->id")->chooses('stage', 'equilibrium')->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->taps('typed: what a real meter shows')->taps('Begin measuring');
-        $this->types($oda, 3.9)->taps('Record on KR-0001')->sees('The method asks for a place that was not measured.')->taps('Now solids')->taps('typed: what a real meter shows')->taps('Begin measuring');
-        $this->types($oda, 4.3)->taps('Record on KR-0001')->sees('Equilibrium is not proven: the parts have to agree within 0.1 pH');
+        $oda = $this->atTheBench(390, 844)->signsIn('oda', self::PASSPHRASE)->opens("/measure/$kraut->id")->chooses('stage', 'equilibrium')->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->taps('typed from a real meter')->taps('Start measuring');
+        $this->types($oda, 3.9)->taps('Record reading on KR-0001')->sees('The method asks for a place that was not measured.')->taps('Measure solids')->taps('typed from a real meter')->taps('Start measuring');
+        $this->types($oda, 4.3)->taps('Record reading on KR-0001')->sees('Equilibrium is not proven: the parts have to agree within 0.1 pH');
 
         self::assertSame(1, Measurement::query()->distinct()->count('occasion_id'), 'drawn together');
         self::assertFalse($oda->scrollsSideways());
@@ -73,19 +73,19 @@ final class AcidityTest extends BrowserTestCase
     {
         $batch = $this->batch();
         $this->calibrate();
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/measure/$batch->id")->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->chooses('stage', 'equilibrium')->taps('typed: what a real meter shows')->taps('Begin measuring');
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/measure/$batch->id")->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->chooses('stage', 'equilibrium')->taps('typed from a real meter')->taps('Start measuring');
 
-        $this->types($oda, 4.53)->sees('To prove it.');
+        $this->types($oda, 4.53)->sees('How to prove it.');
         self::assertStringContainsString('A check buffer within 0.03: at most ± 0.07, then 4.53 is proven.', $oda->page());
     }
 
     private function types(Person $oda, float $ph): Person
     {
         foreach ([1, 2] as $portion) {
-            $oda->sees("Portion $portion")->fills('Potential', (string) $this->shown($ph))->fills('Temperature', '21,4')->taps('it stood still')->taps("Accept portion $portion");
+            $oda->sees("Portion $portion")->fills('Potential', (string) $this->shown($ph))->fills('Temperature', '21,4')->taps('was stable')->taps("Accept portion $portion");
         }
 
-        return $oda->sees('not needed');
+        return $oda->sees('Not needed');
     }
 
     private function begun(string $product, string $code): Batch

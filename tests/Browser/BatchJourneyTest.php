@@ -52,7 +52,7 @@ final class BatchJourneyTest extends BrowserTestCase
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/batches/$batch->id/temperatures")->sees('No record yet.');
         $input = $oda->browser->findElement(WebDriverBy::name('file'));
         $input->setFileDetector(new LocalFileDetector())->sendKeys($file);
-        $oda->chooses('thermometer', (string) $this->thermometer()->id)->taps('Keep it');
+        $oda->chooses('thermometer', (string) $this->thermometer()->id)->taps('Add to record');
         foreach ($seen as $words) {
             $oda->sees($words);
         }
@@ -68,7 +68,7 @@ final class BatchJourneyTest extends BrowserTestCase
         $at = static fn(int $minutes): string => SiteClock::local(CarbonImmutable::instance($batch->started_at)->addMinutes($minutes))->format('Y-m-d H:i');
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/batches/$batch->id/temperatures");
 
-        $oda->chooses('point', 'coldest')->chooses('thermometer', (string) $this->thermometer()->id)->fills('Or typed', implode("\n", array_map(static fn(int $minutes): string => "{$at($minutes)}; " . ($minutes <= 20 ? 64 : 58), range(0, 40, 5))))->taps('the record is complete')->taps('Keep it');
+        $oda->chooses('point', 'coldest')->chooses('thermometer', (string) $this->thermometer()->id)->fills('Or type', implode("\n", array_map(static fn(int $minutes): string => "{$at($minutes)}; " . ($minutes <= 20 ? 64 : 58), range(0, 40, 5))))->taps('The record is complete')->taps('Add to record');
         $oda->sees('Running')->sees('min at 63 °C or more')->opens("/batches/$batch->id")->sees('When was it pitched?');
         $oda->sets('or at', str_replace(' ', 'T', $at(45)))->taps('Pitched then')->sees('Pitched: noted.')->sees('Held.')->opens("/batches/$batch->id/temperatures")->sees('Not met.');
         self::assertSame(BatchState::Held, $this->batch('KF-0001')->state());
@@ -78,13 +78,13 @@ final class BatchJourneyTest extends BrowserTestCase
     {
         $batch = $this->started('vegetable-ferment', 'KR-0001', 110);
         $this->read($batch, [[2, 6.03], [10, 5.99], [18, 5.91], [26, 5.78], [34, 5.58], [42, 5.31], [48, 5.07], [54, 4.81]]);
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/batches/$batch->id")->sees('on track, proven about');
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/batches/$batch->id")->sees('on track: expected about');
 
         $this->read($batch, [[60, 4.76]]);
-        $oda->opens("/batches/$batch->id")->sees('In doubt')->sees('Measure again, warm it, extend the time or acidify while the clock still runs.');
+        $oda->opens("/batches/$batch->id")->sees('Not certain')->sees('Measure again. Before the deadline you can warm it, extend the time or acidify.');
 
         $this->read($batch, [[66, 4.75], [72, 4.75], [80, 4.75], [90, 4.75]]);
-        $oda->opens("/batches/$batch->id")->sees('In doubt')->sees('it comes to rest at pH 4.7');
+        $oda->opens("/batches/$batch->id")->sees('Not certain')->sees('levels off at pH 4.7');
         $oda->taps('Nearer')->waitsUntil(static fn(): bool => str_contains($oda->page(), 'Whole batch'), 'a part of its time');
         self::assertSame(BatchState::Running, $this->batch('KR-0001')->state(), 'its time is not up');
     }
@@ -98,22 +98,22 @@ final class BatchJourneyTest extends BrowserTestCase
         $this->read($batch, [[$age - 24, 4.53]], Stage::Equilibrium);
         $this->calibrate();
 
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/measure/$batch->id")->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->chooses('stage', 'equilibrium')->taps('typed: what a real meter shows')->taps('Begin measuring');
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/measure/$batch->id")->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->chooses('stage', 'equilibrium')->taps('typed from a real meter')->taps('Start measuring');
         foreach ([1, 2] as $portion) {
-            $oda->sees("Portion $portion")->fills('Potential', (string) $this->shown(4.53))->fills('Temperature', '21,4')->taps('it stood still')->taps("Accept portion $portion");
+            $oda->sees("Portion $portion")->fills('Potential', (string) $this->shown(4.53))->fills('Temperature', '21,4')->taps('was stable')->taps("Accept portion $portion");
         }
-        $oda->sees('not needed')->sees('Critical limit not proven. Equilibrium: pH ≤ 4.6, lacks 0.02')->sees('4.53 ± 0.08')->taps('Record on CS-0421')->sees('Recorded on CS-0421.');
+        $oda->sees('Not needed')->sees('Critical limit not proven. Equilibrium: pH ≤ 4.6, lacks 0.02')->sees('4.53 ± 0.08')->taps('Record reading on CS-0421')->sees('Recorded on CS-0421.');
         self::assertSame(BatchState::Held, $this->batch('CS-0421')->state(), 'what is not proven does not go on by itself');
 
-        $oda->opens("/pairs/{$this->pair()->id}/check")->chooses('lot', 'R-07')->taps('Or typed, from a real meter')->fills('Potential', (string) $this->shown($this->lot('R-07')->buffer()->phAt(21)))->fills('Temperature', '21')->taps('it stood still')->taps('Accept what was typed')->sees('The check buffer vouches for this calibration.');
-        $oda->opens("/batches/$batch->id")->sees('judged anew')->sees('Equilibrium');
+        $oda->opens("/pairs/{$this->pair()->id}/check")->chooses('lot', 'R-07')->taps('Or type from a real meter')->fills('Potential', (string) $this->shown($this->lot('R-07')->buffer()->phAt(21)))->fills('Temperature', '21')->taps('was stable')->taps('Accept typed reading')->sees('Check passed. It confirms this calibration.');
+        $oda->opens("/batches/$batch->id")->sees('judged again')->sees('Equilibrium');
 
         $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id");
         $sela->sees('Met.');
         foreach ($this->openDeviations($batch) as $deviation) {
-            $sela->opens("/deviations/$deviation")->chooses('disposition', 'go-on')->fills('Why', 'proven by the control check within the hour')->taps('Decide so')->sees('Go on with it.');
+            $sela->opens("/deviations/$deviation")->chooses('disposition', 'go-on')->fills('Reason', 'proven by the control check within the hour')->taps('Record decision')->sees('Go on with it.');
         }
-        $sela->opens("/batches/$batch->id")->fills('Your passphrase', self::PASSPHRASE)->taps('Release CS-0421')->sees('is released.');
+        $sela->opens("/batches/$batch->id")->fills('Passphrase', self::PASSPHRASE)->taps('Release CS-0421')->sees('is released.');
         self::assertSame(BatchState::Released, $this->batch('CS-0421')->state());
     }
 

@@ -76,11 +76,11 @@ final class EmptyPlantTest extends BrowserTestCase
         Cache::flush();
         Settings::forget();
         $code = SetUpCode::fresh();
-        $runa->opens('/sign-in')->sees('A place of your own');
-        foreach (['Code' => strtolower($code), 'Its name' => 'Saltmarsh Ferments', 'Time zone' => 'Europe/Lisbon', 'Elevation' => '12 m', 'Your name' => 'Runa Thistle', 'Signs in as' => 'runa', 'A passphrase of your own' => self::PASSPHRASE_OF_HER_OWN, 'The same again' => self::PASSPHRASE_OF_HER_OWN, 'A PIN of six digits, for changing hands' => '246810'] as $label => $text) {
+        $runa->opens('/sign-in')->sees('Set up your site');
+        foreach (['Set-up code' => strtolower($code), 'Site name' => 'Saltmarsh Ferments', 'Time zone' => 'Europe/Lisbon', 'Elevation' => '12 m', 'Your name' => 'Runa Thistle', 'Sign-in name' => 'runa', 'Passphrase' => self::PASSPHRASE_OF_HER_OWN, 'Repeat passphrase' => self::PASSPHRASE_OF_HER_OWN, 'PIN' => '246810'] as $label => $text) {
             $this->fills($runa, $label, $text);
         }
-        $runa->presses(WebDriverKeys::ENTER)->sees('The site is founded');
+        $runa->presses(WebDriverKeys::ENTER)->sees('The site is set up');
         self::assertFalse(Site::isDemo());
 
         return $runa;
@@ -91,41 +91,41 @@ final class EmptyPlantTest extends BrowserTestCase
     {
         $does('A meter');
         $runa->sees('Add a meter');
-        $this->fillsAll($runa, ['Code on the label' => 'M-1', 'Name' => 'Bench meter', 'Last digit, mV' => '0.1']);
-        $does('Put it on the shelf');
+        $this->fillsAll($runa, ['Code on the label' => 'M-1', 'Name' => 'Bench meter', 'Resolution, mV' => '0.1']);
+        $does('Add ');
         $this->next($runa, $does, 'An electrode', 'Add an electrode');
         $this->fillsAll($runa, ['Code on the label' => 'E-1', 'Name' => 'Electrode one', 'First used on' => '2026-06-01', 'Stored wet since' => '2026-06-02']);
-        $does('Put it on the shelf');
+        $does('Add ');
         $runa->sees('Pair meter and electrode');
         $this->fillsAll($runa, ['Electrode or sensor' => 'E-1', 'Meter' => 'M-1']);
-        $does('Pair them');
+        $does('Pair Enter');
         $runa->sees('Never calibrated.');
         $this->next($runa, $does, 'A thermometer', 'Add a thermometer');
         $this->fillsAll($runa, ['Code on the label' => 'T-1', 'Name' => 'Stick thermometer']);
-        $does('Put it on the shelf');
-        $this->next($runa, $does, 'The thermometer in an ice bath', 'Judge these readings');
-        $this->isByKeyboard ? $runa->tabsTo('all as drawn')->presses(WebDriverKeys::SPACE) : $runa->taps('all as drawn');
+        $does('Add ');
+        $this->next($runa, $does, 'Check the thermometer in an ice bath', 'Record check');
+        $this->isByKeyboard ? $runa->tabsTo('everything as drawn')->presses(WebDriverKeys::SPACE) : $runa->taps('everything as drawn');
         $this->fillsAll($runa, ['First reading' => '0.1', 'Second' => '0.1', 'Third' => '0.0']);
-        $does('Judge these readings');
+        $does('Record check');
         $runa->sees('Within tolerance.');
-        $does('Use as it is');
+        $does('Use without correction');
         foreach ([['B-7', 'pH 7.00', '7.00'], ['B-4', 'pH 4.01', '4.01']] as [$lot, $label, $buffer]) {
             $this->next($runa, $does, 'Two buffers', 'Add a bottle');
             $this->fillsAll($runa, ['Lot number' => $lot, 'Label' => $label, 'Buffer' => "technical $buffer", 'Printed expiry' => '2028-06-30', 'Opened on' => date('Y-m-d')]);
-            $does('Put it on the shelf');
+            $does('Add ');
             $runa->sees("Bottle $lot");
         }
         $this->next($runa, $does, 'A product', 'Products');
         $does('Kombucha');
         $runa->sees('Library · ferment');
-        $does('Take it and change it');
-        $this->next($runa, $does, 'A batch', 'Start a batch');
+        $does('Adopt product');
+        $this->next($runa, $does, 'A batch', 'Start batch');
         $does('Choose');
-        $runa->sees('Begun at');
+        $runa->sees('Started at');
         $this->fillsAll($runa, ['Vessel' => 'jar 1', 'Size' => '5 L']);
         $does('Start ');
         $this->next($runa, $does, 'The first calibration', 'Calibrate');
-        $does('Begin all the same');
+        $does('Start anyway');
         foreach ([[-0.9, 'Accept 7.0', 'Accept 4.0'], [170.9, 'Accept 4.0', 'Accept read-back'], [-1.0, 'Accept read-back', 'Usable until']] as [$mv, $accept, $then]) {
             $runa->sees($accept);
             $this->types($runa, $mv);
@@ -133,25 +133,25 @@ final class EmptyPlantTest extends BrowserTestCase
             $runa->sees($then);
         }
         $this->next($runa, $does, 'The first reading', 'Measure');
-        $does('Begin measuring');
+        $does('Start measuring');
         foreach ([1, 2] as $portion) {
             $runa->sees("Portion $portion");
             $this->types($runa, 200.1);
             $does("Accept portion $portion");
-            $runa->sees($portion === 1 ? 'Portion 2' : 'not needed');
+            $runa->sees($portion === 1 ? 'Portion 2' : 'Not needed');
         }
-        $does('Record on');
+        $does('Record reading on');
         $runa->sees('Recorded on');
         self::assertSame(1, Measurement::query()->count());
         $runa->opens('/')->sees('Today');
-        self::assertStringNotContainsString('To the first reading', $runa->page());
+        self::assertStringNotContainsString('First steps', $runa->page());
     }
 
     /** @param callable(string): Person $does */
     private function next(Person $runa, callable $does, string $step, string $title): void
     {
         $does('Today');
-        $runa->sees('To the first reading');
+        $runa->sees('First steps');
         $does($step);
         $runa->sees($title);
     }

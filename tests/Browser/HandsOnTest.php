@@ -18,16 +18,16 @@ final class HandsOnTest extends BrowserTestCase
         $oda = $this->atTheBench(390, 844, dark: true)->signsIn('oda', self::PASSPHRASE);
         self::assertSame('rgb(26, 34, 39)', $oda->browser->executeScript("return getComputedStyle(document.querySelector('.surface')).backgroundColor"), 'the dark scheme');
 
-        $oda->touches('Calibrate: Calibrate E-07')->sees('read back in')->touches('Begin')->sees('Waiting.')->chooses('speed', '60');
+        $oda->touches('Calibrate: Calibrate E-07')->sees('read back in')->touches('Start calibration')->sees('Waiting for the electrode.')->chooses('speed', '60');
         $oda->touches('pH 7.00 · Q-27')->seesAcceptAwake()->touches('Accept 7.0')->sees('4.01 now')
             ->touches('pH 4.01 · Q-28')->seesAcceptAwake()->touches('Accept 4.0')->sees('Accept read-back')
             ->touches('pH 4.01 reference · R-07')->seesAcceptAwake()->touches('Accept read-back')->sees('Usable until');
         self::assertSame(Verdict::Pass, Calibration::query()->sole()->verdict);
 
-        $oda->touches('Measure a batch')->sees('Which batch?')->touches('Measure CS-0417')->sees('Begin measuring')->touches('Begin measuring')->sees('Portion 1')->chooses('speed', '60');
+        $oda->touches('Measure a batch')->sees('What is next')->touches('Measure CS-0417')->sees('Start measuring')->touches('Start measuring')->sees('Portion 1')->chooses('speed', '60');
         $oda->touches('sample of CS-0417')->seesAcceptAwake()->touches('Accept portion 1')->sees('Portion 2')
-            ->touches('sample of CS-0417')->seesAcceptAwake()->touches('Accept portion 2')->sees('not needed')
-            ->touches('Record on CS-0417')->sees('Recorded on CS-0417.');
+            ->touches('sample of CS-0417')->seesAcceptAwake()->touches('Accept portion 2')->sees('Not needed')
+            ->touches('Record reading on CS-0417')->sees('Recorded on CS-0417.');
 
         self::assertEqualsWithDelta(5.7, $this->decided(Measurement::query()->sole())->value, 0.02);
     }
@@ -35,11 +35,11 @@ final class HandsOnTest extends BrowserTestCase
     public function test_a_connection_lost_in_the_middle_of_a_run_loses_nothing(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
-        $oda->opens("/calibrate/{$this->pair()->id}")->taps('typed: the mV')->taps('Begin')->sees('type what it shows')
+        $oda->opens("/calibrate/{$this->pair()->id}")->taps('typed from a real meter')->taps('Start calibration')->sees('type what it shows')
             ->fills('Potential', '-4,2')->fills('Temperature', '21,5');
 
         $this->connection($oda, lost: true);
-        $oda->taps('it stood still')->taps('Accept 7.0')->sees('No connection. Nothing is lost');
+        $oda->taps('was stable')->taps('Accept 7.0')->sees('No connection. What you typed');
         self::assertSame(0, CalibrationPoint::query()->count());
 
         $this->connection($oda, lost: false);
@@ -55,7 +55,7 @@ final class HandsOnTest extends BrowserTestCase
     public function test_a_live_trace_goes_on_when_the_connection_is_back(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
-        $oda->opens("/calibrate/{$this->pair()->id}")->taps('Begin')->sees('Waiting.')->chooses('speed', '30')->taps('pH 7.00 · Q-27')->sees('of 30 still');
+        $oda->opens("/calibrate/{$this->pair()->id}")->taps('Start calibration')->sees('Waiting for the electrode.')->chooses('speed', '30')->taps('pH 7.00 · Q-27')->sees('of 30 s');
 
         $this->connection($oda, lost: true);
         $oda->sees('No connection.');
@@ -80,14 +80,14 @@ final class HandsOnTest extends BrowserTestCase
     public function test_a_new_passphrase_is_refused_where_it_is_guessed_first_and_signs_out_every_other_bench(): void
     {
         $elsewhere = $this->atTheBench(390, 844)->signsIn('oda', self::PASSPHRASE)->opens('/batches')->sees('CS-0417');
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/yourself')->taps('Passphrase, PIN and sessions')->sees('Sign out there');
-        $types = static fn(string $now, string $new) => $oda->fills('Passphrase now', $now)->fills('New passphrase', $new)->fills('New passphrase again', $new)->taps('Change passphrase');
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/yourself')->taps('Passphrase, PIN and sessions')->sees('Sign out');
+        $types = static fn(string $now, string $new) => $oda->fills('Current passphrase', $now)->fills('New passphrase', $new)->fills('Repeat new passphrase', $new)->taps('Change passphrase');
 
         $types('not hers', 'kettle and nine herons')->sees('That is not your passphrase.');
-        $types(self::PASSPHRASE, 'Password12345')->sees('among the commonest');
-        $types(self::PASSPHRASE, 'kettle and nine herons')->sees('Your passphrase is changed.')->sees('this one');
+        $types(self::PASSPHRASE, 'Password12345')->sees('very common');
+        $types(self::PASSPHRASE, 'kettle and nine herons')->sees('Passphrase changed.')->sees('this device');
 
-        self::assertStringNotContainsString('Sign out there', $oda->page());
+        self::assertStringNotContainsString('Sign out', $oda->page());
         $elsewhere->opens('/batches')->sees('Passphrase');
         self::assertStringEndsWith('/sign-in', $elsewhere->browser->getCurrentURL());
     }
@@ -95,12 +95,12 @@ final class HandsOnTest extends BrowserTestCase
     public function test_keys_can_be_switched_off_on_this_device(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
-        $oda->leavesFields()->types('?')->sees('keys are on')->taps('keys are on')->taps('Close');
+        $oda->leavesFields()->types('?')->sees('Use keyboard shortcuts')->taps('Use keyboard shortcuts')->taps('Close');
 
         $oda->leavesFields()->types('2');
         self::assertStringNotContainsString('/ready', $oda->browser->getCurrentURL());
 
-        $oda->types('?')->taps('keys are on')->taps('Close')->leavesFields()->types('2')->sees('Meters with electrodes');
+        $oda->types('?')->taps('Use keyboard shortcuts')->taps('Close')->leavesFields()->types('2')->sees('Meters with electrodes');
     }
 
     public function test_every_target_is_large_enough_for_a_glove(): void
@@ -132,10 +132,10 @@ final class HandsOnTest extends BrowserTestCase
 
     public function test_somebody_new_comes_in_by_a_code_by_keyboard_alone_and_is_out_when_disabled(): void
     {
-        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens('/people')->fills('Name', 'Runa Thistle')->fills('Signs in as', 'runa')->taps('Invite')->sees('is the code for Runa Thistle');
+        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens('/people')->fills('Name', 'Runa Thistle')->fills('Sign-in name', 'runa')->taps('Invite')->sees('is the invitation code of Runa Thistle');
         self::assertSame(1, preg_match('/[A-Z0-9]{4}-[A-Z0-9]{4}-[A-Z0-9]{4}/', $sela->page(), $code));
 
-        $runa = $this->atTheBench(390, 844)->opens('/sign-in')->tabsTo('Come in by a code')->presses(WebDriverKeys::ENTER)->sees('You choose what you sign in with');
+        $runa = $this->atTheBench(390, 844)->opens('/sign-in')->tabsTo('I have an invitation code')->presses(WebDriverKeys::ENTER)->sees('Choose a passphrase and a PIN');
         $runa->types($code[0] ?? "")->presses(WebDriverKeys::TAB)->types('three words and a comma')->presses(WebDriverKeys::TAB)->types('three words and a comma')->presses(WebDriverKeys::TAB)->types('246810')->presses(WebDriverKeys::ENTER)->sees('Welcome, Runa Thistle.');
         self::assertFalse($runa->scrollsSideways());
     }

@@ -50,7 +50,7 @@ final class MeasureTest extends BrowserTestCase
                 $oda->types($number)->presses(WebDriverKeys::ENTER);
             }
         }
-        $oda->sees('what was found')->sees('vat 2: ');
+        $oda->sees('results')->sees('vat 2: ');
 
         self::assertSame(0, $oda->touches, 'beyond the numbers, each ended by Enter, nothing was touched');
         self::assertSame(6, Measurement::query()->count());
@@ -65,7 +65,7 @@ final class MeasureTest extends BrowserTestCase
         $lines = array_map(fn(int $i): string => sprintf('%s; %s; %s; 21,4', SiteClock::local($this->now->subMinutes(400 - 30 * $i))->format('Y-m-d H:i'), $this->shown(4.7 - 0.02 * $i), $this->shown(4.71 - 0.02 * $i)), range(0, 9));
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/measure/{$this->batch()->id}")->taps('Readings from paper')->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id);
 
-        $oda->fills('Readings', implode("\n", $lines))->taps('each stood still')->taps('Enter them')->sees('10 readings are on record, marked as entered late.');
+        $oda->fills('Readings', implode("\n", $lines))->taps('Each was stable')->taps('Record readings')->sees('10 readings recorded, marked as entered late.');
 
         self::assertSame(10, Measurement::query()->count());
     }
@@ -74,12 +74,12 @@ final class MeasureTest extends BrowserTestCase
     {
         $wine = $this->begun('white-wine', 'WW-0001');
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/ready/add/bottle');
-        $oda->fills('Lot number', 'W-03')->fills('Label', 'pH 3.00')->chooses('kind', 'buffer')->chooses('buffer', 'technical-3.00')->fills('Printed expiry', $this->now->addYear()->toDateString())->taps('Put it on the shelf')->sees('W-03');
+        $oda->fills('Lot number', 'W-03')->fills('Label', 'pH 3.00')->chooses('kind', 'buffer')->chooses('buffer', 'technical-3.00')->fills('Printed expiry', $this->now->addYear()->toDateString())->taps('Add ')->sees('W-03');
 
         foreach ([['Q-31', true], ['W-03', false]] as [$acid, $isOutside]) {
             $this->calibrateOn(['Q-29', $acid]);
-            $oda->opens("/measure/$wine->id")->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->chooses('stage', 'finished')->taps('typed: what a real meter shows')->taps('Begin measuring');
-            $this->typesPortions($oda, 3.3)->taps('Record on WW-0001')->sees('Recorded on WW-0001.');
+            $oda->opens("/measure/$wine->id")->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->chooses('stage', 'finished')->taps('typed from a real meter')->taps('Start measuring');
+            $this->typesPortions($oda, 3.3)->taps('Record reading on WW-0001')->sees('Recorded on WW-0001.');
             self::assertSame($isOutside, str_contains($oda->page(), '0.70 outside the buffers'), $acid);
         }
         [$by4, $by3] = Decision::query()->orderBy('id')->pluck('expanded_u')->all();
@@ -91,14 +91,14 @@ final class MeasureTest extends BrowserTestCase
         $beer = $this->begun('beer-ale', 'AL-0001');
         DB::table('bench_cups')->where('batch_id', $beer->id)->update(['ph' => 4.1]);
         $this->nowAtTheBench();
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/measure/$beer->id")->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->taps('the simulated bench')->taps('Begin measuring')->sees('Portion 1, degassed')->chooses('speed', '60');
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/measure/$beer->id")->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->taps('from the simulated bench')->taps('Start measuring')->sees('Portion 1, degassed')->chooses('speed', '60');
 
-        $isGone = static fn(): bool => str_contains($oda->page(), 'not needed');
+        $isGone = static fn(): bool => str_contains($oda->page(), 'Not needed');
         for ($portion = 1; $portion <= 5 && !$isGone(); $portion++) {
-            $portion === 1 ? $oda->taps('sample of AL-0001') : $oda->taps('Pour it')->sees($portion - 1 . ' so far');
-            $oda->seesAcceptAwake()->taps("Accept portion $portion")->waitsUntil(static fn(): bool => str_contains($oda->page(), 'not needed') || str_contains($oda->page(), 'Portion ' . ($portion + 1)), 'the portion to be kept');
+            $portion === 1 ? $oda->taps('sample of AL-0001') : $oda->taps('Pour ')->sees($portion - 1 . ' so far');
+            $oda->seesAcceptAwake()->taps("Accept portion $portion")->waitsUntil(static fn(): bool => str_contains($oda->page(), 'Not needed') || str_contains($oda->page(), 'Portion ' . ($portion + 1)), 'the portion to be kept');
         }
-        $oda->sees('not needed: the last two agree within 0.02')->taps('Record on AL-0001')->sees('Recorded on AL-0001.');
+        $oda->sees('Not needed: the last two agree within 0.02')->taps('Record reading on AL-0001')->sees('Recorded on AL-0001.');
 
         $read = Replicate::query()->orderBy('position')->pluck('value')->map(static fn(mixed $value): float => (float) $value)->all();
         self::assertGreaterThan(2, count($read), 'the first was read with its gas');
@@ -119,9 +119,9 @@ final class MeasureTest extends BrowserTestCase
         CarbonImmutable::setTestNow();
         $this->nowAtTheBench();
 
-        $oda = $this->atTheBench(390, 844)->signsIn('oda', self::PASSPHRASE)->opens("/measure/$kraut->id")->chooses('stage', 'equilibrium')->chooses('place', 'brine')->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->taps('typed: what a real meter shows')->taps('Begin measuring');
-        $this->typesPortions($oda, 3.9)->taps('Record on KR-0001')->sees('Now solids')->taps('Now solids')->taps('typed: what a real meter shows')->taps('Begin measuring');
-        $this->typesPortions($oda, 3.93)->taps('Record on KR-0001')->sees('Critical limit met. Critical, at equilibrium');
+        $oda = $this->atTheBench(390, 844)->signsIn('oda', self::PASSPHRASE)->opens("/measure/$kraut->id")->chooses('stage', 'equilibrium')->chooses('place', 'brine')->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->taps('typed from a real meter')->taps('Start measuring');
+        $this->typesPortions($oda, 3.9)->taps('Record reading on KR-0001')->sees('Measure solids')->taps('Measure solids')->taps('typed from a real meter')->taps('Start measuring');
+        $this->typesPortions($oda, 3.93)->taps('Record reading on KR-0001')->sees('Critical limit met. Critical, at equilibrium');
         self::assertStringNotContainsString('Equilibrium is not proven', $oda->page());
     }
 
@@ -134,12 +134,12 @@ final class MeasureTest extends BrowserTestCase
         CarbonImmutable::setTestNow();
         $this->calibrate(electrode: 'E-09');
         $this->vouch(electrode: 'E-09');
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/measure/$sausage->id")->sees('not for insertion')->chooses('thermometer', (string) $this->thermometer()->id)->chooses('stage', 'finished');
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/measure/$sausage->id")->sees('cannot be inserted')->chooses('thermometer', (string) $this->thermometer()->id)->chooses('stage', 'finished');
         foreach ([['piece 1', 4.9], ['piece 2', 5.12], ['piece 3', 4.95]] as $i => [$piece, $ph]) {
-            $oda->chooses('place', $piece)->chooses('pair', (string) $this->pair('E-09')->id)->taps('typed: what a real meter shows')->taps('Begin measuring');
-            $this->typesPortions($oda, $ph)->taps('Record on SA-0001')->sees('Recorded on SA-0001.');
+            $oda->chooses('place', $piece)->chooses('pair', (string) $this->pair('E-09')->id)->taps('typed from a real meter')->taps('Start measuring');
+            $this->typesPortions($oda, $ph)->taps('Record reading on SA-0001')->sees('Recorded on SA-0001.');
             if ($i < 2) {
-                $oda->taps('Now piece ' . ($i + 2))->sees('Begin measuring');
+                $oda->taps('Measure piece ' . ($i + 2))->sees('Start measuring');
             }
         }
 
@@ -152,8 +152,8 @@ final class MeasureTest extends BrowserTestCase
     {
         $rice = $this->begun('acidified-rice', 'RI-0001');
         $this->nowAtTheBench();
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/measure/$rice->id")->sees('Begin measuring')->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->taps('the simulated bench')->taps('Begin measuring')->sees('Portion 1')->chooses('speed', '60');
-        $oda->taps('sample of RI-0001')->sees('still')->taps('Stir it into water')->sees('stirred into water')->seesAcceptAwake()->taps('Accept portion 1')->sees('Portion 2');
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/measure/$rice->id")->sees('Start measuring')->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->taps('from the simulated bench')->taps('Start measuring')->sees('Portion 1')->chooses('speed', '60');
+        $oda->taps('sample of RI-0001')->sees('still')->taps('Stir into water')->sees('Stirred into water')->seesAcceptAwake()->taps('Accept portion 1')->sees('Portion 2');
 
         self::assertTrue(Replicate::query()->sole()->settled);
     }
@@ -193,10 +193,10 @@ final class MeasureTest extends BrowserTestCase
     private function typesPortions(Person $oda, float $ph): Person
     {
         foreach ([1, 2] as $portion) {
-            $oda->sees("Portion $portion")->fills('Potential', (string) $this->shown($ph))->fills('Temperature', '21,4')->taps('it stood still')->taps("Accept portion $portion");
+            $oda->sees("Portion $portion")->fills('Potential', (string) $this->shown($ph))->fills('Temperature', '21,4')->taps('was stable')->taps("Accept portion $portion");
         }
 
-        return $oda->sees('not needed');
+        return $oda->sees('Not needed');
     }
 
     private function drawn(string $code, string $place, float $ph, ?Measurement $with): Measurement

@@ -23,8 +23,8 @@ final class MorningTest extends BrowserTestCase
             ->taps('Soak')->taps('15 min')->sees('soaking until');
         self::assertSame(PairState::Soaking, Readiness::of($this->pair())->state);
 
-        $oda->opens("/calibrate/{$this->pair()->id}")->taps('change')->chooses('lots[2]', 'Q-35')->fills('Why before the soak is over', 'the vat cannot wait')
-            ->taps('Begin')->sees('Waiting.')->chooses('speed', '60')
+        $oda->opens("/calibrate/{$this->pair()->id}")->taps('change')->chooses('lots[2]', 'Q-35')->fills('Reason not to wait for the soak', 'the vat cannot wait')
+            ->taps('Start calibration')->sees('Waiting for the electrode.')->chooses('speed', '60')
             ->movesTheElectrodeAndAccepts('pH 7.00 · Q-27')->sees('4.01 now')
             ->movesTheElectrodeAndAccepts('pH 4.01 · Q-28')->sees('10.01 now')
             ->movesTheElectrodeAndAccepts('pH 10.01 · Q-35')->sees('Accept read-back')
@@ -32,7 +32,7 @@ final class MorningTest extends BrowserTestCase
         self::assertNotNull(Calibration::query()->sole()->alkaline_slope_percent);
 
         $oda->opens("/calibrate/{$this->pair('E-05')->id}")->taps('change')->chooses('lots[0]', 'R-08')->chooses('lots[1]', 'R-07')->chooses('lots[2]', 'R-09')->chooses('read_back', '')
-            ->taps('Begin')->sees('confirms itself')->taps('Begin')->sees('Waiting.')->chooses('speed', '60')
+            ->taps('Start calibration')->sees('confirms itself')->taps('Start calibration')->sees('Waiting for the electrode.')->chooses('speed', '60')
             ->movesTheElectrodeAndAccepts('pH 6.86 reference · R-08')->sees('4.00 now')
             ->movesTheElectrodeAndAccepts('pH 4.01 reference · R-07')->sees('9.18 now')
             ->movesTheElectrodeAndAccepts('pH 9.18 reference · R-09')->sees('Accept read-back')
@@ -44,15 +44,15 @@ final class MorningTest extends BrowserTestCase
     public function test_a_conductivity_pen_takes_its_own_standard_and_no_buffer(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
-        $oda->opens('/calibrate')->sees('conductivity')->taps('Calibrate L-01')->sees('Bottle of standard')
-            ->chooses('lot', 'Q-31')->taps('Or typed')->fills('Conductivity', '1262')->fills('Temperature', '20,4')->taps('it stood still')->taps('Accept what was typed')
+        $oda->opens('/calibrate')->sees('conductivity')->taps('Calibrate L-01')->sees('Standard')
+            ->chooses('lot', 'Q-31')->taps('Or type')->fills('Conductivity', '1262')->fills('Temperature', '20,4')->taps('was stable')->taps('Accept typed reading')
             ->sees('Bottle Q-31 (');
         self::assertSame(0, CellCalibration::query()->count());
 
-        $oda->chooses('lot', 'C-02')->taps('Accept what was typed')->sees('Pass.')->sees('ready until');
+        $oda->chooses('lot', 'C-02')->taps('Accept typed reading')->sees('Pass.')->sees('ready until');
         self::assertEqualsWithDelta(1413 / (1262 / (1 + 0.02 * (20.4 - 25))), CellCalibration::query()->sole()->cell_factor, 1e-9);
 
-        $oda->chooses('speed', '60')->movesTheElectrodeAndAccepts('conductivity 12.88 mS/cm · C-03')->sees('Rinse, take fresh standard')->sees('Waiting.');
+        $oda->chooses('speed', '60')->movesTheElectrodeAndAccepts('conductivity 12.88 mS/cm · C-03')->sees('Rinse, use fresh standard')->sees('Waiting for the electrode.');
         $oda->taps('conductivity 1413 µS/cm · C-02')->seesAcceptAwake()->leavesFields()->presses(WebDriverKeys::ENTER)->sees('Pass.');
         self::assertEqualsWithDelta(1.017, CellCalibration::query()->orderByDesc('id')->firstOrFail()->cell_factor, 0.003, 'the true factor of the cell');
     }
@@ -60,13 +60,13 @@ final class MorningTest extends BrowserTestCase
     public function test_a_hidden_fault_is_found_and_told_what_to_do_first(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
-        $oda->opens("/bench/{$this->pair()->id}")->chooses('fault', Fault::Coated->value)->fills('Seed', '7')->taps('Set it')->sees('The simulated bench is set.')
-            ->taps('Begin')->sees('Waiting.')->chooses('speed', '60')
+        $oda->opens("/bench/{$this->pair()->id}")->chooses('fault', Fault::Coated->value)->fills('Seed', '7')->taps('Set condition')->sees('Simulated bench set.')
+            ->taps('Start calibration')->sees('Waiting for the electrode.')->chooses('speed', '60')
             ->movesTheElectrodeAndAccepts('pH 7.00 · Q-27')->sees('4.01 now')
             ->movesTheElectrodeAndAccepts('pH 4.01 · Q-28')->sees('Accept read-back')
-            ->movesTheElectrodeAndAccepts('pH 4.01 reference · R-07')->sees('Likely.')->sees('coated');
+            ->movesTheElectrodeAndAccepts('pH 4.01 reference · R-07')->sees('Likely cause.')->sees('coated');
         $oda->presses(WebDriverKeys::ENTER)->sees('Clean');
-        $oda->opens('/')->sees('E-07: clean it by kind of dirt');
+        $oda->opens('/')->sees('E-07: clean it by type of soiling');
         self::assertSame(Diagnosis::Coated, Calibration::query()->sole()->diagnosis);
     }
 
@@ -74,10 +74,10 @@ final class MorningTest extends BrowserTestCase
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
         $oda->opens('/ready/add/electrode')->fills('Code on the label', 'E-12')->fills('Name', 'Electrode E-12')->chooses('kind', 'sleeve junction, refillable')->fills('First used on', '2026-01-05')
-            ->leavesFields()->presses(WebDriverKeys::ENTER)->sees('E-12 stands on the shelf')
+            ->leavesFields()->presses(WebDriverKeys::ENTER)->sees('E-12 added')
             ->fills('Electrode or sensor', 'E-12')->fills('Meter', 'M-B')->fills('Socket', 'third socket')->leavesFields()->presses(WebDriverKeys::ENTER)
             ->sees('E-12 on Cellar meter B, third socket')->sees('never calibrated');
-        $oda->taps('Label')->sees('Never in conductivity standard');
+        $oda->taps('Label')->sees('Not for conductivity standard');
         $oda->waitsUntil(static fn(): bool => (bool) $oda->browser->executeScript("return document.querySelector('canvas[data-code=\"E-12\"]').getContext('2d').getImageData(10, 10, 60, 60).data.some((value, i) => i % 4 < 3 && value === 0)"), 'the square to be drawn');
         self::assertSame('third socket', $this->pair('E-12')->channel);
     }

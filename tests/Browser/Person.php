@@ -70,7 +70,7 @@ final class Person
     public function taps(string $name): self
     {
         $this->touches++;
-        $element = $this->named($name);
+        $element = $this->opened($this->named($name));
         // As a person scrolls: what is tapped does not hide behind the bar at the lower edge.
         $this->browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
         $element->click();
@@ -95,14 +95,14 @@ final class Person
 
     public function chooses(string $name, string $value): self
     {
-        (new WebDriverSelect($this->found(WebDriverBy::name($name))))->selectByValue($value);
+        (new WebDriverSelect($this->opened($this->found(WebDriverBy::name($name)))))->selectByValue($value);
 
         return $this;
     }
 
     public function fills(string $label, string $text): self
     {
-        $field = $this->found(WebDriverBy::xpath("//*[@id = //label[normalize-space() = '$label']/@for]"));
+        $field = $this->opened($this->found(WebDriverBy::xpath("//*[@id = //label[normalize-space() = '$label']/@for]")));
         $field->clear();
         $field->sendKeys($text);
 
@@ -190,6 +190,19 @@ final class Person
         $seen = count($elements) === 1 ? $elements : array_filter($elements, static fn(RemoteWebElement $one): bool => $one->isDisplayed());
 
         return array_values([...$seen, ...$elements])[0];
+    }
+
+    /** Opens what it is folded away in, as a person does who looks for it. */
+    private function opened(RemoteWebElement $element): RemoteWebElement
+    {
+        $closed = $this->browser->executeScript('const all = []; for (let at = arguments[0].closest("details:not([open])"); at; at = at.parentElement.closest("details:not([open])")) { if (!at.querySelector(":scope > summary").contains(arguments[0])) all.unshift(at.querySelector(":scope > summary")); } return all;', [$element]);
+        foreach (is_array($closed) ? $closed : [] as $summary) {
+            assert($summary instanceof RemoteWebElement);
+            $this->browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [$summary]);
+            $summary->click();
+        }
+
+        return $element;
     }
 
     /** @param callable(): bool $condition */

@@ -35,21 +35,21 @@ final class ProofTest extends BrowserTestCase
         CarbonImmutable::setTestNow();
         $product = Product::query()->where('code', 'fermented-sausage')->sole();
 
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/batches/new?product=$product->id")->sees('How is it made safe?');
-        $oda->fills('Code', 'SA-0001')->fills('Vessel', 'room 1')->fills('Size', '40 kg')->sets('Begun at', $this->field(60))->taps('Start')->sees('Choose by which of its routes it is made safe');
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/batches/new?product=$product->id")->sees('Which process route');
+        $oda->fills('Code', 'SA-0001')->fills('Vessel', 'room 1')->fills('Size', '40 kg')->sets('Started at', $this->field(60))->taps('Start')->sees('Choose a process route');
         self::assertSame('SA-0001', $oda->browser->executeScript('return document.querySelector("[name=code]").value'), 'nothing typed is lost');
-        $oda->taps('Fermented, then kept cold')->taps('Start')->sees('is on record.')->sees('When was it stuffed? Its limits count from then.');
+        $oda->taps('Fermented, then kept cold')->taps('Start')->sees('is on record.')->sees('When was it stuffed? Limits count from that time.');
         $batch = $this->batch('SA-0001');
-        $oda->taps('Not yet')->sees('Noted: not yet.')->opens("/batches/$batch->id")->sets('or at', $this->field(70))->taps('Stuffed then')->sees('That lies before the batch began.');
+        $oda->taps('Not yet')->sees('Recorded: not yet.')->opens("/batches/$batch->id")->sets('or at', $this->field(70))->taps('Stuffed then')->sees('That is before the batch started.');
         $oda->sets('or at', $this->field(50))->taps('Stuffed then')->sees('A lead records it');
 
         $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id")->sets('or at', $this->field(50))->taps('Stuffed then')->sees('How do you know?');
         $sela->fills('How do you know?', 'on the sheet of the filler')->taps('Stuffed then')->sees('Stuffed: noted.')->sees('on the sheet of the filler');
-        $sela->taps('Change the time')->sets('It happened at', $this->field(55))->fills('Why', 'the sheet was misread')->fills('Your passphrase', 'not mine')->taps('Change it, and judge again')->sees('That is not your passphrase.');
+        $sela->taps('Change the time')->sets('Time of the step', $this->field(55))->fills('Reason', 'the sheet was misread')->fills('Passphrase', 'not mine')->taps('Change time and judge again')->sees('That is not your passphrase.');
         self::assertSame($this->field(55), $sela->browser->executeScript('return document.querySelector("[id^=change-at]").value'), 'nothing typed is lost');
-        $sela->fills('Your passphrase', self::PASSPHRASE)->taps('Change it, and judge again')->sees('the time is changed, and everything that counts from it')->sees('the sheet was misread');
-        $sela->opens("/batches/$batch->id/temperatures")->chooses('thermometer', (string) $this->thermometer()->id)->fills('Or typed', implode("\n", array_map(fn(int $hours): string => str_replace('T', ' ', $this->field(20 - $hours)) . '; 20.0', range(0, 19))))->taps('Keep it');
-        $sela->sees('points are on record')->sees('nobody recorded 36 h of it');
+        $sela->fills('Passphrase', self::PASSPHRASE)->taps('Change time and judge again')->sees('time changed. Everything that depends on it')->sees('the sheet was misread');
+        $sela->opens("/batches/$batch->id/temperatures")->chooses('thermometer', (string) $this->thermometer()->id)->fills('Or type', implode("\n", array_map(fn(int $hours): string => str_replace('T', ' ', $this->field(20 - $hours)) . '; 20.0', range(0, 19))))->taps('Add to record');
+        $sela->sees('points recorded')->sees('36 h of it was not recorded');
         self::assertStringNotContainsString('Met.', $sela->page(), 'time that nobody recorded proves nothing');
         self::assertSame([2, 1], [BatchStep::query()->where('batch_id', $batch->id)->count(), $this->batch('SA-0001')->load('steps')->steps->count()], 'the former stays on record');
     }
@@ -64,12 +64,12 @@ final class ProofTest extends BrowserTestCase
         $this->vouch();
 
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
-        $this->reads($oda->opens("/measure/$batch->id"), 'brine', 3.7)->sees('Now solids');
+        $this->reads($oda->opens("/measure/$batch->id"), 'brine', 3.7)->sees('Measure solids');
         self::assertSame(BatchState::Running, $this->batch('KR-0001')->state(), 'brine alone proves nothing, and holds nothing');
-        $oda->opens('/')->sees('KR-0001: solids of the sample drawn')->opens("/batches/$batch->id")->sees('lacks solids')->taps('No more will come')->sees('Set aside: only what lies outside a limit counts of it.');
+        $oda->opens('/')->sees('KR-0001: measure solids of the sample drawn')->opens("/batches/$batch->id")->sees('lacks solids')->taps('Close sample as it is')->sees('Sample closed. Only values outside a limit count.');
         $oda->opens('/')->sees('KR-0001: draw a fresh sample');
 
-        $this->reads($oda->opens("/measure/$batch->id"), 'brine', 3.7)->sees('Now solids')->taps('Now solids');
+        $this->reads($oda->opens("/measure/$batch->id"), 'brine', 3.7)->sees('Measure solids')->taps('Measure solids');
         $this->reads($oda, null, 3.75)->sees('Critical limit met');
         self::assertSame(BatchState::Running, $this->batch('KR-0001')->state());
     }
@@ -82,12 +82,12 @@ final class ProofTest extends BrowserTestCase
         $course = "/batches/$batch->id/temperatures";
 
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens($course)->chooses('point', 'coldest')->chooses('thermometer', (string) $this->thermometer()->id);
-        $oda->fills('Or typed', 'yesterday; cold')->taps('Keep it')->sees('holds no line with numbers')->fills('Or typed', implode("\n", array_map(fn(int $hours): string => str_replace('T', ' ', $this->field(120 - $hours)) . '; 8.4', range(0, 114, 6))))->taps('Keep it');
+        $oda->fills('Or type', 'yesterday; cold')->taps('Add to record')->sees('holds no line with numbers')->fills('Or type', implode("\n", array_map(fn(int $hours): string => str_replace('T', ' ', $this->field(120 - $hours)) . '; 8.4', range(0, 114, 6))))->taps('Add to record');
         $oda->sees('Running, day 5 of 60.');
         self::assertStringNotContainsString('Met.', $oda->page(), 'five days are not sixty');
 
-        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens($course)->taps('Strike out a stretch')->sets('From', $this->field(50))->sets('Until', $this->field(26))->taps('Strike it out')->sees('why');
-        $sela->fills('Why it is struck out', 'the logger lay on the desk')->taps('Strike it out')->sees('Struck out: it counts as a gap.')->sees('the logger lay on the desk')->sees('Running, day 1 of 60.');
+        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens($course)->taps('Exclude a stretch')->sets('In force from', $this->field(50))->sets('Recorded until', $this->field(26))->taps('Exclude (counts')->sees('why');
+        $sela->fills('Reason to exclude it', 'the logger lay on the desk')->taps('Exclude (counts')->sees('Excluded. The stretch counts as a gap.')->sees('the logger lay on the desk')->sees('Running, day 1 of 60.');
     }
 
     public function test_what_nothing_guards_goes_out_with_a_reason_and_is_fetched_back_by_a_lead(): void
@@ -96,12 +96,12 @@ final class ProofTest extends BrowserTestCase
         $batch = $this->brew('cider', 'CI-0001', $this->field(48));
         CarbonImmutable::setTestNow();
 
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/batches/$batch->id")->sees('Asked.')->taps('No')->sees('The answer is kept.')->sees('Nothing is measured that guards it.');
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/batches/$batch->id")->sees('Question.')->taps('No')->sees('Answer recorded.')->sees('No measured limit protects it.');
         self::assertStringNotContainsString('Release CI-0001', $oda->page(), 'a checker is not offered it');
 
-        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id")->fills('Your passphrase', self::PASSPHRASE)->taps('Release CI-0001')->sees('Write why it goes out.');
-        $sela->fills('Why it goes out: nothing was measured', 'dry, clear, tasted by two')->fills('Your passphrase', self::PASSPHRASE)->taps('Release CI-0001')->sees('CI-0001 is released.')->sees('Nothing was measured.');
-        $sela->taps('Recall it')->fills('Why', 'a bottle burst')->fills('Who was told what', 'the two shops, by telephone')->taps('Recall CI-0001')->sees('passphrase');
+        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id")->fills('Passphrase', self::PASSPHRASE)->taps('Release CI-0001')->sees('Give a reason for the release.');
+        $sela->fills('Reason to release without a measurement', 'dry, clear, tasted by two')->fills('Passphrase', self::PASSPHRASE)->taps('Release CI-0001')->sees('CI-0001 is released.')->sees('Nothing was measured.');
+        $sela->taps('Recall batch')->fills('Reason', 'a bottle burst')->fills('Who was informed of what', 'the two shops, by telephone')->taps('Recall CI-0001')->sees('passphrase');
         self::assertSame(BatchState::Released, $this->batch('CI-0001')->state());
         $sela->browser->executeScript("document.querySelector('#recall-passphrase').value = arguments[0]", [self::PASSPHRASE]);
         $sela->taps('Recall CI-0001')->sees('CI-0001 is recalled.')->sees('Keep it apart.')->sees('the two shops, by telephone');
@@ -121,13 +121,13 @@ final class ProofTest extends BrowserTestCase
         CarbonImmutable::setTestNow();
         $reading = DB::table('measurements')->max('id');
 
-        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id")->fills('Your passphrase', self::PASSPHRASE)->taps('Release CS-0417')->sees('is released.');
-        $sela->opens("/readings/$reading/correction")->fills('Potential of portion 1', (string) $this->shown(4.9))->fills('Potential of portion 2', (string) $this->shown(4.9))->fills('Why it is corrected', 'the next line of the book was read')->taps('Record the correction')->sees('not met');
+        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id")->fills('Passphrase', self::PASSPHRASE)->taps('Release CS-0417')->sees('is released.');
+        $sela->opens("/readings/$reading/correction")->fills('Potential of portion 1', (string) $this->shown(4.9))->fills('Potential of portion 2', (string) $this->shown(4.9))->fills('Reason for the correction', 'the next line of the book was read')->taps('Record correction')->sees('not met');
         self::assertSame(BatchState::Released, $this->batch()->state(), 'what has gone out is not held: a lead decides');
 
-        $sela->opens('/')->sees('CS-0417 is released, and no longer stands')->opens("/batches/$batch->id")->sees('Found after the release.')->taps('What to do')->sees('a lead recalls it, or lets it stand');
-        $sela->chooses('disposition', 'recall')->fills('Why', 'over its critical limit')->fills('Your passphrase', self::PASSPHRASE)->taps('Decide so')->sees('who was told');
-        $sela->fills('Who was told what', 'the two shops, by telephone')->fills('Your passphrase', self::PASSPHRASE)->taps('Decide so')->sees('Recall');
+        $sela->opens('/')->sees('CS-0417 is released, but a limit is not met')->opens("/batches/$batch->id")->sees('Found after release.')->taps('Open deviation')->sees('A lead recalls it or lets it stand');
+        $sela->chooses('disposition', 'recall')->fills('Reason', 'over its critical limit')->fills('Passphrase', self::PASSPHRASE)->taps('Record decision')->sees('informed');
+        $sela->fills('Who was informed of what', 'the two shops, by telephone')->fills('Passphrase', self::PASSPHRASE)->taps('Record decision')->sees('Recall');
         self::assertSame(BatchState::Recalled, $this->batch()->state());
     }
 
@@ -138,8 +138,8 @@ final class ProofTest extends BrowserTestCase
         app(RecordMissedDeadlines::class)();
         $deviation = Deviation::query()->where('batch_id', $batch->id)->sole();
 
-        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/deviations/$deviation->id")->sees('no later value mends a missed deadline')->chooses('disposition', 'go-on')->fills('Why', 'acidified, as written')->sets('New time', $this->field(-24))->taps('Decide so');
-        $sela->sees('written word')->fills('Process authority', 'letter of the county, 3 December')->taps('Decide so')->sees('to be met by')->taps('To batch')->taps('Let it go on')->fills('Why', 'more time')->browser->executeScript("document.querySelector('#move button[value=running]').click()");
+        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/deviations/$deviation->id")->sees('no later value makes up for a missed deadline')->chooses('disposition', 'go-on')->fills('Reason', 'acidified, as written')->sets('New deadline', $this->field(-24))->taps('Record decision');
+        $sela->sees('written statement')->fills('Process authority', 'letter of the county, 3 December')->taps('Record decision')->sees('new deadline')->taps('Open batch')->taps('Resume batch')->fills('Reason', 'more time')->browser->executeScript("document.querySelector('#move button[value=running]').click()");
         $sela->sees('CS-0417 is running.');
 
         $this->actingAs($this->people['checker'])->post("/measure/$batch->id/other", ['of' => 'salt|of total', 'values' => '3.1', 'measured_by' => 'the bench', 'measured_with' => 'balance', 'stage' => 'underway', 'place' => 'blend', 'form' => self::formId()])->assertSessionHasNoErrors();
@@ -153,12 +153,12 @@ final class ProofTest extends BrowserTestCase
         if ($place !== null) {
             $by->chooses('place', $place);
         }
-        $by->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->taps('typed: what a real meter shows')->taps('Begin measuring');
+        $by->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->taps('typed from a real meter')->taps('Start measuring');
         foreach ([1, 2] as $portion) {
-            $by->sees("Portion $portion")->fills('Potential', (string) $this->shown($ph))->fills('Temperature', '21,4')->taps('it stood still')->taps("Accept portion $portion");
+            $by->sees("Portion $portion")->fills('Potential', (string) $this->shown($ph))->fills('Temperature', '21,4')->taps('was stable')->taps("Accept portion $portion");
         }
 
-        return $by->sees('not needed')->taps('Record on')->sees('Recorded on');
+        return $by->sees('Not needed')->taps('Record reading on')->sees('Recorded on');
     }
 
     private function field(float $hoursAgo): string

@@ -20,7 +20,7 @@ final class TouchesTest extends BrowserTestCase
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/calibrate/{$this->pair()->id}")->sees('7.00 from Q-27 → 4.01 from Q-28 → read back in R-07');
 
-        $oda->taps('Begin')->sees('Waiting.')->chooses('speed', '60')
+        $oda->taps('Start calibration')->sees('Waiting for the electrode.')->chooses('speed', '60')
             ->taps('pH 7.00 · Q-27')->seesAcceptAwake()->taps('Accept 7.0')->sees('4.01 now')
             ->taps('pH 4.01 · Q-28')->seesAcceptAwake()->taps('Accept 4.0')->sees('Accept read-back')
             ->taps('pH 4.01 reference · R-07')->seesAcceptAwake()->taps('Accept read-back')->sees('Usable until');
@@ -32,7 +32,7 @@ final class TouchesTest extends BrowserTestCase
     public function test_the_same_typed_costs_six_touches_beyond_the_numbers_and_the_source_is_remembered(): void
     {
         $this->calibrate();
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/calibrate/{$this->pair()->id}")->taps('Begin')->sees('type what it shows');
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/calibrate/{$this->pair()->id}")->taps('Start calibration')->sees('type what it shows');
         foreach ([7.02, 4.0, 4.0] as $station => $ph) {
             $oda->fills('Potential', (string) $this->shown($ph))->fills('Temperature', '21')->lets(31)
                 ->waitsUntil(fn(): bool => (bool) $oda->browser->executeScript("return document.querySelector('[data-still]').checked"), 'the digits to have stood still');
@@ -51,11 +51,28 @@ final class TouchesTest extends BrowserTestCase
         foreach ([1, 2] as $portion) {
             $oda->fills('Potential', (string) $this->shown(5.1))->fills('Temperature', '21')->lets(61)
                 ->waitsUntil(fn(): bool => (bool) $oda->browser->executeScript("return document.querySelector('[data-still]').checked"), 'the digits to have stood still');
-            $oda->taps("Accept portion $portion")->sees($portion === 1 ? 'Portion 2' : 'not needed');
+            $oda->taps("Accept portion $portion")->sees($portion === 1 ? 'Portion 2' : 'Not needed');
         }
-        $oda->taps('Record on CS-0417')->sees('Recorded on CS-0417.');
+        $oda->taps('Record reading on CS-0417')->sees('Recorded on CS-0417.');
 
         self::assertLessThanOrEqual(4, $oda->touches);
+        self::assertSame(2, Measurement::query()->count());
+    }
+
+    public function test_from_today_a_typed_reading_of_two_portions_costs_three_touches_beyond_the_numbers(): void
+    {
+        $this->calibrate();
+        $this->vouch();
+        $this->measure([5.2, 5.21]);
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->taps('Measure')->sees('What is next')->taps('Measure CS-0417')->sees('Portion 1');
+        foreach ([1, 2] as $portion) {
+            // The keyboard ends the number with Enter, which leads from field to field and from the last one on.
+            $oda->fills('Potential', (string) $this->shown(5.1))->lets(61)->waitsUntil(fn(): bool => (bool) $oda->browser->executeScript("return document.querySelector('[data-still]').checked"), 'the reading to be stable');
+            $oda->presses(WebDriverKeys::ENTER)->types('21')->presses(WebDriverKeys::ENTER)->sees($portion === 1 ? 'Portion 2' : 'Not needed');
+        }
+        $oda->taps('Record reading on CS-0417')->sees('Recorded on CS-0417.');
+
+        self::assertLessThanOrEqual(3, $oda->touches);
         self::assertSame(2, Measurement::query()->count());
     }
 
@@ -64,7 +81,7 @@ final class TouchesTest extends BrowserTestCase
         $thermometer = Thermometer::query()->where('code', 'T-08')->firstOrFail();
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/verify/$thermometer->id");
 
-        $oda->taps('slush of crushed ice')->sees('These readings come from the simulated bath')->taps('all as drawn')->taps('Judge these readings')->sees('Within tolerance.')->taps('Use as it is')->sees('Use as it is.');
+        $oda->taps('slush of crushed ice')->sees('These readings come from the simulated bath')->taps('everything as drawn')->taps('Record check')->sees('Within tolerance.')->taps('Use without correction')->sees('Use without correction.');
 
         self::assertLessThanOrEqual(5, $oda->touches);
         self::assertCount(5, Verification::query()->orderByDesc('id')->firstOrFail()->bath);
@@ -72,7 +89,7 @@ final class TouchesTest extends BrowserTestCase
 
     public function test_a_foot_switch_is_enough_for_a_whole_calibration_and_a_tone_says_when_it_rests(): void
     {
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/calibrate/{$this->pair()->id}")->sees('read back in')->presses(WebDriverKeys::ENTER)->sees('Waiting.')->chooses('speed', '60')->leavesFields();
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/calibrate/{$this->pair()->id}")->sees('read back in')->presses(WebDriverKeys::ENTER)->sees('Waiting for the electrode.')->chooses('speed', '60')->leavesFields();
         $run = $oda->browser->getCurrentURL();
         $oda->types('9');
         foreach (['4.01 now', 'Accept read-back', 'Usable until'] as $next) {
@@ -120,7 +137,7 @@ final class TouchesTest extends BrowserTestCase
                 self::assertLessThan(0.05, self::shift($oda->opens($path), 1), "$path at $width");
             }
             if ($width > 1000) {
-                $oda->taps('Begin')->sees('Waiting.')->chooses('speed', '10')->taps('pH 7.00 · Q-27')->sees('still');
+                $oda->taps('Start calibration')->sees('Waiting for the electrode.')->chooses('speed', '10')->taps('pH 7.00 · Q-27')->sees('still');
                 self::assertLessThan(0.05, self::shift($oda, 6), 'while a reading comes to rest');
             }
             $oda->browser->quit();

@@ -147,8 +147,8 @@ final class JudgeTest extends TestCase
         self::assertSame('Critical limit met. pH ≤ 4.6, 0.02 to spare beyond the uncertainty.', $say(4.52, 0.06));
         self::assertSame('Critical limit not proven. pH ≤ 4.6, lacks 0.03 to be proven.', $say(4.56, 0.07));
         self::assertSame('Critical limit not met. pH ≤ 4.6, missed by 0.12.', $say(4.72, 0.07));
-        self::assertSame('Critical limit not proven. pH ≤ 4.6: its uncertainty is not known, so nothing is proven.', $say(4.2, null));
-        self::assertSame('Critical limit not proven. pH ≤ 4.6: the value would meet it, but what it rests on proves nothing.', $say(4.2, 0.05, false));
+        self::assertSame('Critical limit not proven. pH ≤ 4.6: the uncertainty is unknown, so nothing is proven.', $say(4.2, null));
+        self::assertSame('Critical limit not proven. pH ≤ 4.6: the value would meet it, but it is not trusted.', $say(4.2, 0.05, false));
         self::assertStringContainsString('0.02 to spare', $say(4.511, 0.06), 'what is to spare is rounded down');
         self::assertStringContainsString('less than 0.01', $say(4.535, 0.06));
     }

@@ -50,8 +50,8 @@ final class LogTest extends TestCase
         yield 'one column' => ["1\n2\n3", null, 'separator'];
         yield 'a header alone' => ["time;mV;°C\n", null, 'no line with numbers'];
         yield 'two columns' => ["time;mV\n0;1\n1;2", null, 'Three different columns'];
-        yield 'time running backwards' => ["time;mV;°C\n0;1;20\n2;1;20\n1;1;20", 4, 'does not go forward'];
-        yield 'the same second twice' => ["time;mV;°C\n0;1;20\n0;1;20", 3, 'does not go forward'];
+        yield 'time running backwards' => ["time;mV;°C\n0;1;20\n2;1;20\n1;1;20", 4, 'does not increase'];
+        yield 'the same second twice' => ["time;mV;°C\n0;1;20\n0;1;20", 3, 'does not increase'];
         yield 'a formula in a cell' => ["time;mV;°C\n0;=1+1;20\n", 2, '"=1+1" is not a number in mV'];
         yield 'a word in a cell' => ["time;mV;°C\n0;1;20\n1;over;20", 3, '"over" is not a number'];
         yield 'a word after empty lines' => ["time;mV;°C\n\n0;1;20\n\n\n1;over;20", 6, '"over" is not a number'];

@@ -79,7 +79,7 @@ final class ProofTest extends TestCase
         $salt = Judge::on([new Result('salt', '', [new Portion(2.0, 0.1)])], [$limit('salt', LimitKind::Operating, 3.0, 'salt'), $limit('unread', LimitKind::Critical, 4.6, applies: Applies::WithinHours, hours: 24)], new Occasion(Stage::Underway, ['start' => 30]));
         $holds = Consequences::of(BatchState::Running, $salt, [], false, false)->holds;
         self::assertInstanceOf(NotDue::class, $holds, 'an unread critical deadline is never sealed as a salt that was met');
-        self::assertSame('Deadline passed unread: pH ≤ 4.6', LimitWords::reason($holds));
+        self::assertSame('Deadline missed, not measured: pH ≤ 4.6', LimitWords::reason($holds));
     }
 
     public function test_only_news_holds_a_batch_or_opens_a_deviation(): void

@@ -193,7 +193,7 @@ final class ThermometryTest extends TestCase
         self::assertSame(IntervalReason::Keep, IntervalPlan::after(30, $walking, '2026-03-15', new Service(30), [$checks(8)])->reason, 'it would walk out before the next check');
         self::assertSame(16, $plan(new Service(30, [Stress::Sticky, Stress::Shock]))->nextDays, '30 · 0.75 · 0.75, rounded down');
         self::assertSame([20, IntervalReason::Capped], [$plan(new Service(30, [], 20))->nextDays, $plan(new Service(30, [], 20))->reason]);
-        self::assertStringContainsString('Kept at 30 days: 3 good checks in a row. 2 more without a shift over 0.30 °C would double it', ThermometerWords::interval($plan(new Service(30)), 1.0));
+        self::assertStringContainsString('Kept at 30 days: 3 passed checks in a row. 2 more with no shift over 0.30 °C double it', ThermometerWords::interval($plan(new Service(30)), 1.0));
         self::assertStringContainsString('before and after every batch', ThermometerWords::interval($plan(new Service(30, eachBatch: true)), 1.0));
     }
 
@@ -249,13 +249,13 @@ final class ThermometryTest extends TestCase
         $rising = implode("\n", array_map(static fn(int $t): string => $line($t, $t < 20 ? 25 - $t : 5 + 0.002 * ($t - 20)), range(0, 60)));
         yield 'first, middle and last of the half minute at rest' => ["s\t°C\n$rising", [5.02, 5.05, 5.08]];
         yield 'by the clock, with a comma' => ["time;°C\n" . implode("\n", array_map(static fn(int $t): string => sprintf('07:%02d:%02d;4,9', intdiv($t, 60), $t % 60), range(0, 90))), [4.9, 4.9, 4.9]];
-        yield 'never at rest' => [implode("\n", array_map(static fn(int $t): string => $line($t, 25 - 0.3 * $t), range(0, 60))), 'never stood still within 0.1 for 30 s'];
+        yield 'never at rest' => [implode("\n", array_map(static fn(int $t): string => $line($t, 25 - 0.3 * $t), range(0, 60))), 'never stable within 0.1 for 30 s'];
         yield 'words' => ["1;cold\n2;warm\n", 'Line 2: "warm" is not a number'];
         yield 'a number beyond all bounds' => ["$rising\n61\t1e400", 'Line 62: "1e400" is not a number'];
         yield 'hotter than any bath' => ["$rising\n61\t1001", 'Line 62: 1001 ° is outside -100 to 1000'];
-        yield 'a clock that goes back' => ["$rising\n59\t5.1", 'Line 62: time does not go forward'];
+        yield 'a clock that goes back' => ["$rising\n59\t5.1", 'Line 62: time does not increase'];
         yield 'one column' => ["1\n2\n3\n", 'No column separator was found'];
-        yield 'a line cut short' => ["1;20\n2;20\n3\n", 'Line 3: it holds no seconds and temperature'];
+        yield 'a line cut short' => ["1;20\n2;20\n3\n", 'Line 3: no seconds and temperature'];
     }
 
     /** @param list<float>|string $expected */

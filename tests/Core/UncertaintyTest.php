@@ -67,8 +67,8 @@ final class UncertaintyTest extends TestCase
         self::assertSame([Gain::ControlCheck, true], [$ways[0]['gain'], $ways[0]['proves']]);
         self::assertEqualsWithDelta($byHand, $ways[0]['expanded_u'], 0.0002);
         self::assertNotContains(Gain::CleanerSample, array_column($ways, 'gain'), 'it is clear already');
-        self::assertSame('A check buffer within 0.03: at most ± 0.05, then 4.55 is proven.', GainWords::proof($ways, 4.55, 0.05, Gain::least($in)));
-        self::assertStringStartsWith('4.59 cannot be proven here: it lies 0.01 from the limit', GainWords::proof(Gain::ways($in, 0.01), 4.59, 0.01, Gain::least($in)));
+        self::assertSame('A check buffer within 0.03: at most ± 0.05, which proves 4.55.', GainWords::proof($ways, 4.55, 0.05, Gain::least($in)));
+        self::assertStringStartsWith('4.59 cannot be proven: the value is 0.01 from the limit', GainWords::proof(Gain::ways($in, 0.01), 4.59, 0.01, Gain::least($in)));
         $between = (Gain::least($in) + min(1.0, ...array_column($ways, "expanded_u"))) / 2;
         self::assertStringStartsWith('No single way proves it; all of them together', GainWords::proof(Gain::ways($in, $between), 4.56, $between, Gain::least($in)));
     }

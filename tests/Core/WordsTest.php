@@ -58,15 +58,15 @@ final class WordsTest extends TestCase
     /** @return iterable<string, array{FindingCode, float|null, float|null, string}> */
     public static function findings(): iterable
     {
-        yield 'low' => [FindingCode::SlopeLow, 88.0, 90.0, 'Slope 88.0 %; at least 90.0 % is needed.'];
-        yield 'high' => [FindingCode::SlopeHigh, 105.2, 102.0, 'Slope 105.2 %; an electrode gives at most 102.0 %.'];
+        yield 'low' => [FindingCode::SlopeLow, 88.0, 90.0, 'Slope 88.0 %; at least 90.0 % is required.'];
+        yield 'high' => [FindingCode::SlopeHigh, 105.2, 102.0, 'Slope 105.2 %; more than the 102.0 % that an electrode can give.'];
         yield 'near low' => [FindingCode::SlopeNearLow, 91.0, 90.0, 'Slope 91.0 %, close to the lowest allowed 90.0 %.'];
         yield 'offset' => [FindingCode::OffsetOff, -17.26, 15.0, 'Offset −17.3 mV; at most ±15 mV is allowed.'];
-        yield 'slow' => [FindingCode::ResponseSlow, 74.0, 60.0, 'Response 74 s; at most 60 s is needed.'];
-        yield 'read-back' => [FindingCode::CheckFailed, 0.07, 0.05, 'A buffer read afterwards was 0.070 pH off; at most 0.05 is allowed.'];
-        yield 'no zero point' => [FindingCode::ZeroPointOff, null, 0.5, 'Zero point at pH not known; less than 0.5 from 7 is needed.'];
-        yield 'short span' => [FindingCode::SpanShort, 2.5, 2.8, 'The buffers are 2.50 pH apart; 2.8 or more gives a sound slope.'];
-        yield 'temperatures' => [FindingCode::TemperatureSpread, 4.2, 3.0, 'The buffers differed by 4.2 °C; at most 3 °C is good.'];
+        yield 'slow' => [FindingCode::ResponseSlow, 74.0, 60.0, 'Response time 74 s; at most 60 s is allowed.'];
+        yield 'read-back' => [FindingCode::CheckFailed, 0.07, 0.05, 'The read-back was 0.070 pH off; at most 0.05 is allowed.'];
+        yield 'no zero point' => [FindingCode::ZeroPointOff, null, 0.5, 'Zero point at pH not known; it must be within 0.5 of 7.'];
+        yield 'short span' => [FindingCode::SpanShort, 2.5, 2.8, 'The buffers are 2.50 pH apart; 2.8 or more gives a reliable slope.'];
+        yield 'temperatures' => [FindingCode::TemperatureSpread, 4.2, 3.0, 'The buffer temperatures differed by 4.2 °C; they should differ by at most 3 °C.'];
     }
 
     #[DataProvider('findings')]
@@ -125,7 +125,7 @@ final class WordsTest extends TestCase
 
         self::assertSame('within 24 h of the start, if acid was added', LimitWords::due($limit('Acid was added', 'start')));
         self::assertSame('within 24 h of pitched, if US standard', LimitWords::due($limit('US standard', 'pitched')));
-        self::assertSame('63 °C for 30 min, on a record', LimitWords::bounds($limit(null, 'start'), ['kind' => 'heat-hold', 'minimum_c' => 63, 'minutes' => 30.0]));
+        self::assertSame('63 °C for 30 min, on a temperature record', LimitWords::bounds($limit(null, 'start'), ['kind' => 'heat-hold', 'minimum_c' => 63, 'minutes' => 30.0]));
     }
 
     public function test_states_say_until_when(): void
@@ -133,7 +133,7 @@ final class WordsTest extends TestCase
         self::assertSame('ready until Thu 08:00', StateWords::pair(PairState::Ready, 'Thu 08:00'));
         self::assertSame('soaking until 10:40', StateWords::pair(PairState::Soaking, '10:40'));
         self::assertSame(['at once', '38 s', 'yes'], array_map(StateWords::response(...), [0.0, 38.0, null]));
-        self::assertSame(['settled at once', 'settled in 38 s', 'settled'], array_map(StateWords::settled(...), [0.0, 38.0, null]));
+        self::assertSame(['stable at once', 'stable in 38 s', 'stable'], array_map(StateWords::settled(...), [0.0, 38.0, null]));
     }
 
     public function test_every_signature_has_its_words_and_its_steps(): void
@@ -151,7 +151,7 @@ final class WordsTest extends TestCase
     {
         self::assertStringContainsString('no flame', (string) CareWords::cleaningCaution(Dirt::Fat));
         self::assertStringContainsString('goggles and gloves', (string) CareWords::cleaningCaution(Dirt::Scale));
-        self::assertStringContainsString('foreign-body case', (string) CareWords::how(CareKind::Broken, ElectrodeKind::Refillable));
+        self::assertStringContainsString('may contain glass', (string) CareWords::how(CareKind::Broken, ElectrodeKind::Refillable));
         self::assertStringContainsString('leaches', (string) CareWords::how(CareKind::WrongStorage, ElectrodeKind::Refillable));
         self::assertSame(['Top up the cap of E-07', 'Clean E-07', 'Top up the cap'], [CareWords::toDo(CareKind::ToppedUp, 'E-07'), CareWords::toDo(CareKind::Cleaned, 'E-07'), CareWords::toDo(CareKind::ToppedUp)]);
     }

@@ -59,7 +59,7 @@ final class AccessTest extends BenchTestCase
             $this->actingAs($this->people[$role])->get('/access')->assertOk()->assertSeeInOrder(['odd one', 'perrin', 'oda']);
         }
         $this->get('/access?name=od')->assertSee('odd one')->assertDontSee('perrin');
-        $this->get('/access?kind=signed-in')->assertDontSee('odd one')->assertSee('Nothing like that.');
+        $this->get('/access?kind=signed-in')->assertDontSee('odd one')->assertSee('No entry matches.');
         $this->get('/access?kind=nonsense&name=%25')->assertOk();
     }
 

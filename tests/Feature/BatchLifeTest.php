@@ -36,7 +36,7 @@ final class BatchLifeTest extends BenchTestCase
         $this->get("/batches/new?product=$product")->assertOk()->assertSee('CS-0422');
         $form = ['product' => $product, 'code' => 'CS-0422', 'vessel' => 'vat 7', 'size' => '90 kg'];
 
-        $this->start([...$form, 'code' => 'CS-0417'])->assertSessionHasErrors(['code' => 'CS-0417 is already the code of a batch. Each code stands once.']);
+        $this->start([...$form, 'code' => 'CS-0417'])->assertSessionHasErrors(['code' => 'CS-0417 is already the code of a batch. Each code can be used once.']);
         $this->start([...$form, 'started_at' => '2026-11-26T10:00'])->assertSessionHasErrors('started_at');
         $this->start([...$form, 'code' => 'no spaces'])->assertSessionHasErrors('code');
         $this->start([...$form, 'parents' => 'CS-0409 CS-9999'])->assertSessionHasErrors(['parents' => 'There is no batch CS-9999.']);
@@ -55,7 +55,7 @@ final class BatchLifeTest extends BenchTestCase
         self::assertSame(BatchState::Planned, $batch->state());
 
         $this->wait(60);
-        $this->post("/batches/$batch->id/steps", ['step' => 'packed', 'at' => '2026-11-27T10:00', 'form' => self::formId()])->assertSessionHasErrors(['at' => 'That lies in the future. A time up to now is accepted.']);
+        $this->post("/batches/$batch->id/steps", ['step' => 'packed', 'at' => '2026-11-27T10:00', 'form' => self::formId()])->assertSessionHasErrors(['at' => 'That is in the future. Type a time up to now.']);
         $this->post("/batches/$batch->id/steps", ['step' => 'packed', 'form' => self::formId()])->assertSessionHasNoErrors();
 
         self::assertSame(BatchState::Running, $this->batch('CS-0500')->state());
@@ -69,7 +69,7 @@ final class BatchLifeTest extends BenchTestCase
         $this->measure([5.18, 5.18]);
 
         $this->get("/batches/$batch->id/tag")->assertSee('pH 5.18')->assertDontSee('5.2');
-        $this->get("/batches/$batch->id/tag?digits=1")->assertSee('pH 5.2, said with one decimal; judged as 5.18');
+        $this->get("/batches/$batch->id/tag?digits=1")->assertSee('pH 5.2, rounded to one decimal; judged as 5.18');
     }
 
     public function test_what_is_missing_for_a_release_is_said_and_a_lead_with_a_passphrase_lets_it_go(): void
@@ -129,14 +129,14 @@ final class BatchLifeTest extends BenchTestCase
         $this->measure([6.4, 6.4]);
         $deviation = Deviation::query()->sole();
         self::assertSame(BatchState::Held, $this->batch()->state());
-        $this->get("/batches/{$this->batch()->id}")->assertSeeInOrder(['Held.', 'Deviation.', 'Critical limit not met', 'One deviation is not decided about.']);
+        $this->get("/batches/{$this->batch()->id}")->assertSeeInOrder(['Held.', 'Deviation.', 'Critical limit not met', 'One deviation is open.']);
         $this->get("/deviations/$deviation->id")->assertOk()->assertSee('second verified instrument');
         $this->get("/batches/{$this->batch()->id}/tag")->assertSee('HELD')->assertSee('until a lead decides');
 
         $this->post("/deviations/$deviation->id/actions", ['action' => 'pressed under the brine again', 'form' => self::formId()])->assertSessionHasNoErrors();
         $this->dispose($deviation, 'go-on', 'a checker says so')->assertForbidden();
         $this->actingAs($this->people['lead']);
-        $this->move(BatchState::Running, 'looks fine')->assertSessionHasErrors(['state' => 'A deviation is not decided about. Decide about it first.']);
+        $this->move(BatchState::Running, 'looks fine')->assertSessionHasErrors(['state' => 'A deviation is still open. Decide about it first.']);
         $this->dispose($deviation, 'go-on', null)->assertSessionHasErrors('reason');
         $this->dispose($deviation, 'go-on', 'acidified within the hour')->assertSessionHasNoErrors();
         $this->dispose($deviation, 'discard', 'no, rather not')->assertSessionHasErrors('disposition');
@@ -199,11 +199,11 @@ final class BatchLifeTest extends BenchTestCase
     public function test_who_holds_a_batch_does_not_release_it(): void
     {
         $this->actingAs($this->people['lead']);
-        $this->move(BatchState::Held, null)->assertSessionHasErrors(['reason' => 'Write why it is held.']);
+        $this->move(BatchState::Held, null)->assertSessionHasErrors(['reason' => 'Give a reason to hold the batch.']);
         $this->move(BatchState::Held, 'smells of paint')->assertSessionHasNoErrors();
 
         $this->release(self::PASSPHRASE)->assertSessionHasErrors('release');
-        self::assertStringStartsWith('It cannot go out yet.', (string) session('errors')->first('release'));
+        self::assertStringStartsWith('Not releasable yet.', (string) session('errors')->first('release'));
         $this->actingAs($this->people['checker']);
         $this->move(BatchState::Running, 'it was only the paint')->assertForbidden();
     }
@@ -217,7 +217,7 @@ final class BatchLifeTest extends BenchTestCase
         $this->vouch(electrode: 'E-05');
         $this->measure([4.2, 4.2], electrode: 'E-05');
 
-        self::assertContains('Two instruments differ by more than 0.1 pH: read it with a third.', Outlet::of($this->batch())->blocks);
+        self::assertContains('Two instruments differ by more than 0.1 pH. Use a third.', Outlet::of($this->batch())->blocks);
     }
 
     public function test_an_addition_is_planned_and_carried_out_once(): void
@@ -232,13 +232,13 @@ final class BatchLifeTest extends BenchTestCase
         $this->post("/batches/$batch->id/additions", [...$form, 'done' => '1', 'plan' => $plan->id, 'form' => self::formId()])->assertSessionHasNoErrors();
         $this->post("/batches/$batch->id/additions", [...$form, 'done' => '1', 'plan' => $plan->id, 'form' => self::formId()])->assertSessionHasErrors('plan');
         $this->post("/batches/$batch->id/notes", ['note' => 'bubbling well', 'form' => self::formId()]);
-        $this->get("/batches/$batch->id")->assertSee('Was planned')->assertSee('bubbling well')->assertSee('not measured since');
-        self::assertContains('Something was added, and it was not read since: measure it again once it is mixed in.', Outlet::of($batch)->blocks);
+        $this->get("/batches/$batch->id")->assertSee('Was planned')->assertSee('bubbling well')->assertSee('not measured since then');
+        self::assertContains('Something was added and it has not been measured since. Measure again after mixing.', Outlet::of($batch)->blocks);
 
         $this->travel(10)->minutes();
         $this->calibrate();
         $this->measure([4.3, 4.3]);
-        $this->get("/batches/$batch->id")->assertSee('measured again')->assertDontSee('not measured since');
+        $this->get("/batches/$batch->id")->assertSee('measured again')->assertDontSee('not measured since then');
         self::assertSame([], Outlet::of($batch)->blocks);
     }
 

@@ -32,7 +32,7 @@ final class BenchSceneTest extends BenchTestCase
     #[TestWith(['healthy', null])]
     public function test_a_scene_that_was_set_is_found_in_the_calibration(string $fault, ?Diagnosis $found): void
     {
-        $this->sets($fault, '11')->assertRedirect("/calibrate/{$this->pair()->id}")->assertSessionHas('done', 'The simulated bench is set.');
+        $this->sets($fault, '11')->assertRedirect("/calibrate/{$this->pair()->id}")->assertSessionHas('done', 'Simulated bench set.');
 
         self::assertSame($found, $this->calibrateAtTheBench()->diagnosis);
     }
@@ -52,7 +52,7 @@ final class BenchSceneTest extends BenchTestCase
 
     public function test_a_scene_takes_a_whole_seed_and_a_condition_it_knows(): void
     {
-        $this->sets('healthy', '1.5')->assertSessionHasErrors(['seed' => 'A whole number from 1 to 1000000 is accepted.']);
+        $this->sets('healthy', '1.5')->assertSessionHasErrors(['seed' => 'Type a whole number from 1 to 1000000.']);
         $this->sets('haunted', '1')->assertSessionHasErrors('fault');
         $this->get("/bench/{$this->pair('E-11')->id}")->assertNotFound();
     }

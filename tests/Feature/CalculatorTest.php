@@ -21,25 +21,25 @@ final class CalculatorTest extends BenchTestCase
     /** @return iterable<string, array{string, array<string, string>, list<string>}> what is typed, what is seen */
     public static function sums(): iterable
     {
-        yield 'acid' => ['acid', ['acid' => 'malic', 'raise' => '1', 'batch_l' => '200'], ['178.7 g', '1 g/L × 67.043 / 75.043 × 200 L', 'acid into water']];
+        yield 'acid' => ['acid', ['acid' => 'malic', 'raise' => '1', 'batch_l' => '200'], ['178.7 g', '1 g/L × 67.043 / 75.043 × 200 L', 'Add acid to water']];
         yield 'carbonate, 1.33 g to a gram of tartaric' => ['carbonate', ['with' => 'potassium bicarbonate', 'lower' => '1', 'batch_l' => '1'], ['1.334 g', 'leave room']];
         yield 'sulfite, both constants' => ['sulfite', ['ph' => '3,4', 'molecular' => '0,8', 'free' => '10', 'batch_l' => '100'], ['31.9 mg/L free', 'With pKa 2, as in wine of 12–14 % alcohol, 20.9 mg/L', 'Add 21.9 mg/L']];
-        yield 'sulfite, a large dose' => ['sulfite', ['ph' => '3,9', 'molecular' => '0,8', 'free' => '0', 'batch_l' => '100'], ['That is a large dose']];
+        yield 'sulfite, a large dose' => ['sulfite', ['ph' => '3,9', 'molecular' => '0,8', 'free' => '0', 'batch_l' => '100'], ['This is a large dose']];
         yield 'a blend' => ['blend', ['of' => 'acidity', 'a' => '5', 'a_l' => '100', 'b' => '8', 'b_l' => '500', 'target' => '6'], ['50 L of the second', '150 L together']];
-        yield 'a blend of pH' => ['blend', ['of' => 'ph', 'a' => '3', 'a_l' => '100', 'b' => '4', 'b_l' => '500', 'target' => '3,5'], ['pH does not add up']];
-        yield 'more than there is' => ['blend', ['of' => 'salt', 'a' => '5', 'a_l' => '100', 'b' => '8', 'b_l' => '10', 'target' => '6'], ['50 L are needed, and there are 10 L.']];
+        yield 'a blend of pH' => ['blend', ['of' => 'ph', 'a' => '3', 'a_l' => '100', 'b' => '4', 'b_l' => '500', 'target' => '3,5'], ['The pH of a blend cannot be calculated']];
+        yield 'more than there is' => ['blend', ['of' => 'salt', 'a' => '5', 'a_l' => '100', 'b' => '8', 'b_l' => '10', 'target' => '6'], ['50 L are needed, but only 10 L are available.']];
         yield 'brine of total' => ['brine', ['of' => 'total', 'percent' => '2,5', 'food_kg' => '10', 'water_kg' => '0'], ['256.4 g of salt']];
-        yield 'brine of the brine' => ['brine', ['of' => 'brine', 'percent' => '5', 'food_kg' => '10', 'water_kg' => '9,5'], ['500 g of salt', '2.5 % of everything together, and 5 % of the brine']];
-        yield 'a dilution upwards' => ['dilution', ['c1' => '2', 'c2' => '10', 'v2' => '500'], ['Dilution makes weaker']];
+        yield 'brine of the brine' => ['brine', ['of' => 'brine', 'percent' => '5', 'food_kg' => '10', 'water_kg' => '9,5'], ['500 g of salt', '2.5 % of the total mass, and 5 % of the brine']];
+        yield 'a dilution upwards' => ['dilution', ['c1' => '2', 'c2' => '10', 'v2' => '500'], ['Dilution only makes it weaker']];
         yield 'a slurry' => ['sample-dilution', ['sample_g' => '100', 'water_g' => '100', 'read' => '3,2'], ['6.4 g/kg in the food']];
         yield 'storage solution' => ['solution', ['solute' => 'KCl', 'molarity' => '3', 'ml' => '250'], ['55.91 g']];
         yield 'titrant' => ['titrant', ['runs' => "0,5102; 24,98\n0,4987; 24,43\n0,5043; 24,70", 'purity' => '100'], ['0.099981 N', 'Run 3']];
-        yield 'titrant that does not agree' => ['titrant', ['runs' => "0,5; 24\n0,5; 25\n0,5; 24,5", 'purity' => '100'], ['They do not stand for a strength']];
+        yield 'titrant that does not agree' => ['titrant', ['runs' => "0,5; 24\n0,5; 25\n0,5; 24,5", 'purity' => '100'], ['No strength can be given']];
         yield 'compensation' => ['temperature-error', ['ph' => '4', 'sample_c' => '37', 'compensation_c' => '25'], ['−0.121 pH', 'it would show 4.12']];
         yield 'a trial' => ['bench-trial', ['what' => 'lye', 'trial' => "0; 3,8\n1; 3,6\n2; 3,45", 'target' => '3,5', 'trial_ml' => '100', 'batch_l' => '200', 'unit' => 'mL'], ['3.26 L', 'then 814.9 mL', '<svg']];
-        yield 'beyond the trial' => ['bench-trial', ['trial' => "0; 3,8\n1; 3,6", 'target' => '3,5', 'what' => 'lye', 'trial_ml' => '100', 'batch_l' => '200', 'unit' => 'mL'], ['lies outside the trial']];
-        yield 'no number' => ['acid', ['raise' => 'a lot'], ['A number from 0.01 to 50 is accepted.', 'value="a lot"']];
-        yield 'no table' => ['titrant', ['runs' => 'about 24'], ['Two numbers a line']];
+        yield 'beyond the trial' => ['bench-trial', ['trial' => "0; 3,8\n1; 3,6", 'target' => '3,5', 'what' => 'lye', 'trial_ml' => '100', 'batch_l' => '200', 'unit' => 'mL'], ['is outside the trial']];
+        yield 'no number' => ['acid', ['raise' => 'a lot'], ['Type a number from 0.01 to 50.', 'value="a lot"']];
+        yield 'no table' => ['titrant', ['runs' => 'about 24'], ['Type two numbers per line']];
     }
 
     /**

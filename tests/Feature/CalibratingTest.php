@@ -122,7 +122,7 @@ final class CalibratingTest extends BenchTestCase
         $this->wait(12);
 
         $this->expectException(Refused::class);
-        $this->expectExceptionMessageMatches('/Not settled yet: \d+ s to go/');
+        $this->expectExceptionMessageMatches('/Not stable yet: \d+ s to go/');
         app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null), null);
     }
 
@@ -134,7 +134,7 @@ final class CalibratingTest extends BenchTestCase
         $source = new SimulatedReading(app(SimulatedBench::class), $this->pair(), null);
         app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, $source, null);
 
-        $this->expectExceptionMessage('This immersion has been accepted already');
+        $this->expectExceptionMessage('This reading was already accepted');
         app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 1, $source, 'again');
     }
 
@@ -143,7 +143,7 @@ final class CalibratingTest extends BenchTestCase
     {
         yield 'expired' => [['Q-29', 'Q-18'], 'expired'];
         yield 'a conductivity standard' => [['Q-29', 'C-02'], 'not a pH buffer'];
-        yield 'two families beside each other' => [['Q-29', 'R-08'], 'too near'];
+        yield 'two families beside each other' => [['Q-29', 'R-08'], 'too close'];
     }
 
     /** @param non-empty-list<string> $lots */
@@ -169,7 +169,7 @@ final class CalibratingTest extends BenchTestCase
         }
         self::assertSame(7, LotUse::query()->count());
 
-        $this->expectExceptionMessage('all 7 uses taken');
+        $this->expectExceptionMessage('all 7 uses spent');
         $this->openRun(['Q-29', 'Q-31']);
     }
 
@@ -198,7 +198,7 @@ final class CalibratingTest extends BenchTestCase
         (new TakeOverRun())($this->people['second'], IdempotencyKey::own(), $run, 'Oda was called away');
 
         self::assertSame($this->people['second']->id, $run->refresh()->holder_id);
-        $this->expectExceptionMessage('Perrin Quillby holds this run');
+        $this->expectExceptionMessage('Perrin Quillby has been calibrating');
         app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown(7.0)), null);
     }
 
@@ -224,7 +224,7 @@ final class CalibratingTest extends BenchTestCase
         $this->post("/calibrate/{$this->pair()->id}/runs", [...$form, 'answer' => 'no other bottle is left', 'form' => self::formId()])->assertSessionHasNoErrors();
 
         $asked = CalibrationRun::query()->sole()->events()->where('kind', 'asked')->sole();
-        self::assertStringContainsString('a bottle confirms itself. — no other bottle is left', (string) $asked->reason);
+        self::assertStringContainsString('which confirms itself. — no other bottle is left', (string) $asked->reason);
     }
 
     public function test_a_buffer_that_is_warmer_than_the_one_before_is_asked_about_and_changes_no_verdict(): void
@@ -237,7 +237,7 @@ final class CalibratingTest extends BenchTestCase
             $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), 1, $warmer, null);
             self::fail('It was not asked.');
         } catch (Refused $refused) {
-            self::assertStringContainsString('23.5 °C, the one before 21.0 °C', $refused->getMessage());
+            self::assertStringContainsString('23.5 °C, the previous one was at 21.0 °C', $refused->getMessage());
         }
         $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), 1, $warmer, 'the bottle came from the warm shelf');
         $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), 2, $this->typed($this->shown($this->lot('Q-29')->buffer()->phAt(21))), 'read back');

@@ -72,7 +72,7 @@ final class CareLogTest extends BenchTestCase
         $this->calibrate();
         $reading = $this->measure([4.45, 4.46]);
         $this->actingAs($this->people['checker']);
-        $this->get("/readings/{$reading->id}")->assertSee('The electrode after food')->assertSee('A spear for raw meat is kept apart');
+        $this->get("/readings/{$reading->id}")->assertSee('Clean the electrode')->assertSee('Keep a spear for raw meat separate');
 
         foreach (['glass-whole', 'sanitised'] as $act) {
             $this->from("/readings/{$reading->id}")->post("/pairs/{$this->pair()->id}/care", ['form' => self::formId(), 'act' => $act])->assertRedirect("/readings/{$reading->id}");
@@ -80,7 +80,7 @@ final class CareLogTest extends BenchTestCase
 
         self::assertSame([CareKind::GlassWhole, CareKind::Sanitised], CareEvent::query()->orderByDesc('id')->limit(2)->pluck('kind')->reverse()->values()->all());
         self::assertSame(PairState::Ready, Readiness::of($this->pair())->state);
-        $this->actingAs($this->people['auditor'])->get("/readings/{$reading->id}")->assertDontSee('The electrode after food');
+        $this->actingAs($this->people['auditor'])->get("/readings/{$reading->id}")->assertDontSee('Clean the electrode');
     }
 
     public function test_a_cleaning_is_proved_by_the_calibrations_before_and_after(): void

@@ -38,7 +38,7 @@ final class ControlCheckTest extends BenchTestCase
 
         $this->get("$page/live", ['HX-Request' => 'true'])->assertOk();
 
-        $this->get($page)->assertSee('a bottle confirms itself');
+        $this->get($page)->assertSee('confirm');
     }
 
     public function test_a_failed_check_voids_the_calibration_back_to_the_last_good_one(): void
@@ -58,7 +58,7 @@ final class ControlCheckTest extends BenchTestCase
         self::assertSame(PairState::Doubtful, Readiness::of($this->pair())->state);
         self::assertEquals(ControlCheck::query()->where('passed', true)->sole()->at, CalibrationVoid::query()->sole()->back_to);
         self::assertSame([false, true], [$this->fresh($before)->isInDoubt(), $this->fresh($after)->isInDoubt()]);
-        $this->actingAs($this->people['auditor'])->get("/readings/{$after->id}")->assertSee('In doubt.')->assertSee('the decision below stands as it was made');
+        $this->actingAs($this->people['auditor'])->get("/readings/{$after->id}")->assertSee('In doubt.')->assertSee('The decision below is the one made at the time');
         $this->get("/pairs/{$this->pair()->id}/check")->assertSeeInOrder(['Readings in doubt', 'CS-0417']);
         $this->get("/calibrations/{$calibration->id}")->assertSee('Voided.');
         self::assertNull(LedgerCheck::run()['difference']);
@@ -80,7 +80,7 @@ final class ControlCheckTest extends BenchTestCase
     {
         $this->calibrate();
 
-        $this->expectExceptionMessage('a bottle confirms itself');
+        $this->expectExceptionMessage('confirm');
         $this->check(4.0, 'Q-31');
     }
 
@@ -97,7 +97,7 @@ final class ControlCheckTest extends BenchTestCase
     {
         $this->calibrate(85.0);
 
-        $this->expectExceptionMessage('no calibration in force');
+        $this->expectExceptionMessage('no valid calibration');
         $this->check(4.0);
     }
 
@@ -108,7 +108,7 @@ final class ControlCheckTest extends BenchTestCase
 
         $this->actingAs($this->people['checker'])->from($url)->followingRedirects()
             ->post($url, ['form' => self::formId(), 'lot' => 'Q-28', 'moment' => 'start', 'mv' => (string) $this->shown(4.02), 'celsius' => '21', 'still' => '1'])
-            ->assertSee('The check buffer vouches for this calibration.')->assertSee('within the warning lines')->assertSee('Q-28');
+            ->assertSee('Check passed. It confirms this calibration.')->assertSee('within the warning lines')->assertSee('Q-28');
     }
 
     private function check(float $seenPh, string $lot = 'Q-28'): ControlCheck

@@ -50,7 +50,7 @@ final class CourseTest extends BenchTestCase
         self::assertSame(BatchState::Held, $this->batch('SA-0002')->state());
         $deviation = Deviation::query()->where('batch_id', $this->batch('SA-0002')->id)->sole();
         self::assertTrue($deviation->is_missed_in_time, 'no later value mends it');
-        $this->get("/batches/{$this->batch('SA-0002')->id}/temperatures")->assertSeeInOrder(['Not met.', 'Cooking does not mend it']);
+        $this->get("/batches/{$this->batch('SA-0002')->id}/temperatures")->assertSeeInOrder(['Not met.', 'Cooking does not help']);
     }
 
     public function test_a_silence_proves_nothing_and_a_probe_that_is_not_covered_neither(): void
@@ -78,11 +78,11 @@ final class CourseTest extends BenchTestCase
     /** @return iterable<string, array{string, string}> */
     public static function refused(): iterable
     {
-        yield 'nothing' => ['', 'Choose the file of a logger'];
-        yield 'times that run back' => ["2026-11-24 10:00; 22\n2026-11-24 09:00; 22", 'Line 2: time does not go forward'];
+        yield 'nothing' => ['', 'Choose a logger file'];
+        yield 'times that run back' => ["2026-11-24 10:00; 22\n2026-11-24 09:00; 22", 'Line 2: time does not increase'];
         yield 'a day that is none' => ["2026-11-31 10:00; 22\n2026-12-01 10:00; 22", 'is no time'];
         yield 'the future' => ["2026-11-24 10:00; 22\n2026-11-26 10:00; 22", 'reaches into the future'];
-        yield 'a temperature of the sun' => ["2026-11-24 10:00; 22\n2026-11-24 10:10; 390", 'no temperature of food'];
+        yield 'a temperature of the sun' => ["2026-11-24 10:00; 22\n2026-11-24 10:10; 390", 'is not plausible for food'];
         yield 'words' => ["2026-11-24 10:00; 22\n2026-11-24 10:10; warm", 'is not a number'];
     }
 
@@ -99,7 +99,7 @@ final class CourseTest extends BenchTestCase
     {
         $this->sends($this->warm(24.0, 10))->assertSessionHasNoErrors();
         $this->hang('SA-0003', '2026-11-23T10:00');
-        $this->sends($this->warm(24.0, 10), 'SA-0003')->assertSessionHasErrors(['course' => 'This very record stands on SA-0001 already.']);
+        $this->sends($this->warm(24.0, 10), 'SA-0003')->assertSessionHasErrors(['course' => 'This record already belongs to SA-0001.']);
         $this->sends($this->warm(24.5, 10))->assertSessionHasNoErrors();
         self::assertSame([24.1, 2], [round($this->warmest(), 1), CoursePart::query()->count()], 'corrected by −0.4 °C; where they overlap, the warmer one counts');
     }

@@ -29,7 +29,7 @@ final class DatabaseKilledTest extends BenchTestCase
         [$url, $form] = $this->readyToRecord();
         Event::listen(TransactionCommitting::class, static fn() => self::kill());
 
-        $this->post($url, $form)->assertStatus(503)->assertSee('Nothing was half-recorded');
+        $this->post($url, $form)->assertStatus(503)->assertSee('Nothing was partly recorded');
         Event::forget(TransactionCommitting::class);
         self::startDatabase();
         self::assertSame(0, Measurement::query()->count());

@@ -38,7 +38,7 @@ final class HandsTest extends BenchTestCase
             $this->post("/hands/{$second->id}", ['pin' => '000001'])->assertSessionHasErrors('pin');
         }
 
-        $this->post("/hands/{$second->id}", ['pin' => '471138'])->assertSessionHasErrors(['pin' => 'Too many wrong ones: wait 30 s, or sign in anew with the passphrase.']);
+        $this->post("/hands/{$second->id}", ['pin' => '471138'])->assertSessionHasErrors(['pin' => 'Too many wrong attempts: wait 30 s, or sign in anew with the passphrase.']);
         // The page by another writing of its address is the same person's.
         $this->post("/hands/0{$second->id}", ['pin' => '471138'])->assertSessionHasErrors('pin');
         $this->assertAuthenticatedAs($this->people['checker']);
@@ -49,7 +49,7 @@ final class HandsTest extends BenchTestCase
         $run = $this->openRun();
         $this->actingAs($this->people['checker'])->post("/hands/{$this->people['second']->id}", ['pin' => '471138']);
 
-        $this->get("/runs/{$run->id}")->assertSee('Oda Venn holds this run')->assertSee('Take this run over');
+        $this->get("/runs/{$run->id}")->assertSee('Oda Venn has been calibrating')->assertSee('Take over calibration');
     }
 
     public function test_who_walks_away_is_signed_out_and_led_back_after_signing_in(): void
@@ -60,7 +60,7 @@ final class HandsTest extends BenchTestCase
         $this->wait(31 * 60);
 
         $this->get('/ready')->assertRedirect('/sign-in');
-        $this->get('/sign-in')->assertSee('signed out after a while');
+        $this->get('/sign-in')->assertSee('signed out because nothing was done');
         $this->post('/sign-in', ['username' => 'oda', 'passphrase' => self::PASSPHRASE])->assertRedirect('/ready');
     }
 
@@ -86,7 +86,7 @@ final class HandsTest extends BenchTestCase
             $this->openRun(electrode: 'E-05');
             self::fail('It was recorded.');
         } catch (Refused $refusal) {
-            self::assertStringContainsString('The clock of this machine has gone back', $refusal->getMessage());
+            self::assertStringContainsString('The computer’s clock has gone back', $refusal->getMessage());
             self::assertSame(1, CalibrationRun::query()->count());
         }
 

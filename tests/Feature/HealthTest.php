@@ -17,7 +17,7 @@ final class HealthTest extends BenchTestCase
 {
     public function test_a_falling_slope_is_followed_to_the_day_on_which_it_leaves_the_policy(): void
     {
-        $this->reads()->assertSee('Too few calibrations to tell a trend. It is in use since 28 Jul 2026; plan its successor for');
+        $this->reads()->assertSee('Too few calibrations for a trend. In use since 28 Jul 2026; plan a replacement for');
         // 1 % in ten days from 97 %: it meets 90 % seventy days after the first.
         foreach ([97.0, 96.0, 95.0, 94.0] as $percent) {
             $this->calibrate($percent);
@@ -28,7 +28,7 @@ final class HealthTest extends BenchTestCase
         self::assertMatchesRegularExpression('/about (0?[2-6]) Feb 2027/', (string) $page->getContent(), 'ten weeks after 25 November');
         $page->assertSee('Order the next one by')->assertSee('class="reach"', false);
 
-        $this->get('/ready/electrodes')->assertOk()->assertSeeInOrder(['E-07', '94.0 %', '−36.', 'about', 'E-05', '–', 'not in sight']);
+        $this->get('/ready/electrodes')->assertOk()->assertSeeInOrder(['E-07', '94.0 %', '−36.', 'about', 'E-05', '–', 'no forecast']);
     }
 
     public function test_a_failed_calibration_tells_of_a_mishap_and_moves_no_trend(): void
@@ -39,7 +39,7 @@ final class HealthTest extends BenchTestCase
         }
         $this->calibrate(80.0);
 
-        $this->reads()->assertSee('It does not leave the policy within sight.');
+        $this->reads()->assertSee('It is not expected to leave the policy soon.');
     }
 
     public function test_a_retired_electrode_is_asked_for_nothing(): void
@@ -65,7 +65,7 @@ final class HealthTest extends BenchTestCase
 
         $check = Verification::query()->where('thermometer_id', $stick->id)->latest('id')->firstOrFail();
         // 0.1 °C in thirty days: 1.22 °C a year, and the whole degree of its tolerance after 300 days.
-        $this->get("/thermometer-checks/$check->id")->assertSee('It walks 1.22 °C a year.')->assertSee('leaves its tolerance about ' . CarbonImmutable::parse('2026-11-25')->addDays(300)->format('j M Y'));
+        $this->get("/thermometer-checks/$check->id")->assertSee('It drifts by 1.22 °C per year.')->assertSee('leaves its tolerance about ' . CarbonImmutable::parse('2026-11-25')->addDays(300)->format('j M Y'));
     }
 
     public function test_a_thermometer_checked_with_each_batch_is_due_again_once_another_has_begun(): void

@@ -86,12 +86,12 @@ final class HolesTest extends BenchTestCase
         $url = "/hands/{$this->people['second']->id}";
         $this->actingAs($this->people['checker']);
         for ($i = 0; $i < 5; $i++) {
-            $this->post($url, ['pin' => '0000'])->assertSessionHasErrors(['pin' => 'Name and PIN do not belong together.']);
+            $this->post($url, ['pin' => '0000'])->assertSessionHasErrors(['pin' => 'PIN is not correct.']);
         }
         foreach ([30, 60] as $seconds) {
-            $this->post($url, ['pin' => '4711'])->assertSessionHasErrors(['pin' => "Too many wrong ones: wait $seconds s, or sign in anew with the passphrase."]);
+            $this->post($url, ['pin' => '4711'])->assertSessionHasErrors(['pin' => "Too many wrong attempts: wait $seconds s, or sign in anew with the passphrase."]);
             $this->wait($seconds + 1);
-            $this->post($url, ['pin' => '0000'])->assertSessionHasErrors(['pin' => 'Name and PIN do not belong together.']);
+            $this->post($url, ['pin' => '0000'])->assertSessionHasErrors(['pin' => 'PIN is not correct.']);
         }
         $this->post('/sign-out');
         $this->post('/sign-in', ['username' => 'perrin', 'passphrase' => self::PASSPHRASE])->assertRedirect();

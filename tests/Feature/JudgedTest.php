@@ -35,7 +35,7 @@ final class JudgedTest extends BenchTestCase
         foreach (["/readings/$reading->id", "/batches/{$this->batch('CS-0409')->id}", '/batches'] as $page) {
             $this->get($page)->assertSee('Critical limit not proven in time');
         }
-        $this->get("/readings/$reading->id")->assertSee('met only after its deadline. No later value mends that.')->assertSee('Hold the batch: a lead decides about it.');
+        $this->get("/readings/$reading->id")->assertSee('met only after its deadline. No later value makes up for that.')->assertSee('Hold the batch: a lead decides about it.');
         $this->get('/')->assertSeeInOrder(['CS-0409 is held', 'Critical limit not proven in time']);
     }
 
@@ -52,7 +52,7 @@ final class JudgedTest extends BenchTestCase
         self::assertSame([DecisionCause::ControlCheck, Overall::Accept], [$anew->because, $anew->overall]);
         self::assertSame('held', $this->batch()->state()->value, 'a lead decides about a held batch');
         self::assertSame(2, Decision::query()->count(), 'the first decision stays on record');
-        $this->actingAs($this->people['auditor'])->get("/readings/$reading->id")->assertSee('anew after a check buffer');
+        $this->actingAs($this->people['auditor'])->get("/readings/$reading->id")->assertSee('again, after a check buffer');
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
@@ -62,7 +62,7 @@ final class JudgedTest extends BenchTestCase
         $this->vouch();
         $this->actingAs($this->people['checker']);
         $this->measure([5.2, 5.21], batch: 'CS-0421');
-        $this->get('/batches')->assertSee('Not answered');
+        $this->get('/batches')->assertSee('Question open');
         $url = "/measure/{$this->batch('CS-0421')->id}";
         $this->get($url)->assertSee('Acid was added after or instead of fermentation?');
         $form = ['pair' => $this->pair()->id, 'thermometer' => $this->thermometer()->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T10:00', 'source' => 'typed', 'form' => self::formId()];

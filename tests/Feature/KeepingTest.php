@@ -127,8 +127,8 @@ final class KeepingTest extends BenchTestCase
         self::assertSame([], DB::connection('owner')->select("SHOW DATABASES LIKE 'rheacid_scratch'"));
 
         file_put_contents(Home::told('keeping'), sprintf("self-test failed %s 353 of 354 worked examples right", CarbonImmutable::now()->toIso8601ZuluString()));
-        $this->actingAs($this->people['lead'])->get('/')->assertSee('The installation failed its own test')->assertSee('353 of 354');
-        $this->get('/system')->assertSee('as of')->assertSee('The installation failed its own test')->assertSee('Sela Thornmere')->assertSee($head);
+        $this->actingAs($this->people['lead'])->get('/')->assertSee('The self-test failed')->assertSee('353 of 354');
+        $this->get('/system')->assertSee('as of')->assertSee('The self-test failed')->assertSee('Sela Thornmere')->assertSee($head);
         unlink(Home::told('keeping'));
     }
 
@@ -140,7 +140,7 @@ final class KeepingTest extends BenchTestCase
         $this->post("/people/$second->id/appointment", ['role' => 'checker', 'enabled' => '1', 'reason' => 'as before', 'form' => self::formId()]);
 
         Artisan::call('rheacid:restored', ['taken' => '2026-11-24T00:00:00Z', 'head' => str_repeat('a', 64), '--gone' => "$second->id 987", '--unproven' => '12']);
-        $this->get('/')->assertSee('Perrin Quillby: disabled since')->assertSee('12 of its lines came after');
+        $this->get('/')->assertSee('Perrin Quillby: disabled after the backup')->assertSee('12 of its lines came after');
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
@@ -154,7 +154,7 @@ final class KeepingTest extends BenchTestCase
         };
         self::assertSame([], Keeping::now()->problems($now), 'founded just now');
         $now = $now->addDays(3);
-        self::assertSame(['No backup was ever made: bin/backup makes one.', 'The records were never proven: bin/verify does it.'], Keeping::now()->problems($now));
+        self::assertSame(['No backup has been made yet: Run bin/backup.', 'The records have never been verified: Run bin/verify.'], Keeping::now()->problems($now));
         self::assertStringContainsString('The records were not proven since', $told("backup done {$now->toIso8601ZuluString()} there", "verification done {$now->subDays(3)->toIso8601ZuluString()} whole")[0]);
         self::assertSame([], $told("backup done {$now->subDays(2)->toIso8601ZuluString()} there"));
         self::assertStringContainsString('No backup since', $told("backup done {$now->subDays(2)->subMinute()->toIso8601ZuluString()} there")[0]);
@@ -179,10 +179,10 @@ final class KeepingTest extends BenchTestCase
         $this->post('/keeping/true-time', ['reason' => 'x', 'is_right' => '1', 'form' => self::formId()])->assertForbidden();
 
         $this->flushSession();
-        $this->actingAs($this->people['lead'])->get('/keeping')->assertSee('Nothing can be recorded.');
+        $this->actingAs($this->people['lead'])->get('/keeping')->assertSee('Recording is stopped.');
         $this->post('/keeping/true-time', ['reason' => 'a flat battery', 'form' => self::formId()])->assertSessionHasErrors('is_right');
         $this->post('/keeping/true-time', ['reason' => 'a flat battery', 'is_right' => '1', 'form' => self::formId()])->assertSessionHasNoErrors();
-        $this->get('/keeping')->assertDontSee('Nothing can be recorded.')->assertSee('a flat battery')->assertSee('Readings whose time never was')->assertSee('CS-0417');
+        $this->get('/keeping')->assertDontSee('Recording is stopped.')->assertSee('a flat battery')->assertSee('Readings with a wrong time')->assertSee('CS-0417');
 
         $this->post("/batches/{$this->batch()->id}/notes", ['note' => 'it goes on', 'form' => self::formId()])->assertSessionHasNoErrors();
         self::assertTrue($ahead->refresh()->load('calibration.void')->isInDoubt(), 'what vouched for it carries a time that never was');
@@ -216,7 +216,7 @@ final class KeepingTest extends BenchTestCase
         $before = count($lines());
 
         $away = (string) $this->get('/away')->assertStatus(503)->assertSee('The records cannot be reached')->getContent();
-        $broken = (string) $this->get('/broken')->assertStatus(500)->assertSee('Something broke')->getContent();
+        $broken = (string) $this->get('/broken')->assertStatus(500)->assertSee('Something went wrong')->getContent();
         $this->get('/broken')->assertStatus(500);
 
         $new = array_slice($lines(), $before);
@@ -235,16 +235,16 @@ final class KeepingTest extends BenchTestCase
         DB::connection('owner')->table('recording_gate')->update(['closed_at' => '2026-11-25 09:30:00.000']);
         try {
             $this->get('/up')->assertStatus(503)->assertContent("cannot record\n");
-            $this->get('/')->assertSee('Recording is closed since');
+            $this->get('/')->assertSee('Recording has been paused since');
             Settings::forget();
-            $this->get('/ready')->assertSee('Recording is closed.');
+            $this->get('/ready')->assertSee('Recording is paused.');
             $this->post("/batches/{$this->batch()->id}/notes", ['note' => 'x', 'form' => self::formId()])->assertSessionHasErrors(['form']);
-            $this->post('/yourself/secrets/pin', ['current_passphrase' => self::PASSPHRASE, 'pin' => '850274'])->assertSessionHasErrors(['form' => 'Recording is closed while Rheacid moves to a new version. What you typed is still there; send it again in a minute or two.']);
+            $this->post('/yourself/secrets/pin', ['current_passphrase' => self::PASSPHRASE, 'pin' => '850274'])->assertSessionHasErrors(['form' => 'Recording is paused while Rheacid is updated. What you typed is still here; send it again in a minute or two.']);
         } finally {
             DB::connection('owner')->table('recording_gate')->update(['closed_at' => null]);
         }
         Settings::forget();
-        $this->get('/ready')->assertDontSee('Recording is closed.');
+        $this->get('/ready')->assertDontSee('Recording is paused.');
         $this->post("/batches/{$this->batch()->id}/notes", ['note' => 'x', 'form' => self::formId()])->assertSessionHasNoErrors();
 
         DB::table('jobs')->insert(['queue' => 'never', 'payload' => '{}', 'attempts' => 0, 'available_at' => 0, 'created_at' => CarbonImmutable::now()->subMinutes(61)->getTimestamp()]);
@@ -276,7 +276,7 @@ final class KeepingTest extends BenchTestCase
     {
         $now = CarbonImmutable::now();
         file_put_contents(Home::told('keeping'), "verification undone {$now->toIso8601ZuluString()} the database was away");
-        self::assertSame(['The records could not be checked, 10:00: the database was away'], Keeping::now()->problems($now));
+        self::assertSame(['The records could not be verified, 10:00: the database was away'], Keeping::now()->problems($now));
 
         config(['database.connections.bench.password' => 'not it']);
         DB::purge('bench');

@@ -52,11 +52,11 @@ final class LateTest extends BenchTestCase
     public static function slips(): iterable
     {
         yield 'nothing' => ['', 'readings'];
-        yield 'no time' => ['this morning; 138,3; 138,1; 21,4', 'Line 1: the day and time'];
-        yield 'the future' => ['2026-11-26 10:00; 138,3; 138,1; 21,4', 'Line 1 lies in the future'];
-        yield 'before the batch' => ['2026-11-10 10:00; 138,3; 138,1; 21,4', 'Line 1: the sample was drawn between the start'];
-        yield 'before any calibration' => ['2026-11-25 09:00; 138,3; 138,1; 21,4', 'the pair had no calibration then'];
-        yield 'one portion of two' => ["2026-11-25 11:00; 138,3; 138,1; 21,4\n2026-11-25 11:30; 138,3; 21,4", 'Line 2: 2 portions are needed, 1 are typed'];
+        yield 'no time' => ['this morning; 138,3; 138,1; 21,4', 'Line 1: type date and time'];
+        yield 'the future' => ['2026-11-26 10:00; 138,3; 138,1; 21,4', 'Line 1 is in the future'];
+        yield 'before the batch' => ['2026-11-10 10:00; 138,3; 138,1; 21,4', 'Line 1: the sampling time must be between the start'];
+        yield 'before any calibration' => ['2026-11-25 09:00; 138,3; 138,1; 21,4', 'the pair had no calibration at that time'];
+        yield 'one portion of two' => ["2026-11-25 11:00; 138,3; 138,1; 21,4\n2026-11-25 11:30; 138,3; 21,4", 'Line 2: 2 portions are required; you typed 1'];
         yield 'words' => ['2026-11-25 11:00; sour; 138,1; 21,4', 'Line 1: "sour"'];
         yield 'two at one time' => ["2026-11-25 11:00; 138,3; 138,1; 21,4\n2026-11-25 11:00; 138,3; 138,1; 21,4", 'Lines 1 and 2 have the same time'];
     }

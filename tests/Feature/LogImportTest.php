@@ -38,7 +38,7 @@ final class LogImportTest extends BenchTestCase
         $this->wait(60);
 
         $upload = $this->upload($log);
-        $this->get("/logs/{$upload->id}")->assertOk()->assertSee('Q-29', false)->assertSee('Nothing is recorded yet');
+        $this->get("/logs/{$upload->id}")->assertOk()->assertSee('Q-29', false)->assertSee('Nothing has been recorded yet');
         $this->post("/logs/{$upload->id}/calibration", ['form' => self::formId(), 'lots' => ['Q-29', 'Q-31', 'Q-29']])->assertSessionHasNoErrors()->assertRedirect();
 
         $imported = Calibration::query()->whereKeyNot($live->id)->sole();
@@ -67,7 +67,7 @@ final class LogImportTest extends BenchTestCase
         $upload = $this->upload($nameless);
 
         $this->get("/logs/{$upload->id}")->assertOk();
-        $this->get("/logs/{$upload->id}?time=0&mv=2&celsius=1")->assertSee('Calibrate from this log');
+        $this->get("/logs/{$upload->id}?time=0&mv=2&celsius=1")->assertSee('Calibrate from log');
         $this->post("/logs/{$upload->id}/calibration", ['form' => self::formId(), 'time' => 0, 'mv' => 2, 'celsius' => 1, 'lots' => ['Q-29', 'Q-31', 'Q-29']])->assertSessionHasNoErrors();
 
         self::assertSame(Verdict::Pass, Calibration::query()->sole()->verdict);
@@ -103,7 +103,7 @@ final class LogImportTest extends BenchTestCase
         $this->post("/logs/{$upload->id}/portions", ['form' => self::formId(), 'take' => [0, 1]])->assertRedirect("/drafts/{$draft->id}");
 
         self::assertEqualsWithDelta([4.45, 4.47], Replicate::query()->orderBy('position')->pluck('value')->all(), 0.002);
-        $this->get("/drafts/{$draft->id}")->assertSee('not needed: they agree');
+        $this->get("/drafts/{$draft->id}")->assertSee('Not needed: the portions agree');
     }
 
     public function test_so_many_files_a_day_are_taken_of_each_person(): void
@@ -132,7 +132,7 @@ final class LogImportTest extends BenchTestCase
         yield 'empty' => [UploadedFile::fake()->createWithContent('a.csv', ''), 'is empty'];
         yield 'a program' => [UploadedFile::fake()->createWithContent('a.exe', 'MZ'), 'ends in csv'];
         yield 'too large' => [UploadedFile::fake()->create('a.csv', 6000), 'larger than 5 MB'];
-        yield 'time running backwards' => [UploadedFile::fake()->createWithContent('a.csv', "2;1;20\n1;1;20"), 'Line 2: time does not go forward'];
+        yield 'time running backwards' => [UploadedFile::fake()->createWithContent('a.csv', "2;1;20\n1;1;20"), 'Line 2: time does not increase'];
         yield 'a formula' => [UploadedFile::fake()->createWithContent('a.csv', "1;=cmd();20\n2;1;20"), 'is not a number'];
     }
 

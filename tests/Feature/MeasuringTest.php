@@ -60,7 +60,7 @@ final class MeasuringTest extends BenchTestCase
             $this->measure([4.40, 4.47]);
             self::fail('Two were enough.');
         } catch (Refused $refusal) {
-            self::assertStringContainsString('3 portions are needed; 2 read so far', $refusal->getMessage());
+            self::assertStringContainsString('3 portions are required; 2 read so far', $refusal->getMessage());
         }
         self::assertSame(2, Replicate::query()->count(), 'what was accepted is kept at once');
 
@@ -90,7 +90,7 @@ final class MeasuringTest extends BenchTestCase
         self::assertSame(Overall::Hold, $this->decided($reading)->overall);
         self::assertSame('held', $this->batch('CS-0409')->state()->value);
         $this->actingAs($this->people['checker'])->get("/readings/{$reading->id}")
-            ->assertSeeInOrder(['Critical limit not proven.', 'Equilibrium: pH ≤ 4.6, lacks 0.05 to be proven.', 'Proves nothing.']);
+            ->assertSeeInOrder(['Critical limit not proven.', 'Equilibrium: pH ≤ 4.6, lacks 0.05 to be proven.', 'Not proven.']);
     }
 
     public function test_an_overdue_calibration_measures_but_cannot_release(): void
@@ -160,7 +160,7 @@ final class MeasuringTest extends BenchTestCase
         self::assertSame($first->id, $corrected->supersedes_id);
         self::assertEquals($before, $first->refresh()->replicates->pluck('mv'), 'the first entry stands as it was');
         self::assertSame([$corrected->id], $corrected->occasion->measurements()->pluck('id')->all());
-        $this->actingAs($this->people['auditor'])->get("/readings/{$first->id}")->assertSee('This entry was corrected');
+        $this->actingAs($this->people['auditor'])->get("/readings/{$first->id}")->assertSee('A newer entry replaces this one');
     }
 
     public function test_a_reading_is_corrected_once_by_its_own_checker_or_the_lead_and_never_without_a_reason(): void
@@ -168,7 +168,7 @@ final class MeasuringTest extends BenchTestCase
         $this->calibrate();
         $reading = $this->measure([4.45, 4.46]);
         $refusals = [
-            'A checker corrects own readings only' => fn() => $this->correct($reading, [], 'why', 'second'),
+            'Checkers can correct only their own readings' => fn() => $this->correct($reading, [], 'why', 'second'),
             'Write why' => fn() => $this->correct($reading, [], null),
         ];
         foreach ($refusals as $message => $try) {
@@ -190,7 +190,7 @@ final class MeasuringTest extends BenchTestCase
         $this->calibrate();
         $draft = $this->begin();
 
-        $this->expectExceptionMessage('Oda Venn holds this measurement');
+        $this->expectExceptionMessage('Oda Venn has been measuring');
         (new AcceptReplicate())($this->people['second'], IdempotencyKey::own(), $draft, $this->typed(150.0), null);
     }
 

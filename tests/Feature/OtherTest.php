@@ -36,7 +36,7 @@ final class OtherTest extends BenchTestCase
         self::assertSame([3.6, 3.8], $measurement->replicates->map(static fn($one): float => round($one->value, 3))->all(), 'corrected by −0.4');
         $outcome = LimitOutcome::query()->where('name', 'Critical, at the start: temperature, raw milk storage')->sole();
         self::assertSame([Conformity::Inside, 3.8], [$outcome->outcome, round($outcome->value, 3)], 'the worst portion, proven');
-        $this->get("/readings/$measurement->id")->assertOk()->assertSee('shown 4.2 °C');
+        $this->get("/readings/$measurement->id")->assertOk()->assertSee('display 4.2 °C');
         $this->get("/batches/{$this->batch('HC-0001')->id}")->assertOk()->assertSee('temperature, chamber, °C');
         self::assertNull(LedgerCheck::run()['difference']);
     }
@@ -80,13 +80,13 @@ final class OtherTest extends BenchTestCase
         $this->wait(60);
         $this->tells('WW-0001', $told)->assertSessionHasNoErrors();
         self::assertSame(Conformity::Inconclusive, $this->alcohol());
-        $this->get('/sources')->assertSee('alcohol, taken back');
+        $this->get('/sources')->assertSee('alcohol, withdrawn');
     }
 
     public function test_what_a_hydrometer_shows_is_told_at_20_degrees_and_as_it_was_shown(): void
     {
         $told = ['of' => 'relative-density|20/20', 'values' => '1,048; 1,048', 'hydrometer_c' => '26', 'stage' => 'underway', 'measured_by' => 'Oda', 'measured_with' => 'hydrometer'];
-        $this->tells('WW-0001', [...$told, 'hydrometer_c' => '45'])->assertSessionHasErrors(['hydrometer_c' => 'A hydrometer is read between 10 and 30 °C. Bring the sample nearer to 20 °C and read it again.']);
+        $this->tells('WW-0001', [...$told, 'hydrometer_c' => '45'])->assertSessionHasErrors(['hydrometer_c' => 'Read a hydrometer between 10 and 30 °C. Bring the sample closer to 20 °C and read it again.']);
         $this->tells('WW-0001', [...$told, 'of' => 'alcohol|at 20 °C', 'values' => '12'])->assertSessionHasErrors('hydrometer_c');
         $this->tells('WW-0001', $told)->assertSessionHasNoErrors();
 
@@ -103,13 +103,13 @@ final class OtherTest extends BenchTestCase
         $this->get("/readings/$first->id/correction")->assertRedirect("/measure/{$this->batch('WW-0001')->id}/other?corrects=$first->id");
         $this->get("/measure/{$this->batch('WW-0001')->id}/other?corrects=$first->id")->assertOk()->assertSee('value="21.4"', false)->assertSee('stays on record');
 
-        $this->tells('WW-0001', [...$told, 'values' => '12,4', 'corrects' => $first->id])->assertSessionHasErrors(['reason' => 'Write why the reading is corrected.']);
+        $this->tells('WW-0001', [...$told, 'values' => '12,4', 'corrects' => $first->id])->assertSessionHasErrors(['reason' => 'Give a reason for the correction.']);
         $this->tells('WW-0001', [...$told, 'values' => '12,4', 'corrects' => $first->id, 'reason' => 'digits were swapped'])->assertSessionHasNoErrors();
 
         $second = Measurement::query()->orderByDesc('id')->firstOrFail();
         self::assertSame([$first->id, $first->occasion_id, 12.4], [$second->supersedes_id, $second->occasion_id, $second->replicates->firstOrFail()->value]);
         self::assertSame(12.4, (float) LimitOutcome::query()->where('name', 'Legal, finished: alcohol, US')->orderByDesc('id')->firstOrFail()->value);
-        $this->get("/readings/$first->id")->assertSee('This entry was corrected.');
+        $this->get("/readings/$first->id")->assertSee('A newer entry replaces this one.');
         $this->tells('WW-0001', [...$told, 'corrects' => $first->id, 'reason' => 'again'])->assertSessionHasErrors('reason');
 
         $this->flushSession();
@@ -135,11 +135,11 @@ final class OtherTest extends BenchTestCase
             $this->calibrate();
             $this->vouch();
             $first = $this->read('brine', $brine, null);
-            $this->get("/readings/$first->id")->assertSee('Now solids');
+            $this->get("/readings/$first->id")->assertSee('Measure solids');
             self::assertSame(Conformity::Inconclusive, $this->outcome(), 'a place is missing');
             $second = $this->read('solids', $solids, $first->occasion_id);
             self::assertSame($first->occasion_id, $second->occasion_id);
-            $this->get("/readings/$second->id")->assertDontSee('Now solids');
+            $this->get("/readings/$second->id")->assertDontSee('Measure solids');
             self::assertSame([Conformity::Inconclusive, Conformity::Inconclusive, Conformity::Inside][$day], $this->outcome(), "day $day");
         }
     }
@@ -147,7 +147,7 @@ final class OtherTest extends BenchTestCase
     public function test_where_food_is_pierced_a_round_bulb_stands_last_and_says_why(): void
     {
         $this->get("/measure/{$this->batch()->id}")->assertOk()->assertDontSee('not for insertion');
-        $this->get("/measure/{$this->batch('HC-0001')->id}")->assertOk()->assertSee('not for insertion: only a spear is pushed into food');
+        $this->get("/measure/{$this->batch('HC-0001')->id}")->assertOk()->assertSee('cannot be inserted: only a spear tip is pushed into food');
     }
 
     /** @return iterable<string, array{array<string, string>, string}> */

@@ -9,6 +9,7 @@ use Database\Demo\Scenario;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Rheacid\Board\Board;
+use Rheacid\Find\Index;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Deviation;
@@ -34,10 +35,10 @@ final class PagesTest extends BenchTestCase
     /** Rows that a page may have the database look through beyond those of the small plant: the pages of its lists, by their keys. */
     private const EXAMINED = 6000;
 
-    /** Tables that are not multiplied: what stands on the bench and how it is judged, what there is once, and the board, which is worked out. */
+    /** Tables that are not multiplied: what stands on the bench and how it is judged, what there is once, and the board and the search, which are worked out. */
     private const ONCE = [
         'assignments', 'bench_cells', 'bench_cups', 'bench_electrodes', 'bench_thermometers', 'electrodes', 'meters', 'pairs', 'partings', 'thermometers', 'thermometer_services', 'policy_assignments',
-        'methods', 'policies', 'product_limits', 'products', 'site_elevations', 'sites', 'board', 'migrations', 'recording_gate', 'waits',
+        'methods', 'policies', 'product_limits', 'products', 'site_elevations', 'sites', 'board', 'found_things', 'found_terms', 'found_spellings', 'migrations', 'recording_gate', 'waits',
     ];
 
     /** Where a table is not numbered by id. */
@@ -56,6 +57,7 @@ final class PagesTest extends BenchTestCase
         $small = $this->asked();
         $this->multiply();
         Board::rebuild();
+        Index::rebuild();
         $large = $this->asked();
 
         $grown = [];
@@ -143,8 +145,14 @@ final class PagesTest extends BenchTestCase
                 $pages[(string) $route->getName()] = '/' . preg_replace_callback('/\{(\w+)\}/', static fn(array $match): string => (string) ($known[$match[1]] ?? self::fail("No example of {$match[1]} for {$route->uri()}.")), $route->uri());
             }
         }
-        $pages['find.many'] = '/find?q=H';
+        $pages['find.many'] = '/find?q=ch';
+        $pages['find.words'] = '/find?q=chilli+vat+2';
+        $pages['find.misspelt'] = '/find?q=chlili';
         $pages['batches.closed'] = '/batches?state=closed';
+        $pages['batches.product'] = '/batches?product=chilli-sauce-red';
+        $pages['batches.vessel'] = '/batches?vessel=vat+2';
+        $pages['batches.due'] = '/batches?sort=deadline';
+        $pages['batches.codes'] = '/batches?sort=code';
 
         return $pages;
     }

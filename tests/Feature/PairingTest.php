@@ -36,14 +36,14 @@ final class PairingTest extends BenchTestCase
 
     public function test_a_thermometer_is_no_electrode(): void
     {
-        $this->post('/ready/pairs', ['electrode' => 'T-03', 'meter' => 'M-A', 'policy' => 'process', 'form' => self::formId()])->assertSessionHasErrors(['electrode' => 'T-03 is a thermometer; the code of an electrode is accepted.']);
+        $this->post('/ready/pairs', ['electrode' => 'T-03', 'meter' => 'M-A', 'policy' => 'process', 'form' => self::formId()])->assertSessionHasErrors(['electrode' => 'T-03 is a thermometer. Type the code of an electrode.']);
     }
 
     public function test_an_unknown_code_or_policy_is_told_and_nothing_is_paired(): void
     {
         $pairs = Pair::query()->count();
         $form = ['electrode' => 'E-05', 'meter' => 'M-A', 'policy' => 'process'];
-        foreach (['electrode' => ['E-77', 'There is no E-77 on the shelf; the code of an electrode is accepted.'], 'meter' => ['E-05', 'E-05 is an electrode; the code of a meter is accepted.'], 'policy' => ['none', 'There is no such policy.']] as $field => [$typed, $said]) {
+        foreach (['electrode' => ['E-77', 'There is no E-77. Type the code of an electrode.'], 'meter' => ['E-05', 'E-05 is an electrode; the code of a meter is accepted.'], 'policy' => ['none', 'There is no such policy.']] as $field => [$typed, $said]) {
             $this->post('/ready/pairs', [...$form, $field => $typed, 'form' => self::formId()])->assertSessionHasErrors([$field => $said]);
         }
         self::assertSame($pairs, Pair::query()->count());
@@ -58,7 +58,7 @@ final class PairingTest extends BenchTestCase
 
         $this->post("/pairs/$pair->id/part", ['reason' => 'the plug is loose', 'form' => self::formId()])->assertRedirect('/ready/pairing')->assertSessionHas('done', 'E-07 is off Bench meter A.');
 
-        $this->get("/pairs/$pair->id")->assertSeeInOrder(['Parted', 'Oda Venn: the plug is loose', '98.0'])->assertDontSee('href="' . url("/calibrate/$pair->id") . '"', false);
+        $this->get("/pairs/$pair->id")->assertSeeInOrder(['Separated', 'Oda Venn: the plug is loose', '98.0'])->assertDontSee('href="' . url("/calibrate/$pair->id") . '"', false);
         $this->post("/pairs/$pair->id/part", ['form' => self::formId()])->assertSessionHasErrors(['pair' => 'They were parted already.']);
         $this->get('/')->assertDontSee('E-07');
         foreach (["/pairs/$pair->id/check" => ['lot' => 'R-07', 'moment' => 'start'], "/calibrate/$pair->id/runs" => ['lots' => ['Q-29', 'Q-31'], 'source' => 'typed', 'answer' => 'asked'], "/measure/{$this->batch()->id}/drafts" => ['pair' => (string) $pair->id, 'thermometer' => (string) $this->thermometer()->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T10:00', 'source' => 'typed']] as $path => $form) {

@@ -126,7 +126,7 @@ final class ParallelTest extends BenchTestCase
         $this->calibrate();
         $this->begin();
 
-        self::assertContains("{$this->people['checker']->name} is measuring it now: wait until that is recorded or left.", Outlet::of($this->batch())->blocks);
+        self::assertContains("{$this->people['checker']->name} is measuring it now. Wait until that is finished.", Outlet::of($this->batch())->blocks);
     }
 
     private function soak(string $note, IdempotencyKey $form): CareEvent

@@ -142,7 +142,7 @@ final class PeopleTest extends BenchTestCase
     {
         foreach (['checker', 'auditor'] as $role) {
             $this->flushSession();
-            $this->actingAs($this->people[$role])->get('/people')->assertOk()->assertSee('Oda Venn')->assertDontSee('Invite somebody');
+            $this->actingAs($this->people[$role])->get('/people')->assertOk()->assertSee('Oda Venn')->assertDontSee('Invite a person');
             $this->post('/people', ['name' => 'X', 'username' => 'x', 'role' => 'lead', 'form' => self::formId()])->assertForbidden();
             $this->post("/people/{$this->people['second']->id}/code", ['form' => self::formId()])->assertForbidden();
         }

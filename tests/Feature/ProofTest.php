@@ -53,7 +53,7 @@ final class ProofTest extends BenchTestCase
 
         $finding = CourseFinding::standing($batch->id)->where('limit_name', 'Critical, always: degree-hours')->sole();
         self::assertSame([Conformity::Inconclusive, true], [$finding->verdict, $finding->isDue()], (string) json_encode($finding->answer));
-        self::assertStringContainsString('nobody recorded 2.5 days of it', (string) $finding->answer['words']);
+        self::assertStringContainsString('2.5 days of it was not recorded', (string) $finding->answer['words']);
         self::assertSame(MissingReason::NotProven, $this->missing($batch)['Critical, always: degree-hours'] ?? null);
         $this->get("/batches/$batch->id/temperatures")->assertSee('Not proven.');
     }
@@ -123,7 +123,7 @@ final class ProofTest extends BenchTestCase
         self::assertSame(1, app(WatchCourses::class)());
         self::assertSame(0, app(WatchCourses::class)(), 'once');
         self::assertSame(BatchState::Held, $this->batch('SA-0001')->state());
-        self::assertStringContainsString('nobody recorded', (string) Deviation::query()->where('batch_id', $batch->id)->sole()->what);
+        self::assertStringContainsString('was not recorded', (string) Deviation::query()->where('batch_id', $batch->id)->sole()->what);
     }
 
     public function test_a_step_has_its_true_time_and_only_a_lead_states_what_nobody_recorded(): void
@@ -139,10 +139,10 @@ final class ProofTest extends BenchTestCase
         $this->wait(200 * 3600);
         $this->today()->assertSee('KO-0001: when was it pitched?');
         $step(['when' => 'now'])->assertSessionHasErrors('step');
-        self::assertStringContainsString('A lead records it', (string) session('errors')->first('step'));
+        self::assertStringContainsString('A lead records the step', (string) session('errors')->first('step'));
         $step(['at' => '2026-11-25T09:00'])->assertSessionHasErrors('step');
-        $step(['at' => '2026-12-25T09:00'])->assertSessionHasErrors(['at' => 'That lies in the future. A time up to now is accepted.']);
-        $step(['at' => '2026-11-25T07:00'])->assertSessionHasErrors(['at' => 'That lies before the batch began.']);
+        $step(['at' => '2026-12-25T09:00'])->assertSessionHasErrors(['at' => 'That is in the future. Type a time up to now.']);
+        $step(['at' => '2026-11-25T07:00'])->assertSessionHasErrors(['at' => 'That is before the batch started.']);
         $this->actingAs($this->people['lead']);
         $step(['at' => '2026-11-26T09:00'])->assertSessionHasErrors('reason');
         $step(['at' => '2026-11-26T09:00', 'reason' => 'in the brewing book'])->assertSessionHasNoErrors();
@@ -172,7 +172,7 @@ final class ProofTest extends BenchTestCase
         $this->actingAs($this->people['lead'])->post('/products/library/beer-ale', ['form' => self::formId()]);
         $product = DB::table('products')->where('code', 'beer-ale')->value('id');
         $start = fn(array $form): TestResponse => $this->post('/batches', ['product' => $product, 'code' => 'AL-0001', 'vessel' => 'tank 1', 'size' => '400 L', 'form' => self::formId(), ...$form]);
-        $this->get("/batches/new?product=$product")->assertSee('How is it made safe?')->assertSee('Below 2.5 % alcohol, acid');
+        $this->get("/batches/new?product=$product")->assertSee('Which process route')->assertSee('Below 2.5 % alcohol, acid');
         $start([])->assertSessionHasErrors('route');
         $start(['route' => 'By luck'])->assertSessionHasErrors('route');
         $start(['route' => 'Below 2.5 % alcohol, acid'])->assertSessionHasNoErrors();
@@ -195,8 +195,8 @@ final class ProofTest extends BenchTestCase
         $batch = $this->brew('cider', 'CI-0001', '2026-11-24T08:00');
         $this->post("/batches/$batch->id/answers", ['condition' => 'Claimed as hard cider in the US', 'answer' => 'no', 'form' => self::formId()])->assertSessionHasNoErrors();
         $this->actingAs($this->people['lead']);
-        $this->get("/batches/$batch->id")->assertSee('Nothing is measured that guards it.')->assertSee('Taken away by an answer.');
-        $this->release($batch)->assertSessionHasErrors(['reason' => 'Nothing was measured that guards it. Write why it goes out.']);
+        $this->get("/batches/$batch->id")->assertSee('No measured limit protects it.')->assertSee('Does not apply (by an answer).');
+        $this->release($batch)->assertSessionHasErrors(['reason' => 'No measured limit protects this batch. Give a reason for the release.']);
         $this->release($batch, ['reason' => 'dry, clear, tasted by two'])->assertSessionHasNoErrors();
         $release = ReleaseRecord::query()->sole();
         self::assertSame([true, ['Legal, finished: alcohol, at least', 'Legal, finished: alcohol, below']], [$release->nothing_measured, $release->removed]);
@@ -236,10 +236,10 @@ final class ProofTest extends BenchTestCase
 
         $deviation = Deviation::query()->where('batch_id', $batch->id)->where('is_after_release', true)->firstOrFail();
         self::assertSame(BatchState::Released, $this->batch()->state());
-        $this->today()->assertSeeInOrder(['CS-0417 is released, and no longer stands', 'Measure Fermented chilli sauce']);
+        $this->today()->assertSeeInOrder(['CS-0417 is released, but a limit is not met', 'Measure Fermented chilli sauce']);
         $this->get("/batches/$batch->id")->assertSeeInOrder(['Released, and found since.', 'Critical limit not met', 'A lead recalls it, or lets it stand.'])->assertSee('data-primary>What to do', false);
         $dispose = fn(array $form): TestResponse => $this->post("/deviations/$deviation->id/disposition", ['reason' => 'read wrong', 'passphrase' => self::PASSPHRASE, 'told' => 'the two shops, by telephone', 'form' => self::formId(), ...$form]);
-        $this->get('/batches')->assertSeeInOrder(['CS-0417', 'Found after the release', 'Critical limit not met', 'CS-0421']);
+        $this->get('/batches')->assertSeeInOrder(['CS-0417', 'Found after release', 'Critical limit not met', 'CS-0421']);
         $dispose(['disposition' => 'go-on'])->assertSessionHasErrors('disposition');
         $dispose(['disposition' => 'recall', 'passphrase' => 'not mine'])->assertSessionHasErrors('passphrase');
         $dispose(['disposition' => 'recall', 'told' => ''])->assertSessionHasErrors('told');
@@ -279,7 +279,7 @@ final class ProofTest extends BenchTestCase
         $this->vouch(0.2);
 
         self::assertSame(0, Deviation::query()->where('batch_id', $batch->id)->where('is_after_release', true)->count());
-        $this->today()->assertSee('Gone out on a calibration that failed since: CS-0417');
+        $this->today()->assertSee('Released on a calibration that later failed: CS-0417');
     }
 
     public function test_brine_alone_holds_nothing_and_the_sample_waits_for_its_solids(): void
@@ -289,8 +289,8 @@ final class ProofTest extends BenchTestCase
         $this->ready();
         $brine = $this->measure([3.61, 3.61], batch: 'KR-0001', place: 'brine');
         self::assertSame([BatchState::Running, Overall::Open], [$this->batch('KR-0001')->state(), $this->decided($brine)->overall]);
-        $this->get("/readings/$brine->id")->assertSee('Now solids');
-        $this->get("/batches/$batch->id")->assertSeeInOrder(['A sample waits.', 'lacks solids'])->assertSee('Now solids of the sample drawn');
+        $this->get("/readings/$brine->id")->assertSee('Measure solids');
+        $this->get("/batches/$batch->id")->assertSeeInOrder(['A sample is not complete.', 'lacks solids'])->assertSee('Now solids of the sample drawn');
         $this->today()->assertSee('KR-0001: solids of the sample drawn');
         $this->get("/measure/$batch->id")->assertSee('lacks solids');
         $this->actingAs($this->people['lead']);
@@ -433,7 +433,7 @@ final class ProofTest extends BenchTestCase
         $batch = $this->releasable($this->people['lead']);
         $this->actingAs($this->people['lead']);
         $this->release($batch)->assertSessionHasErrors('release');
-        self::assertStringContainsString('Four eyes: you changed an answer', (string) session('errors')->first('release'));
+        self::assertStringContainsString('Four-eyes release: you changed an answer', (string) session('errors')->first('release'));
 
         $settings([])->assertSessionHasErrors('second');
         $settings(['second' => 'sela', 'second_passphrase' => self::PASSPHRASE])->assertSessionHasErrors('second');

@@ -68,7 +68,7 @@ final class ReadyTest extends BenchTestCase
         self::assertNull($calibration->diagnosis, 'a read-back that fails is no signature');
         $this->wait(60);
         $this->slowAndLow();
-        $this->today()->assertSee('E-07: clean it by kind of dirt')->assertDontSee('Calibrate E-07');
+        $this->today()->assertSee('E-07: clean it by type of soiling')->assertDontSee('Calibrate E-07');
 
         $this->wait(60);
         $this->tapsCare('cleaned general');
@@ -110,7 +110,7 @@ final class ReadyTest extends BenchTestCase
         $this->post("/cells/$pen->id", [...$form, 'form' => self::formId()])->assertSessionHasErrors(['pair' => 'L-01 is taken out of use.']);
         (new LogCare())($this->people['lead'], IdempotencyKey::own(), $pen->electrode, CareKind::BackInUse);
         (new PartPair())($this->people['checker'], IdempotencyKey::own(), $pen, null);
-        $this->post("/cells/$pen->id", [...$form, 'form' => self::formId()])->assertSessionHasErrors(['pair' => 'L-01 is parted from its meter.']);
+        $this->post("/cells/$pen->id", [...$form, 'form' => self::formId()])->assertSessionHasErrors(['pair' => 'L-01 is separated from its meter.']);
 
         self::assertSame(0, CellCalibration::query()->count());
     }
@@ -147,14 +147,14 @@ final class ReadyTest extends BenchTestCase
             $this->post("/runs/$run->id/points", ['station' => $station, 'shown_ph' => $shown, 'celsius' => '21', 'still' => '1', 'shown_slope' => $station === 2 ? '97 %' : '', 'shown_offset' => $station === 2 ? '-4' : '', 'form' => self::formId()])->assertSessionHasNoErrors();
         }
 
-        $this->get("/calibrations/{$run->calibration()->firstOrFail()->id}")->assertSee('the meter says: slope 97.0 %, offset −4.0 mV');
+        $this->get("/calibrations/{$run->calibration()->firstOrFail()->id}")->assertSee('shown by the meter: slope 97.0 %, offset −4.0 mV');
     }
 
     public function test_the_day_comes_as_a_sheet_and_as_a_calendar(): void
     {
         $this->calibrate();
 
-        $this->get('/today/sheet')->assertOk()->assertSee('Take E-09 out of its soak');
+        $this->get('/today/sheet')->assertOk()->assertSee('Take E-09 out of the soak');
         $calendar = (string) $this->get('/today/due.ics')->assertOk()->getContent();
         self::assertStringContainsString("BEGIN:VCALENDAR\r\n", $calendar);
         self::assertStringContainsString('SUMMARY:Calibrate E-07', $calendar);

@@ -48,7 +48,7 @@ final class RoundTest extends BenchTestCase
             $this->wait(90);
         }
 
-        $this->get("/rounds/$round->id")->assertOk()->assertSee('what was found')->assertSeeInOrder(['vat 2', 'CS-0417', '5.90']);
+        $this->get("/rounds/$round->id")->assertOk()->assertSee('Round · results')->assertSeeInOrder(['vat 2', 'CS-0417', '5.90']);
         self::assertSame([3, 3], [RoundVisit::query()->count(), Measurement::query()->count()]);
         self::assertNull(LedgerCheck::run()['difference']);
     }
@@ -57,19 +57,19 @@ final class RoundTest extends BenchTestCase
     {
         $round = $this->setsOut(['CS-0409', 'CS-0417']);
         $this->reads($round, [4.2, 4.2]);
-        $this->get('/measure')->assertSee('A round is open.')->assertSee('1 of 2 to go');
+        $this->get('/measure')->assertSee('A measuring round is open.')->assertSee('1 of 2 to go');
 
         $this->flushSession();
         $this->actingAs($this->people['second']);
         $this->reads($round, [5.0, 5.0])->assertSessionHasNoErrors();
-        $this->get('/measure')->assertDontSee('A round is open.');
+        $this->get('/measure')->assertDontSee('A measuring round is open.');
     }
 
     public function test_portions_that_differ_ask_for_a_third_and_what_was_typed_stays(): void
     {
         $round = $this->setsOut(['CS-0417']);
         $this->reads($round, [4.6, 4.7])->assertSessionHasErrors('readings');
-        $this->get("/rounds/$round->id")->assertSee('those typed differ by 0.10 pH')->assertSee('Portion 3')->assertSee((string) $this->shown(4.7));
+        $this->get("/rounds/$round->id")->assertSee('these differ by 0.10 pH')->assertSee('Portion 3')->assertSee((string) $this->shown(4.7));
         self::assertSame(0, Sample::query()->count(), 'nothing half recorded');
 
         $this->reads($round, [4.6, 4.7, 4.65])->assertSessionHasNoErrors();
@@ -115,7 +115,7 @@ final class RoundTest extends BenchTestCase
         $round = $sets(36);
         self::assertCount($round->stops()->count(), RoundScreen::of($round, CarbonImmutable::now())->stops);
 
-        $this->expectExceptionObject(Refused::because('These vats ask for 132 samples; up to 120 are accepted on one round. Choose fewer vats.', 'batches'));
+        $this->expectExceptionObject(Refused::because('These batches need 132 samples; a round has at most 120. Choose fewer batches.', 'batches'));
         $sets(40);
     }
 
@@ -125,7 +125,7 @@ final class RoundTest extends BenchTestCase
         $stop = $round->stops()->firstOrFail();
         $this->reads($round, [4.2, 4.2]);
 
-        $this->read($round, $stop, [4.2, 4.2])->assertSessionHasErrors(['readings' => 'This one is done already.']);
+        $this->read($round, $stop, [4.2, 4.2])->assertSessionHasErrors(['readings' => 'This stop is already done.']);
         $other = $this->setsOut(['CS-0421']);
         $this->read($other, $stop, [4.2, 4.2])->assertNotFound();
     }
@@ -150,7 +150,7 @@ final class RoundTest extends BenchTestCase
         $this->reads($round, [5.0, 5.0]);
         $this->post("/rounds/$round->id/pass", ['reason' => 'called away', 'form' => self::formId()])->assertSessionHasNoErrors();
 
-        $this->get("/rounds/$round->id")->assertSee('what was found')->assertSee('the tap is frozen')->assertSee('called away');
+        $this->get("/rounds/$round->id")->assertSee('Round · results')->assertSee('the tap is frozen')->assertSee('called away');
     }
 
     public function test_after_two_hours_the_check_buffer_is_asked_for_first_and_leads_back(): void
@@ -214,7 +214,7 @@ final class RoundTest extends BenchTestCase
         $reading = Measurement::query()->sole();
         $hours = $this->decided($reading)->hours_since['start'] ?? null;
         self::assertEqualsWithDelta($reading->occasion->batch->started_at->diffInSeconds($reading->observed_at) / 3600, $hours, 1e-6);
-        $this->get("/readings/$reading->id")->assertSee('Stood for 32 min, not kept cold.');
+        $this->get("/readings/$reading->id")->assertSee('Read 32 min after sampling, not kept cold.');
 
         $cold = $this->setsOut(['CS-0421'], ['drawn_at' => '2026-11-25T09:30', 'chilled' => '1']);
         $this->reads($cold, [4.2, 4.2]);

@@ -85,10 +85,10 @@ final class SecondFactorTest extends BenchTestCase
         $this->flushSession();
 
         $second = Person::query()->findOrFail($this->people['second']->id);
-        $this->actingAs($second)->get('/people')->assertOk()->assertDontSee('Invite somebody');
+        $this->actingAs($second)->get('/people')->assertOk()->assertDontSee('Invite a person');
         $this->post('/people', ['name' => 'X', 'username' => 'x', 'role' => 'lead', 'form' => self::formId()])->assertForbidden()->assertSee('Set one up first');
         $this->setsUp('second', 'perrin');
-        $this->get('/people')->assertSee('Invite somebody');
+        $this->get('/people')->assertSee('Invite a person');
     }
 
     public function test_a_pin_gives_a_checkers_rights_until_the_passphrase_is_shown(): void
@@ -98,14 +98,14 @@ final class SecondFactorTest extends BenchTestCase
         $this->actingAs($this->people['checker'])->post("/hands/$lead->id", ['pin' => '246810'])->assertRedirect();
         $this->assertAuthenticatedAs($lead);
 
-        $this->get('/people')->assertSee('by PIN')->assertDontSee('Invite somebody');
+        $this->get('/people')->assertSee('by PIN')->assertDontSee('Invite a person');
         $this->post('/settings', ['name' => 'X', 'temperatures' => 'C', 'numbers' => 'point', 'form' => self::formId()])->assertForbidden()->assertSee('Show your passphrase first');
         $this->get('/access')->assertForbidden();
         $this->post("/pairs/{$this->pair()->id}/care", ['act' => 'glass-whole', 'form' => self::formId()])->assertSessionHasNoErrors();
 
         $this->post('/yourself/passphrase', ['passphrase' => 'not hers'])->assertSessionHasErrors('passphrase');
         $this->post('/yourself/passphrase', ['passphrase' => self::PASSPHRASE])->assertRedirect('/');
-        $this->get('/people')->assertSee('Invite somebody');
+        $this->get('/people')->assertSee('Invite a person');
     }
 
     public function test_the_machine_makes_a_code_for_the_only_lead_who_forgot_and_it_is_noted(): void
@@ -119,7 +119,7 @@ final class SecondFactorTest extends BenchTestCase
 
         $this->assertAuthenticatedAs($this->people['lead']);
         self::assertFalse($this->people['lead']->credential()->sole()->hasCode(), 'what was lost with it is gone');
-        self::assertSame(['given-a-code', 'at the machine'], array_values((array) DB::table('access_log')->where('kind', 'given-a-code')->sole(['kind', 'address'])));
+        self::assertSame(['given-a-code', 'on the server'], array_values((array) DB::table('access_log')->where('kind', 'given-a-code')->sole(['kind', 'address'])));
     }
 
     public function test_guessing_at_another_address_makes_nobody_wait_on_a_device_of_their_own(): void
@@ -165,7 +165,7 @@ final class SecondFactorTest extends BenchTestCase
         $this->secret = session('offered_secret');
         $this->post('/yourself/code', ['passphrase' => self::PASSPHRASE, 'one_time_code' => $this->code()])->assertSessionHasNoErrors();
         $codes = session('recovery');
-        $this->get('/yourself/code')->assertSee('shown this once')->assertSee($codes[0]);
+        $this->get('/yourself/code')->assertSee('shown only now')->assertSee($codes[0]);
         $this->get('/yourself/code')->assertDontSee($codes[0])->assertSee('Signing in asks for it.');
 
         return $codes;

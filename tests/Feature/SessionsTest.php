@@ -26,7 +26,7 @@ final class SessionsTest extends BenchTestCase
     {
         $elsewhere = $this->signInElsewhere('oda');
         $this->post('/sign-in', ['username' => 'oda', 'passphrase' => self::PASSPHRASE])->assertRedirect('/');
-        $this->get('/yourself/secrets')->assertOk()->assertSee('this one')->assertSee('Sign out there')->assertSee('127.0.0.1');
+        $this->get('/yourself/secrets')->assertOk()->assertSee('this device')->assertSee('Sign out')->assertSee('127.0.0.1');
 
         $here = session('sign_in');
         $later = $this->signInElsewhere('oda');

@@ -33,7 +33,7 @@ final class SetUpTest extends BenchTestCase
         $code = $this->empty();
         $this->get('/')->assertRedirect('/sign-in');
         $this->get('/sign-in')->assertRedirect('/set-up');
-        $this->get('/set-up')->assertOk()->assertSee('A place of your own');
+        $this->get('/set-up')->assertOk()->assertSee('Set up your site');
         $this->founds(['one_time_code' => $code])->assertRedirect('/');
 
         $lead = Person::query()->where('name', 'Runa Thistle')->sole();
@@ -44,7 +44,7 @@ final class SetUpTest extends BenchTestCase
         self::assertEqualsWithDelta(499.9, SiteElevation::current(), 0.1);
         self::assertSame(['Saltmarsh Ferments', true, true, 'Europe/Lisbon'], [Settings::now()->name, Settings::now()->fahrenheitFirst, Settings::now()->decimalComma, SiteClock::zone(now())->getName()]);
         self::assertSame(['laboratory', 'process', 'pens'], Policy::newest()->pluck('code')->all());
-        $this->get('/')->assertSee('To the first reading')->assertSee('A meter');
+        $this->get('/')->assertSee('First steps')->assertSee('A meter');
         foreach (['/ready', '/calibrate', '/verify', '/measure', '/batches', '/products', '/policies', '/people', '/methods', '/keeping', '/settings', '/rounds/new', '/ready/labels', '/ready/electrodes', '/ready/pairing', '/today/sheet', '/today/due.ics', '/repeatability', '/sources', '/batches/new', '/access'] as $room) {
             self::assertSame(200, $this->get($room)->status(), "$room of an empty plant");
         }
@@ -106,7 +106,7 @@ final class SetUpTest extends BenchTestCase
         self::assertSame(['Wed 25 Nov 2026, 09:00 GMT', 'Wed 25 Nov 2026, 09:00 -01', 'Wed 25 Nov 2026, 10:00'], array_map(SiteClock::full(...), [$before, now(), now()->addHour()]));
         $this->get('/settings')->assertSee('Atlantic/Azores');
 
-        $this->from('/settings')->post('/settings/zone', ['time_zone' => 'Europe/Lisbon', 'from' => '2026-11-25T09:30', 'form' => self::formId()])->assertSessionHasErrors(['from' => 'The clock was put back: 2026-11-25 09:30 came twice. Say whether it was the first or the second time.']);
+        $this->from('/settings')->post('/settings/zone', ['time_zone' => 'Europe/Lisbon', 'from' => '2026-11-25T09:30', 'form' => self::formId()])->assertSessionHasErrors(['from' => 'The clock went back, so 2026-11-25 09:30 occurred twice. Choose the first or the second.']);
         $this->get('/settings')->assertSee('the second time');
         $this->post('/settings/zone', ['time_zone' => 'Atlantic/Azores', 'from' => '2026-11-25T12:00', 'form' => self::formId()])->assertSessionHasErrors('time_zone');
         $this->post('/settings/zone', ['time_zone' => 'Europe/Lisbon', 'from' => '2028-11-25T12:00', 'form' => self::formId()])->assertSessionHasErrors('from');

@@ -40,7 +40,7 @@ final class ShelfTest extends BenchTestCase
         $this->immerse('lot_id', $this->lot('Q-31')->id, $run);
 
         $this->get("/lots/{$this->lot('Q-31')->id}")->assertSeeInOrder(['4.01', '9 uses left', 'Usable until 4 Feb 2027', 'E-07', 'Oda Venn', '± 0.02 pH', '25 °C', '4.010']);
-        $this->get("/lots/{$this->lot('C-02')->id}")->assertSee('never used to calibrate pH');
+        $this->get("/lots/{$this->lot('C-02')->id}")->assertSee('not for pH calibration');
     }
 
     public function test_a_bottles_own_table_overrides_the_shipped_one(): void
@@ -121,8 +121,8 @@ final class ShelfTest extends BenchTestCase
     {
         $run = $this->openRun();
 
-        $this->get("/runs/{$run->id}")->assertSee('Oda Venn holds this run')->assertDontSee('Take this run over')->assertDontSee('data-accept', false);
-        $this->actingAs($this->people['second'])->get("/runs/{$run->id}")->assertSee('Take this run over')->assertDontSee('data-accept', false);
+        $this->get("/runs/{$run->id}")->assertSee('Oda Venn has been calibrating')->assertDontSee('Take over calibration')->assertDontSee('data-accept', false);
+        $this->actingAs($this->people['second'])->get("/runs/{$run->id}")->assertSee('Take over calibration')->assertDontSee('data-accept', false);
         $this->actingAs($this->people['checker'])->get("/runs/{$run->id}")->assertSee('data-accept', false);
 
         (new LeaveRun())($this->people['checker'], IdempotencyKey::own(), $run, null);

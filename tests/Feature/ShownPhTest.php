@@ -33,7 +33,7 @@ final class ShownPhTest extends BenchTestCase
         self::assertSame(4.47, $this->decided($reading)->value);
         $fit = array_column($this->decided($reading)->budget, 'u', 'name')['fit'];
         self::assertEqualsWithDelta(0.034 / sqrt(3), $fit, 0.0005);
-        $this->get("/readings/{$reading->id}")->assertSee('the meter keeps slope and offset to itself')->assertSee('pH 4.47');
+        $this->get("/readings/{$reading->id}")->assertSee('the meter does not show slope and offset')->assertSee('pH 4.47');
     }
 
     public function test_such_a_meter_is_read_neither_at_the_simulated_bench_nor_from_a_log(): void
@@ -71,7 +71,7 @@ final class ShownPhTest extends BenchTestCase
 
         $calibration = Calibration::query()->sole();
         self::assertSame(Verdict::Fail, $calibration->verdict);
-        $this->get("/calibrations/{$calibration->id}")->assertSeeInOrder(['Fail.', 'A buffer read afterwards was 0.071 pH off']);
+        $this->get("/calibrations/{$calibration->id}")->assertSeeInOrder(['Fail.', 'The read-back was 0.071 pH off']);
     }
 
     /** @param list<string> $shown as found in 7.00 and 4.01, and read back in both */
@@ -97,7 +97,7 @@ final class ShownPhTest extends BenchTestCase
         foreach ($shown as $ph) {
             $this->post("/drafts/{$draft->id}/replicates", ['form' => self::formId(), 'shown_ph' => $ph, 'celsius' => '21.4', 'still' => '1'])->assertSessionHasNoErrors();
         }
-        $this->get("/drafts/{$draft->id}")->assertSee('Record on CS-0417');
+        $this->get("/drafts/{$draft->id}")->assertSee('Record reading on CS-0417');
         $this->post("/drafts/{$draft->id}/reading", ['form' => self::formId()])->assertSessionHasNoErrors();
 
         return Measurement::query()->sole();

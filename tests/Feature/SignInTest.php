@@ -26,7 +26,7 @@ final class SignInTest extends BenchTestCase
             $told[] = $message[1] ?? '';
         }
 
-        self::assertSame(['Name and passphrase do not belong together.', 'Name and passphrase do not belong together.'], $told);
+        self::assertSame(['Sign-in name or passphrase is not correct.', 'Sign-in name or passphrase is not correct.'], $told);
         self::assertGuest();
     }
 

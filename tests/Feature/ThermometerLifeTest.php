@@ -66,7 +66,7 @@ final class ThermometerLifeTest extends ThermometerTestCase
         $form = ['method' => 'comparison', 'reference_c' => '63.05', 'readings' => ['63.2', '63.1', '63.2']];
         $refused = fn(string $thermometer, string $reference): string => $this->post('/verify/' . $this->named($thermometer)->id, [...$form, 'reference' => $reference, 'form' => self::formId()])->assertSessionHasErrors('reference')->isRedirect() ? (string) session('errors')->first('reference') : '';
         self::assertSame('A thermometer cannot be its own reference.', $refused('T-00', 'T-00'));
-        self::assertSame('T-03 has no certificate on record; a reference needs one, with its uncertainty. Choose another reference.', $refused('T-08', 'T-03'));
+        self::assertSame('T-03 has no certificate. A reference thermometer needs one, with its uncertainty. Choose another reference.', $refused('T-08', 'T-03'));
         self::assertSame('Choose the reference thermometer.', $refused('T-08', 'T-99'));
 
         $this->concludes($this->checks('T-00', ['readings' => ['1.9', '1.9', '1.9']]), 'out-of-use');
@@ -84,7 +84,7 @@ final class ThermometerLifeTest extends ThermometerTestCase
         $this->concludes($check, 'use');
 
         self::assertSame([53.05, 73.05], [$check->verified_low_c, $check->verified_high_c]);
-        $this->get("/thermometer-checks/$check->id/certificate")->assertSeeInOrder(['T-08', 'T-00 at 63.05 °C ± 0.05, certificate invented 4711', 'Within tolerance.', 'Head of the ledger']);
+        $this->get("/thermometer-checks/$check->id/certificate")->assertSeeInOrder(['T-08', 'T-00 at 63.05 °C ± 0.05, certificate invented 4711', 'Within tolerance.', 'Ledger head']);
         $pdf = $this->get("/thermometer-checks/$check->id/certificate.pdf")->assertOk();
         self::assertStringStartsWith('%PDF-', (string) $pdf->getContent());
         self::assertNull(LedgerCheck::run()['difference']);
@@ -101,7 +101,7 @@ final class ThermometerLifeTest extends ThermometerTestCase
         }
 
         self::assertSame([60, 60], [$a->earned_days, $b->earned_days], 'three of one and two of the other are five');
-        self::assertStringContainsString('2 alike probes in like service', (string) $b->interval_why);
+        self::assertStringContainsString('2 similar probes in similar use', (string) $b->interval_why);
         self::assertSame(45, $a->interval_days, 'shortened by sticky product');
         $this->flushSession();
         $this->actingAs($this->people['checker'])->get('/verify/alike')->assertSee('T-07')->assertSee('T-08');
@@ -109,7 +109,7 @@ final class ThermometerLifeTest extends ThermometerTestCase
 
     public function test_the_bath_is_suspected_where_several_probes_read_high_in_the_ice_of_one_day(): void
     {
-        $suspects = fn(): bool => str_contains((string) $this->get('/verify/alike')->assertOk()->getContent(), 'Suspect the bath.');
+        $suspects = fn(): bool => str_contains((string) $this->get('/verify/alike')->assertOk()->getContent(), 'Check the bath first.');
         $this->checks('T-07', ['readings' => ['1.4', '1.4', '1.4'], 'unit' => 'C']);
         self::assertFalse($suspects(), 'one probe alone');
         $this->wait(86400);

@@ -68,7 +68,7 @@ final class TitrationTest extends BenchTestCase
         self::assertGreaterThan($to7->replicates[0]->value, $to8->replicates[0]->value);
         $outcome = LimitOutcome::query()->where('name', self::LEGAL)->sole();
         self::assertSame([Conformity::Inside, true], [$outcome->outcome, $outcome->expanded_u > 0.02]);
-        $this->get("/readings/$to7->id")->assertOk()->assertSee('ΔpH/ΔmL')->assertSee('Said as tartaric acid')->assertSee('as malic')->assertSee('S-01');
+        $this->get("/readings/$to7->id")->assertOk()->assertSee('ΔpH/ΔmL')->assertSee('Expressed as tartaric acid')->assertSee('as malic')->assertSee('S-01');
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
@@ -144,7 +144,7 @@ final class TitrationTest extends BenchTestCase
         [$byEye, $volatile] = Measurement::query()->with('replicates')->orderBy('id')->get()->all();
         self::assertSame(['by-eye per L', '8.2 per L'], [$byEye->basis, $volatile->basis]);
         self::assertEqualsWithDelta(0.009 * 60.052, $volatile->replicates[0]->value, 0.02);
-        $this->get("/readings/$volatile->id")->assertSee('as acetic')->assertSee('Correct this reading');
+        $this->get("/readings/$volatile->id")->assertSee('as acetic')->assertSee('Correct reading');
     }
 
     public function test_a_titration_is_corrected_with_its_curve_before_one_and_rests_on_what_it_rested_on(): void
@@ -181,7 +181,7 @@ final class TitrationTest extends BenchTestCase
         $this->get("/measure/$batch->id/burette?runs=$id")->assertOk()->assertSee('17 points; running');
         $open(['runs' => (string) $id])->assertRedirect("/measure/$batch->id/titration?runs=" . urlencode("$id," . $id + 1) . "#bench-title");
         $this->wait(40);
-        $this->get("/measure/$batch->id/burette?runs=$id")->assertSee('closed');
+        $this->get("/measure/$batch->id/burette?runs=$id")->assertSee('finished');
         $page = (string) $this->get("/measure/$batch->id/titration?runs=$id," . ($id + 1) . '&take=1')->assertOk()->getContent();
         preg_match_all('#<textarea[^>]*name="portions\[\d\]\[curve\]"[^>]*>([^<]+)</textarea>#', $page, $curves);
         self::assertCount(2, $curves[1]);

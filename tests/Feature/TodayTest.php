@@ -41,11 +41,11 @@ final class TodayTest extends BenchTestCase
     {
         $this->actingAs($this->people['checker']);
         $run = $this->openRun();
-        self::assertSame('Go on with the calibration of E-07', $this->titles()[0]);
+        self::assertSame('Continue calibrating E-07', $this->titles()[0]);
 
         (new LeaveRun())($this->people['checker'], IdempotencyKey::own(), $run, null);
 
-        self::assertNotContains('Go on with the calibration of E-07', $this->titles());
+        self::assertNotContains('Continue calibrating E-07', $this->titles());
     }
 
     public function test_an_instrument_that_was_found_off_leaves_a_look_back_due(): void
@@ -53,7 +53,7 @@ final class TodayTest extends BenchTestCase
         $this->calibrate();
         $this->wait(3600);
         $this->calibrate(92.0);
-        self::assertContains('Look back: what was read with E-07 since 10:00', $this->titles(), 'as found, 4.01 was 0.18 pH off');
+        self::assertContains('Review readings with E-07 since 10:00', $this->titles(), 'as found, 4.01 was 0.18 pH off');
         $this->wait(60);
         $this->actingAs($this->people['auditor'])->get('/calibrations/' . $this->pair()->newestCalibration?->id)->assertSee('As found, the calibration before was up to 0.1')->assertSee('readings since 10:00 may be off as much');
 
@@ -76,7 +76,7 @@ final class TodayTest extends BenchTestCase
     {
         $titles = implode("\n", $this->titles());
 
-        self::assertStringContainsString('Take E-09 out of its soak at 11:12, then calibrate', $titles);
+        self::assertStringContainsString('Take E-09 out of the soak at 11:12, then calibrate', $titles);
         self::assertStringNotContainsString('Calibrate E-09', $titles);
         $this->wait(73 * 60);
         self::assertStringContainsString('Calibrate E-09', implode("\n", $this->titles()));
@@ -102,7 +102,7 @@ final class TodayTest extends BenchTestCase
         $this->get('/find?q=CS-0417')->assertRedirect("/batches/{$this->batch()->id}");
         $this->get('/find?q=e-07')->assertRedirect("/pairs/{$this->pair()->id}");
         $this->get('/find?q=CS')->assertOk()->assertSee('CS-0409')->assertSee('CS-0421');
-        $this->get('/find?q=%25')->assertOk()->assertSee('no batch begins with');
+        $this->get('/find?q=%25')->assertOk()->assertSee('Nothing found');
     }
 
     public function test_times_are_said_on_the_plants_clock(): void
@@ -126,7 +126,7 @@ final class TodayTest extends BenchTestCase
         };
 
         self::assertSame(['01:30 IST', '01:30 GMT', '02:30'], array_map(static fn(string $at): string => SiteClock::short(CarbonImmutable::parse($at)), ['2026-10-25T00:30:00Z', '2026-10-25T01:30:00Z', '2026-10-25T02:30:00Z']));
-        self::assertStringContainsString('came twice', $refused('2026-10-25T01:30'));
+        self::assertStringContainsString('occurred twice', $refused('2026-10-25T01:30'));
         self::assertSame(['2026-10-25T00:30:00+00:00', '2026-10-25T01:30:00+00:00'], [$refused('2026-10-25 01:30 first'), $refused('2026-10-25 01:30 second')]);
         self::assertStringContainsString('does not exist', $refused('2026-03-29T01:30'));
         self::assertStringContainsString('not understood', $refused('this morning'));
@@ -152,7 +152,7 @@ final class TodayTest extends BenchTestCase
 
         self::assertSame(['E-07', 'E-05', 'E-09', 'E-11', 'T-05', 'T-07', 'T-08', 'T-11', 'CS-0409', 'CS-0421', 'CS-0417'], array_keys($lanes));
         self::assertSame(['soak', 'plan'], array_column($lanes['E-09']['boxes'], 'kind'));
-        self::assertSame('out of its soak 11:12, then calibrate', $lanes['E-09']['boxes'][1]['label']);
+        self::assertSame('out of the soak 11:12, then calibrate', $lanes['E-09']['boxes'][1]['label']);
         self::assertSame('pH ≤ 4.6 was due 19 Nov 09:20', $lanes['CS-0409']['deadline']['label'] ?? null);
         self::assertSame([['from' => 0, 'to' => 8]], array_map(static fn(array $block): array => ['from' => $block['from'], 'to' => $block['to']], $line->blocks), 'the first batch waits for the first electrode');
 
@@ -171,7 +171,7 @@ final class TodayTest extends BenchTestCase
     {
         $this->calibrate();
         $detail = fn(): string => array_column($this->plan()->tasks(), 'detail', 'title')['Measure Fermented chilli sauce, red CS-0421'];
-        self::assertSame('no reading yet · pH ≤ 4.6 by Mon 10:15 · E-07 is ready', $detail());
+        self::assertSame('No reading yet · E-07 is ready', $detail());
 
         foreach ([5.4, 5.2, 5.0] as $ph) {
             $this->wait(3 * 3600);
@@ -191,9 +191,9 @@ final class TodayTest extends BenchTestCase
 
     public function test_an_electrode_on_its_way_out_is_to_be_replaced_in_time(): void
     {
-        self::assertNotContains('Order the successor of E-05', $this->titles(), 'it lasts 25 days more');
+        self::assertNotContains('Order a replacement for E-05', $this->titles(), 'it lasts 25 days more');
         $this->wait(12 * 86400);
-        self::assertContains('Order the successor of E-05', $this->titles(), 'two weeks before its year is over');
+        self::assertContains('Order a replacement for E-05', $this->titles(), 'two weeks before its year is over');
         self::assertNotContains('Order the successor of E-07', $this->titles());
     }
 
@@ -233,7 +233,7 @@ final class TodayTest extends BenchTestCase
         }
 
         $task = $this->plan()->tasks()[0];
-        self::assertSame('E-07: clean it by kind of dirt', $task->title);
+        self::assertSame('E-07: clean it by type of soiling', $task->title);
         self::assertStringEndsWith('Then soak it 1 h in 3 M KCl, then calibrate again.', $task->detail);
     }
 

@@ -64,7 +64,7 @@ final class VerifyTest extends ThermometerTestCase
 
         self::assertSame([VerificationVerdict::Inconclusive, ThermometerState::Failed], [$damp->verdict, $this->stateOf('T-11')]);
         self::assertEqualsWithDelta(-0.0256, $damp->shift_c, 0.001);
-        $this->get("/thermometer-checks/$damp->id")->assertSee('Failed by its insulation.')->assertSee('12 MΩ: low.')->assertSee('Take out of use');
+        $this->get("/thermometer-checks/$damp->id")->assertSee('Failed: insulation.')->assertSee('12 MΩ: low.')->assertSee('Take out of use');
         $this->concludes($damp, 'use')->assertSessionHasErrors(['outcome' => 'Its insulation is low: not to be used as it is.']);
     }
 
@@ -73,17 +73,17 @@ final class VerifyTest extends ThermometerTestCase
     {
         $three = ['readings' => ['0.1', '0.1', '0.1']];
         $boiling = ['method' => 'boiling', 'readings' => ['99', '99', '99']];
-        yield 'two hundred in ice' => [['readings' => ['200', '200', '200']], 'readings', 'cannot be where 0.0 °C is expected'];
-        yield 'Fahrenheit in a Celsius form' => [['readings' => ['32.9', '32.9', '32.9']], 'unit', 'looks like °F: that would be 0.5 °C. Choose °F'];
+        yield 'two hundred in ice' => [['readings' => ['200', '200', '200']], 'readings', 'is not plausible where 0.0 °C is expected'];
+        yield 'Fahrenheit in a Celsius form' => [['readings' => ['32.9', '32.9', '32.9']], 'unit', 'looks like °F (0.5 °C). Choose °F'];
         yield 'two readings' => [['readings' => ['0.1', '0.1', '']], 'readings', '3 readings at least'];
         yield 'none' => [['readings' => ['', '', '']], 'readings', 'A temperature like 0.4'];
         yield 'words' => [['readings' => ['cold', '0.1', '0.1']], 'readings', 'not understood'];
-        yield 'a boil without pressure' => [$boiling, 'pressure', 'The air pressure is needed'];
+        yield 'a boil without pressure' => [$boiling, 'pressure', 'Type the air pressure'];
         yield 'a pressure of no place' => [[...$boiling, 'pressure' => '1013'], 'pressure', 'outside 30 to 110 kPa'];
-        yield 'reduced to sea level, it seems' => [[...$boiling, 'pressure' => '1018 hPa', 'elevation' => '600'], 'pressure', 'Both the air pressure and the elevation are filled'];
+        yield 'reduced to sea level, it seems' => [[...$boiling, 'pressure' => '1018 hPa', 'elevation' => '600'], 'pressure', 'Air pressure and elevation are both filled in'];
         yield 'an elevation of ninety kilometres' => [[...$boiling, 'elevation' => '90 km'], 'elevation', 'from −400 to 9000 m'];
         yield 'no reference' => [['method' => 'comparison', ...$three], 'reference', 'Choose the reference thermometer'];
-        yield 'a reference without certificate' => [['method' => 'comparison', 'reference' => 'T-03', 'reference_c' => '0', ...$three], 'reference', 'has no certificate on record'];
+        yield 'a reference without certificate' => [['method' => 'comparison', 'reference' => 'T-03', 'reference_c' => '0', ...$three], 'reference', 'has no certificate'];
         yield 'a resistance of no platinum' => [['method' => 'rtd', 'ohm' => '4'], 'ohm', 'Which class is it?'];
     }
 
@@ -119,7 +119,7 @@ final class VerifyTest extends ThermometerTestCase
         $this->post('/verify/elevation', ['elevation' => '350', 'barometer' => 'here', 'form' => self::formId()])->assertSessionHasNoErrors();
         $boil = fn(array $typed) => $this->post('/verify/' . $this->named('T-08')->id, ['method' => 'boiling', 'readings' => ['98.8', '98.8', '98.8'], ...$typed, 'form' => self::formId()]);
         $boil(['pressure' => '1013.25 hPa'])->assertSessionHasErrors('pressure');
-        self::assertStringContainsString('Is it reduced to sea level', (string) session('errors')->first('pressure'));
+        self::assertStringContainsString('If it is reduced to sea level', (string) session('errors')->first('pressure'));
         $boil(['pressure' => '1013.25 hPa', 'elevation' => '350'])->assertSessionHasErrors('pressure');
         self::assertStringContainsString('Empty the one that is not meant', (string) session('errors')->first('pressure'));
     }
@@ -131,7 +131,7 @@ final class VerifyTest extends ThermometerTestCase
             $this->wait(60);
         }
         $this->concludes($check, 'correct')->assertSessionHasErrors('outcome');
-        $this->get("/thermometer-checks/$check->id")->assertSee('Bath not told.')->assertSee('+0.50');
+        $this->get("/thermometer-checks/$check->id")->assertSee('Bath not described.')->assertSee('+0.50');
 
         self::assertSame(['crushed', 'depth'], $this->checks('T-08', ['bath' => ['depth', 'crushed', 'nonsense'], 'readings' => ['0.5', '0.5', '0.5']])->bath, 'only what is offered is taken');
     }
@@ -161,7 +161,7 @@ final class VerifyTest extends ThermometerTestCase
         $send('');
         self::assertStringContainsString('The file is empty.', (string) session('errors')->first('log'));
         $send("0;20\n10;15\n20;11");
-        self::assertStringContainsString('never stood still', (string) session('errors')->first('log'));
+        self::assertStringContainsString('never stable', (string) session('errors')->first('log'));
     }
 
     public function test_the_simulated_bath_of_cubes_is_suspected_before_the_probe(): void

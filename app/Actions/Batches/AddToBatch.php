@@ -26,7 +26,7 @@ final class AddToBatch
         return Recording::once($by, $form, 'add to a batch', Addition::class, static function (Entry $entry) use ($by, $batch, $what, $amount, $unit, $isDone, $plan): Addition {
             Life::ensure($batch, null);
             if ($plan !== null && ($plan->batch_id !== $batch->id || Addition::query()->where('plan_id', $plan->id)->exists())) {
-                throw Refused::because('That plan was carried out already, or belongs to another batch.', 'plan');
+                throw Refused::because('This plan was already carried out or belongs to another batch.', 'plan');
             }
 
             return $entry->add(new Addition(['batch_id' => $batch->id, 'plan_id' => $plan?->id, 'state' => $isDone ? Addition::DONE : Addition::PLANNED, 'what' => $what, 'amount' => $amount, 'unit' => $unit, 'rests_on' => [], 'at' => $entry->at, 'person_id' => $by->id]));

@@ -28,12 +28,12 @@ final readonly class AnswerCondition
         return Recording::once($by, $form, 'answer a condition', BatchAnswer::class, function (Entry $entry) use ($by, $batch, $condition, $answer, $reason): BatchAnswer {
             $batch = Life::locked($batch);
             if (!in_array($condition, $batch->asks(), true)) {
-                throw Refused::because('Nothing of this product hangs on that.', 'condition');
+                throw Refused::because('No limit of this product depends on that.', 'condition');
             }
             if (array_key_exists($condition, $batch->conditions()) || !$batch->state()->isMeasured()) {
                 Gate::forUser($by)->authorize(Right::Lead->value);
                 if ($reason === null) {
-                    throw Refused::because('It is answered already. Write why the answer is changed.', 'reason');
+                    throw Refused::because('This question was already answered. Give a reason to change the answer.', 'reason');
                 }
             }
             $given = $entry->add(new BatchAnswer(['batch_id' => $batch->id, 'condition' => $condition, 'answer' => $answer, 'reason' => $reason, 'at' => $entry->at, 'person_id' => $by->id]));

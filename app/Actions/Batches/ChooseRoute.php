@@ -28,12 +28,12 @@ final readonly class ChooseRoute
         return Recording::once($by, $form, 'choose the route of a batch', BatchRoute::class, function (Entry $entry) use ($by, $batch, $route, $reason): BatchRoute {
             $batch = Life::locked($batch);
             if (!$batch->state()->isMeasured() && $batch->route() !== null) {
-                throw Refused::because("$batch->code is {$batch->state()->value}: it went out on the route \"{$batch->route()}\". Recall it first.", 'route');
+                throw Refused::because("$batch->code is {$batch->state()->value}: it was released on the route \"{$batch->route()}\". Recall it first.", 'route');
             }
             if ($batch->route() !== null) {
                 Gate::forUser($by)->authorize(Right::Lead->value);
                 if ($reason === null) {
-                    throw Refused::because('Write why the route is changed.', 'reason');
+                    throw Refused::because('Give a reason to change the route.', 'reason');
                 }
             }
             $chosen = self::take($entry, $batch, $route, $reason);
@@ -47,7 +47,7 @@ final readonly class ChooseRoute
     public static function take(Entry $entry, Batch $batch, string $route, ?string $reason = null): BatchRoute
     {
         if (!in_array($route, $batch->product->routeNames(), true)) {
-            throw Refused::because('Choose by which of its routes it is made safe: ' . implode('; ', $batch->product->routeNames()) . '.', 'route');
+            throw Refused::because('Choose a process route: ' . implode('; ', $batch->product->routeNames()) . '.', 'route');
         }
 
         return $entry->add(new BatchRoute(['batch_id' => $batch->id, 'route' => $route, 'reason' => $reason, 'at' => $entry->at, 'person_id' => $entry->by->id]));

@@ -40,13 +40,13 @@ final readonly class DisposeDeviation
             $next = $kind === DispositionKind::Recall && $batch->state() === BatchState::Recalled ? null : $kind->leadsTo();
             $isMissed = $deviation->is_missed_in_time === true;
             $why = match (true) {
-                $deviation->disposition()->exists() => ['disposition', 'This deviation is decided about already.'],
-                !in_array($kind, DispositionKind::about($isAfterRelease), true) => ['disposition', $isAfterRelease ? 'It had gone out: recall it, or let it stand.' : 'It has not gone out: let it go on, divert it or discard it.'],
-                $reason === null => ['reason', 'Write why you decide so.'],
-                $authority === null && $kind->needsAuthority($isMissed, $deviation->kind ?? LimitKind::Critical) => ['authority', 'A critical time limit was missed: toxin that has formed stays. Divert it, discard it, or name the process authority whose written word lets it go on.'],
-                $until !== null && ($kind !== DispositionKind::GoOn || !$isMissed) => ['until', 'More time is given only where a deadline was missed and the batch goes on.'],
-                $until !== null && $until->lessThanOrEqualTo($entry->at) => ['until', 'The new time lies ahead of now.'],
-                $kind === DispositionKind::Recall && $told === null => ['told', 'Write who was told what.'],
+                $deviation->disposition()->exists() => ['disposition', 'This deviation is already decided.'],
+                !in_array($kind, DispositionKind::about($isAfterRelease), true) => ['disposition', $isAfterRelease ? 'The batch was already released: recall it or let it stand.' : 'The batch is not released: resume, divert or discard it.'],
+                $reason === null => ['reason', 'Give a reason for the decision.'],
+                $authority === null && $kind->needsAuthority($isMissed, $deviation->kind ?? LimitKind::Critical) => ['authority', 'A critical time limit was missed, and toxin that has formed stays. Divert or discard the batch, or name the process authority whose written statement allows it to go on.'],
+                $until !== null && ($kind !== DispositionKind::GoOn || !$isMissed) => ['until', 'A new deadline is possible only if a deadline was missed and the batch is resumed.'],
+                $until !== null && $until->lessThanOrEqualTo($entry->at) => ['until', 'The new deadline must be in the future.'],
+                $kind === DispositionKind::Recall && $told === null => ['told', 'Write who was informed of what.'],
                 default => null,
             };
             if ($why !== null) {

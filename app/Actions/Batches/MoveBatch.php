@@ -27,10 +27,10 @@ final class MoveBatch
             $state = $batch->state();
             $isRecalled = $state === BatchState::Recalled;
             if ($next === BatchState::Recalled || $next === BatchState::Released || (!$isRecalled && in_array($next, [BatchState::Diverted, BatchState::Discarded], true))) {
-                throw Refused::because('It goes out by a release, or by what a lead decides about its deviation; it is recalled by what a lead decides.', 'state');
+                throw Refused::because('A batch is released under “Release checks”, or by a lead’s decision about its deviation. A recall is a lead’s decision.', 'state');
             }
             if ($state === BatchState::Running && $next === BatchState::Closed && $batch->product->stage_of === null) {
-                throw Refused::because('Only a stage of a process is closed without having gone out.', 'state');
+                throw Refused::because('Only a process stage can be closed without a release.', 'state');
             }
             $isResumed = $batch->state() === BatchState::Held && $next === BatchState::Running;
             if ($isResumed || $isRecalled || $next === BatchState::Closed) {
@@ -38,13 +38,13 @@ final class MoveBatch
             }
             if (($next === BatchState::Held || $isResumed || $isRecalled) && $reason === null) {
                 throw Refused::because(match (true) {
-                    $isResumed => 'Write why it goes on.',
-                    $isRecalled => 'Write why you decide so.',
-                    default => 'Write why it is held.',
+                    $isResumed => 'Give a reason to resume.',
+                    $isRecalled => 'Give a reason for the decision.',
+                    default => 'Give a reason to hold the batch.',
                 }, 'reason');
             }
             if ($isResumed && Life::open($batch->id)->exists()) {
-                throw Refused::because('A deviation is not decided about. Decide about it first.', 'state');
+                throw Refused::because('A deviation is still open. Decide about it first.', 'state');
             }
 
             return Life::move($entry, $batch, $next, $reason);

@@ -24,9 +24,9 @@ final class RecallBatch
         return Recording::once($by, $form, 'recall a batch', BatchEvent::class, static function (Entry $entry) use ($batch, $reason, $told): BatchEvent {
             $batch = Life::ensure($batch, BatchState::Recalled);
             $why = match (true) {
-                !Life::hasGoneOut($batch) => ['state', "$batch->code never went out; there is nothing to recall."],
-                $reason === null => ['reason', 'Write why it is recalled.'],
-                $told === null => ['told', 'Write who was told what.'],
+                !Life::hasGoneOut($batch) => ['state', "$batch->code was never released; there is nothing to recall."],
+                $reason === null => ['reason', 'Give a reason for the recall.'],
+                $told === null => ['told', 'Write who was informed of what.'],
                 default => null,
             };
 

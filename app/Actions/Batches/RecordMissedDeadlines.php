@@ -84,7 +84,7 @@ final class RecordMissedDeadlines
     {
         Recording::once($site, IdempotencyKey::own(), 'record a missed deadline', Deviation::class, static function (Entry $entry) use ($line, $deadline): Deviation {
             $batch = Life::ensure(Batch::query()->findOrFail($line->id), null);
-            $what = sprintf('%s, %s: its deadline %s passed, and nothing read in time proves it.', $deadline->name, $deadline->written, SiteClock::short(CarbonImmutable::instance($deadline->at)));
+            $what = sprintf('%s, %s: the deadline %s passed and no reading in time proves it.', $deadline->name, $deadline->written, SiteClock::short(CarbonImmutable::instance($deadline->at)));
             $deviation = Life::deviate($entry, $batch, $deadline->name, $deadline->kind, true, $what, null);
             if ($deadline->kind->binds() && $batch->state()->mayBecome(BatchState::Held)) {
                 Life::move($entry, $batch, BatchState::Held, $what);

@@ -28,17 +28,17 @@ final class ReleaseBatch
             $batch = Life::ensure($batch, BatchState::Released);
             $outlet = Outlet::of($batch, isExact: true);
             if (!$outlet->release->releasable) {
-                throw Refused::because('It cannot go out yet. ' . implode(' ', [...$outlet->blocks, ...ReleaseWords::lacks($outlet->release)]), 'release');
+                throw Refused::because('Not releasable yet. ' . implode(' ', [...$outlet->blocks, ...ReleaseWords::lacks($outlet->release)]), 'release');
             }
             if ($batch->state() === BatchState::Held && Life::hold($batch)?->person_id === $by->id) {
-                throw Refused::because('You hold this batch yourself. Another lead releases it.', 'release');
+                throw Refused::because('You held this batch yourself. Another lead must release it.', 'release');
             }
             $against = Hands::against($by, $batch);
             if ($against !== null) {
                 throw Refused::because($against, 'release');
             }
             if ($outlet->isNothingMeasured() && $reason === null) {
-                throw Refused::because('Nothing was measured that guards it. Write why it goes out.', 'reason');
+                throw Refused::because('No measured limit protects this batch. Give a reason for the release.', 'reason');
             }
             $met = $outlet->release->met;
             $release = $entry->add(new ReleaseRecord(['batch_id' => $batch->id, 'met' => $met, 'disposed' => [], 'removed' => $outlet->removed, 'nothing_measured' => $met === [], 'reason' => $reason, 'at' => $entry->at, 'person_id' => $by->id]));

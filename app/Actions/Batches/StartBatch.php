@@ -32,10 +32,10 @@ final class StartBatch
         return Recording::once($by, $form, 'start a batch', Batch::class, static function (Entry $entry) use ($by, $product, $code, $vessel, $size, $startedAt, $isPlanned, $parents, $route): Batch {
             $owner = NewThing::owner($code);
             if ($owner !== null) {
-                throw Refused::because("$code is already the code of $owner. Each code stands once.", 'code');
+                throw Refused::because("$code is already the code of $owner. Each code can be used once.", 'code');
             }
             if (!$isPlanned && $startedAt->greaterThan($entry->at)) {
-                throw Refused::because('It cannot have begun in the future. Plan it, or type a time up to now.', 'started_at');
+                throw Refused::because('The start cannot be in the future. Plan the batch, or type a time up to now.', 'started_at');
             }
             $batch = $entry->add(new Batch(['code' => $code, 'product_id' => $product->id, 'started_at' => $startedAt, 'vessel' => $vessel, 'size' => $size]));
             $entry->add(new BatchEvent(['batch_id' => $batch->id, 'state' => $isPlanned ? BatchState::Planned : BatchState::Running, 'at' => $entry->at, 'person_id' => $by->id]));

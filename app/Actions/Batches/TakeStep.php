@@ -38,11 +38,11 @@ final readonly class TakeStep
         return Recording::once($by, $form, 'take a step', BatchStep::class, function (Entry $entry) use ($by, $batch, $step, $at, $reason): BatchStep {
             $batch = Life::ensure($batch, null);
             if ($step === ProductLimit::START) {
-                throw Refused::because('The start stands with the batch.', 'step');
+                throw Refused::because('The start is recorded with the batch.', 'step');
             }
             $stands = $batch->begun($step);
             if ($stands !== null && !StepDoubt::repeats($step)) {
-                throw Refused::because(sprintf('%s stands on record, %s. A lead changes it, with a reason.', ucfirst($step), SiteClock::full($stands)), 'step');
+                throw Refused::because(sprintf('%s is already recorded (%s). A lead can change it, with a reason.', ucfirst($step), SiteClock::full($stands)), 'step');
             }
             $at = $at === null ? $entry->at : Life::moment($batch, $at, $entry->at);
             $this->ensureSure($by, $batch, $step, $at, $entry->at, $reason);
@@ -68,7 +68,7 @@ final readonly class TakeStep
             throw Refused::because($doubt->words(), 'step');
         }
         if ($reason === null) {
-            throw Refused::because('Write how you know when it happened: ' . lcfirst($doubt->words()), 'reason');
+            throw Refused::because('Explain how you know the time: ' . lcfirst($doubt->words()), 'reason');
         }
     }
 }

@@ -22,7 +22,7 @@ final class WaitForStep
         return Recording::once($by, $form, 'say that a step has not happened yet', BatchStepWait::class, static function (Entry $entry) use ($by, $batch, $step): BatchStepWait {
             $batch = Life::ensure($batch, null);
             if (!in_array($step, $batch->missingSteps(), true)) {
-                throw Refused::because('No limit of this batch waits for that step.', 'step');
+                throw Refused::because('No limit of this batch depends on that step.', 'step');
             }
 
             return $entry->add(new BatchStepWait(['batch_id' => $batch->id, 'step' => $step, 'at' => $entry->at, 'person_id' => $by->id]));

@@ -32,7 +32,7 @@ final readonly class OpenBurette
             throw Refused::because(sprintf('%g to %g mL are accepted.', self::LEAST_ML, self::MOST_ML), 'sample_ml');
         }
         if (!$this->bench->knows($pair->electrode) || !$this->bench->canTitrate($batch)) {
-            throw Refused::because('This pair, or a sample of this batch, does not stand on the simulated bench. Type the curve.', 'pair');
+            throw Refused::because('This pair, or a sample of this batch, is not on the simulated bench. Type the curve.', 'pair');
         }
 
         return $this->bench->openBurette($by, $batch, $pair, (float) $ml, self::NORMALITY, $speed);

@@ -51,7 +51,7 @@ final readonly class AcceptPoint
         return Recording::once($by, $form, 'accept a calibration point', CalibrationPoint::class, function (Entry $entry) use ($by, $run, $station, $source, $reason, $shown): CalibrationPoint {
             $run = self::held(CalibrationRun::query()->lockForUpdate()->findOrFail($run->id), $by);
             if ($run->station() !== $station) {
-                throw Refused::because('This station has its point already; the run has gone on.', 'station');
+                throw Refused::because('This point was already accepted. Go on with the next one.', 'station');
             }
             $judging = Fits::judging($run);
             $seen = $source->observe($judging, Settling::WINDOW_S);
@@ -108,10 +108,10 @@ final readonly class AcceptPoint
     public static function held(CalibrationRun $run, Person $by): CalibrationRun
     {
         if ($run->state !== RunState::Open) {
-            throw Refused::because('This run is closed; nothing can be added to it.', 'run');
+            throw Refused::because('This calibration has ended; nothing can be added to it.', 'run');
         }
         if ($run->holder_id !== $by->id) {
-            throw Refused::because(sprintf('%s holds this run since %s. Take it over with a reason to go on.', $run->holder->name, SiteClock::short($run->opened_at)), 'run');
+            throw Refused::because(sprintf('%s has been calibrating since %s. Take over with a reason to continue.', $run->holder->name, SiteClock::short($run->opened_at)), 'run');
         }
 
         return $run;
@@ -161,7 +161,7 @@ final readonly class AcceptPoint
     {
         $before = array_values($run->points->map(static fn(CalibrationPoint $point): float => $point->celsius)->all());
         if (RunQuestion::asksTemperature($seen->celsius, $before)) {
-            throw Refused::because(sprintf('This buffer has %s, the one before %s; within %s of each other is good. Let it come to the same temperature, or accept with a reason.', Celsius::at($seen->celsius, 1), Celsius::at($before[count($before) - 1], 1), Celsius::by(2)), 'reason');
+            throw Refused::because(sprintf('This buffer is at %s, the previous one was at %s; they should be within %s. Let it reach the same temperature, or accept with a reason.', Celsius::at($seen->celsius, 1), Celsius::at($before[count($before) - 1], 1), Celsius::by(2)), 'reason');
         }
     }
 
@@ -171,9 +171,9 @@ final readonly class AcceptPoint
         $apparent = Numbers::fixed($cup->apparentPh, 2);
         if ($cup->doubt !== null) {
             throw Refused::because(match ($cup->doubt) {
-                CupDoubt::NoBuffer => sprintf('This reads like pH %s, which is no buffer on the shelf; %s is expected. Check the cup and the electrode, or accept with a reason.', $apparent, $expected->label),
-                CupDoubt::Distance => sprintf('This reads like pH %s; %s is expected, but the distance leaves a doubt. Check the bottle; accept with a reason if it is right.', $apparent, $expected->label),
-                CupDoubt::Neighbour => sprintf('This reads like pH %s, nearer to %s than to %s. Look at the label: accept if it is the right bottle.', $apparent, $cup->looksLike, $expected->label),
+                CupDoubt::NoBuffer => sprintf('This reads like pH %s, which is none of your buffers; %s is expected. Check the cup and the electrode, or accept with a reason.', $apparent, $expected->label),
+                CupDoubt::Distance => sprintf('This reads like pH %s; %s is expected. Check the bottle, and accept with a reason if it is right.', $apparent, $expected->label),
+                CupDoubt::Neighbour => sprintf('This reads like pH %s, closer to %s than to %s. Check the label, and accept if it is the right bottle.', $apparent, $cup->looksLike, $expected->label),
                 CupDoubt::Another => sprintf('This reads like %s (pH %s), but %s is expected. Move the electrode to the right cup, or accept with a reason.', $cup->looksLike, $apparent, $expected->label),
             }, 'reason');
         }

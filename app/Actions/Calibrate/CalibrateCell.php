@@ -93,7 +93,7 @@ final class CalibrateCell
     private static function ensureWet(CellCalibration $cell, ?string $reason): void
     {
         if ($cell->measures === Measures::Conductivity && $reason === null && CellStandard::isFarTooLow($cell->standard_value, $cell->reading)) {
-            throw Refused::because(sprintf('%s µS/cm where the standard has %s: the cell is dry or not deep enough, or mS/cm was typed for µS/cm. Write the unit with the number, like 1.41 mS/cm.', Numbers::plain($cell->reading), Numbers::plain($cell->standard_value)), 'reading');
+            throw Refused::because(sprintf('%s µS/cm, but the standard has %s. The cell is dry or not deep enough, or mS/cm was typed as µS/cm. Type the unit with the number, like 1.41 mS/cm.', Numbers::plain($cell->reading), Numbers::plain($cell->standard_value)), 'reading');
         }
     }
 
@@ -107,11 +107,11 @@ final class CalibrateCell
     private static function ensureUsable(Pair $pair): void
     {
         if ($pair->electrode->measures === Measures::Ph) {
-            throw Refused::because(sprintf('%s measures pH; it is calibrated on buffers.', $pair->electrode->code), 'pair');
+            throw Refused::because(sprintf('%s measures pH. Calibrate it with buffers.', $pair->electrode->code), 'pair');
         }
         $status = Readiness::of($pair);
         if ($pair->parting !== null || in_array($status->state, [PairState::OutOfUse, PairState::Retired], true)) {
-            throw Refused::because(sprintf('%s is %s.', $pair->electrode->code, $pair->parting !== null ? 'parted from its meter' : StateWords::pair($status->state, null, $status->because)), 'pair');
+            throw Refused::because(sprintf('%s is %s.', $pair->electrode->code, $pair->parting !== null ? 'separated from its meter' : StateWords::pair($status->state, null, $status->because)), 'pair');
         }
     }
 }

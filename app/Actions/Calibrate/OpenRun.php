@@ -55,7 +55,7 @@ final class OpenRun
             self::ensureFit($pair, $reason);
             $asked = AskedBeforeRun::of($pair, $lots, $readBack, $expected);
             if ($asked !== '' && $answer === null && $seen !== $asked) {
-                throw Refused::because("$asked Begin all the same, or choose otherwise.", 'answer');
+                throw Refused::because("$asked Start anyway, or change your choice.", 'answer');
             }
             (new CloseStaleRun())($entry, $pair);
             Occupancy::ensureFree($pair->electrode);
@@ -77,7 +77,7 @@ final class OpenRun
             ]);
             $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'pair_id' => $run->pair_id, 'kind' => 'opened', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => $reason]));
             if ($asked !== '') {
-                $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'pair_id' => $run->pair_id, 'kind' => 'asked', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => "$asked — " . ($answer ?? 'Seen, and begun all the same.')]));
+                $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'pair_id' => $run->pair_id, 'kind' => 'asked', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => "$asked — " . ($answer ?? 'Seen, started anyway.')]));
             }
 
             return $run;
@@ -115,11 +115,11 @@ final class OpenRun
         $values = array_map(static fn(Lot $lot): float => (float) $lot->nominal_ph, $lots);
         sort($values);
         if (count($values) > CalibrationFit::MOST_POINTS) {
-            throw Refused::because(sprintf('At most %d buffers are accepted.', CalibrationFit::MOST_POINTS), 'lots');
+            throw Refused::because(sprintf('Choose at most %d buffers.', CalibrationFit::MOST_POINTS), 'lots');
         }
         for ($i = 1; $i < count($values); $i++) {
             if (!Numbers::atLeast($values[$i] - $values[$i - 1], CalibrationFit::LEAST_DISTANCE_PH)) {
-                throw Refused::because(sprintf('Buffers %s and %s are too near to each other; take buffers about 3 pH apart.', Numbers::fixed($values[$i - 1], 2), Numbers::fixed($values[$i], 2)), 'lots');
+                throw Refused::because(sprintf('Buffers %s and %s are too close. Choose buffers about 3 pH apart.', Numbers::fixed($values[$i - 1], 2), Numbers::fixed($values[$i], 2)), 'lots');
             }
         }
     }
@@ -128,10 +128,10 @@ final class OpenRun
     {
         $status = Readiness::of($pair);
         if ($status->state === PairState::OutOfUse || $status->state === PairState::Retired) {
-            throw Refused::because(sprintf('This electrode is %s. Take it back into use first.', StateWords::pair($status->state, null, $status->because)), 'pair');
+            throw Refused::because(sprintf('This electrode is %s. Put it back into use first.', StateWords::pair($status->state, null, $status->because)), 'pair');
         }
         if ($status->state === PairState::Soaking && $status->until !== null && $reason === null) {
-            throw Refused::because(sprintf('The electrode soaks until %s. Wait, or write why it is calibrated before.', SiteClock::short($status->until)), 'soak_reason');
+            throw Refused::because(sprintf('The electrode soaks until %s. Wait, or give a reason to calibrate now.', SiteClock::short($status->until)), 'soak_reason');
         }
     }
 }

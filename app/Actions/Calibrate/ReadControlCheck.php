@@ -87,7 +87,7 @@ final readonly class ReadControlCheck
     {
         $calibration = Calibration::query()->where('pair_id', $pair->id)->orderByDesc('at')->lockForUpdate()->first();
         if ($calibration === null || $calibration->verdict === Verdict::Fail || $calibration->void !== null) {
-            throw Refused::because('There is no calibration in force to check. Calibrate this pair first.', 'pair');
+            throw Refused::because('There is no valid calibration to check. Calibrate this pair first.', 'pair');
         }
 
         return $calibration;
@@ -100,7 +100,7 @@ final readonly class ReadControlCheck
             throw Refused::because(sprintf('Bottle %s: %s. Choose a pH buffer that is in date.', $lot->code, $objection), 'lot');
         }
         if ($calibration->points->contains(static fn(CalibrationPoint $point): bool => $point->lot_id === $lot->id)) {
-            throw Refused::because(sprintf('Bottle %s was used to calibrate, and a bottle confirms itself. Choose another one.', $lot->code), 'lot');
+            throw Refused::because(sprintf('Bottle %s was used to calibrate and would confirm itself. Choose another bottle.', $lot->code), 'lot');
         }
     }
 
@@ -119,7 +119,7 @@ final readonly class ReadControlCheck
         $good = ControlCheck::query()->where('calibration_id', $calibration->id)->where('passed', true)->where('id', '<', $check->id)->orderByDesc('at')->first();
         $entry->add(new CalibrationVoid([
             'calibration_id' => $calibration->id,
-            'reason' => sprintf('Check buffer %s read %s pH off; at most %s is allowed.', $check->lot->code, Numbers::fixed($check->error(), 3), Numbers::plain($check->limit_ph)),
+            'reason' => sprintf('Check buffer %s: error %s pH; at most %s is allowed.', $check->lot->code, Numbers::fixed($check->error(), 3), Numbers::plain($check->limit_ph)),
             'back_to' => $good === null ? $calibration->at : $good->at,
             'person_id' => $entry->by->id,
             'at' => $entry->at,

@@ -22,10 +22,10 @@ final class TakeOverRun
         return Recording::once($by, $form, 'take over a calibration run', RunEvent::class, static function (Entry $entry) use ($by, $run, $reason): RunEvent {
             $run = CalibrationRun::query()->lockForUpdate()->findOrFail($run->id);
             if ($run->state !== RunState::Open) {
-                throw Refused::because('This run is closed; there is nothing to take over.', 'run');
+                throw Refused::because('This calibration has ended; there is nothing to take over.', 'run');
             }
             if ($reason === null) {
-                throw Refused::because('Write why you take this run over.', 'reason');
+                throw Refused::because('Give a reason to take over.', 'reason');
             }
             $run->update(['holder_id' => $by->id, 'touched_at' => $entry->at]);
 

@@ -42,7 +42,7 @@ final readonly class RecordCourse
                 throw Refused::because('The record reaches into the future. Look at the clock of the logger.', 'course');
             }
             $mean = array_sum(array_column($points, 1)) / count($points);
-            $check = Thermometers::checkFor($thermometer, $mean) ?? throw Refused::because('This thermometer was never checked. Verify it first.', 'thermometer');
+            $check = Thermometers::checkFor($thermometer, $mean) ?? throw Refused::because('This thermometer has never been checked. Check it first.', 'thermometer');
             $course = Course::query()->where(['batch_id' => $batch->id, 'thermometer_id' => $thermometer->id, 'point' => $point])->first()
                 ?? $entry->add(new Course(['batch_id' => $batch->id, 'step' => '', 'point' => $point, 'thermometer_id' => $thermometer->id, 'at' => $entry->at, 'person_id' => $by->id]));
             $digest = hash('sha256', json_encode($points, JSON_THROW_ON_ERROR));
@@ -76,7 +76,7 @@ final readonly class RecordCourse
         $same = CoursePart::query()->where('digest', $digest)->first();
         if ($same !== null) {
             $of = Course::query()->with('batch')->findOrFail($same->course_id)->batch->code;
-            throw Refused::because("This very record stands on $of already.", 'course');
+            throw Refused::because("This record already belongs to $of.", 'course');
         }
     }
 

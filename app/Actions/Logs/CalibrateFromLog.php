@@ -33,15 +33,15 @@ final readonly class CalibrateFromLog
     {
         return Recording::once($by, $form, 'calibrate from a log', Calibration::class, function (Entry $entry) use ($by, $upload, $chosen, $reason): Calibration {
             if (count($chosen) < 2) {
-                throw Refused::because('Choose a bottle for at least one buffer, and one for the read-back at the end.', 'lots');
+                throw Refused::because('Choose a bottle for at least one buffer and for the read-back at the end.', 'lots');
             }
             $lots = array_column($chosen, 'lot');
             $readBack = array_pop($lots);
             if (count(array_unique(array_map(static fn(Lot $lot): int => $lot->id, $lots))) < count($lots)) {
-                throw Refused::because('Each buffer is fitted once. Leave out the plateau that repeats a bottle; only the last one is a read-back.', 'lots');
+                throw Refused::because('Use each buffer once. Leave out the stretch that repeats a bottle; only the last one is the read-back.', 'lots');
             }
             assert($lots !== []);
-            $run = ($this->open)($by, IdempotencyKey::own(), $upload->pair, $lots, $readBack, Source::Imported, $reason, answer: 'the log is as it is');
+            $run = ($this->open)($by, IdempotencyKey::own(), $upload->pair, $lots, $readBack, Source::Imported, $reason, answer: 'recorded in the log');
             foreach ($chosen as $station => $choice) {
                 ($this->accept)($by, IdempotencyKey::own(), $run, $station, new LogReading($choice['plateau']), $reason);
             }

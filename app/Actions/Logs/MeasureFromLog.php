@@ -33,7 +33,7 @@ final readonly class MeasureFromLog
                 $replicate = ($this->accept)($by, IdempotencyKey::own(), $draft, new LogReading($plateau), null);
             }
 
-            return $replicate ?? throw Refused::because('Tick at least one plateau.', 'take');
+            return $replicate ?? throw Refused::because('Tick at least one stretch.', 'take');
         });
     }
 }

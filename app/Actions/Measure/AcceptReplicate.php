@@ -30,7 +30,7 @@ final class AcceptReplicate
             $draft = self::held(MeasurementDraft::query()->lockForUpdate()->findOrFail($draft->id), $by);
             $position = $draft->replicates()->count() + 1;
             if ($position > MethodRules::MOST) {
-                throw Refused::because(sprintf('At most %d portions are read of one sample. Record the reading, or draw a fresh sample.', MethodRules::MOST), 'reason');
+                throw Refused::because(sprintf('One sample has at most %d portions. Record the reading, or draw a fresh sample.', MethodRules::MOST), 'reason');
             }
             $response = $draft->calibration->calibrationFunction();
             $seen = $source->observe($draft->calibration->fitted(), $draft->windowS());
@@ -65,10 +65,10 @@ final class AcceptReplicate
     public static function held(MeasurementDraft $draft, Person $by): MeasurementDraft
     {
         if (!$draft->isOpen()) {
-            throw Refused::because('This measurement is closed; nothing can be added to it.', 'draft');
+            throw Refused::because('This measurement has ended; nothing can be added to it.', 'draft');
         }
         if ($draft->holder_id !== $by->id) {
-            throw Refused::because(sprintf('%s holds this measurement since %s.', $draft->holder->name, SiteClock::short($draft->opened_at)), 'draft');
+            throw Refused::because(sprintf('%s has been measuring since %s.', $draft->holder->name, SiteClock::short($draft->opened_at)), 'draft');
         }
 
         return $draft;

@@ -71,7 +71,7 @@ final readonly class CorrectMeasurement
     private static function replicates(Entry $entry, Measurement $measurement, array $values, string $reason): string
     {
         $series = (string) Str::uuid();
-        $function = $measurement->calibration?->calibrationFunction() ?? throw Refused::because('Only a reading of pH is corrected here.', 'reason');
+        $function = $measurement->calibration?->calibrationFunction() ?? throw Refused::because('Only pH readings can be corrected here.', 'reason');
         foreach ($measurement->replicates as $first) {
             $signal = $values[$first->position]['signal'] ?? $first->signal();
             $shown = $values[$first->position]['celsius'] ?? (float) $first->shown_c;

@@ -28,7 +28,7 @@ final class DrawSample
     {
         self::ensureAmidst($batch, $drawn->at, $entry->at);
         if ($drawn->joins !== null && $drawn->joins->batch_id !== $batch->id) {
-            throw Refused::because('That was drawn from another batch.', 'joins');
+            throw Refused::because('That sample belongs to another batch.', 'joins');
         }
         self::ensureOpen($batch, $drawn);
         $occasion = $drawn->joins ?? $entry->add(new Occasion(['batch_id' => $batch->id, 'stage' => $drawn->stage, 'drawn_at' => $drawn->at, 'at' => $entry->at, 'person_id' => $entry->by->id]));
@@ -48,7 +48,7 @@ final class DrawSample
             return;
         }
         if ($occasion->end !== null || $drawn->at > Places::until(Together::lastDrawn($occasion))) {
-            throw Refused::because(sprintf('The sample drawn %s was set aside: its places are drawn together, within %s h. Draw a fresh sample from every place.', SiteClock::short($occasion->drawn_at), Numbers::plain(Places::HOURS)), 'joins');
+            throw Refused::because(sprintf('The sample drawn %s is closed: all places must be read within %s h. Draw a fresh sample from every place.', SiteClock::short($occasion->drawn_at), Numbers::plain(Places::HOURS)), 'joins');
         }
     }
 
@@ -56,7 +56,7 @@ final class DrawSample
     public static function ensureAmidst(Batch $batch, CarbonImmutable $drawnAt, CarbonImmutable $now): void
     {
         if ($drawnAt->lessThan($batch->started_at->startOfMinute()) || $drawnAt->greaterThan($now)) {
-            throw Refused::because(sprintf('The sample was drawn between the start of the batch (%s) and now (%s).', SiteClock::full($batch->started_at), SiteClock::full($now)), 'drawn_at');
+            throw Refused::because(sprintf('The sampling time must be between the start of the batch (%s) and now (%s).', SiteClock::full($batch->started_at), SiteClock::full($now)), 'drawn_at');
         }
     }
 }

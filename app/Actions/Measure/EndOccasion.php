@@ -25,7 +25,7 @@ final class EndOccasion
             $batch = Life::locked(Batch::query()->findOrFail($occasion->batch_id));
             $occasion->load(['measurements.sample', 'end']);
             if ($occasion->end !== null || Together::lacking($occasion, $batch) === []) {
-                throw Refused::because('Nothing is missing of that sample, or it was set aside already.', 'occasion');
+                throw Refused::because('This sample is complete or already closed.', 'occasion');
             }
 
             return $entry->add(new OccasionEnd(['occasion_id' => $occasion->id, 'reason' => $reason, 'at' => $entry->at, 'person_id' => $by->id]));

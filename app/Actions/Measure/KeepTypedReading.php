@@ -41,9 +41,9 @@ final readonly class KeepTypedReading
         $values = array_column($told, 'ph');
         if (!$rules->areComplete($values)) {
             throw Refused::because(match (true) {
-                count($values) < $rules->portions => sprintf('%d portions are needed, %d are typed.', $rules->needed($values), count($values)),
-                $rules->degasses => sprintf('Gas is still in it: the last two differ by %.2f pH, and two in a row have to agree within %s. Degas once more, and read another portion.', abs($values[count($values) - 1] - $values[count($values) - 2]), $rules->agreeWithinPh),
-                default => sprintf('%d portions are needed: those typed differ by %.2f pH, and %s is what the method allows. Read another portion of the same sample.', $rules->needed($values), max($values) - min($values), $rules->agreeWithinPh),
+                count($values) < $rules->portions => sprintf('%d portions are required; you typed %d.', $rules->needed($values), count($values)),
+                $rules->degasses => sprintf('The sample still contains gas: the last two portions differ by %.2f pH, but two in a row must agree within %s. Degas again and read another portion.', abs($values[count($values) - 1] - $values[count($values) - 2]), $rules->agreeWithinPh),
+                default => sprintf('%d portions are required: these differ by %.2f pH, and the method allows %s. Read another portion of the same sample.', $rules->needed($values), max($values) - min($values), $rules->agreeWithinPh),
             }, 'readings');
         }
         $series = (string) Str::uuid();

@@ -33,7 +33,7 @@ final class OpenRound
     {
         return Recording::once($by, $form, 'set out on a round', Round::class, static function (Entry $entry) use ($by, $form, $pair, $thermometer, $candidates, $isStill, $drawnAt, $isChilled): Round {
             if ($candidates === []) {
-                throw Refused::because('Choose at least one vat.', 'batches');
+                throw Refused::because('Choose at least one batch.', 'batches');
             }
             Fit::ensure($pair, $thermometer, $candidates[0]->batch->product->method);
             if ($drawnAt !== null) {
@@ -48,7 +48,7 @@ final class OpenRound
             }
             $seconds = BlindDuplicates::on(Way::sinceTheLastDuplicate(), count($cups), crc32($form->uuid));
             if (count($cups) + count($seconds) > Way::MOST_STOPS) {
-                throw Refused::because(sprintf('These vats ask for %d samples; up to %d are accepted on one round. Choose fewer vats.', count($cups) + count($seconds), Way::MOST_STOPS), 'batches');
+                throw Refused::because(sprintf('These batches need %d samples; a round has at most %d. Choose fewer batches.', count($cups) + count($seconds), Way::MOST_STOPS), 'batches');
             }
             $codes = array_column($seconds, 'code', 'of');
             $kept = [];

@@ -30,7 +30,7 @@ final class PassStops
                 $visit = $entry->add(new RoundVisit(['round_stop_id' => $stop->id, 'reason' => $reason, 'at' => $entry->at, 'person_id' => $by->id]));
             }
 
-            return $visit ?? throw Refused::because('Nothing is left to pass over.', 'reason');
+            return $visit ?? throw Refused::because('There is nothing left to skip.', 'reason');
         });
     }
 }

@@ -52,9 +52,9 @@ final class RecordLate
             $then = $line->at->format('Y-m-d H:i:s.v');
             $calibration = Calibration::query()->where('pair_id', $pair->id)->where('at', '<=', $then)->orderByDesc('at')->orderByDesc('id')->first();
             if ($calibration === null || !$calibration->calibrationFunction()->canTell()) {
-                throw Refused::because('The pair had no calibration then.');
+                throw Refused::because('The pair had no calibration at that time.');
             }
-            $check = Verification::query()->with('outcome')->where('thermometer_id', $thermometer->id)->where('at', '<=', $then)->orderByDesc('at')->orderByDesc('id')->first() ?? throw Refused::because('The thermometer was not checked by then.');
+            $check = Verification::query()->with('outcome')->where('thermometer_id', $thermometer->id)->where('at', '<=', $then)->orderByDesc('at')->orderByDesc('id')->first() ?? throw Refused::because('The thermometer had not been checked by then.');
 
             return ($this->keep)($entry, $batch, $occasion, $sample, $calibration, $check, $line->signals, $line->celsius, $isStill, null, $line->at);
         } catch (Refused $refused) {

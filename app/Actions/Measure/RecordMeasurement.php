@@ -33,7 +33,7 @@ final readonly class RecordMeasurement
             $rules = $draft->method->rules($occasion->stage);
             $values = array_values($replicates->map(static fn($replicate): float => $replicate->value)->all());
             if (!$rules->areComplete($values)) {
-                throw Refused::because(sprintf('%d portions are needed; %d read so far.', $rules->needed($values), count($values)), 'draft');
+                throw Refused::because(sprintf('%d portions are required; %d read so far.', $rules->needed($values), count($values)), 'draft');
             }
             $draft->update(['state' => 'recorded', 'open_pair_id' => null]);
             $isJoining = $occasion->measurements()->exists();

@@ -31,7 +31,7 @@ final class RecordOther
     {
         return Recording::once($by, $form, 'record another quantity', Measurement::class, function (Entry $entry) use ($by, $batch, $told, $correction): Measurement {
             $correction === null ? Life::ensure($batch, null) : Life::locked($batch);
-            $check = $told->thermometer === null ? null : Thermometers::checkFor($told->thermometer, max($told->values)) ?? throw Refused::because('This thermometer was never checked. Verify it first.', 'thermometer');
+            $check = $told->thermometer === null ? null : Thermometers::checkFor($told->thermometer, max($told->values)) ?? throw Refused::because('This thermometer has never been checked. Check it first.', 'thermometer');
             [$occasion, $sample] = Supersede::drawn($entry, $batch, $told->drawn, $correction);
             $isJoining = $occasion->measurements()->exists();
             $series = (string) Str::uuid();

@@ -33,7 +33,7 @@ final class RecordTitration
             // Corrected afterwards, it rests on what it rested on.
             $calibration = $correction !== null && $correction->of->pair_id === $told->pair?->id ? $correction->of->calibration : $told->pair?->newestCalibration;
             if ($told->pair !== null && $calibration === null) {
-                throw Refused::because('This pair was never calibrated. Calibrate it first, with a buffer above the endpoint.', 'pair');
+                throw Refused::because('This pair has never been calibrated. Calibrate it first, with a buffer above the endpoint.', 'pair');
             }
             [$occasion, $sample] = Supersede::drawn($entry, $batch, $told->drawn, $correction);
             $isJoining = $occasion->measurements()->exists();

@@ -27,11 +27,11 @@ final class StandardiseTitrant
     {
         return Recording::once($by, $form, 'standardise a titrant', TitrantStandardisation::class, static function (Entry $entry) use ($by, $lot, $runs, $purity): TitrantStandardisation {
             if ($lot->kind !== SolutionKind::Titrant) {
-                throw Refused::because('That bottle holds no titrant.', 'runs');
+                throw Refused::because('This bottle does not contain titrant.', 'runs');
             }
-            $normalities = array_map(static fn(array $run): float => $run[0] > 0 && $run[1] > 0 ? Standardisation::normality($run[0], $run[1], $purity) : throw Refused::because('Masses and volumes above 0 are accepted.', 'runs'), $runs);
+            $normalities = array_map(static fn(array $run): float => $run[0] > 0 && $run[1] > 0 ? Standardisation::normality($run[0], $run[1], $purity) : throw Refused::because('Type masses and volumes above 0.', 'runs'), $runs);
             if (!Standardisation::agree($normalities)) {
-                throw Refused::because(sprintf('%d runs or more within %s %% of one another are needed: %s N. Run it again.', Standardisation::RUNS, Standardisation::AGREE_PERCENT, implode(', ', array_map(static fn(float $one): string => (string) round($one, 5), $normalities))), 'runs');
+                throw Refused::because(sprintf('At least %d runs must agree within %s %%: %s N. Run it again.', Standardisation::RUNS, Standardisation::AGREE_PERCENT, implode(', ', array_map(static fn(float $one): string => (string) round($one, 5), $normalities))), 'runs');
             }
             [$mean, $expandedU] = Standardisation::of($normalities);
 

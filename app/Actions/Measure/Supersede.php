@@ -31,9 +31,9 @@ final readonly class Supersede
     {
         $measurement = Measurement::query()->lockForUpdate()->findOrFail($correction->of->id);
         $why = match (true) {
-            !Gate::forUser($by)->allows(Rights::CORRECT, $measurement) => 'A checker corrects own readings only; ask the lead.',
-            $measurement->successor !== null => 'This reading has been corrected already. Open the newer one and correct that.',
-            $correction->reason === null => 'Write why the reading is corrected.',
+            !Gate::forUser($by)->allows(Rights::CORRECT, $measurement) => 'Checkers can correct only their own readings. Ask a lead.',
+            $measurement->successor !== null => 'This reading was already corrected. Open the newer entry and correct that.',
+            $correction->reason === null => 'Give a reason for the correction.',
             default => null,
         };
 

@@ -21,10 +21,10 @@ final class TakeOverMeasuring
         return Recording::once($by, $form, 'take over a measurement', DraftEvent::class, static function (Entry $entry) use ($by, $draft, $reason): DraftEvent {
             $draft = MeasurementDraft::query()->lockForUpdate()->findOrFail($draft->id);
             if (!$draft->isOpen()) {
-                throw Refused::because('This measurement is closed; there is nothing to take over.', 'draft');
+                throw Refused::because('This measurement has ended; there is nothing to take over.', 'draft');
             }
             if ($reason === null) {
-                throw Refused::because('Write why you take this measurement over.', 'reason');
+                throw Refused::because('Give a reason to take over.', 'reason');
             }
             $draft->update(['holder_id' => $by->id]);
 

@@ -36,13 +36,13 @@ final readonly class VisitStop
             $stop->load(['round.pair.electrode', 'round.thermometer']);
             $round = $stop->round;
             if ($stop->visit()->exists()) {
-                throw Refused::because('This one is done already.', 'readings');
+                throw Refused::because('This stop is already done.', 'readings');
             }
             $batch = Life::ensure($stop->batch, null)->load('product.method');
             [$calibration, $check] = Fit::ensure($round->pair, $round->thermometer, $batch->product->method);
             Occupancy::ensureFree($round->pair->electrode);
             if (!$settled && $reason === null) {
-                throw Refused::because('Write why it is taken though it did not stand still; or tick that it did.', 'reason');
+                throw Refused::because('Give a reason to record an unstable reading, or tick that it was stable.', 'reason');
             }
             $drawnAt = $round->drawn_at === null ? $entry->at : CarbonImmutable::instance($round->drawn_at);
             [$occasion, $sample] = DrawSample::of($entry, $batch, new Drawn($stop->stage, (string) $stop->place, $drawnAt, KeepVisit::joins($stop), (bool) $round->chilled));

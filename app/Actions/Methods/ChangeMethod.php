@@ -27,10 +27,10 @@ final class ChangeMethod
         return Recording::once($by, $form, 'change a method', Method::class, static function (Entry $entry) use ($by, $method, $values, $why): Method {
             $newest = Method::query()->where('code', $method->code)->lockForUpdate()->max('version');
             if ($newest !== $method->version) {
-                throw Refused::because('Somebody has changed this method meanwhile: version ' . (is_numeric($newest) ? (int) $newest : '') . ' stands now. Look at it, then change that one; what you typed waits here.', 'method');
+                throw Refused::because('Somebody else changed this method: version ' . (is_numeric($newest) ? (int) $newest : '') . ' is the newest. Look at it, then change that one; what you typed is still here.', 'method');
             }
             if ($why === null) {
-                throw Refused::because('Write what was changed and why: it stands with the version for ever.', 'changed_because');
+                throw Refused::because('Write what changed and why.', 'changed_because');
             }
             $changed = $entry->add($method->replicate()->fill([...$values, 'version' => $method->version + 1, 'changed_because' => $why, 'at' => $entry->at, 'person_id' => $by->id]));
             foreach (Product::measuredBy($method) as $product) {

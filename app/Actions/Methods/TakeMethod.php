@@ -26,7 +26,7 @@ final class TakeMethod
         return Recording::once($by, $form, 'take a method', Method::class, static function (Entry $entry) use ($by, $code): Method {
             $standard = StandardMethods::all()[$code] ?? throw Refused::because('There is no such method.', 'method');
             if (Method::query()->where('code', $code)->lockForUpdate()->exists()) {
-                throw Refused::because("{$standard['name']} is among your methods already. Change that one.", 'method');
+                throw Refused::because("{$standard['name']} is already one of your methods. Change that one.", 'method');
             }
 
             return $entry->add(new Method([...$standard, 'version' => 1, 'changed_because' => 'taken from the standard methods', 'at' => $entry->at, 'person_id' => $by->id]));

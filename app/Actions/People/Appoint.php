@@ -26,7 +26,7 @@ final class Appoint
             $person = Person::query()->findOrFail($person->id);
             $why = match (true) {
                 $person->is($by) => 'Nobody changes what they are themselves; another lead does it.',
-                $person->credential === null => 'This is the site itself, which works of its own accord.',
+                $person->credential === null => 'This is the site itself, not a person.',
                 $person->role === Role::Lead && $person->enabled && ($role !== Role::Lead || !$enabled) && People::leads() < 2 => 'That is the last lead. Make somebody else one first.',
                 default => null,
             };

@@ -28,10 +28,10 @@ final class ChangeProduct
         return Recording::once($by, $form, 'change a product', Product::class, static function (Entry $entry) use ($product, $values, $limits, $why): Product {
             $newest = Product::query()->where('code', $product->code)->lockForUpdate()->max('version');
             if ($newest !== $product->version) {
-                throw Refused::because('Somebody has changed this product meanwhile: version ' . (is_numeric($newest) ? (int) $newest : '') . ' stands now. Look at it, then change that one; what you typed waits here.', 'product');
+                throw Refused::because('Somebody else changed this product: version ' . (is_numeric($newest) ? (int) $newest : '') . ' is the newest. Look at it, then change that one; what you typed is still here.', 'product');
             }
             if ($why === null) {
-                throw Refused::because('Write what was changed and why: it stands with the version for ever.', 'changed_because');
+                throw Refused::because('Write what changed and why.', 'changed_because');
             }
 
             return NextVersion::of($entry, $product, $values, $why, $limits);

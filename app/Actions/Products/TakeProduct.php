@@ -24,7 +24,7 @@ final class TakeProduct
         return Recording::once($by, $form, $isFromFile ? 'take a product from a file' : 'take a product from the library', Product::class, static function (Entry $entry) use ($by, $from, $isFromFile): Product {
             $version = Product::nextVersion($from->code);
             if ($version > 1 && !$isFromFile) {
-                throw Refused::because("$from->name is among your products already. Change that one.", 'product');
+                throw Refused::because("$from->name is already one of your products. Change that one.", 'product');
             }
             $lastMethod = Method::query()->where('code', $from->code)->max('version');
             $method = $entry->add(new Method([...$from->method, 'code' => $from->code, 'version' => (is_numeric($lastMethod) ? (int) $lastMethod : 0) + 1]));

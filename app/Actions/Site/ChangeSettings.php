@@ -27,13 +27,13 @@ final class ChangeSettings
         $before = Settings::now()->fourEyes;
         $settings = Recording::once($by, $form, 'change the settings of the site', SiteSetting::class, static function (Entry $entry) use ($by, $name, $fahrenheitFirst, $decimalComma, $leadsNeedCode, $fourEyes, $second, $before): SiteSetting {
             if ($leadsNeedCode && $by->credential?->hasCode() !== true) {
-                throw Refused::because('Set up a code of your own first, under your name at the top: the next sign-in asks for it.', 'leads_need_code');
+                throw Refused::because('Set up your own authenticator first (on your page): your next sign-in needs it.', 'leads_need_code');
             }
             if ($fourEyes && !$before && People::leads() < 2) {
-                throw Refused::because('Four eyes need two leads who are enabled.', 'four_eyes');
+                throw Refused::because('Four-eyes release needs two active leads.', 'four_eyes');
             }
             if (!$fourEyes && $before && ($second === null || $second->id === $by->id || !$second->may(Right::Lead))) {
-                throw Refused::because('Four eyes are switched off by two: a second lead shows name and passphrase here.', 'second');
+                throw Refused::because('Switching four-eyes release off needs a second lead: type their sign-in name and passphrase.', 'second');
             }
 
             return $entry->add(new SiteSetting(['name' => $name, 'fahrenheit_first' => $fahrenheitFirst, 'decimal_comma' => $decimalComma, 'leads_need_code' => $leadsNeedCode, 'four_eyes' => $fourEyes, 'at' => $entry->at, 'person_id' => $by->id]));

@@ -24,10 +24,10 @@ final class MoveToZone
         $moved = Recording::once($by, $form, 'move to another time zone', SiteZone::class, static function (Entry $entry) use ($by, $zone, $from): SiteZone {
             $before = SiteClock::zone($from)->getName();
             if ($before === $zone) {
-                throw Refused::because("The clock goes by $zone then already.", 'time_zone');
+                throw Refused::because("The site already uses $zone at that time.", 'time_zone');
             }
             if (abs($from->diffInDays($entry->at)) > 366) {
-                throw Refused::because('A time within a year of now is accepted.', 'from');
+                throw Refused::because('Choose a time within a year from now.', 'from');
             }
             if (SiteZone::query()->doesntExist()) {
                 // Founded before zones were kept: what held until now is written down with it.

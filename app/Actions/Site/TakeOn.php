@@ -27,7 +27,7 @@ final class TakeOn
     {
         $person = Recording::once($by, $form, 'take a person on', Person::class, static function (Entry $entry) use ($by, $username, $name, $role, $passphrase, $pin, $invented): Person {
             if (People::isTaken($username)) {
-                throw Refused::because('Somebody signs in by that name already, or by one that looks like it.', 'username');
+                throw Refused::because('This sign-in name, or one that looks like it, is already taken.', 'username');
             }
             $person = $entry->add(new Person(['name' => $name, 'invented' => $invented]));
             $entry->add(new Appointment(['person_id' => $person->id, 'role' => $role, 'enabled' => true, 'at' => $entry->at, 'appointed_by_id' => $by->id]));

@@ -29,7 +29,7 @@ final class AddController
         return match (true) {
             $thing instanceof Lot => redirect()->route('lots.show', $thing),
             $thing instanceof Thermometer => redirect()->route('thermometers.show', $thing),
-            default => redirect()->route('pairing')->with('done', "{$request->string('code')} stands on the shelf. Next: which meter and electrode belong together."),
+            default => redirect()->route('pairing')->with('done', "{$request->string('code')} added. Next: pair a meter and an electrode."),
         };
     }
 }

@@ -20,7 +20,7 @@ final class BatchController
         $filter = BatchFilter::from($request);
         [$page, $lines] = Lines::batchPage($filter);
 
-        return view('batches.index', ['page' => $page->withQueryString(), 'lines' => $lines, 'filter' => $filter, 'products' => Product::newest(Lines::MOST)->pluck('name', 'code')->all(), 'vessels' => Lines::vessels()]);
+        return view('batches.index', ['page' => $page->withQueryString(), 'lines' => $lines, 'filter' => $filter, 'products' => Product::names(Lines::MOST), 'vessels' => Lines::vessels()]);
     }
 
     public function show(Request $request, Batch $batch): View

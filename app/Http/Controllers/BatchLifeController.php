@@ -45,7 +45,7 @@ final class BatchLifeController
     {
         $batch = $start(Bench::person($request), IdempotencyKey::from($request), $request->product(), $request->code(), $request->string('vessel')->trim()->toString(), $request->string('size')->trim()->toString(), $request->startedAt(), $request->boolean('planned'), $request->parents(), $request->chosenRoute());
 
-        return redirect()->route('batches.show', $batch)->with('done', "$batch->code is on record.");
+        return redirect()->route('batches.show', $batch)->with('done', "$batch->code started.");
     }
 
     public function step(Request $request, Batch $batch, TakeStep $take): RedirectResponse
@@ -59,11 +59,11 @@ final class BatchLifeController
 
     public function changeStep(Request $request, BatchStep $step, ChangeStep $change): RedirectResponse
     {
-        $request->validate(['at' => ['required', 'string', 'max:20']], ['at.required' => 'When did it happen?']);
+        $request->validate(['at' => ['required', 'string', 'max:20']], ['at.required' => 'Type the time of the step.']);
         $person = Bench::passphrase($request);
         $changed = $change($person, IdempotencyKey::from($request), $step, SiteClock::typed($request->string('at')->toString(), 'at'), Bench::remark($request));
 
-        return redirect()->route('batches.show', $changed->batch_id)->with('done', ucfirst((string) $changed->step) . ': the time is changed, and everything that counts from it is judged again.');
+        return redirect()->route('batches.show', $changed->batch_id)->with('done', ucfirst((string) $changed->step) . ': time changed. Everything that depends on it was judged again.');
     }
 
     public function wait(Request $request, Batch $batch, WaitForStep $wait): RedirectResponse
@@ -71,22 +71,22 @@ final class BatchLifeController
         $request->validate(['step' => ['required', 'string', 'max:40']]);
         $wait(Bench::person($request), IdempotencyKey::from($request), $batch, $request->string('step')->trim()->toString());
 
-        return redirect()->route('batches.show', $batch)->with('done', 'Noted: not yet.');
+        return redirect()->route('batches.show', $batch)->with('done', 'Recorded: not yet.');
     }
 
     public function route(Request $request, Batch $batch, ChooseRoute $choose): RedirectResponse
     {
-        $request->validate(['route' => ['required', 'string', 'max:120']], ['route' => 'Choose by which route it is made safe.']);
+        $request->validate(['route' => ['required', 'string', 'max:120']], ['route' => 'Choose a process route.']);
         $choose(Bench::person($request), IdempotencyKey::from($request), $batch, $request->string('route')->toString(), Bench::remark($request));
 
-        return redirect()->route('batches.show', $batch)->with('done', 'The route is kept, and everything is judged by it.');
+        return redirect()->route('batches.show', $batch)->with('done', 'Route recorded. All readings were judged again.');
     }
 
     public function end(Request $request, Occasion $occasion, EndOccasion $end): RedirectResponse
     {
         $end(Bench::person($request), IdempotencyKey::from($request), $occasion, Bench::remark($request));
 
-        return redirect()->route('batches.show', $occasion->batch_id)->with('done', 'Set aside: only what lies outside a limit counts of it. Draw a fresh sample.');
+        return redirect()->route('batches.show', $occasion->batch_id)->with('done', 'Sample closed. Only values outside a limit count. Draw a fresh sample.');
     }
 
     public function answer(Request $request, Batch $batch, AnswerCondition $answer): RedirectResponse
@@ -94,7 +94,7 @@ final class BatchLifeController
         $request->validate(['condition' => ['required', 'string', 'max:200'], 'answer' => ['required', Rule::in(['yes', 'no'])]]);
         $answer(Bench::person($request), IdempotencyKey::from($request), $batch, $request->string('condition')->toString(), $request->input('answer') === 'yes', Bench::remark($request));
 
-        return redirect()->route('batches.show', $batch)->with('done', 'The answer is kept.');
+        return redirect()->route('batches.show', $batch)->with('done', 'Answer recorded.');
     }
 
     public function move(Request $request, Batch $batch, MoveBatch $move): RedirectResponse
@@ -107,7 +107,7 @@ final class BatchLifeController
 
     public function note(Request $request, Batch $batch, NoteOnBatch $note): RedirectResponse
     {
-        $text = Bench::remark($request, 'note') ?? throw Refused::because('Write the note.', 'note');
+        $text = Bench::remark($request, 'note') ?? throw Refused::because('Type the note.', 'note');
         $note(Bench::person($request), IdempotencyKey::from($request), $batch, $text);
 
         return redirect()->route('batches.show', $batch)->with('done', 'Noted.');
@@ -116,11 +116,11 @@ final class BatchLifeController
     public function add(Request $request, Batch $batch, AddToBatch $add): RedirectResponse
     {
         Bench::takeCommas($request, 'amount');
-        $request->validate(['what' => ['required', 'string', 'max:120'], 'amount' => ['required', 'numeric', 'gt:0', 'lt:1000000000'], 'unit' => ['required', 'string', 'max:20'], 'plan' => ['nullable', 'integer']], ['what.required' => 'What is added?', 'amount' => 'A number above 0 is accepted, like 2.5.', 'unit.required' => 'A unit is needed, like g, kg, mL or L.']);
+        $request->validate(['what' => ['required', 'string', 'max:120'], 'amount' => ['required', 'numeric', 'gt:0', 'lt:1000000000'], 'unit' => ['required', 'string', 'max:20'], 'plan' => ['nullable', 'integer']], ['what.required' => 'Type what is added.', 'amount' => 'Type a number above 0, like 2.5.', 'unit.required' => 'Type a unit, like g, kg, mL or L.']);
         $plan = $request->filled('plan') ? Found::plan($request->integer('plan')) : null;
         $add(Bench::person($request), IdempotencyKey::from($request), $batch, $request->string('what')->trim()->toString(), $request->float('amount'), $request->string('unit')->trim()->toString(), $request->boolean('done'), $plan);
 
-        return redirect()->route('batches.show', $batch)->with('done', $request->boolean('done') ? 'The addition is on record: measure again after it is mixed in.' : 'The addition is planned.');
+        return redirect()->route('batches.show', $batch)->with('done', $request->boolean('done') ? 'Addition recorded. Measure again after mixing.' : 'Addition planned.');
     }
 
     public function release(Request $request, Batch $batch, ReleaseBatch $release): RedirectResponse

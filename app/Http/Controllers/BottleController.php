@@ -24,7 +24,7 @@ final class BottleController
             'kind' => ['required', Rule::enum(BottleEvent::class)],
             'volume_ml' => ['nullable', 'numeric', 'gt:0', 'lt:100000'],
             'water' => ['nullable', Rule::enum(Water::class)],
-        ], ['volume_ml' => 'A volume in mL like 250 is accepted.']);
+        ], ['volume_ml' => 'Type a volume in mL, like 250.']);
         $log(
             Bench::person($request),
             IdempotencyKey::from($request),

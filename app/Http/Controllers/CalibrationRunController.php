@@ -60,7 +60,7 @@ final class CalibrationRunController
     {
         $leave(Bench::person($request), IdempotencyKey::from($request), $run, Bench::remark($request));
 
-        return redirect()->route('calibrate')->with('done', 'The run was left. Its points stay on record.');
+        return redirect()->route('calibrate')->with('done', 'Calibration ended. Its points stay on record.');
     }
 
     public function takeOver(Request $request, CalibrationRun $run, TakeOverRun $takeOver): RedirectResponse

@@ -25,7 +25,7 @@ final class CareController
         $request->validate(['act' => ['required', 'string', 'max:40']]);
         // A button says it all at once: "soak fast", "cleaned fat", "dropped".
         [$kind, $detail] = explode(' ', (string) $request->string('act'), 2) + [1 => ''];
-        $kind = CareKind::tryFrom($kind) ?? throw Refused::because('That is not kept in a care log.', 'act');
+        $kind = CareKind::tryFrom($kind) ?? throw Refused::because('That cannot be recorded in the care log.', 'act');
         $log(Bench::person($request), IdempotencyKey::from($request), $pair->electrode, $kind, SoakSchool::tryFrom($detail), Dirt::tryFrom($detail), self::note($request, $kind, $pair->electrode->kind));
 
         // From the page of a reading it is one tap, and the hand stays there.

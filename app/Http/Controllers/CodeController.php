@@ -46,7 +46,7 @@ final class CodeController
         $offered = $request->session()->get(self::OFFERED);
         $step = is_string($offered) ? TimeCode::step($offered, $request->string('one_time_code')->toString(), CarbonImmutable::now()->getTimestamp(), 0) : null;
         if (!is_string($offered) || $step === null) {
-            throw Refused::because('That is not the code of now. Is the time of the telephone right?', 'one_time_code');
+            throw Refused::because('That is not the current code. Check that the time on your phone is right.', 'one_time_code');
         }
         $request->session()->forget(self::OFFERED);
         $codes = SecondFactor::turnOn($person, $offered, $step);
@@ -64,7 +64,7 @@ final class CodeController
         SignIns::endAll($person, $request);
         AccessLog::note(AccessKind::CodeOff, $request, $person);
 
-        return redirect()->route('yourself')->with('done', 'Signing in asks for the passphrase alone now.');
+        return redirect()->route('yourself')->with('done', 'You now sign in with the passphrase only.');
     }
 
     public function again(): View
@@ -78,6 +78,6 @@ final class CodeController
         Proof::passphraseAndCode($request, $person);
         Standing::confirm($request, $person);
 
-        return redirect()->route('today')->with('done', 'What your role lets you do is yours again.');
+        return redirect()->route('today')->with('done', 'You have the full rights of your role again.');
     }
 }

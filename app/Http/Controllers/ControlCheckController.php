@@ -60,9 +60,9 @@ final class ControlCheckController
         $next = $done->passed === true && $request->filled('round') ? redirect()->route('rounds.show', $request->integer('round')) : redirect()->route('checks.show', $pair);
 
         return $next->with($done->passed === true ? 'done' : 'failed', match ($done->passed) {
-            true => 'The check buffer vouches for this calibration.',
-            false => 'The check failed: the calibration is voided. Calibrate again; readings since the last good check are in doubt.',
-            null => 'It had not settled: it vouches for nothing, and voids nothing. Read it again and wait.',
+            true => 'Check passed. It confirms this calibration.',
+            false => 'The check failed, so the calibration is void. Calibrate again. Readings since the last passed check are in doubt.',
+            null => 'The reading was not stable, so the check does not count. Read it again and wait.',
         });
     }
 }

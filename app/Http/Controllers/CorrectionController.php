@@ -44,6 +44,6 @@ final class CorrectionController
             Bench::remark($request),
         );
 
-        return redirect()->route('readings.show', $corrected)->with('done', 'Corrected. The first entry stays on record.');
+        return redirect()->route('readings.show', $corrected)->with('done', 'Correction recorded. The earlier entry stays on record.');
     }
 }

@@ -37,7 +37,7 @@ final class CourseController
         $request->validate(['from_at' => ['required', 'string', 'max:20'], 'to_at' => ['required', 'string', 'max:20']], ['from_at.required' => 'From when?', 'to_at.required' => 'Until when?']);
         $strike(Bench::person($request), IdempotencyKey::from($request), $course, SiteClock::typed($request->string('from_at')->toString(), 'from_at'), SiteClock::typed($request->string('to_at')->toString(), 'to_at'), Bench::remark($request));
 
-        return redirect()->route('courses.show', $course->batch_id)->with('done', 'Struck out: it counts as a gap.');
+        return redirect()->route('courses.show', $course->batch_id)->with('done', 'Excluded. The stretch counts as a gap.');
     }
 
     public function store(Request $request, Batch $batch, RecordCourse $record): RedirectResponse
@@ -52,7 +52,7 @@ final class CourseController
         $file = $request->file('file');
         $bytes = $file instanceof UploadedFile ? (string) $file->get() : (string) $request->string('course');
         if (trim($bytes) === '') {
-            throw Refused::because('Choose the file of a logger, or type one point a line, like 2026-11-25 08:00; 24.5.', 'course');
+            throw Refused::because('Choose a logger file, or type one point per line, like 2026-11-25 08:00; 24.5.', 'course');
         }
         try {
             $points = CourseFile::read($bytes, $batch->started_at->toDateTimeImmutable(), SiteClock::zone($batch->started_at), $request->input('unit') === 'F');
@@ -61,6 +61,6 @@ final class CourseController
         }
         $record(Bench::person($request), IdempotencyKey::from($request), $batch, Instruments::thermometer($request->integer('thermometer')), (string) $request->string('point'), $points, $file instanceof UploadedFile ? Source::Imported : Source::Typed, $request->boolean('complete'));
 
-        return redirect()->route('courses.show', $batch)->with('done', sprintf('%d points are on record.', count($points)));
+        return redirect()->route('courses.show', $batch)->with('done', sprintf('%d points recorded.', count($points)));
     }
 }

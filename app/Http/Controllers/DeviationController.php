@@ -28,15 +28,15 @@ final class DeviationController
 
     public function act(Request $request, Deviation $deviation, RecordCorrectiveAction $record): RedirectResponse
     {
-        $action = Bench::remark($request, 'action') ?? throw Refused::because('Write what was done.', 'action');
+        $action = Bench::remark($request, 'action') ?? throw Refused::because('Type what was done.', 'action');
         $record(Bench::person($request), IdempotencyKey::from($request), $deviation, $action);
 
-        return redirect()->route('deviations.show', $deviation)->with('done', 'What was done is on record.');
+        return redirect()->route('deviations.show', $deviation)->with('done', 'Action recorded.');
     }
 
     public function dispose(Request $request, Deviation $deviation, DisposeDeviation $dispose): RedirectResponse
     {
-        $request->validate(['disposition' => ['required', Rule::enum(DispositionKind::class)], 'authority' => ['nullable', 'string', 'max:200'], 'until' => ['nullable', 'string', 'max:20']], ['disposition' => 'Choose what becomes of it: nothing is chosen beforehand.']);
+        $request->validate(['disposition' => ['required', Rule::enum(DispositionKind::class)], 'authority' => ['nullable', 'string', 'max:200'], 'until' => ['nullable', 'string', 'max:20']], ['disposition' => 'Choose what happens to the batch.']);
         $authority = trim((string) $request->string('authority'));
         $person = $deviation->is_after_release === true ? Bench::passphrase($request) : Bench::person($request);
         $dispose($person, IdempotencyKey::from($request), $deviation, DispositionKind::from((string) $request->string('disposition')), Bench::remark($request), $authority === '' ? null : $authority, $request->filled('until') ? SiteClock::typed($request->string('until')->toString(), 'until') : null, Bench::remark($request, 'told'));

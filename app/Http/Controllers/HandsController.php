@@ -44,7 +44,7 @@ final class HandsController
         Waits::hold($what, 'pin', $request, $person);
         if (!SignIn::isPin($person, $request->string('pin')->toString())) {
             AccessLog::note(AccessKind::WrongPin, $request, $person);
-            throw ValidationException::withMessages(['pin' => 'Name and PIN do not belong together.']);
+            throw ValidationException::withMessages(['pin' => 'PIN is not correct.']);
         }
         Waits::forget($what);
         $back = $request->session()->pull('hands.back');

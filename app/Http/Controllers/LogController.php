@@ -64,7 +64,7 @@ final class LogController
     public function measure(Request $request, LogUpload $log, MeasureFromLog $measure): RedirectResponse
     {
         Gate::authorize(Rights::READ_UPLOAD, $log);
-        $request->validate(['take' => ['required', 'array'], 'take.*' => ['integer']], ['take' => 'Tick at least one plateau.']);
+        $request->validate(['take' => ['required', 'array'], 'take.*' => ['integer']], ['take' => 'Tick at least one stretch.']);
         $take = array_map(intval(...), array_filter((array) $request->input('take'), is_numeric(...)));
         $chosen = array_values(array_filter(self::plateaus($request, $log), static fn(int $i): bool => in_array($i, $take, true), ARRAY_FILTER_USE_KEY));
         $measure(Bench::person($request), IdempotencyKey::from($request), $log->draft ?? abort(404), $chosen);

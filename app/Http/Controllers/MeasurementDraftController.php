@@ -68,7 +68,7 @@ final class MeasurementDraftController
     {
         $leave(Bench::person($request), IdempotencyKey::from($request), $draft, Bench::remark($request));
 
-        return redirect()->route('batches.show', $draft->sample->occasion->batch_id)->with('done', 'The measurement was left. Its portions stay on record.');
+        return redirect()->route('batches.show', $draft->sample->occasion->batch_id)->with('done', 'Measurement cancelled. Its portions stay on record.');
     }
 
     public function takeOver(Request $request, MeasurementDraft $draft, TakeOverMeasuring $takeOver): RedirectResponse

@@ -37,7 +37,7 @@ final class MethodController
     {
         $method = $take(Bench::person($request), IdempotencyKey::from($request), $standard);
 
-        return redirect()->route('methods.show', $method)->with('done', "$method->name is among your methods. A product is measured by it once its page says so.");
+        return redirect()->route('methods.show', $method)->with('done', "$method->name adopted. Assign it on the page of a product.");
     }
 
     public function show(Method $method): View
@@ -54,6 +54,6 @@ final class MethodController
     {
         $changed = $change(Bench::person($request), IdempotencyKey::from($request), $method, $request->values(), Bench::remark($request, 'changed_because'));
 
-        return redirect()->route('methods.show', $changed)->with('done', "Version $changed->version stands, and its products follow it. Batches that have begun keep theirs.");
+        return redirect()->route('methods.show', $changed)->with('done', "Version $changed->version saved, and its products use it. Batches already started keep their version.");
     }
 }

@@ -36,7 +36,7 @@ final class PeopleController
 
     public function store(Request $request, Invite $invite, SetAddress $setAddress): RedirectResponse
     {
-        $request->validate(['name' => ['required', 'string', 'max:80'], 'username' => Passphrase::USERNAME, 'role' => ['required', Rule::enum(Role::class)], 'email' => ['nullable', 'string', 'max:200', 'email:rfc']], ['name' => 'The name as it stands on records, like Oda Venn.', 'username' => Passphrase::messages()['username'], 'role' => 'Choose a role.', 'email' => 'An address like name@site.example is accepted; it may stay empty.']);
+        $request->validate(['name' => ['required', 'string', 'max:80'], 'username' => Passphrase::USERNAME, 'role' => ['required', Rule::enum(Role::class)], 'email' => ['nullable', 'string', 'max:200', 'email:rfc']], ['name' => 'Type the name as it should appear on records, like Oda Venn.', 'username' => Passphrase::messages()['username'], 'role' => 'Choose a role.', 'email' => 'Type an address like name@site.example, or leave it empty.']);
         $person = $invite(Bench::person($request), IdempotencyKey::from($request), SignIn::plain($request->string('username')->toString()), trim($request->string('name')->toString()), Role::from($request->string('role')->toString()));
         if ($request->filled('email')) {
             $setAddress($person, $request->string('email')->trim()->toString());
@@ -48,10 +48,10 @@ final class PeopleController
     public function code(Request $request, Person $person): RedirectResponse
     {
         if ($person->credential === null) {
-            throw Refused::because('This is the site itself, which works of its own accord.');
+            throw Refused::because('This is the site itself, not a person.');
         }
         if (!$person->enabled) {
-            throw Refused::because("$person->name no longer works here: no code is made. Say first that $person->name works here again.");
+            throw Refused::because("$person->name has left. Tick “works here” first, then make a code.");
         }
         if (People::wasEverLead($person)) {
             $this->secondLead($request, Bench::person($request), $person);
@@ -66,7 +66,7 @@ final class PeopleController
         $appoint(Bench::person($request), IdempotencyKey::from($request), $person, Role::from($request->string('role')->toString()), $request->boolean('enabled'), trim($request->string('reason')->toString()));
         AccessLog::note(AccessKind::Appointed, $request, $person);
 
-        return redirect()->route('people')->with('done', 'Recorded. It holds at once.');
+        return redirect()->route('people')->with('done', 'Saved. It applies at once.');
     }
 
     /** Ends every session of somebody. */
@@ -87,13 +87,13 @@ final class PeopleController
     {
         $code = $request->string('one_time_code')->toString();
         $person = Invitations::person($code);
-        $request->validate(['one_time_code' => ['required', 'string', 'max:40'], ...Passphrase::rules((string) $person?->name, (string) $person?->credential?->username)], ['one_time_code' => 'The code that a lead has told you.', ...Passphrase::messages()]);
+        $request->validate(['one_time_code' => ['required', 'string', 'max:40'], ...Passphrase::rules((string) $person?->name, (string) $person?->credential?->username)], ['one_time_code' => 'Type the invitation code that a lead gave you.', ...Passphrase::messages()]);
         if ($person?->enabled === false) {
-            throw Refused::because('You do not work here any more. Ask a lead.', 'one_time_code');
+            throw Refused::because('Your account is disabled. Ask a lead.', 'one_time_code');
         }
         if ($person === null || !Invitations::use($code)) {
             AccessLog::note(AccessKind::WrongPassphrase, $request, null, 'by a code');
-            throw Refused::because(sprintf('That code does not hold: it was used, is over %d days old, or was mistyped. Ask a lead for a new one.', Invitations::DAYS), 'one_time_code');
+            throw Refused::because(sprintf('That code is not valid: it was already used, is older than %d days, or was mistyped. Ask a lead for a new one.', Invitations::DAYS), 'one_time_code');
         }
         SignIn::set($person, $request->string('passphrase')->toString(), $request->string('pin')->toString());
         Standing::comeIn($request, $person, AccessKind::CameIn);
@@ -106,7 +106,7 @@ final class PeopleController
     {
         $second = Proof::second($request);
         if ($second?->role !== Role::Lead || $second->is($by) || $second->is($for)) {
-            throw Refused::because("A code for $for->name, who is or was a lead, needs a second lead: who stands by types name and passphrase. Where there is none, bin/person makes the code at the machine.", 'second');
+            throw Refused::because("A code for $for->name, who is or was a lead, needs a second lead, who types sign-in name and passphrase. If there is no second lead, run bin/person on the server.", 'second');
         }
     }
 

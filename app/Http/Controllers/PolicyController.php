@@ -33,7 +33,7 @@ final class PolicyController
     {
         $changed = $change(Bench::person($request), IdempotencyKey::from($request), $policy, $request->policy(), Bench::remark($request, 'copy_as'), Bench::remark($request));
 
-        return redirect()->route('policies.show', $changed)->with('done', "$changed->name is version $changed->version now.");
+        return redirect()->route('policies.show', $changed)->with('done', "$changed->name saved as version $changed->version.");
     }
 
     public function assign(Request $request, Pair $pair, AssignPolicy $assign): RedirectResponse

@@ -44,7 +44,7 @@ final class ProductController
     {
         $product = $take(Bench::person($request), IdempotencyKey::from($request), Library::all()[$code] ?? abort(404), isFromFile: false);
 
-        return redirect()->route('products.show', $product)->with('done', "$product->name is among your products. Change what your site does otherwise.");
+        return redirect()->route('products.show', $product)->with('done', "$product->name adopted. Change what your site does differently.");
     }
 
     public function show(Product $product): View
@@ -71,7 +71,7 @@ final class ProductController
             'expected_low_ph' => ['required', 'numeric', 'between:-2,16', 'lt:expected_high_ph'],
             'expected_high_ph' => ['required', 'numeric', 'between:-2,16'],
             'method' => ['required', 'string', 'max:40'],
-        ], ['lt' => 'It must lie below the upper end.', 'numeric' => 'A pH like 4.2 is accepted.']);
+        ], ['lt' => 'It must be below the upper value.', 'numeric' => 'Type a pH like 4.2.']);
         $limits = TypedLimits::from($request, $product);
         $changed = $change(Bench::person($request), IdempotencyKey::from($request), $product, [
             ...array_diff_key($values, ['method' => true]),
@@ -81,7 +81,7 @@ final class ProductController
             ...TypedSafety::from($request, $product, $limits),
         ], $limits, Bench::remark($request, 'changed_because'));
 
-        return redirect()->route('products.show', $changed)->with('done', "Version $changed->version stands. Batches that have begun keep theirs.");
+        return redirect()->route('products.show', $changed)->with('done', "Version $changed->version saved. Batches already started keep their version.");
     }
 
     public function export(Product $product): JsonResponse

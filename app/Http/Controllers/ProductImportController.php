@@ -49,7 +49,7 @@ final class ProductImportController
     {
         $product = $take(Bench::person($request), IdempotencyKey::from($request), self::read((string) $request->string('product')), isFromFile: true);
 
-        return redirect()->route('products.show', $product)->with('done', "$product->name is among your products, as version $product->version.");
+        return redirect()->route('products.show', $product)->with('done', "$product->name imported as version $product->version.");
     }
 
     private static function read(string $text): LibraryProduct
@@ -57,7 +57,7 @@ final class ProductImportController
         try {
             return ProductFile::read($text);
         } catch (Refusal $refusal) {
-            throw Refused::because(($refusal->field === null ? '' : "$refusal->field: ") . $refusal->getMessage() . ' Nothing was taken.', 'product');
+            throw Refused::because(($refusal->field === null ? '' : "$refusal->field: ") . $refusal->getMessage() . ' Nothing was imported.', 'product');
         }
     }
 }

@@ -36,7 +36,7 @@ final class SecretsController
         Standing::hasChanged($request, 'passphrase');
         AccessLog::note(AccessKind::ChangedPassphrase, $request, $person);
 
-        return redirect()->route('yourself.secrets')->with('done', 'Your passphrase is changed. Wherever else you were signed in, you are no longer.');
+        return redirect()->route('yourself.secrets')->with('done', 'Passphrase changed. You are signed out on all other devices.');
     }
 
     public function pin(Request $request): RedirectResponse
@@ -49,7 +49,7 @@ final class SecretsController
         Standing::hasChanged($request, 'pin');
         AccessLog::note(AccessKind::ChangedPin, $request, $person);
 
-        return redirect()->route('yourself.secrets')->with('done', 'Your PIN is changed. Wherever else you were signed in, you are no longer.');
+        return redirect()->route('yourself.secrets')->with('done', 'PIN changed. You are signed out on all other devices.');
     }
 
     public function end(Request $request, int $session): RedirectResponse
@@ -57,6 +57,6 @@ final class SecretsController
         abort_unless(SignIns::end($person = Bench::person($request), $session), 404);
         AccessLog::note(AccessKind::EndedSessions, $request, $person);
 
-        return redirect()->route('yourself.secrets')->with('done', 'You are signed out there.');
+        return redirect()->route('yourself.secrets')->with('done', 'Signed out on that device.');
     }
 }

@@ -31,7 +31,7 @@ final class SetUpController
             return redirect()->route('sign-in');
         }
         if (!SetUpCode::use($request->string('one_time_code')->toString())) {
-            throw Refused::because('That code does not hold: it was used, is over three days old, or was mistyped. bin/start prints a new one.', 'one_time_code');
+            throw Refused::because('That code is not valid: it was already used, is older than three days, or was mistyped. bin/start prints a new one.', 'one_time_code');
         }
         try {
             $text = static fn(string $field): string => $request->string($field)->trim()->toString();
@@ -42,6 +42,6 @@ final class SetUpController
         }
         Standing::comeIn($request, $lead, AccessKind::CameIn);
 
-        return redirect()->route('today')->with('done', 'The site is founded. What follows is on this page, in any order.');
+        return redirect()->route('today')->with('done', 'The site is set up. The next steps are on this page, in any order.');
     }
 }

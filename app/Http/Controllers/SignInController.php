@@ -50,7 +50,7 @@ final class SignInController
         $person = SignIn::byPassphrase($username, $passphrase);
         if ($person === null) {
             AccessLog::note(AccessKind::WrongPassphrase, $request, null, $username);
-            throw ValidationException::withMessages(['username' => 'Name and passphrase do not belong together.']);
+            throw ValidationException::withMessages(['username' => 'Sign-in name or passphrase is not correct.']);
         }
         $tries->forget();
         if (Secrets::passphraseProblem($passphrase, (string) $person->name, $username) !== null) {
@@ -74,16 +74,16 @@ final class SignInController
     {
         $person = $this->halfway($request);
         if ($person === null) {
-            return redirect()->route('sign-in')->withErrors(['username' => 'That took more than five minutes: begin again.']);
+            return redirect()->route('sign-in')->withErrors(['username' => 'That took more than five minutes. Start again.']);
         }
-        $request->validate(['one_time_code' => ['nullable', 'string', 'max:20', 'required_without:recovery'], 'recovery' => ['nullable', 'string', 'max:40']], ['one_time_code.required_without' => 'Type the six digits that the telephone shows, or a recovery code.']);
+        $request->validate(['one_time_code' => ['nullable', 'string', 'max:20', 'required_without:recovery'], 'recovery' => ['nullable', 'string', 'max:40']], ['one_time_code.required_without' => 'Type the six digits from the authenticator app, or a recovery code.']);
         // Guessing elsewhere makes nobody wait on a device of their own.
         $what = "code $person->id " . (Device::known($request, (string) $person->credential?->username) ?? 'elsewhere');
         Waits::hold($what, 'one_time_code', $request, $person);
         $isRecovery = $request->filled('recovery');
         if (!($isRecovery ? SecondFactor::isRecovery($person, $request->string('recovery')->toString()) : SecondFactor::isCode($person, $request->string('one_time_code')->toString()))) {
             AccessLog::note(AccessKind::WrongCode, $request, $person);
-            throw ValidationException::withMessages(['one_time_code' => $person->credential?->isCodeRemoved() === true ? 'Your authenticator no longer works: the records came back from a backup. Use a recovery code, or ask a lead for a code to come in by.' : 'That code does not hold. Each holds once, for half a minute; is the time of the telephone right?']);
+            throw ValidationException::withMessages(['one_time_code' => $person->credential?->isCodeRemoved() === true ? 'Your authenticator no longer works because the records were restored from a backup. Use a recovery code, or ask a lead for an invitation code.' : 'That code is not valid. Each code works once, for 30 seconds. Check that the time on your phone is right.']);
         }
         Waits::forget($what);
         $request->session()->forget(self::HALFWAY);

@@ -30,10 +30,10 @@ final class SourceController
             'name' => ['required', 'string', 'max:120'],
             'measurand' => ['required', Rule::in(array_column(self::quantities(), 'value'))],
             'reason' => ['required', 'string', 'max:400'],
-        ], ['name' => 'Who measures it? A name as it will be typed with the value.', 'measurand' => 'Choose what it is believed for.', 'reason' => 'Write why: an accreditation, a comparison.']);
+        ], ['name' => 'Type the name exactly as in “Measured by”.', 'measurand' => 'Choose a quantity.', 'reason' => 'Give a reason: an accreditation or a comparison.']);
         $name(Bench::person($request), IdempotencyKey::from($request), trim($request->string('name')->toString()), Measurand::from($request->string('measurand')->toString()), $request->boolean('is_named'), trim($request->string('reason')->toString()));
 
-        return redirect()->route('sources')->with('done', 'Recorded. It counts for values that are entered from now on.');
+        return redirect()->route('sources')->with('done', 'Recorded. It applies to values entered from now on.');
     }
 
     /** @return list<Measurand> what can come from elsewhere */

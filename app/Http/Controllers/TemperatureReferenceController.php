@@ -29,7 +29,7 @@ final class TemperatureReferenceController
             'error' => ['nullable', 'numeric', 'between:-100,100'],
             'efficiency' => ['nullable', 'numeric', 'gt:0', 'max:100'],
             'price' => ['nullable', 'numeric', 'min:0', 'max:1000'],
-        ], ['numeric' => 'A number is accepted, like 0.5.', 'gt' => 'A number above :value is accepted.', 'max' => 'At most :max is accepted.', 'min' => 'At least :min is accepted.', 'between' => 'A number from :min to :max is accepted.']);
+        ], ['numeric' => 'Type a number, like 0.5.', 'gt' => 'Type a number above :value.', 'max' => 'The highest accepted value is :max.', 'min' => 'The lowest accepted value is :min.', 'between' => 'Type a number from :min to :max.']);
         $wrong = $look->errors();
         $values = [];
         foreach (self::USUAL as $field => $usual) {

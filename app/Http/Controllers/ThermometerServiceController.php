@@ -18,6 +18,6 @@ final class ThermometerServiceController
     {
         $set(Bench::person($request), IdempotencyKey::from($request), $thermometer, $request->service());
 
-        return redirect()->route('thermometers.show', $thermometer)->with('done', 'Noted: it holds from now on.');
+        return redirect()->route('thermometers.show', $thermometer)->with('done', 'Saved.');
     }
 }

@@ -43,6 +43,15 @@ final class TitrationController
         return redirect()->route('readings.show', $measurement)->with('done', "Recorded on $batch->code.");
     }
 
+    /** The curve of a portion as far as it is typed, and where its endpoint lies: a part of the page. */
+    public function draw(Request $request, Batch $batch, int $portion): View
+    {
+        $curve = $request->input("portions.$portion.curve");
+        $endpoint = $request->input('endpoint');
+
+        return view('measure.curve', TitrationScreen::drawn(is_string($curve) ? $curve : '', is_string($endpoint) ? $endpoint : ''));
+    }
+
     /** What the simulated burette has given so far: a part of the page, asked for every second. */
     public function live(Request $request, Batch $batch, SimulatedBench $bench): View|RedirectResponse
     {
@@ -54,7 +63,7 @@ final class TitrationController
 
     public function burette(Request $request, Batch $batch, OpenBurette $open): RedirectResponse
     {
-        $request->validate(['pair' => ['required', 'integer', 'exists:pairs,id'], 'sample_ml' => ['required', 'string', 'max:12'], 'runs' => ['nullable', 'string', 'max:60']], ['pair' => 'With which pair?', 'sample_ml' => 'How much sample, in mL?']);
+        $request->validate(['pair' => ['required', 'integer', 'exists:pairs,id'], 'sample_ml' => ['required', 'string', 'max:12'], 'runs' => ['nullable', 'string', 'max:60']], ['pair' => 'Choose a pair.', 'sample_ml' => 'Type the sample volume in mL.']);
         $id = $open(Bench::person($request), $batch, Instruments::pair($request->integer('pair')), $request->string('sample_ml')->toString(), $request->integer('speed'));
 
         return redirect()->to(route('titrations.create', [$batch, 'runs' => implode(',', array_slice([...TitrationScreen::runs($request->input('runs')), $id], -TitrationRequest::PORTIONS))]) . '#bench-title');
@@ -64,7 +73,7 @@ final class TitrationController
     {
         [$typed, , $problems] = Typed::read(Calculator::Titrant->fields(), $request->only(['runs', 'purity']));
         if ($typed === null) {
-            throw Refused::because((string) (reset($problems) ?: 'Give the runs.'), (string) (array_key_first($problems) ?? 'runs'));
+            throw Refused::because((string) (reset($problems) ?: 'Type the runs.'), (string) (array_key_first($problems) ?? 'runs'));
         }
         $runs = $typed->pairs('runs');
         assert($runs !== []);

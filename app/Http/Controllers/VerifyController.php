@@ -86,6 +86,6 @@ final class VerifyController
         $request->validate(['elevation' => ['required', 'string', new Measured(Quantity::Elevation)], 'barometer' => ['nullable', Rule::enum(Barometer::class)]], ['elevation.required' => Quantity::Elevation->accepted()]);
         $set(Bench::person($request), IdempotencyKey::from($request), Quantity::Elevation->read((string) $request->string('elevation')), $request->enum('barometer', Barometer::class));
 
-        return redirect()->route('verify')->with('done', 'The elevation of the site is kept.');
+        return redirect()->route('verify')->with('done', 'Elevation saved.');
     }
 }

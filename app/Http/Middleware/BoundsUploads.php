@@ -29,7 +29,7 @@ final class BoundsUploads
             $taken = Cache::get($day);
             [$files, $bytes] = is_array($taken) ? $taken : [0, 0];
             if ($files + count($sizes) > self::FILES || $bytes + array_sum($sizes) > self::BYTES) {
-                throw Refused::because(sprintf('Enough files for today: %d, or %d MB of them, are taken of each person in a day. Type what is in this one, or send it tomorrow.', self::FILES, self::BYTES / 1024 ** 2), 'log');
+                throw Refused::because(sprintf('Upload limit reached: %d files or %d MB per person and day. Type the values, or upload the file tomorrow.', self::FILES, self::BYTES / 1024 ** 2), 'log');
             }
             Cache::put($day, [$files + count($sizes), $bytes + array_sum($sizes)], self::DAY_S);
         }

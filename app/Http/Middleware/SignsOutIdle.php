@@ -41,7 +41,7 @@ final class SignsOutIdle
             Auth::logout();
             $request->session()->invalidate();
             $request->session()->put('url.intended', $back);
-            $request->session()->flash('idle', 'You were signed out after a while without a touch. What you typed is still here.');
+            $request->session()->flash('idle', 'You were signed out because nothing was done for a while. What you typed is still here.');
 
             return $request->hasHeader('HX-Request') ? response('', 204, ['HX-Refresh' => 'true']) : redirect()->route('sign-in');
         }

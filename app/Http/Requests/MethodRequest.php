@@ -80,15 +80,15 @@ final class MethodRequest extends FormRequest
         return function (Validator $validator): void {
             $strange = array_values(array_diff($this->lines('needed_places'), $this->lines('places')));
             if ($strange !== []) {
-                $validator->errors()->add('needed_places', "\"$strange[0]\" is not among the places.");
+                $validator->errors()->add('needed_places', "\"$strange[0]\" is not one of the places.");
             }
             foreach (self::LISTS as $field => $most) {
                 if (count($this->lines($field)) > $most) {
-                    $validator->errors()->add($field, "$most lines at most are accepted.");
+                    $validator->errors()->add($field, "Use at most $most lines.");
                 }
             }
             foreach (array_filter([...$this->lines('places'), ...$this->lines('needed_places')], static fn(string $place): bool => mb_strlen($place) > 40) as $place) {
-                $validator->errors()->add('places', 'A place has 40 signs at most: "' . mb_substr($place, 0, 20) . '…".');
+                $validator->errors()->add('places', 'A place has at most 40 characters: "' . mb_substr($place, 0, 20) . '…".');
             }
             foreach ($this->stages() as $stage => [$low, $high]) {
                 if ($low === null || $high === null || $low >= $high) {

@@ -53,7 +53,7 @@ final class OtherRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return [...SampleFields::MESSAGES, 'of' => 'Choose what was measured.', 'values.required' => 'Type the number, several with a semicolon between them.', 'thermometer.required' => 'With which thermometer of the shelf?', 'measured_by.required' => 'Who measured it?', 'measured_with.required' => 'With what, by which method?'];
+        return [...SampleFields::MESSAGES, 'of' => 'Choose what was measured.', 'values.required' => 'Type the number, several with a semicolon between them.', 'thermometer.required' => 'Choose a thermometer.', 'measured_by.required' => 'Type who measured it.', 'measured_with.required' => 'Type the instrument or method.'];
     }
 
     /** @return array<string, string> every quantity that is written down here, with its unit; a pH has its own page */
@@ -114,7 +114,7 @@ final class OtherRequest extends FormRequest
         return array_map(static function (string $one) use ($basis, $unit): float {
             $plain = Quantity::plain($one);
             try {
-                return is_numeric($plain) ? $basis->value((float) $plain, $unit) : throw Refused::because("\"$one\" is no number; a number in $unit is accepted, like 4.2.", 'values');
+                return is_numeric($plain) ? $basis->value((float) $plain, $unit) : throw Refused::because("\"$one\" is not a number. Type a number in $unit, like 4.2.", 'values');
             } catch (Refused $refused) {
                 throw $refused;
             } catch (Failure $failure) {

@@ -20,10 +20,10 @@ final class PolicyRequest extends FormRequest
     public const NUMBERS = [
         'slope_low_percent' => ['Lowest slope, %', 50, 100],
         'slope_high_percent' => ['Highest slope, %', 100, 110],
-        'zero_point_ph' => ['Zero point off 7, pH (or empty)', 0.05, 2],
-        'offset_mv' => ['Offset, ± mV (or empty)', 1, 100],
-        'response_time_s' => ['Response, s (or empty)', 5, 600],
-        'residual_ph' => ['Residual, pH (or empty)', 0.005, 0.5],
+        'zero_point_ph' => ['Zero point off 7, pH (optional)', 0.05, 2],
+        'offset_mv' => ['Offset, ± mV (optional)', 1, 100],
+        'response_time_s' => ['Response, s (optional)', 5, 600],
+        'residual_ph' => ['Residual, pH (optional)', 0.005, 0.5],
         'read_back_limit_ph' => ['Read-back and check buffer within, pH', 0.005, 0.5],
         'pooled_sd_ph' => ['Pooled repeatability, pH', 0.001, 0.2],
     ];
@@ -53,7 +53,7 @@ final class PolicyRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['min' => 'At least :min is accepted.', 'max' => 'At most :max is accepted.', 'numeric' => 'A number is accepted, like 95.', 'integer' => 'A whole number is accepted, like 12.'];
+        return ['min' => 'The lowest accepted value is :min.', 'max' => 'The highest accepted value is :max.', 'numeric' => 'Type a number, like 95.', 'integer' => 'Type a whole number, like 12.'];
     }
 
     /** @return array<string, mixed> the columns of a policy */

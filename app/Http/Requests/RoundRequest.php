@@ -32,7 +32,7 @@ final class RoundRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['pair' => 'Choose a pair of meter and electrode.', 'thermometer' => 'Choose a thermometer.', 'batches.required' => 'Choose at least one vat.', 'batches.max' => sprintf('At most %d vats to a round.', Way::MOST), 'batches.*' => 'Vats of the list are accepted.'];
+        return ['pair' => 'Choose a pair.', 'thermometer' => 'Choose a thermometer.', 'batches.required' => 'Choose at least one batch.', 'batches.max' => sprintf('A round has at most %d batches.', Way::MOST), 'batches.*' => 'Choose batches from the list.'];
     }
 
     public function pair(): Pair

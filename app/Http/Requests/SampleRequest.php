@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Rheacid\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Http\Exceptions\HttpResponseException;
 use Illuminate\Validation\Rule;
 use Rheacid\Batches\Found;
 use Rheacid\Http\SampleFields;
 use Rheacid\Measure\Drawn;
+use Rheacid\Measure\Together;
+use Rheacid\Measure\Usual;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Pair;
 use Rheacid\Models\RoundStop;
@@ -19,6 +22,23 @@ use Rheacid\Shelf\Instruments;
 /** What a sample is drawn from, and with what it will be measured. */
 final class SampleRequest extends FormRequest
 {
+    public const USUAL = 'usual';
+
+    /** What one tap on Today asks for: measured as the last time. Where that is not possible, the page to choose on comes instead. */
+    protected function prepareForValidation(): void
+    {
+        if ($this->input('act') !== self::USUAL) {
+            return;
+        }
+        $batch = $this->batch();
+        $batch->load(Batch::JUDGED);
+        $usual = $batch->state()->isMeasured() && $batch->unanswered() === [] && Together::open($batch) === [] ? Usual::of($batch) : null;
+        if ($usual === null) {
+            throw new HttpResponseException(redirect()->route('drafts.create', $batch));
+        }
+        $this->merge(['pair' => $usual->pair->id, 'thermometer' => $usual->thermometer->id, 'stage' => $usual->stage->value, 'place' => $usual->place, 'source' => $usual->source->value]);
+    }
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -38,7 +58,7 @@ final class SampleRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'pair' => 'Choose a pair of meter and electrode.',
+            'pair' => 'Choose a pair.',
             'thermometer' => 'Choose a thermometer.',
             ...SampleFields::MESSAGES,
         ];

@@ -46,11 +46,11 @@ final class ServiceRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'numeric' => 'A number is accepted, like 0.5.',
-            'integer' => 'A whole number is accepted, like 30.',
-            'gt' => 'It must be above the lower end.',
-            'required_with' => 'This belongs to it and is needed.',
-            'date_format' => 'A day like 2027-06-30 is accepted.',
+            'numeric' => 'Type a number, like 0.5.',
+            'integer' => 'Type a whole number, like 30.',
+            'gt' => 'It must be above the lower value.',
+            'required_with' => 'Required with this.',
+            'date_format' => 'Type a date like 2027-06-30.',
         ];
     }
 

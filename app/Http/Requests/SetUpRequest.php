@@ -36,10 +36,10 @@ final class SetUpRequest extends FormRequest
     {
         return [
             'one_time_code' => 'The code that bin/start has printed.',
-            'site' => 'The name of the site, as it stands on certificates.',
-            'time_zone' => 'A zone of the list is accepted, like Europe/Lisbon.',
+            'site' => 'Type the name of the site as it should appear on certificates.',
+            'time_zone' => 'Choose a zone from the list, like Europe/Lisbon.',
             'elevation.required' => Quantity::Elevation->accepted(),
-            'name' => 'The name as it stands on records, like Oda Venn.',
+            'name' => 'Type the name as it should appear on records, like Oda Venn.',
             ...Passphrase::messages(),
         ];
     }

@@ -34,9 +34,9 @@ final class StartRequest extends FormRequest
     {
         return [
             'product' => 'Choose a product.',
-            'code' => 'Letters, digits and hyphens are accepted, like CS-0430; at most 20.',
-            'vessel.required' => 'In which vessel? Like vat 2.',
-            'size.required' => 'How much? Like 180 kg.',
+            'code' => 'Use letters, digits and hyphens, at most 20, like CS-0430.',
+            'vessel.required' => 'Type the vessel, like vat 2.',
+            'size.required' => 'Type the size, like 180 kg.',
         ];
     }
 

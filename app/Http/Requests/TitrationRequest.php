@@ -14,6 +14,7 @@ use Rheacid\Core\Acidity\TitrationCurve;
 use Rheacid\Core\Failure;
 use Rheacid\Core\Logs\LogTable;
 use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Numbers;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Http\SampleFields;
 use Rheacid\Measure\TitrationTold;
@@ -24,7 +25,7 @@ use Rheacid\Shelf\Instruments;
 /** A titration as it was typed: each portion by its curve, or by the volume at which the colour turned. */
 final class TitrationRequest extends FormRequest
 {
-    public const ENDPOINTS = ['8.2' => 'pH 8.2', '8.1' => 'pH 8.1', '7.0' => 'pH 7.0', '8.3' => 'pH 8.3', '8.5' => 'pH 8.5', 'derivative' => 'the steepest place of the curve', 'by-eye' => 'phenolphthalein, by eye'];
+    public const ENDPOINTS = ['8.2' => 'pH 8.2', '8.1' => 'pH 8.1', '7.0' => 'pH 7.0', '8.3' => 'pH 8.3', '8.5' => 'pH 8.5', 'derivative' => 'steepest point of the curve', 'by-eye' => 'phenolphthalein, by eye'];
     public const PORTIONS = 3;
     private const BY_EYE = 'by-eye';
     private const BY_EYE_PH = 8.3;
@@ -72,7 +73,7 @@ final class TitrationRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return [...SampleFields::MESSAGES, 'titrant' => 'Choose a titrant that was standardised; a bottle is standardised on its own page.', 'pair' => 'With which pair was the pH read?', 'acid' => 'Choose the acid in which it is said.'];
+        return [...SampleFields::MESSAGES, 'titrant' => 'Choose a standardised titrant. Standardise a bottle on its own page.', 'pair' => 'Choose the pair that read the pH.', 'acid' => 'Choose the acid for the result.'];
     }
 
     /** @throws Refused at its field */
@@ -83,7 +84,7 @@ final class TitrationRequest extends FormRequest
         $per = $this->string('per')->toString();
         $code = $measurand === Measurand::VolatileAcidity ? '8.2 per L' : "$endpoint per $per";
         if ($measurand === Measurand::VolatileAcidity && ($endpoint !== '8.2' || $per !== 'L')) {
-            throw Refused::because('A volatile acidity is titrated to 8.2, per litre, on the distillate.', 'endpoint');
+            throw Refused::because('Volatile acidity is titrated to 8.2, per litre, on the distillate.', 'endpoint');
         }
 
         return new TitrationTold(
@@ -115,7 +116,7 @@ final class TitrationRequest extends FormRequest
             }
             $sample = Quantity::plain($this->string("portions.$i.sample")->toString());
             if (!is_numeric($sample) || (float) $sample <= 0 || (float) $sample > 10_000) {
-                throw Refused::because('How much sample, in mL or g? A number above 0 is accepted.', "portions.$i.sample");
+                throw Refused::because('Type the amount of sample in mL or g, above 0.', "portions.$i.sample");
             }
             try {
                 $portions[] = ['sample' => (float) $sample, ...self::read($text, $endpoint)];
@@ -124,7 +125,7 @@ final class TitrationRequest extends FormRequest
             }
         }
 
-        return $portions === [] ? throw Refused::because('Type the curve of the first portion.', 'portions.0.curve') : $portions;
+        return $portions === [] ? throw Refused::because('Enter the curve of the first portion.', 'portions.0.curve') : $portions;
     }
 
     /**
@@ -141,7 +142,7 @@ final class TitrationRequest extends FormRequest
         }
         $lines = array_map(static fn(array $row): string => implode('; ', array_slice($row, 0, 2)), array_filter($table->rows, static fn(array $row): bool => count($row) >= 2));
 
-        return $lines === [] ? throw Refused::because('Two columns are accepted: mL and pH.', "portions.$portion.file") : implode("\n", $lines);
+        return $lines === [] ? throw Refused::because('Use two columns: mL and pH.', "portions.$portion.file") : implode("\n", $lines);
     }
 
     /**
@@ -154,12 +155,27 @@ final class TitrationRequest extends FormRequest
         if ($endpoint === self::BY_EYE) {
             $ml = Quantity::plain($text);
 
-            return is_numeric($ml) && (float) $ml > 0 ? ['endpoint' => new Endpoint((float) $ml, self::BY_EYE_PH, false), 'curve' => []] : throw Refused::because('By eye: the one volume, in mL, at which the colour stayed.');
+            return is_numeric($ml) && (float) $ml > 0 ? ['endpoint' => new Endpoint((float) $ml, self::BY_EYE_PH, false), 'curve' => []] : throw Refused::because('By eye: type the volume in mL at which the colour stayed.');
         }
+        $points = self::points($text);
+        $curve = TitrationCurve::through($points);
+
+        return ['endpoint' => $endpoint === 'derivative' ? $curve->steepest() : $curve->reaches((float) $endpoint), 'curve' => $points];
+    }
+
+    /**
+     * @param string $text one point per line: mL, then pH
+     *
+     * @return non-empty-list<array{float, float}>
+     *
+     * @throws Refused
+     */
+    public static function points(string $text): array
+    {
         $points = [];
         $lines = preg_split('/\R/u', $text);
         if ($lines === false || count($lines) > self::MOST_POINTS) {
-            throw Refused::because(sprintf('%d lines at most are accepted.', self::MOST_POINTS));
+            throw Refused::because(sprintf('Use at most %d lines.', self::MOST_POINTS));
         }
         foreach ($lines as $i => $line) {
             if (trim($line) === '') {
@@ -168,16 +184,15 @@ final class TitrationRequest extends FormRequest
             $cells = preg_split('/\s*;\s*|\s+/', trim($line));
             $numbers = array_map(Quantity::plain(...), $cells === false ? [] : $cells);
             if (count($numbers) !== 2 || !is_numeric($numbers[0]) || !is_numeric($numbers[1]) || (float) $numbers[0] < 0 || (float) $numbers[1] < -2 || (float) $numbers[1] > 16) {
-                throw Refused::because(sprintf('Line %d: mL and pH are accepted, like 6,2; 7,95.', $i + 1));
+                throw Refused::because(sprintf('Line %d: type mL and pH, like %s; %s.', $i + 1, Numbers::fixed(6.2, 1), Numbers::fixed(7.95, 2)));
             }
             $points[] = [(float) $numbers[0], (float) $numbers[1]];
         }
         if ($points === []) {
-            throw Refused::because('One point a line is accepted: mL and pH, like 6,2; 7,95.');
+            throw Refused::because(sprintf('Type one point per line, mL and pH, like %s; %s.', Numbers::fixed(6.2, 1), Numbers::fixed(7.95, 2)));
         }
-        $curve = TitrationCurve::through($points);
 
-        return ['endpoint' => $endpoint === 'derivative' ? $curve->steepest() : $curve->reaches((float) $endpoint), 'curve' => $points];
+        return $points;
     }
 
     private function number(string $field, float $default, float $low, float $high): float
@@ -187,7 +202,7 @@ final class TitrationRequest extends FormRequest
         }
         $plain = Quantity::plain($this->string($field)->toString());
 
-        return is_numeric($plain) && (float) $plain >= $low && (float) $plain <= $high ? (float) $plain : throw Refused::because("A number from $low to $high mL is accepted.", $field);
+        return is_numeric($plain) && (float) $plain >= $low && (float) $plain <= $high ? (float) $plain : throw Refused::because("Type a number from $low to $high mL.", $field);
     }
 
     private function batch(): Batch

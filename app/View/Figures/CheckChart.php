@@ -55,10 +55,10 @@ final readonly class CheckChart
         $last = $this->chart->signals === [] ? null : $this->chart->signals[count($this->chart->signals) - 1];
 
         return match ($last) {
-            null => "The last $this->one lies within the warning lines.",
-            ChartSignal::Warn => "The last $this->one lies beyond a warning line: watch the next one.",
-            ChartSignal::Act => "The last $this->one lies beyond an action line: find the cause before measuring on.",
-            ChartSignal::OneSide => "Seven {$this->one}s in a row lie on one side: something drifts.",
+            null => "The last $this->one is within the warning lines.",
+            ChartSignal::Warn => "The last $this->one is beyond a warning line. Watch the next one.",
+            ChartSignal::Act => "The last $this->one is beyond an action line. Find the cause before you go on measuring.",
+            ChartSignal::OneSide => "Seven {$this->one}s in a row are on one side: something is drifting.",
         };
     }
 }

@@ -116,7 +116,7 @@ final readonly class DayLine
         $until = $status->until === null ? null : CarbonImmutable::instance($status->until);
         $calibrate = static fn(CarbonImmutable $at, string $label): array => ['from' => $at, 'to' => $at->addMinutes(self::CALIBRATE_MIN), 'kind' => 'plan', 'label' => $label];
         if ($status->state === PairState::Soaking && $until !== null) {
-            return [[['from' => $pair->soakingSince ?? $now, 'to' => $until, 'kind' => 'soak', 'label' => ''], $calibrate($until, 'out of its soak ' . SiteClock::short($until) . ', then calibrate')], $until->addMinutes(self::CALIBRATE_MIN)];
+            return [[['from' => $pair->soakingSince ?? $now, 'to' => $until, 'kind' => 'soak', 'label' => ''], $calibrate($until, 'out of the soak ' . SiteClock::short($until) . ', then calibrate')], $until->addMinutes(self::CALIBRATE_MIN)];
         }
         if ($status->state->isInForce() && $until !== null && $pair->calibratedAt !== null) {
             return [[['from' => $pair->calibratedAt, 'to' => $until, 'kind' => $status->state === PairState::Ready ? 'ready' : 'care', 'label' => ($status->state === PairState::Ready ? 'ready until ' : 'with care until ') . SiteClock::short($until)]], $now];
@@ -125,7 +125,7 @@ final readonly class DayLine
             return [[], null];
         }
 
-        return [[$calibrate($now, $pair->nextStep === null ? 'calibrate' : 'care first, then calibrate')], $now->addMinutes(self::CALIBRATE_MIN)];
+        return [[$calibrate($now, $pair->nextStep === null ? 'calibrate' : 'clean first, then calibrate')], $now->addMinutes(self::CALIBRATE_MIN)];
     }
 
     /** @return array{thing: string, code: string, boxes: list<array{from: CarbonImmutable, to: CarbonImmutable, kind: string, label: string}>, deadline: array{at: CarbonImmutable, label: string, forecast: string, sign: string}|null}|null null where nothing of it falls in the day */

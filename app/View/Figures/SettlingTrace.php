@@ -111,7 +111,7 @@ final readonly class SettlingTrace
         $moved = Numbers::fixed($this->progress->settling->rangeInWindow, $this->in->decimals + 1);
         $window = Numbers::plain($this->windowS);
 
-        return $this->progress->settled ? "settled: moved $moved in $window s" : sprintf('moved %s in the last %s s; %s is allowed', $moved, $window, Numbers::plain(round($this->in->band, 2)));
+        return $this->progress->settled ? "stable: changed by $moved in $window s" : sprintf('changed by %s in the last %s s; %s is allowed', $moved, $window, Numbers::plain(round($this->in->band, 2)));
     }
 
     /** @return list<array{float, float}> */

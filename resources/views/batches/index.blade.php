@@ -21,7 +21,7 @@
                 <td><x-state :is="$next->sign">{{ $line->state?->value }}</x-state></td>
                 <td class="num">@if ($line->value !== null){{ $line->measurand->shown($line->value) }} @if ($line->expandedU !== null)<small>± {{ $line->measurand->shownBy($line->expandedU) }}</small>@endif @else<span class="soft">–</span>@endif</td>
                 <td class="course">@if ($figure = RowCourse::of($line))<x-row-course :figure="$figure" />@endif</td>
-                <td><b class="is-{{ $next->sign === 'idle' ? 'plain' : $next->sign }}">{{ $next->row() }}</b>@if ($next->rest() !== '')<br><span class="soft">{{ $next->rest() }}</span>@endif</td>
+                <td class="what-is"><b class="is-{{ $next->sign === 'idle' ? 'plain' : $next->sign }}">{{ $next->row() }}</b>@if ($next->rest() !== '')<br><span class="soft">{{ $next->rest() }}</span>@endif</td>
             </tr>
         @empty
             <tr>

@@ -3,7 +3,7 @@
 @php($simulated = $screen->simulated)
 @php($expected = $screen->expected)
 @php($buffers = $screen->buffers)
-@php($asked = $errors->has('answer') ? Illuminate\Support\Str::before($errors->first('answer'), ' Begin all the same, or choose otherwise.') : $screen->asked)
+@php($asked = $errors->has('answer') ? Illuminate\Support\Str::before($errors->first('answer'), ' Start anyway, or change your choice.') : $screen->asked)
 <x-house :title="'Calibrate · ' . $pair->electrode->code . ' on ' . $pair->name()" room="Calibrate">
     @if ($screen->open)
         <p class="verdict"><x-state is="care">Calibration in progress.</x-state> {{ $screen->open->holder->name }} has been calibrating this pair since {{ Rheacid\SiteClock::short($screen->open->opened_at) }}. <a href="{{ route('runs.show', $screen->open) }}">Open it</a></p>

@@ -16,7 +16,7 @@
         @if ($problem)<p class="problem">{{ $problem }}</p>@endif
         @if ($attributes['type'] === 'datetime-local' && Rheacid\SiteClock::comesTwice($typed))
             <select class="form-select" name="{{ $name }}_hour" aria-label="{{ $label }}: which of both hours">
-                <option value="">which time of both?</option>@foreach (['first', 'second'] as $which)
+                <option value="">first or second?</option>@foreach (['first', 'second'] as $which)
                 <option value="{{ $which }}" @selected(old($key . '_hour') === $which)>the {{ $which }} time</option>@endforeach</select>
         @endif
         @if ($help)<div class="form-text">{{ $help }}</div>@endif

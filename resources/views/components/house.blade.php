@@ -32,6 +32,7 @@
     <a class="to-search when-narrow" href="{{ route('find') }}"><svg viewBox="0 0 24 24" aria-hidden="true"><circle cx="10" cy="10" r="6" /><path d="M15 15l6 6" /></svg><span class="visually-hidden">Search</span></a>
     <x-search class="when-wide" id="search" />
 </header>
+<p class="visually-hidden" role="status" data-says></p>
 <main class="surface" id="surface">
     <div class="task">
         <p class="offline" role="status" hidden>No connection. What you typed is kept here. The reading continues when the connection returns.</p>

@@ -11,7 +11,7 @@
             <x-tick name="still" :form="$form" :data-still="(int) $window" :checked="old('still')">The display was stable within {{ Rheacid\Core\Numbers::fixed(0.02, 2) }} pH for {{ (int) $window }} s</x-tick>
             <button type="button" class="do quiet" hidden data-scripted data-changed>The display just changed</button>
         </div>
-        <x-field name="response_time_s" label="Response time (optional)" help="seconds until stable, like 44" inputmode="decimal" :form="$form" />
+        <x-field name="response_time_s" data-optional label="Response time (optional)" help="seconds until stable, like 44" inputmode="decimal" :form="$form" />
     </div>
     <svg class="ring typed" hidden data-scripted viewBox="0 0 120 120" role="img" aria-label="seconds since the reading was typed or changed">
         <circle cx="60" cy="60" r="48"/><circle class="arc" cx="60" cy="60" r="48" pathLength="100" stroke-dasharray="0 100" transform="rotate(-90 60 60)"/>

@@ -17,7 +17,7 @@
         @if ($draft->source === Rheacid\Bench\Source::Imported)
             <x-log-form :action="route('logs.draft', $draft)" />
         @else
-        <form id="accept" method="post" action="{{ route('drafts.accept', $draft) }}" data-keep>
+        <form id="accept" method="post" action="{{ route('drafts.accept', $draft) }}" data-keep data-chain>
             <x-form-id />
             @if ($screen->live)<input type="hidden" name="seen_s" value="{{ $screen->live->figure ? $screen->live->seenS : '' }}">@endif
             @unless ($screen->live)<x-typed-reading :window="$draft->windowS()" form="accept" :meter="$draft->pair->meter" />@endunless

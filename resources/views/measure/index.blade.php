@@ -13,8 +13,15 @@
                 <th scope="row"><b>{{ $batch->code }}</b><br><span class="soft">{{ $batch->product }}<br>{{ $batch->vessel }}</span></th>
                 <td class="num">@if ($batch->value !== null){{ $batch->measurand->shown($batch->value) }} @if ($batch->expandedU !== null)<small>± {{ $batch->measurand->shownBy($batch->expandedU) }}</small>@endif<br><small class="soft">{{ Rheacid\SiteClock::short($batch->readAt) }}</small>@else<span class="soft">–</span>@endif</td>
                 <td class="course">@if ($figure = RowCourse::of($batch))<x-row-course :figure="$figure" />@endif</td>
-                <td><x-state :is="$next->sign"><b>{{ $next->row() }}</b></x-state>@if ($next->rest() !== '')<br><span class="soft">{{ $next->rest() }}</span>@endif</td>
-                <td><a @class(['do', 'quiet' => !$loop->first]) href="{{ route('drafts.create', $batch->id) }}" @if ($loop->first) data-primary @endif>Measure<span class="visually-hidden"> {{ $batch->code }}</span></a></td>
+                <td class="what-is"><x-state :is="$next->sign"><b>{{ $next->row() }}</b></x-state>@if ($next->rest() !== '')<br><span class="soft">{{ $next->rest() }}</span>@endif</td>
+                <td class="does">
+                    @can('record')
+                        <form method="post" action="{{ route('drafts.store', $batch->id) }}"><x-form-id /><button @class(['do', 'quiet' => !$loop->first]) name="act" value="{{ Rheacid\Http\Requests\SampleRequest::USUAL }}" @if ($loop->first) data-primary @endif>Measure<span class="visually-hidden"> {{ $batch->code }}</span></button></form>
+                        <a href="{{ route('drafts.create', $batch->id) }}">other settings<span class="visually-hidden"> for {{ $batch->code }}</span></a>
+                    @else
+                        <a href="{{ route('drafts.create', $batch->id) }}">Method<span class="visually-hidden"> of {{ $batch->code }}</span></a>
+                    @endcan
+                </td>
             </tr>
         @empty
             <tr><td colspan="5">No batch is running. Start one from a product: its limits judge each reading. @can('record')<a class="do" href="{{ route('batches.create') }}" data-primary>Start batch <kbd>Enter</kbd></a>@endcan</td></tr>

@@ -129,7 +129,7 @@ final class FiguresTest extends TestCase
         $figure = new SettlingTrace($trace, $trace->progress(null), SettlingCriterion::ph(null), 30.0);
 
         self::assertSame(40.0, $figure->ring());
-        self::assertStringStartsWith('moved 0.000 in the last 30 s', $figure->words());
+        self::assertStringStartsWith('changed by 0.000 in the last 30 s', $figure->words());
     }
 
     public function test_the_response_line_falls_from_acid_to_alkaline_beside_the_ideal_one(): void
@@ -190,7 +190,7 @@ final class FiguresTest extends TestCase
 
         self::assertSame([null, null, 'act'], array_column($chart->points(), 'signal'));
         self::assertGreaterThan($chart->points()[2]['y'], $chart->lines()[4]['y'], 'above the upper action line');
-        self::assertStringContainsString('find the cause', $chart->words());
+        self::assertStringContainsString('Find the cause', $chart->words());
     }
 
     public function test_a_history_is_drawn_in_the_band_of_the_policy_with_where_it_is_heading(): void
