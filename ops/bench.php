@@ -68,7 +68,7 @@ $process = static function (array $command, string $input) use ($median): float 
 
     return $median($times);
 };
-$line = static fn(string $what, float $ms, float $beside): int => printf("  %-34s %7.1f ms  %5.2f times\n", $what, $ms, $ms / $beside);
+$line = static fn(string $what, float $ms, float $beside): int => printf("  %-40s %7.1f ms  %5.2f times\n", $what, $ms, $ms / $beside);
 
 $post('/sign-in', $get('/sign-in'), ['username' => 'oda', 'passphrase' => $passphrase]);
 $run = $post('/calibrate/1/runs', $get('/calibrate/1'), ['lots' => ['Q-36', 'Q-31'], 'source' => 'simulated']);
@@ -126,6 +126,8 @@ $of = ['occasions' => 'source.batch_id = 2'];
 $of['samples'] = 'source.occasion_id in (select id from occasions where batch_id = 2 and id < 100000)';
 $of['measurements'] = $of['decisions'] = $of['samples'];
 $of['limit_outcomes'] = 'source.batch_id = 2';
+$grow($owner, 'found_things', "source.part = 'batch' and source.thing_id = 2", ['thing_id' => "source.thing_id + $apart", 'leads_to' => "source.leads_to + $apart", 'code' => "concat('x', seq)", 'title' => "concat('X', seq)"], 20_000);
+$grow($owner, 'found_terms', "source.part = 'batch' and source.thing_id = 2", ['thing_id' => "source.thing_id + $apart"], 20_000);
 foreach (array_reverse($of) as $table => $where) {
     $grow($owner, $table, $where, [
         'id' => "source.id + $apart", 'occasion_id' => "source.occasion_id + $apart", 'sample_id' => "source.sample_id + $apart", 'decision_id' => "source.decision_id + $apart", 'supersedes_id' => 'null',
@@ -134,7 +136,10 @@ foreach (array_reverse($of) as $table => $where) {
 }
 $line('/, 20,000 batches', $page('/'), $empty);
 $line('/batches, 20,000 batches', $page('/batches'), $empty);
-$line('/batches?code=X19, 20,000 batches', $page('/batches?code=X19'), $empty);
+$line('/batches?sort=deadline, 20,000 batches', $page('/batches?sort=deadline'), $empty);
+foreach (['chilli' => 'one word', 'chilli vat 2' => 'three words', 'chili' => 'misspelt'] as $words => $what) {
+    $line("/find, 20,000 batches, $what", $page('/find?q=' . urlencode($words)), $empty);
+}
 $line('/batches/2, 581 readings', $page('/batches/2'), $empty);
 
 // A logger's file of 100,000 lines on a sausage: read, judged by degree-hours, kept and sealed, until the page answers.
@@ -154,7 +159,7 @@ foreach (['_token', 'form'] as $hidden) {
 curl_setopt_array($curl, [CURLOPT_URL => "$address$batch/temperatures", CURLOPT_POSTFIELDS => $fields]);
 $answer = (string) curl_exec($curl);
 unlink($log);
-str_contains($answer, '100000 points are on record') || exit('the file was not taken: ' . substr(strip_tags($answer), 0, 400) . "\n");
+str_contains($answer, '100000 points recorded') || exit('the file was not taken: ' . substr(strip_tags($answer), 0, 400) . "\n");
 printf("100,000 lines of a logger, until the page answers: %.2f s\n", curl_getinfo($curl, CURLINFO_TOTAL_TIME));
 
 $compute = dirname(__DIR__) . '/bin/compute';

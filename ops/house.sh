@@ -54,15 +54,15 @@ choose_instance() {
     if [ "$name" = plant ]; then instance plant "${RHEACID_PORT:-8070}" "${RHEACID_DB_PORT:-33070}"; else instance "$name" "${RHEACID_PORT:-8090}" "${RHEACID_DB_PORT:-33090}"; fi
     [ -r "$ENV_FILE" ] && [ -e "$HOME_DIR/root/settled" ] || return 0
     url=$(env_value APP_URL) WEB_PORT=${url##*:} DATABASE_PORT=$(env_value DB_PORT) MAIL_PORT=$(env_value MAILBOX_PORT)
-    [ "$WEB_PORT $DATABASE_PORT" = "${RHEACID_PORT:-$WEB_PORT} ${RHEACID_DB_PORT:-$DATABASE_PORT}" ] || say "Note: this installation has the ports $WEB_PORT and $DATABASE_PORT; they are changed in $ENV_FILE."
+    [ "$WEB_PORT $DATABASE_PORT" = "${RHEACID_PORT:-$WEB_PORT} ${RHEACID_DB_PORT:-$DATABASE_PORT}" ] || say "Note: this installation uses the ports $WEB_PORT and $DATABASE_PORT. Change them in $ENV_FILE."
 }
 
 need_var() {
-    { mkdir -p "$ROOT/var" && [ -w "$ROOT/var" ]; } 2>/dev/null || fail "$ROOT/var cannot be written by $(id -un). Run this as the owner of the project, or as root."
+    { mkdir -p "$ROOT/var" && [ -w "$ROOT/var" ]; } 2>/dev/null || fail "$ROOT/var is not writable for $(id -un). Run this as the owner of the project, or as root."
 }
 
 # A lock that another account could open would be one that it can hold.
-private_file() { [ -e "$1" ] || (umask 077; : >> "$1"); chmod 600 "$1" 2> /dev/null || fail "$1 belongs to another account. Run this as the one who made it, or as root."; }
+private_file() { [ -e "$1" ] || (umask 077; : >> "$1"); chmod 600 "$1" 2> /dev/null || fail "$1 belongs to another account. Run this as its owner, or as root."; }
 
 # One set-up at a time: two scripts started together wait for one another instead of building the same files.
 with_setup_lock() {
@@ -89,7 +89,7 @@ install_packages() {
     local log=$ROOT/var/packages.log status=0
     { apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}"; } > "$log" 2>&1 || status=$?
     [ $ours = 0 ] || rm -f $policy
-    [ $status = 0 ] || { tail -n 15 "$log" >&2; fail "The Debian packages could not be installed; the whole log is $log. Check the connection to the package server, then start again."; }
+    [ $status = 0 ] || { tail -n 15 "$log" >&2; fail "The Debian packages could not be installed; the whole log is $log. Check the network connection, then start again."; }
 }
 
 # stamped NAME COMMAND NEEDED FILE…: does a step unless its files, named from the root of the project, are as they were when it
@@ -109,7 +109,7 @@ no_one_is_up() {
     local home
     for home in "$ROOT"/var/*/; do
         [ ! -S "$home/root/supervisor.sock" ] || ! supervisorctl -c "$home/root/supervisord.conf" pid > /dev/null 2>&1 \
-            || fail "The installation in ${home%/} is up, and '$1' would be built anew under it. Stop it first: RHEACID_INSTANCE=$(basename "$home") bin/stop"
+            || fail "The installation in ${home%/} is running and uses '$1', which would be rebuilt. Stop it first: RHEACID_INSTANCE=$(basename "$home") bin/stop"
     done
 }
 
@@ -126,7 +126,7 @@ composer_install() {
     else
         (cd "$ROOT" && COMPOSER_ALLOW_SUPERUSER=1 composer update --no-interaction --no-progress --prefer-dist "${wanted[@]}") || return 1
     fi
-    diff "$ROOT/composer.versions" <(packages_installed) || { rm -f "$aside"; echo "What was installed is not what composer.versions says; ops/packages --renew writes it down anew."; return 1; }
+    diff "$ROOT/composer.versions" <(packages_installed) || { rm -f "$aside"; echo "The installed packages differ from composer.versions; ops/packages --renew rewrites that file."; return 1; }
     [ -s "$aside" ] || { mkdir -p "$(dirname "$aside")" && tar -czf "$aside.new" -C "$ROOT" vendor && mv "$aside.new" "$aside"; } || true
 }
 npm_install() { (cd "$ROOT" && npm ci --no-audit --no-fund --prefer-offline); }
@@ -155,7 +155,7 @@ choose_user() {
     if ! as_service test -r "$ROOT/composer.json" 2>/dev/null; then
         RUN_AS=()
         case "$INSTANCE" in demo|test*|pictures|bench|drill*) ;; *) fail "The user $SERVICE_USER cannot read $ROOT, and no server runs as root. Use a directory that others can enter." ;; esac
-        say "Note: the user $SERVICE_USER cannot read $ROOT, so the servers run as root. Use a directory that others can enter."
+        say "Note: the user $SERVICE_USER cannot read $ROOT, so the servers run as root. Use a directory that other accounts can enter."
     fi
     DB_AS=("${RUN_AS[@]}") OWNER_AS=("${RUN_AS[@]}")
 }
@@ -226,7 +226,7 @@ end() {
         tries=$((tries + 1))
         # shellcheck disable=SC2046
         [ $tries -lt $most ] || { kill -KILL $(ours "$1") 2>/dev/null || true; }
-        [ $tries -lt $((most + 50)) ] || fail "$1 does not end: process $(ours "$1" | tr '\n' ' ')."
+        [ $tries -lt $((most + 50)) ] || fail "$1 does not stop: process $(ours "$1" | tr '\n' ' ')."
         sleep 0.1
     done
 }
@@ -369,7 +369,7 @@ lay_out_database() {
         mkdir -m 700 "$data.new"
         [ ${#DB_AS[@]} = 0 ] || chown "$(user_of mariadb):" "$data.new"
         as_database mariadb-install-db --no-defaults --datadir="$data.new" --skip-test-db --auth-root-authentication-method=socket > "$HOME_DIR/root/log/mariadb-install.log" 2>&1 \
-            || { tail -n 10 "$HOME_DIR/root/log/mariadb-install.log" >&2; fail "MariaDB could not lay out its data in $data."; }
+            || { tail -n 10 "$HOME_DIR/root/log/mariadb-install.log" >&2; fail "MariaDB could not create its data in $data."; }
         mv "$data.new" "$data"
     fi
     write_accounts
@@ -411,7 +411,7 @@ until_up() {
     until { [ "$1" = mariadb ] && port_open "$DATABASE_PORT" && is_up mariadb; } || { [ "$1" = nginx ] && port_open "$WEB_PORT"; } || { [ "$1" = php-fpm ] && [ -S "$HOME_DIR/run/php-fpm.sock" ] && is_up php-fpm; }; do
         tries=$((tries + 1))
         [ $tries -lt 200 ] || case "$1" in
-            mariadb) tail -n 12 "$HOME_DIR/db/mariadb.log" >&2 2>/dev/null; fail "MariaDB did not start; its log is $HOME_DIR/db/mariadb.log. A full disk and a second start on the same data are the usual reasons." ;;
+            mariadb) tail -n 12 "$HOME_DIR/db/mariadb.log" >&2 2>/dev/null; fail "MariaDB did not start; its log is $HOME_DIR/db/mariadb.log. Usually the disk is full, or another start uses the same data." ;;
             *) tail -n 5 "$HOME_DIR/root/log/$1.out" "$HOME_DIR/root/$1.out" "$HOME_DIR/log/$1.log" >&2 2>/dev/null; fail "$1 did not start; its logs are under $HOME_DIR/log." ;;
         esac
         sleep 0.1
@@ -433,7 +433,7 @@ as_owner() { MYSQL_PWD=$(owner_password) "${OWNER_AS[@]}" "$1" --no-defaults --h
 migrate() {
     local aside=$HOME_DIR/root/before-migration.sql
     if [ -e "$aside" ]; then
-        say "The last migration broke off: its records are put back, and it begins again."
+        say "The last migration was interrupted. The records are restored and it starts again."
         as_owner mariadb --execute="DROP DATABASE rheacid; CREATE DATABASE rheacid CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;"
         as_owner mariadb --sandbox rheacid < "$aside"
     fi
@@ -446,9 +446,9 @@ migrate() {
         { owner_artisan migrate --database=owner --force --no-interaction && owner_artisan rheacid:grant; } > "$HOME_DIR/root/log/migrate.log" 2>&1 \
             || {
                 # The form of the records was changed once, when nothing but the demo stood in them.
-                ! grep -q "already exists" "$HOME_DIR/root/log/migrate.log" || { rm -f "$aside"; fail "The records in $HOME_DIR are of the form before this one, which only a demo ever had. Move that directory away and start again: the demo is loaded anew."; }
+                ! grep -q "already exists" "$HOME_DIR/root/log/migrate.log" || { rm -f "$aside"; fail "The records in $HOME_DIR have an old format that only demos had. Move that directory away and start again to load the demo."; }
                 tail -n 20 "$HOME_DIR/root/log/migrate.log" >&2
-                fail "The database could not be brought up to date; the log is $HOME_DIR/root/log/migrate.log. The records as they were stand in $aside, and are put back by the next start."
+                fail "The database could not be updated; the log is $HOME_DIR/root/log/migrate.log. The previous records are in $aside; the next start restores them."
             }
         rm -f "$aside"
     fi
@@ -456,7 +456,7 @@ migrate() {
     local code stamp=$HOME_DIR/root/code
     code=$(cd "$ROOT" && find app core database -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum)
     [ "$(cat "$stamp" 2>/dev/null)" != "$code" ] || return 0
-    { owner_artisan rheacid:grant && owner_artisan rheacid:board; } > "$HOME_DIR/root/log/migrate.log" 2>&1 || { tail -n 20 "$HOME_DIR/root/log/migrate.log" >&2; fail "Rights or board could not be written; the log is $HOME_DIR/root/log/migrate.log."; }
+    { owner_artisan rheacid:grant && owner_artisan rheacid:board; } > "$HOME_DIR/root/log/migrate.log" 2>&1 || { tail -n 20 "$HOME_DIR/root/log/migrate.log" >&2; fail "The rights or the board could not be written; the log is $HOME_DIR/root/log/migrate.log."; }
     echo "$code" > "$stamp"
 }
 
@@ -588,9 +588,9 @@ know_place() {
     here="${1:-$HOME_DIR} on $(cat /etc/machine-id 2>/dev/null || hostname)"
     there=$(cat "$file" 2>/dev/null || true)
     if [ -n "$there" ] && [ "$there" != "$here" ]; then
-        [ ! -e "$HOME_DIR/root/up" ] || fail "This home was copied from $there while it ran: such a copy is not whole. Stop the original with bin/stop and copy it again, or take bin/backup and bin/restore."
-        [ "${AS_A_COPY:-0}" = 1 ] || fail "This home was copied from $there. If the original is gone, go on here with bin/start --as-a-copy; if it still works, two chains of one plant would grow apart."
-        say "It goes on as a copy of $there."
+        [ ! -e "$HOME_DIR/root/up" ] || fail "This installation was copied from $there while it ran, so the copy is incomplete. Stop the original with bin/stop and copy it again, or use bin/backup and bin/restore."
+        [ "${AS_A_COPY:-0}" = 1 ] || fail "This installation was copied from $there. If the original is gone, continue here with bin/start --as-a-copy. If it still runs, one site would get two different ledgers."
+        say "It continues as a copy of $there."
     fi
     mkdir -p "$HOME_DIR/root"
     echo "$here" > "$file"
@@ -609,7 +609,7 @@ take_down() {
     # Whoever runs the servers otherwise, like systemd, watches over them too.
     rm -f "$HOME_DIR/told/started"
     left=$(living)
-    [ -z "$left" ] || fail "These still live: $(echo "$left" | tr '\n' ' ')"
+    [ -z "$left" ] || fail "Still running: $(echo "$left" | tr '\n' ' ')"
     rm -f "$HOME_DIR/root/up"
 }
 
@@ -626,7 +626,7 @@ strange_accounts() {
         SELECT CONCAT(User, '@', Host) FROM mysql.global_priv WHERE CONCAT(User, '@', Host) NOT IN ('root@localhost', 'mariadb.sys@localhost', 'rheacid_owner@127.0.0.1', 'rheacid_app@127.0.0.1')
         UNION ALL SELECT CONCAT(User, '@', Host, ' with a right on everything') FROM mysql.user WHERE User LIKE 'rheacid%' AND 'Y' IN (Select_priv, Insert_priv, Update_priv, Delete_priv, Create_priv, Drop_priv, File_priv, Super_priv, Grant_priv, Process_priv)
         UNION ALL SELECT CONCAT(User, '@', Host, ' with a right on ', Db) FROM mysql.db WHERE NOT (User = 'rheacid_owner' AND Host = '127.0.0.1' AND Db IN ('rheacid', 'rheacid\\\\_scratch', 'rheacid_scratch'))" 2> /dev/null | head -n 1) || return 0
-    [ -z "$found" ] || echo "the database has an account that was not made by bin/start: $found"
+    [ -z "$found" ] || echo "the database has an account that bin/start did not create: $found"
 }
 
 # What a restoration that was killed at its very end has not noted yet.

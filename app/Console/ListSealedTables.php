@@ -12,7 +12,7 @@ final class ListSealedTables extends Command
 {
     protected $signature = 'rheacid:sealed-tables';
 
-    protected $description = 'Name the tables whose rows are sealed in the ledger';
+    protected $description = 'List the tables whose rows are sealed in the ledger';
 
     public function handle(): int
     {

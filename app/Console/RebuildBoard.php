@@ -13,13 +13,13 @@ final class RebuildBoard extends Command
 {
     protected $signature = 'rheacid:board';
 
-    protected $description = 'Work the board and the search out anew from the records';
+    protected $description = 'Rebuild the board and the search from the records';
 
     public function handle(): int
     {
         Board::rebuild();
         Index::rebuild();
-        $this->line('The board and the search follow the records.');
+        $this->line('The board and the search were rebuilt from the records.');
 
         return self::SUCCESS;
     }

@@ -13,7 +13,7 @@ final class RecordRestored extends Command
 {
     protected $signature = 'rheacid:restored {taken : when the backup was taken} {head : its head} {lost? : later heads, with spaces between them} {--gone= : ids of people who were disabled by then, with spaces} {--unsigned : nothing proves who made the backup} {--unproven= : lines after the last head that was proven before}';
 
-    protected $description = 'Record that the records came back from a backup';
+    protected $description = 'Record that the records were restored from a backup';
 
     public function handle(RecordRestoration $record): int
     {

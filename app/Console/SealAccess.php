@@ -12,7 +12,7 @@ final class SealAccess extends Command
 {
     protected $signature = 'rheacid:access';
 
-    protected $description = 'Seal a digest of what the access log of each day was';
+    protected $description = 'Seal a digest of the access log of each day';
 
     public function handle(): int
     {

@@ -13,7 +13,7 @@ final class TellSetUpCode extends Command
 {
     protected $signature = 'rheacid:set-up-code';
 
-    protected $description = 'Print a code by which an empty installation is set up; nothing where it is founded';
+    protected $description = 'Print the invitation code that sets up an empty installation; print nothing if it is set up';
 
     public function handle(): int
     {

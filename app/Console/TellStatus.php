@@ -15,7 +15,7 @@ final class TellStatus extends Command
 {
     protected $signature = 'rheacid:status';
 
-    protected $description = 'Say how records, queue, backups and verifications stand';
+    protected $description = 'Show the state of records, queue, backups and verification';
 
     public function handle(): int
     {

@@ -22,14 +22,14 @@ final class TestYourself extends Command
 
     protected $signature = 'rheacid:self-test';
 
-    protected $description = 'Work the published examples through bin/compute, and write and prove a record on a scratch chain';
+    protected $description = 'Run the published examples through bin/compute, and check on a scratch ledger that an altered record is found';
 
     public function handle(FoundSite $found): int
     {
         [$right, $wrong] = $this->examples();
-        $said = sprintf('%d of %d worked examples right', $right, $right + count($wrong));
+        $said = sprintf('%d of %d published examples correct', $right, $right + count($wrong));
         $chain = $this->chain($found);
-        $this->line($said . '; ' . ($chain ?? 'a record was written, proven, altered and named on a scratch chain'));
+        $this->line($said . '; ' . ($chain ?? 'a record was written, verified, altered and found in a scratch ledger'));
         foreach (array_slice($wrong, 0, 5) as $one) {
             $this->error($one);
         }
@@ -81,8 +81,8 @@ final class TestYourself extends Command
             $altered = LedgerCheck::run()['difference'];
 
             return match (true) {
-                $written !== null => "a record that was just written is not proven: $written",
-                $altered === null => 'a record that was altered was not named',
+                $written !== null => "a new record could not be verified: $written",
+                $altered === null => 'an altered record was not found',
                 default => null,
             };
         } finally {

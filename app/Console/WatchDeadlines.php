@@ -15,12 +15,12 @@ final class WatchDeadlines extends Command
 {
     protected $signature = 'rheacid:deadlines';
 
-    protected $description = 'Record deadlines that passed unread, those that bind hold their batch; warn of those that are at risk or near';
+    protected $description = 'Record missed deadlines, hold their batches, and warn of deadlines that are at risk or near';
 
     public function handle(RecordMissedDeadlines $record, WatchCourses $watch, WarnOfDeadlines $warn): int
     {
         Settings::now()->write();
-        $this->line(sprintf('%d recorded, %d records of temperature worked out, %d warned of.', $record(), $watch(), $warn()));
+        $this->line(sprintf('%d recorded, %d temperature records evaluated, %d warnings.', $record(), $watch(), $warn()));
 
         return self::SUCCESS;
     }

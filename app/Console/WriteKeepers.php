@@ -19,7 +19,7 @@ final class WriteKeepers extends Command
 {
     protected $signature = 'rheacid:keepers';
 
-    protected $description = 'Send the head of the records to leads and auditors, with what they have to see to';
+    protected $description = 'Send the head of the records and open tasks to leads and auditors';
 
     public function handle(): int
     {

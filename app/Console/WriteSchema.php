@@ -12,7 +12,7 @@ final class WriteSchema extends Command
 {
     protected $signature = 'rheacid:schema';
 
-    protected $description = 'Write database/schema.txt, beside which bin/verify compares the database';
+    protected $description = 'Write database/schema.txt, which bin/verify compares with the database';
 
     public function handle(): int
     {

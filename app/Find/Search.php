@@ -152,10 +152,17 @@ final readonly class Search
         foreach ($rows as $row) {
             $ids[(string) $row->part][] = $row->thing_id;
         }
+        // One query for all groups, however many of them have hits.
+        $query = null;
+        foreach ($ids as $part => $some) {
+            $things = DB::table('found_things')->where('part', $part)->whereIn('thing_id', $some)->orderByDesc('is_live')->orderByDesc('at')->orderByDesc('thing_id')->limit(self::OF_EACH);
+            $things = DB::query()->fromSub($things, 'some')->select('part', 'title', 'detail', 'leads_to');
+            $query = $query === null ? $things : $query->unionAll($things);
+        }
+        $found = $query === null ? [] : $query->get()->groupBy('part')->all();
         $groups = [];
         foreach (Part::cases() as $part) {
-            $things = isset($ids[$part->value]) ? DB::table('found_things')->where('part', $part->value)->whereIn('thing_id', $ids[$part->value])->orderByDesc('is_live')->orderByDesc('at')->orderByDesc('thing_id')->limit(self::OF_EACH)->get(['part', 'title', 'detail', 'leads_to'])->all() : [];
-            foreach ($things as $thing) {
+            foreach ($found[$part->value] ?? [] as $thing) {
                 $groups[$part->heading()][] = new Hit((string) $thing->title, (string) $thing->detail, self::url($thing));
             }
         }

@@ -81,6 +81,6 @@ final class Entry
     {
         $id = $record->getKey();
 
-        return is_int($id) ? $id : throw new \LogicException('A record has a number as its key.');
+        return is_int($id) ? $id : throw new \LogicException('A record needs a numeric key.');
     }
 }

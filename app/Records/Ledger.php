@@ -99,7 +99,7 @@ final class Ledger
             $text = match (true) {
                 $value === null => null,
                 is_scalar($value) => (string) $value,
-                default => throw new \LogicException("Column $column cannot be kept as text."),
+                default => throw new \LogicException("Column $column cannot be stored as text."),
             };
             $texts[(string) $column] = $text !== null && in_array($column, $large, true) ? LedgerLine::digest($text) : $text;
         }

@@ -38,7 +38,7 @@ final class LedgerCheck
     {
         $last = $this->since === 0 ? null : Ledger::at($this->since);
         if ($this->since > 0 && $last?->hash !== $this->head) {
-            return ['difference' => "ledger line $this->since is not the checkpoint any more: the ledger was altered or cut before it", 'lines' => 0, 'head' => ''];
+            return ['difference' => "ledger line $this->since is no longer the checkpoint: the ledger before it was altered or removed", 'lines' => 0, 'head' => ''];
         }
         $headSeen = $this->head === null || $this->since > 0;
         while (($lines = Ledger::linesAfter($last->seq ?? 0, self::LINES)) !== []) {
@@ -57,7 +57,7 @@ final class LedgerCheck
         }
 
         return [
-            'difference' => ($this->since > 0 ? null : $this->unsealed()) ?? ($headSeen ? null : "the ledger no longer holds the line {$this->head}: its tail was cut"),
+            'difference' => ($this->since > 0 ? null : $this->unsealed()) ?? ($headSeen ? null : "the ledger no longer holds the line {$this->head}: its end was removed"),
             'lines' => $last->seq ?? 0,
             'head' => $last->hash ?? LedgerLine::ORIGIN,
         ];
@@ -82,7 +82,7 @@ final class LedgerCheck
             }
             foreach ($byId as $id => [$seq, $sealed]) {
                 if (!isset($kept[$id])) {
-                    return "row $id of $table, sealed in ledger line $seq, is gone";
+                    return "row $id of $table, sealed in ledger line $seq, is missing";
                 }
                 $now = Ledger::asSealed($table, $kept[$id]);
                 $changed = array_keys(array_filter($now, static fn(?string $value, string $column): bool => $value !== ($sealed[$column] ?? null), ARRAY_FILTER_USE_BOTH));
@@ -105,7 +105,7 @@ final class LedgerCheck
                 foreach ($ids as $id) {
                     $after = is_numeric($id) ? (int) $id : 0;
                     if (!isset($this->sealed[$table][$after])) {
-                        return "row $after of $table stands in no ledger line: the ledger's tail was cut, or the row was slipped in";
+                        return "row $after of $table is in no ledger line: the row was added, or the end of the ledger was removed";
                     }
                 }
             }

@@ -22,9 +22,9 @@ final class Schema
 
         return [
             'difference' => match (true) {
-                $gone !== [] && $new !== [] => "the form of the database was changed: \"$gone[0]\" is now \"$new[0]\"",
-                $gone !== [] => "the form of the database was changed: \"$gone[0]\" is gone",
-                $new !== [] => "the form of the database was changed: \"$new[0]\" was added",
+                $gone !== [] && $new !== [] => "the database schema was changed: \"$gone[0]\" is now \"$new[0]\"",
+                $gone !== [] => "the database schema was changed: \"$gone[0]\" is missing",
+                $new !== [] => "the database schema was changed: \"$new[0]\" was added",
                 default => null,
             },
             'unseen' => $unseen,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Measurands;
 
+use Rheacid\Core\Celsius;
+
 /** What makes two numbers of a quantity comparable: the endpoint of a titration, the point of a temperature … */
 final readonly class Basis
 {
@@ -22,7 +24,17 @@ final readonly class Basis
     /** What is measured, in words: "temperature, coldest point". */
     public function words(): string
     {
-        return $this->measurand->name() . ($this->code === '' ? '' : ", $this->code");
+        return $this->measurand->name() . self::suffix($this->code);
+    }
+
+    /** A basis behind the name of its quantity, a temperature in the units of the site: ", at 20 °C", or ", at 68 °F (20 °C)". */
+    public static function suffix(string $code): string
+    {
+        return match ($code) {
+            '' => '',
+            'at 20 °C' => ', at ' . Celsius::at(20, 0),
+            default => ", $code",
+        };
     }
 
     /**

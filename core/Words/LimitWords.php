@@ -13,6 +13,7 @@ use Rheacid\Core\Limits\MissingReason;
 use Rheacid\Core\Limits\NotDue;
 use Rheacid\Core\Limits\Overall;
 use Rheacid\Core\Limits\ProductLimit;
+use Rheacid\Core\Measurands\Basis;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Style;
@@ -35,7 +36,7 @@ final class LimitWords
     public static function written(ProductLimit $limit): string
     {
         $measurand = Measurand::tryFrom($limit->measurand);
-        $name = ($measurand?->name() ?? $limit->measurand) . ($limit->basis === '' ? '' : ", $limit->basis");
+        $name = ($measurand?->name() ?? $limit->measurand) . Basis::suffix($limit->basis);
         $unit = $measurand?->unit() ?? '';
         if ($limit->typed !== null) {
             return trim("$name " . ($limit->limit->comparison === Comparison::Between ? '' : $limit->limit->comparison->sign()) . " $limit->typed");

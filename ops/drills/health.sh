@@ -16,27 +16,27 @@ now() { date -u +%Y-%m-%dT%H:%M:%SZ; }
 { echo "backup done $(now) here"; echo "verification done $(now) whole"; } > "$HOME_DIR/told/keeping"
 fault "nothing is wrong" 200 0 "records can be written"
 close_gate
-fault "recording was left closed" 503 1 "Recording is closed since"
+fault "recording was left closed" 503 1 "Recording has been paused since"
 open_gate
 echo "backup done 2020-01-01T00:00:00Z here" > "$HOME_DIR/told/keeping"; echo "verification done $(now) whole" >> "$HOME_DIR/told/keeping"
 fault "an old backup" 200 4 "No backup since"
 { echo "backup done $(now) here"; echo "verification done $(now) whole"; } > "$HOME_DIR/told/keeping"
 ask_records "INSERT INTO jobs (queue, payload, attempts, available_at, created_at) VALUES ('never', '{}', 0, 0, UNIX_TIMESTAMP() - 4000)"
-fault "an e-mail that waits for over an hour" 200 4 "waited for over an hour"
+fault "an e-mail that waits for over an hour" 200 4 "waited for more than an hour"
 ask_records "DELETE FROM jobs WHERE queue = 'never'"
 touch -d '20 minutes ago' "$HOME_DIR/told/started"
 supervisor stop queue > /dev/null
 touch -d '10 minutes ago' "$HOME_DIR/storage/alive-queue"
-fault "a dead worker" 200 4 "sends e-mails gave no sign of life"
+fault "a dead worker" 200 4 "e-mail worker has not responded"
 supervisor start queue > /dev/null
 supervisor stop keep > /dev/null
 touch -d '10 minutes ago' "$HOME_DIR/told/keeper"
-fault "a keeper that does not run" 200 4 "keeper.*gave no sign of life"
+fault "a keeper that does not run" 200 4 "verification service has not responded"
 supervisor start keep > /dev/null
 until_true 20 "the worker again" test "$(find "$HOME_DIR/storage/alive-queue" -mmin -1)" > /dev/null
 head=$(ask_records "SELECT at FROM ledger ORDER BY seq DESC LIMIT 1")
 ask_records "SET FOREIGN_KEY_CHECKS = 0; UPDATE ledger SET at = UTC_TIMESTAMP() + INTERVAL 1 HOUR ORDER BY seq DESC LIMIT 1"
-fault "a clock behind the records" 503 1 "clock of the machine is behind"
+fault "a clock behind the records" 503 1 "clock is behind the records"
 ask_records "UPDATE ledger SET at = '$head' ORDER BY seq DESC LIMIT 1"
 if [ $short = 0 ]; then
     # shellcheck disable=SC2046
@@ -47,7 +47,7 @@ if [ $short = 0 ]; then
     until_true 60 "the database again" page_answers > /dev/null
 fi
 supervisor stop mariadb > /dev/null
-fault "a database that is away" 503 1 "mariadb.*is down" away
+fault "a database that is away" 503 1 "mariadb.*not running" away
 code=0; on "$ROOT/bin/verify" > "$scratch/verify" 2>&1 || code=$?
 [ $code = 3 ] || wrong "a check while the database is away" "bin/verify ends with $code: $(tail -n 2 "$scratch/verify")"
 supervisor start mariadb > /dev/null

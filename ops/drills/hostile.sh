@@ -28,15 +28,15 @@ refused "with another time in its manifest" "not signed with that key" --key="$k
 for shell in "\\! touch $scratch/canary" "system touch $scratch/canary" "\\. $scratch/other" "LOAD DATA LOCAL INFILE '/etc/passwd' INTO TABLE batch_notes;" "CREATE DATABASE elsewhere;" "CREATE USER 'guest'@'%';" "GRANT ALL ON rheacid.* TO 'rheacid_app'@'127.0.0.1';" "CREATE PROCEDURE p() SELECT 1;" "CREATE EVENT e ON SCHEDULE EVERY 1 DAY DO DELETE FROM ledger;" "CREATE TRIGGER t BEFORE INSERT ON samples FOR EACH ROW SET NEW.place = 'x';" "SET GLOBAL general_log = 1;"; do
     [ $short = 0 ] || case "$shell" in '\!'*) ;; *) continue ;; esac
     forge; printf '\n%s\n' "$shell" >> "$scratch/forge/records.sql"; bind
-    refused "with '${shell%%/*}…'" "could not be laid in" --unproven
+    refused "with '${shell%%/*}…'" "could not be imported" --unproven
 done
 # A row that the chain does not know, and a chain that was cut.
 if [ $short = 0 ]; then
     forge; echo "UPDATE batch_events SET state = 'released' ORDER BY id LIMIT 1;" | sed 's/^/\n/' >> "$scratch/forge/records.sql"; bind
-    refused "that changes a row (no such right)" "could not be laid in" --unproven
+    refused "that changes a row (no such right)" "could not be imported" --unproven
 fi
 forge; printf '\nINSERT INTO lot_events (lot_id, kind, at, person_id) SELECT id, "discarded", NOW(), (SELECT MIN(id) FROM people) FROM lots LIMIT 1;\n' >> "$scratch/forge/records.sql"; bind
-refused "with a row that was slipped in" "not what their own chain says" --unproven
+refused "with a row that was slipped in" "not match their own ledger" --unproven
 if [ $short = 0 ]; then
     forge; printf '\nCREATE TABLE slipped (id INT);\n' >> "$scratch/forge/records.sql"; bind
     refused "with a table that was slipped in" "slipped" --unproven
@@ -44,13 +44,13 @@ fi
 # Heads that are known elsewhere are held against it, whatever it says of its time.
 cp "$file" "$scratch/forged.tar"
 echo "2000-02-01T00:00:00Z 5 $(printf '0%.0s' {1..64}) whole" > "$ROOT/var/drill-restored.heads"
-refused "that lacks a head which was proven before it" "of another chain, or was cut" --key="$key"
+refused "that lacks a head which was proven before it" "from another ledger, or its end" --key="$key"
 forge; sed -i 's/^taken_at=.*/taken_at=2000-01-01T00:00:00Z/' "$scratch/forge/manifest"; bind
-refused "that lacks a proven head and lies about its time" "of another chain, or was cut" --unproven
+refused "that lacks a proven head and lies about its time" "from another ledger, or its end" --unproven
 rm -f "$ROOT/var/drill-restored.heads"
 if [ $short = 0 ]; then
     cp "$file" "$scratch/forged.tar"
-    refused "that lacks the head that was given" "head that was given is not in this backup" --key="$key" --head="$(printf 'f%.0s' {1..64})"
+    refused "that lacks the head that was given" "does not contain the head given" --key="$key" --head="$(printf 'f%.0s' {1..64})"
     # Links and settings: nothing of them comes through.
     forge; rm "$scratch/forge/settings"; ln -s /etc/shadow "$scratch/forge/settings"; (cd "$scratch/forge" && gzip -f records.sql && sed -i "s/^settings=.*/settings=$(sha256sum /dev/null | cut -c1-64)/; s/^records=.*/records=$(sha256sum records.sql.gz | cut -c1-64)/" manifest && tar -cf ../forged.tar manifest signature settings records.sql.gz)
     on_restored "$ROOT/bin/restore" "$scratch/forged.tar" --unproven > "$scratch/restore" 2>&1 || wrong "settings that are a link" "$(tail -n 2 "$scratch/restore")"

@@ -28,7 +28,7 @@ asset=$(find "$scratch/put/here/public/build/assets" -name '*.css' | head -n 1)
 # What an installation that is up works with is not built anew under it.
 echo '/* newer */' >> "$scratch/put/here/resources/js/rheacid.js"
 RHEACID_INSTANCE=drill-restored RHEACID_PORT=$((port + 1)) RHEACID_DB_PORT=$((database_port + 1)) "$scratch/put/here/bin/start" --detach > "$scratch/said" 2>&1 && wrong "a second start with newer sources" "built anew under the first"
-grep -q 'would be built anew under it' "$scratch/said" || wrong "a second start with newer sources" "$(tail -n 2 "$scratch/said")"
+grep -q 'which would be rebuilt' "$scratch/said" || wrong "a second start with newer sources" "$(tail -n 2 "$scratch/said")"
 # Its ports live in the home.
 RHEACID_INSTANCE=drill "$scratch/put/here/bin/status" > "$scratch/status" 2>&1 || [ $? = 4 ] || wrong "status without ports in the environment" "$(tail -n 3 "$scratch/status")"
 grep -q 'records can be written' "$scratch/status" || wrong "status without ports in the environment" "$(cat "$scratch/status")"

@@ -16,7 +16,7 @@ told "upgrade to a version that breaks" "the old one went on as it was"
 rm -f "$next/database/migrations/2999_01_01_000000_drill.php"
 for ((i = 0; i < breaks; i++)); do
     on killed_at $((2 + 90 * i / breaks)) "$ROOT/bin/upgrade" "$next"
-    [ ! -e "$HOME_DIR/root/upgrading" ] || [ -e "$next/var/drill/root/settled" ] || { case "$(page_says | head -n 1)" in *' 503'*) ;; *) sleep 1 ;; esac; on "$ROOT/bin/status" > "$scratch/status" 2>&1 || true; grep -q 'was broken off' "$scratch/status" || wrong "an upgrade that was killed" "bin/status does not say so"; }
+    [ ! -e "$HOME_DIR/root/upgrading" ] || [ -e "$next/var/drill/root/settled" ] || { case "$(page_says | head -n 1)" in *' 503'*) ;; *) sleep 1 ;; esac; on "$ROOT/bin/status" > "$scratch/status" 2>&1 || true; grep -q 'was interrupted' "$scratch/status" || wrong "an upgrade that was killed" "bin/status does not say so"; }
     # Every other time it is taken back, and people record again; else the next run goes on from there.
     if [ $((i % 2)) = 0 ] && [ -e "$HOME_DIR/root/upgrading" ] && [ ! -e "$next/var/drill/root/settled" ]; then
         on "$ROOT/bin/upgrade" --back > "$scratch/back" 2>&1 || wrong "taken back" "$(tail -n 2 "$scratch/back")"
@@ -28,7 +28,7 @@ done
 page_answers || wrong "upgrade" "no page"
 sleep 2
 end_recording
-[ "$(on "$next/bin/status" 2> /dev/null | grep -c 'watches over it')" = 1 ] || wrong "upgrade" "the new one is not watched over"
+[ "$(on "$next/bin/status" 2> /dev/null | grep -c '^supervisor.*running')" = 1 ] || wrong "upgrade" "the new one is not watched over"
 on "$next/bin/verify" > "$scratch/verify" 2>&1 || wrong "upgraded, verified" "$(tail -n 3 "$scratch/verify")"
 DATABASE_PORT=$database_port
 (home_at "$next/var/drill"; count_records "notes of four people over the upgrade, in the new version") || exit 1

@@ -44,7 +44,7 @@ final class BatchLifeTest extends BenchTestCase
 
         $batch = $this->batch('CS-0422');
         self::assertSame([BatchState::Running, '2026-11-20'], [$batch->state(), $batch->started_at->toDateString()]);
-        $this->get("/batches/$batch->id")->assertSee('No reading yet')->assertSee('Came out of');
+        $this->get("/batches/$batch->id")->assertSee('No reading yet')->assertSee('Made from');
         $this->get("/batches/new?product=$product")->assertSee('CS-0423');
     }
 

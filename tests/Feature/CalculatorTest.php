@@ -68,7 +68,7 @@ final class CalculatorTest extends BenchTestCase
     public function test_what_was_found_is_planned_for_a_batch(): void
     {
         $batch = $this->batch();
-        $page = (string) $this->get("/sums/acid?batch=$batch->id&acid=tartaric&raise=0,5&batch_l=180")->assertSee("Plan 90 g for $batch->code")->getContent();
+        $page = (string) $this->get("/sums/acid?batch=$batch->id&acid=tartaric&raise=0,5&batch_l=180")->assertSee("Plan addition: 90 g to $batch->code")->getContent();
         preg_match_all('/<input type="hidden" name="(what|amount|unit)" value="([^"]*)"/', $page, $hidden);
         $this->post("/batches/$batch->id/additions", [...array_combine($hidden[1], $hidden[2]), 'form' => self::formId()])->assertSessionHasNoErrors();
 

@@ -24,7 +24,7 @@ final class HealthTest extends BenchTestCase
             $this->wait(10 * 86400);
         }
 
-        $page = $this->reads()->assertSee('It meets 90 %, where the policy ends, about');
+        $page = $this->reads()->assertSee('It reaches 90 %, the lowest allowed, about');
         self::assertMatchesRegularExpression('/about (0?[2-6]) Feb 2027/', (string) $page->getContent(), 'ten weeks after 25 November');
         $page->assertSee('Order the next one by')->assertSee('class="reach"', false);
 

@@ -122,11 +122,11 @@ final class KeepingTest extends BenchTestCase
         $head = Ledger::head();
         $said = new BufferedOutput();
         self::assertSame(0, Artisan::call('rheacid:self-test', [], $said));
-        self::assertMatchesRegularExpression('/^(\d{3}) of \1 worked examples right; a record was written, proven, altered and named on a scratch chain$/', trim($said->fetch()));
+        self::assertMatchesRegularExpression('/^(\d{3}) of \1 published examples correct; a record was written, verified, altered and found in a scratch ledger$/', trim($said->fetch()));
         self::assertSame($head, Ledger::head());
         self::assertSame([], DB::connection('owner')->select("SHOW DATABASES LIKE 'rheacid_scratch'"));
 
-        file_put_contents(Home::told('keeping'), sprintf("self-test failed %s 353 of 354 worked examples right", CarbonImmutable::now()->toIso8601ZuluString()));
+        file_put_contents(Home::told('keeping'), sprintf("self-test failed %s 353 of 354 published examples correct", CarbonImmutable::now()->toIso8601ZuluString()));
         $this->actingAs($this->people['lead'])->get('/')->assertSee('The self-test failed')->assertSee('353 of 354');
         $this->get('/system')->assertSee('as of')->assertSee('The self-test failed')->assertSee('Sela Thornmere')->assertSee($head);
         unlink(Home::told('keeping'));
@@ -140,7 +140,7 @@ final class KeepingTest extends BenchTestCase
         $this->post("/people/$second->id/appointment", ['role' => 'checker', 'enabled' => '1', 'reason' => 'as before', 'form' => self::formId()]);
 
         Artisan::call('rheacid:restored', ['taken' => '2026-11-24T00:00:00Z', 'head' => str_repeat('a', 64), '--gone' => "$second->id 987", '--unproven' => '12']);
-        $this->get('/')->assertSee('Perrin Quillby: disabled after the backup')->assertSee('12 of its lines came after');
+        $this->get('/')->assertSee('Perrin Quillby: disabled after the backup')->assertSee('12 ledger entries are newer than the last head');
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
@@ -155,7 +155,7 @@ final class KeepingTest extends BenchTestCase
         self::assertSame([], Keeping::now()->problems($now), 'founded just now');
         $now = $now->addDays(3);
         self::assertSame(['No backup has been made yet: Run bin/backup.', 'The records have never been verified: Run bin/verify.'], Keeping::now()->problems($now));
-        self::assertStringContainsString('The records were not proven since', $told("backup done {$now->toIso8601ZuluString()} there", "verification done {$now->subDays(3)->toIso8601ZuluString()} whole")[0]);
+        self::assertStringContainsString('The records have not been verified since', $told("backup done {$now->toIso8601ZuluString()} there", "verification done {$now->subDays(3)->toIso8601ZuluString()} whole")[0]);
         self::assertSame([], $told("backup done {$now->subDays(2)->toIso8601ZuluString()} there"));
         self::assertStringContainsString('No backup since', $told("backup done {$now->subDays(2)->subMinute()->toIso8601ZuluString()} there")[0]);
         self::assertStringContainsString('The last backup failed', $told("backup done {$now->subHours(3)->toIso8601ZuluString()} there", "backup failed {$now->subHour()->toIso8601ZuluString()} the disk is full")[0]);
@@ -249,7 +249,7 @@ final class KeepingTest extends BenchTestCase
 
         DB::table('jobs')->insert(['queue' => 'never', 'payload' => '{}', 'attempts' => 0, 'available_at' => 0, 'created_at' => CarbonImmutable::now()->subMinutes(61)->getTimestamp()]);
         $this->get('/up')->assertOk()->assertContent("up, needs attention\n");
-        $this->get('/')->assertSee('1 e-mail has waited for over an hour');
+        $this->get('/')->assertSee('1 e-mail has waited for more than an hour');
         DB::table('jobs')->delete();
 
         $this->wait(-3600);
@@ -260,7 +260,7 @@ final class KeepingTest extends BenchTestCase
     public function test_a_worker_without_a_sign_of_life_is_named_and_one_that_began_just_now_is_not(): void
     {
         CarbonImmutable::setTestNow();
-        $dead = static fn(): array => array_values(array_filter(InstallationHealth::now()->attention, static fn(string $line): bool => str_contains($line, 'no sign of life')));
+        $dead = static fn(): array => array_values(array_filter(InstallationHealth::now()->attention, static fn(string $line): bool => str_contains($line, 'has not responded')));
         touch(Home::told('started'), time() - 100);
         self::assertSame([], $dead());
 
@@ -269,7 +269,7 @@ final class KeepingTest extends BenchTestCase
         touch(Home::told('keeper'), time() - 290);
         touch(storage_path('alive-scheduler'), time() - 310);
         self::assertStringContainsString('The scheduler', implode("\n", $dead()));
-        self::assertStringNotContainsString('keeper', implode("\n", $dead()));
+        self::assertStringNotContainsString('backup', implode("\n", $dead()));
     }
 
     public function test_a_check_that_could_not_be_done_is_none_that_failed(): void

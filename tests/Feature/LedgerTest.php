@@ -26,7 +26,7 @@ final class LedgerTest extends BenchTestCase
     public function test_an_untouched_ledger_is_intact(): void
     {
         self::assertSame(0, Artisan::call('ledger:verify'));
-        self::assertStringContainsString('every record is as it was sealed', Artisan::output());
+        self::assertStringContainsString('every record matches its line', Artisan::output());
     }
 
     public function test_a_reading_and_its_decision_are_sealed_together_in_one_line(): void
@@ -80,14 +80,14 @@ final class LedgerTest extends BenchTestCase
         $owner->table('ledger')->orderByDesc('seq')->limit(1)->delete();
 
         self::assertNull(LedgerCheck::run()['difference']);
-        self::assertStringContainsString('tail was cut', (string) LedgerCheck::run($head)['difference']);
+        self::assertStringContainsString('its end was removed', (string) LedgerCheck::run($head)['difference']);
     }
 
     public function test_a_row_taken_out_is_named(): void
     {
         DB::connection('owner')->table('batch_events')->orderByDesc('id')->limit(1)->delete();
 
-        self::assertMatchesRegularExpression('/^row \d+ of batch_events, sealed in ledger line \d+, is gone$/', (string) LedgerCheck::run()['difference']);
+        self::assertMatchesRegularExpression('/^row \d+ of batch_events, sealed in ledger line \d+, is missing$/', (string) LedgerCheck::run()['difference']);
     }
 
     /** @return iterable<string, array{string}> */

@@ -169,7 +169,7 @@ final class MeasuringTest extends BenchTestCase
         $reading = $this->measure([4.45, 4.46]);
         $refusals = [
             'Checkers can correct only their own readings' => fn() => $this->correct($reading, [], 'why', 'second'),
-            'Write why' => fn() => $this->correct($reading, [], null),
+            'Give a reason for the correction.' => fn() => $this->correct($reading, [], null),
         ];
         foreach ($refusals as $message => $try) {
             try {

@@ -43,7 +43,7 @@ final class PairingTest extends BenchTestCase
     {
         $pairs = Pair::query()->count();
         $form = ['electrode' => 'E-05', 'meter' => 'M-A', 'policy' => 'process'];
-        foreach (['electrode' => ['E-77', 'There is no E-77. Type the code of an electrode.'], 'meter' => ['E-05', 'E-05 is an electrode; the code of a meter is accepted.'], 'policy' => ['none', 'There is no such policy.']] as $field => [$typed, $said]) {
+        foreach (['electrode' => ['E-77', 'There is no E-77. Type the code of an electrode.'], 'meter' => ['E-05', 'E-05 is an electrode. Type the code of a meter.'], 'policy' => ['none', 'There is no such policy.']] as $field => [$typed, $said]) {
             $this->post('/ready/pairs', [...$form, $field => $typed, 'form' => self::formId()])->assertSessionHasErrors([$field => $said]);
         }
         self::assertSame($pairs, Pair::query()->count());
@@ -64,6 +64,6 @@ final class PairingTest extends BenchTestCase
         foreach (["/pairs/$pair->id/check" => ['lot' => 'R-07', 'moment' => 'start'], "/calibrate/$pair->id/runs" => ['lots' => ['Q-29', 'Q-31'], 'source' => 'typed', 'answer' => 'asked'], "/measure/{$this->batch()->id}/drafts" => ['pair' => (string) $pair->id, 'thermometer' => (string) $this->thermometer()->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T10:00', 'source' => 'typed']] as $path => $form) {
             $this->post($path, [...$form, 'mv' => '0', 'celsius' => '21', 'still' => '1', 'form' => self::formId()])->assertSessionHasErrors('pair');
         }
-        $this->get("/calibrations/{$pair->newestCalibration?->id}")->assertSee('Void since E-07 was parted from Bench meter A')->assertDontSee('Measure a batch');
+        $this->get("/calibrations/{$pair->newestCalibration?->id}")->assertSee('Ended when E-07 was separated from Bench meter A')->assertDontSee('Measure a batch');
     }
 }

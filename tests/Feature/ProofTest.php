@@ -147,7 +147,7 @@ final class ProofTest extends BenchTestCase
         $step(['at' => '2026-11-26T09:00'])->assertSessionHasErrors('reason');
         $step(['at' => '2026-11-26T09:00', 'reason' => 'in the brewing book'])->assertSessionHasNoErrors();
         $step(['when' => 'now'])->assertSessionHasErrors('step');
-        self::assertStringContainsString('stands on record', (string) session('errors')->first('step'));
+        self::assertStringContainsString('is already recorded', (string) session('errors')->first('step'));
 
         $this->ready();
         $this->measure([3.9, 3.9], batch: 'KO-0001', place: 'middle of the vessel');
@@ -172,7 +172,7 @@ final class ProofTest extends BenchTestCase
         $this->actingAs($this->people['lead'])->post('/products/library/beer-ale', ['form' => self::formId()]);
         $product = DB::table('products')->where('code', 'beer-ale')->value('id');
         $start = fn(array $form): TestResponse => $this->post('/batches', ['product' => $product, 'code' => 'AL-0001', 'vessel' => 'tank 1', 'size' => '400 L', 'form' => self::formId(), ...$form]);
-        $this->get("/batches/new?product=$product")->assertSee('Which process route')->assertSee('Below 2.5 % alcohol, acid');
+        $this->get("/batches/new?product=$product")->assertSee('Process route')->assertSee('Below 2.5 % alcohol, acid');
         $start([])->assertSessionHasErrors('route');
         $start(['route' => 'By luck'])->assertSessionHasErrors('route');
         $start(['route' => 'Below 2.5 % alcohol, acid'])->assertSessionHasNoErrors();
@@ -237,7 +237,7 @@ final class ProofTest extends BenchTestCase
         $deviation = Deviation::query()->where('batch_id', $batch->id)->where('is_after_release', true)->firstOrFail();
         self::assertSame(BatchState::Released, $this->batch()->state());
         $this->today()->assertSeeInOrder(['CS-0417 is released, but a limit is not met', 'Measure Fermented chilli sauce']);
-        $this->get("/batches/$batch->id")->assertSeeInOrder(['Released, and found since.', 'Critical limit not met', 'A lead recalls it, or lets it stand.'])->assertSee('data-primary>What to do', false);
+        $this->get("/batches/$batch->id")->assertSeeInOrder(['Released, then found.', 'Critical limit not met', 'A lead recalls the batch or lets it stand.'])->assertSee('data-primary>What to do', false);
         $dispose = fn(array $form): TestResponse => $this->post("/deviations/$deviation->id/disposition", ['reason' => 'read wrong', 'passphrase' => self::PASSPHRASE, 'told' => 'the two shops, by telephone', 'form' => self::formId(), ...$form]);
         $this->get('/batches')->assertSeeInOrder(['CS-0417', 'Found after release', 'Critical limit not met', 'CS-0421']);
         $dispose(['disposition' => 'go-on'])->assertSessionHasErrors('disposition');
@@ -290,7 +290,7 @@ final class ProofTest extends BenchTestCase
         $brine = $this->measure([3.61, 3.61], batch: 'KR-0001', place: 'brine');
         self::assertSame([BatchState::Running, Overall::Open], [$this->batch('KR-0001')->state(), $this->decided($brine)->overall]);
         $this->get("/readings/$brine->id")->assertSee('Measure solids');
-        $this->get("/batches/$batch->id")->assertSeeInOrder(['A sample is not complete.', 'lacks solids'])->assertSee('Now solids of the sample drawn');
+        $this->get("/batches/$batch->id")->assertSeeInOrder(['A sample is not complete.', 'lacks solids'])->assertSee('Measure solids');
         $this->today()->assertSee('KR-0001: solids of the sample drawn');
         $this->get("/measure/$batch->id")->assertSee('lacks solids');
         $this->actingAs($this->people['lead']);

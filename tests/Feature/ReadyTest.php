@@ -74,7 +74,7 @@ final class ReadyTest extends BenchTestCase
         $this->tapsCare('cleaned general');
         $this->today()->assertSee('E-07: soak it 1 h in 3 M KCl');
         $this->tapsCare('soak after-cleaning');
-        $this->today()->assertSee('Take E-07 out of its soak at 11:02, then calibrate');
+        $this->today()->assertSee('Take E-07 out of the soak at 11:02, then calibrate');
         $this->wait(3601);
         $this->flushSession();
         $this->actingAs($this->people['checker']);

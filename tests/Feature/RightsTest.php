@@ -222,6 +222,7 @@ final class RightsTest extends BenchTestCase
             'policy' => $this->pair()->policy->id,
             'person' => $this->people['second']->id,
             'session' => 1,
+            'portion' => 1,
         ];
         $existing += ['product' => $this->batch()->product_id, 'method' => $this->batch()->product->method_id, 'code' => 'kombucha', 'standard' => 'slurry', 'calculator' => 'blend', 'deviation' => Deviation::query()->first()->id ?? Deviation::query()->create(['batch_id' => $this->batch()->id, 'limit_name' => 'Mash under way', 'what' => 'for a test', 'at' => now(), 'person_id' => $this->people['checker']->id])->id];
         $calibration = Calibration::query()->first() ?? $this->calibrate();

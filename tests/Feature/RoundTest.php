@@ -57,7 +57,7 @@ final class RoundTest extends BenchTestCase
     {
         $round = $this->setsOut(['CS-0409', 'CS-0417']);
         $this->reads($round, [4.2, 4.2]);
-        $this->get('/measure')->assertSee('A measuring round is open.')->assertSee('1 of 2 to go');
+        $this->get('/measure')->assertSee('A measuring round is open.')->assertSee('1 of 2 batches left');
 
         $this->flushSession();
         $this->actingAs($this->people['second']);

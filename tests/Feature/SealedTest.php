@@ -66,7 +66,7 @@ final class SealedTest extends BenchTestCase
             $owner->table($table)->where('id', $id)->update([$column => $row[$column]]);
         }
         $owner->table($table)->where('id', $id)->delete();
-        self::assertMatchesRegularExpression("/^row $id of $table, sealed in ledger line \\d+, is gone$/", (string) LedgerCheck::run()['difference']);
+        self::assertMatchesRegularExpression("/^row $id of $table, sealed in ledger line \\d+, is missing$/", (string) LedgerCheck::run()['difference']);
         $owner->table($table)->insert([$row]);
     }
 

@@ -166,7 +166,7 @@ final class SecondFactorTest extends BenchTestCase
         $this->post('/yourself/code', ['passphrase' => self::PASSPHRASE, 'one_time_code' => $this->code()])->assertSessionHasNoErrors();
         $codes = session('recovery');
         $this->get('/yourself/code')->assertSee('shown only now')->assertSee($codes[0]);
-        $this->get('/yourself/code')->assertDontSee($codes[0])->assertSee('Signing in asks for it.');
+        $this->get('/yourself/code')->assertDontSee($codes[0])->assertSee('The authenticator is on.');
 
         return $codes;
     }

@@ -77,7 +77,7 @@ final class ShelfFormsTest extends BenchTestCase
         self::assertSame(0, Electrode::query()->where('code', 'E-30')->count(), 'a preview takes nothing');
 
         $bad = str_replace('2026-11-01', 'yesterday', $good);
-        $this->post('/ready/import', ['shelf' => $bad, 'form' => self::formId()])->assertOk()->assertSeeInOrder(['E-30', 'first_used_on: A day like', 'T-30', 'ready']);
+        $this->post('/ready/import', ['shelf' => $bad, 'form' => self::formId()])->assertOk()->assertSeeInOrder(['E-30', 'first_used_on: Type a date like', 'T-30', 'ready']);
         $this->from('/ready/import')->post('/ready/import/take', ['shelf' => $bad, 'form' => self::formId()])->assertSessionHasErrors('shelf');
         self::assertSame(0, Electrode::query()->where('code', 'E-30')->count(), 'nothing half-done');
 
@@ -110,7 +110,7 @@ final class ShelfFormsTest extends BenchTestCase
             'electrode,E-07,Taken,sealed gel,2026-11-01,',
         ]), 'form' => self::formId()])->assertOk()->assertSeeInOrder([
             'Some lines have errors.', 'E-31', 'ready',
-            'the code stands in line 2 already',
+            'the code is already in line 2',
             'what: must be meter, electrode, thermometer or bottle',
             'it has 8 cells, the first line 6',
             'resolution_c: a electrode has none',

@@ -126,7 +126,7 @@ final class ShelfTest extends BenchTestCase
         $this->actingAs($this->people['checker'])->get("/runs/{$run->id}")->assertSee('data-accept', false);
 
         (new LeaveRun())($this->people['checker'], IdempotencyKey::own(), $run, null);
-        $this->get("/runs/{$run->id}")->assertSee('left without a verdict')->assertDontSee('data-accept', false);
+        $this->get("/runs/{$run->id}")->assertSee('ended without a verdict')->assertDontSee('data-accept', false);
     }
 
     public function test_a_measurement_is_taken_over_with_a_reason_only(): void

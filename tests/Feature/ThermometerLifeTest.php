@@ -75,7 +75,7 @@ final class ThermometerLifeTest extends ThermometerTestCase
         $this->wait(400 * 86400);
         $this->flushSession();
         $this->actingAs($this->people['checker']);
-        self::assertSame('The certificate of T-00 has run out. Choose another reference.', $refused('T-08', 'T-00'));
+        self::assertSame('The certificate of T-00 has expired. Choose another reference.', $refused('T-08', 'T-00'));
     }
 
     public function test_a_comparison_rests_on_a_certificate_and_is_certified_itself(): void

@@ -121,7 +121,7 @@ final class VerifyTest extends ThermometerTestCase
         $boil(['pressure' => '1013.25 hPa'])->assertSessionHasErrors('pressure');
         self::assertStringContainsString('If it is reduced to sea level', (string) session('errors')->first('pressure'));
         $boil(['pressure' => '1013.25 hPa', 'elevation' => '350'])->assertSessionHasErrors('pressure');
-        self::assertStringContainsString('Empty the one that is not meant', (string) session('errors')->first('pressure'));
+        self::assertStringContainsString('Clear one of them', (string) session('errors')->first('pressure'));
     }
 
     public function test_an_ice_bath_that_nobody_told_about_is_marked_and_makes_no_correction(): void
