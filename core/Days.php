@@ -30,7 +30,7 @@ final class Days
      *
      * @return non-empty-list<T>
      *
-     * @throws DateTwice if a date stands twice
+     * @throws DateTwice if a date appears twice
      */
     public static function sorted(array $rows, callable $on): array
     {

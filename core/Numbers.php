@@ -36,6 +36,12 @@ final class Numbers
         return self::styled(preg_match('/^-0(\.0*)?$/', $text) === 1 ? substr($text, 1) : $text);
     }
 
+    /** Text that somebody typed, like "2.0–2.5 %", with the decimal sign of the site. */
+    public static function asTyped(string $text): string
+    {
+        return Style::hasDecimalComma() ? (string) preg_replace('/(?<=\d)\.(?=\d)/', ',', $text) : $text;
+    }
+
     /** With a true minus sign, and with the decimal sign of the site. */
     private static function styled(string $number): string
     {

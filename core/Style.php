@@ -17,6 +17,28 @@ final class Style
         self::$fahrenheitFirst = $fahrenheitFirst;
     }
 
+    /**
+     * Whether something is true in any of the four styles; the style in force is tried first and stays in force.
+     *
+     * @param callable(): bool $isTrue
+     */
+    public static function inAny(callable $isTrue): bool
+    {
+        [$comma, $fahrenheit] = [self::$decimalComma, self::$fahrenheitFirst];
+        try {
+            foreach ([[$comma, $fahrenheit], [!$comma, $fahrenheit], [$comma, !$fahrenheit], [!$comma, !$fahrenheit]] as $style) {
+                self::use(...$style);
+                if ($isTrue()) {
+                    return true;
+                }
+            }
+
+            return false;
+        } finally {
+            self::use($comma, $fahrenheit);
+        }
+    }
+
     public static function hasDecimalComma(): bool
     {
         return self::$decimalComma;

@@ -16,6 +16,7 @@ use Rheacid\Models\Deviation;
 use Rheacid\Models\Occasion;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Refused;
+use Rheacid\Records\Statement;
 
 /** What a batch may become, and the deviations that stand open on it. */
 final class Life
@@ -57,9 +58,9 @@ final class Life
     }
 
     /** @param string|null $told of a recall: who was told what */
-    public static function move(Entry $entry, Batch $batch, BatchState $next, ?string $reason, ?string $told = null): BatchEvent
+    public static function move(Entry $entry, Batch $batch, BatchState $next, Statement|string|null $reason, ?string $told = null): BatchEvent
     {
-        return $entry->add(new BatchEvent(['batch_id' => $batch->id, 'state' => $next, 'at' => $entry->at, 'reason' => $reason === null ? null : mb_strimwidth($reason, 0, 400, '…'), 'told' => $told, 'person_id' => $entry->by->id]));
+        return $entry->add(new BatchEvent(['batch_id' => $batch->id, 'state' => $next, 'at' => $entry->at, 'reason' => is_string($reason) ? mb_strimwidth($reason, 0, 400, '…') : $reason, 'told' => $told, 'person_id' => $entry->by->id]));
     }
 
     /** Whether it was ever released. */
@@ -78,11 +79,11 @@ final class Life
     }
 
     /** The deviation that stands open on that limit; it is opened if there is none. */
-    public static function deviate(Entry $entry, Batch $batch, string $limit, LimitKind $kind, bool $isMissedInTime, string $what, ?int $decisionId, bool $isAfterRelease = false): Deviation
+    public static function deviate(Entry $entry, Batch $batch, string $limit, LimitKind $kind, bool $isMissedInTime, Statement $what, ?int $decisionId, bool $isAfterRelease = false): Deviation
     {
         $open = Deviation::query()->where('batch_id', $batch->id)->where('limit_name', $limit)->whereDoesntHave('disposition')->orderByDesc('id')->first();
         // One that says less than what is known now does not stand for it.
-        return $open !== null && (!$isMissedInTime || $open->is_missed_in_time === true) ? $open : $entry->add(new Deviation(['batch_id' => $batch->id, 'decision_id' => $decisionId, 'limit_name' => $limit, 'kind' => $kind, 'is_missed_in_time' => $isMissedInTime, 'what' => mb_strimwidth($what, 0, 400, '…'), 'is_after_release' => $isAfterRelease, 'at' => $entry->at, 'person_id' => $entry->by->id]));
+        return $open !== null && (!$isMissedInTime || $open->is_missed_in_time === true) ? $open : $entry->add(new Deviation(['batch_id' => $batch->id, 'decision_id' => $decisionId, 'limit_name' => $limit, 'kind' => $kind, 'is_missed_in_time' => $isMissedInTime, 'what' => $what, 'is_after_release' => $isAfterRelease, 'at' => $entry->at, 'person_id' => $entry->by->id]));
     }
 
     /** @return Builder<Deviation> of binding limits, that nobody has decided about */

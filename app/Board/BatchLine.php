@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Board;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
 use Rheacid\Batches\Deadlines;
 use Rheacid\Batches\Life;
 use Rheacid\Batches\Series;
@@ -22,6 +23,7 @@ use Rheacid\Models\BatchStepWait;
 use Rheacid\Models\Decision;
 use Rheacid\Models\LimitOutcome;
 use Rheacid\Models\Occasion;
+use Rheacid\Records\Statement;
 
 /** A batch on the board. */
 final readonly class BatchLine
@@ -37,7 +39,8 @@ final readonly class BatchLine
      * @param array<int, array<string, mixed>> $deadlines packed DeadlineFacts, soonest first
      * @param array<string, array{hours: float|null, saidAt: string|null}> $steps that limits count from and nobody has recorded, with when somebody said "not yet"
      * @param array{occasion: int, drawnAt: string, until: string, places: list<string>}|null $waiting the newest sample, where it lacks places
-     * @param string|null $foundSince what was found after it went out, while nobody has decided about it
+     * @param string|null $reason why it is in this state, as the record keeps it
+     * @param string|null $foundSince what was found after it went out, while nobody has decided about it, as the record keeps it
      * @param Conformity|null $newest the worst that the newest decision says of a binding limit
      * @param string|null $nearest the limit that stands worst, in a few words
      * @param list<array{float, float}> $course the newest trusted pH, by hours since it began
@@ -106,7 +109,7 @@ final readonly class BatchLine
             $batch->vessel,
             $batch->product->expected_low_ph,
             $batch->product->expected_high_ph,
-            $batch->newestEvent?->reason,
+            self::asKept($batch->newestEvent, 'reason'),
             $batch->newestEvent === null ? null : CarbonImmutable::instance($batch->newestEvent->at),
             $decision === null ? null : CarbonImmutable::instance($decision->occasion->drawn_at),
             $decision === null ? null : Series::readAt($decision),
@@ -124,13 +127,25 @@ final readonly class BatchLine
             $batch->state()->isMeasured() ? self::steps($batch) : [],
             $batch->state()->isMeasured() ? self::waiting($batch) : null,
             $batch->state()->isMeasured() && $batch->product->routeNames() !== [] && $batch->route() === null,
-            $batch->state()->isLive() ? null : Life::open($batch->id)->where('is_after_release', true)->orderBy('id')->first()?->what,
+            $batch->state()->isLive() ? null : self::asKept(Life::open($batch->id)->where('is_after_release', true)->orderBy('id')->first(), 'what'),
             $batch->product->code,
             $lines === null ? null : $lines->lines[0]['short'] ?? null,
             array_map(static fn(array $point): array => [round($point[0], 2), $point[1]], array_slice($course, -self::DRAWN)),
             $course === [] ? null : Series::newestU($batch),
             Walls::next($batch, $next?->name),
         );
+    }
+
+    /** Why it is in this state, in words. */
+    public function reason(): string
+    {
+        return (string) Statement::fromColumn($this->reason);
+    }
+
+    /** What was found after it went out, in words; null where nothing was, or a lead has decided. */
+    public function found(): ?string
+    {
+        return Statement::fromColumn($this->foundSince);
     }
 
     /** @return list<DeadlineFacts> soonest first */
@@ -149,6 +164,13 @@ final readonly class BatchLine
         }
 
         return null;
+    }
+
+    private static function asKept(?Model $record, string $column): ?string
+    {
+        $kept = $record?->getRawOriginal($column);
+
+        return is_string($kept) ? $kept : null;
     }
 
     /** @return array<string, array{hours: float|null, saidAt: string|null}> */

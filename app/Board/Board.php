@@ -6,6 +6,7 @@ namespace Rheacid\Board;
 
 use Illuminate\Support\Facades\DB;
 use Rheacid\Core\Limits\Urgency;
+use Rheacid\Core\Style;
 use Rheacid\Records\Ledger;
 
 /**
@@ -89,12 +90,24 @@ final class Board
         });
     }
 
+    /** Writes each line in use anew, one at a time, so that nobody waits for long. */
+    public static function rewriteLive(): void
+    {
+        foreach (DB::table('board')->where('is_live', true)->orderBy('part')->orderBy('thing_id')->get(['part', 'thing_id']) as $row) {
+            DB::transaction(static function () use ($row): void {
+                Ledger::last();
+                self::work(Part::from((string) $row->part), (int) $row->thing_id);
+            });
+        }
+    }
+
     /** The first row that does not say what the records say, in words; null where all do. */
     public static function difference(): ?string
     {
         foreach (self::things() as [$part, $id]) {
             // Somebody may have recorded between two looks: what differs is looked at again while nobody can.
-            $differs = static fn(): bool => self::kept($part, $id) !== self::row($part, $id);
+            // A line says its limits in the style that the site had when it was written.
+            $differs = static fn(): bool => !Style::inAny(static fn(): bool => self::kept($part, $id) === self::row($part, $id));
             $stillDiffers = static function () use ($differs): bool {
                 Ledger::last();
 

@@ -110,7 +110,7 @@ final readonly class Thing
 
     private static function deviation(Deviation $deviation): self
     {
-        return new self('', "{$deviation->batch->code} · $deviation->limit_name", $deviation->what, $deviation->batch->product->name, $deviation->id, $deviation->disposition === null, CarbonImmutable::instance($deviation->at));
+        return new self('', "{$deviation->batch->code} · $deviation->limit_name", (string) $deviation->what, $deviation->batch->product->name, $deviation->id, $deviation->disposition === null, CarbonImmutable::instance($deviation->at));
     }
 
     private static function note(BatchNote $note): self

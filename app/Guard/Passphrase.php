@@ -34,10 +34,10 @@ final class Passphrase
     public static function messages(): array
     {
         return [
-            'username' => 'Letters, digits, dots and dashes are accepted, without a space.',
+            'username' => 'Use letters, digits, dots and dashes, without spaces.',
             'passphrase.required' => 'Choose a passphrase.',
-            'passphrase.max' => '200 characters at most are accepted.',
-            'passphrase.confirmed' => 'Both times the same.',
+            'passphrase.max' => 'Use at most 200 characters.',
+            'passphrase.confirmed' => 'The two passphrases differ. Type the same one twice.',
             'pin.required' => 'Choose a PIN.',
         ];
     }

@@ -65,9 +65,9 @@ final class Standing
         }
 
         return match (true) {
-            self::isByPin() && $person->role !== Role::Checker => 'You took over by a PIN, which gives what a checker may. Show your passphrase first: it is asked for under your name at the top.',
-            $person->credential?->isCodeRemoved() === true => 'The records came back from a backup, and your authenticator no longer works. Set it up again first, under your name at the top.',
-            Settings::now()->leadsNeedCode && $person->role === Role::Lead && $person->credential?->hasCode() !== true => 'This site asks its leads for a code of the telephone. Set one up first, under your name at the top.',
+            self::isByPin() && $person->role !== Role::Checker => 'You took over with a PIN, which gives a checker’s rights. Confirm your passphrase first, under your name at the top.',
+            $person->credential?->isCodeRemoved() === true => 'The records were restored from a backup, so your authenticator no longer works. Set it up again first, under your name at the top.',
+            Settings::now()->leadsNeedCode && $person->role === Role::Lead && $person->credential?->hasCode() !== true => 'This site requires an authenticator for leads. Set one up first, under your name at the top.',
             default => null,
         };
     }

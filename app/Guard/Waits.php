@@ -60,7 +60,7 @@ final class Waits
         $wait = self::take($what);
         if ($wait > 0) {
             AccessLog::note(AccessKind::MadeToWait, $request, $person);
-            throw ValidationException::withMessages([$field => 'Too many wrong attempts: wait ' . self::words($wait) . ', or sign in anew with the passphrase.'])->status(429);
+            throw ValidationException::withMessages([$field => 'Too many wrong attempts: wait ' . self::words($wait) . ', or sign in again with the passphrase.'])->status(429);
         }
     }
 

@@ -48,7 +48,7 @@ final class Fit
     public static function ensureMeasuresPh(Pair $pair): void
     {
         if ($pair->parting !== null) {
-            throw Refused::because(sprintf('%s and %s were parted %s. Take the pair that the electrode belongs to now.', $pair->electrode->code, $pair->meter->name, SiteClock::short($pair->parting->at)), 'pair');
+            throw Refused::because(sprintf('%s and %s were separated %s. Use the pair that the electrode belongs to now.', $pair->electrode->code, $pair->meter->name, SiteClock::short($pair->parting->at)), 'pair');
         }
         if ($pair->electrode->measures !== Measures::Ph) {
             throw Refused::because(sprintf('%s measures %s; it is calibrated on its own page.', $pair->electrode->code, $pair->electrode->measures->words()), 'pair');

@@ -40,7 +40,7 @@ final readonly class PaperLine
         usort($read, static fn(self $a, self $b): int => $a->at <=> $b->at);
         foreach ($read as $i => $one) {
             if ($i > 0 && $one->at->equalTo($read[$i - 1]->at)) {
-                throw Refused::because(sprintf('Lines %d and %d have the same time: portions of one sample stand in one line.', $read[$i - 1]->line, $one->line), 'readings');
+                throw Refused::because(sprintf('Lines %d and %d have the same time. Write all portions of one sample in one line.', $read[$i - 1]->line, $one->line), 'readings');
             }
         }
 

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Records\Kept;
+use Rheacid\Records\Stated;
 
 /**
  * A change in the state of a batch.
@@ -19,6 +20,7 @@ final class BatchEvent extends Model
     use Kept;
 
     protected $casts = [
+        'reason' => Stated::class,
         'state' => BatchState::class,
         'at' => 'datetime',
     ];

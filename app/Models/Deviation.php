@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Records\Kept;
+use Rheacid\Records\Stated;
 
 /**
  * A limit of a batch that was not met, with what was seen.
@@ -23,6 +24,7 @@ final class Deviation extends Model
     use Kept;
 
     protected $casts = [
+        'what' => Stated::class,
         'at' => 'datetime',
         'is_missed_in_time' => 'boolean',
         'is_after_release' => 'boolean',

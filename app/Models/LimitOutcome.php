@@ -37,12 +37,48 @@ final class LimitOutcome extends Model
         'is_open' => 'boolean',
     ];
 
+    /** @return array<string, mixed> the columns of a limit as it stood */
+    public static function limitFacts(ProductLimit $limit): array
+    {
+        return [
+            'name' => $limit->limit->name,
+            'kind' => $limit->limit->kind,
+            'measurand' => $limit->measurand,
+            'basis' => $limit->basis,
+            'op' => $limit->limit->comparison,
+            'low' => $limit->limit->low,
+            'high' => $limit->limit->high,
+            'applies' => $limit->applies,
+            'hours' => $limit->hours,
+            'since' => $limit->since,
+            'typed' => $limit->typed,
+        ];
+    }
+
+    /** @return array<string, mixed> the columns of a limit and of how it was judged */
+    public static function facts(JudgedLimit $judged): array
+    {
+        return [
+            ...self::limitFacts($judged->limit),
+            'outcome' => $judged->conformity,
+            'value_outcome' => $judged->valueConformity,
+            'late' => $judged->late,
+            'margin' => $judged->margin,
+            'value' => $judged->decides->value,
+            'expanded_u' => $judged->decides->expandedU,
+            'trusted' => $judged->decides->trusted,
+        ];
+    }
+
+    public function limit(): ProductLimit
+    {
+        return new ProductLimit(Limit::kept($this->name, $this->kind, $this->op, $this->low, $this->high), $this->applies, $this->hours, $this->since, null, $this->measurand, $this->basis, $this->typed);
+    }
+
     public function toCore(): JudgedLimit
     {
-        $limit = Limit::kept($this->name, $this->kind, $this->op, $this->low, $this->high);
-
         return new JudgedLimit(
-            new ProductLimit($limit, $this->applies, $this->hours, $this->since, null, $this->measurand, $this->basis, $this->typed),
+            $this->limit(),
             $this->outcome,
             $this->value_outcome,
             $this->late,

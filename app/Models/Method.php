@@ -11,6 +11,7 @@ use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Measuring\Matrix;
 use Rheacid\Core\Measuring\MethodRules;
 use Rheacid\Records\Kept;
+use Rheacid\Records\Stated;
 
 /** How a product is sampled and measured. A changed method is a new version. */
 final class Method extends Model
@@ -18,6 +19,7 @@ final class Method extends Model
     use Kept;
 
     protected $casts = [
+        'changed_because' => Stated::class,
         'version' => 'integer',
         'steps' => 'array',
         'places' => 'array',

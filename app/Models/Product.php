@@ -14,6 +14,7 @@ use Rheacid\Core\Sampling\SamplingLine;
 use Rheacid\Core\Sampling\SamplingPlan;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Records\Kept;
+use Rheacid\Records\Stated;
 
 /**
  * What is made, with its limits. A changed product is a new version.
@@ -25,6 +26,7 @@ final class Product extends Model
     use Kept;
 
     protected $casts = [
+        'changed_because' => Stated::class,
         'version' => 'integer',
         'expected_low_ph' => 'float',
         'expected_high_ph' => 'float',

@@ -7,6 +7,7 @@ namespace Rheacid\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Records\Kept;
+use Rheacid\Records\Stated;
 
 /**
  * Something that happened to a run: opened, taken over, left, abandoned, completed.
@@ -21,6 +22,7 @@ final class RunEvent extends Model
     public const ENDED_EARLY = ['left', 'abandoned'];
 
     protected $casts = [
+        'reason' => Stated::class,
         'at' => 'datetime',
     ];
 

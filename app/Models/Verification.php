@@ -15,6 +15,7 @@ use Rheacid\Core\Thermometry\VerificationFinding;
 use Rheacid\Core\Thermometry\VerificationMethod;
 use Rheacid\Core\Thermometry\VerificationVerdict;
 use Rheacid\Records\Kept;
+use Rheacid\Records\Stated;
 use Rheacid\SiteClock;
 
 /**
@@ -28,6 +29,8 @@ final class Verification extends Model
     use Kept;
 
     protected $casts = [
+        'rests_on' => Stated::class,
+        'interval_why' => Stated::class,
         'at' => 'datetime',
         'due_at' => 'datetime',
         'reading_c' => 'float',

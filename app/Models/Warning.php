@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Core\Limits\DeadlineWarning;
 use Rheacid\Records\Kept;
+use Rheacid\Records\Stated;
 
 /**
  * That a deadline was warned of, once for each reason.
@@ -18,7 +19,7 @@ final class Warning extends Model
 {
     use Kept;
 
-    protected $casts = ['warning' => DeadlineWarning::class, 'due_at' => 'datetime', 'at' => 'datetime'];
+    protected $casts = ['words' => Stated::class, 'warning' => DeadlineWarning::class, 'due_at' => 'datetime', 'at' => 'datetime'];
 
     /** @return BelongsTo<Batch, $this> */
     public function batch(): BelongsTo

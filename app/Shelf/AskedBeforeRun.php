@@ -16,13 +16,11 @@ final class AskedBeforeRun
      * @param non-empty-list<Lot> $lots
      * @param list<array{float, float}> $expected pH that today's batches will read
      *
-     * @return string empty where nothing is asked
+     * @return list<RunQuestion>
      */
-    public static function of(Pair $pair, array $lots, Lot $readBack, array $expected): string
+    public static function of(Pair $pair, array $lots, Lot $readBack, array $expected): array
     {
         $isNew = $pair->newestCalibration === null && CareLog::of($pair->electrode)->last(CareKind::Soak) === null;
-        $questions = RunQuestion::asked(array_map(static fn(Lot $lot): float => (float) $lot->nominal_ph, $lots), $expected, $isNew, in_array($readBack->id, array_column($lots, 'id'), true));
-
-        return implode(' ', array_map(static fn(RunQuestion $question): string => $question->words(), $questions));
+        return RunQuestion::asked(array_map(static fn(Lot $lot): float => (float) $lot->nominal_ph, $lots), $expected, $isNew, in_array($readBack->id, array_column($lots, 'id'), true));
     }
 }

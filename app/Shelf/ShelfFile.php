@@ -67,7 +67,7 @@ final readonly class ShelfFile
         $unknown = array_diff($header, self::columns());
         $why = match (true) {
             $unknown !== [] => sprintf('Unknown column: %s.', implode(', ', array_map(static fn(string $name): string => '"' . mb_strimwidth($name, 0, 30, '…') . '"', $unknown))),
-            count(array_unique($header)) < count($header) => 'A column stands twice.',
+            count(array_unique($header)) < count($header) => 'A column appears twice.',
             array_diff(['what', 'code'], $header) !== [] => 'The columns "what" and "code" are needed.',
             default => null,
         };
@@ -99,7 +99,7 @@ final readonly class ShelfFile
         }
         $alien = array_keys(array_filter(array_diff_key($filled, ['what' => 1], $what->fields()), static fn(?string $cell): bool => trim((string) $cell) !== ''));
         if ($alien !== []) {
-            return [...$row, 'problems' => array_map(static fn(string $name): string => "$name: a $what->value has none", $alien)];
+            return [...$row, 'problems' => array_map(static fn(string $name): string => "$name: leave this empty for $what->value", $alien)];
         }
         try {
             return [...$row, 'thing' => $what->make($filled), 'problems' => []];

@@ -5,13 +5,11 @@ declare(strict_types=1);
 namespace Rheacid\Today;
 
 use Carbon\CarbonImmutable;
-use Carbon\CarbonInterface;
 use Rheacid\Board\BatchLine;
 use Rheacid\Board\DeadlineFacts;
 use Rheacid\Board\PairLine;
 use Rheacid\Core\Care\Priority;
 use Rheacid\Core\Limits\BatchState;
-use Rheacid\Core\Limits\DeadlineWarning;
 use Rheacid\Core\Words\ForecastWords;
 use Rheacid\SiteClock;
 
@@ -57,7 +55,7 @@ final class BatchTasks
     {
         $held = array_filter($batches, static fn(BatchLine $batch): bool => $batch->state === BatchState::Held);
 
-        return array_map(static fn(BatchLine $batch): Task => new Task(Priority::HeldBatch, 'batch', "$batch->code is held", (string) $batch->reason, route('batches.show', $batch->id), 'Open', 'fail'), array_slice(array_values($held), 0, self::MOST));
+        return array_map(static fn(BatchLine $batch): Task => new Task(Priority::HeldBatch, 'batch', "$batch->code is held", $batch->reason(), route('batches.show', $batch->id), 'Open', 'fail'), array_slice(array_values($held), 0, self::MOST));
     }
 
     /** The newest value and what is next: 4.62 ± 0.06 · pH ≤ 4.6 by Tue 11:40, 0.08 to go, not certain · E-07 is ready. */
@@ -67,7 +65,7 @@ final class BatchTasks
 
         $next = WhatIsNext::of($batch);
 
-        return implode(' · ', array_filter([$value, $next->short, $batch->value === null ? $next->then : null, $ready === null ? 'calibrate a pair first' : "$ready->code is ready"]));
+        return implode(' · ', array_filter([$value, $next->short, $next->then, $ready === null ? 'calibrate a pair first' : "$ready->code is ready"]));
     }
 
     public static function wasReadToday(BatchLine $batch): bool
@@ -101,16 +99,5 @@ final class BatchTasks
             $deadline->forecast === null => null,
             default => ForecastWords::sentence($deadline->forecast, static fn(float $hours): string => SiteClock::short($batch->since->addSeconds((int) round($hours * 3600)))),
         };
-    }
-
-    /** What is warned of, in one line. */
-    public static function warned(BatchLine $batch, DeadlineFacts $deadline, DeadlineWarning $warning): string
-    {
-        $outlook = self::outlook($batch, $deadline);
-
-        return rtrim(self::due($deadline) . match ($warning) {
-            DeadlineWarning::AtRisk => ' is at risk',
-            DeadlineWarning::Soon => sprintf(' is not met yet; %s left', CarbonImmutable::now()->diffForHumans($deadline->at, syntax: CarbonInterface::DIFF_ABSOLUTE, parts: 2)),
-        } . ($outlook === null ? '' : ": $outlook"), '.') . '.';
     }
 }

@@ -56,11 +56,12 @@ final readonly class WhatIsNext
     /** What is held, recalled or gone is not measured on: a lead decides, or nobody has to. */
     private static function atRest(BatchLine $batch): self
     {
-        $reason = (string) $batch->reason;
+        $reason = $batch->reason();
+        $found = $batch->found();
 
         return match (true) {
-            $batch->foundSince !== null => new self('fail', ucfirst((string) $batch->state?->value) . ', then found', $batch->foundSince, "Found after release: $batch->foundSince", 'A lead recalls the batch or lets it stand.'),
-            $batch->state === BatchState::Held => new self('fail', 'Held', $reason, $reason, 'A lead decides what happens to it.'),
+            $found !== null => new self('fail', ucfirst((string) $batch->state?->value) . ', then found', $found, "Found after release: $found", 'A lead recalls the batch or lets it stand.'),
+            $batch->state === BatchState::Held => new self('fail', 'Held', $reason, $reason, 'A lead decides what happens to it.', self::deadline($batch)?->short),
             $batch->state === BatchState::Recalled => new self('fail', 'Recalled', $reason, $reason, 'Keep it apart. A lead releases, diverts or discards it.'),
             $batch->state === BatchState::Planned => new self('idle', 'Planned', 'It has not started.', 'Not started', null),
             $batch->state === BatchState::Discarded => new self('fail', 'Discarded', $reason, $reason, null),

@@ -8,7 +8,6 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Rheacid\Bench\Source;
 use Rheacid\Core\Failure;
-use Rheacid\Core\Numbers;
 use Rheacid\Core\Thermometry\Barometer;
 use Rheacid\Core\Thermometry\Reference;
 use Rheacid\Core\Thermometry\StationPressure;
@@ -19,6 +18,8 @@ use Rheacid\Http\FieldOf;
 use Rheacid\Models\SiteElevation;
 use Rheacid\Models\Thermometer;
 use Rheacid\Records\Refused;
+use Rheacid\Records\Statement;
+use Rheacid\Records\StatementCode;
 use Rheacid\Shelf\Thermometers;
 
 /** What a form says of a check. */
@@ -149,16 +150,20 @@ final class TypedVerification
         return $reference;
     }
 
-    private static function restsOn(Request $request, Reference $reference, ?Thermometer $other): string
+    private static function restsOn(Request $request, Reference $reference, ?Thermometer $other): Statement
     {
-        $u = Numbers::plain($reference->expandedU);
+        $facts = ['celsius' => $reference->celsius, 'u' => $reference->expandedU];
         $pressure = $request->input('pressure');
         $isByPressure = is_string($pressure) && trim($pressure) !== '';
 
         return match ($reference->method) {
-            VerificationMethod::Boiling => sprintf('boiling at %s °C ± %s, by %s', Numbers::fixed($reference->celsius, 2), $u, $isByPressure ? 'pressure ' . mb_strimwidth($pressure, 0, 30) . (self::isReduced($request) === true ? ' reduced to sea level' : '') : 'elevation'),
-            VerificationMethod::Comparison => sprintf('%s at %s °C ± %s, certificate %s', $other?->code, Numbers::fixed($reference->celsius, 2), $u, $other?->service()->certificate),
-            default => "ice point 0.0 °C ± $u",
+            VerificationMethod::Boiling => match (true) {
+                !$isByPressure => new Statement(StatementCode::BoilingByElevation, $facts),
+                self::isReduced($request) === true => new Statement(StatementCode::BoilingByReducedPressure, [...$facts, 'pressure' => mb_strimwidth($pressure, 0, 30)]),
+                default => new Statement(StatementCode::BoilingByPressure, [...$facts, 'pressure' => mb_strimwidth($pressure, 0, 30)]),
+            },
+            VerificationMethod::Comparison => new Statement(StatementCode::Comparison, [...$facts, 'thermometer' => $other?->code, 'certificate' => $other?->service()->certificate]),
+            default => new Statement(StatementCode::IcePoint, $facts),
         };
     }
 

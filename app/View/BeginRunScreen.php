@@ -11,6 +11,7 @@ use Rheacid\Board\BottleLine;
 use Rheacid\Board\Lines;
 use Rheacid\Core\Care\CareStep;
 use Rheacid\Core\Care\PairStatus;
+use Rheacid\Core\Electrode\RunQuestion;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Solutions\BufferLot;
 use Rheacid\Core\Solutions\BufferPlan;
@@ -117,7 +118,7 @@ final readonly class BeginRunScreen
         $lots = Lot::query()->whereIn('code', [...$order, ...($readBack === null ? [] : [$readBack])])->get()->keyBy('code');
         $fitted = array_values(array_filter(array_map(static fn(string $code): ?Lot => $lots->get($code), $order)));
 
-        return $fitted === [] ? '' : AskedBeforeRun::of($pair, $fitted, ($readBack === null ? null : $lots->get($readBack)) ?? $fitted[0], $expected);
+        return $fitted === [] ? '' : RunQuestion::sentence(AskedBeforeRun::of($pair, $fitted, ($readBack === null ? null : $lots->get($readBack)) ?? $fitted[0], $expected));
     }
 
     /**

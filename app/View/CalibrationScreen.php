@@ -150,7 +150,7 @@ final readonly class CalibrationScreen
         return $this->calibration->pair->electrode->kind;
     }
 
-    /** @param PairStatus|null $status of the pair now; null where a newer calibration has taken its place, or they were parted */
+    /** @param PairStatus|null $status of the pair now; null where a newer calibration has taken its place, or they were separated */
     private static function sentence(Calibration $calibration, ?PairStatus $status): string
     {
         $bracket = sprintf('from pH %s to %s', Numbers::fixed($calibration->bracket_low_ph, 2), Numbers::fixed($calibration->bracket_high_ph, 2));

@@ -88,7 +88,7 @@ final class Contract
     {
         try {
             if ($duplicate !== null) {
-                throw new Refusal(ErrorCode::Inconsistent, $duplicate, sprintf('"%s" stands twice in the same object; once is accepted.', $duplicate));
+                throw new Refusal(ErrorCode::Inconsistent, $duplicate, sprintf('"%s" appears twice in the same object; only once is accepted.', $duplicate));
             }
 
             return $job->answer($shape->read($element, ''));
@@ -98,7 +98,7 @@ final class Contract
     }
 
     /**
-     * @return array{mixed, array<array-key, string>} the decoded input, and by element the first key that stands twice
+     * @return array{mixed, array<array-key, string>} the decoded input, and by element the first key that appears twice
      *
      * @throws Refusal
      */

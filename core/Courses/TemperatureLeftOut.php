@@ -11,6 +11,6 @@ final class TemperatureLeftOut extends \DomainException implements Contradiction
 {
     public function __construct(public readonly int $index)
     {
-        parent::__construct('This temperature lies within a stretch that is left out; only those outside are accepted.');
+        parent::__construct('This temperature is in a stretch that is excluded; only those outside are accepted.');
     }
 }

@@ -29,7 +29,7 @@ final readonly class ElectrodeTrend
      * @param non-empty-list<array{string, float}> $history date YYYY-MM-DD and slope in percent, in any order
      * @param float $limitPercent the policy's lowest slope
      *
-     * @throws \Rheacid\Core\DateTwice if a date stands twice
+     * @throws \Rheacid\Core\DateTwice if a date appears twice
      */
     public static function of(array $history, float $limitPercent): self
     {

@@ -50,6 +50,12 @@ enum RunQuestion: string
         return $before !== [] && !Numbers::atMost(max([$celsius, ...$before]) - min([$celsius, ...$before]), self::SAME_TEMPERATURE_C);
     }
 
+    /** @param list<self> $questions */
+    public static function sentence(array $questions): string
+    {
+        return implode(' ', array_map(static fn(self $question): string => $question->words(), $questions));
+    }
+
     public function words(): string
     {
         return match ($this) {

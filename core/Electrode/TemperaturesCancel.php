@@ -11,6 +11,6 @@ final class TemperaturesCancel extends \DomainException implements Contradiction
 {
     public function __construct()
     {
-        parent::__construct('The temperatures of the points cancel their distance in pH; no slope can be told.');
+        parent::__construct('The temperatures of the points cancel out their distance in pH, so no slope can be calculated.');
     }
 }

@@ -11,6 +11,6 @@ final class NameTwice extends \DomainException implements Contradiction
 {
     public function __construct(public readonly string $name, public readonly int $index)
     {
-        parent::__construct(sprintf('"%s" stands twice; each limit has a name of its own.', $name));
+        parent::__construct(sprintf('"%s" appears twice. Each limit needs a name of its own.', $name));
     }
 }

@@ -12,6 +12,6 @@ final class NowBeforeLastReading extends \DomainException implements Contradicti
 {
     public function __construct(public readonly float $nowH, public readonly float $lastH)
     {
-        parent::__construct(sprintf('Now (%s h) lies before the last reading (%s h).', Numbers::plain($nowH), Numbers::plain($lastH)));
+        parent::__construct(sprintf('Now (%s h) is before the last reading (%s h).', Numbers::plain($nowH), Numbers::plain($lastH)));
     }
 }

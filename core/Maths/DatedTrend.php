@@ -23,7 +23,7 @@ final readonly class DatedTrend
      *
      * @return self|null null from a single day
      *
-     * @throws DateTwice if a date stands twice
+     * @throws DateTwice if a date appears twice
      */
     public static function through(array $history): ?self
     {

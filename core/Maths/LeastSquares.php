@@ -13,7 +13,7 @@ final readonly class LeastSquares
      * @param non-empty-list<float> $x
      * @param non-empty-list<float> $y as many as x
      *
-     * @return self|null null where every x is the same and no slope can be told
+     * @return self|null null where every x is the same and no slope can be calculated
      */
     public static function line(array $x, array $y): ?self
     {

@@ -11,6 +11,6 @@ final class OutsideTable extends \DomainException implements BeyondRange
 {
     public function __construct(public readonly float $x, public readonly float $low, public readonly float $high)
     {
-        parent::__construct(sprintf('%s lies outside the table, which covers %s to %s.', $x, $low, $high));
+        parent::__construct(sprintf('%s is outside the table, which covers %s to %s.', $x, $low, $high));
     }
 }

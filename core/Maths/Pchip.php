@@ -41,7 +41,7 @@ final readonly class Pchip
         return new self($x, $y, self::slopes($x, $y));
     }
 
-    /** @throws OutsideTable if x lies outside the table: there is no guess beyond it */
+    /** @throws OutsideTable if x is outside the table: there is no guess beyond it */
     public function at(float $x): float
     {
         $last = count($this->x) - 1;

@@ -18,7 +18,7 @@ final readonly class TrendLine
      * @param non-empty-list<float> $x ascending
      * @param non-empty-list<float> $y as many as x
      *
-     * @return self|null null where no slope can be told
+     * @return self|null null where no slope can be calculated
      */
     public static function through(array $x, array $y): ?self
     {

@@ -42,11 +42,11 @@ final class ProductFile
         }
         $twice = DuplicateKeys::in($json, $decoded)[0] ?? null;
         if ($twice !== null) {
-            throw new Refusal(ErrorCode::Inconsistent, $twice, 'It stands twice in the same object; once is accepted.');
+            throw new Refusal(ErrorCode::Inconsistent, $twice, 'It appears twice in the same object; only once is accepted.');
         }
         $in = self::shape()->read(self::withoutNulls($decoded), '');
         if (preg_match('/^[a-z0-9][a-z0-9-]{0,39}$/D', $in->text('code')) !== 1) {
-            throw $in->refusal('code', 'Small letters, digits and hyphens are accepted, 40 at most.');
+            throw $in->refusal('code', 'Use lower-case letters, digits and hyphens, at most 40.');
         }
         self::ensureShort($in, ['name' => 120, 'family' => 40, 'description' => 400]);
         foreach ($in->has('cautions') ? $in->texts('cautions') : [] as $i => $caution) {
@@ -61,7 +61,7 @@ final class ProductFile
         $limits = [];
         foreach ($in->records('limits') as $limit) {
             if (in_array($limit->text('name'), $names, true)) {
-                throw $limit->refusal('name', sprintf('Two limits are called "%s". Each name stands once.', $limit->text('name')));
+                throw $limit->refusal('name', sprintf('Two limits are called "%s". Each needs a name of its own.', $limit->text('name')));
             }
             $strange = array_diff($limit->texts('routes'), array_column($routes, 'name'));
             if ($strange !== []) {

@@ -69,7 +69,7 @@ final readonly class LedgerLine
             $this->prev !== ($last === null ? self::ORIGIN : $last->hash) => "ledger line {$this->seq} does not follow the line before it",
             $this->hash !== self::seal($this->prev, [$this->version, $this->seq, $this->at, $this->personId, $this->action, $this->table, $this->rowId, $this->payloadSha256]) => "ledger line {$this->seq} was altered",
             $this->payloadSha256 !== hash('sha256', $this->payload) => "what ledger line {$this->seq} seals was altered",
-            $last !== null && $this->at < $last->at && $this->table !== self::TRUE_TIMES => "ledger line {$this->seq} lies in time before the line before it",
+            $last !== null && $this->at < $last->at && $this->table !== self::TRUE_TIMES => "ledger line {$this->seq} is earlier than the line before it",
             default => null,
         };
     }

@@ -15,7 +15,7 @@ final readonly class Drift
     /**
      * @param non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}> $history in any order; °C
      *
-     * @throws \Rheacid\Core\DateTwice if a date stands twice
+     * @throws \Rheacid\Core\DateTwice if a date appears twice
      */
     public static function of(array $history): self
     {

@@ -57,6 +57,23 @@ final readonly class IntervalPlan
         return new self($allowed, Days::date(Days::number($last) + $allowed), $service->capDays !== null && $wanted > $service->capDays ? IntervalReason::Capped : $reason, $days, count($row), $policy->doubleAfter, $pooled, $service, $isProven);
     }
 
+    /** @return array<string, mixed> what the next date rests on, as a record keeps it */
+    public function facts(): array
+    {
+        return [
+            'reason' => $this->reason->value,
+            'next_days' => $this->nextDays,
+            'earned_days' => $this->earnedDays,
+            'good_in_row' => $this->goodInRow,
+            'needed' => $this->needed,
+            'pooled_from' => $this->pooledFrom,
+            'is_proven' => $this->isProven,
+            'stresses' => array_column($this->service->stresses, 'value'),
+            'cap_days' => $this->service->capDays,
+            'each_batch' => $this->service->eachBatch,
+        ];
+    }
+
     /**
      * Alike probes count as one where each of them has held, this one at least twice.
      *

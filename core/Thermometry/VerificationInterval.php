@@ -20,7 +20,7 @@ final readonly class VerificationInterval
      * @param non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}> $history in any order; °C
      * @param string|null $changedOn since when the interval is in force: only later checks count towards a longer one
      *
-     * @throws \Rheacid\Core\DateTwice if a date stands twice
+     * @throws \Rheacid\Core\DateTwice if a date appears twice
      * @throws IntervalTooLong if the next date lies beyond a hundred years
      */
     public static function after(int $currentDays, array $history, ?string $changedOn = null, IntervalPolicy $policy = new IntervalPolicy()): self

@@ -36,7 +36,7 @@ final class AdviceWords
             ReleaseBlock::ThermometerFailed, ReleaseBlock::ThermometerOverdue, ReleaseBlock::ThermometerNotCovering => [2, 'Verify the thermometer, or measure with another.'],
             ReleaseBlock::SampleTemperature => [3, 'Bring a portion to the temperature of the method, and read it again.'],
             ReleaseBlock::Gassy => [3, 'Degas it once more, and read it again, until two in a row agree.'],
-            ReleaseBlock::Unsettled => [3, 'Read it again, and wait until it stands still.'],
+            ReleaseBlock::Unsettled => [3, 'Read it again when it is stable.'],
             ReleaseBlock::PlaceMissing => [4, 'Measure the place that is missing as well.'],
             ReleaseBlock::ControlCheckMissing => [5, 'Read a check buffer now: then it counts.'],
             ReleaseBlock::EquilibriumNotProven => [6, 'Measure again a day later, from every part.'],

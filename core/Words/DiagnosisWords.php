@@ -18,7 +18,7 @@ final class DiagnosisWords
             Diagnosis::Poisoned => 'The reference is poisoned or diluted: the slope is good but the offset large.',
             Diagnosis::Broken => 'The bulb is cracked, shorted, or has a bubble behind it: every buffer gives the same potential.',
             Diagnosis::Restless => sprintf('The membrane is dry, the junction blocked, %sor there is static: the reading never comes to rest.', $kind->hasFillHole() === false ? '' : 'the fill hole closed, '),
-            Diagnosis::OtherFamily => 'A buffer of the other family (6.86 and 7.00 taken for one another), or a temperature entered too low: no electrode has such a slope.',
+            Diagnosis::OtherFamily => 'A buffer of the other family (6.86 and 7.00 confused), or a temperature entered too low: no electrode has such a slope.',
             Diagnosis::TiredBuffers => 'The buffers are exhausted or contaminated, or 7.00 was taken for 6.86: the slope is low, but the electrode answers as fast as a healthy one.',
             Diagnosis::Swapped => 'Buffers were swapped: the potentials run the wrong way, or one is far out.',
             Diagnosis::AlkalineBuffer => 'The alkaline buffer has taken up carbon dioxide: only its side is low.',

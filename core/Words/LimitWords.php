@@ -39,7 +39,7 @@ final class LimitWords
         $name = ($measurand?->name() ?? $limit->measurand) . Basis::suffix($limit->basis);
         $unit = $measurand?->unit() ?? '';
         if ($limit->typed !== null) {
-            return trim("$name " . ($limit->limit->comparison === Comparison::Between ? '' : $limit->limit->comparison->sign()) . " $limit->typed");
+            return trim("$name " . ($limit->limit->comparison === Comparison::Between ? '' : $limit->limit->comparison->sign()) . ' ' . Numbers::asTyped($limit->typed));
         }
 
         return $measurand === Measurand::Temperature && Style::isFahrenheitFirst()

@@ -69,7 +69,7 @@ final class StateWords
             ReleaseBlock::SourceNotNamed => 'It comes from a source that is not accepted.',
             ReleaseBlock::TitrantStale => sprintf('The titrant was not standardised within %d days. It weakens with time, so the acid reads too high. Standardise it, then titrate again.', TitrationFoundation::DAYS),
             ReleaseBlock::EndpointOutsideBracket => 'The calibration does not reach the endpoint. Calibrate with a buffer above it, then titrate again.',
-            ReleaseBlock::CurveCoarse => 'The endpoint lies between two points more than half a pH apart. Titrate again, in smaller steps near it.',
+            ReleaseBlock::CurveCoarse => 'The endpoint is between two points more than half a pH apart. Titrate again with smaller steps near it.',
             ReleaseBlock::NotDuplicated => 'Two titrations must agree within 1 % or two digits of the burette. Titrate again.',
             ReleaseBlock::SecondDiffers => sprintf('A second instrument differs by more than %s pH. Nothing is decided until a third has read it.', SecondInstrument::DIFFER_PH),
             ReleaseBlock::SolutionBarred => 'The calibration uses a bottle that was dipped into or made up with tap water, which is not allowed for critical limits. Calibrate with other bottles.',

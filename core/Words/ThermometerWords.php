@@ -125,7 +125,7 @@ final class ThermometerWords
             VerificationAdvice::FreshBath => match (true) {
                 !$check->isBathTold => 'Nobody said how the bath was made: make a fresh one, tick it, and read again.',
                 in_array(VerificationFinding::BathSuspect, $check->findings, true) => 'Suspect the bath before the probe: make a fresh one and read again.',
-                in_array(VerificationFinding::Unsteady, $check->findings, true) => 'Stir, wait until it stands still, and read again.',
+                in_array(VerificationFinding::Unsteady, $check->findings, true) => 'Stir, wait until it is stable, and read again.',
                 $check->hasUsableCorrection() => 'Make a fresh bath and read again: if it shows the same, a correction may be used.',
                 in_array(VerificationFinding::ReferenceTooCoarse, $check->findings, true) => 'The reference is too coarse to decide: read again beside a better known one, or boiling by pressure instead of elevation.',
                 default => 'Read again in a fresh bath, five readings: a smaller spread may decide.',
@@ -137,23 +137,37 @@ final class ThermometerWords
         };
     }
 
-    /** Why the next date is what it is, and what would change it. */
-    public static function interval(IntervalPlan $plan, float $toleranceC): string
+    /**
+     * Why a thermometer is due again when it is.
+     *
+     * @param array<string, mixed> $facts of an IntervalPlan, and tolerance_c
+     */
+    public static function interval(array $facts): string
     {
-        $days = self::days($plan->nextDays);
-        $shift = Celsius::by(IntervalPolicy::SIGNIFICANT_SHARE * $toleranceC, 2);
-        $left = max(1, $plan->needed - $plan->goodInRow);
-        $why = match ($plan->reason) {
-            IntervalReason::Halved => "Halved to $days: the last check was outside the tolerance. $plan->needed passed checks in a row double it again.",
-            IntervalReason::Doubled => $plan->pooledFrom > 1
-                ? "Doubled to $days: $plan->pooledFrom similar probes in similar use passed, with no shift over $shift."
-                : "Doubled to $days: $plan->needed passed checks in a row with no shift over $shift.",
-            IntervalReason::Capped => $plan->service->capDays !== null && $plan->nextDays === $plan->service->capDays ? "Limited to $days by a third party." : "Kept at $days, the longest allowed.",
-            IntervalReason::Keep => !$plan->isProven ? "Kept at $days: this check proved neither pass nor fail." : ($plan->goodInRow === 0 ? "Kept at $days. The count starts again: $plan->needed passed checks with no shift over $shift double it; one outside the tolerance halves it." : "Kept at $days: $plan->goodInRow passed " . ($plan->goodInRow === 1 ? 'check' : 'checks') . " in a row. $left more with no shift over $shift double it; one outside the tolerance halves it."),
+        $count = static fn(string $key): int => is_numeric($facts[$key] ?? null) ? (int) $facts[$key] : 0;
+        [$next, $needed, $good, $pooled] = [self::days($count('next_days')), $count('needed'), $count('good_in_row'), $count('pooled_from')];
+        $shift = Celsius::by(IntervalPolicy::SIGNIFICANT_SHARE * (is_numeric($facts['tolerance_c'] ?? null) ? (float) $facts['tolerance_c'] : 0.0), 2);
+        $left = max(1, $needed - $good);
+        $why = match (IntervalReason::from(is_string($facts['reason'] ?? null) ? $facts['reason'] : '')) {
+            IntervalReason::Halved => "Halved to $next: the last check was outside the tolerance. $needed passed checks in a row double it again.",
+            IntervalReason::Doubled => $pooled > 1
+                ? "Doubled to $next: $pooled similar probes in similar use passed, with no shift over $shift."
+                : "Doubled to $next: $needed passed checks in a row with no shift over $shift.",
+            IntervalReason::Capped => ($facts['cap_days'] ?? null) !== null && $count('next_days') === $count('cap_days') ? "Limited to $next by a third party." : "Kept at $next, the longest allowed.",
+            IntervalReason::Keep => match (true) {
+                ($facts['is_proven'] ?? true) === false => "Kept at $next: this check proved neither pass nor fail.",
+                $good === 0 => "Kept at $next. The count starts again: $needed passed checks with no shift over $shift double it; one outside the tolerance halves it.",
+                $good === 1 => "Kept at $next: 1 passed check in a row. $left more with no shift over $shift double it; one outside the tolerance halves it.",
+                default => "Kept at $next: $good passed checks in a row. $left more with no shift over $shift double it; one outside the tolerance halves it.",
+            },
         };
-        $stresses = $plan->service->stresses === [] ? '' : sprintf(' Shortened from %s by %s.', self::days($plan->earnedDays), implode(' and ', array_map(self::stress(...), $plan->service->stresses)));
+        $stresses = array_map(static fn(mixed $one): string => self::stress(Stress::from(is_string($one) ? $one : '')), is_array($facts['stresses'] ?? null) ? $facts['stresses'] : []);
 
-        return $why . $stresses . ($plan->service->eachBatch ? ' Besides: before and after every batch.' : '');
+        return implode(' ', array_filter([
+            $why,
+            $stresses === [] ? '' : sprintf('Shortened from %s by %s.', self::days($count('earned_days')), implode(' and ', $stresses)),
+            ($facts['each_batch'] ?? false) === true ? 'Check it also before and after every batch.' : '',
+        ], static fn(string $one): bool => $one !== ''));
     }
 
     private static function days(int $days): string

@@ -39,6 +39,8 @@ use Rheacid\Models\ThermometerService;
 use Rheacid\Models\Verification;
 use Rheacid\Models\VerificationOutcome;
 use Rheacid\Records\Entry;
+use Rheacid\Records\Statement;
+use Rheacid\Records\StatementCode;
 use Rheacid\SiteClock;
 
 /** What stands on the bench of Quillmere Pantry Works, and what is being made. All of it is invented. */
@@ -137,7 +139,7 @@ final class Shelf
             'findings' => [],
             'bath' => ['crushed', 'water', 'depth', 'clear', 'stirred'],
             'source' => Source::Typed,
-            'rests_on' => 'ice point 0.0 °C ± 0.1',
+            'rests_on' => new Statement(StatementCode::IcePoint, ['celsius' => 0.0, 'u' => 0.1]),
             'verdict' => VerificationVerdict::of($error, $expandedU, $tolerance),
             'verified_low_c' => -5,
             'verified_high_c' => 25,

@@ -65,6 +65,8 @@ use Rheacid\Models\Thermometer;
 use Rheacid\Models\TitrantStandardisation;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Refused;
+use Rheacid\Records\Statement;
+use Rheacid\Records\StatementCode;
 use Rheacid\Rounds\Way;
 use Rheacid\Verify\RtdInput;
 use Rheacid\Verify\VerificationInput;
@@ -309,7 +311,7 @@ final readonly class Work
         CarbonImmutable::setTestNow($at);
         $thermometer = Thermometer::query()->with(['newestService', 'newestVerification.outcome'])->where('code', $code)->firstOrFail();
         assert($readings !== []);
-        $check = ($this->recordVerification)($by, IdempotencyKey::own(), $thermometer, new VerificationInput(Reference::ice(), $readings, $thermometer->service()->unit, 'ice point 0.0 °C ± 0.1', ['crushed', 'water', 'depth', 'clear', 'stirred'], Source::Typed));
+        $check = ($this->recordVerification)($by, IdempotencyKey::own(), $thermometer, new VerificationInput(Reference::ice(), $readings, $thermometer->service()->unit, new Statement(StatementCode::IcePoint, ['celsius' => 0.0, 'u' => 0.1]), ['crushed', 'water', 'depth', 'clear', 'stirred'], Source::Typed));
         ($this->chooseOutcome)($by, IdempotencyKey::own(), $check, Outcome::Use, null);
     }
 

@@ -16,6 +16,8 @@ use Rheacid\Models\Thermometer;
 use Rheacid\Models\Verification;
 use Rheacid\Models\VerificationOutcome;
 use Rheacid\Records\IdempotencyKey;
+use Rheacid\Records\Statement;
+use Rheacid\Records\StatementCode;
 use Rheacid\Verify\VerificationInput;
 
 /** Thermometers in their baths, in a real browser. */
@@ -51,7 +53,7 @@ final class VerifyTest extends BrowserTestCase
     {
         foreach ([150, 120, 90, 60] as $daysAgo) {
             CarbonImmutable::setTestNow(CarbonImmutable::createFromTimestamp(time())->subDays($daysAgo));
-            (new RecordVerification())($this->people['checker'], IdempotencyKey::own(), $this->named('T-08'), new VerificationInput(Reference::ice(), [0.1, 0.1, 0.1], 'C', 'ice point', [], Source::Typed));
+            (new RecordVerification())($this->people['checker'], IdempotencyKey::own(), $this->named('T-08'), new VerificationInput(Reference::ice(), [0.1, 0.1, 0.1], 'C', new Statement(StatementCode::IcePoint, ['celsius' => 0.0, 'u' => 0.1]), [], Source::Typed));
         }
         CarbonImmutable::setTestNow();
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/verify');

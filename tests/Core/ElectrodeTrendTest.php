@@ -55,7 +55,7 @@ final class ElectrodeTrendTest extends TestCase
         self::assertEquals(ElectrodeTrend::of($history, 90), ElectrodeTrend::of(array_reverse($history), 90));
 
         $this->expectException(Contradiction::class);
-        $this->expectExceptionMessage('2025-01-01 stands twice');
+        $this->expectExceptionMessage('2025-01-01 appears twice');
         ElectrodeTrend::of([...$history, $history[0]], 90);
     }
 

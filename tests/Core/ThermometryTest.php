@@ -193,8 +193,8 @@ final class ThermometryTest extends TestCase
         self::assertSame(IntervalReason::Keep, IntervalPlan::after(30, $walking, '2026-03-15', new Service(30), [$checks(8)])->reason, 'it would walk out before the next check');
         self::assertSame(16, $plan(new Service(30, [Stress::Sticky, Stress::Shock]))->nextDays, '30 · 0.75 · 0.75, rounded down');
         self::assertSame([20, IntervalReason::Capped], [$plan(new Service(30, [], 20))->nextDays, $plan(new Service(30, [], 20))->reason]);
-        self::assertStringContainsString('Kept at 30 days: 3 passed checks in a row. 2 more with no shift over 0.30 °C double it', ThermometerWords::interval($plan(new Service(30)), 1.0));
-        self::assertStringContainsString('before and after every batch', ThermometerWords::interval($plan(new Service(30, eachBatch: true)), 1.0));
+        self::assertStringContainsString('Kept at 30 days: 3 passed checks in a row. 2 more with no shift over 0.30 °C double it', ThermometerWords::interval([...$plan(new Service(30))->facts(), 'tolerance_c' => 1.0]));
+        self::assertStringContainsString('before and after every batch', ThermometerWords::interval([...$plan(new Service(30, eachBatch: true))->facts(), 'tolerance_c' => 1.0]));
     }
 
     /** @return iterable<string, array{list<array{float, float}>, list<array{float, float}>}> what the checks cover of 0–90 °C, what they leave open */

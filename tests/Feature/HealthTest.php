@@ -26,7 +26,7 @@ final class HealthTest extends BenchTestCase
 
         $page = $this->reads()->assertSee('It reaches 90 %, the lowest allowed, about');
         self::assertMatchesRegularExpression('/about (0?[2-6]) Feb 2027/', (string) $page->getContent(), 'ten weeks after 25 November');
-        $page->assertSee('Order the next one by')->assertSee('class="reach"', false);
+        $page->assertSee('Order a replacement by')->assertSee('class="reach"', false);
 
         $this->get('/ready/electrodes')->assertOk()->assertSeeInOrder(['E-07', '94.0 %', '−36.', 'about', 'E-05', '–', 'no forecast']);
     }

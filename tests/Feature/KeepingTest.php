@@ -9,14 +9,18 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Route;
+use Rheacid\Actions\Site\ChangeSettings;
 use Rheacid\Actions\Site\RecordRestoration;
 use Rheacid\Board\Board;
+use Rheacid\Board\Restyle;
+use Rheacid\Core\Style;
 use Rheacid\Home;
 use Rheacid\InstallationHealth;
 use Rheacid\Keeping;
 use Rheacid\Mail\KeepingLetter;
 use Rheacid\Models\Credential;
 use Rheacid\Models\RestorationConfirmation;
+use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Ledger;
 use Rheacid\Records\LedgerCheck;
 use Rheacid\Records\Schema;
@@ -79,8 +83,8 @@ final class KeepingTest extends BenchTestCase
         self::assertSame([null, Ledger::head()], [$since['difference'], $since['head']]);
         self::assertGreaterThan($checkpoint['lines'], $since['lines']);
 
-        self::assertStringContainsString('is not the checkpoint any more', (string) LedgerCheck::run(str_repeat('0', 64), $checkpoint['lines'])['difference']);
-        self::assertStringContainsString('is not the checkpoint any more', (string) LedgerCheck::run($checkpoint['head'], 999_999)['difference']);
+        self::assertStringContainsString('is no longer the checkpoint', (string) LedgerCheck::run(str_repeat('0', 64), $checkpoint['lines'])['difference']);
+        self::assertStringContainsString('is no longer the checkpoint', (string) LedgerCheck::run($checkpoint['head'], 999_999)['difference']);
         DB::connection('owner')->table('replicates')->orderByDesc('id')->limit(1)->update(['mv' => 1]);
         self::assertStringContainsString('of replicates was altered', (string) LedgerCheck::run($checkpoint['head'], $checkpoint['lines'])['difference']);
     }
@@ -254,7 +258,7 @@ final class KeepingTest extends BenchTestCase
 
         $this->wait(-3600);
         $this->get('/up')->assertStatus(503)->assertContent("cannot record\n");
-        self::assertStringContainsString('The clock of the machine is behind the records', InstallationHealth::now()->blocks[0]);
+        self::assertStringContainsString('clock is behind the records', InstallationHealth::now()->blocks[0]);
     }
 
     public function test_a_worker_without_a_sign_of_life_is_named_and_one_that_began_just_now_is_not(): void
@@ -295,6 +299,29 @@ final class KeepingTest extends BenchTestCase
         (clone $batch)->limit(1)->update(['state' => $state]);
         DB::table('board')->insert(['part' => 'batch', 'thing_id' => 999_999, 'code' => 'X', 'is_live' => 1, 'state' => 'running', 'since' => '2026-11-25 10:00:00', 'facts' => '{}']);
         self::assertStringContainsString('in no record', (string) Board::difference());
+    }
+
+    public function test_other_units_are_no_difference_between_board_and_records_and_the_lists_follow_them(): void
+    {
+        $this->calibrate();
+        $this->vouch();
+        $this->measure([5.2, 5.21]);
+        self::assertStringContainsString('≤ 4.6', $this->line());
+
+        (new ChangeSettings())($this->people['lead'], IdempotencyKey::own(), 'Quillmere', true, true, false);
+        Settings::now()->write();
+        self::assertNull(Board::difference(), 'written before');
+        (new Restyle())->handle();
+        self::assertStringContainsString('≤ 4,6', $this->line());
+        Style::use(false, false);
+        self::assertNull(Board::difference(), 'as bin/verify looks at it');
+        DB::table('board')->where('part', 'batch')->update(['facts' => str_replace('4,6', '4,7', $this->line())]);
+        self::assertStringContainsString('the board does not say', (string) Board::difference());
+    }
+
+    private function line(): string
+    {
+        return (string) DB::table('board')->where('part', 'batch')->where('thing_id', $this->batch()->id)->value('facts');
     }
 
     public function test_up_says_whether_a_record_could_be_written_and_nothing_more(): void

@@ -66,7 +66,7 @@ final class LedgerTest extends BenchTestCase
     {
         DB::connection('owner')->table('ledger')->orderByDesc('seq')->limit(1)->delete();
 
-        self::assertMatchesRegularExpression('/^row \d+ of \w+ stands in no ledger line/', (string) LedgerCheck::run()['difference']);
+        self::assertMatchesRegularExpression('/^row \d+ of \w+ is in no ledger line/', (string) LedgerCheck::run()['difference']);
     }
 
     public function test_a_tail_cut_together_with_its_records_is_named_by_the_head_on_paper(): void

@@ -181,7 +181,7 @@ final class MeasuringTest extends BenchTestCase
         }
         $this->correct($reading, [], 'wrong place written', 'lead');
 
-        $this->expectExceptionMessage('has been corrected already');
+        $this->expectExceptionMessage('was already corrected');
         $this->correct($reading, [], 'once more');
     }
 

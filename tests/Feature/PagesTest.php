@@ -146,7 +146,7 @@ final class PagesTest extends BenchTestCase
             }
         }
         $pages['find.many'] = '/find?q=ch';
-        $pages['find.words'] = '/find?q=chilli+vat+2';
+        $pages['find.words'] = '/find?q=chilli+vat';
         $pages['find.misspelt'] = '/find?q=chlili';
         $pages['batches.closed'] = '/batches?state=closed';
         $pages['batches.product'] = '/batches?product=chilli-sauce-red';

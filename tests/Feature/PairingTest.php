@@ -59,7 +59,7 @@ final class PairingTest extends BenchTestCase
         $this->post("/pairs/$pair->id/part", ['reason' => 'the plug is loose', 'form' => self::formId()])->assertRedirect('/ready/pairing')->assertSessionHas('done', 'E-07 is off Bench meter A.');
 
         $this->get("/pairs/$pair->id")->assertSeeInOrder(['Separated', 'Oda Venn: the plug is loose', '98.0'])->assertDontSee('href="' . url("/calibrate/$pair->id") . '"', false);
-        $this->post("/pairs/$pair->id/part", ['form' => self::formId()])->assertSessionHasErrors(['pair' => 'They were parted already.']);
+        $this->post("/pairs/$pair->id/part", ['form' => self::formId()])->assertSessionHasErrors(['pair' => 'They were already separated.']);
         $this->get('/')->assertDontSee('E-07');
         foreach (["/pairs/$pair->id/check" => ['lot' => 'R-07', 'moment' => 'start'], "/calibrate/$pair->id/runs" => ['lots' => ['Q-29', 'Q-31'], 'source' => 'typed', 'answer' => 'asked'], "/measure/{$this->batch()->id}/drafts" => ['pair' => (string) $pair->id, 'thermometer' => (string) $this->thermometer()->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T10:00', 'source' => 'typed']] as $path => $form) {
             $this->post($path, [...$form, 'mv' => '0', 'celsius' => '21', 'still' => '1', 'form' => self::formId()])->assertSessionHasErrors('pair');

@@ -150,6 +150,11 @@ final class PeopleTest extends BenchTestCase
     }
 
     /** As they are appointed now. */
+    public function test_a_list_in_place_of_a_code_is_refused_at_its_field(): void
+    {
+        $this->from('/join')->post('/join', ['one_time_code' => ['1e999', ['a' => 'x']]])->assertRedirect('/join')->assertSessionHasErrors('one_time_code');
+    }
+
     private function again(string $who): Person
     {
         return Person::query()->findOrFail($this->people[$who]->id);

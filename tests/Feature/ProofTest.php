@@ -237,7 +237,7 @@ final class ProofTest extends BenchTestCase
         $deviation = Deviation::query()->where('batch_id', $batch->id)->where('is_after_release', true)->firstOrFail();
         self::assertSame(BatchState::Released, $this->batch()->state());
         $this->today()->assertSeeInOrder(['CS-0417 is released, but a limit is not met', 'Measure Fermented chilli sauce']);
-        $this->get("/batches/$batch->id")->assertSeeInOrder(['Released, then found.', 'Critical limit not met', 'A lead recalls the batch or lets it stand.'])->assertSee('data-primary>What to do', false);
+        $this->get("/batches/$batch->id")->assertSeeInOrder(['Released, then found.', 'Critical limit not met', 'A lead recalls the batch or lets it stand.'])->assertSee('data-primary>Open deviation', false);
         $dispose = fn(array $form): TestResponse => $this->post("/deviations/$deviation->id/disposition", ['reason' => 'read wrong', 'passphrase' => self::PASSPHRASE, 'told' => 'the two shops, by telephone', 'form' => self::formId(), ...$form]);
         $this->get('/batches')->assertSeeInOrder(['CS-0417', 'Found after release', 'Critical limit not met', 'CS-0421']);
         $dispose(['disposition' => 'go-on'])->assertSessionHasErrors('disposition');
@@ -291,7 +291,7 @@ final class ProofTest extends BenchTestCase
         self::assertSame([BatchState::Running, Overall::Open], [$this->batch('KR-0001')->state(), $this->decided($brine)->overall]);
         $this->get("/readings/$brine->id")->assertSee('Measure solids');
         $this->get("/batches/$batch->id")->assertSeeInOrder(['A sample is not complete.', 'lacks solids'])->assertSee('Measure solids');
-        $this->today()->assertSee('KR-0001: solids of the sample drawn');
+        $this->today()->assertSee('KR-0001: measure solids of the sample drawn');
         $this->get("/measure/$batch->id")->assertSee('lacks solids');
         $this->actingAs($this->people['lead']);
         $this->release($batch)->assertSessionHasErrors('release');

@@ -89,7 +89,7 @@ final class SealedTest extends BenchTestCase
             }
         }
         $owner->table($table)->insert([$row]);
-        self::assertStringStartsWith("row 999999 of $table stands in no ledger line", (string) LedgerCheck::run()['difference']);
+        self::assertStringStartsWith("row 999999 of $table is in no ledger line", (string) LedgerCheck::run()['difference']);
         $owner->table($table)->where('id', 999_999)->delete();
     }
 

@@ -112,15 +112,15 @@ final class ShelfFormsTest extends BenchTestCase
             'Some lines have errors.', 'E-31', 'ready',
             'the code is already in line 2',
             'what: must be meter, electrode, thermometer or bottle',
-            'it has 8 cells, the first line 6',
-            'resolution_c: a electrode has none',
+            'has 8 cells, but the first line has 6',
+            'resolution_c: leave this empty for electrode',
             'code: E-07 is already the code of an electrode',
         ]);
     }
 
     public function test_a_file_without_lines_or_without_its_columns_is_refused(): void
     {
-        foreach (['what,code,name' => 'The file holds no things.', "code,name\nE-40,Spare" => 'The columns "what" and "code" are needed.', "what,code,code\nmeter,M-9,M-9" => 'A column stands twice.'] as $shelf => $said) {
+        foreach (['what,code,name' => 'The file holds no things.', "code,name\nE-40,Spare" => 'The columns "what" and "code" are needed.', "what,code,code\nmeter,M-9,M-9" => 'A column appears twice.'] as $shelf => $said) {
             $this->from('/ready/import')->post('/ready/import', ['shelf' => $shelf, 'form' => self::formId()])->assertSessionHasErrors('shelf');
             self::assertStringContainsString($said, (string) session('errors')->first('shelf'));
         }

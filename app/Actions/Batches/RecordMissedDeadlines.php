@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Batches;
 
-use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Batches\Dispositions;
 use Rheacid\Batches\JudgedAt;
@@ -18,12 +17,14 @@ use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Measure\Together;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Deviation;
+use Rheacid\Models\LimitOutcome;
 use Rheacid\Models\Person;
 use Rheacid\Models\Site;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
-use Rheacid\SiteClock;
+use Rheacid\Records\Statement;
+use Rheacid\Records\StatementCode;
 
 /** What nobody read in time is recorded by the site itself, and holds the batch where it binds. */
 final class RecordMissedDeadlines
@@ -70,21 +71,24 @@ final class RecordMissedDeadlines
     {
         $batch = Batch::query()->with(Batch::JUDGED)->findOrFail($line->id);
         $limits = array_values(array_filter($batch->judgedBy(), static fn(ProductLimit $limit): bool => $limit->limit->name === $deadline->name));
+        if ($limits === []) {
+            return false;
+        }
         foreach (Together::open($batch) as $open) {
             if (JudgedAt::answeredBy($open, $batch, $limits, Dispositions::standing($batch)) !== []) {
                 return false;
             }
         }
-        $this->keep($site, $line, $deadline);
+        $this->keep($site, $line, $deadline, $limits[0]);
 
         return true;
     }
 
-    private function keep(Person $site, BatchLine $line, DeadlineFacts $deadline): void
+    private function keep(Person $site, BatchLine $line, DeadlineFacts $deadline, ProductLimit $limit): void
     {
-        Recording::once($site, IdempotencyKey::own(), 'record a missed deadline', Deviation::class, static function (Entry $entry) use ($line, $deadline): Deviation {
+        Recording::once($site, IdempotencyKey::own(), 'record a missed deadline', Deviation::class, static function (Entry $entry) use ($line, $deadline, $limit): Deviation {
             $batch = Life::ensure(Batch::query()->findOrFail($line->id), null);
-            $what = sprintf('%s, %s: the deadline %s passed and no reading in time proves it.', $deadline->name, $deadline->written, SiteClock::short(CarbonImmutable::instance($deadline->at)));
+            $what = new Statement(StatementCode::DeadlineMissed, [...LimitOutcome::limitFacts($limit), 'due_at' => $deadline->at->utc()->format('Y-m-d\TH:i:s\Z')]);
             $deviation = Life::deviate($entry, $batch, $deadline->name, $deadline->kind, true, $what, null);
             if ($deadline->kind->binds() && $batch->state()->mayBecome(BatchState::Held)) {
                 Life::move($entry, $batch, BatchState::Held, $what);

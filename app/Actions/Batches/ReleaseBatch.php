@@ -16,6 +16,8 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
+use Rheacid\Records\Statement;
+use Rheacid\Records\StatementCode;
 use Rheacid\Rights\Right;
 
 /** Lets a batch go out: every binding limit met as its records stand now, by a lead who does not hold it. */
@@ -42,7 +44,10 @@ final class ReleaseBatch
             }
             $met = $outlet->release->met;
             $release = $entry->add(new ReleaseRecord(['batch_id' => $batch->id, 'met' => $met, 'disposed' => [], 'removed' => $outlet->removed, 'nothing_measured' => $met === [], 'reason' => $reason, 'at' => $entry->at, 'person_id' => $by->id]));
-            Life::move($entry, $batch, BatchState::Released, $met === [] ? "Nothing was measured. $reason" : ($reason ?? 'released: ' . implode(', ', $met)));
+            Life::move($entry, $batch, BatchState::Released, match (true) {
+                $met === [] => new Statement(StatementCode::ReleasedUnmeasured, ['reason' => $reason]),
+                default => $reason ?? new Statement(StatementCode::Released, ['met' => $met]),
+            });
 
             return $release;
         }, Right::Lead);

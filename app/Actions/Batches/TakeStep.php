@@ -19,6 +19,8 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
+use Rheacid\Records\Statement;
+use Rheacid\Records\StatementCode;
 use Rheacid\Rights\Right;
 use Rheacid\SiteClock;
 
@@ -47,7 +49,7 @@ final readonly class TakeStep
             $at = $at === null ? $entry->at : Life::moment($batch, $at, $entry->at);
             $this->ensureSure($by, $batch, $step, $at, $entry->at, $reason);
             if ($batch->state() === BatchState::Planned) {
-                Life::move($entry, $batch, BatchState::Running, 'begun');
+                Life::move($entry, $batch, BatchState::Running, new Statement(StatementCode::Begun));
             }
             $taken = $entry->add(new BatchStep(['batch_id' => $batch->id, 'step' => $step, 'at' => $at, 'entered_at' => $entry->at, 'reason' => $reason, 'person_id' => $by->id]));
             $this->judgeAnew->batch($entry, $batch, DecisionCause::StepChanged);

@@ -19,7 +19,7 @@ use Rheacid\Models\Warning;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
-use Rheacid\Today\BatchTasks;
+use Rheacid\Records\Statement;
 
 /** Warns of deadlines while something can still be done: once for each reason, by letter to whoever gave an address. */
 final class WarnOfDeadlines
@@ -67,11 +67,11 @@ final class WarnOfDeadlines
     private static function give(Person $site, BatchLine $line, DeadlineFacts $deadline, DeadlineWarning $warning): void
     {
         Recording::once($site, IdempotencyKey::own(), 'warn of a deadline', Warning::class, static function (Entry $entry) use ($site, $line, $deadline, $warning): Warning {
-            $words = BatchTasks::warned($line, $deadline, $warning);
-            $given = $entry->add(new Warning(['batch_id' => $line->id, 'limit_name' => $deadline->name, 'warning' => $warning, 'due_at' => $deadline->at, 'words' => mb_strimwidth($words, 0, 400, '…'), 'at' => $entry->at, 'person_id' => $site->id]));
+            $words = Statement::warning($line, $deadline, $warning, CarbonImmutable::now());
+            $given = $entry->add(new Warning(['batch_id' => $line->id, 'limit_name' => $deadline->name, 'warning' => $warning, 'due_at' => $deadline->at, 'words' => $words, 'at' => $entry->at, 'person_id' => $site->id]));
             // The letters stand in the queue with the record, or neither does.
             foreach (People::addresses() as $address) {
-                Mail::to($address)->queue(new DeadlineLetter($line->code, $line->product, $line->vessel, $words, route('batches.show', $line->id)));
+                Mail::to($address)->queue(new DeadlineLetter($line->code, $line->product, $line->vessel, $words->sentence(), route('batches.show', $line->id)));
             }
 
             return $given;

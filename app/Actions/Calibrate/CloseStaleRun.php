@@ -9,6 +9,8 @@ use Rheacid\Models\Pair;
 use Rheacid\Models\RunEvent;
 use Rheacid\Models\RunState;
 use Rheacid\Records\Entry;
+use Rheacid\Records\Statement;
+use Rheacid\Records\StatementCode;
 
 /** A run that nobody touched before its second point is abandoned, so that the pair is free again. */
 final class CloseStaleRun
@@ -24,7 +26,7 @@ final class CloseStaleRun
             ->first();
         if ($run !== null) {
             $run->update(['state' => RunState::Abandoned, 'open_pair_id' => null]);
-            $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'pair_id' => $run->pair_id, 'kind' => 'abandoned', 'person_id' => $entry->by->id, 'at' => $entry->at, 'reason' => "no second point for $minutes min"]));
+            $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'pair_id' => $run->pair_id, 'kind' => 'abandoned', 'person_id' => $entry->by->id, 'at' => $entry->at, 'reason' => new Statement(StatementCode::NoSecondPoint, ['minutes' => $minutes])]));
         }
     }
 }

@@ -8,6 +8,7 @@ use Rheacid\Bench\Source;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\FitMethod;
+use Rheacid\Core\Electrode\RunQuestion;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Solutions\BufferOrder;
 use Rheacid\Core\Words\StateWords;
@@ -23,6 +24,8 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
+use Rheacid\Records\Statement;
+use Rheacid\Records\StatementCode;
 use Rheacid\Shelf\AskedBeforeRun;
 use Rheacid\Shelf\Bottles;
 use Rheacid\Shelf\Occupancy;
@@ -53,8 +56,9 @@ final class OpenRun
             }
             self::ensureApart($lots);
             self::ensureFit($pair, $reason);
-            $asked = AskedBeforeRun::of($pair, $lots, $readBack, $expected);
-            if ($asked !== '' && $answer === null && $seen !== $asked) {
+            $questions = AskedBeforeRun::of($pair, $lots, $readBack, $expected);
+            $asked = RunQuestion::sentence($questions);
+            if ($questions !== [] && $answer === null && $seen !== $asked) {
                 throw Refused::because("$asked Start anyway, or change your choice.", 'answer');
             }
             (new CloseStaleRun())($entry, $pair);
@@ -76,8 +80,8 @@ final class OpenRun
                 'open_pair_id' => $pair->id,
             ]);
             $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'pair_id' => $run->pair_id, 'kind' => 'opened', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => $reason]));
-            if ($asked !== '') {
-                $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'pair_id' => $run->pair_id, 'kind' => 'asked', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => "$asked — " . ($answer ?? 'Seen, started anyway.')]));
+            if ($questions !== []) {
+                $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'pair_id' => $run->pair_id, 'kind' => 'asked', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => new Statement(StatementCode::Asked, ['questions' => array_column($questions, 'value'), 'answer' => $answer])]));
             }
 
             return $run;

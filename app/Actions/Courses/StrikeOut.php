@@ -34,7 +34,7 @@ final readonly class StrikeOut
             }
             $isOnRecord = $course->parts->contains(static fn(CoursePart $part): bool => array_filter($part->points, static fn(mixed $point): bool => is_array($point) && is_int($point[0] ?? null) && $point[0] >= $from->getTimestamp() && $point[0] <= $to->getTimestamp()) !== []);
             if (!$isOnRecord) {
-                throw Refused::because('No temperature of this record lies in that time.', 'from_at');
+                throw Refused::because('No temperature of this record is in that time.', 'from_at');
             }
             $strike = $entry->add(new CourseStrike(['course_id' => $course->id, 'from_at' => $from, 'to_at' => $to, 'reason' => $reason, 'at' => $entry->at, 'person_id' => $by->id]));
             ($this->workOut)($entry, $batch, isOwnRecord: true);

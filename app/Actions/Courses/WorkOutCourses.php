@@ -10,14 +10,14 @@ use Rheacid\Core\Courses\CourseVerdict;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\Consequences;
-use Rheacid\Core\Words\CourseWords;
-use Rheacid\Core\Words\LimitWords;
 use Rheacid\Courses\Findings;
 use Rheacid\Courses\Record;
 use Rheacid\Models\Batch;
 use Rheacid\Models\CourseFinding;
 use Rheacid\Models\LimitRow;
 use Rheacid\Records\Entry;
+use Rheacid\Records\Statement;
+use Rheacid\Records\StatementCode;
 
 /** Judges the limits that hang on records of temperature anew: when such a record has grown, a pH was read, a step was taken, or a span is over. */
 final class WorkOutCourses
@@ -40,7 +40,6 @@ final class WorkOutCourses
     {
         $before = CourseFinding::standing($batch->id)->where('limit_name', $limit->name)->first();
         $moment = static fn(?float $hours): ?int => $hours === null ? null : $batch->started_at->addSeconds((int) ceil(3600 * $hours))->getTimestamp();
-        $words = CourseWords::sentence($verdict->facts);
         $entry->add(new CourseFinding([
             'course_id' => $record->first->id,
             'batch_id' => $batch->id,
@@ -48,7 +47,6 @@ final class WorkOutCourses
             'verdict' => $verdict->conformity ?? Conformity::Inconclusive,
             'answer' => [
                 ...$verdict->facts,
-                'words' => $words,
                 'is_due' => $verdict->conformity !== null,
                 'distrust' => $record->distrust,
                 'silent_at' => $moment($verdict->silentFromH()),
@@ -61,7 +59,7 @@ final class WorkOutCourses
             'person_id' => $entry->by->id,
         ]));
         $follows = Consequences::ofCourse($batch->state(), $limit->kind, $verdict->conformity, $before?->isDue() === true ? $before->verdict : null, Life::hasGoneOut($batch), $isOwnRecord);
-        $what = sprintf('%s %s. %s: %s', LimitWords::kind($limit->kind), $verdict->conformity === Conformity::Outside ? 'not met' : 'not proven', $limit->name, $words);
+        $what = new Statement(StatementCode::CourseJudged, [...$verdict->facts, 'name' => $limit->name, 'kind_of_limit' => $limit->kind->value, 'verdict' => ($verdict->conformity ?? Conformity::Inconclusive)->value]);
         if ($follows['deviates']) {
             Life::deviate($entry, $batch, $limit->name, $limit->kind, ($limit->course['kind'] ?? '') === 'degree-hours', $what, null, isAfterRelease: !$batch->state()->isLive());
         }

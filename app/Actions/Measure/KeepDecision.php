@@ -11,12 +11,10 @@ use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\Consequences;
-use Rheacid\Core\Limits\JudgedLimit;
 use Rheacid\Core\Limits\Portion;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Limits\Result;
 use Rheacid\Core\Uncertainty\BudgetLine;
-use Rheacid\Core\Words\LimitWords;
 use Rheacid\Measure\Assessment;
 use Rheacid\Measure\DecisionCause;
 use Rheacid\Measure\DecisionLines;
@@ -27,6 +25,7 @@ use Rheacid\Models\LimitOutcome;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Occasion;
 use Rheacid\Records\Entry;
+use Rheacid\Records\Statement;
 
 /** Judges an occasion, keeps what it means with the limits as they stand, and holds the batch where that follows. */
 final class KeepDecision
@@ -69,7 +68,7 @@ final class KeepDecision
             'person_id' => $entry->by->id,
         ]));
         foreach ($assessment->judged->due as $judged) {
-            $entry->add(new LimitOutcome(['decision_id' => $decision->id, 'batch_id' => $batch->id, ...self::outcome($judged), 'is_open' => $assessment->occasion->isOpenFor($judged->limit)]));
+            $entry->add(new LimitOutcome(['decision_id' => $decision->id, 'batch_id' => $batch->id, ...LimitOutcome::facts($judged), 'is_open' => $assessment->occasion->isOpenFor($judged->limit)]));
         }
         self::follow($entry, $batch, Consequences::of($batch->state(), $assessment->judged, self::said($before), Life::hasGoneOut($batch), $because->isOwnRecord()), $decision);
         if ($because !== DecisionCause::MetBefore) {
@@ -109,10 +108,10 @@ final class KeepDecision
     {
         foreach ($follows->deviations as $judged) {
             $limit = $judged->limit->limit;
-            Life::deviate($entry, $batch, $limit->name, $limit->kind, $judged->late, LimitWords::sentence($judged), $decision->id, isAfterRelease: !$batch->state()->isLive());
+            Life::deviate($entry, $batch, $limit->name, $limit->kind, $judged->late, Statement::judged($judged), $decision->id, isAfterRelease: !$batch->state()->isLive());
         }
         if ($follows->holds !== null) {
-            Life::move($entry, $batch, BatchState::Held, LimitWords::reason($follows->holds));
+            Life::move($entry, $batch, BatchState::Held, Statement::holds($follows->holds));
         }
     }
 
@@ -123,33 +122,6 @@ final class KeepDecision
             'measurand' => $result->measurand,
             'basis' => $result->basis,
             'portions' => array_map(static fn(Portion $portion): array => ['value' => $portion->value, 'expanded_u' => $portion->expandedU, 'trusted' => $portion->trusted, 'proves_not' => $portion->provesNot], $result->portions),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private static function outcome(JudgedLimit $judged): array
-    {
-        $limit = $judged->limit->limit;
-
-        return [
-            'name' => $limit->name,
-            'kind' => $limit->kind,
-            'measurand' => $judged->limit->measurand,
-            'basis' => $judged->limit->basis,
-            'op' => $limit->comparison,
-            'low' => $limit->low,
-            'high' => $limit->high,
-            'applies' => $judged->limit->applies,
-            'hours' => $judged->limit->hours,
-            'since' => $judged->limit->since,
-            'typed' => $judged->limit->typed,
-            'outcome' => $judged->conformity,
-            'value_outcome' => $judged->valueConformity,
-            'late' => $judged->late,
-            'margin' => $judged->margin,
-            'value' => $judged->decides->value,
-            'expanded_u' => $judged->decides->expandedU,
-            'trusted' => $judged->decides->trusted,
         ];
     }
 }

@@ -11,6 +11,8 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
+use Rheacid\Records\Statement;
+use Rheacid\Records\StatementCode;
 use Rheacid\Rights\Right;
 
 /** Makes a standard method the site's own, to be chosen for its products and changed. */
@@ -29,7 +31,7 @@ final class TakeMethod
                 throw Refused::because("{$standard['name']} is already one of your methods. Change that one.", 'method');
             }
 
-            return $entry->add(new Method([...$standard, 'version' => 1, 'changed_because' => 'taken from the standard methods', 'at' => $entry->at, 'person_id' => $by->id]));
+            return $entry->add(new Method([...$standard, 'version' => 1, 'changed_because' => new Statement(StatementCode::FromStandards), 'at' => $entry->at, 'person_id' => $by->id]));
         }, Right::Lead);
     }
 }

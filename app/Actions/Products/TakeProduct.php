@@ -13,6 +13,8 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
+use Rheacid\Records\Statement;
+use Rheacid\Records\StatementCode;
 use Rheacid\Rights\Right;
 
 /** Makes a product of the library, or of a file, the site's own: its first version, or from a file the next one of its code. */
@@ -38,7 +40,7 @@ final class TakeProduct
                 'caution' => $from->cautions[0] ?? null,
                 'family' => $from->family,
                 'description' => $from->description,
-                'changed_because' => $isFromFile ? 'taken from a file' : 'taken from the library',
+                'changed_because' => new Statement($isFromFile ? StatementCode::FromFile : StatementCode::FromLibrary),
                 'routes' => $from->routes === [] ? null : $from->routes,
                 'needs_none' => $from->needsNone,
                 'stage_of' => $from->stageOf,

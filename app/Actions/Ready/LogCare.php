@@ -11,7 +11,6 @@ use Rheacid\Core\Care\Dirt;
 use Rheacid\Core\Care\SoakSchool;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\Overall;
-use Rheacid\Core\Words\CareWords;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchEvent;
 use Rheacid\Models\CareEvent;
@@ -21,6 +20,8 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
+use Rheacid\Records\Statement;
+use Rheacid\Records\StatementCode;
 use Rheacid\Rights\Right;
 
 /** Writes into the care log of an electrode what was done to it, or what happened. */
@@ -74,7 +75,7 @@ final class LogCare
             ->when($lastLook !== null, static fn($query) => $query->where('replicates.at', '>', $lastLook))->distinct()->pluck('occasions.batch_id');
         foreach (Batch::query()->with('newestEvent')->findMany($touched) as $batch) {
             if ($batch->state()->isHeldBy(Overall::Hold)) {
-                $entry->add(new BatchEvent(['batch_id' => $batch->id, 'state' => BatchState::Held, 'at' => $entry->at, 'reason' => CareWords::glassBroke($electrode->code), 'person_id' => $entry->by->id]));
+                $entry->add(new BatchEvent(['batch_id' => $batch->id, 'state' => BatchState::Held, 'at' => $entry->at, 'reason' => new Statement(StatementCode::GlassBroke, ['electrode' => $electrode->code]), 'person_id' => $entry->by->id]));
             }
         }
     }

@@ -25,7 +25,7 @@ final class PartPair
     public static function write(Entry $entry, Pair $pair, ?string $reason): Parting
     {
         if ($pair->parting !== null) {
-            throw Refused::because('They were parted already.', 'pair');
+            throw Refused::because('They were already separated.', 'pair');
         }
         Occupancy::ensureFree($pair->electrode);
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Site;
 
+use Rheacid\Board\Restyle;
 use Rheacid\Guard\People;
 use Rheacid\Models\Person;
 use Rheacid\Models\SiteSetting;
@@ -39,6 +40,7 @@ final class ChangeSettings
             return $entry->add(new SiteSetting(['name' => $name, 'fahrenheit_first' => $fahrenheitFirst, 'decimal_comma' => $decimalComma, 'leads_need_code' => $leadsNeedCode, 'four_eyes' => $fourEyes, 'at' => $entry->at, 'person_id' => $by->id]));
         }, Right::Lead);
         Settings::forget();
+        dispatch(new Restyle());
 
         return $settings;
     }

@@ -27,7 +27,7 @@ final class ChooseOutcome
                 throw Refused::because(sprintf('This check is concluded: %s.', ThermometerWords::outcome($check->outcome->outcome)), 'outcome');
             }
             if ($check->thermometer->newestVerification?->is($check) !== true) {
-                throw Refused::because('A newer check stands; conclude that one.', 'outcome');
+                throw Refused::because('There is a newer check. Conclude that one.', 'outcome');
             }
             if (!in_array($outcome, Thermometers::allowed($check), true)) {
                 throw Refused::because(match ($outcome) {

@@ -13,7 +13,6 @@ use Rheacid\Core\Thermometry\VerificationFinding;
 use Rheacid\Core\Thermometry\VerificationMethod;
 use Rheacid\Core\Thermometry\VerificationVerdict;
 use Rheacid\Core\Thermometry\VerifiedRange;
-use Rheacid\Core\Words\ThermometerWords;
 use Rheacid\Models\LookBack;
 use Rheacid\Models\Person;
 use Rheacid\Models\Thermometer;
@@ -22,6 +21,8 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
+use Rheacid\Records\Statement;
+use Rheacid\Records\StatementCode;
 use Rheacid\Shelf\Thermometers;
 use Rheacid\SiteClock;
 use Rheacid\Verify\NextInterval;
@@ -85,7 +86,7 @@ final class RecordVerification
             'findings' => [],
             'bath' => $input->bath,
             'source' => Source::Typed,
-            'rests_on' => sprintf('ice point, resistance of %s class %s', $class->standard, $class->class),
+            'rests_on' => new Statement(StatementCode::IcePointResistance, ['standard' => $class->standard, 'class' => $class->class]),
         ]);
     }
 
@@ -112,7 +113,7 @@ final class RecordVerification
             'as_left' => $before?->outcome?->outcome === Outcome::Adjusted,
             'earned_days' => $next->earnedDays,
             'interval_days' => $next->nextDays,
-            'interval_why' => ThermometerWords::interval($next, $toleranceC),
+            'interval_why' => new Statement(StatementCode::Interval, [...$next->facts(), 'tolerance_c' => $toleranceC]),
             'due_at' => $entry->at->addDays($next->nextDays),
             'person_id' => $entry->by->id,
         ]));

@@ -85,7 +85,8 @@ final class PeopleController
 
     public function enter(Request $request): RedirectResponse
     {
-        $code = $request->string('one_time_code')->toString();
+        // Read before it is checked: a list counts as no code.
+        $code = is_string($request->input('one_time_code')) ? $request->input('one_time_code') : '';
         $person = Invitations::person($code);
         $request->validate(['one_time_code' => ['required', 'string', 'max:40'], ...Passphrase::rules((string) $person?->name, (string) $person?->credential?->username)], ['one_time_code' => 'Type the invitation code that a lead gave you.', ...Passphrase::messages()]);
         if ($person?->enabled === false) {

@@ -17,6 +17,8 @@ final class SetUpRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
+        $text = fn(string $field): string => is_string($this->input($field)) ? $this->input($field) : '';
+
         return [
             'one_time_code' => ['required', 'string', 'max:40'],
             'site' => ['required', 'string', 'max:80'],
@@ -27,7 +29,7 @@ final class SetUpRequest extends FormRequest
             'numbers' => ['required', Rule::in(['point', 'comma'])],
             'name' => ['required', 'string', 'max:80'],
             'username' => Passphrase::USERNAME,
-            ...Passphrase::rules($this->string('name')->toString(), $this->string('username')->toString()),
+            ...Passphrase::rules($text('name'), $text('username')),
         ];
     }
 

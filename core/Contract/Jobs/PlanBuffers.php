@@ -36,7 +36,7 @@ final readonly class PlanBuffers implements Job
         $lots = [];
         foreach ($in->records('lots') as $lot) {
             if (isset($lots[$lot->text('id')])) {
-                throw $lot->refusal('id', sprintf('The lot "%s" stands twice.', $lot->text('id')));
+                throw $lot->refusal('id', sprintf('The lot "%s" appears twice.', $lot->text('id')));
             }
             $lots[$lot->text('id')] = new BufferLot($lot->text('id'), $lot->text('buffer'), $lot->number('nominal_ph'), $lot->text('expires_on'), $lot->count('uses_left'));
         }

@@ -30,7 +30,7 @@ final readonly class RecogniseBuffer implements Job
         $candidates = [];
         foreach ($in->texts('candidates') as $i => $name) {
             if (isset($candidates[$name])) {
-                throw $in->refusal("candidates[$i]", "\"$name\" stands twice among the candidates.");
+                throw $in->refusal("candidates[$i]", "\"$name\" appears twice among the candidates.");
             }
             $candidates[$name] = Buffer::named($name);
         }
