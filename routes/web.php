@@ -158,8 +158,8 @@ Route::middleware(['auth', SignsOutIdle::class, AsksForBetterSecret::class, Boun
     Route::get('logs/{log}', [LogController::class, 'show'])->name('logs.show');
     Route::get('pairs/{pair}/sample-log', [LogController::class, 'sample'])->name('logs.sample');
 
-    Route::get('sums', [CalculatorController::class, 'index'])->name('calculators');
-    Route::get('sums/{calculator}', [CalculatorController::class, 'show'])->name('calculators.show');
+    Route::get('calculators', [CalculatorController::class, 'index'])->name('calculators');
+    Route::get('calculators/{calculator}', [CalculatorController::class, 'show'])->name('calculators.show');
     Route::get('methods', [MethodController::class, 'index'])->name('methods');
     Route::get('methods/standard/{standard}', [MethodController::class, 'standard'])->name('methods.standard');
     Route::get('methods/{method}', [MethodController::class, 'show'])->name('methods.show');

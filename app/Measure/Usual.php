@@ -23,6 +23,14 @@ final readonly class Usual
 
     private function __construct(public PairLine $pair, public ThermometerLine $thermometer, public Stage $stage, public string $place, public Source $source) {}
 
+    /** As the last time, where nothing has to be asked first; null where something has. */
+    public static function inOneTap(Batch $batch): ?self
+    {
+        $batch->load(Batch::JUDGED);
+
+        return $batch->state()->isMeasured() && $batch->unanswered() === [] && Together::open($batch) === [] ? self::of($batch) : null;
+    }
+
     /** Null where it was never measured, or what it was measured with is not fit now. */
     public static function of(Batch $batch): ?self
     {

@@ -44,7 +44,7 @@ final readonly class WhatIsNext
     /** The first line of a row; a sign of comparison stays with its number. */
     public function row(): string
     {
-        return (string) preg_replace('/([≤≥±]) /u', "$1\u{A0}", $this->short);
+        return (string) preg_replace('/ ([≤≥±]) /u', "\u{A0}$1\u{A0}", $this->short);
     }
 
     /** The second line of a row: what to do, and what else is to be known. */

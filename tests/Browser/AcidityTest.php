@@ -43,7 +43,7 @@ final class AcidityTest extends BrowserTestCase
     {
         $wine = $this->begun('white-wine', 'WW-0001');
         $this->calibrate();
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/sums/bench-trial?batch=$wine->id")->sees('Grey values are examples');
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/calculators/bench-trial?batch=$wine->id")->sees('Grey values are examples');
         $oda->tabsTo('Substance')->types('tartaric acid, 10 %')->tabsTo('Dose and reading')->types("0; 3,80\n1; 3,60\n2; 3,45")->tabsTo('Value wanted')->types('3,5')->tabsTo('Volume of a portion')->types('100')->tabsTo('Batch, L')->types('600')->presses(WebDriverKeys::ENTER);
         $oda->sees('9.779 L')->tabsTo('Plan addition: 9779 mL to WW-0001')->presses(WebDriverKeys::ENTER)->sees('Addition planned.');
         $oda->tabsTo('Record as added')->presses(WebDriverKeys::ENTER)->sees('Measure again after mixing')->sees('not measured since then');

@@ -173,7 +173,7 @@ final class Person
 
     public function named(string $name): RemoteWebElement
     {
-        return $this->found(WebDriverBy::xpath("//*[self::a or self::button or self::summary or self::label][contains(normalize-space(), '$name')]"));
+        return $this->found(WebDriverBy::xpath("//*[self::a or self::button or self::summary or self::label][not(@aria-hidden = 'true')][contains(normalize-space(), '$name')]"));
     }
 
     /** Waits for it: on a slow machine a page may be on its way still. */
@@ -195,12 +195,7 @@ final class Person
     /** Opens what it is folded away in, as a person does who looks for it. */
     private function opened(RemoteWebElement $element): RemoteWebElement
     {
-        $closed = $this->browser->executeScript('const all = []; for (let at = arguments[0].closest("details:not([open])"); at; at = at.parentElement.closest("details:not([open])")) { if (!at.querySelector(":scope > summary").contains(arguments[0])) all.unshift(at.querySelector(":scope > summary")); } return all;', [$element]);
-        foreach (is_array($closed) ? $closed : [] as $summary) {
-            assert($summary instanceof RemoteWebElement);
-            $this->browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [$summary]);
-            $summary->click();
-        }
+        $this->browser->executeScript('for (let at = arguments[0].closest("details:not([open])"); at; at = at.parentElement.closest("details:not([open])")) { const summary = at.querySelector(":scope > summary"); if (!summary.contains(arguments[0])) summary.click(); }', [$element]);
 
         return $element;
     }

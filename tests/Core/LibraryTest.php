@@ -61,7 +61,7 @@ final class LibraryTest extends TestCase
         yield 'a deadline without hours' => [$limit(['applies' => 'within_hours']), 'limits[0].hours', 'how many hours'];
         yield 'a kind that is none' => [$limit(['kind' => 'deadly']), 'limits[0].kind', 'accepted'];
         yield 'a name too long' => [$limit(['name' => str_repeat('a', 121)]), 'limits[0].name', '120'];
-        yield 'one name twice' => [['limits' => [self::written()[0]['limits'][0], self::written()[0]['limits'][0]]], 'limits[1].name', 'once'];
+        yield 'one name twice' => [['limits' => [self::written()[0]['limits'][0], self::written()[0]['limits'][0]]], 'limits[1].name', 'a name of its own'];
         yield 'a hold without minutes' => [$limit(['course' => ['kind' => 'heat-hold', 'minimum_c' => 63]]), 'limits[0].course.minutes', ''];
         yield 'a caution too long' => [['cautions' => ['short', str_repeat('a', 401)]], 'cautions[1]', '400'];
         yield 'a place that it does not have' => [['method' => [...self::written()[0]['method'], 'needed_places' => ['attic']]], 'method.needed_places', 'attic'];

@@ -70,7 +70,7 @@ final class UncertaintyTest extends TestCase
         self::assertSame('A check buffer within 0.03: at most ± 0.05, which proves 4.55.', GainWords::proof($ways, 4.55, 0.05, Gain::least($in)));
         self::assertStringStartsWith('4.59 cannot be proven: the value is 0.01 from the limit', GainWords::proof(Gain::ways($in, 0.01), 4.59, 0.01, Gain::least($in)));
         $between = (Gain::least($in) + min(1.0, ...array_column($ways, "expanded_u"))) / 2;
-        self::assertStringStartsWith('No single way proves it; all of them together', GainWords::proof(Gain::ways($in, $between), 4.56, $between, Gain::least($in)));
+        self::assertStringStartsWith('No single step is enough; all of them together', GainWords::proof(Gain::ways($in, $between), 4.56, $between, Gain::least($in)));
     }
 
     private static function inputs(float $ph = 4.5, float $sd = 0.0, int $replicates = 1, float $outside = 0.0): UncertaintyInputs

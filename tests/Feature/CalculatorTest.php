@@ -49,7 +49,7 @@ final class CalculatorTest extends BenchTestCase
     #[DataProvider('sums')]
     public function test_a_sum_is_right_or_says_what_is_accepted(string $calculator, array $typed, array $seen): void
     {
-        $page = $this->get("/sums/$calculator?" . http_build_query($typed))->assertOk();
+        $page = $this->get("/calculators/$calculator?" . http_build_query($typed))->assertOk();
         foreach ($seen as $words) {
             $page->assertSee($words, false);
         }
@@ -58,21 +58,21 @@ final class CalculatorTest extends BenchTestCase
     public function test_each_opens_without_a_number_and_answers_its_own_example(): void
     {
         foreach (Calculator::cases() as $calculator) {
-            $this->get("/sums/$calculator->value")->assertOk()->assertSee($calculator->limits())->assertDontSee('class="big"', false)->assertDontSee('class="problem"', false);
-            $this->get("/sums/$calculator->value?" . http_build_query(array_column(array_map(static fn(Field $field): array => [$field->name, $field->example], $calculator->fields()), 1, 0)))->assertOk()->assertSee('class="big"', false);
+            $this->get("/calculators/$calculator->value")->assertOk()->assertSee($calculator->limits())->assertDontSee('class="big"', false)->assertDontSee('class="problem"', false);
+            $this->get("/calculators/$calculator->value?" . http_build_query(array_column(array_map(static fn(Field $field): array => [$field->name, $field->example], $calculator->fields()), 1, 0)))->assertOk()->assertSee('class="big"', false);
         }
-        $this->get('/sums/everything')->assertNotFound();
-        $this->get('/sums?batch=999999')->assertOk();
+        $this->get('/calculators/everything')->assertNotFound();
+        $this->get('/calculators?batch=999999')->assertOk();
     }
 
     public function test_what_was_found_is_planned_for_a_batch(): void
     {
         $batch = $this->batch();
-        $page = (string) $this->get("/sums/acid?batch=$batch->id&acid=tartaric&raise=0,5&batch_l=180")->assertSee("Plan addition: 90 g to $batch->code")->getContent();
+        $page = (string) $this->get("/calculators/acid?batch=$batch->id&acid=tartaric&raise=0,5&batch_l=180")->assertSee("Plan addition: 90 g to $batch->code")->getContent();
         preg_match_all('/<input type="hidden" name="(what|amount|unit)" value="([^"]*)"/', $page, $hidden);
         $this->post("/batches/$batch->id/additions", [...array_combine($hidden[1], $hidden[2]), 'form' => self::formId()])->assertSessionHasNoErrors();
 
         self::assertSame(['tartaric acid', 90.0, 'g', Addition::PLANNED], array_values(Addition::query()->sole()->only(['what', 'amount', 'unit', 'state'])));
-        $this->actingAs($this->people['auditor'])->get("/sums/acid?batch=$batch->id")->assertOk()->assertDontSee('Plan ');
+        $this->actingAs($this->people['auditor'])->get("/calculators/acid?batch=$batch->id")->assertOk()->assertDontSee('Plan ');
     }
 }

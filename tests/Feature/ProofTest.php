@@ -53,7 +53,7 @@ final class ProofTest extends BenchTestCase
 
         $finding = CourseFinding::standing($batch->id)->where('limit_name', 'Critical, always: degree-hours')->sole();
         self::assertSame([Conformity::Inconclusive, true], [$finding->verdict, $finding->isDue()], (string) json_encode($finding->answer));
-        self::assertStringContainsString('2.5 days of it was not recorded', (string) $finding->answer['words']);
+        self::assertStringContainsString('2.5 days of it was not recorded', $finding->words());
         self::assertSame(MissingReason::NotProven, $this->missing($batch)['Critical, always: degree-hours'] ?? null);
         $this->get("/batches/$batch->id/temperatures")->assertSee('Not proven.');
     }
@@ -247,7 +247,7 @@ final class ProofTest extends BenchTestCase
         self::assertSame(BatchState::Recalled, $this->batch()->state());
         $this->today()->assertSee('CS-0417 is recalled');
         $this->get('/batches')->assertSeeInOrder(['CS-0417', 'recalled', 'CS-0421']);
-        $this->get("/batches/$batch->id")->assertSee('Told: the two shops, by telephone')->assertSee('Keep it apart.');
+        $this->get("/batches/$batch->id")->assertSee('Informed: the two shops, by telephone')->assertSee('Keep it apart.');
         $this->release($batch)->assertSessionHasErrors('release');
         $this->post("/batches/$batch->id/route", ['route' => 'any', 'form' => self::formId()])->assertSessionHasErrors('route');
         $this->post("/batches/$batch->id/state", ['state' => 'discarded', 'reason' => 'as decided', 'form' => self::formId()])->assertSessionHasNoErrors();

@@ -84,7 +84,7 @@ final class ThermometerLifeTest extends ThermometerTestCase
         $this->concludes($check, 'use');
 
         self::assertSame([53.05, 73.05], [$check->verified_low_c, $check->verified_high_c]);
-        $this->get("/thermometer-checks/$check->id/certificate")->assertSeeInOrder(['T-08', 'T-00 at 63.05 °C ± 0.05, certificate invented 4711', 'Within tolerance.', 'Ledger head']);
+        $this->get("/thermometer-checks/$check->id/certificate")->assertSeeInOrder(['T-08', 'T-00 at 63.05 °C ± 0.05 °C, certificate invented 4711', 'Within tolerance.', 'Ledger head']);
         $pdf = $this->get("/thermometer-checks/$check->id/certificate.pdf")->assertOk();
         self::assertStringStartsWith('%PDF-', (string) $pdf->getContent());
         self::assertNull(LedgerCheck::run()['difference']);

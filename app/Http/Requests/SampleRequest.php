@@ -10,7 +10,6 @@ use Illuminate\Validation\Rule;
 use Rheacid\Batches\Found;
 use Rheacid\Http\SampleFields;
 use Rheacid\Measure\Drawn;
-use Rheacid\Measure\Together;
 use Rheacid\Measure\Usual;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Pair;
@@ -31,8 +30,7 @@ final class SampleRequest extends FormRequest
             return;
         }
         $batch = $this->batch();
-        $batch->load(Batch::JUDGED);
-        $usual = $batch->state()->isMeasured() && $batch->unanswered() === [] && Together::open($batch) === [] ? Usual::of($batch) : null;
+        $usual = Usual::inOneTap($batch);
         if ($usual === null) {
             throw new HttpResponseException(redirect()->route('drafts.create', $batch));
         }

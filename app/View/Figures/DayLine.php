@@ -141,7 +141,8 @@ final readonly class DayLine
         $deadline = $next === null ? null : [
             'at' => $next->at,
             'label' => BatchTasks::due($next),
-            'forecast' => $forecast === null || $next->at->isPast() ? '' : ', ' . ForecastWords::short($forecast),
+            // Without a forecast the time alone stands here: the drawing has no place to say why.
+            'forecast' => $forecast === null || $next->at->isPast() || ($forecast->etaH === null && $forecast->levelsOffPh === null) ? '' : ', ' . ForecastWords::short($forecast),
             'sign' => BatchTasks::sign($next),
         ];
 

@@ -77,6 +77,7 @@
         <h2>State</h2>
         <p class="verdict"><x-state :is="Rheacid\View\BatchScreen::sign($batch->state())">{{ ucfirst($batch->state()->value) }}</x-state></p>
         @if ($batch->newestEvent?->reason)<p>{{ $batch->newestEvent->reason }}</p>@endif
+        @if ($batch->newestEvent?->told)<p>Informed: {{ $batch->newestEvent->told }}</p>@endif
         <h2>Limits</h2>
         <dl>
             @foreach ($batch->limits() as $row)

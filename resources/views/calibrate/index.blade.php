@@ -10,7 +10,7 @@
             <li>
                 <div><b>{{ $pair->code }} on {{ $pair->name }}</b><small>{{ $pair->kind->words() }} <x-pair-state :status="$pair->status()" /></small></div>
                 @if (in_array($pair->id, $inRun, true))
-                    <a class="do" href="{{ route('runs.create', $pair->id) }}">Go on <span class="visually-hidden">with {{ $pair->code }}</span></a>
+                    <a class="do" href="{{ route('runs.create', $pair->id) }}">Continue <span class="visually-hidden">with {{ $pair->code }}</span></a>
                 @else
                     <a @class(['do', 'quiet' => !$loop->first]) href="{{ route('runs.create', $pair->id) }}" @if ($loop->first) data-primary @endif>Calibrate<span class="visually-hidden"> {{ $pair->code }}</span></a>
                 @endif

@@ -2,7 +2,7 @@
 @use(Rheacid\View\Figures\RowCourse)
 <x-house title="Measure" room="Measure">
     @foreach ($rounds as $round)
-        <p class="verdict"><x-state is="care">A measuring round is open.</x-state> {{ $round->left_count }} of {{ $round->stops_count }} batches left; begun {{ Rheacid\SiteClock::short($round->at) }} by {{ $round->person->name }}. <a href="{{ route('rounds.show', $round) }}">Go on</a></p>
+        <p class="verdict"><x-state is="care">A measuring round is open.</x-state> {{ $round->left_count }} of {{ $round->stops_count }} batches left; begun {{ Rheacid\SiteClock::short($round->at) }} by {{ $round->person->name }}. <a href="{{ route('rounds.show', $round) }}">Continue round</a></p>
     @endforeach
     <table class="stack next">
         <caption class="visually-hidden">Batches to measure</caption>

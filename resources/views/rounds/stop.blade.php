@@ -37,7 +37,7 @@
         </div>
     </form>
     <details class="apart"><summary>Read live, skip, or end the round</summary>
-        @unless ($isBlind)<p><a href="{{ route('drafts.create', [$batch, 'stop' => $stop->id]) }}">Read this batch live or from a log</a></p>@endunless
+        @unless ($isBlind)<p class="looks"><a href="{{ route('drafts.create', [$batch, 'stop' => $stop->id]) }}">Read this batch live or from a log file</a></p>@endunless
         <form method="post" action="{{ route('rounds.pass', $round) }}"><x-form-id /><input type="hidden" name="stop" value="{{ $stop->id }}">
             <div class="fields"><x-field name="reason" id="f-why" label="Reason to skip" :keeps="false" maxlength="400" /></div>
             <button class="do quiet apart">Skip this batch</button>
