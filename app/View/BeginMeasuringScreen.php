@@ -7,6 +7,7 @@ namespace Rheacid\View;
 use Illuminate\Database\Eloquent\Collection;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\Source;
+use Rheacid\Board\Lines;
 use Rheacid\Board\PairLine;
 use Rheacid\Board\ThermometerLine;
 use Rheacid\Core\Care\PairState;
@@ -20,6 +21,8 @@ use Rheacid\Models\RoundStop;
 use Rheacid\Shelf\Readiness;
 use Rheacid\SiteClock;
 use Rheacid\Today\DayPlan;
+use Rheacid\Today\WhatIsNext;
+use Rheacid\View\Figures\RowCourse;
 
 /** What the page on which a measurement is begun shows. */
 final readonly class BeginMeasuringScreen
@@ -31,7 +34,7 @@ final readonly class BeginMeasuringScreen
      * @param list<string> $lacking places that the open sample still waits for
      * @param array<int, string> $asks conditions that nobody has answered yet, by their place among all
      */
-    private function __construct(public Batch $batch, public array $pairs, public ?PairLine $ready, public array $thermometers, public array $asks, public Source $source, public ?Usual $usual, public Collection $together, public ?Occasion $joins, public ?string $place, public ?RoundStop $stop, public ?Occasion $waiting, public array $lacking) {}
+    private function __construct(public Batch $batch, public array $pairs, public ?PairLine $ready, public array $thermometers, public array $asks, public Source $source, public ?Usual $usual, public Collection $together, public ?Occasion $joins, public ?string $place, public ?RoundStop $stop, public ?Occasion $waiting, public array $lacking, public WhatIsNext $next, public ?RowCourse $course) {}
 
     /** @param mixed $joins, $place and $stop of a round as the address names them */
     public static function of(Batch $batch, DayPlan $plan, SimulatedBench $bench, mixed $joins = null, mixed $place = null, mixed $stop = null): self
@@ -52,7 +55,9 @@ final readonly class BeginMeasuringScreen
         $ready = ($stop === null ? null : array_column($pairs, null, 'id')[$stop->round->pair_id] ?? null) ?? $usual->pair ?? self::firstReady($fit) ?? $plan->readyPair();
         $isOnBench = $ready !== null && $bench->knows(Pair::query()->findOrFail($ready->id)->electrode);
 
-        return new self($batch, $pairs, $ready, $thermometers, array_diff($batch->asks(), array_keys($batch->conditions())), $usual->source ?? ($isOnBench ? Source::Simulated : Source::Typed), $usual, $together, $together->first(static fn(Occasion $one): bool => (string) $one->id === $joins) ?? $waiting, is_string($place) && in_array($place, $batch->product->method->places, true) ? $place : $stop->place ?? $lacking[0] ?? null, $stop, $waiting, $lacking);
+        $row = Lines::batch($batch->id);
+
+        return new self($batch, $pairs, $ready, $thermometers, array_diff($batch->asks(), array_keys($batch->conditions())), $usual->source ?? ($isOnBench ? Source::Simulated : Source::Typed), $usual, $together, $together->first(static fn(Occasion $one): bool => (string) $one->id === $joins) ?? $waiting, is_string($place) && in_array($place, $batch->product->method->places, true) ? $place : $stop->place ?? $lacking[0] ?? null, $stop, $waiting, $lacking, WhatIsNext::of($row), RowCourse::of($row));
     }
 
     /** What the usual case comes to: E-07 on Bench meter A · T-03 · blend · under way · sample drawn now. */

@@ -28,12 +28,17 @@ function build(area) {
         for (const line of area.value.split('\n').map((one) => one.trim()).filter(Boolean)) add(line.split(/\s*;\s*|\s+/));
         add();
     };
+    let isOwn = false;
     const write = () => {
         const lines = [...body.rows].map((row) => [...row.querySelectorAll('input')].map((input) => input.value.trim()).filter(Boolean).join('; '));
         area.value = lines.filter(Boolean).join('\n');
         if (lines[lines.length - 1] !== '') add();
+        isOwn = true;
         area.dispatchEvent(new Event('input', { bubbles: true }));
+        isOwn = false;
     };
+    // What was kept in the browser is put back into the text field: the table follows.
+    area.addEventListener('input', () => { if (!isOwn && area.hidden) fill(); });
     body.addEventListener('input', (event) => { event.stopPropagation(); write(); });
     // From number to number by Enter: the digits of a telephone have no other way on.
     body.addEventListener('keydown', (event) => {

@@ -27,14 +27,14 @@ final class AcidityTest extends BrowserTestCase
         $this->calibrateTo10();
 
         $solution = new AcidSolution(['tartaric' => 0.018, 'malic' => 0.01, 'citric' => 0.006], 0.014);
-        foreach (['8.2' => 'never judged', '7.0' => ''] as $endpoint => $missing) {
+        foreach (['8.2' => 'not judged yet', '7.0' => ''] as $endpoint => $missing) {
             $oda->opens("/measure/$wine->id")->taps('Titrate')->sees('Two endpoints, two quantities')->chooses('endpoint', (string) $endpoint)->chooses('stage', 'finished')->chooses('pair', (string) $this->pair()->id);
             foreach ([0, 1] as $portion) {
                 $oda->browser->executeScript('document.querySelector(arguments[0]).value = arguments[1]; document.querySelector(arguments[2]).value = "10"', ["[name=\"portions[$portion][curve]\"]", $this->curve($solution), "[name=\"portions[$portion][sample]\"]"]);
             }
             $oda->taps('Record titration')->sees('Recorded on WW-0001.')->sees('meq');
             $oda->opens("/batches/$wine->id")->sees('Release checks');
-            self::assertSame($missing !== '', str_contains($oda->page(), 'Legal, finished: acidity, 3.5 g/L as tartaric: never judged'), "after $endpoint");
+            self::assertSame($missing !== '', str_contains($oda->page(), 'Legal, finished: acidity, 3.5 g/L as tartaric: not judged yet'), "after $endpoint");
         }
         self::assertSame(Conformity::Inside, LimitOutcome::query()->where('name', 'Legal, finished: acidity, 3.5 g/L as tartaric')->sole()->outcome);
     }

@@ -35,7 +35,7 @@ final class BatchJourneyTest extends BrowserTestCase
     public static function chambers(): iterable
     {
         yield 'in time' => [22.0, 45, ['Met.', '°F·h of 1200 allowed'], BatchState::Running];
-        yield 'not in time' => [25.0, 85, ['Not met.', 'Cooking does not mend it'], BatchState::Held];
+        yield 'not in time' => [25.0, 85, ['Not met.', 'Cooking does not help'], BatchState::Held];
     }
 
     /** @param list<string> $seen */
@@ -68,7 +68,7 @@ final class BatchJourneyTest extends BrowserTestCase
         $at = static fn(int $minutes): string => SiteClock::local(CarbonImmutable::instance($batch->started_at)->addMinutes($minutes))->format('Y-m-d H:i');
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/batches/$batch->id/temperatures");
 
-        $oda->chooses('point', 'coldest')->chooses('thermometer', (string) $this->thermometer()->id)->fills('Or type', implode("\n", array_map(static fn(int $minutes): string => "{$at($minutes)}; " . ($minutes <= 20 ? 64 : 58), range(0, 40, 5))))->taps('The record is complete')->taps('Add to record');
+        $oda->chooses('point', 'coldest')->chooses('thermometer', (string) $this->thermometer()->id)->fills('Or type the points', implode("\n", array_map(static fn(int $minutes): string => "{$at($minutes)}; " . ($minutes <= 20 ? 64 : 58), range(0, 40, 5))))->taps('The record is complete')->taps('Add to record');
         $oda->sees('Running')->sees('min at 63 °C or more')->opens("/batches/$batch->id")->sees('When was it pitched?');
         $oda->sets('or at', str_replace(' ', 'T', $at(45)))->taps('Pitched then')->sees('Pitched: noted.')->sees('Held.')->opens("/batches/$batch->id/temperatures")->sees('Not met.');
         self::assertSame(BatchState::Held, $this->batch('KF-0001')->state());
@@ -111,7 +111,7 @@ final class BatchJourneyTest extends BrowserTestCase
         $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id");
         $sela->sees('Met.');
         foreach ($this->openDeviations($batch) as $deviation) {
-            $sela->opens("/deviations/$deviation")->chooses('disposition', 'go-on')->fills('Reason', 'proven by the control check within the hour')->taps('Record decision')->sees('Go on with it.');
+            $sela->opens("/deviations/$deviation")->chooses('disposition', 'go-on')->fills('Reason', 'proven by the control check within the hour')->taps('Record decision')->sees('Resume the batch.');
         }
         $sela->opens("/batches/$batch->id")->fills('Passphrase', self::PASSPHRASE)->taps('Release CS-0421')->sees('is released.');
         self::assertSame(BatchState::Released, $this->batch('CS-0421')->state());
@@ -121,8 +121,8 @@ final class BatchJourneyTest extends BrowserTestCase
     public static function refusals(): iterable
     {
         yield 'the calibration was overdue' => ['overdue', 'Equilibrium: the newest value does not prove it'];
-        yield 'a condition was never answered' => ['unanswered', 'Acidified within a day: nobody has said'];
-        yield 'only the pH was read' => ['acidity', 'Legal, finished: acidity, 3.5 g/L as tartaric: never judged'];
+        yield 'a condition was never answered' => ['unanswered', 'Acidified within a day: whether it applies is not answered'];
+        yield 'only the pH was read' => ['acidity', 'Legal, finished: acidity, 3.5 g/L as tartaric: not judged yet'];
     }
 
     #[DataProvider('refusals')]

@@ -22,7 +22,7 @@ final class BatchTest extends BrowserTestCase
 
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/batches');
         $oda->taps('Start batch')->sees('Choose a product')->browser->executeScript("document.querySelector('a[href$=\"product=" . Product::query()->where(['code' => 'kombucha', 'version' => 2])->sole()->id . "\"]').click()");
-        $oda->sees('next number suggested')->fills('Vessel', 'jar 3')->fills('Size', '12 L')->taps('Start')->sees('is on record.');
+        $oda->sees('next number suggested')->fills('Vessel', 'jar 3')->fills('Size', '12 L')->taps('Start batch')->sees(' started.');
         $oda->taps('Pitched now')->sees('Pitched: noted.')->sees('History');
     }
 
@@ -40,7 +40,7 @@ final class BatchTest extends BrowserTestCase
         $this->measure([6.2, 6.2], electrode: 'E-05');
         $oda->opens("/batches/$batch->id")->sees('Two instruments differ by more than 0.1 pH. Use a third.');
 
-        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens('/deviations/' . Deviation::query()->sole()->id)->sees('acid added, stirred')->fills('Reason', 'measured again within the hour')->taps('Record decision')->sees('Choose what happens to the batch')->chooses('disposition', 'go-on')->taps('Record decision')->sees('Go on with it.');
+        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens('/deviations/' . Deviation::query()->sole()->id)->sees('acid added, stirred')->fills('Reason', 'measured again within the hour')->taps('Record decision')->sees('Choose what happens to the batch')->chooses('disposition', 'go-on')->taps('Record decision')->sees('Resume the batch.');
         $sela->taps('Open batch')->sees('Release checks')->taps('Resume batch')->fills('Reason', 'decided')->browser->executeScript("document.querySelector('#move button[value=running]').click()");
         $sela->sees('is running.');
 

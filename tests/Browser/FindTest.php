@@ -13,7 +13,7 @@ final class FindTest extends BrowserTestCase
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
 
-        $oda->presses('/')->types('chili')->sees('Batches CS-0417');
+        $oda->presses('/')->types('chili')->sees('CS-0417 · Fermented chilli sauce');
         self::assertSame('Today', explode(' · ', $oda->title())[0], 'the page stays while somebody types');
         $oda->tabsTo('CS-0417')->presses(WebDriverKeys::ENTER)->sees('What is next');
         self::assertStringContainsString('CS-0417', $oda->title());

@@ -31,7 +31,7 @@ final class JourneyTest extends BrowserTestCase
             ->sees('Blended mash')->leavesFields()->presses(WebDriverKeys::ENTER)
             ->sees('Portion 1')->tabsTo('speed')->types('60')
             ->movesTheElectrodeAndAccepts('sample of CS-0417')->sees('Portion 2')
-            ->movesTheElectrodeAndAccepts('sample of CS-0417')->sees('Not needed: they agree within 0.05')
+            ->movesTheElectrodeAndAccepts('sample of CS-0417')->sees('Not needed: the portions agree within 0.05')
             ->presses(WebDriverKeys::ENTER)->sees('Recorded on CS-0417.')->sees('Critical limit met.')
             ->tabsTo('Glass whole')->presses(WebDriverKeys::ENTER)->sees('Glass whole: noted.')->leavesFields()
             ->presses(WebDriverKeys::ENTER)->sees('Readings')->sees('open');
@@ -46,7 +46,7 @@ final class JourneyTest extends BrowserTestCase
     public function test_a_run_survives_a_reload_and_is_left_on_record(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
-        $oda->opens("/calibrate/{$this->pair()->id}")->taps('Start calibration')->sees('Waiting for the electrode.')
+        $oda->opens("/calibrate/{$this->pair()->id}")->taps('Start anyway')->sees('Waiting for the electrode.')
             ->tabsTo('speed')->types('60')->movesTheElectrodeAndAccepts('pH 7.00 · Q-27')->sees('4.01 now');
 
         $oda->browser->navigate()->refresh();
@@ -59,7 +59,7 @@ final class JourneyTest extends BrowserTestCase
     public function test_accept_sleeps_until_settled_and_an_early_one_takes_a_reason(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
-        $oda->opens("/calibrate/{$this->pair()->id}")->taps('Start calibration')->sees('Waiting for the electrode.')
+        $oda->opens("/calibrate/{$this->pair()->id}")->taps('Start anyway')->sees('Waiting for the electrode.')
             ->taps('pH 7.00 · Q-27')->sees('of 30 s');
 
         $oda->taps('Accept 7.0');
@@ -71,7 +71,7 @@ final class JourneyTest extends BrowserTestCase
     public function test_a_meter_without_a_bench_is_typed(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
-        $oda->opens("/calibrate/{$this->pair()->id}")->taps('typed from a real meter')->taps('Start calibration')->sees('type what it shows');
+        $oda->opens("/calibrate/{$this->pair()->id}")->taps('typed from a real meter')->taps('Start anyway')->sees('type what it shows');
 
         $oda->fills('Potential', '4.0 volts')->fills('Temperature', '21,5')->taps('was stable')->taps('Accept 7.0')
             ->sees('A potential in mV like 177.4');

@@ -35,10 +35,10 @@ final class ProofTest extends BrowserTestCase
         CarbonImmutable::setTestNow();
         $product = Product::query()->where('code', 'fermented-sausage')->sole();
 
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/batches/new?product=$product->id")->sees('Which process route');
-        $oda->fills('Code', 'SA-0001')->fills('Vessel', 'room 1')->fills('Size', '40 kg')->sets('Started at', $this->field(60))->taps('Start')->sees('Choose a process route');
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/batches/new?product=$product->id")->sees('Process route');
+        $oda->fills('Code', 'SA-0001')->fills('Vessel', 'room 1')->fills('Size', '40 kg')->sets('Started at', $this->field(60))->taps('Start batch')->sees('Choose a process route');
         self::assertSame('SA-0001', $oda->browser->executeScript('return document.querySelector("[name=code]").value'), 'nothing typed is lost');
-        $oda->taps('Fermented, then kept cold')->taps('Start')->sees('is on record.')->sees('When was it stuffed? Limits count from that time.');
+        $oda->taps('Fermented, then kept cold')->taps('Start batch')->sees('SA-0001 started.')->sees('When was it stuffed? Limits count from that time.');
         $batch = $this->batch('SA-0001');
         $oda->taps('Not yet')->sees('Recorded: not yet.')->opens("/batches/$batch->id")->sets('or at', $this->field(70))->taps('Stuffed then')->sees('That is before the batch started.');
         $oda->sets('or at', $this->field(50))->taps('Stuffed then')->sees('A lead records it');
@@ -48,7 +48,7 @@ final class ProofTest extends BrowserTestCase
         $sela->taps('Change the time')->sets('Time of the step', $this->field(55))->fills('Reason', 'the sheet was misread')->fills('Passphrase', 'not mine')->taps('Change time and judge again')->sees('That is not your passphrase.');
         self::assertSame($this->field(55), $sela->browser->executeScript('return document.querySelector("[id^=change-at]").value'), 'nothing typed is lost');
         $sela->fills('Passphrase', self::PASSPHRASE)->taps('Change time and judge again')->sees('time changed. Everything that depends on it')->sees('the sheet was misread');
-        $sela->opens("/batches/$batch->id/temperatures")->chooses('thermometer', (string) $this->thermometer()->id)->fills('Or type', implode("\n", array_map(fn(int $hours): string => str_replace('T', ' ', $this->field(20 - $hours)) . '; 20.0', range(0, 19))))->taps('Add to record');
+        $sela->opens("/batches/$batch->id/temperatures")->chooses('thermometer', (string) $this->thermometer()->id)->fills('Or type the points', implode("\n", array_map(fn(int $hours): string => str_replace('T', ' ', $this->field(20 - $hours)) . '; 20.0', range(0, 19))))->taps('Add to record');
         $sela->sees('points recorded')->sees('36 h of it was not recorded');
         self::assertStringNotContainsString('Met.', $sela->page(), 'time that nobody recorded proves nothing');
         self::assertSame([2, 1], [BatchStep::query()->where('batch_id', $batch->id)->count(), $this->batch('SA-0001')->load('steps')->steps->count()], 'the former stays on record');
@@ -82,7 +82,7 @@ final class ProofTest extends BrowserTestCase
         $course = "/batches/$batch->id/temperatures";
 
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens($course)->chooses('point', 'coldest')->chooses('thermometer', (string) $this->thermometer()->id);
-        $oda->fills('Or type', 'yesterday; cold')->taps('Add to record')->sees('holds no line with numbers')->fills('Or type', implode("\n", array_map(fn(int $hours): string => str_replace('T', ' ', $this->field(120 - $hours)) . '; 8.4', range(0, 114, 6))))->taps('Add to record');
+        $oda->fills('Or type the points', 'yesterday; cold')->taps('Add to record')->sees('holds no line with numbers')->fills('Or type the points', implode("\n", array_map(fn(int $hours): string => str_replace('T', ' ', $this->field(120 - $hours)) . '; 8.4', range(0, 114, 6))))->taps('Add to record');
         $oda->sees('Running, day 5 of 60.');
         self::assertStringNotContainsString('Met.', $oda->page(), 'five days are not sixty');
 

@@ -1,6 +1,6 @@
 @props(['figure'])
 @php($id = 'row-' . Illuminate\Support\Str::random(6))
-<figure class="row-course"><svg viewBox="0 0 {{ $figure::WIDTH }} {{ $figure::HEIGHT }}" role="img" aria-label="{{ $figure->words() }}">
+<figure {{ $attributes->class('row-course') }}><svg viewBox="0 0 {{ $figure::WIDTH }} {{ $figure::HEIGHT }}" role="img" aria-label="{{ $figure->words() }}">
     <defs><pattern id="{{ $id }}" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path class="hatch" d="M0 0v7"/></pattern></defs>
     @foreach ($figure->walls() as $wall)
         <path class="edge later" d="M0 {{ $wall['y'] }}H{{ $wall['x'] }}"/>

@@ -31,6 +31,9 @@
     @else
         <p class="what">Auditors read here and record nothing.</p>
     @endif
+    <h2>What is next for {{ $batch->code }}</h2>
+    <p class="verdict"><x-state :is="$screen->next->sign">{{ $screen->next->word }}.</x-state> <span>{{ $screen->next->line }} @if ($screen->next->advice)<b>{{ $screen->next->advice }}</b>@endif</span></p>
+    @if ($screen->course)<x-row-course :figure="$screen->course" class="large" />@endif
     @if (Gate::allows('record'))
         <x-slot:act><button class="do" form="begin" data-primary>Start measuring <kbd>Enter</kbd></button></x-slot>
     @endif
