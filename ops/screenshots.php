@@ -90,7 +90,7 @@ $oda->opens('/pairs/1/check')->chooses('lot', 'R-08')->taps('pH 6.86 reference Â
 $wait(90);
 $accept($oda)->sees('confirms this calibration');
 $oda->opens('/rounds/1')->sees('Round');
-foreach ([['152,4', '152,1'], ['84,0', '84,3']] as $numbers) {
+foreach ([['211,8', '212,0'], ['143,1', '142,8']] as $numbers) {
     foreach ([...$numbers, '21,4'] as $number) {
         $oda->types($number)->presses(WebDriverKeys::ENTER);
     }

@@ -113,7 +113,7 @@ final class BatchJourneyTest extends BrowserTestCase
         foreach ($this->openDeviations($batch) as $deviation) {
             $sela->opens("/deviations/$deviation")->chooses('disposition', 'go-on')->fills('Reason', 'proven by the control check within the hour')->taps('Record decision')->sees('Resume the batch.');
         }
-        $sela->opens("/batches/$batch->id")->fills('Passphrase', self::PASSPHRASE)->taps('Release CS-0421')->sees('is released.');
+        $sela->opens("/batches/$batch->id")->fills('Your passphrase', self::PASSPHRASE)->taps('Release CS-0421')->sees('is released.');
         self::assertSame(BatchState::Released, $this->batch('CS-0421')->state());
     }
 

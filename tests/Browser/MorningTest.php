@@ -24,7 +24,7 @@ final class MorningTest extends BrowserTestCase
         self::assertSame(PairState::Soaking, Readiness::of($this->pair())->state);
 
         $oda->opens("/calibrate/{$this->pair()->id}")->taps('change')->chooses('lots[2]', 'Q-35')->fills('Reason not to wait for the soak', 'the vat cannot wait')
-            ->taps('Start calibration')->sees('Waiting for the electrode.')->chooses('speed', '60')
+            ->taps('Start anyway')->sees('Waiting for the electrode.')->chooses('speed', '60')
             ->movesTheElectrodeAndAccepts('pH 7.00 · Q-27')->sees('4.01 now')
             ->movesTheElectrodeAndAccepts('pH 4.01 · Q-28')->sees('10.01 now')
             ->movesTheElectrodeAndAccepts('pH 10.01 · Q-35')->sees('Accept read-back')
@@ -32,7 +32,7 @@ final class MorningTest extends BrowserTestCase
         self::assertNotNull(Calibration::query()->sole()->alkaline_slope_percent);
 
         $oda->opens("/calibrate/{$this->pair('E-05')->id}")->taps('change')->chooses('lots[0]', 'R-08')->chooses('lots[1]', 'R-07')->chooses('lots[2]', 'R-09')->chooses('read_back', '')
-            ->taps('Start calibration')->sees('confirms itself')->taps('Start calibration')->sees('Waiting for the electrode.')->chooses('speed', '60')
+            ->taps('Start anyway')->sees('confirms itself')->taps('Start anyway')->sees('Waiting for the electrode.')->chooses('speed', '60')
             ->movesTheElectrodeAndAccepts('pH 6.86 reference · R-08')->sees('4.00 now')
             ->movesTheElectrodeAndAccepts('pH 4.01 reference · R-07')->sees('9.18 now')
             ->movesTheElectrodeAndAccepts('pH 9.18 reference · R-09')->sees('Accept read-back')
@@ -61,7 +61,7 @@ final class MorningTest extends BrowserTestCase
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
         $oda->opens("/bench/{$this->pair()->id}")->chooses('fault', Fault::Coated->value)->fills('Seed', '7')->taps('Set condition')->sees('Simulated bench set.')
-            ->taps('Start calibration')->sees('Waiting for the electrode.')->chooses('speed', '60')
+            ->taps('Start anyway')->sees('Waiting for the electrode.')->chooses('speed', '60')
             ->movesTheElectrodeAndAccepts('pH 7.00 · Q-27')->sees('4.01 now')
             ->movesTheElectrodeAndAccepts('pH 4.01 · Q-28')->sees('Accept read-back')
             ->movesTheElectrodeAndAccepts('pH 4.01 reference · R-07')->sees('Likely cause.')->sees('coated');

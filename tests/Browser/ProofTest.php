@@ -45,9 +45,9 @@ final class ProofTest extends BrowserTestCase
 
         $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id")->sets('or at', $this->field(50))->taps('Stuffed then')->sees('How do you know?');
         $sela->fills('How do you know?', 'on the sheet of the filler')->taps('Stuffed then')->sees('Stuffed: noted.')->sees('on the sheet of the filler');
-        $sela->taps('Change the time')->sets('Time of the step', $this->field(55))->fills('Reason', 'the sheet was misread')->fills('Passphrase', 'not mine')->taps('Change time and judge again')->sees('That is not your passphrase.');
+        $sela->taps('Change the time')->sets('Time of the step', $this->field(55))->fills('Reason', 'the sheet was misread')->fills('Your passphrase', 'not mine')->taps('Change time and judge again')->sees('That is not your passphrase.');
         self::assertSame($this->field(55), $sela->browser->executeScript('return document.querySelector("[id^=change-at]").value'), 'nothing typed is lost');
-        $sela->fills('Passphrase', self::PASSPHRASE)->taps('Change time and judge again')->sees('time changed. Everything that depends on it')->sees('the sheet was misread');
+        $sela->fills('Your passphrase', self::PASSPHRASE)->taps('Change time and judge again')->sees('time changed. Everything that depends on it')->sees('the sheet was misread');
         $sela->opens("/batches/$batch->id/temperatures")->chooses('thermometer', (string) $this->thermometer()->id)->fills('Or type the points', implode("\n", array_map(fn(int $hours): string => str_replace('T', ' ', $this->field(20 - $hours)) . '; 20.0', range(0, 19))))->taps('Add to record');
         $sela->sees('points recorded')->sees('36 h of it was not recorded');
         self::assertStringNotContainsString('Met.', $sela->page(), 'time that nobody recorded proves nothing');
@@ -99,8 +99,8 @@ final class ProofTest extends BrowserTestCase
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/batches/$batch->id")->sees('Question.')->taps('No')->sees('Answer recorded.')->sees('No measured limit protects it.');
         self::assertStringNotContainsString('Release CI-0001', $oda->page(), 'a checker is not offered it');
 
-        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id")->fills('Passphrase', self::PASSPHRASE)->taps('Release CI-0001')->sees('Give a reason for the release.');
-        $sela->fills('Reason to release without a measurement', 'dry, clear, tasted by two')->fills('Passphrase', self::PASSPHRASE)->taps('Release CI-0001')->sees('CI-0001 is released.')->sees('Nothing was measured.');
+        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id")->fills('Your passphrase', self::PASSPHRASE)->taps('Release CI-0001')->sees('Give a reason for the release.');
+        $sela->fills('Reason to release without a measurement', 'dry, clear, tasted by two')->fills('Your passphrase', self::PASSPHRASE)->taps('Release CI-0001')->sees('CI-0001 is released.')->sees('Nothing was measured.');
         $sela->taps('Recall batch')->fills('Reason', 'a bottle burst')->fills('Who was informed of what', 'the two shops, by telephone')->taps('Recall CI-0001')->sees('passphrase');
         self::assertSame(BatchState::Released, $this->batch('CI-0001')->state());
         $sela->browser->executeScript("document.querySelector('#recall-passphrase').value = arguments[0]", [self::PASSPHRASE]);
@@ -121,13 +121,13 @@ final class ProofTest extends BrowserTestCase
         CarbonImmutable::setTestNow();
         $reading = DB::table('measurements')->max('id');
 
-        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id")->fills('Passphrase', self::PASSPHRASE)->taps('Release CS-0417')->sees('is released.');
+        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id")->fills('Your passphrase', self::PASSPHRASE)->taps('Release CS-0417')->sees('is released.');
         $sela->opens("/readings/$reading/correction")->fills('Potential of portion 1', (string) $this->shown(4.9))->fills('Potential of portion 2', (string) $this->shown(4.9))->fills('Reason for the correction', 'the next line of the book was read')->taps('Record correction')->sees('not met');
         self::assertSame(BatchState::Released, $this->batch()->state(), 'what has gone out is not held: a lead decides');
 
         $sela->opens('/')->sees('CS-0417 is released, but a limit is not met')->opens("/batches/$batch->id")->sees('Found after release.')->taps('Open deviation')->sees('A lead recalls it or lets it stand');
-        $sela->chooses('disposition', 'recall')->fills('Reason', 'over its critical limit')->fills('Passphrase', self::PASSPHRASE)->taps('Record decision')->sees('informed');
-        $sela->fills('Who was informed of what', 'the two shops, by telephone')->fills('Passphrase', self::PASSPHRASE)->taps('Record decision')->sees('Recall');
+        $sela->chooses('disposition', 'recall')->fills('Reason', 'over its critical limit')->fills('Your passphrase', self::PASSPHRASE)->taps('Record decision')->sees('informed');
+        $sela->fills('Who was informed of what', 'the two shops, by telephone')->fills('Your passphrase', self::PASSPHRASE)->taps('Record decision')->sees('Recall');
         self::assertSame(BatchState::Recalled, $this->batch()->state());
     }
 
