@@ -71,6 +71,9 @@ function countTyped() {
 
 export function watchOverReading() {
     if (!document.querySelector('[data-accept]')) return;
+    const standing = document.querySelector('[data-progress]');
+    // How it stood when the page came: the first change from there is said.
+    if (standing) was = standing.dataset.settled === 'yes';
     // A tone is allowed only after the page was touched.
     const wake = () => { sound ??= window.AudioContext ? new AudioContext() : null; sound?.resume(); };
     ['pointerdown', 'keydown'].forEach((event) => document.addEventListener(event, wake));

@@ -62,7 +62,7 @@ final class AcidityTest extends BrowserTestCase
         $this->calibrate();
         $this->vouch();
         $oda = $this->atTheBench(390, 844)->signsIn('oda', self::PASSPHRASE)->opens("/measure/$kraut->id")->chooses('stage', 'equilibrium')->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->taps('typed from a real meter')->taps('Start measuring');
-        $this->types($oda, 3.9)->taps('Record reading on KR-0001')->sees('The method asks for a place that was not measured.')->taps('Measure solids')->taps('typed from a real meter')->taps('Start measuring');
+        $this->types($oda, 3.9)->taps('Record reading on KR-0001')->sees('The method requires a place that was not measured.')->taps('Measure solids')->taps('typed from a real meter')->taps('Start measuring');
         $this->types($oda, 4.3)->taps('Record reading on KR-0001')->sees('Equilibrium is not proven: the parts have to agree within 0.1 pH');
 
         self::assertSame(1, Measurement::query()->distinct()->count('occasion_id'), 'drawn together');
@@ -76,7 +76,7 @@ final class AcidityTest extends BrowserTestCase
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/measure/$batch->id")->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->chooses('stage', 'equilibrium')->taps('typed from a real meter')->taps('Start measuring');
 
         $this->types($oda, 4.53)->sees('How to prove it.');
-        self::assertStringContainsString('A check buffer within 0.03: at most ± 0.07, then 4.53 is proven.', $oda->page());
+        self::assertStringContainsString('A check buffer within 0.03: at most ± 0.07, which proves 4.53.', $oda->page());
     }
 
     private function types(Person $oda, float $ph): Person

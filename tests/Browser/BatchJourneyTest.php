@@ -70,7 +70,7 @@ final class BatchJourneyTest extends BrowserTestCase
 
         $oda->chooses('point', 'coldest')->chooses('thermometer', (string) $this->thermometer()->id)->fills('Or type the points', implode("\n", array_map(static fn(int $minutes): string => "{$at($minutes)}; " . ($minutes <= 20 ? 64 : 58), range(0, 40, 5))))->taps('The record is complete')->taps('Add to record');
         $oda->sees('Running')->sees('min at 63 °C or more')->opens("/batches/$batch->id")->sees('When was it pitched?');
-        $oda->sets('or at', str_replace(' ', 'T', $at(45)))->taps('Pitched then')->sees('Pitched: noted.')->sees('Held.')->opens("/batches/$batch->id/temperatures")->sees('Not met.');
+        $oda->sets('or at', str_replace(' ', 'T', $at(45)))->taps('Pitched at that time')->sees('Pitched: noted.')->sees('Held.')->opens("/batches/$batch->id/temperatures")->sees('Not met.');
         self::assertSame(BatchState::Held, $this->batch('KF-0001')->state());
     }
 

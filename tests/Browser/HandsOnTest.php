@@ -24,7 +24,7 @@ final class HandsOnTest extends BrowserTestCase
             ->touches('pH 4.01 reference · R-07')->seesAcceptAwake()->touches('Accept read-back')->sees('Usable until');
         self::assertSame(Verdict::Pass, Calibration::query()->sole()->verdict);
 
-        $oda->touches('Measure a batch')->sees('What is next')->touches('Measure CS-0417')->sees('Start measuring')->touches('Start measuring')->sees('Portion 1')->chooses('speed', '60');
+        $oda->touches('Measure a batch')->sees('Batches to measure')->touches('Measure CS-0417')->sees('Start measuring')->touches('Start measuring')->sees('Portion 1')->chooses('speed', '60');
         $oda->touches('sample of CS-0417')->seesAcceptAwake()->touches('Accept portion 1')->sees('Portion 2')
             ->touches('sample of CS-0417')->seesAcceptAwake()->touches('Accept portion 2')->sees('Not needed')
             ->touches('Record reading on CS-0417')->sees('Recorded on CS-0417.');

@@ -51,7 +51,7 @@ final class JourneyTest extends BrowserTestCase
 
         $oda->browser->navigate()->refresh();
 
-        $oda->sees('4.01 now')->taps('Cancel')->sees('Calibration ended.');
+        $oda->sees('4.01 now')->taps('Leave')->sees('Calibration ended.');
         self::assertSame(RunState::Abandoned, CalibrationRun::query()->sole()->state);
         self::assertSame(['opened', 'asked', 'left'], CalibrationRun::query()->sole()->events()->pluck('kind')->all());
     }

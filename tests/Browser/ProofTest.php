@@ -40,11 +40,11 @@ final class ProofTest extends BrowserTestCase
         self::assertSame('SA-0001', $oda->browser->executeScript('return document.querySelector("[name=code]").value'), 'nothing typed is lost');
         $oda->taps('Fermented, then kept cold')->taps('Start batch')->sees('SA-0001 started.')->sees('When was it stuffed? Limits count from that time.');
         $batch = $this->batch('SA-0001');
-        $oda->taps('Not yet')->sees('Recorded: not yet.')->opens("/batches/$batch->id")->sets('or at', $this->field(70))->taps('Stuffed then')->sees('That is before the batch started.');
-        $oda->sets('or at', $this->field(50))->taps('Stuffed then')->sees('A lead records it');
+        $oda->taps('Not yet')->sees('Recorded: not yet.')->opens("/batches/$batch->id")->sets('or at', $this->field(70))->taps('Stuffed at that time')->sees('That is before the batch started.');
+        $oda->sets('or at', $this->field(50))->taps('Stuffed at that time')->sees('A lead records it');
 
-        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id")->sets('or at', $this->field(50))->taps('Stuffed then')->sees('How do you know?');
-        $sela->fills('How do you know?', 'on the sheet of the filler')->taps('Stuffed then')->sees('Stuffed: noted.')->sees('on the sheet of the filler');
+        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id")->sets('or at', $this->field(50))->taps('Stuffed at that time')->sees('How do you know?');
+        $sela->fills('How do you know?', 'on the sheet of the filler')->taps('Stuffed at that time')->sees('Stuffed: noted.')->sees('on the sheet of the filler');
         $sela->taps('Change the time')->sets('Time of the step', $this->field(55))->fills('Reason', 'the sheet was misread')->fills('Your passphrase', 'not mine')->taps('Change time and judge again')->sees('That is not your passphrase.');
         self::assertSame($this->field(55), $sela->browser->executeScript('return document.querySelector("[id^=change-at]").value'), 'nothing typed is lost');
         $sela->fills('Your passphrase', self::PASSPHRASE)->taps('Change time and judge again')->sees('time changed. Everything that depends on it')->sees('the sheet was misread');

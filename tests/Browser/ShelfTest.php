@@ -21,7 +21,7 @@ final class ShelfTest extends BrowserTestCase
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/ready')->taps('Import from a file')->sees('Check file')
             ->fills('Or paste the text', "what;code;name;kind;first_used_on\nelectrode;E-41;Spare;sealed gel;1.11.2026")->taps('Check file')
-            ->sees('Please correct.')->sees('Type a date like 2026-11-20');
+            ->sees('Some lines have errors.')->sees('Type a date like 2026-11-20');
 
         $oda->fills('Text', "what;code;name;kind;first_used_on\nelectrode;E-41;Spare;sealed gel;2026-01-05")->taps('Check again')->sees('Ready to import.');
         self::assertFalse(Electrode::query()->where('code', 'E-41')->exists());
