@@ -97,7 +97,7 @@ final readonly class RunScreen
                 'name' => $plan['kind'] === PointKind::Fit->value ? $nominal : 'Read back',
                 'detail' => match (true) {
                     $point !== null => implode(' · ', array_filter([
-                        $point->settled ? StateWords::settled($point->response_time_s) : 'taken unsettled',
+                        $point->settled ? StateWords::settled($point->response_time_s) : 'accepted before it was stable',
                         $point->as_found_ph === null ? null : 'as found ' . Numbers::fixed($point->as_found_ph, 2),
                     ])),
                     $plan['kind'] === PointKind::Fit->value => $i === $now ? 'now' : '',

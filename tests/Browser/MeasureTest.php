@@ -95,7 +95,7 @@ final class MeasureTest extends BrowserTestCase
 
         $isGone = static fn(): bool => str_contains($oda->page(), 'Not needed');
         for ($portion = 1; $portion <= 5 && !$isGone(); $portion++) {
-            $portion === 1 ? $oda->taps('sample of AL-0001') : $oda->taps('Pour ')->sees($portion - 1 . ' so far');
+            $portion === 1 ? $oda->taps('sample of AL-0001') : $oda->taps('Pour ')->sees($portion === 2 ? 'poured once' : 'poured ' . ($portion - 1) . ' times');
             $oda->seesAcceptAwake()->taps("Accept portion $portion")->waitsUntil(static fn(): bool => str_contains($oda->page(), 'Not needed') || str_contains($oda->page(), 'Portion ' . ($portion + 1)), 'the portion to be kept');
         }
         $oda->sees('Not needed: the last two agree within 0.02')->taps('Record reading on AL-0001')->sees('Recorded on AL-0001.');

@@ -24,7 +24,7 @@
         </form>
         @endif
         @if ($screen->live)<x-bench-strip :cups="$screen->cups" :action="route('drafts.immerse', $draft)" :current="$screen->live->cupId" :speed="$screen->live->speed" :next="$screen->live->next($screen->cups[0] ?? null)">
-            @php($treat = match ($draft->method->matrix) { Rheacid\Core\Measuring\Matrix::Sparkling => ['pour', $draft->pours === 0 ? 'Pour between two cups' : 'Pour again (' . $draft->pours . ' times so far)', true], Rheacid\Core\Measuring\Matrix::Slurry => ['dilute', $draft->diluted ? 'Stirred into water' : 'Stir into water', !$draft->diluted], default => null })
+            @php($treat = match ($draft->method->matrix) { Rheacid\Core\Measuring\Matrix::Sparkling => ['pour', match ($draft->pours) { 0 => 'Pour between two cups', 1 => 'Pour again (poured once)', default => "Pour again (poured {$draft->pours} times)" }, true], Rheacid\Core\Measuring\Matrix::Slurry => ['dilute', $draft->diluted ? 'Stirred into water' : 'Stir into water', !$draft->diluted], default => null })
             @if ($treat)<form class="apart" method="post" action="{{ route('drafts.treat', $draft) }}">@csrf<input type="hidden" name="speed" value="{{ $screen->live->speed }}"><button name="what" value="{{ $treat[0] }}" @disabled(!$treat[2])>{{ $treat[1] }}</button></form>@endif
         </x-bench-strip>@endif
     @endif
