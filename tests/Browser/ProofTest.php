@@ -82,11 +82,11 @@ final class ProofTest extends BrowserTestCase
         $course = "/batches/$batch->id/temperatures";
 
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens($course)->chooses('point', 'coldest')->chooses('thermometer', (string) $this->thermometer()->id);
-        $oda->fills('Or type the points', 'yesterday; cold')->taps('Add to record')->sees('holds no line with numbers')->fills('Or type the points', implode("\n", array_map(fn(int $hours): string => str_replace('T', ' ', $this->field(120 - $hours)) . '; 8.4', range(0, 114, 6))))->taps('Add to record');
+        $oda->fills('Or type the points', 'yesterday; cold')->taps('Add to record')->sees('contains no line with numbers')->fills('Or type the points', implode("\n", array_map(fn(int $hours): string => str_replace('T', ' ', $this->field(120 - $hours)) . '; 8.4', range(0, 114, 6))))->taps('Add to record');
         $oda->sees('Running, day 5 of 60.');
         self::assertStringNotContainsString('Met.', $oda->page(), 'five days are not sixty');
 
-        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens($course)->taps('Exclude a stretch')->sets('In force from', $this->field(50))->sets('Recorded until', $this->field(26))->taps('Exclude (counts')->sees('why');
+        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens($course)->taps('Exclude a stretch')->sets('From', $this->field(50))->sets('Until', $this->field(26))->taps('Exclude (counts')->sees('why');
         $sela->fills('Reason to exclude it', 'the logger lay on the desk')->taps('Exclude (counts')->sees('Excluded. The stretch counts as a gap.')->sees('the logger lay on the desk')->sees('Running, day 1 of 60.');
     }
 

@@ -30,7 +30,7 @@ final readonly class StrikeOut
                 throw Refused::because('Write why these temperatures are not those of the food.', 'reason');
             }
             if ($to <= $from) {
-                throw Refused::because('It ends after it begins.', 'to_at');
+                throw Refused::because('The end must be after the start.', 'to_at');
             }
             $isOnRecord = $course->parts->contains(static fn(CoursePart $part): bool => array_filter($part->points, static fn(mixed $point): bool => is_array($point) && is_int($point[0] ?? null) && $point[0] >= $from->getTimestamp() && $point[0] <= $to->getTimestamp()) !== []);
             if (!$isOnRecord) {
