@@ -45,7 +45,7 @@ final class SiteClock
         return self::local($at)->format('j M Y');
     }
 
-    /** A day that was reckoned from a trend, between the ends of its 90 % interval; an end that is null has no bound. */
+    /** A day that was calculated from a trend, between the ends of its 90 % interval; an end that is null has no bound. */
     public static function reckonedDay(string $on, ?string $earliest, ?string $latest): string
     {
         $day = static fn(string $date): string => self::day(CarbonImmutable::parse($date));

@@ -87,7 +87,7 @@ final class Celsius
 
     private static function number(float $value, ?int $decimals): string
     {
-        // Numbers that were reckoned in another unit end somewhere: a hundredth of a degree is more than any probe shows.
+        // Numbers that were calculated in another unit end somewhere: a hundredth of a degree is more than any probe shows.
         return $decimals === null ? Numbers::plain(round($value, 2)) : Numbers::fixed($value, $decimals);
     }
 }

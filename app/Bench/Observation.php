@@ -43,7 +43,7 @@ final readonly class Observation
         return $this->settled ? null : $this->movedPh;
     }
 
-    /** Seconds from immersion to acceptance; for a typed reading the time it took to come to rest, if that was written. */
+    /** Seconds from immersion to acceptance; for a typed reading the time it took to become stable, if that was written. */
     public function waitedS(): ?float
     {
         return $this->trace?->lastSecond() ?? $this->responseTimeS;

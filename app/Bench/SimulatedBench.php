@@ -223,7 +223,7 @@ final class SimulatedBench
     }
 
     /**
-     * Puts a probe into a bath and waits until it has come to rest.
+     * Puts a probe into a bath and waits until it has become stable.
      *
      * @param float $expectedC what a good bath would have
      *

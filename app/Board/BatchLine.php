@@ -142,7 +142,7 @@ final readonly class BatchLine
         return (string) Statement::fromColumn($this->reason);
     }
 
-    /** What was found after it went out, in words; null where nothing was, or a lead has decided. */
+    /** What was found after it was released, in words; null where nothing was, or a lead has decided. */
     public function found(): ?string
     {
         return Statement::fromColumn($this->foundSince);

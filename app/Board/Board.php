@@ -10,9 +10,9 @@ use Rheacid\Core\Style;
 use Rheacid\Records\Ledger;
 
 /**
- * What Today, the rail and the lists say: a row for each pair, thermometer, bottle and batch, worked out in the transaction
+ * What Today, the rail and the lists say: a row for each pair, thermometer, bottle and batch, computed in the transaction
  * that changed it. Rows hold codes and moments, and are put into words when they are read. No action decides from them, and
- * they can be thrown away and worked out anew.
+ * they can be thrown away and computed again.
  */
 final class Board
 {
@@ -80,7 +80,7 @@ final class Board
         }
     }
 
-    /** Throws everything away and works it out anew. */
+    /** Throws everything away and computes it again. */
     public static function rebuild(): void
     {
         DB::transaction(static function (): void {
@@ -90,7 +90,7 @@ final class Board
         });
     }
 
-    /** Writes each line in use anew, one at a time, so that nobody waits for long. */
+    /** Writes each line in use again, one at a time, so that nobody waits for long. */
     public static function rewriteLive(): void
     {
         foreach (DB::table('board')->where('is_live', true)->orderBy('part')->orderBy('thing_id')->get(['part', 'thing_id']) as $row) {

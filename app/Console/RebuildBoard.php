@@ -8,7 +8,7 @@ use Illuminate\Console\Command;
 use Rheacid\Board\Board;
 use Rheacid\Find\Index;
 
-/** Works the board and the search out anew from the records. */
+/** Works the board and the search out again from the records. */
 final class RebuildBoard extends Command
 {
     protected $signature = 'rheacid:board';

@@ -7,7 +7,7 @@ namespace Rheacid\Find;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
-/** Keeps what the search finds: brought up to date in the transaction of each action, or worked out anew from the records. */
+/** Keeps what the search finds: brought up to date in the transaction of each action, or computed again from the records. */
 final class Index
 {
     /** Table of a record → part and column that lead to what is found; and where that column is looked up. */
@@ -55,7 +55,7 @@ final class Index
         }
     }
 
-    /** Throws everything away and works it out anew. */
+    /** Throws everything away and computes it again. */
     public static function rebuild(): void
     {
         DB::transaction(static function (): void {

@@ -8,7 +8,7 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Rheacid\Models\Person;
 
-/** Who stands there shows it anew, wherever that is asked: each try is counted, and each that is wrong stands in the access log. */
+/** Who stands there shows it again, wherever that is asked: each try is counted, and each that is wrong stands in the access log. */
 final class Proof
 {
     /** @throws ValidationException at the field, if it is not the passphrase of that person, or too many were wrong */

@@ -13,7 +13,7 @@ use Rheacid\Models\Credential;
 use Rheacid\Models\Person;
 use Rheacid\Records\Closing;
 
-/** The code of the telephone, and the codes for when it is lost. */
+/** The authenticator code, and the codes for when it is lost. */
 final class SecondFactor
 {
     private const RECOVERY_CODES = 8;
@@ -91,7 +91,7 @@ final class SecondFactor
         return $step !== null && Credential::query()->whereKey($person->id)->where('code_step', '<', $step)->update(['code_step' => $step]) === 1;
     }
 
-    /** Whether it is one of those for a lost telephone; it is used up by this. */
+    /** Whether it is one of those for a lost phone; it is used up by this. */
     public static function isRecovery(Person $person, string $typed): bool
     {
         return DB::table('recovery_codes')->where('person_id', $person->id)->where('code_sha256', Codes::sha256($typed))->whereNull('used_at')->update(['used_at' => self::now()]) === 1;

@@ -33,7 +33,7 @@ final class SignIn
         return Hash::check($pin, $person->credential->pin ?? self::nobody()) && $person->enabled;
     }
 
-    /** What a person has chosen: nobody else knows it. The code of a telephone goes with what was forgotten. */
+    /** What a person has chosen: nobody else knows it. The code of a phone goes with what was forgotten. */
     public static function set(Person $person, string $passphrase, string $pin): void
     {
         Closing::whileOpen(static function () use ($person, $passphrase, $pin): void {

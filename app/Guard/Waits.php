@@ -21,7 +21,7 @@ final class Waits
     private const FIRST_S = 30;
     private const LONGEST_S = 12 * 3600;
 
-    /** After so long without a try it begins anew. */
+    /** After so long without a try it begins again. */
     private const FORGOTTEN_S = 24 * 3600;
 
     /** Many at once wait for one another, and may be told to begin again by the database. */

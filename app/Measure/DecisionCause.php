@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Measure;
 
-/** Why an occasion was judged, or judged anew. */
+/** Why an occasion was judged, or judged again. */
 enum DecisionCause: string
 {
     case Recorded = 'recorded';

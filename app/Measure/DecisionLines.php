@@ -27,7 +27,7 @@ use Rheacid\Models\Decision;
 use Rheacid\Models\LimitOutcome;
 use Rheacid\SiteClock;
 
-/** A decision in sentences, the worst first, whether it stands on record or is only a preview. */
+/** A decision in sentences, the worst first, whether it is on record or is only a preview. */
 final readonly class DecisionLines
 {
     public const RANK = ['fail' => 0, 'care' => 1, 'met' => 2, 'idle' => 3];

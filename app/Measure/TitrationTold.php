@@ -13,7 +13,7 @@ use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Models\Pair;
 use Rheacid\Models\TitrantStandardisation;
 
-/** A titration as it was typed, worked out by the core. */
+/** A titration as it was typed, computed by the core. */
 final readonly class TitrationTold
 {
     /** Of the sample, by pipette or balance, %, k = 2. Common practice, no source. */

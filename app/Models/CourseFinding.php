@@ -14,7 +14,7 @@ use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Words\CourseWords;
 use Rheacid\Records\Kept;
 
-/** What was worked out from a course, as of when. */
+/** What was computed from a course, as of when. */
 final class CourseFinding extends Model
 {
     use Kept;

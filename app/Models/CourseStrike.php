@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Records\Kept;
 
 /**
- * A stretch of a course that a lead struck out: a door, a logger on the desk.
+ * A stretch of a course that a lead excluded: a door, a logger on the desk.
  *
  * @property-read Person $person
  */

@@ -26,13 +26,13 @@ final class Credential extends Model
         return $this->belongsTo(Person::class);
     }
 
-    /** Whether signing in asks for a code of the telephone too. */
+    /** Whether signing in asks for a authenticator code too. */
     public function hasCode(): bool
     {
         return $this->code_secret !== null || $this->isCodeRemoved();
     }
 
-    /** It could not be read after the records came back from a backup: a recovery code lets in, and it is set up again. */
+    /** It could not be read after the records were restored from a backup: a recovery code lets in, and it is set up again. */
     public function isCodeRemoved(): bool
     {
         return $this->code_removed_at !== null;

@@ -55,7 +55,7 @@ final class Product extends Model
         return array_values(array_filter(array_column(array_filter($this->routes ?? [], is_array(...)), 'name'), is_string(...)));
     }
 
-    /** Whether a critical or legal limit hangs on it. */
+    /** Whether a critical or legal limit depends on it. */
     public function isBound(): bool
     {
         return $this->limits->contains(static fn(LimitRow $limit): bool => $limit->kind->binds());

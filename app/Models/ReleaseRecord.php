@@ -7,7 +7,7 @@ namespace Rheacid\Models;
 use Illuminate\Database\Eloquent\Model;
 use Rheacid\Records\Kept;
 
-/** That a batch went out, and on what. */
+/** That a batch was released, and on what. */
 final class ReleaseRecord extends Model
 {
     use Kept;

@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Records\Kept;
 
-/** That the records came back from a backup, as of when, and which later heads were lost. */
+/** That the records were restored from a backup, as of when, and which later heads were lost. */
 final class Restoration extends Model
 {
     use Kept;

@@ -7,7 +7,7 @@ namespace Rheacid\Models;
 use Illuminate\Database\Eloquent\Model;
 use Rheacid\Records\Kept;
 
-/** That a lead has seen that the records came back from a backup. */
+/** That a lead has seen that the records were restored from a backup. */
 final class RestorationConfirmation extends Model
 {
     use Kept;

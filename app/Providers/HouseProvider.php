@@ -41,7 +41,7 @@ final class HouseProvider extends ServiceProvider
         // A place in a list is given by our own pages; a forged one is none.
         CursorPaginator::currentCursorResolver(static fn(string $name): ?Cursor => self::cursor(request()->query($name)));
         Queue::looping(static fn() => InstallationHealth::isAlive('queue'));
-        // A letter of the queue is written like a page.
+        // An e-mail of the queue is written like a page.
         Queue::before(static function (): void {
             Settings::forget();
             Settings::now()->write();

@@ -35,7 +35,7 @@ final class Entry
         $now = CarbonImmutable::now();
         $last = Ledger::last();
         $before = $last === null ? null : CarbonImmutable::parse($last->at);
-        // Records that go back in time cannot be judged: deadlines, due dates and the order of things hang on the clock.
+        // Records that go back in time cannot be judged: deadlines, due dates and the order of things depend on the clock.
         if ($before !== null && !$statesTrueTime && $now->lessThan($before->subSeconds(self::CLOCK_TOLERANCE_S))) {
             throw Refused::because(sprintf('The computer’s clock has gone back: it says %s, but the last record is from %s. Nothing was recorded. Correct the clock, then send the form again. If the clock is right now and was ahead before, a lead confirms the true time at %s.', SiteClock::full($now), SiteClock::full($before), route('clock')), 'clock');
         }

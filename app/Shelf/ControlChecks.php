@@ -12,7 +12,7 @@ use Rheacid\Models\ControlCheck;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Site;
 
-/** Gathers from the records whether an independent buffer vouches for what was read on a calibration. */
+/** Gathers from the records whether an independent buffer confirms what was read on a calibration. */
 final class ControlChecks
 {
     public static function status(Calibration $calibration, CarbonImmutable $at): ControlCheckStatus

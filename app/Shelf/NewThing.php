@@ -76,7 +76,7 @@ enum NewThing: string
                 'place' => self::field('Place', 'optional; where it is used, like cellar'),
                 'use_low_c' => self::field('Used from, °C', 'optional; 0 if empty'),
                 'use_high_c' => self::field('Used up to, °C', 'optional; 25 if empty; hot limits need a hot check'),
-                // What a thermometer may be off, and whether it can vouch for others, is the lead's.
+                // What a thermometer may be off, and whether it can confirm others, is the lead's.
                 ...(Gate::allows(Right::Lead->value) ? [
                     'tolerance_class' => self::field('Tolerance class', 'of a platinum probe', ['', ...ToleranceClass::names()]),
                     'certificate' => self::field('Certificate', 'number, if it has one'),

@@ -36,7 +36,7 @@ final class Thermometers
         return ThermometerWords::state($status->state, $status->until === null ? null : SiteClock::short($status->until));
     }
 
-    /** Why it cannot vouch for another one, in a sentence; null where it can. */
+    /** Why it cannot confirm another one, in a sentence; null where it can. */
     public static function objectionToReference(Thermometer $reference): ?string
     {
         $state = self::status($reference)->state;

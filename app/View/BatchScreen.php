@@ -74,7 +74,7 @@ final readonly class BatchScreen
         );
     }
 
-    /** Of a state: that a batch is running or went out says nothing met. */
+    /** Of a state: that a batch is running or was released says nothing met. */
     public static function sign(?BatchState $state): string
     {
         return match ($state) {

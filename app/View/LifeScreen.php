@@ -19,7 +19,7 @@ use Rheacid\Models\Deviation;
 use Rheacid\Models\LimitRow;
 use Rheacid\Models\Occasion;
 
-/** What the page of a batch shows of its life: steps, answers, deviations, additions, notes, and what it may go out on. */
+/** What the page of a batch shows of its life: steps, answers, deviations, additions, notes, and the release checks. */
 final readonly class LifeScreen
 {
     private const SHOWN = 12;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Core\Access;
 
 /**
- * Codes of six digits that a telephone and the site work out from a secret that both know and from the time, a new one every
+ * Codes of six digits that a phone and the site work out from a secret that both know and from the time, a new one every
  * 30 s. Source: RFC 6238 on RFC 4226, with HMAC-SHA-1; the secret is written in Base32 (RFC 4648).
  */
 final class TimeCode
@@ -48,7 +48,7 @@ final class TimeCode
         return null;
     }
 
-    /** As it is typed into a telephone. */
+    /** As it is typed into a phone. */
     public static function base32(string $bytes): string
     {
         $bits = implode('', array_map(static fn(string $byte): string => sprintf('%08b', ord($byte)), str_split($bytes)));

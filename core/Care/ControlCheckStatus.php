@@ -7,7 +7,7 @@ namespace Rheacid\Core\Care;
 use Rheacid\Core\Limits\ReleaseBlock;
 
 /**
- * Whether an independent buffer vouches for what was read on a calibration: within two hours and ten samples of it, before or
+ * Whether an independent buffer confirms what was read on a calibration: within two hours and ten samples of it, before or
  * after, and not failed. Common practice, no source.
  */
 final readonly class ControlCheckStatus

@@ -10,7 +10,7 @@ use Rheacid\Core\TimesNotIncreasing;
 
 /**
  * The longest unbroken time at which a record, less its uncertainty, stood at a temperature: what a heat limit or a cure asks
- * for. An interruption begins it anew.
+ * for. An interruption begins it again.
  */
 final readonly class HeatHold
 {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Courses;
 
-/** A part of a record that one thermometer read, with nothing struck out of it. */
+/** A part of a record that one thermometer read, with nothing excluded of it. */
 final readonly class Stretch
 {
     /** @param non-empty-list<array{float, float}> $points [time, °C], times strictly increasing */
@@ -45,7 +45,7 @@ final readonly class Stretch
     }
 
     /**
-     * Without what a lead struck out of it.
+     * Without what a lead excluded of it.
      *
      * @param list<array{float, float}> $struck from and to
      *

@@ -22,7 +22,7 @@ enum Diagnosis: string
     case Swapped = 'swapped-buffers';
     case AlkalineBuffer = 'alkaline-buffer';
 
-    /** A reading that has not come to rest by then never will. */
+    /** A reading that has not become stable by then never will. */
     public const LONG_ENOUGH_S = 120.0;
 
     private const NO_RESPONSE_PERCENT = 10.0;
@@ -59,7 +59,7 @@ enum Diagnosis: string
 
     /**
      * A second fault that the first does not explain: neither dirt nor a tired buffer moves the offset so far. What never
-     * came to rest tells no offset.
+     * became stable tells no offset.
      *
      * @param float|null $offsetMv of the calibration that was diagnosed
      */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Electrode;
 
-/** What a meter shows: a potential, or only a pH that it worked out for itself. */
+/** What a meter shows: a potential, or only a pH that it computed for itself. */
 final readonly class Signal
 {
     private function __construct(public ?float $mv, public ?float $shownPh) {}

@@ -11,7 +11,7 @@ enum BatchState: string
     case Running = 'running';
     case Held = 'held';
     case Released = 'released';
-    /** It had gone out, and is fetched back. */
+    /** It had been released, and is recalled. */
     case Recalled = 'recalled';
     case Diverted = 'diverted';
     case Discarded = 'discarded';
@@ -38,7 +38,7 @@ enum BatchState: string
         return $this === self::Running || $this === self::Held;
     }
 
-    /** Whether samples are still drawn of it: one that was fetched back is measured again. */
+    /** Whether samples are still drawn of it: one that was recalled is measured again. */
     public function isMeasured(): bool
     {
         return $this->isLive() || $this === self::Recalled;

@@ -13,9 +13,9 @@ enum DispositionKind: string
     /** Another use, another class, a refrigerated sale. */
     case Divert = 'divert';
     case Discard = 'discard';
-    /** Found after it had gone out, and decided to stand. */
+    /** Found after it had been released, and decided to stand. */
     case LetStand = 'let-stand';
-    /** Found after it had gone out: it is fetched back. */
+    /** Found after it had been released: it is recalled. */
     case Recall = 'recall';
 
     /**

@@ -83,7 +83,7 @@ final readonly class FallingSigmoid
         ]);
     }
 
-    /** Half of the 90 % interval of the level at which it comes to rest, in pH. */
+    /** Half of the 90 % interval of the level at which it becomes stable, in pH. */
     public function lowHalfWidth(): float
     {
         return $this->half([1.0, 0.0, 0.0, 0.0]);

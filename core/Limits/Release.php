@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Limits;
 
-/** What a batch may go out on: of each binding limit, whether it is met and why not. */
+/** What a batch can be released on: of each binding limit, whether it is met and why not. */
 final readonly class Release
 {
     /**

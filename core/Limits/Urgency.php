@@ -7,7 +7,7 @@ namespace Rheacid\Core\Limits;
 /** In which order batches are looked after: the worst first. */
 enum Urgency: int
 {
-    /** It has gone out, and no longer stands; or it was fetched back, and nobody has decided about it. */
+    /** It has been released, and no longer stands; or it was recalled, and nobody has decided about it. */
     case GoneOut = 0;
     case Held = 1;
     case Broken = 2;

@@ -9,7 +9,7 @@ use Rheacid\Core\Settling\Settling;
 use Rheacid\Core\Settling\Trace;
 use Rheacid\Core\Settling\TraceProgress;
 
-/** A stretch of a log that ends at rest: one cup. */
+/** A stretch of a log that ends stable: one cup. */
 final readonly class Plateau
 {
     /** A longer silence means that the electrode was lifted. Common practice, no source. */

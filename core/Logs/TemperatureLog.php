@@ -6,10 +6,10 @@ namespace Rheacid\Core\Logs;
 
 use Rheacid\Core\Settling\Settling;
 
-/** A logger's file of one temperature against time: what it read when it had come to rest. */
+/** A logger's file of one temperature against time: what it read when it had become stable. */
 final class TemperatureLog
 {
-    /** Within so much for thirty seconds it has come to rest, or within the display's digit. Common practice, no source. */
+    /** Within so much for thirty seconds it has become stable, or within the display's digit. Common practice, no source. */
     private const BAND_C = 0.1;
     private const READINGS = 3;
 

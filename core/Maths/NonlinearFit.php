@@ -59,7 +59,7 @@ final readonly class NonlinearFit
 
     /**
      * Near the optimum the sum of squares no longer tells one place from another, but the gradient does: the last steps are
-     * taken undamped, by Gauss and Newton, and must come to rest.
+     * taken undamped, by Gauss and Newton, and must converge.
      *
      * @param list<float> $x
      * @param list<float> $y

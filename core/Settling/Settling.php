@@ -14,7 +14,7 @@ final readonly class Settling
     public const BAND_PH = 0.02;
     public const WINDOW_S = 30.0;
 
-    /** What a critical or legal limit hangs on stands still for longer. Common practice, no source. */
+    /** What a critical or legal limit depends on stands still for longer. Common practice, no source. */
     public const BINDING_WINDOW_S = 60.0;
 
     /**

@@ -9,10 +9,10 @@ use Rheacid\Core\Electrode\CalibrationFit;
 /** What a trace is judged in: pH by a calibration, or the reading of a cell as it is. */
 final readonly class SettlingCriterion
 {
-    /** A conductivity cell has come to rest within this share of what it reads. Common practice, no source. */
+    /** A conductivity cell has become stable within this share of what it reads. Common practice, no source. */
     private const CELL_BAND_SHARE = 0.005;
 
-    /** A redox potential has come to rest within so much. Common practice, no source. */
+    /** A redox potential has become stable within so much. Common practice, no source. */
     private const REDOX_BAND_MV = 1.0;
 
     /** @param float $band within which it has come to rest */

@@ -7,7 +7,7 @@ namespace Rheacid\Core\Simulation;
 /** A burette that is opened by a careful hand: large steps far from the endpoint, small ones near it. Invented, of the simulated bench. */
 final readonly class SimulatedBurette
 {
-    /** Simulated seconds from one addition to the next, so that the electrode comes to rest. */
+    /** Simulated seconds from one addition to the next, so that the electrode becomes stable. */
     public const EACH_S = 15.0;
 
     private const STEPS_ML = [0.5, 0.2, 0.1, 0.05];

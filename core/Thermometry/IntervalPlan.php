@@ -104,7 +104,7 @@ final readonly class IntervalPlan
 
     /**
      * Backwards from the last check: proven within tolerance, without a significant shift from one to the next or from end
-     * to end. The one that shifted is not the first of a new row: nobody knows yet whether it has come to rest.
+     * to end. The one that shifted is not the first of a new row: nobody knows yet whether it has become stable.
      *
      * @param list<array{on: string, error: float, tolerance: float, proven?: bool}> $checks sorted
      *

@@ -6,7 +6,7 @@ namespace Rheacid\Core\Uncertainty;
 
 use Rheacid\Core\Numbers;
 
-/** A way to a smaller uncertainty, worked out by the budget itself; in the order of what they cost at the bench, the cheapest first. */
+/** A way to a smaller uncertainty, computed by the budget itself; in the order of what they cost at the bench, the cheapest first. */
 enum Gain: string
 {
     case ControlCheck = 'control-check';

@@ -48,7 +48,7 @@ final class LimitWords
     }
 
     /**
-     * What a limit bounds where it may hang on a course of temperatures.
+     * What a limit bounds where it may depend on a course of temperatures.
      *
      * @param array<string, mixed>|null $course as products keep it
      */

@@ -78,7 +78,7 @@ final class StateWords
         };
     }
 
-    /** How long it took to come to rest. */
+    /** How long it took to become stable. */
     public static function response(?float $seconds): string
     {
         return match (true) {

@@ -91,7 +91,7 @@ final readonly class Past
         $events[] = [$asked, fn() => $this->work->setOut($people['second'], 'E-07', ['CS-0417', 'CS-0421', 'WW-0012'], $asked)];
         $shredded = Scenario::day($now, 1, '17:40');
         $events[] = [$shredded, fn() => $this->work->start($people['second'], 'vegetable-ferment', 'KR-0007', 'crock 2', '60 kg', $shredded, null, 'Soured')];
-        // One that went out, and whose last reading turned out to have been written down wrong.
+        // One that was released, and whose last reading turned out to have been written down wrong.
         $filled = Scenario::day($now, 13, '15:20');
         $events[] = [$filled, fn() => $this->work->start($people['second'], 'chilli-sauce-red', 'CS-0398', 'vat 4', '120 kg', $filled)];
         $told = $filled->addMinutes(5);

@@ -49,7 +49,7 @@ function numberFor(form, submitter) {
     const key = `${mine(SENT)}${submitter?.getAttribute('formaction') ?? form.getAttribute('action')} ${body}`;
     const numbers = Object.keys(localStorage).filter((name) => name.startsWith(SENT)).map((name) => read(name).number);
     const shown = form.elements.form.value;
-    // A page that came back by Back may show a number that went out with something else, or is recorded.
+    // A page that came back by Back may show a number that was sent with something else, or is recorded.
     const number = read(key)?.number ?? (numbers.includes(shown) || sessionStorage.getItem(`${SENT}${shown}`) ? newNumber() : shown);
     localStorage.setItem(key, JSON.stringify({ at: Date.now(), number, typed: keyOf(form) }));
 

@@ -1,4 +1,4 @@
-// The square on a label: the code that a scanner types into the search; and the key that a telephone takes.
+// The square on a label: the code that a scanner types into the search; and the key that a phone takes.
 import { toCanvas } from 'qrcode';
 
 export function drawLabels() {

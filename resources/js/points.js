@@ -40,7 +40,7 @@ function build(area) {
     // What was kept in the browser is put back into the text field: the table follows.
     area.addEventListener('input', () => { if (!isOwn && area.hidden) fill(); });
     body.addEventListener('input', (event) => { event.stopPropagation(); write(); });
-    // From number to number by Enter: the digits of a telephone have no other way on.
+    // From number to number by Enter: the digits of a phone have no other way on.
     body.addEventListener('keydown', (event) => {
         if (event.key !== 'Enter') return;
         event.preventDefault();

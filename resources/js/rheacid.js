@@ -60,7 +60,7 @@ document.addEventListener('click', (event) => {
     }
 });
 
-// A telephone's digits have no minus.
+// A phone's digits have no minus.
 document.addEventListener('click', (event) => {
     const button = event.target.closest('[data-sign]');
     if (!button) return;
@@ -70,7 +70,7 @@ document.addEventListener('click', (event) => {
     field.focus();
 });
 
-// From number to number by Enter, and only the last one sends them: a telephone's digits have no other way on.
+// From number to number by Enter, and only the last one sends them: a phone's digits have no other way on.
 document.addEventListener('keydown', (event) => {
     const form = event.target.form;
     if (event.key !== 'Enter' || event.target.tagName !== 'INPUT' || !form?.matches('[data-chain]')) return;

@@ -10,7 +10,7 @@ use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\Measurement;
 
-/** The slice under real conditions: a telephone in a dark cellar, a lost connection, gloves, other hands. */
+/** The slice under real conditions: a phone in a dark cellar, a lost connection, gloves, other hands. */
 final class HandsOnTest extends BrowserTestCase
 {
     public function test_the_whole_journey_by_touch_on_a_telephone_in_the_dark(): void

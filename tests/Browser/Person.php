@@ -109,7 +109,7 @@ final class Person
         return $this;
     }
 
-    /** A day and time; how it is typed hangs on the browser's language. */
+    /** A day and time; how it is typed depends on the browser's language. */
     public function sets(string $label, string $moment): self
     {
         $field = $this->found(WebDriverBy::xpath("//*[@id = //label[normalize-space() = '$label']/@for]"));
@@ -133,7 +133,7 @@ final class Person
         return $this;
     }
 
-    /** The reading has come to rest: Accept is awake. */
+    /** The reading has become stable: Accept is awake. */
     public function seesAcceptAwake(): self
     {
         $this->waitsUntil(fn(): bool => $this->browser->findElements(WebDriverBy::cssSelector('[data-accept][aria-disabled=false]')) !== [], 'Accept to wake');

@@ -15,7 +15,7 @@ use Rheacid\Models\Deviation;
 use Rheacid\Models\Product;
 use Rheacid\SiteClock;
 
-/** What a verdict stands on, as people ask for it and give it at the bench: the route, the step and its time, every place of a sample, the record of a cure, and what happens once it has gone out. */
+/** What a verdict stands on, as people ask for it and give it at the bench: the route, the step and its time, every place of a sample, the record of a cure, and what happens once it has been released. */
 final class ProofTest extends BrowserTestCase
 {
     private CarbonImmutable $now;

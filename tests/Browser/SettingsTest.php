@@ -49,7 +49,7 @@ final class SettingsTest extends BrowserTestCase
         $sela->taps('I do not have my phone')->fills('Recovery code', $recovery)->presses(WebDriverKeys::ENTER)->sees('Sela Thornmere');
     }
 
-    /** As another program reckons it. */
+    /** As another program calculates it. */
     private function code(string $key): string
     {
         exec('oathtool --totp --base32 ' . escapeshellarg($key), $said);

@@ -192,7 +192,7 @@ final class DiagnosisTest extends TestCase
     }
 
     /**
-     * A patient checker: waits until each buffer has come to rest, up to seven minutes.
+     * A patient checker: waits until each buffer has become stable, up to seven minutes.
      *
      * @param list<string> $buffers
      *

@@ -134,7 +134,7 @@ final class LibraryTest extends TestCase
         }
     }
 
-    /** Values that the trade hangs on, as its rules have them (paragraphs from memory; none was looked up). */
+    /** Values that the trade depends on, as its rules have them (paragraphs from memory; none was looked up). */
     public function test_the_limits_that_the_trade_hangs_on_are_in_it(): void
     {
         $high = static fn(string $code, Applies $applies): array => array_column(array_filter(Library::all()[$code]->limits, static fn(array $limit): bool => $limit['measurand'] === 'ph' && $limit['applies'] === $applies->value && $limit['kind'] !== 'target' && $limit['course'] === null), 'high');

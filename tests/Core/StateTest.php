@@ -16,7 +16,7 @@ use Rheacid\Core\Products\Library;
 
 /**
  * Two thousand lives of batches, drawn with fixed seeds: no release on a binding limit that is neither met nor decided about, and
- * none that is good is ever held. What "met" means is worked out here a second time, from the raw records and plain comparisons.
+ * none that is good is ever held. What "met" means is computed here a second time, from the raw records and plain comparisons.
  */
 final class StateTest extends TestCase
 {

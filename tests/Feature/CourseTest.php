@@ -19,7 +19,7 @@ use Rheacid\Models\CourseFinding;
 use Rheacid\Models\CoursePart;
 use Rheacid\Models\Deviation;
 
-/** Records of a batch's temperatures, and the limits that hang on them. */
+/** Records of a batch's temperatures, and the limits that depend on them. */
 final class CourseTest extends BenchTestCase
 {
     private const LIMIT = 'Critical, always: degree-hours';

@@ -35,7 +35,7 @@ final class PagesTest extends BenchTestCase
     /** Rows that a page may have the database look through beyond those of the small plant: the pages of its lists, by their keys. */
     private const EXAMINED = 6000;
 
-    /** Tables that are not multiplied: what stands on the bench and how it is judged, what there is once, and the board and the search, which are worked out. */
+    /** Tables that are not multiplied: what stands on the bench and how it is judged, what there is once, and the board and the search, which are computed. */
     private const ONCE = [
         'assignments', 'bench_cells', 'bench_cups', 'bench_electrodes', 'bench_thermometers', 'electrodes', 'meters', 'pairs', 'partings', 'thermometers', 'thermometer_services', 'policy_assignments',
         'methods', 'policies', 'product_limits', 'products', 'site_elevations', 'sites', 'board', 'found_things', 'found_terms', 'found_spellings', 'migrations', 'recording_gate', 'waits',
@@ -89,7 +89,7 @@ final class PagesTest extends BenchTestCase
     {
         $this->actingAs(Person::query()->whereRelation('credential', 'username', 'sela')->firstOrFail());
         $asked = [];
-        // Whoever comes first has the plan of the day worked out for all.
+        // Whoever comes first has the plan of the day computed for all.
         app()->forgetScopedInstances();
         $this->get('/');
         foreach ($this->pages() as $name => $url) {

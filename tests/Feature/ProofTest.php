@@ -482,7 +482,7 @@ final class ProofTest extends BenchTestCase
         }
     }
 
-    /** The first page, its plan worked out anew. */
+    /** The first page, its plan computed again. */
     private function today(): TestResponse
     {
         app()->forgetScopedInstances();

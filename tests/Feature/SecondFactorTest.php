@@ -11,7 +11,7 @@ use Illuminate\Testing\TestResponse;
 use Rheacid\Core\Access\TimeCode;
 use Rheacid\Models\Person;
 
-/** The code of a telephone, the codes for when it is lost, and what a PIN gives. */
+/** The code of a phone, the codes for when it is lost, and what a PIN gives. */
 final class SecondFactorTest extends BenchTestCase
 {
     private string $secret;

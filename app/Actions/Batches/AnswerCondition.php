@@ -17,7 +17,7 @@ use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Rights\Right;
 
-/** Answers a condition that limits of the product hang on: once by anybody, again by a lead with a reason. Everything is judged again by it. */
+/** Answers a condition that limits of the product depend on: once by anybody, again by a lead with a reason. Everything is judged again by it. */
 final readonly class AnswerCondition
 {
     public function __construct(private JudgeAnew $judgeAnew) {}

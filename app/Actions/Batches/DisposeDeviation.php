@@ -20,7 +20,7 @@ use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Rights\Right;
 
-/** A lead decides about a deviation: the batch goes on, is diverted or discarded; one that had gone out is recalled, or it stands. */
+/** A lead decides about a deviation: the batch goes on, is diverted or discarded; one that had been released is recalled, or it stands. */
 final readonly class DisposeDeviation
 {
     public function __construct(private JudgeAnew $judgeAnew) {}

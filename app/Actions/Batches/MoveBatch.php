@@ -16,7 +16,7 @@ use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Rights\Right;
 
-/** Begins a planned batch, holds a running one, resumes a held one, closes one that has gone out. What leads out has its own acts. */
+/** Begins a planned batch, holds a running one, resumes a held one, closes one that has been released. What leads out has its own acts. */
 final class MoveBatch
 {
     /** @throws Refused */

@@ -15,7 +15,7 @@ use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Rights\Right;
 
-/** A lead fetches a batch back that had gone out: whatever the cause, with what was told to whom. */
+/** A lead fetches a batch back that had been released: whatever the cause, with what was told to whom. */
 final class RecallBatch
 {
     /** @throws Refused */

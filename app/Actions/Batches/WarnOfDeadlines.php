@@ -69,7 +69,7 @@ final class WarnOfDeadlines
         Recording::once($site, IdempotencyKey::own(), 'warn of a deadline', Warning::class, static function (Entry $entry) use ($site, $line, $deadline, $warning): Warning {
             $words = Statement::warning($line, $deadline, $warning, CarbonImmutable::now());
             $given = $entry->add(new Warning(['batch_id' => $line->id, 'limit_name' => $deadline->name, 'warning' => $warning, 'due_at' => $deadline->at, 'words' => $words, 'at' => $entry->at, 'person_id' => $site->id]));
-            // The letters stand in the queue with the record, or neither does.
+            // The e-mails are in the queue with the record, or neither does.
             foreach (People::addresses() as $address) {
                 Mail::to($address)->queue(new DeadlineLetter($line->code, $line->product, $line->vessel, $words->sentence(), route('batches.show', $line->id)));
             }

@@ -64,7 +64,7 @@ final readonly class ReadControlCheck
                 'ph' => $ph,
                 'buffer_ph' => $bufferPh,
                 'limit_ph' => $limit,
-                // What has not settled vouches for nothing, and voids nothing.
+                // What has not settled confirms nothing, and voids nothing.
                 'passed' => $seen->settled ? Numbers::atMost(abs($ph - $bufferPh), $limit) : null,
                 'settled' => $seen->settled,
                 'reason' => $reason,

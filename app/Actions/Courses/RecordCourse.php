@@ -18,7 +18,7 @@ use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Shelf\Thermometers;
 
-/** Keeps a stretch of a batch's temperatures at one point, and judges what hangs on them. */
+/** Keeps a stretch of a batch's temperatures at one point, and judges what depends on them. */
 final readonly class RecordCourse
 {
     /** A figure has no place for more points. */

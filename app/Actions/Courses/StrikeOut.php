@@ -16,7 +16,7 @@ use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Rights\Right;
 
-/** A lead strikes out a stretch of temperatures that were not the food's: a door, a logger on the desk. It counts as a gap. */
+/** A lead excludes a stretch of temperatures that were not the food's: a door, a logger on the desk. It counts as a gap. */
 final readonly class StrikeOut
 {
     public function __construct(private WorkOutCourses $workOut) {}

@@ -19,7 +19,7 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\Statement;
 use Rheacid\Records\StatementCode;
 
-/** Judges the limits that hang on records of temperature anew: when such a record has grown, a pH was read, a step was taken, or a span is over. */
+/** Judges the limits that depend on records of temperature again: when such a record has grown, a pH was read, a step was taken, or a span is over. */
 final class WorkOutCourses
 {
     /**

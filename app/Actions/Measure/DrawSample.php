@@ -37,7 +37,7 @@ final class DrawSample
     }
 
     /**
-     * A place that is missing can be drawn with it for a while; what was set aside stays so.
+     * A place that is missing can be drawn with it for a while; what was closed as incomplete stays so.
      *
      * @throws Refused
      */

@@ -15,7 +15,7 @@ use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 
-/** Says that no more places of an occasion will be read: it is set aside, and only what lies outside a limit counts of it. */
+/** Says that no more places of an occasion will be read: it is closed as incomplete, and only what lies outside a limit counts of it. */
 final class EndOccasion
 {
     /** @throws Refused */

@@ -16,7 +16,7 @@ use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Rights\Right;
 
-/** From now on a person has another role, works here no more, or works here again. What they recorded keeps their name. */
+/** From now on a person has another role, has left, or works here again. What they recorded keeps their name. */
 final class Appoint
 {
     /** @throws Refused for oneself, and where no lead would be left */

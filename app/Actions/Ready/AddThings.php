@@ -54,7 +54,7 @@ final class AddThings
         });
     }
 
-    /** How a thermometer is used from the first day; what it may be off and whether it vouches for others is the lead's. */
+    /** How a thermometer is used from the first day; what it may be off and whether it confirms others is the lead's. */
     private static function serve(Entry $entry, Person $by, Model $thermometer, ThermometerService $service): void
     {
         if ($service->tolerance_class !== null || $service->certificate !== null) {

@@ -13,7 +13,7 @@ use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Rights\Right;
 
-/** Keeps that a lead has seen that the records came back from a backup. */
+/** Keeps that a lead has seen that the records were restored from a backup. */
 final class ConfirmRestoration
 {
     /** @throws Refused if it was confirmed already */

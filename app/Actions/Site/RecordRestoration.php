@@ -14,7 +14,7 @@ use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 
-/** Keeps, in the name of the site, that the records came back from a backup. */
+/** Keeps, in the name of the site, that the records were restored from a backup. */
 final class RecordRestoration
 {
     /**

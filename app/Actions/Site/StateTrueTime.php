@@ -19,7 +19,7 @@ use Rheacid\SiteClock;
 
 /**
  * States that the clock is right now and had run ahead before. Recording goes on; calibrations that carry times which never
- * were, themselves or by a check buffer, vouch for nothing any more.
+ * were, themselves or by a check buffer, confirm nothing any more.
  */
 final class StateTrueTime
 {

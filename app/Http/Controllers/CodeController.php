@@ -19,7 +19,7 @@ use Rheacid\Http\Bench;
 use Rheacid\Records\Refused;
 use Rheacid\Settings;
 
-/** The code of the telephone: set up and given up; and the passphrase again, for who took over by a PIN. */
+/** The authenticator code: set up and given up; and the passphrase again, for who took over by a PIN. */
 final class CodeController
 {
     /** A secret that is offered and not yet proven stands in the session, which is encrypted. */

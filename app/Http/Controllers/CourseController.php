@@ -24,7 +24,7 @@ use Rheacid\Shelf\Instruments;
 use Rheacid\SiteClock;
 use Rheacid\View\CourseScreen;
 
-/** The temperatures of a batch over time, typed or from a logger, and what hangs on them. */
+/** The temperatures of a batch over time, typed or from a logger, and what depends on them. */
 final class CourseController
 {
     public function show(Batch $batch): View

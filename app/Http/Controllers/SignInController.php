@@ -25,7 +25,7 @@ use Rheacid\Http\Bench;
 use Rheacid\Models\Person;
 use Rheacid\Models\Site;
 
-/** By name and passphrase, and by the code of the telephone where somebody has set one up. */
+/** By name and passphrase, and by the authenticator code where somebody has set one up. */
 final class SignInController
 {
     /** Who has shown a passphrase, and since when; so long the code may be typed. */

@@ -29,7 +29,7 @@ final class SecurityHeaders
         }
         if ($request->isSecure()) {
             $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
-            // The telephone at the bench scans a label; without TLS no browser gives the camera.
+            // The phone at the bench scans a label; without TLS no browser gives the camera.
             $response->headers->set('Permissions-Policy', 'camera=(self), microphone=(), geolocation=()');
         }
         if (!$response->headers->hasCacheControlDirective('max-age')) {

@@ -9,7 +9,7 @@ use Rheacid\Core\Settling\SettlingCriterion;
 use Rheacid\Core\Settling\Trace;
 use Rheacid\Core\Settling\TraceProgress;
 
-/** A reading against time in a funnel of what it still moved from each moment on, which narrows as the reading comes to rest. */
+/** A reading against time in a funnel of what it still moved from each moment on, which narrows as the reading becomes stable. */
 final readonly class SettlingTrace
 {
     public const HEIGHT = 205;

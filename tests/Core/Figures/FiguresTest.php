@@ -32,7 +32,7 @@ use Rheacid\View\Figures\Width;
 use Rheacid\View\Lens;
 use Tests\Core\CalibrationFitTest;
 
-/** The geometry of the drawings, worked out apart from the templates that draw them. */
+/** The geometry of the drawings, computed apart from the templates that draw them. */
 final class FiguresTest extends TestCase
 {
     public function test_a_scale_maps_its_ends_and_never_leaves_the_drawing(): void
