@@ -43,7 +43,7 @@ final class AccessibilityTest extends BrowserTestCase
         foreach (['/sign-in', '/join', '/', '/ready', '/calibrate', "/calibrate/{$this->pair('E-09')->id}", "/runs/{$run->id}", "/calibrations/{$reading->calibration_id}", "/calibrations/{$reading->calibration_id}/certificate", '/measure', "/measure/{$this->batch()->id}", '/batches', "/batches/{$this->batch()->id}", "/readings/{$reading->id}", "/readings/{$reading->id}/correction", "/pairs/{$this->pair()->id}", "/pairs/{$this->pair()->id}/check", '/hands', "/hands/{$this->people['second']->id}", "/logs/{$log->id}", "/lots/{$this->lot('Q-31')->id}", "/thermometers/{$this->thermometer()->id}", '/find?q=Q', '/find', '/site', '/batches?state=closed', '/today/sheet', '/ready/add/bottle', '/ready/import', '/ready/labels', '/ready/pairing', '/ready/electrodes', '/policies', "/policies/{$this->pair()->policy->id}", "/cells/{$this->pair('L-01')->id}", "/bench/{$this->pair()->id}", '/verify', "/verify/{$this->thermometer()->id}", "/verify/{$this->thermometer()->id}?method=boiling", "/thermometer-checks/{$this->thermometer()->newestVerification?->id}", "/thermometer-checks/{$this->thermometer()->newestVerification?->id}/certificate", '/verify/alike', '/verify/reference', '/batches/new', "/batches/new?product={$this->batch()->product_id}", "/batches/{$this->batch()->id}/tag", "/batches/{$this->batch()->id}/temperatures", "/deviations/$deviation->id", '/methods', "/methods/{$this->batch()->product->method_id}", "/methods/{$this->batch()->product->method_id}/change", '/methods/standard/insertion', '/yourself', "/batches/{$this->batch()->id}?from=0&to=12&compare=1", '/calculators', '/rounds/new', "/rounds/{$round->id}", '/repeatability', '/sources', '/keeping', '/people', '/calculators/bench-trial?trial=0;3.8%0A1;3.6&target=3.7&trial_ml=100&batch_l=10&what=acid&unit=mL', "/measure/{$this->batch()->id}/other", "/measure/{$this->batch()->id}/late", "/measure/{$this->batch()->id}/titration", "/lots/{$this->lot('S-01')->id}", '/products', '/products/library/yogurt', "/products/{$this->batch()->product_id}", "/products/{$this->batch()->product_id}/change", '/yourself/code', '/yourself/passphrase', '/yourself/secrets', 'sela', '/settings', '/people', '/access', '/system', '/products/import', 'nobody', '/set-up'] as $path) {
             match ($path) {
                 '/' => $oda->signsIn('oda', self::PASSPHRASE),
-                'sela' => $oda->taps('Sign out')->sees('I have an invitation code')->signsIn('sela', self::PASSPHRASE),
+                'sela' => $oda->opens('/site')->taps('Sign out')->sees('I have an invitation code')->signsIn('sela', self::PASSPHRASE),
                 'nobody' => self::nobodyHasFounded($oda),
                 default => $oda->opens($path),
             };
@@ -65,7 +65,7 @@ final class AccessibilityTest extends BrowserTestCase
 
     private static function nobodyHasFounded(Person $person): void
     {
-        $person->taps('Sign out')->sees('I have an invitation code');
+        $person->opens('/site')->taps('Sign out')->sees('I have an invitation code');
         self::emptyDatabase();
         Cache::flush();
     }

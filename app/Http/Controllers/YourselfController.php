@@ -11,15 +11,18 @@ use Rheacid\Actions\Site\SetAddress;
 use Rheacid\Guard\AccessKind;
 use Rheacid\Guard\AccessLog;
 use Rheacid\Guard\Proof;
+use Rheacid\Guard\SignIns;
 use Rheacid\Http\Bench;
 use Rheacid\Models\Role;
 
-/** What a person keeps here of their own: where warnings go. */
+/** A person's own page: where warnings go, and where they are signed in. */
 final class YourselfController
 {
     public function show(Request $request): View
     {
-        return view('auth.yourself', ['address' => Bench::person($request)->credential?->email]);
+        $person = Bench::person($request);
+
+        return view('auth.yourself', ['address' => $person->credential?->email, 'signIns' => SignIns::open($person, $request)]);
     }
 
     public function update(Request $request, SetAddress $set): RedirectResponse

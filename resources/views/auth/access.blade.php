@@ -1,5 +1,5 @@
 @use(Rheacid\Guard\AccessKind)
-<x-house title="Access log" room="Today">
+<x-house title="Access log" room="Site">
     <form class="fields narrow" method="get" action="{{ route('access') }}">
         <x-choice name="kind" label="Event" :options="['' => 'all events', ...collect(AccessKind::cases())->mapWithKeys(fn ($one) => [$one->value => $one->words()])]" :value="$kind?->value" submits />
         <x-field name="name" label="Name begins with" :value="$name" maxlength="60" />

@@ -1,4 +1,4 @@
-<x-house title="Authenticator" room="Hands">
+<x-house title="Authenticator" room="Site">
     @if (is_array($told = session('recovery')))
         <p class="verdict answer"><x-state is="met">The authenticator is set up.</x-state> <span>Write down these recovery codes and keep them away from the phone. Each one signs you in once without it. <b>They are shown only now.</b></span></p>
         <ul class="codes">@foreach ($told as $code)<li><code>{{ $code }}</code></li>@endforeach</ul>

@@ -1,4 +1,4 @@
-<x-house title="Passphrase, PIN and sessions" room="Hands">
+<x-house title="Passphrase, PIN and sessions" room="Site">
     @if ($mustChange === 'passphrase')
         <p class="verdict answer"><x-state is="care">Change your passphrase.</x-state> <span>It is one of the most common ones and easy to guess.</span></p>
     @elseif ($mustChange === 'pin')
@@ -31,28 +31,7 @@
             <button class="do {{ $mustChange === 'pin' ? '' : 'quiet' }} apart">Change PIN</button>
         </form>
     @endif
-    <h2>Where you are signed in</h2>
-    <table class="stack">
-        <caption class="visually-hidden">Sessions</caption>
-        <thead><tr><th scope="col">Since</th><th scope="col">From</th><th scope="col">Last seen</th><th scope="col"><span class="visually-hidden">Sign out</span></th></tr></thead>
-        @foreach ($signIns as $one)
-            <tr>
-                <td>{{ Rheacid\SiteClock::full(Carbon\CarbonImmutable::parse($one->began_at, 'UTC')) }}{{ $one->by_pin ? ', by PIN' : '' }}</td>
-                <td>{{ $one->address }}, {{ $one->device }}</td>
-                <td>{{ $one->isHere ? 'now' : Rheacid\SiteClock::full(Carbon\CarbonImmutable::parse($one->seen_at, 'UTC')) }}</td>
-                <td>
-                    @if ($one->isHere)
-                        <x-state is="idle">this device</x-state>
-                    @else
-                        <form method="post" action="{{ route('yourself.secrets.end', $one->id) }}">
-                            @csrf
-                            <button class="do quiet">Sign out</button>
-                        </form>
-                    @endif
-                </td>
-            </tr>
-        @endforeach
-    </table>
+    @include('auth.sessions')
     <x-slot:evidence>
         <h2>A good passphrase</h2>
         <p>Use several words that are not related to each other or to you. Common passphrases, your name and keyboard rows are refused.</p>

@@ -1,4 +1,4 @@
-<x-house :title="auth()->user()->name" room="Hands">
+<x-house :title="auth()->user()->name" room="Site">
     <p class="what">{{ $address ? 'You get deadline warnings by e-mail.' : 'You get no e-mails. Add an address to get deadline warnings.' }}</p>
     @if (Gate::allows('record'))
         <form id="yourself" method="post" action="{{ route('yourself.update') }}">
@@ -13,6 +13,7 @@
     @else
         <x-slot:act><a class="do" href="{{ route('hands') }}" data-primary>Change hands <kbd>Enter</kbd></a></x-slot>
     @endif
+    @include('auth.sessions')
     <x-slot:evidence>
         <h2>Signing in</h2>
         <p>{{ auth()->user()->credential?->hasCode() ? 'With passphrase and authenticator code.' : 'With a passphrase only.' }} <a href="{{ route('yourself.code') }}">{{ auth()->user()->credential?->hasCode() ? 'Change the authenticator' : 'Set up an authenticator' }}</a></p>
