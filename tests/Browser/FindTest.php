@@ -15,7 +15,7 @@ final class FindTest extends BrowserTestCase
 
         $oda->presses('/')->types('chili')->sees('CS-0417 · Fermented chilli sauce');
         self::assertSame('/', parse_url($oda->browser->getCurrentURL(), PHP_URL_PATH), 'the page stays while somebody types');
-        $oda->tabsTo('CS-0417')->presses(WebDriverKeys::ENTER)->sees('What is next');
+        $oda->tabsTo('CS-0417')->presses(WebDriverKeys::ENTER)->sees('Sampling plan');
         self::assertStringContainsString('CS-0417', $oda->title());
 
         $oda->leavesFields()->presses('/')->types('cs 0417')->presses(WebDriverKeys::ENTER)->waitsUntil(static fn(): bool => str_contains($oda->browser->getCurrentURL(), '/batches/'), 'the batch to open');
