@@ -77,7 +77,7 @@ final class AccessTest extends BenchTestCase
 
         DB::connection('owner')->table('access_log')->update(['name' => 'somebody else']);
         self::assertSame(1, Artisan::call('ledger:verify'));
-        self::assertStringContainsString('the access log of 2026-11-25 is not what was sealed', Artisan::output());
+        self::assertStringContainsString('the access log of 2026-11-25 differs from its sealed digest', Artisan::output());
     }
 
     public function test_days_on_which_the_machine_stood_still_are_sealed_when_it_runs_again(): void

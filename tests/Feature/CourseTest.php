@@ -116,7 +116,7 @@ final class CourseTest extends BenchTestCase
         $finding = CourseFinding::query()->orderByDesc('id')->firstOrFail();
         self::assertSame(Conformity::Outside, $finding->verdict, (string) json_encode($finding->answer));
         self::assertSame(BatchState::Held, $this->batch('KF-0001')->state());
-        self::assertStringContainsString('20 min at 63 °C or more', (string) $finding->answer['words']);
+        self::assertStringContainsString('20 min at 63 °C or more', $finding->words());
     }
 
     public function test_a_hundred_thousand_lines_are_kept_whole_and_drawn_thinned(): void

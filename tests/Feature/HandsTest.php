@@ -38,7 +38,7 @@ final class HandsTest extends BenchTestCase
             $this->post("/hands/{$second->id}", ['pin' => '000001'])->assertSessionHasErrors('pin');
         }
 
-        $this->post("/hands/{$second->id}", ['pin' => '471138'])->assertSessionHasErrors(['pin' => 'Too many wrong attempts: wait 30 s, or sign in anew with the passphrase.']);
+        $this->post("/hands/{$second->id}", ['pin' => '471138'])->assertSessionHasErrors(['pin' => 'Too many wrong attempts: wait 30 s, or sign in again with the passphrase.']);
         // The page by another writing of its address is the same person's.
         $this->post("/hands/0{$second->id}", ['pin' => '471138'])->assertSessionHasErrors('pin');
         $this->assertAuthenticatedAs($this->people['checker']);

@@ -89,7 +89,7 @@ final class HolesTest extends BenchTestCase
             $this->post($url, ['pin' => '0000'])->assertSessionHasErrors(['pin' => 'PIN is not correct.']);
         }
         foreach ([30, 60] as $seconds) {
-            $this->post($url, ['pin' => '4711'])->assertSessionHasErrors(['pin' => "Too many wrong attempts: wait $seconds s, or sign in anew with the passphrase."]);
+            $this->post($url, ['pin' => '4711'])->assertSessionHasErrors(['pin' => "Too many wrong attempts: wait $seconds s, or sign in again with the passphrase."]);
             $this->wait($seconds + 1);
             $this->post($url, ['pin' => '0000'])->assertSessionHasErrors(['pin' => 'PIN is not correct.']);
         }

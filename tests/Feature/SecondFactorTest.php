@@ -99,7 +99,7 @@ final class SecondFactorTest extends BenchTestCase
         $this->assertAuthenticatedAs($lead);
 
         $this->get('/people')->assertSee('by PIN')->assertDontSee('Invite a person');
-        $this->post('/settings', ['name' => 'X', 'temperatures' => 'C', 'numbers' => 'point', 'form' => self::formId()])->assertForbidden()->assertSee('Show your passphrase first');
+        $this->post('/settings', ['name' => 'X', 'temperatures' => 'C', 'numbers' => 'point', 'form' => self::formId()])->assertForbidden()->assertSee('Confirm your passphrase first');
         $this->get('/access')->assertForbidden();
         $this->post("/pairs/{$this->pair()->id}/care", ['act' => 'glass-whole', 'form' => self::formId()])->assertSessionHasNoErrors();
 
