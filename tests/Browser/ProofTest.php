@@ -41,7 +41,7 @@ final class ProofTest extends BrowserTestCase
         $oda->taps('Fermented, then kept cold')->taps('Start batch')->sees('SA-0001 started.')->sees('When was it stuffed? Limits count from that time.');
         $batch = $this->batch('SA-0001');
         $oda->taps('Not yet')->sees('Recorded: not yet.')->opens("/batches/$batch->id")->sets('or at', $this->field(70))->taps('Stuffed at that time')->sees('That is before the batch started.');
-        $oda->sets('or at', $this->field(50))->taps('Stuffed at that time')->sees('A lead records it');
+        $oda->sets('or at', $this->field(50))->taps('Stuffed at that time')->sees('A lead records the step');
 
         $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id")->sets('or at', $this->field(50))->taps('Stuffed at that time')->sees('How do you know?');
         $sela->fills('How do you know?', 'on the sheet of the filler')->taps('Stuffed at that time')->sees('Stuffed: noted.')->sees('on the sheet of the filler');
