@@ -71,7 +71,7 @@ final class ShelfTest extends BrowserTestCase
             ->chooses('reference', 'T-00')->fills('Reference reading', '63.05')->fills('First reading', '63,2')->fills('Second', '63.1')->fills('Third', '63.2')->taps('Record check')
             ->sees('Within tolerance.')->leavesFields()->presses(WebDriverKeys::ENTER)->sees('Use without correction.')->taps('Certificate');
 
-        $oda->sees('T-00 at 63.05 °C')->sees('Head of the ledger');
+        $oda->sees('T-00 at 63.05 °C')->sees('Ledger head');
         $pdf = (string) $oda->browser->findElement(WebDriverBy::linkText('PDF'))->getAttribute('href');
         self::assertSame('%PDF-', $oda->browser->executeAsyncScript('const done = arguments[1]; fetch(arguments[0]).then(r => r.text()).then(text => done(text.slice(0, 5)))', [$pdf]));
     }
