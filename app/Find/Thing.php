@@ -91,14 +91,20 @@ final readonly class Thing
     {
         return Product::query()->where('code', $product->code)->where('version', '>', $product->version)->exists()
             ? null
-            : new self('', $product->name, "version $product->version", "$product->code $product->family", $product->id, true, CarbonImmutable::parse($product->at));
+            : new self('', $product->name, "version $product->version", "$product->code $product->family", $product->id, true, self::at($product->at));
     }
 
     private static function method(Method $method): ?self
     {
         return Method::query()->where('code', $method->code)->where('version', '>', $method->version)->exists()
             ? null
-            : new self('', $method->name, "version $method->version", $method->code, $method->id, true, CarbonImmutable::parse($method->at));
+            : new self('', $method->name, "version $method->version", $method->code, $method->id, true, self::at($method->at));
+    }
+
+    /** Null of the first versions, which keep no time. */
+    private static function at(?\DateTimeInterface $at): CarbonImmutable
+    {
+        return $at === null ? CarbonImmutable::createFromTimestampUTC(0) : CarbonImmutable::instance($at);
     }
 
     private static function person(Person $person): ?self

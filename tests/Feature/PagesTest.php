@@ -53,6 +53,11 @@ final class PagesTest extends BenchTestCase
         $lines = self::board();
         Board::rebuild();
         self::assertSame($lines, self::board(), 'the board is what its records say, as it was written along the way');
+        $found = self::found();
+        CarbonImmutable::setTestNow('2026-11-24T10:41:00Z');
+        Index::rebuild();
+        CarbonImmutable::setTestNow('2026-11-24T09:41:00Z');
+        self::assertSame($found, self::found(), 'and so is the search');
 
         $small = $this->asked();
         $this->multiply();
@@ -82,6 +87,12 @@ final class PagesTest extends BenchTestCase
     private static function board(): array
     {
         return array_values(DB::table('board')->orderBy('part')->orderBy('thing_id')->get()->map(static fn(object $row): string => json_encode($row, JSON_THROW_ON_ERROR))->all());
+    }
+
+    /** @return list<string> */
+    private static function found(): array
+    {
+        return array_values(DB::table('found_things')->orderBy('part')->orderBy('thing_id')->get()->map(static fn(object $row): string => json_encode($row, JSON_THROW_ON_ERROR))->all());
     }
 
     /** @return array<string, array{int, int, int}> queries, rows sent, and rows looked through, by page */
