@@ -93,7 +93,7 @@ final class ForecastTest extends TestCase
         self::assertSame('expected about h40 at this pace, not certain', $say([[0.0, 5.6], [10.0, 5.35], [20.0, 5.1]], 50.0), 'a line has no interval to rely on');
         self::assertSame('no forecast yet (needs three falling readings)', $say([[0.0, 5.6]], 30.0));
         self::assertSame('not proven in time', $say([[0.0, 5.6], [31.0, 5.3]], 30.0));
-        self::assertMatchesRegularExpression('/^on track, proven about h[\d.]+, h[\d.]+ at the latest \(90 %\)$/', $say(self::ferment([0, 12, 24, 36, 40, 42]), 168.0));
+        self::assertMatchesRegularExpression('/^on track: expected about h[\d.]+, at the latest h[\d.]+ \(90 %\)$/', $say(self::ferment([0, 12, 24, 36, 40, 42]), 168.0));
     }
 
     /**
