@@ -1,6 +1,6 @@
 # What ops/drill and ops/attack say and ask in the same way. Sourced by both, after ops/house.sh.
 told() { printf '%-62s %s\n' "$1" "$2"; }
-wrong() { told "$1" "WRONG: $2"; exit 1; }
+wrong() { told "$1" "WRONG: $2" >&2; exit 1; }
 ask_records() { as_owner mariadb --skip-column-names --batch rheacid --execute="$1"; }
 # What stands in the records without its other half: a measurement without a decision, a completed run without a calibration.
 none_half_recorded() {

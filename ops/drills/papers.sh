@@ -11,7 +11,7 @@ trap 'there bin/stop > /dev/null 2>&1 || true; clean; rm -rf "$scratch"' EXIT
 # step WHAT COMMAND…: as it stands in the paper, from the directory of the clone.
 step() { local what=$1; shift; there "$@" > "$scratch/step" 2>&1 || wrong "paper: $what" "$(tail -n 3 "$scratch/step")"; }
 (umask 077; first step "a plant of your own" bin/start --empty --detach)
-code=$(sed -n 's/.*holds once: //p' "$scratch/step") key=$(sed -n 's/.*knows your backups: //p' "$scratch/step")
+code=$(sed -n 's/.*(it works once): //p' "$scratch/step") key=$(sed -n 's/.*your backups by it: //p' "$scratch/step")
 [ -n "$code" ] && [ ${#key} = 64 ] || wrong "paper: a plant of your own" "prints no code or no key"
 php "$ROOT/ops/drill-found.php" "$port" set-up "$code" > "$scratch/found" || wrong "paper: the first page" "$(cat "$scratch/found")"
 code=0; there bin/status > "$scratch/status" 2>&1 || code=$?
@@ -46,10 +46,11 @@ step "down" bin/stop
 told "paper: upgrade" "the lead signs in on the new version, with the same passphrase"
 # As the units would run it: the same commands, the same environment, the same accounts.
 ! command -v systemd-analyze > /dev/null || { mkdir "$scratch/units"; for unit in "$ROOT"/ops/systemd/*.service "$ROOT"/ops/systemd/*.timer; do sed "s|/srv/rheacid|$newer|; s|EnvironmentFile=/etc/rheacid|EnvironmentFile=-/etc/rheacid|" "$unit" > "$scratch/units/$(basename "$unit")"; done; systemd-analyze verify "$scratch"/units/*.service "$scratch"/units/*.timer > "$scratch/analyze" 2>&1 || true; ! grep -v "rheacid@.service\|man:" "$scratch/analyze" | grep -q "$scratch/units" || wrong "paper: units" "$(cat "$scratch/analyze")"; }
+sed "s|/srv/rheacid|$newer|; s|=8070 33070 33170|='$port $database_port $((database_port + 100))'|" "$newer/ops/systemd/rheacid.env" > "$scratch/unit.env"
 served=()
 for name in mariadb php-fpm nginx queue scheduler; do
     as=(); ! is_root || as=(setpriv "--reuid=$([ $name = mariadb ] && echo $DATABASE_USER || echo $SERVICE_USER)" "--regid=$([ $name = mariadb ] && echo $DATABASE_USER || echo $SERVICE_USER)" --init-groups)
-    (sed "s|/srv/rheacid|$newer|; s|=8070 33070 33170|='$port $database_port $((database_port + 100))'|" "$newer/ops/systemd/rheacid.env" > "$scratch/unit.env"; set -a; . "$scratch/unit.env"; set +a; exec "${as[@]}" "$newer/ops/serve" $name) > "$scratch/serve-$name" 2>&1 & served+=($!)
+    (set -a; . "$scratch/unit.env"; set +a; exec "${as[@]}" "$newer/ops/serve" $name) > "$scratch/serve-$name" 2>&1 & served+=($!)
     [ $name != mariadb ] || sleep 4
 done
 until_true 30 "paper: the commands of the units" page_answers > /dev/null
