@@ -5,10 +5,17 @@ declare(strict_types=1);
 namespace Rheacid\Core\Measurands;
 
 use Rheacid\Core\Celsius;
+use Rheacid\Core\Numbers;
 
 /** What makes two numbers of a quantity comparable: the endpoint of a titration, the point of a temperature … */
 final readonly class Basis
 {
+    /** Endpoints of a titration that are not a pH. */
+    private const ENDPOINTS = ['by-eye' => 'to a change of colour', 'derivative' => 'to the steepest point'];
+
+    /** What an acidity is counted on. */
+    private const AMOUNTS = ['L' => 'per litre', 'kg' => 'per kilogram', 'water-phase' => 'per kilogram of water phase'];
+
     /**
      * @param string $code as the quantity knows it
      *
@@ -21,19 +28,27 @@ final readonly class Basis
         }
     }
 
-    /** What is measured, in words: "temperature, coldest point". */
+    /** What is measured, in words: "temperature, coldest point", "titratable acidity (to pH 8.2, per litre)". */
     public function words(): string
     {
         return $this->measurand->name() . self::suffix($this->code);
     }
 
-    /** A basis behind the name of its quantity, a temperature in the units of the site: ", at 20 °C", or ", at 68 °F (20 °C)". */
+    /** A basis behind the name of its quantity, in the style of the site: ", at 20 °C", or ", at 68 °F (20 °C)". */
     public static function suffix(string $code): string
     {
+        if (preg_match('/^(\S+) per (\S+)$/', $code, $part) === 1) {
+            return sprintf(' (%s, %s)', self::ENDPOINTS[$part[1]] ?? 'to pH ' . Numbers::asTyped($part[1]), self::AMOUNTS[$part[2]]);
+        }
+
         return match ($code) {
             '' => '',
             'at 20 °C' => ', at ' . Celsius::at(20, 0),
-            default => ", $code",
+            'coldest' => ', coldest point',
+            'of total' => ', of the total weight',
+            'of brine' => ', of the brine',
+            '20/20' => ', 20/20 °C',
+            default => ', ' . Numbers::asTyped($code),
         };
     }
 

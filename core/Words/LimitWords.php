@@ -32,14 +32,14 @@ final class LimitWords
         };
     }
 
-    /** What a limit bounds, as it is written: pH ≤ 4.6, temperature, coldest ≥ 63.0 °C. */
+    /** What a limit bounds, as it is written: pH ≤ 4.6, temperature, coldest point ≥ 63.0 °C. */
     public static function written(ProductLimit $limit): string
     {
         $measurand = Measurand::tryFrom($limit->measurand);
         $name = ($measurand?->name() ?? $limit->measurand) . Basis::suffix($limit->basis);
         $unit = $measurand?->unit() ?? '';
         if ($limit->typed !== null) {
-            return trim("$name " . ($limit->limit->comparison === Comparison::Between ? '' : $limit->limit->comparison->sign()) . ' ' . Numbers::asTyped($limit->typed));
+            return trim("$name " . ($limit->limit->comparison === Comparison::Between ? '' : $limit->limit->comparison->sign() . ' ') . Numbers::asTyped($limit->typed));
         }
 
         return $measurand === Measurand::Temperature && Style::isFahrenheitFirst()

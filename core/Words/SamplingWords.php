@@ -14,7 +14,7 @@ final class SamplingWords
 {
     public static function what(SamplingLine $line): string
     {
-        return rtrim(Measurand::from($line->measurand)->name() . ", $line->basis", ', ');
+        return Measurand::from($line->measurand)->on($line->basis)->words();
     }
 
     public static function when(SamplingLine $line): string

@@ -143,7 +143,7 @@ final class ProofTest extends BrowserTestCase
         $sela->sees('CS-0417 is running.');
 
         $this->actingAs($this->people['checker'])->post("/measure/$batch->id/other", ['of' => 'salt|of total', 'values' => '3.1', 'measured_by' => 'the bench', 'measured_with' => 'balance', 'stage' => 'underway', 'place' => 'blend', 'form' => self::formId()])->assertSessionHasNoErrors();
-        self::assertStringNotContainsString('Held.', $sela->opens("/batches/$batch->id")->sees('salt, of total')->page());
+        self::assertStringNotContainsString('Held.', $sela->opens("/batches/$batch->id")->sees('salt, of the total weight')->page());
         self::assertSame([BatchState::Running, 1], [$this->batch()->state(), Deviation::query()->where('batch_id', $batch->id)->count()]);
     }
 

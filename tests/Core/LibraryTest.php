@@ -112,7 +112,7 @@ final class LibraryTest extends TestCase
             }
         }
         $kimchi = Library::all()['kimchi']->judged()['Legal, finished: acidity, 10 g/L as lactic'];
-        self::assertSame('titratable acidity, 8.2 per L ≤ 10 g/L as lactic', LimitWords::written($kimchi));
+        self::assertSame('titratable acidity (to pH 8.2, per litre) ≤ 10 g/L as lactic', LimitWords::written($kimchi));
         self::assertEqualsWithDelta(10 * 75.04 / 90.08, $kimchi->limit->high, 1e-4, 'it is judged in tartaric acid');
         self::assertSame(LibraryTables::tables(array_values(Library::all())), file_get_contents(dirname(__DIR__, 2) . '/docs/library.md'), 'php artisan rheacid:library writes it anew');
     }

@@ -45,8 +45,8 @@ final class SamplingTest extends TestCase
         $plan = new SamplingPlan([new SamplingLine('ph', '', Stage::Finished, null, 1, ''), new SamplingLine('ph', '', Stage::Start, null, 3, ''), new SamplingLine('ph', '', null, 12.0, 1, ''), new SamplingLine('salt', 'of total', Stage::Start, null, 1, '')]);
         $words = static fn(float $hours, Stage $stage, Sampled ...$sampled): array => array_map(static fn(SamplingState $one): string => SamplingWords::what($one->line) . ': ' . SamplingWords::state($one), $plan->against(array_values($sampled), $hours, $stage));
 
-        self::assertSame(['pH: 6 h late', 'pH: fewer than 3 places', 'salt, of total: not read yet', 'pH: waits for its stage'], $words(20.0, Stage::Underway, new Sampled('ph', '', Stage::Start, 2.0, 2)));
-        self::assertSame(['salt, of total: not read yet', 'pH: next in 30 min', 'pH: read', 'pH: waits for its stage'], self::sorted($words(20.0, Stage::Underway, new Sampled('ph', '', Stage::Start, 2.0, 3), new Sampled('ph', '', Stage::Underway, 8.5, 1))));
+        self::assertSame(['pH: 6 h late', 'pH: fewer than 3 places', 'salt, of the total weight: not read yet', 'pH: waits for its stage'], $words(20.0, Stage::Underway, new Sampled('ph', '', Stage::Start, 2.0, 2)));
+        self::assertSame(['salt, of the total weight: not read yet', 'pH: next in 30 min', 'pH: read', 'pH: waits for its stage'], self::sorted($words(20.0, Stage::Underway, new Sampled('ph', '', Stage::Start, 2.0, 3), new Sampled('ph', '', Stage::Underway, 8.5, 1))));
         self::assertContains('pH: not read yet', $words(20.0, Stage::Finished, new Sampled('ph', '', Stage::Start, 2.0, 3), new Sampled('ph', '', Stage::Underway, 19.0, 1)), 'finished was declared');
     }
 
