@@ -11,7 +11,7 @@ use PHPat\Test\PHPat;
 /** Which room may know which. */
 final class Architecture
 {
-    public function test_the_core_knows_nobody(): Rule
+    public function test_the_core_depends_on_nothing_outside(): Rule
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('Rheacid\Core'))
@@ -25,7 +25,7 @@ final class Architecture
             ->because('the rules of the job hold without a framework, a database or a clock');
     }
 
-    public function test_models_know_no_controllers(): Rule
+    public function test_models_use_no_controllers(): Rule
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('Rheacid\Models'))
@@ -43,7 +43,7 @@ final class Architecture
             ->because('only actions write');
     }
 
-    public function test_only_the_bench_reads_its_truth(): Rule
+    public function test_only_the_simulated_bench_reads_the_true_values(): Rule
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('Rheacid\Actions\Calibrate'), Selector::inNamespace('Rheacid\Actions\Measure'), Selector::inNamespace('Rheacid\Measure'))

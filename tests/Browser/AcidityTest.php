@@ -56,7 +56,7 @@ final class AcidityTest extends BrowserTestCase
         self::assertSame([Addition::PLANNED, Addition::DONE], Addition::query()->orderBy('id')->pluck('state')->all());
     }
 
-    public function test_brine_and_pieces_are_read_one_after_the_other_on_a_telephone(): void
+    public function test_brine_and_pieces_are_read_in_turn_on_a_telephone(): void
     {
         $kraut = $this->begun('vegetable-ferment', 'KR-0001');
         $this->calibrate();
@@ -69,7 +69,7 @@ final class AcidityTest extends BrowserTestCase
         self::assertFalse($oda->scrollsSideways());
     }
 
-    public function test_a_4_55_names_the_way_that_would_prove_it(): void
+    public function test_a_reading_of_4_55_names_what_would_prove_it(): void
     {
         $batch = $this->batch();
         $this->calibrate();

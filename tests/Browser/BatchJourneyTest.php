@@ -40,7 +40,7 @@ final class BatchJourneyTest extends BrowserTestCase
 
     /** @param list<string> $seen */
     #[DataProvider('chambers')]
-    public function test_a_sausage_by_the_file_of_a_logger(float $celsius, int $hours, array $seen, BatchState $becomes): void
+    public function test_a_sausage_is_judged_by_the_file_of_a_logger(float $celsius, int $hours, array $seen, BatchState $becomes): void
     {
         $batch = $this->started('fermented-sausage', 'SA-0001', $hours + 3, step: 'stuffed');
         if ($becomes === BatchState::Running) {
@@ -60,7 +60,7 @@ final class BatchJourneyTest extends BrowserTestCase
         self::assertSame($becomes, $this->batch('SA-0001')->state());
     }
 
-    public function test_a_heat_record_is_held_against_temperature_and_time(): void
+    public function test_a_heat_record_is_judged_by_temperature_and_time(): void
     {
         $batch = $this->started('milk-kefir', 'KF-0001', 20);
         // As if its check covered hot milk as well.
@@ -126,7 +126,7 @@ final class BatchJourneyTest extends BrowserTestCase
     }
 
     #[DataProvider('refusals')]
-    public function test_a_release_is_not_offered_and_the_reason_is_said(string $lacks, string $said): void
+    public function test_a_release_is_not_offered_and_the_page_says_why(string $lacks, string $said): void
     {
         $batch = $lacks === 'acidity' ? $this->started('white-wine', 'WW-0001', 90, 'yes') : $this->batch('CS-0421');
         if ($lacks === 'overdue') {

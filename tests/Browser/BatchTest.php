@@ -11,7 +11,7 @@ use Rheacid\Models\Product;
 /** A product from the library, a batch begun in three touches, and a breach that two people see to its end. */
 final class BatchTest extends BrowserTestCase
 {
-    public function test_a_product_is_taken_changed_and_a_batch_of_it_is_begun_and_stepped(): void
+    public function test_a_product_is_added_and_changed_and_a_batch_of_it_is_started_and_moved_on(): void
     {
         $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens('/products')->taps('Kombucha')->sees('low certainty: check with your authority')->taps('Adopt product')->sees(' adopted.')
             ->taps('Change product')->sees('Saving creates version 2')->fills('What changed and why', 'we go down to 3.9');
@@ -26,7 +26,7 @@ final class BatchTest extends BrowserTestCase
         $oda->taps('Pitched now')->sees('Pitched: noted.')->sees('History');
     }
 
-    public function test_a_breach_is_acted_on_decided_about_and_goes_on(): void
+    public function test_a_broken_limit_is_acted_on_and_decided_and_the_batch_goes_on(): void
     {
         $this->calibrate();
         $this->vouch();

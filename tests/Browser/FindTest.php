@@ -9,7 +9,7 @@ use Facebook\WebDriver\WebDriverKeys;
 /** A thing or a page is found by the words that people use, by keyboard and by thumb. */
 final class FindTest extends BrowserTestCase
 {
-    public function test_the_search_answers_while_a_person_types_and_a_code_opens_its_thing(): void
+    public function test_search_answers_while_a_person_types_and_an_exact_code_opens_its_page(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
 

@@ -66,7 +66,7 @@ final class HandsOnTest extends BrowserTestCase
         self::assertTrue(CalibrationPoint::query()->sole()->settled);
     }
 
-    public function test_hands_change_in_two_taps_and_a_pin(): void
+    public function test_another_person_takes_over_in_two_taps_and_a_pin(): void
     {
         $pin = (string) config('rheacid.demo_pin');
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/batches')->sees('CS-0417');
@@ -77,7 +77,7 @@ final class HandsOnTest extends BrowserTestCase
         self::assertStringEndsWith('/batches', $oda->browser->getCurrentURL());
     }
 
-    public function test_a_new_passphrase_is_refused_where_it_is_guessed_first_and_signs_out_every_other_bench(): void
+    public function test_a_common_passphrase_is_refused_and_a_new_one_ends_every_other_session(): void
     {
         $elsewhere = $this->atTheBench(390, 844)->signsIn('oda', self::PASSPHRASE)->opens('/batches')->sees('CS-0417');
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/yourself')->taps('Passphrase, PIN and sessions')->sees('this device');
@@ -93,7 +93,7 @@ final class HandsOnTest extends BrowserTestCase
         self::assertStringEndsWith('/sign-in', $elsewhere->browser->getCurrentURL());
     }
 
-    public function test_keys_can_be_switched_off_on_this_device(): void
+    public function test_shortcut_keys_can_be_switched_off_on_this_device(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
         $oda->leavesFields()->types('?')->sees('Use keyboard shortcuts')->taps('Use keyboard shortcuts')->taps('Close');
@@ -104,7 +104,7 @@ final class HandsOnTest extends BrowserTestCase
         $oda->types('?')->taps('Use keyboard shortcuts')->taps('Close')->leavesFields()->types('2')->sees('Meters with electrodes');
     }
 
-    public function test_every_target_is_large_enough_for_a_glove(): void
+    public function test_every_target_is_large_enough_for_a_gloved_finger(): void
     {
         $this->calibrate();
         $oda = $this->atTheBench(390, 844)->signsIn('oda', self::PASSPHRASE);
@@ -131,7 +131,7 @@ final class HandsOnTest extends BrowserTestCase
         }
     }
 
-    public function test_somebody_new_comes_in_by_a_code_by_keyboard_alone_and_is_out_when_disabled(): void
+    public function test_a_new_person_joins_by_code_with_the_keyboard_alone_and_is_signed_out_when_disabled(): void
     {
         $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens('/people')->fills('Name', 'Runa Thistle')->fills('Sign-in name', 'runa')->taps('Invite')->sees('is the invitation code of Runa Thistle');
         self::assertSame(1, preg_match('/[A-Z0-9]{4}-[A-Z0-9]{4}-[A-Z0-9]{4}/', $sela->page(), $code));

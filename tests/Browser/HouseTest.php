@@ -7,7 +7,7 @@ namespace Tests\Browser;
 /** The house as the web server serves it, asked by hand. */
 final class HouseTest extends BrowserTestCase
 {
-    public function test_another_host_is_refused_and_a_long_address_is_answered(): void
+    public function test_a_foreign_host_name_is_refused_and_a_long_address_is_answered(): void
     {
         self::assertSame(200, $this->asks('/sign-in', '127.0.0.1'));
         self::assertSame(400, $this->asks('/sign-in', 'elsewhere.example'));
@@ -16,7 +16,7 @@ final class HouseTest extends BrowserTestCase
         self::assertSame(414, $this->asks('/find?q=' . str_repeat('a', 60_000), '127.0.0.1'), 'too long');
     }
 
-    public function test_nobody_else_looks_into_what_an_installation_keeps(): void
+    public function test_no_other_account_can_read_what_an_installation_keeps(): void
     {
         $home = (string) getenv('RHEACID_HOME');
 
@@ -30,7 +30,7 @@ final class HouseTest extends BrowserTestCase
         self::assertStringNotContainsString('OWNER', (string) file_get_contents("$home/.env"), 'no server knows the owner');
     }
 
-    public function test_what_nginx_cannot_answer_is_said_in_our_own_look_with_a_number(): void
+    public function test_an_error_of_nginx_has_our_own_page_and_a_number(): void
     {
         $large = $this->answer("POST /sign-in HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Length: 9000000\r\nConnection: close\r\n\r\n");
         self::assertStringContainsString(' 413 ', $large);
@@ -41,7 +41,7 @@ final class HouseTest extends BrowserTestCase
         self::assertStringContainsString("$number 413", (string) file_get_contents(getenv('RHEACID_HOME') . '/log/away.log'));
     }
 
-    public function test_whatever_nginx_answers_says_that_nothing_in_it_may_run(): void
+    public function test_every_answer_of_nginx_forbids_scripts(): void
     {
         foreach (['GET /build/none.js', 'GET /mark.svg', 'GET /away/application.html', 'PUT /build/x', 'GET /.env', 'X / y'] as $request) {
             $answer = $this->answer("$request HTTP/1.1\r\nHost: 127.0.0.1\r\nConnection: close\r\n\r\n");
@@ -52,7 +52,7 @@ final class HouseTest extends BrowserTestCase
         }
     }
 
-    public function test_who_asks_faster_than_hands_is_told_to_wait_whatever_cookie_is_sent(): void
+    public function test_too_many_requests_are_told_to_wait_whatever_cookie_is_sent(): void
     {
         // All arrive before any is answered, so that it does not matter how fast the machine is: a burst of 300 is let.
         $sockets = [];

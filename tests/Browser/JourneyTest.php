@@ -56,7 +56,7 @@ final class JourneyTest extends BrowserTestCase
         self::assertSame(['opened', 'asked', 'left'], CalibrationRun::query()->sole()->events()->pluck('kind')->all());
     }
 
-    public function test_accept_sleeps_until_settled_and_an_early_one_takes_a_reason(): void
+    public function test_accept_is_disabled_until_stable_and_an_early_accept_needs_a_reason(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
         $oda->opens("/calibrate/{$this->pair()->id}")->taps('Start anyway')->sees('Waiting for the electrode.')
@@ -93,7 +93,7 @@ final class JourneyTest extends BrowserTestCase
         self::assertStringContainsString('Show the newest points', $oda->browser->getPageSource());
     }
 
-    public function test_on_a_telephone_no_page_runs_over_the_edge(): void
+    public function test_on_a_telephone_no_page_scrolls_sideways(): void
     {
         $this->calibrate();
         $reading = $this->measure([4.45, 4.46]);

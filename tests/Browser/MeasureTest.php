@@ -56,7 +56,7 @@ final class MeasureTest extends BrowserTestCase
         self::assertSame(6, Measurement::query()->count());
     }
 
-    public function test_a_day_on_paper_is_entered_at_once_with_its_own_times(): void
+    public function test_a_day_on_paper_is_entered_together_with_its_own_times(): void
     {
         CarbonImmutable::setTestNow($this->now->subHours(7));
         $this->calibrate();
@@ -125,7 +125,7 @@ final class MeasureTest extends BrowserTestCase
         self::assertStringNotContainsString('Equilibrium is not proven', $oda->page());
     }
 
-    public function test_a_sausage_is_pierced_in_three_places_and_the_highest_counts(): void
+    public function test_a_sausage_is_read_in_three_places_and_the_highest_counts(): void
     {
         $this->begun('fermented-sausage', 'SA-0001');
         $this->calibrate(electrode: 'E-09');

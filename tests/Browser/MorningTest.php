@@ -41,7 +41,7 @@ final class MorningTest extends BrowserTestCase
         self::assertStringNotContainsString('Calibrate E-07', $oda->page());
     }
 
-    public function test_a_conductivity_pen_takes_its_own_standard_and_no_buffer(): void
+    public function test_a_conductivity_meter_takes_its_own_standard_and_no_buffer(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
         $oda->opens('/calibrate')->sees('conductivity')->taps('Calibrate L-01')->sees('Standard')
@@ -57,7 +57,7 @@ final class MorningTest extends BrowserTestCase
         self::assertEqualsWithDelta(1.017, CellCalibration::query()->orderByDesc('id')->firstOrFail()->cell_factor, 0.003, 'the true factor of the cell');
     }
 
-    public function test_a_hidden_fault_is_found_and_told_what_to_do_first(): void
+    public function test_a_hidden_fault_is_found_and_the_first_step_is_named(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
         $oda->opens("/bench/{$this->pair()->id}")->chooses('fault', Fault::Coated->value)->fills('Seed', '7')->taps('Set condition')->sees('Simulated bench set.')

@@ -54,7 +54,7 @@ final class ProofTest extends BrowserTestCase
         self::assertSame([2, 1], [BatchStep::query()->where('batch_id', $batch->id)->count(), $this->batch('SA-0001')->load('steps')->steps->count()], 'the former stays on record');
     }
 
-    public function test_brine_asks_for_its_solids_and_a_sample_that_is_set_aside_takes_no_more(): void
+    public function test_brine_asks_for_its_solids_and_an_ended_sample_takes_no_more_portions(): void
     {
         CarbonImmutable::setTestNow($this->now->subHours(40));
         $batch = $this->brew('vegetable-ferment', 'KR-0001', $this->field(40), 'Soured');
@@ -74,7 +74,7 @@ final class ProofTest extends BrowserTestCase
         self::assertSame(BatchState::Running, $this->batch('KR-0001')->state());
     }
 
-    public function test_a_cure_is_running_and_a_stretch_that_is_struck_out_begins_it_anew(): void
+    public function test_excluding_part_of_a_cure_starts_it_again(): void
     {
         CarbonImmutable::setTestNow($this->now->subDays(5));
         $batch = $this->brew('hard-cheese', 'HC-0001', $this->field(120), 'Raw milk, where the law allows it, with its cure');
@@ -90,7 +90,7 @@ final class ProofTest extends BrowserTestCase
         $sela->fills('Reason to exclude it', 'the logger lay on the desk')->taps('Exclude (counts')->sees('Excluded. The stretch counts as a gap.')->sees('the logger lay on the desk')->sees('Running, day 1 of 60.');
     }
 
-    public function test_what_nothing_guards_goes_out_with_a_reason_and_is_fetched_back_by_a_lead(): void
+    public function test_a_batch_without_limits_is_released_with_a_reason_and_recalled_by_a_lead(): void
     {
         CarbonImmutable::setTestNow($this->now->subDays(2));
         $batch = $this->brew('cider', 'CI-0001', $this->field(48));
@@ -107,7 +107,7 @@ final class ProofTest extends BrowserTestCase
         $sela->taps('Recall CI-0001')->sees('CI-0001 is recalled.')->sees('Keep it apart.')->sees('the two shops, by telephone');
     }
 
-    public function test_a_reading_corrected_after_the_release_stands_first_until_a_lead_decides(): void
+    public function test_a_reading_corrected_after_release_stands_first_until_a_lead_decides(): void
     {
         $batch = $this->batch();
         $this->actingAs($this->people['checker'])->post("/batches/$batch->id/answers", ['condition' => $batch->load(Batch::JUDGED)->asks()[0], 'answer' => 'no', 'form' => self::formId()])->assertSessionHasNoErrors();
@@ -131,7 +131,7 @@ final class ProofTest extends BrowserTestCase
         self::assertSame(BatchState::Recalled, $this->batch()->state());
     }
 
-    public function test_more_time_that_a_lead_gave_stays_given(): void
+    public function test_more_time_given_by_a_lead_stays_given(): void
     {
         CarbonImmutable::setTestNow();
         $batch = $this->batch();

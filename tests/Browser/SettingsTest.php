@@ -14,7 +14,7 @@ use Rheacid\Settings;
 /** What a lead settles for a site, and for themselves. */
 final class SettingsTest extends BrowserTestCase
 {
-    public function test_a_site_moves_to_another_zone_and_a_time_that_came_twice_is_asked_about(): void
+    public function test_a_site_changes_its_time_zone_and_an_ambiguous_time_is_asked_about(): void
     {
         $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens('/settings')->sees('Settings');
         $sela->fills('Time zone', 'Atlantic/Azores')->taps('Change time zone')->sees('The site uses Atlantic/Azores');
@@ -36,7 +36,7 @@ final class SettingsTest extends BrowserTestCase
         self::assertSame($drawn->format('H:i'), Measurement::query()->sole()->occasion->drawn_at->format('H:i'));
     }
 
-    public function test_a_lead_sets_up_a_code_of_the_telephone_and_signs_in_by_it(): void
+    public function test_a_lead_sets_up_an_authenticator_and_signs_in_with_it(): void
     {
         $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens('/yourself/code')->sees('scan the code or type the key');
         $sela->waitsUntil(static fn(): bool => (bool) $sela->browser->executeScript("const c = document.querySelector('canvas'); return !c.hidden && new Set(c.getContext('2d').getImageData(0, 0, c.width, c.height).data).size > 1"), 'the square to be drawn');

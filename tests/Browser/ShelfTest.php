@@ -17,7 +17,7 @@ use Rheacid\Models\Thermometer;
 /** What a lead and a checker do at the shelf, in a real browser. */
 final class ShelfTest extends BrowserTestCase
 {
-    public function test_a_file_is_looked_at_mended_on_the_page_and_taken(): void
+    public function test_a_file_is_previewed_corrected_on_the_page_and_imported(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/ready')->taps('Import from a file')->sees('Check file')
             ->fills('Or paste the text', "what;code;name;kind;first_used_on\nelectrode;E-41;Spare;sealed gel;1.11.2026")->taps('Check file')
@@ -30,7 +30,7 @@ final class ShelfTest extends BrowserTestCase
         self::assertSame(ElectrodeKind::SealedGel, Electrode::query()->where('code', 'E-41')->sole()->kind);
     }
 
-    public function test_an_electrode_moves_to_another_meter_and_begins_there_uncalibrated(): void
+    public function test_an_electrode_on_another_meter_starts_uncalibrated(): void
     {
         $old = $this->calibrate()->pair;
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/ready/pairing')
@@ -51,7 +51,7 @@ final class ShelfTest extends BrowserTestCase
         self::assertSame(Verdict::Fail, $calibration->verdict);
     }
 
-    public function test_the_second_at_an_electrode_sees_who_holds_it_and_takes_over_with_a_reason(): void
+    public function test_a_second_person_sees_who_uses_an_electrode_and_takes_over_with_a_reason(): void
     {
         $run = $this->openRun();
         $perrin = $this->atTheBench()->signsIn('perrin', self::PASSPHRASE)->opens("/calibrate/{$this->pair()->id}")

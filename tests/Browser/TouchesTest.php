@@ -29,7 +29,7 @@ final class TouchesTest extends BrowserTestCase
         self::assertSame(Verdict::Pass, Calibration::query()->sole()->verdict);
     }
 
-    public function test_the_same_typed_costs_six_touches_beyond_the_numbers_and_the_source_is_remembered(): void
+    public function test_the_same_run_typed_costs_six_touches_beyond_the_numbers_and_the_source_is_remembered(): void
     {
         $this->calibrate();
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/calibrate/{$this->pair()->id}")->taps('Start anyway')->sees('type what it shows');
@@ -87,7 +87,7 @@ final class TouchesTest extends BrowserTestCase
         self::assertCount(5, Verification::query()->orderByDesc('id')->firstOrFail()->bath);
     }
 
-    public function test_a_foot_switch_is_enough_for_a_whole_calibration_and_a_tone_says_when_it_rests(): void
+    public function test_a_foot_switch_does_a_whole_calibration_and_a_tone_says_when_a_reading_is_stable(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/calibrate/{$this->pair()->id}")->sees('read back in')->presses(WebDriverKeys::ENTER)->sees('Waiting for the electrode.')->chooses('speed', '10')->leavesFields();
         $run = $oda->browser->getCurrentURL();
@@ -102,7 +102,7 @@ final class TouchesTest extends BrowserTestCase
         self::assertSame(Verdict::Pass, Calibration::query()->sole()->verdict);
     }
 
-    public function test_what_was_recorded_though_its_answer_was_lost_is_not_recorded_twice(): void
+    public function test_a_record_whose_answer_was_lost_is_not_recorded_twice(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/pairs/{$this->pair()->id}");
         // The server gets the sending, and its answer is never seen; nor is what the next page would have said.
@@ -117,7 +117,7 @@ final class TouchesTest extends BrowserTestCase
         self::assertSame(2, CareEvent::query()->where('kind', CareKind::ToppedUp)->where('electrode_id', $this->pair()->electrode_id)->count(), 'once it was seen to be recorded, it can be done again');
     }
 
-    public function test_care_that_today_asks_for_is_one_tap(): void
+    public function test_care_due_on_today_takes_one_tap(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/');
         $before = CareEvent::query()->count();
@@ -127,7 +127,7 @@ final class TouchesTest extends BrowserTestCase
         self::assertSame([1, $before + 1], [$oda->touches, CareEvent::query()->count()]);
     }
 
-    public function test_nothing_jumps_about_while_one_reads(): void
+    public function test_a_refresh_does_not_move_the_page(): void
     {
         $this->calibrate();
         $reading = $this->measure([4.45, 4.46]);

@@ -29,7 +29,7 @@ final class VerifyTest extends BrowserTestCase
         return str_contains($this->name(), 'fifth') ? CarbonImmutable::now()->subDays(170)->toIso8601String() : null;
     }
 
-    public function test_cubes_are_suspected_a_slush_and_a_fresh_one_give_a_correction_and_a_reading_shows_it(): void
+    public function test_ice_cubes_are_suspected_and_two_good_slushes_give_a_correction_that_a_reading_shows(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
         $page = '/verify/' . $this->named('T-07')->id;

@@ -38,7 +38,7 @@ final class AcidityTest extends TestCase
         self::assertEqualsWithDelta(2 * 0.001 / sqrt(3), Standardisation::of([0.099, 0.1, 0.101])[1], 1e-12);
     }
 
-    public function test_what_a_titration_rests_on_blocks_each_for_itself(): void
+    public function test_each_source_of_a_titration_blocks_on_its_own(): void
     {
         $day = static fn(string $on): \DateTimeImmutable => new \DateTimeImmutable($on);
         $of = static fn(string $titrated = '2026-11-30', ?float $endpoint = 8.2, ?float $high = 10.01, bool $isCoarse = false, bool $isDuplicated = true): array => (new TitrationFoundation($day('2026-10-31'), $day($titrated), $endpoint, $high, $isCoarse, $isDuplicated, []))->blocks();

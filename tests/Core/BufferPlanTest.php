@@ -29,7 +29,7 @@ final class BufferPlanTest extends TestCase
         self::assertSame(['4.01', '7.00', '10.01'], self::buffers(self::plan([[4.1, 4.6], [8.2, 8.2]], self::shelf())));
     }
 
-    public function test_the_middle_buffer_stays_away_when_nothing_lies_above_it(): void
+    public function test_the_middle_buffer_is_left_out_when_nothing_lies_above_it(): void
     {
         $plan = self::plan([[4.1, 6.9]], [self::lot('a', '4.01', 4.01), self::lot('b', '7.00', 7.0), self::lot('c', '10.01', 10.01)], 5.0);
 
@@ -44,7 +44,7 @@ final class BufferPlanTest extends TestCase
         self::assertSame(['low', 'middle', 'high'], $with(4.5));
     }
 
-    public function test_what_no_pair_reaches_is_told(): void
+    public function test_samples_outside_every_pair_of_buffers_are_reported(): void
     {
         $plan = self::plan([[3.2, 3.6]], self::shelf());
 
@@ -120,7 +120,7 @@ final class BufferPlanTest extends TestCase
         self::assertSame([0, 1], [$needed->missing, BottlesNeeded::of($lots, 8, '2026-11-25')->missing]);
     }
 
-    public function test_what_does_not_last_for_a_month_is_bought(): void
+    public function test_buffers_that_will_run_out_within_a_month_are_to_be_bought(): void
     {
         $bottle = static fn(string $expires, ?int $allowed = 10, int $taken = 0): BottleStatus => BottleStatus::on('2026-11-25', new BottleFacts($expires, null, 90, $allowed, $taken, false, false));
 

@@ -35,7 +35,7 @@ final class BufferTest extends TestCase
         Buffer::named('tartrate')->phAt(24.9);
     }
 
-    public function test_a_bottles_own_table_serves_with_two_points_as_a_line(): void
+    public function test_a_bottles_own_table_of_two_points_is_a_line(): void
     {
         self::assertEqualsWithDelta(6.992, Buffer::printed([[20.0, 7.0], [30.0, 6.98]])->phAt(24), 1e-12);
     }

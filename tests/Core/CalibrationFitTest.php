@@ -67,7 +67,7 @@ final class CalibrationFitTest extends TestCase
     }
 
     #[DataProvider('samples')]
-    public function test_a_sample_is_answered_by_the_segment_it_lies_in(float $ph, int $segment, float $outside): void
+    public function test_a_sample_is_read_on_the_segment_it_lies_in(float $ph, int $segment, float $outside): void
     {
         $fit = CalibrationFit::through([self::seen(4.0, 0.98, 3.0), self::seen(7.0, 0.98, 3.0), self::seen(10.0, 0.98, 3.0)]);
 
@@ -78,7 +78,7 @@ final class CalibrationFitTest extends TestCase
         self::assertEqualsWithDelta($outside, $reading->outsideByPh(), 1e-9);
     }
 
-    public function test_in_a_gap_between_two_segments_the_acid_side_answers(): void
+    public function test_in_a_gap_between_two_segments_the_acid_side_is_used(): void
     {
         // Segments that meet at 25 °C part at 60 °C, where the joint's potential moves with the slope but not with the offset.
         $fit = CalibrationFit::through([self::seen(4.0, 0.90, -40.0), new CalibrationPoint(8.0, -100.0, 25), self::seen(10.0, 1.0, -40.0)]);
@@ -87,7 +87,7 @@ final class CalibrationFitTest extends TestCase
         self::assertSame(0, $fit->read($joint, 60)->segment);
     }
 
-    public function test_the_same_mv_in_every_buffer_tells_no_ph(): void
+    public function test_the_same_mv_in_every_buffer_gives_no_ph(): void
     {
         $fit = CalibrationFit::through([new CalibrationPoint(4.0, 3.0, 25), new CalibrationPoint(7.0, 3.0, 25)]);
 

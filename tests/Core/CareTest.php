@@ -131,7 +131,7 @@ final class CareTest extends TestCase
         self::assertSame($verdict, $cell->verdict);
     }
 
-    public function test_a_redox_electrode_is_judged_by_its_offset_and_a_dry_cell_is_told(): void
+    public function test_a_redox_electrode_is_judged_by_its_offset_and_a_dry_cell_is_reported(): void
     {
         self::assertSame([Verdict::Pass, Verdict::Caution, Verdict::Fail], array_map(static fn(float $mv): Verdict => CellStandard::redox(220, $mv)->verdict, [230.0, 205.0, 241.0]));
         $this->expectException(Contradiction::class);

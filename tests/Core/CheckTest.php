@@ -62,7 +62,7 @@ final class CheckTest extends TestCase
         self::assertSame([...array_fill(0, 8, null), ChartSignal::Warn], $chart->signals);
     }
 
-    public function test_seven_in_a_row_on_one_side_are_told_and_six_are_not(): void
+    public function test_seven_in_a_row_on_one_side_are_reported_and_six_are_not(): void
     {
         $six = ControlChart::of([0.01, 0.01, 0.01, 0.01, 0.01, 0.01], 0.05)->signals;
         $seven = ControlChart::of([0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01], 0.05)->signals;

@@ -133,7 +133,7 @@ final class CourseTest extends TestCase
         self::assertSame([ThroughoutVerdict::Inside, ThroughoutVerdict::Inconclusive], [$hot(4.0), $hot(3.0)], 'an hour is longer than a quarter of three');
     }
 
-    public function test_a_cure_is_a_hold_with_its_own_silence_that_an_interruption_begins_anew(): void
+    public function test_a_cure_is_a_hold_that_an_interruption_restarts(): void
     {
         /** @return non-empty-list<array{float, float}> */
         $days = static fn(float $first, float ...$values): array => array_map(static fn(int $i, float $value): array => [1440.0 * $i, $value], range(0, count($values)), [$first, ...array_values($values)]);

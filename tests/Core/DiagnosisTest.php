@@ -165,12 +165,12 @@ final class DiagnosisTest extends TestCase
     }
 
     #[DataProvider('edges')]
-    public function test_a_signature_is_told_at_its_edge(?Diagnosis $expected, CalibrationFit $fit, bool $isRestless, ElectrodePast $past): void
+    public function test_a_signature_is_reported_at_its_edge(?Diagnosis $expected, CalibrationFit $fit, bool $isRestless, ElectrodePast $past): void
     {
         self::assertSame($expected, Diagnosis::of($fit, Criteria::process(), $isRestless, $past));
     }
 
-    public function test_a_large_offset_is_named_beside_what_does_not_explain_it_and_a_jump_is_told(): void
+    public function test_a_large_offset_is_named_beside_what_does_not_explain_it_and_a_jump_is_reported(): void
     {
         self::assertSame(Diagnosis::Poisoned, Diagnosis::beside(Diagnosis::Coated, 31.0, Criteria::process()));
         self::assertNull(Diagnosis::beside(Diagnosis::Coated, 29.0, Criteria::process()));

@@ -37,7 +37,7 @@ final class ElectrodeTrendTest extends TestCase
         self::assertTrue($trend->latest === null || $trend->latest > $trend->leavesPolicyOn);
     }
 
-    public function test_too_few_or_not_falling_or_passed_tells_no_date(): void
+    public function test_too_few_points_or_no_fall_or_a_passed_limit_give_no_date(): void
     {
         $dates = static fn(ElectrodeTrend $trend): array => [$trend->earliest, $trend->leavesPolicyOn, $trend->latest];
         $none = [null, null, null];
@@ -59,7 +59,7 @@ final class ElectrodeTrendTest extends TestCase
         ElectrodeTrend::of([...$history, $history[0]], 90);
     }
 
-    public function test_a_conductivity_is_told_at_25_degrees_with_its_solids(): void
+    public function test_a_conductivity_is_given_at_25_degrees_with_its_solids(): void
     {
         $read = Conductivity::compensated(1278, 20);
 

@@ -18,7 +18,7 @@ use Rheacid\Core\Words\ForecastWords;
 
 final class ForecastTest extends TestCase
 {
-    public function test_a_ferment_without_scatter_is_told_to_the_second_with_no_doubt(): void
+    public function test_a_ferment_without_scatter_is_forecast_to_the_second_with_no_interval(): void
     {
         $forecast = Forecast::of(self::ferment([0, 12, 24, 36, 48, 60]), 4.0, withinH: 100.0);
 
@@ -53,7 +53,7 @@ final class ForecastTest extends TestCase
 
     /** @param non-empty-list<array{float, float}> $readings */
     #[DataProvider('clocks')]
-    public function test_the_clock_is_judged_while_something_can_still_be_done(array $readings, float $target, float $withinH, ForecastVerdict $verdict): void
+    public function test_a_deadline_at_risk_is_reported_while_something_can_still_be_done(array $readings, float $target, float $withinH, ForecastVerdict $verdict): void
     {
         self::assertSame($verdict, Forecast::of($readings, $target, 0.0, $withinH)->verdict);
         self::assertNull(Forecast::of($readings, $target)->verdict, 'without a deadline nothing is judged');
@@ -67,7 +67,7 @@ final class ForecastTest extends TestCase
         self::assertEqualsWithDelta(3.8, (float) $forecast->levelsOffPh, 0.01, 'and the pH at which it comes to rest is told');
     }
 
-    public function test_nothing_is_told_of_two_readings_or_of_a_ferment_that_rises(): void
+    public function test_two_readings_or_a_rising_ferment_give_no_forecast(): void
     {
         foreach ([[[0.0, 5.7], [10.0, 5.0]], [[0.0, 5.7], [10.0, 5.0], [20.0, 5.2], [30.0, 5.3]], array_map(static fn(int $n): array => [$n * 10.0, 5.0 + $n * 0.05], range(0, 7))] as $readings) {
             $forecast = Forecast::of($readings, 4.6);

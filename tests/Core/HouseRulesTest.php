@@ -9,7 +9,7 @@ use PHPUnit\Framework\TestCase;
 /** Rules of the house that are told from the sources alone. */
 final class HouseRulesTest extends TestCase
 {
-    public function test_the_parts_of_the_core_stand_in_no_circle(): void
+    public function test_the_parts_of_the_core_do_not_depend_on_each_other_in_a_circle(): void
     {
         $leadsTo = [];
         foreach (self::sources('core') as $file => $source) {

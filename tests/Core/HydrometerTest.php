@@ -39,14 +39,14 @@ final class HydrometerTest extends TestCase
         self::assertEqualsWithDelta($brix, Hydrometer::toBrix($density), 0.03);
     }
 
-    public function test_at_either_end_it_still_tells(): void
+    public function test_it_still_answers_at_either_end(): void
     {
         self::assertEqualsWithDelta([1.04846, 1.05257], [Hydrometer::relativeDensity(1.05, 10.0), Hydrometer::relativeDensity(1.05, 30.0)], 0.0002);
     }
 
     #[TestWith([9.9])]
     #[TestWith([30.1])]
-    public function test_too_far_from_20_it_tells_nothing(float $celsius): void
+    public function test_too_far_from_20_it_gives_no_value(float $celsius): void
     {
         $this->expectException(HydrometerTooFar::class);
         Hydrometer::relativeDensity(1.05, $celsius);

@@ -111,7 +111,7 @@ final class JudgeTest extends TestCase
         self::assertSame(Overall::Review, Judge::on([self::ph(new Portion(4.1, 0.07))], [$limits[2]], new Occasion(Stage::Finished))->overall);
     }
 
-    public function test_the_portion_nearest_to_what_comes_decides_where_nothing_is_due(): void
+    public function test_the_portion_nearest_to_the_next_limit_decides_where_nothing_is_due(): void
     {
         $results = [self::ph(new Portion(4.40, 0.05), new Portion(4.36, 0.30))];
         $judged = Judge::on($results, [self::critical('equilibrium', 4.6, Applies::Equilibrium)], new Occasion(Stage::Underway));

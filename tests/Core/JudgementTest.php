@@ -73,7 +73,7 @@ final class JudgementTest extends TestCase
         self::assertNotNull(self::judged($points, checks: [new CalibrationPoint(7.0, self::seen(7.0501, 98)->mv, 25)])->found(Code::CheckFailed));
     }
 
-    public function test_without_a_read_back_a_note_stands_and_the_verdict_is_not_touched(): void
+    public function test_without_a_read_back_there_is_a_note_and_the_verdict_stays(): void
     {
         $judgement = self::judged([self::seen(7, 98), self::seen(4, 98)]);
 
@@ -147,7 +147,7 @@ final class JudgementTest extends TestCase
         self::assertNotNull(self::judged([self::seen(7, 98, celsius: 20), self::seen(4, 98, celsius: 23.1)])->found(Code::TemperatureSpread));
     }
 
-    public function test_an_electrode_without_any_slope_is_said_to_have_none_rather_than_to_lie_off(): void
+    public function test_an_electrode_without_any_slope_is_reported_as_having_none(): void
     {
         $judgement = self::judged([new CalibrationPoint(4, 3, 25), new CalibrationPoint(7, 3, 25)], checks: [new CalibrationPoint(7, 3, 25)]);
 

@@ -91,7 +91,7 @@ final class LibraryTest extends TestCase
         return array_map(static fn(array $product): array => ['form' => ProductFile::FORM, ...$product], $library);
     }
 
-    public function test_every_product_says_how_it_is_made_safe_and_no_batch_goes_out_on_nothing(): void
+    public function test_every_product_says_what_controls_its_hazards_and_no_batch_is_released_without_a_limit(): void
     {
         foreach (Library::all() as $code => $product) {
             $binding = static fn(?string $route): array => array_filter($product->limits, static fn(array $limit): bool => LimitKind::from($limit['kind'])->binds() && $limit['condition'] === null && ($limit['routes'] === null || in_array($route, $limit['routes'], true)));
@@ -104,7 +104,7 @@ final class LibraryTest extends TestCase
         }
     }
 
-    public function test_no_word_of_a_machine_is_in_it_and_a_limit_keeps_its_value_as_it_is_written(): void
+    public function test_the_library_holds_no_codes_and_a_limit_keeps_its_value_as_it_is_written(): void
     {
         foreach (Library::all() as $code => $product) {
             foreach ([...$product->told, ...array_column($product->limits, 'name'), ...array_column($product->limits, 'meaning'), ...array_filter(array_column($product->limits, 'condition'))] as $words) {
@@ -135,7 +135,7 @@ final class LibraryTest extends TestCase
     }
 
     /** Values that the trade depends on, as its rules have them (paragraphs from memory; none was looked up). */
-    public function test_the_limits_that_the_trade_hangs_on_are_in_it(): void
+    public function test_the_limits_that_matter_most_are_in_it(): void
     {
         $high = static fn(string $code, Applies $applies): array => array_column(array_filter(Library::all()[$code]->limits, static fn(array $limit): bool => $limit['measurand'] === 'ph' && $limit['applies'] === $applies->value && $limit['kind'] !== 'target' && $limit['course'] === null), 'high');
 

@@ -89,7 +89,7 @@ final class LogTest extends TestCase
         self::assertSame(['The file has more than 200000 ', 'The file is larger than 5 MB. '], $refusals);
     }
 
-    public function test_a_silence_parts_two_cups(): void
+    public function test_a_gap_in_time_separates_two_cups(): void
     {
         $plateaus = Plateau::in(self::log([[60, -4.0], [60, 170.0]], rinseS: 20));
 
@@ -98,7 +98,7 @@ final class LogTest extends TestCase
         self::assertSame(0.0, $plateaus[1]->trace->points[0][0], 'each trace counts from its own immersion');
     }
 
-    public function test_without_a_silence_two_rests_are_told_apart_by_their_potential(): void
+    public function test_without_a_gap_two_plateaus_are_told_apart_by_their_potential(): void
     {
         $plateaus = Plateau::in(self::log([[60, -4.0], [60, 170.0]], rinseS: 0));
 
@@ -114,7 +114,7 @@ final class LogTest extends TestCase
         self::assertCount(1, Plateau::in(Trace::of($points)));
     }
 
-    public function test_a_log_that_never_rests_or_has_too_few_points_has_no_plateau(): void
+    public function test_a_log_that_never_settles_or_has_too_few_points_has_no_plateau(): void
     {
         $drifting = Trace::of(array_map(static fn(int $t): array => [(float) $t, $t * 0.2, 21.0], range(0, 200)));
         $sparse = Trace::of(array_map(static fn(int $i): array => [$i * 2.5, 170.0, 21.0], range(0, 60)));

@@ -122,7 +122,7 @@ final class MeasuringTest extends TestCase
     }
 
     #[DataProvider('blocked')]
-    public function test_what_it_rests_on_keeps_it_from_proving_a_critical_limit(Foundation $rests, PhPortion $portion, ReleaseBlock $block, bool $isTrusted): void
+    public function test_doubtful_instruments_keep_a_reading_from_proving_a_critical_limit(Foundation $rests, PhPortion $portion, ReleaseBlock $block, bool $isTrusted): void
     {
         $read = self::read([$portion], $rests);
 
@@ -139,7 +139,7 @@ final class MeasuringTest extends TestCase
         self::assertSame([ReleaseBlock::FarBelowBracket], ReleaseBlock::outside(3.009, 4.01, 7.0));
     }
 
-    public function test_equilibrium_is_proven_when_the_parts_agree_and_nothing_moved_for_a_day(): void
+    public function test_equilibrium_is_proven_when_the_parts_agree_and_nothing_changed_for_a_day(): void
     {
         $yesterday = [['hours' => 20.0, 'ph' => 4.25]];
         $proven = self::proven(...);
@@ -152,7 +152,7 @@ final class MeasuringTest extends TestCase
         self::assertTrue($proven(['blend' => 4.3], $yesterday, []), 'where the whole is blended, time alone tells');
     }
 
-    public function test_a_quantity_is_told_in_its_own_units_on_its_own_basis(): void
+    public function test_a_quantity_is_shown_in_its_own_units_on_its_own_basis(): void
     {
         self::assertEqualsWithDelta(7.2, Measurand::TitratableAcidity->on('8.2 per L')->value(7200, 'mg/L'), 1e-9);
         self::assertEqualsWithDelta(63.0, Measurand::Temperature->on('core')->value(145.4, '°F'), 1e-9);

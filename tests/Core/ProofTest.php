@@ -113,7 +113,7 @@ final class ProofTest extends TestCase
     #[TestWith(['2026-11-27T13:00:00Z', ['2026-11-26T12:00:00Z'], '2026-11-27T13:00:00Z', null])]
     #[TestWith(['2026-11-29T13:00:00Z', ['2026-11-26T12:00:00Z'], '2026-11-29T13:00:00Z', StepDoubt::TooLate])]
     #[TestWith(['2026-11-26T11:00:00Z', ['2026-11-26T12:00:00Z'], '2026-11-26T13:00:00Z', StepDoubt::Contradicts])]
-    public function test_a_step_that_nobody_recorded_in_time_is_a_leads_word(string $happened, array $waits, string $now, ?StepDoubt $doubt): void
+    public function test_a_step_that_nobody_recorded_in_time_is_stated_by_a_lead(string $happened, array $waits, string $now, ?StepDoubt $doubt): void
     {
         $at = static fn(string $time): \DateTimeImmutable => new \DateTimeImmutable($time);
 
@@ -171,7 +171,7 @@ final class ProofTest extends TestCase
         self::assertFalse(LeftOut::of([[1.0, 2.0]])->touches(2.1, 3.0));
     }
 
-    public function test_what_can_be_decided_depends_on_whether_it_went_out(): void
+    public function test_possible_decisions_depend_on_whether_the_batch_was_released(): void
     {
         self::assertSame([DispositionKind::Recall, DispositionKind::LetStand], DispositionKind::about(isAfterRelease: true));
         self::assertSame([DispositionKind::GoOn, DispositionKind::Divert, DispositionKind::Discard], DispositionKind::about(isAfterRelease: false));

@@ -24,7 +24,7 @@ final class QuantityTest extends TestCase
     }
 
     #[DataProvider('clear')]
-    public function test_what_is_clear_is_accepted(Quantity $quantity, string $typed, float $value): void
+    public function test_a_clear_value_is_accepted(Quantity $quantity, string $typed, float $value): void
     {
         self::assertEqualsWithDelta($value, $quantity->read($typed), 1e-9);
     }
@@ -76,7 +76,7 @@ final class QuantityTest extends TestCase
     }
 
     #[DataProvider('unclear')]
-    public function test_anything_else_is_told_what_is_accepted(Quantity $quantity, string $typed): void
+    public function test_anything_else_is_refused_with_what_is_accepted(Quantity $quantity, string $typed): void
     {
         $this->expectException(BeyondRange::class);
         $this->expectExceptionMessageMatches('/accepted/');

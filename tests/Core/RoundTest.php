@@ -38,7 +38,7 @@ final class RoundTest extends TestCase
         }
     }
 
-    public function test_which_sample_it_is_cannot_be_guessed_and_it_is_read_some_samples_later_where_the_round_is_long(): void
+    public function test_the_blind_duplicate_cannot_be_guessed_and_comes_some_samples_later_in_a_long_round(): void
     {
         $on = array_map(static fn(int $seed): array => BlindDuplicates::on(0, 20, $seed), range(1, 400));
         $firsts = array_map(static fn(array $one): int => $one[13]['of'], $on);
@@ -50,7 +50,7 @@ final class RoundTest extends TestCase
         self::assertSame(BlindDuplicates::on(0, 20, 7), BlindDuplicates::on(0, 20, 7));
     }
 
-    public function test_twenty_pairs_tell_how_a_portion_repeats(): void
+    public function test_twenty_pairs_give_the_repeatability_of_a_portion(): void
     {
         $site = SiteRepeatability::unknown();
         $differences = [0.02, -0.02, 0.04, -0.01, 0.00, 0.03, -0.03, 0.01, 0.02, -0.04, 0.02, -0.02, 0.04, -0.01, 0.00, 0.03, -0.03, 0.01, 0.02, -0.04];
@@ -69,7 +69,7 @@ final class RoundTest extends TestCase
         self::assertEqualsWithDelta(SiteRepeatability::LIMIT_PH, 2.8 * 0.018, 0.001);
     }
 
-    public function test_a_known_spread_is_found_again(): void
+    public function test_a_known_spread_is_estimated_correctly(): void
     {
         mt_srand(11);
         $draw = static fn(): float => 0.02 * sqrt(-2 * log(mt_rand(1, 1_000_000) / 1_000_001)) * cos(2 * M_PI * mt_rand() / mt_getrandmax());
@@ -85,7 +85,7 @@ final class RoundTest extends TestCase
     #[TestWith([31, false, true])]
     #[TestWith([31, true, false])]
     #[TestWith([600, true, false])]
-    public function test_within_half_an_hour_or_chilled_a_sample_tells_of_when_it_was_drawn(int $minutes, bool $isChilled, bool $isStale): void
+    public function test_within_half_an_hour_or_chilled_a_sample_counts_from_when_it_was_drawn(int $minutes, bool $isChilled, bool $isStale): void
     {
         $drawn = new \DateTimeImmutable('2026-11-27T09:00:00Z');
         $read = $drawn->modify("+$minutes minutes");

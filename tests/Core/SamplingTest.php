@@ -62,7 +62,7 @@ final class SamplingTest extends TestCase
         }
     }
 
-    public function test_what_was_read_before_an_addition_tells_nothing_after_it(): void
+    public function test_a_reading_from_before_an_addition_counts_for_nothing_after_it(): void
     {
         $at = static fn(string $time): \DateTimeImmutable => new \DateTimeImmutable("2026-11-24 $time");
 

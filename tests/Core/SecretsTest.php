@@ -22,7 +22,7 @@ final class SecretsTest extends TestCase
     #[TestWith(['CorrectHorseBatteryStaple', 'very common'])]
     #[TestWith(['oda venn 2026', 'name'])]
     #[TestWith(['the oda venn 1', 'name'])]
-    public function test_a_passphrase_that_is_guessed_first_is_refused(string $passphrase, string $why): void
+    public function test_a_common_passphrase_is_refused(string $passphrase, string $why): void
     {
         self::assertStringContainsString($why, (string) Secrets::passphraseProblem($passphrase, 'Oda Venn', 'oda'));
     }
@@ -44,7 +44,7 @@ final class SecretsTest extends TestCase
     #[TestWith(["471138\n", false])]
     #[TestWith(['471138', true])]
     #[TestWith(['123457', true])]
-    public function test_a_pin_has_six_digits_not_alike_and_in_no_row(string $pin, bool $accepted): void
+    public function test_a_pin_has_six_digits_neither_all_alike_nor_a_run(string $pin, bool $accepted): void
     {
         self::assertSame($accepted, Secrets::pinProblem($pin) === null);
     }

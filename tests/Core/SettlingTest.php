@@ -19,7 +19,7 @@ final class SettlingTest extends TestCase
         self::assertFalse(Settling::of([[0.0, 7.0], [30.0, 7.0201]])->settled);
     }
 
-    public function test_it_is_told_when_it_first_stood_still_even_if_it_moved_again(): void
+    public function test_the_first_stable_moment_is_reported_even_if_the_reading_moved_again(): void
     {
         $settling = Settling::of([[0.0, 7.0], [15.0, 7.0], [30.0, 7.01], [45.0, 7.5]]);
 
@@ -36,7 +36,7 @@ final class SettlingTest extends TestCase
         self::assertSame(20.0, Settling::of($points)->responseTimeS);
     }
 
-    public function test_drift_is_told_per_minute_over_the_last_window(): void
+    public function test_drift_is_given_per_minute_over_the_last_window(): void
     {
         $settling = Settling::of([[0.0, 9.0], [10.0, 4.00], [20.0, 4.01], [30.0, 4.02], [40.0, 4.03]]);
 
@@ -62,7 +62,7 @@ final class SettlingTest extends TestCase
         self::assertSame(30.0, Settling::of($points)->settledAtS);
     }
 
-    public function test_the_person_is_told_how_long_it_still_has_to_stand(): void
+    public function test_the_person_sees_how_long_it_must_still_be_stable(): void
     {
         $still = self::trace(20, static fn(int $t): float => 170.0);
         $moving = self::trace(60, static fn(int $t): float => 170.0 + max(0, 41 - $t));
@@ -97,7 +97,7 @@ final class SettlingTest extends TestCase
         return Trace::of(array_map(static fn(int $t): array => [(float) $t, $mv($t), 25.0], range(0, $seconds)));
     }
 
-    public function test_what_a_binding_limit_hangs_on_stands_still_for_a_minute(): void
+    public function test_a_reading_for_a_binding_limit_is_stable_for_a_minute(): void
     {
         self::assertSame([30.0, 60.0, 90.0], [Settling::windowS(30, false), Settling::windowS(30, true), Settling::windowS(90, true)]);
     }

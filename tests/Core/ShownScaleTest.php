@@ -42,7 +42,7 @@ final class ShownScaleTest extends TestCase
         $fit->tell(Signal::shownPh(4.5), 25);
     }
 
-    public function test_mv_tell_nothing_to_a_scale_that_only_shows_ph(): void
+    public function test_mv_mean_nothing_to_a_meter_that_only_shows_ph(): void
     {
         $this->expectException(Contradiction::class);
 

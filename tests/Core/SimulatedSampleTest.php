@@ -14,7 +14,7 @@ use Rheacid\Core\Simulation\SimulatedSample;
 /** A sample whose true answer is known: gas, pieces, paste, and the burette over it. */
 final class SimulatedSampleTest extends TestCase
 {
-    public function test_gas_makes_it_read_lower_until_it_is_poured_off(): void
+    public function test_gas_lowers_the_reading_until_it_is_removed(): void
     {
         $beer = SimulatedSample::of(Matrix::Sparkling, 4.3);
         $read = array_map($beer->ph(...), range(0, 8));
@@ -27,7 +27,7 @@ final class SimulatedSampleTest extends TestCase
         self::assertEqualsWithDelta(5.5, SimulatedSample::of(Matrix::Still, 5.5)->ph(), 1e-9, 'without gas it is what it is');
     }
 
-    public function test_pieces_lag_behind_their_brine_and_a_paste_is_slow_until_it_is_stirred_into_water(): void
+    public function test_pieces_lag_behind_their_brine_and_a_paste_settles_slowly_until_it_is_stirred_into_water(): void
     {
         $kraut = SimulatedSample::of(Matrix::Brined, 3.9);
         self::assertEqualsWithDelta(0.35, $kraut->ph(isPieces: true) - $kraut->ph(), 1e-9);

@@ -10,7 +10,7 @@ use Rheacid\Core\Electrode\StandardPolicies;
 /** What a site begins with: the two schools of the trade, and pens. Common practice, no source. */
 final class StandardPoliciesTest extends TestCase
 {
-    public function test_the_strictest_comes_first_and_each_asks_what_is_written_of_it(): void
+    public function test_the_strictest_comes_first_and_each_asks_what_its_description_says(): void
     {
         $asks = static fn(array $policy): array => [$policy['code'], $policy['version'], $policy['slope_low_percent'], $policy['slope_high_percent'], $policy['zero_point_ph'] ?? null, $policy['offset_mv'] ?? null, $policy['residual_ph'], $policy['read_back_limit_ph'], $policy['response_time_s'], $policy['interval_count'], $policy['interval_kind'], $policy['pooled_sd_ph']];
 

@@ -21,14 +21,14 @@ final class StyleTest extends TestCase
         Style::use(false, false);
     }
 
-    public function test_a_comma_stands_for_the_point_in_every_number_that_is_shown(): void
+    public function test_every_number_shown_can_have_a_decimal_comma(): void
     {
         Style::use(true, false);
 
         self::assertSame(['−0,5', '7,020', '25', '21,4 °C'], [Numbers::plain(-0.5), Numbers::fixed(7.02, 3), Numbers::plain(25), Celsius::at(21.4)]);
     }
 
-    public function test_fahrenheit_stands_first_and_a_difference_has_no_zero_of_its_own(): void
+    public function test_fahrenheit_stands_first_and_a_difference_converts_without_an_offset(): void
     {
         Style::use(false, true);
 
@@ -44,7 +44,7 @@ final class StyleTest extends TestCase
     #[TestWith([true, '70.5', 21.389])]
     #[TestWith([true, '21,4 C', 21.4])]
     #[TestWith([true, '70,5°F', 21.389])]
-    public function test_a_bare_temperature_is_typed_in_the_unit_that_stands_first(bool $fahrenheitFirst, string $typed, float $celsius): void
+    public function test_a_temperature_without_a_unit_is_in_the_unit_that_stands_first(bool $fahrenheitFirst, string $typed, float $celsius): void
     {
         Style::use(false, $fahrenheitFirst);
 

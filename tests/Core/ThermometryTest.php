@@ -146,7 +146,7 @@ final class ThermometryTest extends TestCase
         self::assertSame($state, ThermometerStatus::at(new \DateTimeImmutable('2026-11-25T10:00Z'), $verdict, $outcome, $verdict === null ? null : new \DateTimeImmutable($due))->state);
     }
 
-    public function test_readings_that_cannot_be_are_told_and_another_unit_is_recognised(): void
+    public function test_impossible_readings_are_refused_and_another_unit_is_recognised(): void
     {
         Sense::ensure(Reference::ice(), [0.4, -0.2]);
         $told = [];
@@ -180,7 +180,7 @@ final class ThermometryTest extends TestCase
         Quantity::Elevation->read('90 km');
     }
 
-    public function test_alike_probes_stress_and_a_third_party_change_the_interval(): void
+    public function test_like_probes_hard_use_and_a_third_party_change_the_interval(): void
     {
         $checks = static fn(int $count, float $error = 0.1): array => array_map(static fn(int $i): array => ['on' => sprintf('2026-%02d-01', $i), 'error' => $error, 'tolerance' => 1.0], range(1, max(1, $count)));
         $plan = static fn(Service $service, array ...$alike): IntervalPlan => IntervalPlan::after(30, $checks(3), null, $service, array_values($alike));
@@ -214,12 +214,12 @@ final class ThermometryTest extends TestCase
      * @param list<array{float, float}> $gaps
      */
     #[DataProvider('coverings')]
-    public function test_what_no_check_covers_of_the_range_of_use_is_told(array $covered, array $gaps): void
+    public function test_a_range_of_use_that_no_check_covers_is_reported(array $covered, array $gaps): void
     {
         self::assertSame($gaps, VerifiedRange::gaps($covered, 0.0, 90.0));
     }
 
-    public function test_a_walk_is_forecast_either_way(): void
+    public function test_drift_is_forecast_in_either_direction(): void
     {
         $walk = static fn(float $a_month): Drift => Drift::of(array_map(static fn(int $i): array => ['on' => sprintf('2026-%02d-01', $i), 'error' => $a_month * $i, 'tolerance' => 1.0], range(1, 6)));
 
@@ -229,7 +229,7 @@ final class ThermometryTest extends TestCase
         self::assertNull($walk(0.0)->leavesOn);
     }
 
-    public function test_a_walk_with_scatter_is_forecast_between_two_days_like_the_slope_of_an_electrode(): void
+    public function test_drift_with_scatter_is_forecast_between_two_days_like_the_slope_of_an_electrode(): void
     {
         $errors = ['2026-01-10' => 0.05, '2026-02-09' => 0.21, '2026-03-12' => 0.18, '2026-04-10' => 0.37, '2026-05-11' => 0.33];
         $drift = Drift::of(array_map(static fn(string $on, float $error): array => ['on' => $on, 'error' => $error, 'tolerance' => 0.5], array_keys($errors), $errors));
@@ -269,7 +269,7 @@ final class ThermometryTest extends TestCase
         self::assertEqualsWithDelta($expected, TemperatureLog::readings($file, 0.01), 1e-9);
     }
 
-    public function test_a_loggers_file_is_read_where_it_rests(): void
+    public function test_a_loggers_file_is_read_where_it_is_stable(): void
     {
         $trace = (new SimulatedBath(BathKind::Cubes->celsius(0.0), 0.1, 1.0, 6.0, 0.02, 3))->trace(150, 0.1);
         $readings = TemperatureLog::readings(implode("\n", array_map(static fn(array $point): string => sprintf('%d;%s', $point[0], str_replace('.', ',', (string) $point[1])), $trace)), 0.1);

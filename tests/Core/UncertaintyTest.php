@@ -13,7 +13,7 @@ use Rheacid\Core\Words\GainWords;
 
 final class UncertaintyTest extends TestCase
 {
-    public function test_nine_lines_are_always_told_in_the_same_order(): void
+    public function test_nine_lines_are_always_given_in_the_same_order(): void
     {
         self::assertSame(
             ['buffers', 'repeatability', 'resolution', 'temperature', 'drift', 'fit', 'isopotential', 'extrapolation', 'matrix'],
@@ -57,7 +57,7 @@ final class UncertaintyTest extends TestCase
         new UncertaintyInputs(7, 25, [['ph' => 6.86, 'expanded_u' => 0.02], ['ph' => 7.0, 'expanded_u' => 0.02]], 0, 1, 0, 0, 0, 0);
     }
 
-    public function test_the_cheapest_way_that_would_prove_it_is_named_or_that_there_is_none(): void
+    public function test_the_cheapest_proof_is_named_or_that_there_is_none(): void
     {
         $in = new UncertaintyInputs(4.55, 21, [['ph' => 4.0, 'expanded_u' => 0.02], ['ph' => 7.0, 'expanded_u' => 0.02]], 0, 2, 0.018, 0.01, 0.3, 0.05, calibrationCelsius: 21, matrixU: 0.01 / sqrt(3));
         // By hand: buffers 0.0083, repeatability 0.018/√2, display 0.0029, temperature 0.0013, drift 0.03/√3, kind of sample 0.0058.

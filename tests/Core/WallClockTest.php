@@ -23,12 +23,12 @@ final class WallClockTest extends TestCase
     #[TestWith(['2026-04-05 01:45', 'Australia/Lord_Howe', ['2026-04-04 14:45', '2026-04-04 15:15']])]
     #[TestWith(['2026-10-25 01:30', 'UTC', ['2026-10-25 01:30']])]
     #[TestWith(['2026-10-25 01:30', 'Asia/Kolkata', ['2026-10-24 20:00']])]
-    public function test_a_time_on_the_wall_is_one_moment_two_or_none(string $shown, string $zone, array $moments): void
+    public function test_a_local_time_is_one_moment_two_or_none(string $shown, string $zone, array $moments): void
     {
         self::assertSame($moments, array_map(static fn(\DateTimeImmutable $moment): string => $moment->format('Y-m-d H:i'), WallClock::of(new \DateTimeZone($zone))->moments($shown)));
     }
 
-    public function test_what_comes_twice_is_known_both_times(): void
+    public function test_an_ambiguous_local_time_gives_both_moments(): void
     {
         $dublin = WallClock::of(new \DateTimeZone('Europe/Dublin'));
 
@@ -36,7 +36,7 @@ final class WallClockTest extends TestCase
     }
 
     /** The site moves from Dublin to Tallinn (two hours more) at noon UTC on 1 July, and later to Lisbon (two hours less). */
-    public function test_a_site_that_moves_to_another_zone_shows_each_time_in_the_zone_in_force_then(): void
+    public function test_a_site_that_changed_its_time_zone_shows_each_time_in_the_zone_in_force_then(): void
     {
         $moves = new WallClock([
             [0, new \DateTimeZone('Europe/Dublin')],

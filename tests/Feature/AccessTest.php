@@ -11,7 +11,7 @@ use Rheacid\Models\AccessDigest;
 /** Who came and went, and who tried. */
 final class AccessTest extends BenchTestCase
 {
-    public function test_every_coming_going_and_failing_is_noted_without_a_secret(): void
+    public function test_every_sign_in_sign_out_and_failure_is_logged_without_secrets(): void
     {
         $this->post('/sign-in', ['username' => 'oda', 'passphrase' => 'not-hers-at-all']);
         $this->post('/sign-in', ['username' => "no\tbody", 'passphrase' => 'x']);
@@ -28,7 +28,7 @@ final class AccessTest extends BenchTestCase
         self::assertStringNotContainsString(self::PASSPHRASE, $all);
     }
 
-    public function test_who_is_made_to_wait_is_noted(): void
+    public function test_who_is_made_to_wait_is_logged(): void
     {
         for ($try = 0; $try < 6; $try++) {
             $last = $this->post('/sign-in', ['username' => 'oda', 'passphrase' => 'x']);
@@ -38,7 +38,7 @@ final class AccessTest extends BenchTestCase
         self::assertSame(['made-to-wait', 'oda'], array_values((array) DB::table('access_log')->orderByDesc('id')->first(['kind', 'name'])));
     }
 
-    public function test_who_walked_away_is_noted_as_well(): void
+    public function test_an_idle_sign_out_is_logged_as_well(): void
     {
         $this->post('/sign-in', ['username' => 'oda', 'passphrase' => self::PASSPHRASE]);
         $this->get('/');
@@ -63,7 +63,7 @@ final class AccessTest extends BenchTestCase
         $this->get('/access?kind=nonsense&name=%25')->assertOk();
     }
 
-    public function test_a_day_is_sealed_once_it_is_over_and_a_line_that_was_changed_shows(): void
+    public function test_a_day_is_sealed_once_it_is_over_and_an_altered_line_is_found(): void
     {
         $this->post('/sign-in', ['username' => 'oda', 'passphrase' => 'x']);
         Artisan::call('rheacid:access');
@@ -80,7 +80,7 @@ final class AccessTest extends BenchTestCase
         self::assertStringContainsString('the access log of 2026-11-25 differs from its sealed digest', Artisan::output());
     }
 
-    public function test_days_on_which_the_machine_stood_still_are_sealed_when_it_runs_again(): void
+    public function test_days_on_which_the_machine_was_off_are_sealed_when_it_runs_again(): void
     {
         $this->post('/sign-in', ['username' => 'oda', 'passphrase' => 'x']);
         $this->wait(3 * 86_400);

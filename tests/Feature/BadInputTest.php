@@ -18,7 +18,7 @@ final class BadInputTest extends BenchTestCase
     }
 
     #[DataProvider('unclearPotentials')]
-    public function test_an_unclear_potential_is_told_beside_its_field_and_nothing_typed_is_lost(string $typed): void
+    public function test_an_unclear_potential_is_reported_beside_its_field_and_nothing_typed_is_lost(string $typed): void
     {
         $run = $this->openRun();
 
@@ -63,7 +63,7 @@ final class BadInputTest extends BenchTestCase
 
     /** @param array<string, mixed> $changed */
     #[DataProvider('unusableSamples')]
-    public function test_an_unusable_sample_is_told_beside_its_field(array $changed, string $field): void
+    public function test_an_unusable_sample_is_reported_beside_its_field(array $changed, string $field): void
     {
         $this->calibrate();
         $form = ['form' => self::formId(), 'pair' => $this->pair()->id, 'thermometer' => $this->thermometer()->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T09:30', 'source' => 'typed'];

@@ -62,7 +62,7 @@ final class BatchLifeTest extends BenchTestCase
         self::assertNotNull($this->batch('CS-0500')->begun('packed'));
     }
 
-    public function test_a_value_is_said_with_one_decimal_only_on_a_tag_that_asks_for_it(): void
+    public function test_a_value_has_one_decimal_only_on_a_tag_that_asks_for_it(): void
     {
         $batch = $this->batch();
         $this->calibrate();
@@ -72,7 +72,7 @@ final class BatchLifeTest extends BenchTestCase
         $this->get("/batches/$batch->id/tag?digits=1")->assertSee('pH 5.2, rounded to one decimal; judged as 5.18');
     }
 
-    public function test_what_is_missing_for_a_release_is_said_and_a_lead_with_a_passphrase_lets_it_go(): void
+    public function test_what_is_missing_for_a_release_is_named_and_a_lead_releases_with_a_passphrase(): void
     {
         $batch = $this->batch();
         self::assertSame([MissingReason::Unanswered, MissingReason::NeverJudged], self::missing($this->batch('CS-0421'), 'Acidified within a day', 'Equilibrium'));
@@ -151,7 +151,7 @@ final class BatchLifeTest extends BenchTestCase
     #[TestWith([['disposition' => 'go-on'], 'authority'])]
     #[TestWith([['disposition' => 'go-on', 'authority' => 'Process authority of the county, letter of 3 December'], null])]
     #[TestWith([['disposition' => 'divert'], null])]
-    public function test_after_a_missed_critical_deadline_only_a_written_word_lets_it_go_on(array $with, ?string $refused): void
+    public function test_after_a_missed_critical_deadline_only_a_written_decision_lets_the_batch_go_on(array $with, ?string $refused): void
     {
         $this->wait(2 * 86_400);
         $this->calibrate();
@@ -196,7 +196,7 @@ final class BatchLifeTest extends BenchTestCase
         self::assertSame(1, app(RecordMissedDeadlines::class)(), 'that of CS-0409');
     }
 
-    public function test_who_holds_a_batch_does_not_release_it(): void
+    public function test_the_person_who_held_a_batch_does_not_release_it(): void
     {
         $this->actingAs($this->people['lead']);
         $this->move(BatchState::Held, null)->assertSessionHasErrors(['reason' => 'Give a reason to hold the batch.']);

@@ -25,7 +25,7 @@ final class BehindTlsTest extends BenchTestCase
         self::assertStringContainsString('camera=(self)', (string) $response->headers->get('Permissions-Policy'));
     }
 
-    public function test_nobody_else_is_believed(): void
+    public function test_headers_of_any_other_proxy_are_ignored(): void
     {
         TrustProxies::at(['10.0.0.7']);
         $response = $this->withServerVariables(['REMOTE_ADDR' => '10.0.0.8', 'HTTP_X_FORWARDED_PROTO' => 'https', 'HTTP_X_FORWARDED_FOR' => '1.2.3.4'])->get('/');

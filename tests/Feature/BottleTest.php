@@ -61,7 +61,7 @@ final class BottleTest extends BenchTestCase
         $this->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-36', 'Q-31'], 'source' => 'typed', 'answer' => 'asked', 'form' => self::formId()])->assertSessionHasErrors('lots');
     }
 
-    public function test_a_buffer_of_12_45_comes_with_its_own_table_and_gets_its_cup_on_the_bench(): void
+    public function test_a_buffer_of_12_45_has_its_own_table_and_its_cup_on_the_simulated_bench(): void
     {
         $this->post('/ready/add/bottle', ['code' => 'Q-90', 'label' => 'pH 12.45', 'kind' => 'buffer', 'comes_as' => 'bottle', 'expires_on' => '2027-06-30', 'table' => '15 12.81; 20 12.63; 25 12.45; 30 12.29', 'form' => self::formId()])->assertSessionHasNoErrors();
 

@@ -47,7 +47,7 @@ final class CalculatorTest extends BenchTestCase
      * @param list<string> $seen
      */
     #[DataProvider('sums')]
-    public function test_a_sum_is_right_or_says_what_is_accepted(string $calculator, array $typed, array $seen): void
+    public function test_a_calculator_is_right_or_says_what_is_accepted(string $calculator, array $typed, array $seen): void
     {
         $page = $this->get("/calculators/$calculator?" . http_build_query($typed))->assertOk();
         foreach ($seen as $words) {

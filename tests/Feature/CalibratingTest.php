@@ -63,7 +63,7 @@ final class CalibratingTest extends BenchTestCase
         }
     }
 
-    public function test_a_fail_never_revives_the_calibration_before_it(): void
+    public function test_a_failed_run_never_restores_the_calibration_before_it(): void
     {
         $this->calibrate();
         $this->wait(60);
@@ -100,7 +100,7 @@ final class CalibratingTest extends BenchTestCase
         }
     }
 
-    public function test_the_wrong_buffer_is_recognised_and_taken_only_with_a_reason(): void
+    public function test_a_wrong_buffer_is_recognised_and_accepted_only_with_a_reason(): void
     {
         $run = $this->openRun();
         $accept = app(AcceptPoint::class);
@@ -185,7 +185,7 @@ final class CalibratingTest extends BenchTestCase
         self::assertSame('the other one broke', $this->openRun(electrode: 'E-09', reason: 'the other one broke')->events()->firstOrFail()->reason);
     }
 
-    public function test_two_people_on_one_electrode_the_second_is_told_and_may_take_over_with_a_reason(): void
+    public function test_a_second_person_at_an_electrode_is_told_and_may_take_over_with_a_reason(): void
     {
         $run = $this->openRun();
         try {

@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 final class CertificateTest extends BenchTestCase
 {
-    public function test_a_calibration_is_certified_with_its_bottles_its_verdict_and_what_befell_it(): void
+    public function test_a_calibration_is_certified_with_its_bottles_its_verdict_and_its_events(): void
     {
         $this->calibrate(97.0);
         $this->wait(3600);

@@ -76,7 +76,7 @@ final class ControlCheckTest extends BenchTestCase
         self::assertTrue($this->fresh($reading)->isInDoubt());
     }
 
-    public function test_the_bottles_that_calibrated_cannot_vouch_for_themselves(): void
+    public function test_the_bottles_of_a_calibration_cannot_check_it(): void
     {
         $this->calibrate();
 
@@ -84,7 +84,7 @@ final class ControlCheckTest extends BenchTestCase
         $this->check(4.0, 'Q-31');
     }
 
-    public function test_an_unusable_bottle_vouches_for_nothing(): void
+    public function test_an_unusable_bottle_checks_nothing(): void
     {
         $this->calibrate();
         (new LogBottle())($this->people['checker'], IdempotencyKey::own(), $this->lot('Q-28'), BottleEvent::Discarded, null, null, null);

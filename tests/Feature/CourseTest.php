@@ -53,7 +53,7 @@ final class CourseTest extends BenchTestCase
         $this->get("/batches/{$this->batch('SA-0002')->id}/temperatures")->assertSeeInOrder(['Not met.', 'Cooking does not help']);
     }
 
-    public function test_a_silence_proves_nothing_and_a_probe_that_is_not_covered_neither(): void
+    public function test_a_gap_proves_nothing_and_neither_does_a_probe_without_a_check(): void
     {
         $this->sends("2026-11-24 10:00; 22\n2026-11-24 10:30; 22\n2026-11-24 14:00; 22\n2026-11-25 09:00; 22")->assertSessionHasNoErrors();
         $this->calibrate();
@@ -64,7 +64,7 @@ final class CourseTest extends BenchTestCase
         self::assertSame([MissingReason::NotProven], $this->missing());
     }
 
-    public function test_a_stretch_that_is_not_vouched_for_is_a_gap_and_leaves_it_unproven(): void
+    public function test_a_part_without_a_valid_check_is_a_gap_and_leaves_it_unproven(): void
     {
         $this->sends($this->warm(29.0, 2))->assertSessionHasNoErrors();
         $this->sends($this->warm(22.0, 44, from: 2.5))->assertSessionHasNoErrors();
@@ -87,7 +87,7 @@ final class CourseTest extends BenchTestCase
     }
 
     #[DataProvider('refused')]
-    public function test_what_is_no_record_is_told_with_its_line_and_nothing_is_kept(string $text, string $said): void
+    public function test_a_file_that_is_no_record_is_refused_with_its_line_and_nothing_is_kept(string $text, string $said): void
     {
         $this->sends($text)->assertSessionHasErrors('course');
 
@@ -104,7 +104,7 @@ final class CourseTest extends BenchTestCase
         self::assertSame([24.1, 2], [round($this->warmest(), 1), CoursePart::query()->count()], 'corrected by −0.4 °C; where they overlap, the warmer one counts');
     }
 
-    public function test_a_heat_record_is_held_against_temperature_and_time(): void
+    public function test_a_heat_record_is_judged_by_temperature_and_time(): void
     {
         $this->brew('milk-kefir', 'KF-0001', '2026-11-25T08:00', 'Milk pasteurised in a vat, 63 °C for 30 min');
         $this->covers();

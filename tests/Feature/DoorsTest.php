@@ -31,7 +31,7 @@ final class DoorsTest extends BenchTestCase
     private const OPENED_BY_LEADS = ['methods.edit', 'products.import', 'products.edit'];
     private const OPENED_TO_RECORD = ['add', 'shelf.import', 'pairing', 'bench.show', 'rounds.create', 'late.create', 'others.create', 'titrations.create', 'corrections.create'];
 
-    public function test_links_lead_from_today_to_every_page(): void
+    public function test_every_page_can_be_reached_by_links_from_today(): void
     {
         self::emptyDatabase();
         CarbonImmutable::setTestNow('2026-11-24T09:41:00Z');

@@ -52,7 +52,7 @@ final class HandsTest extends BenchTestCase
         $this->get("/runs/{$run->id}")->assertSee('Oda Venn has been calibrating')->assertSee('Take over calibration');
     }
 
-    public function test_who_walks_away_is_signed_out_and_led_back_after_signing_in(): void
+    public function test_an_idle_person_is_signed_out_and_returns_to_the_same_page(): void
     {
         $this->actingAs($this->people['checker'])->get('/ready')->assertOk();
         $this->wait(29 * 60);

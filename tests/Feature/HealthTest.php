@@ -31,7 +31,7 @@ final class HealthTest extends BenchTestCase
         $this->get('/ready/electrodes')->assertOk()->assertSeeInOrder(['E-07', '94.0 %', '−36.', 'about', 'E-05', '–', 'no forecast']);
     }
 
-    public function test_a_failed_calibration_tells_of_a_mishap_and_moves_no_trend(): void
+    public function test_a_failed_calibration_is_a_mishap_and_moves_no_trend(): void
     {
         foreach ([98.0, 98.0, 98.0, 98.0] as $percent) {
             $this->calibrate($percent);
@@ -52,7 +52,7 @@ final class HealthTest extends BenchTestCase
         $this->get('/ready')->assertSee('retired');
     }
 
-    public function test_a_thermometer_that_walks_is_told_when_it_leaves_its_tolerance(): void
+    public function test_a_drifting_thermometer_is_told_when_it_will_leave_its_tolerance(): void
     {
         $this->actingAs($this->people['checker']);
         $stick = Thermometer::query()->where('code', 'T-08')->firstOrFail();

@@ -33,7 +33,7 @@ final class HolesTest extends BenchTestCase
         self::assertSame('laboratory', Pair::query()->together()->whereRelation('electrode', 'code', 'E-07')->sole()->policy->code);
     }
 
-    public function test_nobody_moves_the_electrode_of_anothers_work_by_another_page(): void
+    public function test_no_page_moves_an_electrode_that_somebody_else_is_using(): void
     {
         $this->openRun();
         $cup = 1;
@@ -60,7 +60,7 @@ final class HolesTest extends BenchTestCase
         app(MoveElectrode::class)($this->people['second'], $this->pair()->electrode, 1, 1);
     }
 
-    public function test_a_check_that_had_not_settled_vouches_for_nothing_and_voids_nothing(): void
+    public function test_a_check_that_was_not_stable_proves_nothing_and_voids_nothing(): void
     {
         $this->calibrate();
 
@@ -148,7 +148,7 @@ final class HolesTest extends BenchTestCase
         $this->actingAs($this->people['auditor'])->get($url)->assertOk();
     }
 
-    public function test_a_sign_without_width_is_no_order_and_breaks_nothing(): void
+    public function test_a_character_without_width_breaks_nothing(): void
     {
         $this->actingAs($this->people['checker'])->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-29', 'Q-31'], 'order' => "neutral\u{200B}first", 'source' => 'typed', 'answer' => 'asked', 'form' => self::formId()])->assertSessionHasErrors('order');
         $this->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-29', 'Q-31'], 'order' => "\u{200B}", 'source' => 'typed', 'answer' => 'asked', 'form' => self::formId()])->assertSessionHasNoErrors()->assertRedirect();

@@ -19,7 +19,7 @@ final class HostileTest extends BenchTestCase
 {
     private const ROUNDS = 60;
 
-    public function test_no_sending_breaks_the_house_and_the_chain_stays_whole(): void
+    public function test_no_input_gives_a_server_error_and_the_chain_stays_intact(): void
     {
         $forms = $this->forms();
         $pages = $this->pages(array_keys($forms));

@@ -56,7 +56,7 @@ final class JudgedTest extends BenchTestCase
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
-    public function test_a_condition_is_asked_once_a_batch_and_what_hangs_on_it_waits_for_the_answer(): void
+    public function test_a_condition_is_asked_once_a_batch_and_its_limits_wait_for_the_answer(): void
     {
         $this->calibrate();
         $this->vouch();

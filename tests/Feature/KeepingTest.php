@@ -66,7 +66,7 @@ final class KeepingTest extends BenchTestCase
         self::assertSame(['difference' => null, 'unseen' => ['rights of other accounts']], Schema::compare());
     }
 
-    public function test_without_the_owners_password_what_cannot_be_looked_at_is_said(): void
+    public function test_without_the_owners_password_the_unchecked_parts_are_named(): void
     {
         config(['database.connections.owner.password' => '']);
 
@@ -89,7 +89,7 @@ final class KeepingTest extends BenchTestCase
         self::assertStringContainsString('of replicates was altered', (string) LedgerCheck::run($checkpoint['head'], $checkpoint['lines'])['difference']);
     }
 
-    public function test_that_the_records_came_back_is_on_record_and_a_lead_confirms_it_once(): void
+    public function test_a_restoration_is_on_record_and_a_lead_confirms_it_once(): void
     {
         $restoration = app(RecordRestoration::class)(CarbonImmutable::now()->subHours(5), str_repeat('a', 64), [str_repeat('b', 64)]);
         $this->actingAs($this->people['checker'])->get('/')->assertDontSee('Restored from a backup.');
@@ -136,7 +136,7 @@ final class KeepingTest extends BenchTestCase
         unlink(Home::told('keeping'));
     }
 
-    public function test_who_had_been_disabled_since_a_backup_is_named_after_it_came_back(): void
+    public function test_a_person_disabled_since_a_backup_is_named_after_its_restoration(): void
     {
         $second = $this->people['second'];
         $this->actingAs($this->people['lead'])->post("/people/$second->id/appointment", ['role' => 'checker', 'reason' => 'left', 'form' => self::formId()])->assertSessionHasNoErrors();
@@ -231,7 +231,7 @@ final class KeepingTest extends BenchTestCase
         }
     }
 
-    public function test_what_keeps_it_from_recording_and_what_needs_attention_are_said_alike_on_up_and_on_today(): void
+    public function test_up_and_today_agree_on_what_stops_recording_and_what_needs_attention(): void
     {
         $this->actingAs($this->people['lead']);
         self::assertSame([[], []], [InstallationHealth::now()->blocks, InstallationHealth::now()->attention]);
@@ -261,7 +261,7 @@ final class KeepingTest extends BenchTestCase
         self::assertStringContainsString('clock is behind the records', InstallationHealth::now()->blocks[0]);
     }
 
-    public function test_a_worker_without_a_sign_of_life_is_named_and_one_that_began_just_now_is_not(): void
+    public function test_a_silent_worker_is_named_and_one_that_has_just_started_is_not(): void
     {
         CarbonImmutable::setTestNow();
         $dead = static fn(): array => array_values(array_filter(InstallationHealth::now()->attention, static fn(string $line): bool => str_contains($line, 'has not responded')));
@@ -276,7 +276,7 @@ final class KeepingTest extends BenchTestCase
         self::assertStringNotContainsString('backup', implode("\n", $dead()));
     }
 
-    public function test_a_check_that_could_not_be_done_is_none_that_failed(): void
+    public function test_a_check_that_could_not_be_done_is_not_one_that_failed(): void
     {
         $now = CarbonImmutable::now();
         file_put_contents(Home::told('keeping'), "verification undone {$now->toIso8601ZuluString()} the database was away");
@@ -287,7 +287,7 @@ final class KeepingTest extends BenchTestCase
         self::assertSame(3, Artisan::call('ledger:verify'));
     }
 
-    public function test_a_board_that_says_what_no_record_says_is_named(): void
+    public function test_a_board_that_differs_from_the_records_is_named(): void
     {
         $this->brew('kombucha', 'KB-0001', '2026-11-25T06:00');
         self::assertNull(Board::difference());
@@ -301,7 +301,7 @@ final class KeepingTest extends BenchTestCase
         self::assertStringContainsString('in no record', (string) Board::difference());
     }
 
-    public function test_other_units_are_no_difference_between_board_and_records_and_the_lists_follow_them(): void
+    public function test_other_units_make_no_difference_between_board_and_records_and_the_lists_follow_them(): void
     {
         $this->calibrate();
         $this->vouch();

@@ -41,7 +41,7 @@ final class LateTest extends BenchTestCase
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
-    public function test_what_nobody_says_stood_still_proves_nothing(): void
+    public function test_a_reading_that_nobody_called_stable_proves_nothing(): void
     {
         $this->enter($this->line(10, 4.3), isStill: false)->assertSessionHasNoErrors();
 
@@ -62,7 +62,7 @@ final class LateTest extends BenchTestCase
     }
 
     #[DataProvider('slips')]
-    public function test_a_slip_is_told_with_its_line_and_nothing_is_kept(string $typed, string $said): void
+    public function test_a_wrong_entry_is_reported_with_its_line_and_nothing_is_saved(string $typed, string $said): void
     {
         $this->enter($typed)->assertSessionHasErrors('readings');
 

@@ -62,14 +62,14 @@ final class LedgerTest extends BenchTestCase
         self::assertSame('ledger line 3 is missing', LedgerCheck::run()['difference']);
     }
 
-    public function test_a_cut_tail_is_named_by_the_records_left_behind(): void
+    public function test_a_truncated_ledger_is_noticed_by_the_records_left_behind(): void
     {
         DB::connection('owner')->table('ledger')->orderByDesc('seq')->limit(1)->delete();
 
         self::assertMatchesRegularExpression('/^row \d+ of \w+ is in no ledger line/', (string) LedgerCheck::run()['difference']);
     }
 
-    public function test_a_tail_cut_together_with_its_records_is_named_by_the_head_on_paper(): void
+    public function test_a_ledger_truncated_with_its_records_is_noticed_by_the_head_on_paper(): void
     {
         $head = LedgerCheck::run()['head'];
         $owner = DB::connection('owner');

@@ -106,7 +106,7 @@ final class LogImportTest extends BenchTestCase
         $this->get("/drafts/{$draft->id}")->assertSee('Not needed: the portions agree');
     }
 
-    public function test_so_many_files_a_day_are_taken_of_each_person(): void
+    public function test_each_person_can_upload_so_many_files_a_day(): void
     {
         Cache::put("uploads of {$this->people['checker']->id} on 2026-11-25", [BoundsUploads::FILES - 1, 0], 60);
         $file = static fn(): array => ['log' => UploadedFile::fake()->createWithContent('a.csv', "0;170.0;20\n1;170.0;20"), 'form' => self::formId()];
@@ -117,7 +117,7 @@ final class LogImportTest extends BenchTestCase
         $this->actingAs($this->people['second'])->post("/pairs/{$this->pair()->id}/log", $file())->assertSessionHasNoErrors();
     }
 
-    public function test_a_log_is_seen_and_taken_by_nobody_but_who_uploaded_it(): void
+    public function test_a_log_is_seen_and_used_only_by_the_person_who_uploaded_it(): void
     {
         $upload = $this->upload("0;1;20\n1;1;20");
 
@@ -137,7 +137,7 @@ final class LogImportTest extends BenchTestCase
     }
 
     #[DataProvider('badFiles')]
-    public function test_a_bad_file_is_told_beside_its_field_and_kept_nowhere(UploadedFile|string $file, string $said): void
+    public function test_a_bad_file_is_reported_beside_its_field_and_kept_nowhere(UploadedFile|string $file, string $said): void
     {
         $this->actingAs($this->people['checker'])->from("/calibrate/{$this->pair()->id}")->followingRedirects()
             ->post("/pairs/{$this->pair()->id}/log", $file === '' ? ['form' => self::formId()] : ['form' => self::formId(), 'log' => $file])->assertSee($said, false);

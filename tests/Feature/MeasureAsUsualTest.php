@@ -9,7 +9,7 @@ use Rheacid\Models\MeasurementDraft;
 /** One tap on Today or in the list begins a measurement as the last time; where that is not possible, the page to choose on comes. */
 final class MeasureAsUsualTest extends BenchTestCase
 {
-    public function test_one_tap_begins_as_the_last_time(): void
+    public function test_one_tap_starts_as_the_last_time(): void
     {
         $this->calibrate();
         $this->measure([5.2, 5.21]);

@@ -41,7 +41,7 @@ final class OtherTest extends BenchTestCase
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
-    public function test_a_temperature_that_nobody_says_stood_still_proves_nothing(): void
+    public function test_a_temperature_that_nobody_called_stable_proves_nothing(): void
     {
         $this->tells('HC-0001', ['of' => 'temperature|chamber', 'values' => '4,0', 'place' => 'piece 1', 'stage' => 'start', 'thermometer' => $this->thermometer()->id])->assertSessionHasNoErrors();
 
@@ -83,7 +83,7 @@ final class OtherTest extends BenchTestCase
         $this->get('/sources')->assertSee('alcohol, withdrawn');
     }
 
-    public function test_what_a_hydrometer_shows_is_told_at_20_degrees_and_as_it_was_shown(): void
+    public function test_a_hydrometer_reading_is_given_at_20_degrees_and_as_it_was_read(): void
     {
         $told = ['of' => 'relative-density|20/20', 'values' => '1,048; 1,048', 'hydrometer_c' => '26', 'stage' => 'underway', 'measured_by' => 'Oda', 'measured_with' => 'hydrometer'];
         $this->tells('WW-0001', [...$told, 'hydrometer_c' => '45'])->assertSessionHasErrors(['hydrometer_c' => 'Read a hydrometer between 10 and 30 °C. Bring the sample closer to 20 °C and read it again.']);
@@ -144,7 +144,7 @@ final class OtherTest extends BenchTestCase
         }
     }
 
-    public function test_where_food_is_pierced_a_round_bulb_stands_last_and_says_why(): void
+    public function test_for_pierced_food_a_round_bulb_stands_last_and_says_why(): void
     {
         $this->get("/measure/{$this->batch()->id}")->assertOk()->assertDontSee('not for insertion');
         $this->get("/measure/{$this->batch('HC-0001')->id}")->assertOk()->assertSee('cannot be inserted: only a spear tip is pushed into food');
@@ -166,7 +166,7 @@ final class OtherTest extends BenchTestCase
 
     /** @param array<string, string> $typed */
     #[DataProvider('slips')]
-    public function test_a_slip_is_told_at_its_field_and_nothing_is_kept(array $typed, string $field): void
+    public function test_a_wrong_entry_is_reported_at_its_field_and_nothing_is_saved(array $typed, string $field): void
     {
         $this->tells('WW-0001', ['of' => 'alcohol|at 20 °C', 'values' => '12', 'stage' => 'finished', 'measured_by' => 'us', 'measured_with' => 'hydrometer', ...$typed])->assertSessionHasErrors($field);
 

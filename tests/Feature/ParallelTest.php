@@ -25,7 +25,7 @@ final class ParallelTest extends BenchTestCase
     private const WRITERS = 4;
     private const EACH = 8;
 
-    public function test_many_writers_at_once_leave_one_whole_chain(): void
+    public function test_many_writers_at_once_leave_one_intact_chain(): void
     {
         $before = CareEvent::query()->count();
 
@@ -51,7 +51,7 @@ final class ParallelTest extends BenchTestCase
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
-    public function test_of_two_who_open_a_run_on_one_pair_one_gets_it(): void
+    public function test_of_two_people_who_start_a_run_on_one_pair_one_gets_it(): void
     {
         $statuses = $this->together(function (int $writer): void {
             $this->openRun(by: $writer % 2 === 0 ? $this->people['checker'] : $this->people['second']);
@@ -62,7 +62,7 @@ final class ParallelTest extends BenchTestCase
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
-    public function test_of_a_release_and_a_sample_that_is_drawn_at_once_one_comes_first_and_the_other_is_told(): void
+    public function test_of_a_release_and_a_sample_at_the_same_moment_one_comes_first_and_the_other_is_refused(): void
     {
         $batch = $this->batch();
         $this->actingAs($this->people['checker'])->post("/batches/$batch->id/answers", ['condition' => $batch->load(Batch::JUDGED)->asks()[0], 'answer' => 'no', 'form' => (string) Str::uuid()])->assertSessionHasNoErrors();

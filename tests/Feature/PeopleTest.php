@@ -16,7 +16,7 @@ use Rheacid\Records\LedgerCheck;
 /** Who works here: invited, changed, gone. */
 final class PeopleTest extends BenchTestCase
 {
-    public function test_somebody_is_invited_comes_in_by_the_code_and_nobody_else_knows_the_passphrase(): void
+    public function test_an_invited_person_joins_by_code_and_nobody_else_knows_the_passphrase(): void
     {
         $code = $this->invites('runa', 'Runa Thistle');
         self::assertStringNotContainsString(str_replace('-', '', $code), (string) json_encode(DB::table('invitations')->get()));
@@ -64,7 +64,7 @@ final class PeopleTest extends BenchTestCase
         $this->enters(['one_time_code' => $code])->assertRedirect('/');
     }
 
-    public function test_whoever_came_and_went_before_counts_however_many_they_were(): void
+    public function test_every_person_counts_however_many_joined_or_left_before(): void
     {
         for ($i = 0; $i < 120; $i++) {
             $id = DB::table('people')->insertGetId(['name' => sprintf('Aaron %03d', $i), 'invented' => true]);
@@ -91,7 +91,7 @@ final class PeopleTest extends BenchTestCase
         self::assertSame($before, Person::query()->count());
     }
 
-    public function test_who_is_disabled_is_out_at_once_and_can_come_back(): void
+    public function test_a_disabled_person_is_signed_out_at_once_and_can_be_enabled_again(): void
     {
         $this->actingAs($this->people['checker'])->get('/')->assertOk();
         $this->appoints('checker', ['role' => 'checker']);
@@ -105,7 +105,7 @@ final class PeopleTest extends BenchTestCase
         $this->post('/sign-in', ['username' => 'oda', 'passphrase' => self::PASSPHRASE])->assertRedirect('/');
     }
 
-    public function test_a_code_of_somebody_who_works_here_no_more_changes_nothing(): void
+    public function test_a_code_of_a_disabled_person_changes_nothing(): void
     {
         $checker = $this->people['checker'];
         $code = Invitations::code($checker);

@@ -126,7 +126,7 @@ final class ProofTest extends BenchTestCase
         self::assertStringContainsString('was not recorded', (string) Deviation::query()->where('batch_id', $batch->id)->sole()->what);
     }
 
-    public function test_a_step_has_its_true_time_and_only_a_lead_states_what_nobody_recorded(): void
+    public function test_a_step_has_its_true_time_and_only_a_lead_states_a_step_that_nobody_recorded(): void
     {
         $batch = $this->brew('kombucha', 'KO-0001', '2026-11-25T08:00');
         $step = fn(array $form): TestResponse => $this->post("/batches/$batch->id/steps", ['step' => 'pitched', 'form' => self::formId(), ...$form]);
@@ -190,7 +190,7 @@ final class ProofTest extends BenchTestCase
         $this->get("/batches/$batch->id")->assertSee('Route: At least 2.5 % alcohol.');
     }
 
-    public function test_what_nothing_measured_guards_goes_out_with_a_reason_and_the_papers_say_so(): void
+    public function test_a_batch_without_measured_limits_is_released_with_a_reason_and_the_papers_say_so(): void
     {
         $batch = $this->brew('cider', 'CI-0001', '2026-11-24T08:00');
         $this->post("/batches/$batch->id/answers", ['condition' => 'Claimed as hard cider in the US', 'answer' => 'no', 'form' => self::formId()])->assertSessionHasNoErrors();
@@ -255,7 +255,7 @@ final class ProofTest extends BenchTestCase
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
-    public function test_a_recalled_batch_is_read_again_and_goes_out_anew(): void
+    public function test_a_recalled_batch_is_read_again_and_released_again(): void
     {
         $batch = $this->released();
         $recall = fn(array $form): TestResponse => $this->post("/batches/$batch->id/recall", ['reason' => 'a jar was open', 'told' => 'the shop', 'passphrase' => self::PASSPHRASE, 'form' => self::formId(), ...$form]);
@@ -399,7 +399,7 @@ final class ProofTest extends BenchTestCase
         self::assertSame(2, Deviation::query()->where('batch_id', $other->id)->count());
     }
 
-    public function test_three_good_pieces_are_never_sealed_as_held_for_a_target(): void
+    public function test_three_good_pieces_are_never_held_for_a_target(): void
     {
         $this->ready();
         $this->measure([4.3, 4.3]);

@@ -150,7 +150,7 @@ final class ReadyTest extends BenchTestCase
         $this->get("/calibrations/{$run->calibration()->firstOrFail()->id}")->assertSee('shown by the meter: slope 97.0 %, offset −4.0 mV');
     }
 
-    public function test_the_day_comes_as_a_sheet_and_as_a_calendar(): void
+    public function test_the_day_is_given_as_a_sheet_and_as_a_calendar(): void
     {
         $this->calibrate();
 
@@ -162,7 +162,7 @@ final class ReadyTest extends BenchTestCase
         self::assertMatchesRegularExpression('/DTSTART;VALUE=DATE:20261219\r\n(.+\r\n)*?DTEND;VALUE=DATE:20261220/', $calendar, 'a bottle ends on a day');
     }
 
-    public function test_the_chain_holds_whatever_was_done_at_the_shelf(): void
+    public function test_the_chain_is_intact_after_every_kind_of_record_of_the_shelf(): void
     {
         $this->tapsCare('soak usual');
         (new PairUp())($this->people['checker'], IdempotencyKey::own(), Meter::query()->where('code', 'M-B')->firstOrFail(), $this->pair()->electrode, 'third', Policy::query()->where('code', 'process')->firstOrFail(), true);

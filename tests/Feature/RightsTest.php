@@ -87,7 +87,7 @@ final class RightsTest extends BenchTestCase
         self::assertGreaterThan(600, $asked);
     }
 
-    public function test_what_a_colleague_holds_is_written_by_nobody_else_and_an_upload_is_seen_by_nobody_else(): void
+    public function test_nobody_writes_to_a_colleagues_work_or_sees_a_colleagues_upload(): void
     {
         $this->calibrate(electrode: 'E-05');
         $run = $this->openRun();

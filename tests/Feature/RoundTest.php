@@ -36,7 +36,7 @@ final class RoundTest extends BenchTestCase
         $this->wait(120);
     }
 
-    public function test_a_round_leads_past_the_vats_in_their_order_and_ends_with_what_was_found_the_worst_first(): void
+    public function test_a_round_goes_through_the_vats_in_order_and_ends_with_the_worst_result_first(): void
     {
         $this->get('/rounds/new')->assertOk()->assertSeeInOrder(['Due now', 'vat 1 · CS-0409', 'vat 2 · CS-0417', 'vat 4 · CS-0421']);
         $round = $this->setsOut(['CS-0421', 'CS-0409', 'CS-0417']);
@@ -89,7 +89,7 @@ final class RoundTest extends BenchTestCase
 
     /** @param array<string, mixed> $typed */
     #[DataProvider('slips')]
-    public function test_a_slip_is_told_at_its_field_and_nothing_is_recorded(array $typed, string $field): void
+    public function test_a_wrong_entry_is_reported_at_its_field_and_nothing_is_recorded(array $typed, string $field): void
     {
         $round = $this->setsOut(['CS-0417']);
         $stop = $round->stops()->firstOrFail();
@@ -99,7 +99,7 @@ final class RoundTest extends BenchTestCase
         self::assertSame([0, 0], [Measurement::query()->count(), Sample::query()->count()]);
     }
 
-    public function test_without_a_vat_of_the_list_nobody_sets_out(): void
+    public function test_a_round_needs_at_least_one_vat(): void
     {
         foreach ([[], [999_999]] as $chosen) {
             $this->post('/rounds', ['pair' => $this->pair()->id, 'thermometer' => $this->thermometer()->id, 'batches' => $chosen, 'form' => self::formId()])->assertSessionHasErrors('batches');
@@ -130,7 +130,7 @@ final class RoundTest extends BenchTestCase
         $this->read($other, $stop, [4.2, 4.2])->assertNotFound();
     }
 
-    public function test_what_did_not_stand_still_needs_a_reason_and_proves_nothing(): void
+    public function test_an_unstable_reading_needs_a_reason_and_proves_nothing(): void
     {
         $round = $this->setsOut(['CS-0409', 'CS-0417'], still: false);
         $this->reads($round, [4.2, 4.2])->assertSessionHasErrors('reason');
@@ -141,7 +141,7 @@ final class RoundTest extends BenchTestCase
         self::assertTrue(Replicate::query()->orderByDesc('id')->firstOrFail()->settled);
     }
 
-    public function test_what_is_passed_over_says_why(): void
+    public function test_a_skipped_stop_says_why(): void
     {
         $round = $this->setsOut(['CS-0409', 'CS-0417', 'CS-0421']);
         $first = $round->stops()->firstOrFail();

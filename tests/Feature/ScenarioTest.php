@@ -29,7 +29,7 @@ final class ScenarioTest extends BenchTestCase
     }
 
     #[DataProvider('hours')]
-    public function test_its_past_can_be_lived_at_any_hour_is_whole_and_always_the_same(string $now): void
+    public function test_the_demo_can_be_loaded_at_any_hour_and_is_always_whole_and_the_same(string $now): void
     {
         self::emptyDatabase();
         CarbonImmutable::setTestNow($now);

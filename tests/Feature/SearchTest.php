@@ -35,7 +35,7 @@ final class SearchTest extends BenchTestCase
     }
 
     #[DataProvider('searches')]
-    public function test_it_finds(string $typed, string $title): void
+    public function test_search_finds(string $typed, string $title): void
     {
         $this->actingAs($this->people['checker'])->get('/find?' . http_build_query(['q' => $typed]), ['HX-Request' => 'true'])->assertOk()->assertSee($title)->assertDontSee('Nothing found for');
     }
@@ -86,7 +86,7 @@ final class SearchTest extends BenchTestCase
         self::assertStringNotContainsString('javascript', $asked('<script>'));
     }
 
-    public function test_the_index_written_along_the_way_is_the_one_worked_out_anew(): void
+    public function test_the_index_kept_up_to_date_equals_a_rebuilt_one(): void
     {
         $batch = $this->batch();
         $this->actingAs($this->people['checker'])->post("/batches/$batch->id/notes", ['note' => 'Bubbles at the rim', 'form' => self::formId()])->assertSessionHasNoErrors();

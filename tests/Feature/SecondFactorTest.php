@@ -16,7 +16,7 @@ final class SecondFactorTest extends BenchTestCase
 {
     private string $secret;
 
-    public function test_who_has_set_it_up_signs_in_by_both_and_each_code_holds_once(): void
+    public function test_with_an_authenticator_both_are_needed_and_each_code_works_once(): void
     {
         $recovery = $this->setsUp('lead');
         self::assertCount(8, $recovery);
@@ -45,7 +45,7 @@ final class SecondFactorTest extends BenchTestCase
         }
     }
 
-    public function test_guessing_takes_longer_each_time_and_half_way_ends_after_five_minutes(): void
+    public function test_each_guess_waits_longer_and_a_half_finished_sign_in_ends_after_five_minutes(): void
     {
         $this->setsUp('lead');
         $this->post('/sign-out');
@@ -62,7 +62,7 @@ final class SecondFactorTest extends BenchTestCase
         $this->get('/sign-in/code')->assertRedirect('/sign-in');
     }
 
-    public function test_it_is_set_up_and_given_up_with_the_passphrase_alone(): void
+    public function test_an_authenticator_is_set_up_and_removed_only_with_the_passphrase(): void
     {
         $this->actingAs($this->people['checker'])->get('/yourself/code')->assertOk();
         $this->secret = session('offered_secret');
@@ -91,7 +91,7 @@ final class SecondFactorTest extends BenchTestCase
         $this->get('/people')->assertSee('Invite a person');
     }
 
-    public function test_a_pin_gives_a_checkers_rights_until_the_passphrase_is_shown(): void
+    public function test_a_pin_gives_a_checkers_rights_until_the_passphrase_is_entered(): void
     {
         $lead = $this->people['lead'];
         DB::table('credentials')->where('person_id', $lead->id)->update(['pin' => password_hash('246810', PASSWORD_BCRYPT, ['cost' => 4])]);
@@ -108,7 +108,7 @@ final class SecondFactorTest extends BenchTestCase
         $this->get('/people')->assertSee('Invite a person');
     }
 
-    public function test_the_machine_makes_a_code_for_the_only_lead_who_forgot_and_it_is_noted(): void
+    public function test_the_server_makes_a_code_for_a_lead_who_forgot_and_it_is_logged(): void
     {
         $this->setsUp('lead');
         $this->post('/sign-out');

@@ -88,7 +88,7 @@ final class SessionsTest extends BenchTestCase
         self::assertNotNull(DB::table('sign_ins')->where('id', $session)->value('ended_at'));
     }
 
-    public function test_what_is_guessed_first_is_changed_at_its_next_use_before_anything_else(): void
+    public function test_a_common_passphrase_must_be_changed_at_its_next_use(): void
     {
         Credential::query()->whereKey($this->people['checker']->id)->update(['passphrase' => Hash::make('password12345'), 'pin' => Hash::make('123456')]);
         $this->post('/sign-in', ['username' => 'oda', 'passphrase' => 'password12345'])->assertRedirect();

@@ -28,7 +28,7 @@ final class SetUpTest extends BenchTestCase
 {
     private const TOLD = ['site' => 'Saltmarsh Ferments', 'time_zone' => 'Europe/Lisbon', 'elevation' => '1640 ft', 'barometer' => 'here', 'temperatures' => 'F', 'numbers' => 'comma', 'name' => 'Runa Thistle', 'username' => 'Runa', 'passphrase' => 'three words and a comma', 'passphrase_confirmation' => 'three words and a comma', 'pin' => '246810'];
 
-    public function test_a_code_founds_a_site_with_its_lead_once(): void
+    public function test_a_code_sets_up_a_site_with_its_lead_once(): void
     {
         $code = $this->empty();
         $this->get('/')->assertRedirect('/sign-in');
@@ -66,7 +66,7 @@ final class SetUpTest extends BenchTestCase
     #[TestWith([['pin' => '12345'], 'pin'])]
     #[TestWith([['username' => 'two words'], 'username'])]
     #[TestWith([['site' => ''], 'site'])]
-    public function test_what_is_not_accepted_founds_nothing_and_uses_no_code_up(array $typed, string $field): void
+    public function test_a_refused_set_up_changes_nothing_and_uses_up_no_code(array $typed, string $field): void
     {
         $code = $this->empty();
         $this->founds(['one_time_code' => $code, ...$typed])->assertSessionHasErrors($field);
@@ -82,7 +82,7 @@ final class SetUpTest extends BenchTestCase
         self::assertFalse(SetUpCode::use($code));
     }
 
-    public function test_a_founded_site_asks_for_no_set_up(): void
+    public function test_a_site_that_was_set_up_is_not_set_up_again(): void
     {
         $this->get('/set-up')->assertRedirect('/sign-in');
         $this->founds(['one_time_code' => SetUpCode::fresh()])->assertRedirect('/sign-in');

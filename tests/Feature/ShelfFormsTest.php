@@ -42,7 +42,7 @@ final class ShelfFormsTest extends BenchTestCase
 
     /** @param array<string, string> $typed */
     #[DataProvider('slips')]
-    public function test_a_slip_on_the_form_is_told_beside_its_field_and_nothing_is_kept(string $what, array $typed, string $field, string $answer): void
+    public function test_a_wrong_entry_is_reported_beside_its_field_and_nothing_is_saved(string $what, array $typed, string $field, string $answer): void
     {
         $before = Lot::query()->count();
 
@@ -89,7 +89,7 @@ final class ShelfFormsTest extends BenchTestCase
         self::assertStringContainsString('Unknown column: "colour". Accepted columns: what, code', (string) session('errors')->first('shelf'));
     }
 
-    public function test_a_scanned_code_opens_its_thing_though_others_begin_like_it(): void
+    public function test_a_scanned_code_opens_its_page_though_others_begin_like_it(): void
     {
         $this->post('/ready/add/electrode', ['code' => 'E-0', 'name' => 'Short', 'kind' => 'sealed gel', 'first_used_on' => '2026-11-01', 'form' => self::formId()])->assertRedirect('/ready/pairing');
 

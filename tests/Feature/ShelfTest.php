@@ -23,7 +23,7 @@ final class ShelfTest extends BenchTestCase
         $this->actingAs($this->people['auditor']);
     }
 
-    public function test_each_thing_says_its_state_in_words(): void
+    public function test_each_instrument_says_its_state_in_words(): void
     {
         $this->get('/ready')->assertSeeInOrder([
             'E-07', 'Bench meter A', 'never calibrated',
@@ -95,7 +95,7 @@ final class ShelfTest extends BenchTestCase
         self::assertContains('thermometer-overdue', $this->decided($this->measure([4.45, 4.46]))->blocks);
     }
 
-    public function test_the_simulated_bench_tells_labels_and_never_what_is_in_a_cup(): void
+    public function test_the_simulated_bench_shows_labels_and_never_what_is_in_a_cup(): void
     {
         $cups = app(SimulatedBench::class)->bottleCups();
 
@@ -117,7 +117,7 @@ final class ShelfTest extends BenchTestCase
         self::assertSame(300.0, $bench->trace($bench->current($this->pair()->electrode) ?? $immersion, $meter)->lastSecond());
     }
 
-    public function test_who_does_not_hold_a_run_sees_it_and_cannot_touch_it(): void
+    public function test_only_the_person_who_holds_a_run_can_change_it(): void
     {
         $run = $this->openRun();
 

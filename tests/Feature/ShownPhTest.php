@@ -36,7 +36,7 @@ final class ShownPhTest extends BenchTestCase
         $this->get("/readings/{$reading->id}")->assertSee('the meter does not show slope and offset')->assertSee('pH 4.47');
     }
 
-    public function test_such_a_meter_is_read_neither_at_the_simulated_bench_nor_from_a_log(): void
+    public function test_a_ph_only_meter_is_read_neither_at_the_simulated_bench_nor_from_a_log(): void
     {
         $this->calibrateShowing(['7.02', '4.01', '7.02', '4.00']);
         $form = ['pair' => $this->pair('E-11')->id, 'thermometer' => $this->thermometer()->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T09:30'];
@@ -57,7 +57,7 @@ final class ShownPhTest extends BenchTestCase
 
     /** @param list<string> $shown */
     #[DataProvider('refused')]
-    public function test_what_such_a_meter_cannot_show_is_told(array $shown, string $said): void
+    public function test_what_a_ph_only_meter_cannot_show_is_said(array $shown, string $said): void
     {
         $this->open();
         $run = CalibrationRun::query()->sole();

@@ -17,7 +17,7 @@ final class SignInTest extends BenchTestCase
         self::assertNotSame($before, session()->getId());
     }
 
-    public function test_a_wrong_name_and_a_wrong_passphrase_are_told_alike(): void
+    public function test_a_wrong_name_and_a_wrong_passphrase_get_the_same_answer(): void
     {
         $told = [];
         foreach ([['oda', 'wrong'], ['nobody', self::PASSPHRASE]] as [$username, $passphrase]) {

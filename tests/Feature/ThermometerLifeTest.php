@@ -61,7 +61,7 @@ final class ThermometerLifeTest extends ThermometerTestCase
         self::assertContains(ReleaseBlock::ThermometerFailed->value, $this->decided($this->measure([4.45, 4.46]))->blocks);
     }
 
-    public function test_what_cannot_vouch_is_no_reference(): void
+    public function test_a_doubtful_instrument_is_no_reference(): void
     {
         $form = ['method' => 'comparison', 'reference_c' => '63.05', 'readings' => ['63.2', '63.1', '63.2']];
         $refused = fn(string $thermometer, string $reference): string => $this->post('/verify/' . $this->named($thermometer)->id, [...$form, 'reference' => $reference, 'form' => self::formId()])->assertSessionHasErrors('reference')->isRedirect() ? (string) session('errors')->first('reference') : '';
@@ -107,7 +107,7 @@ final class ThermometerLifeTest extends ThermometerTestCase
         $this->actingAs($this->people['checker'])->get('/verify/alike')->assertSee('T-07')->assertSee('T-08');
     }
 
-    public function test_the_bath_is_suspected_where_several_probes_read_high_in_the_ice_of_one_day(): void
+    public function test_the_bath_is_suspected_if_several_probes_read_high_in_ice_on_one_day(): void
     {
         $suspects = fn(): bool => str_contains((string) $this->get('/verify/alike')->assertOk()->getContent(), 'Check the bath first.');
         $this->checks('T-07', ['readings' => ['1.4', '1.4', '1.4'], 'unit' => 'C']);

@@ -124,7 +124,7 @@ final class TitrationTest extends BenchTestCase
 
     /** @param array<string, mixed> $typed */
     #[DataProvider('slips')]
-    public function test_a_slip_is_told_at_its_field_and_nothing_is_kept(array $typed, string $field): void
+    public function test_a_wrong_entry_is_reported_at_its_field_and_nothing_is_saved(array $typed, string $field): void
     {
         $this->strong();
         $this->calibrateHigh();
@@ -133,7 +133,7 @@ final class TitrationTest extends BenchTestCase
         self::assertSame(0, Measurement::query()->count());
     }
 
-    public function test_by_eye_is_a_quantity_of_its_own_and_volatile_acidity_is_said_as_acetic(): void
+    public function test_an_endpoint_by_eye_is_a_quantity_of_its_own_and_volatile_acidity_is_given_as_acetic(): void
     {
         $this->strong();
         $this->titrate('by-eye', ['6,45', '6,50'], ['pair' => ''])->assertSessionHasNoErrors();

@@ -48,7 +48,7 @@ final class TodayTest extends BenchTestCase
         self::assertNotContains('Continue calibrating E-07', $this->titles());
     }
 
-    public function test_an_instrument_that_was_found_off_leaves_a_look_back_due(): void
+    public function test_an_instrument_found_out_of_tolerance_makes_a_look_back_due(): void
     {
         $this->calibrate();
         $this->wait(3600);
@@ -105,7 +105,7 @@ final class TodayTest extends BenchTestCase
         $this->get('/find?q=%25')->assertOk()->assertSee('Nothing found');
     }
 
-    public function test_times_are_said_on_the_plants_clock(): void
+    public function test_times_are_shown_on_the_sites_clock(): void
     {
         CarbonImmutable::setTestNow('2026-07-14T09:00:00Z');
         $say = static fn(string $at): string => SiteClock::short(CarbonImmutable::parse($at));
@@ -114,7 +114,7 @@ final class TodayTest extends BenchTestCase
         self::assertSame('2026-07-14T08:40:00+00:00', SiteClock::typed('2026-07-14T09:40')->toIso8601String());
     }
 
-    public function test_an_hour_that_comes_twice_is_asked_for_and_said_and_one_that_does_not_exist_is_refused(): void
+    public function test_an_ambiguous_hour_is_asked_about_and_one_that_does_not_exist_is_refused(): void
     {
         CarbonImmutable::setTestNow('2026-10-25T09:00:00Z');
         $refused = static function (string $typed): string {
@@ -167,7 +167,7 @@ final class TodayTest extends BenchTestCase
         self::assertSame([], $line->blocks);
     }
 
-    public function test_a_deadline_stands_with_what_the_readings_let_expect(): void
+    public function test_a_deadline_is_shown_with_its_forecast(): void
     {
         $this->calibrate();
         $detail = fn(): string => array_column($this->plan()->tasks(), 'detail', 'title')['Measure Fermented chilli sauce, red CS-0421'];
@@ -190,7 +190,7 @@ final class TodayTest extends BenchTestCase
         self::assertStringNotContainsString('by Mon 10:15', $detail(), 'once it is met nothing is due');
     }
 
-    public function test_an_electrode_on_its_way_out_is_to_be_replaced_in_time(): void
+    public function test_a_worn_electrode_is_to_be_replaced_in_time(): void
     {
         self::assertNotContains('Order a replacement for E-05', $this->titles(), 'it lasts 25 days more');
         $this->wait(12 * 86400);
@@ -226,7 +226,7 @@ final class TodayTest extends BenchTestCase
         self::assertSame([], array_filter($this->titles(), static fn(string $title): bool => str_contains($title, 'E-07')));
     }
 
-    public function test_what_follows_a_cleaning_is_told_in_its_order(): void
+    public function test_the_steps_after_a_cleaning_are_given_in_order(): void
     {
         $run = $this->openRun();
         foreach ([7.016, 4.002, 7.016] as $station => $ph) {
@@ -238,7 +238,7 @@ final class TodayTest extends BenchTestCase
         self::assertStringEndsWith('Then soak it 1 h in 3 M KCl, then calibrate again.', $task->detail);
     }
 
-    public function test_a_deadline_with_a_condition_is_nobodys_until_the_condition_is_true(): void
+    public function test_a_deadline_with_a_condition_applies_only_once_the_condition_is_true(): void
     {
         self::assertSame(['pH ≤ 4.6 by Thu 11:40'], array_map(BatchTasks::due(...), Deadlines::of($this->batch())), 'acid was not added, so the day for acidified food does not bind');
     }

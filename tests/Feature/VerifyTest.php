@@ -89,7 +89,7 @@ final class VerifyTest extends ThermometerTestCase
 
     /** @param array<string, mixed> $typed */
     #[DataProvider('slips')]
-    public function test_a_slip_is_asked_about_and_nothing_is_kept_or_lost(array $typed, string $field, string $answer): void
+    public function test_a_doubtful_entry_is_asked_about_and_nothing_is_saved_or_lost(array $typed, string $field, string $answer): void
     {
         $before = Verification::query()->count();
 
@@ -124,7 +124,7 @@ final class VerifyTest extends ThermometerTestCase
         self::assertStringContainsString('Clear one of them', (string) session('errors')->first('pressure'));
     }
 
-    public function test_an_ice_bath_that_nobody_told_about_is_marked_and_makes_no_correction(): void
+    public function test_an_ice_bath_that_nobody_described_is_marked_and_makes_no_correction(): void
     {
         foreach ([1, 2] as $_) {
             $check = $this->checks('T-08', ['bath' => [], 'readings' => ['0.5', '0.5', '0.5']]);
@@ -136,7 +136,7 @@ final class VerifyTest extends ThermometerTestCase
         self::assertSame(['crushed', 'depth'], $this->checks('T-08', ['bath' => ['depth', 'crushed', 'nonsense'], 'readings' => ['0.5', '0.5', '0.5']])->bath, 'only what is offered is taken');
     }
 
-    public function test_a_new_thermometer_is_asked_where_it_is_used_and_what_vouches_for_it(): void
+    public function test_a_new_thermometer_needs_its_use_and_its_reference(): void
     {
         $new = ['code' => 'T-40', 'name' => 'Kettle probe', 'kind' => 'thermistor stick', 'resolution_c' => '0.1', 'place' => 'Kettle', 'use_low_c' => '20', 'use_high_c' => '95'];
         $this->post('/ready/add/thermometer', [...$new, 'form' => self::formId()])->assertSessionHasNoErrors();
@@ -150,7 +150,7 @@ final class VerifyTest extends ThermometerTestCase
         self::assertSame(['IEC 60751', 'A', true], [$service->tolerance_standard, $service->tolerance_class, $service->isReference()]);
     }
 
-    public function test_a_loggers_file_gives_its_readings_where_it_came_to_rest_and_an_empty_one_is_told(): void
+    public function test_a_loggers_file_gives_its_stable_readings_and_an_empty_one_is_refused(): void
     {
         $lines = implode("\n", array_map(static fn(int $t): string => sprintf('%d;%.2f', $t, 0.3 + 20 * exp(-$t / 8)), range(0, 160)));
         $send = fn(string $content) => $this->from('/verify/' . $this->named('T-08')->id)->post("/verify/{$this->named('T-08')->id}/log", ['log' => UploadedFile::fake()->createWithContent('log.csv', $content), 'method' => 'ice', 'form' => self::formId()]);

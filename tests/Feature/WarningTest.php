@@ -18,7 +18,7 @@ use Symfony\Component\Process\Process;
 /** Deadlines are warned of while something can still be done: here, in the calendar, and by letter to who gave an address. */
 final class WarningTest extends BenchTestCase
 {
-    public function test_a_deadline_that_draws_near_is_warned_of_once_and_the_letter_is_laid_down(): void
+    public function test_a_near_deadline_is_warned_of_once_and_the_e_mail_is_queued(): void
     {
         $this->actingAs($this->people['checker']);
         $this->post('/yourself', ['email' => 'oda at works'])->assertSessionHasErrors('email');
@@ -39,7 +39,7 @@ final class WarningTest extends BenchTestCase
         self::assertSame(0, DB::table('jobs')->count());
     }
 
-    public function test_who_gave_no_address_or_works_here_no_more_gets_no_letter(): void
+    public function test_a_person_without_an_address_or_disabled_gets_no_e_mail(): void
     {
         Mail::fake();
         Credential::query()->whereKey($this->people['lead']->id)->update(['email' => 'sela@works.example']);

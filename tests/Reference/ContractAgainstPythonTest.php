@@ -43,7 +43,7 @@ final class ContractAgainstPythonTest extends TestCase
         }
     }
 
-    public function test_inputs_that_nobody_chose_agree_too(): void
+    public function test_random_inputs_agree_too(): void
     {
         $random = new Randomizer(new Mt19937(20261125));
         $asked = [];

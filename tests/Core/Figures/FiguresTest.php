@@ -45,7 +45,7 @@ final class FiguresTest extends TestCase
         self::assertSame(1.0, $scale->step(6));
     }
 
-    public function test_on_the_acid_rule_the_reading_its_whiskers_bracket_and_wall_stand_in_their_order(): void
+    public function test_on_the_scale_the_reading_its_interval_bracket_and_limit_stand_in_their_order(): void
     {
         $rule = new AcidRule(4.47, 0.07, [4.01, 7.0], [new Wall(self::critical(4.6), true)]);
 
@@ -56,7 +56,7 @@ final class FiguresTest extends TestCase
         self::assertSame('pH 4.47 plus or minus 0.07; calibrated from 4.01 to 7.00; critical ≤ 4.6.', $rule->words());
     }
 
-    public function test_a_limit_that_is_not_due_is_an_outline_and_two_of_one_edge_are_one_wall(): void
+    public function test_a_limit_that_is_not_due_is_an_outline_and_two_at_one_value_are_drawn_once(): void
     {
         $later = new AcidRule(5.2, 0.07, [4.01, 7.0], [new Wall(self::critical(4.6), false)]);
         $both = new AcidRule(4.5, 0.07, [4.01, 7.0], [new Wall(self::critical(4.6), false), new Wall(self::critical(4.6), true)]);
@@ -67,14 +67,14 @@ final class FiguresTest extends TestCase
         self::assertTrue($both->edges()[0]['due']);
     }
 
-    public function test_labels_that_would_touch_stand_on_two_rows(): void
+    public function test_labels_that_would_overlap_stand_on_two_rows(): void
     {
         $rule = new AcidRule(4.1, 0.07, [4.01, 7.0], [new Wall(self::critical(4.25), true), new Wall(self::critical(4.2), true)]);
 
         self::assertSame([0, 1], array_column($rule->edges(), 'row'));
     }
 
-    public function test_a_recipe_is_a_band_and_no_wall(): void
+    public function test_a_target_is_drawn_as_a_band_not_as_an_edge(): void
     {
         $rule = new AcidRule(3.9, null, [], [new Wall(Limit::between('recipe', LimitKind::Target, 3.4, 3.8), true)]);
 
@@ -83,7 +83,7 @@ final class FiguresTest extends TestCase
         self::assertNull($rule->bracket());
     }
 
-    public function test_the_ruler_zooms_to_the_reading_and_the_nearest_wall_and_shows_where_nothing_is_proven(): void
+    public function test_the_scale_zooms_to_the_reading_and_the_nearest_limit_and_shows_where_nothing_is_proven(): void
     {
         $rule = new AcidRule(4.55, 0.07, [4.01, 7.0], [new Wall(self::critical(4.6), true), new Wall(self::critical(6.0), true)]);
 
@@ -96,7 +96,7 @@ final class FiguresTest extends TestCase
         self::assertLessThan(Width::NARROW, $rule->narrow()->edges()[0]['x']);
     }
 
-    public function test_near_rest_the_trace_zooms_to_the_band(): void
+    public function test_the_trace_zooms_to_the_band_when_it_is_nearly_stable(): void
     {
         $trace = Trace::of(array_map(static fn(int $t): array => [(float) $t, 170.0 - 150 * exp(-$t / 6), 25.0], range(0, 90)));
         $figure = new SettlingTrace($trace, $trace->progress(null), SettlingCriterion::ph(null), 30.0);
@@ -123,7 +123,7 @@ final class FiguresTest extends TestCase
         self::assertSame(100.0, $figure->ring());
     }
 
-    public function test_the_ring_fills_as_the_reading_holds(): void
+    public function test_the_ring_fills_while_the_reading_is_stable(): void
     {
         $trace = Trace::of(array_map(static fn(int $t): array => [(float) $t, 170.0, 25.0], range(0, 12)));
         $figure = new SettlingTrace($trace, $trace->progress(null), SettlingCriterion::ph(null), 30.0);
@@ -142,7 +142,7 @@ final class FiguresTest extends TestCase
         self::assertLessThan(abs($line->idealLine()['y2'] - $line->idealLine()['y1']) / ($line->idealLine()['x2'] - $line->idealLine()['x1']), abs($line->lines()[0]['y2'] - $line->lines()[0]['y1']) / ($line->lines()[0]['x2'] - $line->lines()[0]['x1']), 'a tired electrode is flatter');
     }
 
-    public function test_on_the_batch_chart_a_wall_begins_when_its_limit_is_due(): void
+    public function test_on_the_batch_chart_a_limit_begins_when_it_is_due(): void
     {
         $limits = [new ProductLimit(self::critical(6.0), Applies::Always), new ProductLimit(self::critical(4.6), Applies::WithinHours, 168), new ProductLimit(self::critical(4.6), Applies::Equilibrium)];
         $readings = [['hours' => 0.5, 'value' => 5.7, 'u' => 0.07, 'trusted' => true], ['hours' => 140.0, 'value' => 4.47, 'u' => 0.07, 'trusted' => true]];
@@ -158,7 +158,7 @@ final class FiguresTest extends TestCase
         self::assertSame('', (new SeriesChart(new SeriesFacts([], $due, 1.0)))->line());
     }
 
-    public function test_looked_at_nearer_the_batch_chart_shows_hours_and_only_what_happened_then(): void
+    public function test_zoomed_in_the_batch_chart_shows_hours_and_only_what_happened_then(): void
     {
         $band = array_map(static fn(int $hours): array => ['at' => (float) $hours, 'low' => 4.4, 'median' => 4.6, 'high' => 4.9], range(0, 60, 6));
         $facts = static fn(float ...$range): SeriesFacts => new SeriesFacts([], [], 60.0, null, count($range) === 2 ? [array_values($range)[0], array_values($range)[1]] : null, [['hours' => 2.0, 'label' => 'pitched'], ['hours' => 30.0, 'label' => '+ 2 L vinegar'], ['hours' => 31.0, 'label' => 'packed']], [['label' => 'temperature', 'points' => [[1.0, 20.0], [30.0, 24.0]]]], $band);
@@ -176,7 +176,7 @@ final class FiguresTest extends TestCase
         self::assertNull(Lens::on(60.0, ['from' => 36.0, 'to' => 24.0, 'compares' => false])->range, 'the wrong way round shows the whole');
     }
 
-    public function test_the_budget_bar_gathers_what_is_too_small_to_see(): void
+    public function test_the_budget_bar_groups_what_is_too_small_to_see(): void
     {
         $bar = new BudgetBar([['name' => 'resolution', 'u' => 0.003, 'share' => 0.01], ['name' => 'drift', 'u' => 0.029, 'share' => 0.62], ['name' => 'repeatability', 'u' => 0.018, 'share' => 0.36], ['name' => 'fit', 'u' => 0.0, 'share' => 0.01]]);
 
@@ -193,7 +193,7 @@ final class FiguresTest extends TestCase
         self::assertStringContainsString('Find the cause', $chart->words());
     }
 
-    public function test_a_history_is_drawn_in_the_band_of_the_policy_with_where_it_is_heading(): void
+    public function test_a_history_is_drawn_in_the_band_of_the_policy_with_its_forecast(): void
     {
         CarbonImmutable::setTestNow('2026-11-25T10:00:00Z');
         $at = static fn(string $day): CarbonImmutable => CarbonImmutable::parse($day);
@@ -213,7 +213,7 @@ final class FiguresTest extends TestCase
         self::assertStringStartsWith('M58 ', $chart->trend());
     }
 
-    public function test_the_error_of_a_thermometer_stands_between_its_walls(): void
+    public function test_the_error_of_a_thermometer_is_drawn_between_its_limits(): void
     {
         $rule = new ErrorRule(0.6, 0.12, 1.0);
 
