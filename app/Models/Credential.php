@@ -26,7 +26,7 @@ final class Credential extends Model
         return $this->belongsTo(Person::class);
     }
 
-    /** Whether signing in asks for a authenticator code too. */
+    /** Whether signing in asks for an authenticator code too. */
     public function hasCode(): bool
     {
         return $this->code_secret !== null || $this->isCodeRemoved();
