@@ -9,7 +9,8 @@ use Tests\Feature\BenchTestCase;
 /** The furnished bench as the web server of bin/test serves it, in real time, with a person in front of a real browser. */
 abstract class BrowserTestCase extends BenchTestCase
 {
-    private ?Chromium $chromium = null;
+    /** @var list<Chromium> of everybody who came to the bench in this test */
+    private array $opened = [];
 
     protected function clock(): ?string
     {
@@ -18,16 +19,18 @@ abstract class BrowserTestCase extends BenchTestCase
 
     protected function atTheBench(int $width = 1280, int $height = 800, bool $dark = false, bool $scripts = true): Person
     {
-        $this->chromium = Chromium::open($width, $height, $dark, $scripts);
+        $this->opened[] = $chromium = Chromium::open($width, $height, $dark, $scripts);
         $url = config('app.url');
 
-        return new Person($this->chromium, is_string($url) ? $url : '');
+        return new Person($chromium, is_string($url) ? $url : '');
     }
 
     protected function tearDown(): void
     {
-        $this->chromium?->close();
-        $this->chromium = null;
+        foreach ($this->opened as $one) {
+            $one->close();
+        }
+        $this->opened = [];
         parent::tearDown();
     }
 }
