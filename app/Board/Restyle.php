@@ -6,8 +6,9 @@ namespace Rheacid\Board;
 
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
+use Rheacid\Find\Index;
 
-/** Writes the lines of the lists in the numbers and units that the site has chosen. Works in the queue: a large site has many lines. */
+/** Writes the lines of the lists, and the deviations in the search, in the numbers and units that the site has chosen. Works in the queue: a large site has many lines. */
 final class Restyle implements ShouldQueue
 {
     use Queueable;
@@ -17,5 +18,6 @@ final class Restyle implements ShouldQueue
     public function handle(): void
     {
         Board::rewriteLive();
+        Index::rewriteDeviations();
     }
 }

@@ -6,6 +6,7 @@ namespace Rheacid\Find;
 
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Rheacid\Records\Ledger;
 
 /** Keeps what the search finds: brought up to date in the transaction of each action, or computed again from the records. */
 final class Index
@@ -68,6 +69,17 @@ final class Index
                 }
             }
         });
+    }
+
+    /** Their text names limits and readings in the style of the site. */
+    public static function rewriteDeviations(): void
+    {
+        foreach (DB::table(self::TABLES[Part::Deviation->value])->select('id')->lazyById(self::AT_ONCE) as $row) {
+            DB::transaction(static function () use ($row): void {
+                Ledger::last();
+                self::work(Part::Deviation, is_numeric($row->id) ? (int) $row->id : 0);
+            });
+        }
     }
 
     private static function work(Part $part, int $id): void

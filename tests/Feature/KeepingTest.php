@@ -13,6 +13,7 @@ use Rheacid\Actions\Site\ChangeSettings;
 use Rheacid\Actions\Site\RecordRestoration;
 use Rheacid\Board\Board;
 use Rheacid\Board\Restyle;
+use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Style;
 use Rheacid\Home;
 use Rheacid\InstallationHealth;
@@ -306,6 +307,9 @@ final class KeepingTest extends BenchTestCase
         $this->calibrate();
         $this->vouch();
         $this->measure([5.2, 5.21]);
+        $this->measure([5.2, 5.21], Stage::Finished);
+        $found = static fn(): string => (string) DB::table('found_things')->where('part', 'deviation')->value('detail');
+        self::assertStringContainsString('missed by 0.6', $found());
         self::assertStringContainsString('≤ 4.6', $this->line());
 
         (new ChangeSettings())($this->people['lead'], IdempotencyKey::own(), 'Quillmere', true, true, false);
@@ -313,6 +317,7 @@ final class KeepingTest extends BenchTestCase
         self::assertNull(Board::difference(), 'written before');
         (new Restyle())->handle();
         self::assertStringContainsString('≤ 4,6', $this->line());
+        self::assertStringContainsString('missed by 0,6', $found(), 'the search too');
         Style::use(false, false);
         self::assertNull(Board::difference(), 'as bin/verify looks at it');
         DB::table('board')->where('part', 'batch')->update(['facts' => str_replace('4,6', '4,7', $this->line())]);
