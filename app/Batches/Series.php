@@ -174,12 +174,12 @@ final class Series
         $series = [];
         foreach ($rows->reverse() as $row) {
             $measurand = Measurand::from((string) $row->measurand);
-            $series[rtrim(implode(', ', array_filter([$measurand->name(), (string) $row->basis, $measurand->shownUnit()])), ', ')][] = [$hours((string) $row->drawn_at), self::asShown($measurand, (float) $row->value)];
+            $series[$measurand->on((string) $row->basis)->wordsWithUnit()][] = [$hours((string) $row->drawn_at), self::asShown($measurand, (float) $row->value)];
         }
         $parts = DB::table('course_parts')->join('courses', 'courses.id', '=', 'course_parts.course_id')->where('courses.batch_id', $batch->id)->orderByDesc('course_parts.id')->limit(self::PARTS)->get(['point', 'drawn']);
         foreach ($parts->reverse() as $part) {
             foreach (array_filter((array) json_decode((string) $part->drawn, true), is_array(...)) as $point) {
-                $series["temperature, $part->point, " . Celsius::unit()][] = [((int) $point[0] - $batch->started_at->getTimestamp()) / 3600, Celsius::reading((float) $point[1])];
+                $series[Measurand::Temperature->on((string) $part->point)->wordsWithUnit()][] = [((int) $point[0] - $batch->started_at->getTimestamp()) / 3600, Celsius::reading((float) $point[1])];
             }
         }
 

@@ -34,6 +34,12 @@ final readonly class Basis
         return $this->measurand->name() . self::suffix($this->code);
     }
 
+    /** With the unit in which it stands here: "salt, of the total weight, %". */
+    public function wordsWithUnit(): string
+    {
+        return rtrim($this->words() . ', ' . $this->measurand->shownUnit(), ', ');
+    }
+
     /** A basis behind the name of its quantity, in the style of the site: ", at 20 °C", or ", at 68 °F (20 °C)". */
     public static function suffix(string $code): string
     {

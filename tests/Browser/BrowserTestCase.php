@@ -20,15 +20,21 @@ abstract class BrowserTestCase extends BenchTestCase
     protected function atTheBench(int $width = 1280, int $height = 800, bool $dark = false, bool $scripts = true): Person
     {
         $this->opened[] = $chromium = Chromium::open($width, $height, $dark, $scripts);
+
+        return new Person($chromium, self::address());
+    }
+
+    private static function address(): string
+    {
         $url = config('app.url');
 
-        return new Person($chromium, is_string($url) ? $url : '');
+        return is_string($url) ? $url : '';
     }
 
     protected function tearDown(): void
     {
         foreach ($this->opened as $one) {
-            $one->close();
+            $one->leave(self::address());
         }
         $this->opened = [];
         parent::tearDown();

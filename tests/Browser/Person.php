@@ -87,7 +87,7 @@ final class Person
         $place = $this->browser->executeScript('const r = arguments[0].getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2];', [$element]);
         assert(is_array($place));
         foreach ([['touchStart', [['x' => $place[0], 'y' => $place[1]]]], ['touchEnd', []]] as [$type, $points]) {
-            $this->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Input.dispatchTouchEvent', 'params' => ['type' => $type, 'touchPoints' => $points]]);
+            $this->chromium->tells('Input.dispatchTouchEvent', ['type' => $type, 'touchPoints' => $points]);
         }
 
         return $this;
@@ -153,6 +153,11 @@ final class Person
         $this->browser->executeScript('document.activeElement.blur()');
 
         return $this;
+    }
+
+    public function prefers(string $scheme): void
+    {
+        $this->chromium->prefers($scheme);
     }
 
     public function page(): string

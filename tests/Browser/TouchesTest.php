@@ -140,7 +140,6 @@ final class TouchesTest extends BrowserTestCase
                 $oda->taps('Start anyway')->sees('Waiting for the electrode.')->chooses('speed', '10')->taps('pH 7.00 · Q-27')->sees('still');
                 self::assertLessThan(0.05, self::shift($oda, 6), 'while a reading comes to rest');
             }
-            $oda->browser->quit();
         }
     }
 

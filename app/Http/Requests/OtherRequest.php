@@ -62,7 +62,7 @@ final class OtherRequest extends FormRequest
         $all = [];
         foreach (Measurand::cases() as $measurand) {
             foreach ($measurand === Measurand::Ph ? [] : $measurand->bases() as $basis) {
-                $all["$measurand->value|$basis"] = rtrim($measurand->on($basis)->words() . ', ' . $measurand->shownUnit(), ', ');
+                $all["$measurand->value|$basis"] = $measurand->on($basis)->wordsWithUnit();
             }
         }
 

@@ -2,6 +2,7 @@
 @use(Rheacid\Core\Words\LimitWords)
 @use(Rheacid\Core\Words\SamplingWords)
 @use(Rheacid\Core\Limits\BatchState)
+@use(Rheacid\Core\Measurands\Measurand)
 @use(Rheacid\SiteClock)
 @php($batch = $screen->batch)
 <x-house :title="'Batch ' . $batch->code" room="Batches">
@@ -41,7 +42,9 @@
             @php($decision = $row['decision'])
             <tr>
                 <td class="nowrap">{{ SiteClock::short($decision->occasion->drawn_at) }}</td>
-                <td class="num">{{ $decision->measurand->shown($decision->value) }} @if ($decision->expanded_u !== null)<small>± {{ $decision->measurand->shownBy($decision->expanded_u) }}</small>@endif</td>
+                @php($of = $decision->measurand === Measurand::Ph ? null : collect($row['measurements'])->firstWhere('measurand', $decision->measurand))
+                <td class="num">{{ $decision->measurand->shown($decision->value) }} @if ($decision->expanded_u !== null)<small>± {{ $decision->measurand->shownBy($decision->expanded_u) }}</small>@endif
+                    @if ($of)<small>{{ $of->measurand->on($of->basis)->wordsWithUnit() }}</small>@endif</td>
                 <td>{{ $row['distance'] }}</td>
                 <td>@foreach ($row['measurements'] as $one){{ $one->sample->place }}, @endforeach{{ $decision->occasion->stage->words() }}@if ($decision->supersedes_id) <span class="soft">(judged again)</span>@endif</td>
                 <td><x-state :is="$row['sign']">{{ $row['word'] }}</x-state></td>
