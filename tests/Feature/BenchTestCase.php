@@ -61,8 +61,8 @@ abstract class BenchTestCase extends TestCase
         config(['database.connections.owner.password' => getenv('DB_OWNER_PASSWORD')]);
         self::emptyDatabase();
         Cache::flush();
-        CarbonImmutable::setTestNow($this->clock());
         $clock = $this->clock();
+        CarbonImmutable::setTestNow($clock);
         $this->people = isset(self::$furnished[$clock ?? '']) ? self::refurnish(self::$furnished[$clock ?? '']) : self::furnish($clock);
     }
 
