@@ -52,6 +52,31 @@ final class TypedLimits
         return $rows;
     }
 
+    /** @return array<string, string> what a limit can be on, with its unit, by measurand and basis */
+    public static function quantities(): array
+    {
+        $all = [];
+        foreach (Measurand::cases() as $measurand) {
+            foreach ($measurand->bases() as $basis) {
+                $all["$measurand->value|$basis"] = $measurand->on($basis)->wordsWithUnit();
+            }
+        }
+
+        return $all;
+    }
+
+    /**
+     * @return array{Measurand, string} with its basis
+     *
+     * @throws Refused at its field
+     */
+    private static function quantity(string $typed, string $key): array
+    {
+        [$measurand, $basis] = explode('|', "$typed|");
+
+        return isset(self::quantities()["$measurand|$basis"]) ? [Measurand::from($measurand), $basis] : throw Refused::because('Choose one from the list.', "limits.$key.measurand");
+    }
+
     /** @param array<string, string> $typed */
     private static function row(string $key, array $typed, ?LimitRow $before): LimitRow
     {
@@ -59,8 +84,7 @@ final class TypedLimits
         $pick = static fn(string $enum, string $field): mixed => $enum::tryFrom($typed[$field] ?? '') ?? throw Refused::because('Choose one from the list.', "limits.$key.$field");
         $op = $pick(Comparison::class, 'op');
         $applies = $pick(Applies::class, 'applies');
-        $measurand = $before === null ? $pick(Measurand::class, 'measurand') : $row->measurand;
-        $basis = $before === null ? (in_array($typed['basis'] ?? '', $measurand->bases(), true) ? $typed['basis'] : $measurand->bases()[0]) : $row->basis;
+        [$measurand, $basis] = $before === null ? self::quantity($typed['measurand'] ?? '', $key) : [$row->measurand, $row->basis];
         $low = in_array($op, [Comparison::AtLeast, Comparison::Above, Comparison::Between], true) ? self::number($typed, 'low', $key, $measurand) : null;
         $high = in_array($op, [Comparison::AtMost, Comparison::Below, Comparison::Between], true) ? self::number($typed, 'high', $key, $measurand) : null;
         if ($low !== null && $high !== null && $low >= $high) {

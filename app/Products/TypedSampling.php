@@ -28,10 +28,10 @@ final class TypedSampling
     {
         $all = ['ph|' => Measurand::Ph->name()];
         foreach (Measurand::Temperature->bases() as $basis) {
-            $all["temperature|$basis"] = "temperature, $basis";
+            $all["temperature|$basis"] = Measurand::Temperature->on($basis)->words();
         }
         foreach ($product->limits as $limit) {
-            $all["{$limit->measurand->value}|$limit->basis"] = rtrim($limit->measurand->name() . ", $limit->basis", ', ');
+            $all["{$limit->measurand->value}|$limit->basis"] = $limit->measurand->on($limit->basis)->words();
         }
 
         return $all;

@@ -76,7 +76,8 @@ final class ProductTest extends BenchTestCase
     {
         $product = $this->batch()->product;
         $limit = $this->limit($product, 'Shelf margin');
-        $this->change($product, [$limit->id => ['out' => '1'], 'new1' => ['name' => 'Cold store', 'kind' => 'operating', 'measurand' => 'temperature', 'basis' => 'chamber', 'op' => '<=', 'high' => '6', 'applies' => 'always']], 'it is stored cold now')->assertSessionHasNoErrors();
+        $this->change($product, ['new1' => ['name' => 'Cold store', 'kind' => 'operating', 'measurand' => 'temperature|moon', 'op' => '<=', 'high' => '6', 'applies' => 'always']], 'it is stored cold now')->assertSessionHasErrors('limits.new1.measurand');
+        $this->change($product, [$limit->id => ['out' => '1'], 'new1' => ['name' => 'Cold store', 'kind' => 'operating', 'measurand' => 'temperature|chamber', 'op' => '<=', 'high' => '6', 'applies' => 'always']], 'it is stored cold now')->assertSessionHasNoErrors();
 
         $changed = Product::query()->where('code', $product->code)->orderByDesc('version')->firstOrFail();
         self::assertNull($changed->limits->first(static fn(LimitRow $row): bool => $row->name === 'Shelf margin'));

@@ -19,6 +19,7 @@ use Rheacid\Http\Measured;
 use Rheacid\Http\SampleFields;
 use Rheacid\Measure\OtherValue;
 use Rheacid\Models\Batch;
+use Rheacid\Products\TypedLimits;
 use Rheacid\Records\Refused;
 use Rheacid\Shelf\Instruments;
 use Rheacid\SiteClock;
@@ -59,14 +60,7 @@ final class OtherRequest extends FormRequest
     /** @return array<string, string> every quantity that is written down here, with its unit; a pH has its own page */
     public static function quantities(): array
     {
-        $all = [];
-        foreach (Measurand::cases() as $measurand) {
-            foreach ($measurand === Measurand::Ph ? [] : $measurand->bases() as $basis) {
-                $all["$measurand->value|$basis"] = $measurand->on($basis)->wordsWithUnit();
-            }
-        }
-
-        return $all;
+        return array_filter(TypedLimits::quantities(), static fn(string $of): bool => !str_starts_with($of, Measurand::Ph->value . '|'), ARRAY_FILTER_USE_KEY);
     }
 
     /** @throws Refused at its field */

@@ -29,7 +29,7 @@
             <li>Look at the bulb: whole and clean, no bubble behind it. Shake a bubble down.</li>
             <li>Where there is a fill hole: open it; electrolyte within 12 mm of it.</li>
             <li>Buffers, rinse and samples within {{ Rheacid\Core\Celsius::by(2) }} of each other.</li>
-            <li>Plastic cups, not glass: a blown bulb breaks. Glass in food is a hazard.</li>
+            <li>Use plastic cups, not glass ones: the bulb of the electrode breaks easily. Glass in food is a hazard.</li>
         </ul>
     </x-slot>
 </x-house>
