@@ -177,9 +177,11 @@ final class Series
             $series[$measurand->on((string) $row->basis)->wordsWithUnit()][] = [$hours((string) $row->drawn_at), self::asShown($measurand, (float) $row->value)];
         }
         $parts = DB::table('course_parts')->join('courses', 'courses.id', '=', 'course_parts.course_id')->where('courses.batch_id', $batch->id)->orderByDesc('course_parts.id')->limit(self::PARTS)->get(['point', 'drawn']);
+        $start = $batch->started_at->getTimestamp();
         foreach ($parts->reverse() as $part) {
+            $label = Measurand::Temperature->on((string) $part->point)->wordsWithUnit();
             foreach (array_filter((array) json_decode((string) $part->drawn, true), is_array(...)) as $point) {
-                $series[Measurand::Temperature->on((string) $part->point)->wordsWithUnit()][] = [((int) $point[0] - $batch->started_at->getTimestamp()) / 3600, Celsius::reading((float) $point[1])];
+                $series[$label][] = [((int) $point[0] - $start) / 3600, Celsius::reading((float) $point[1])];
             }
         }
 

@@ -30,7 +30,9 @@ final readonly class Record
     public static function of(Batch $batch, string $point): ?self
     {
         $courses = Course::query()->with(['parts', 'strikes'])->where('batch_id', $batch->id)->where('point', $point)->orderBy('id')->get();
-        $hours = static fn(int $second): float => ($second - $batch->started_at->getTimestamp()) / 3600;
+        // Asked of the models once: a record has a hundred thousand points.
+        $start = $batch->started_at->getTimestamp();
+        $hours = static fn(int $second): float => ($second - $start) / 3600;
         [$stretches, $struck, $u, $isComplete, $distrust, $last] = [[], [], 0.0, false, null, null];
         foreach ($courses as $course) {
             $strikes = array_values($course->strikes->map(static fn(CourseStrike $one): array => [$hours($one->from_at->getTimestamp()), $hours($one->to_at->getTimestamp())])->all());
@@ -64,10 +66,10 @@ final readonly class Record
     /** @return list<array{int, float}> seconds of the epoch, °C corrected */
     private static function points(CoursePart $part): array
     {
-        $points = [];
+        [$points, $gain, $offset] = [[], $part->gain, $part->offset_c];
         foreach ($part->points as $point) {
             if (is_array($point) && is_numeric($point[0] ?? null) && is_numeric($point[1] ?? null)) {
-                $points[] = [(int) $point[0], $part->gain * (float) $point[1] + $part->offset_c];
+                $points[] = [(int) $point[0], $gain * (float) $point[1] + $offset];
             }
         }
 

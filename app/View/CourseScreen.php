@@ -61,10 +61,11 @@ final readonly class CourseScreen
         $batch->load(Batch::JUDGED);
         $courses = Course::query()->with(['thermometer', 'strikes', 'parts' => static fn($query) => $query->select(['id', 'course_id', 'drawn', 'is_complete', 'expanded_u_c', 'at'])])->where('batch_id', $batch->id)->orderByDesc('id')->limit(self::COURSES)->get();
         $lines = [];
+        $start = $batch->started_at->getTimestamp();
         foreach ($courses as $course) {
             $points = [];
             foreach ($course->parts as $part) {
-                array_push($points, ...array_map(static fn(array $point): array => [((int) $point[0] - $batch->started_at->getTimestamp()) / 3600, (float) $point[1]], array_values(array_filter((array) $part->drawn, is_array(...)))));
+                array_push($points, ...array_map(static fn(array $point): array => [((int) $point[0] - $start) / 3600, (float) $point[1]], array_values(array_filter((array) $part->drawn, is_array(...)))));
             }
             $lines[] = ['name' => $course->point, 'points' => $points];
         }
