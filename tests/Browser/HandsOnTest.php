@@ -68,7 +68,7 @@ final class HandsOnTest extends BrowserTestCase
 
     public function test_another_person_takes_over_in_two_taps_and_a_pin(): void
     {
-        $pin = (string) config('rheacid.demo_pin');
+        $pin = self::PIN;
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/batches')->sees('CS-0417');
 
         $oda->taps('Oda Venn')->sees('Who is at the bench?')->taps('Perrin Quillby')->sees('PIN')->types($pin)->presses(WebDriverKeys::ENTER);

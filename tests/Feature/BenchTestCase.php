@@ -44,6 +44,7 @@ use Rheacid\Records\IdempotencyKey;
 abstract class BenchTestCase extends TestCase
 {
     protected const PASSPHRASE = 'test-barley-copper';
+    protected const PIN = '471138';
 
     /** Tables that emptying leaves alone. */
     private const STAY = ['migrations', 'recording_gate'];
@@ -58,7 +59,7 @@ abstract class BenchTestCase extends TestCase
     {
         parent::setUp();
         // The application's cached configuration does not know the owner.
-        config(['database.connections.owner.password' => getenv('DB_OWNER_PASSWORD')]);
+        config(['database.connections.owner.password' => getenv('DB_OWNER_PASSWORD'), 'rheacid.demo_pin' => self::PIN]);
         self::emptyDatabase();
         Cache::flush();
         $clock = $this->clock();

@@ -12,20 +12,13 @@ use Rheacid\Records\Refused;
 final class HandsTest extends BenchTestCase
 {
     /** Set before the people are made. */
-    protected function clock(): ?string
-    {
-        config(['rheacid.demo_pin' => '471138']);
-
-        return parent::clock();
-    }
-
     public function test_a_name_and_a_pin_change_hands_and_lead_back_to_the_page(): void
     {
         $second = $this->people['second'];
         $this->actingAs($this->people['checker'])->from('/ready')->get('/hands')->assertSee('Perrin Quillby');
         $this->get("/hands/{$second->id}")->assertOk();
 
-        $this->post("/hands/{$second->id}", ['pin' => '471138'])->assertRedirect('/ready');
+        $this->post("/hands/{$second->id}", ['pin' => self::PIN])->assertRedirect('/ready');
 
         $this->assertAuthenticatedAs($second);
     }
@@ -38,16 +31,16 @@ final class HandsTest extends BenchTestCase
             $this->post("/hands/{$second->id}", ['pin' => '000001'])->assertSessionHasErrors('pin');
         }
 
-        $this->post("/hands/{$second->id}", ['pin' => '471138'])->assertSessionHasErrors(['pin' => 'Too many wrong attempts: wait 30 s, or sign in again with the passphrase.']);
+        $this->post("/hands/{$second->id}", ['pin' => self::PIN])->assertSessionHasErrors(['pin' => 'Too many wrong attempts: wait 30 s, or sign in again with the passphrase.']);
         // The page by another writing of its address is the same person's.
-        $this->post("/hands/0{$second->id}", ['pin' => '471138'])->assertSessionHasErrors('pin');
+        $this->post("/hands/0{$second->id}", ['pin' => self::PIN])->assertSessionHasErrors('pin');
         $this->assertAuthenticatedAs($this->people['checker']);
     }
 
     public function test_work_in_hand_stays_with_who_began_it(): void
     {
         $run = $this->openRun();
-        $this->actingAs($this->people['checker'])->post("/hands/{$this->people['second']->id}", ['pin' => '471138']);
+        $this->actingAs($this->people['checker'])->post("/hands/{$this->people['second']->id}", ['pin' => self::PIN]);
 
         $this->get("/runs/{$run->id}")->assertSee('Oda Venn has been calibrating')->assertSee('Take over calibration');
     }

@@ -15,13 +15,6 @@ use Rheacid\Models\Person;
 /** Where people are signed in, what ends that, and what they change of their own. */
 final class SessionsTest extends BenchTestCase
 {
-    protected function clock(): ?string
-    {
-        config(['rheacid.demo_pin' => '471138']);
-
-        return parent::clock();
-    }
-
     public function test_people_see_where_they_are_signed_in_and_end_it_there(): void
     {
         $elsewhere = $this->signInElsewhere('oda');
