@@ -76,6 +76,10 @@ abstract class BenchTestCase extends TestCase
     protected function tearDown(): void
     {
         CarbonImmutable::setTestNow();
+        // Left to PHP they stay open until it collects them, and the database runs out of connections.
+        foreach (array_keys(DB::getConnections()) as $name) {
+            DB::disconnect($name);
+        }
         parent::tearDown();
     }
 
