@@ -8,6 +8,7 @@ use Illuminate\Http\Request;
 use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Core\Measurands\Basis;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Models\LimitRow;
@@ -52,19 +53,6 @@ final class TypedLimits
         return $rows;
     }
 
-    /** @return array<string, string> what a limit can be on, with its unit, by measurand and basis */
-    public static function quantities(): array
-    {
-        $all = [];
-        foreach (Measurand::cases() as $measurand) {
-            foreach ($measurand->bases() as $basis) {
-                $all["$measurand->value|$basis"] = $measurand->on($basis)->wordsWithUnit();
-            }
-        }
-
-        return $all;
-    }
-
     /**
      * @return array{Measurand, string} with its basis
      *
@@ -74,7 +62,7 @@ final class TypedLimits
     {
         [$measurand, $basis] = explode('|', "$typed|");
 
-        return isset(self::quantities()["$measurand|$basis"]) ? [Measurand::from($measurand), $basis] : throw Refused::because('Choose one from the list.', "limits.$key.measurand");
+        return isset(Basis::all()["$measurand|$basis"]) ? [Measurand::from($measurand), $basis] : throw Refused::because('Choose one from the list.', "limits.$key.measurand");
     }
 
     /** @param array<string, string> $typed */

@@ -9,6 +9,7 @@ use Rheacid\Board\Lines;
 use Rheacid\Board\PairLine;
 use Rheacid\Board\ThermometerLine;
 use Rheacid\Core\Care\PairState;
+use Rheacid\Core\Words\SamplingWords;
 use Rheacid\Models\Measures;
 use Rheacid\Rounds\Candidate;
 use Rheacid\Rounds\Way;
@@ -38,19 +39,14 @@ final readonly class RoundStartScreen
     /** In words: since when or until when its plan asks for a reading. */
     public static function asks(Candidate $one): string
     {
-        $hours = static fn(float $hours): string => match (true) {
-            $hours < 1 => max(1, (int) round(60 * $hours)) . ' min',
-            $hours < 48 => (int) round($hours) . ' h',
-            default => (int) round($hours / 24) . ' days',
-        };
         $due = $one->line?->dueInHours;
 
         return match (true) {
             $one->line === null => 'no pH in its plan',
             $due === null => $one->line->isMissing ? 'due ' . $one->stage->words() : 'nothing due now',
             $one->line->lastHours === null => 'never read',
-            $due <= 0 => 'overdue by ' . $hours(-$due),
-            default => 'due in ' . $hours($due),
+            $due <= 0 => 'overdue by ' . SamplingWords::span(-$due),
+            default => 'due in ' . SamplingWords::span($due),
         };
     }
 }

@@ -28,6 +28,19 @@ final readonly class Basis
         }
     }
 
+    /** @return array<string, string> every quantity with its unit in words, by measurand and basis: "salt|of total" */
+    public static function all(): array
+    {
+        $all = [];
+        foreach (Measurand::cases() as $measurand) {
+            foreach ($measurand->bases() as $basis) {
+                $all["$measurand->value|$basis"] = $measurand->on($basis)->wordsWithUnit();
+            }
+        }
+
+        return $all;
+    }
+
     /** What is measured, in words: "temperature, coldest point", "titratable acidity (to pH 8.2, per litre)". */
     public function words(): string
     {

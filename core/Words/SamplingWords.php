@@ -39,7 +39,7 @@ final class SamplingWords
     }
 
     /** Hours as a person says them. */
-    private static function span(float $hours): string
+    public static function span(float $hours): string
     {
         return match (true) {
             $hours < 0.99 => max(1, (int) round($hours * 60)) . ' min',

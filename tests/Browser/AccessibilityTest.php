@@ -56,9 +56,9 @@ final class AccessibilityTest extends BrowserTestCase
             $found = [...$found, ...self::violations($oda, $path, self::RULES)];
             if ($alsoDark) {
                 // The dark scheme changes colours alone.
-                $oda->prefers('dark');
+                $oda->chromium->prefers('dark');
                 $found = [...$found, ...self::violations($oda, "$path in the dark", ['cat.color'])];
-                $oda->prefers('light');
+                $oda->chromium->prefers('light');
             }
         }
 

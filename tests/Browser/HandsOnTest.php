@@ -126,9 +126,8 @@ final class HandsOnTest extends BrowserTestCase
     /** The browser's own network emulation. */
     private function connection(Person $person, bool $lost): void
     {
-        foreach ([['Network.enable', new \stdClass()], ['Network.emulateNetworkConditions', ['offline' => $lost, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]]] as [$command, $parameters]) {
-            $person->browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => $command, 'params' => $parameters]);
-        }
+        $person->chromium->tells('Network.enable');
+        $person->chromium->tells('Network.emulateNetworkConditions', ['offline' => $lost, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
     }
 
     public function test_a_new_person_joins_by_code_with_the_keyboard_alone_and_is_signed_out_when_disabled(): void

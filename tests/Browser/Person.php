@@ -19,7 +19,7 @@ final class Person
     /** How often something was tapped or touched; what was typed is not counted. */
     public int $touches = 0;
 
-    public function __construct(private readonly Chromium $chromium, private readonly string $address)
+    public function __construct(public readonly Chromium $chromium, private readonly string $address)
     {
         $this->browser = $chromium->driver;
     }
@@ -153,11 +153,6 @@ final class Person
         $this->browser->executeScript('document.activeElement.blur()');
 
         return $this;
-    }
-
-    public function prefers(string $scheme): void
-    {
-        $this->chromium->prefers($scheme);
     }
 
     public function page(): string

@@ -49,7 +49,7 @@ abstract class BenchTestCase extends TestCase
     /** Tables that emptying leaves alone. */
     private const STAY = ['migrations', 'recording_gate'];
 
-    /** @var array<string, array{tables: array<string, list<array<string, mixed>>>, people: array{checker: int, second: int, lead: int, auditor: int}}> the furnished bench by its clock: to furnish it takes longer than most tests */
+    /** @var array<string, array{tables: array<string, list<array<string, mixed>>>, people: array{checker: int, second: int, lead: int, auditor: int}}> the bench as it was furnished last, by its clock: to furnish it takes longer than most tests */
     private static array $furnished = [];
 
     /** @var array{checker: Person, second: Person, lead: Person, auditor: Person} */
@@ -90,7 +90,7 @@ abstract class BenchTestCase extends TestCase
         Scenario::soak($people['lead'], CarbonImmutable::now());
         if ($clock !== null) {
             $tables = array_map(static fn(string $table): array => array_values(DB::connection('owner')->table($table)->get()->map(static fn(object $row): array => (array) $row)->all()), array_combine(self::tables(), self::tables()));
-            self::$furnished[$clock] = ['tables' => array_filter($tables), 'people' => array_map(static fn(Person $one): int => $one->id, $people)];
+            self::$furnished = [$clock => ['tables' => array_filter($tables), 'people' => array_map(static fn(Person $one): int => $one->id, $people)]];
         }
 
         return $people;

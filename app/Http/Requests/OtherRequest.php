@@ -19,7 +19,6 @@ use Rheacid\Http\Measured;
 use Rheacid\Http\SampleFields;
 use Rheacid\Measure\OtherValue;
 use Rheacid\Models\Batch;
-use Rheacid\Products\TypedLimits;
 use Rheacid\Records\Refused;
 use Rheacid\Shelf\Instruments;
 use Rheacid\SiteClock;
@@ -60,7 +59,7 @@ final class OtherRequest extends FormRequest
     /** @return array<string, string> every quantity that is written down here, with its unit; a pH has its own page */
     public static function quantities(): array
     {
-        return array_filter(TypedLimits::quantities(), static fn(string $of): bool => !str_starts_with($of, Measurand::Ph->value . '|'), ARRAY_FILTER_USE_KEY);
+        return array_diff_key(Basis::all(), [Measurand::Ph->value . '|' => true]);
     }
 
     /** @throws Refused at its field */

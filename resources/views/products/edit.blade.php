@@ -27,7 +27,7 @@
                     <x-field :name="'limits[' . $key . '][name]'" label="Name" :value="$limit?->name" maxlength="120" />
                     <x-choice :name="'limits[' . $key . '][kind]'" label="Kind" :options="collect(LimitKind::cases())->mapWithKeys(fn ($kind) => [$kind->value => Rheacid\Core\Words\LimitWords::kind($kind)])" :value="$limit?->kind->value ?? 'operating'" />
                     @if ($limit === null)
-                        <x-choice :name="'limits[' . $key . '][measurand]'" label="Quantity" :options="Rheacid\Products\TypedLimits::quantities()" value="ph|" />
+                        <x-choice :name="'limits[' . $key . '][measurand]'" label="Quantity" :options="Rheacid\Core\Measurands\Basis::all()" value="ph|" />
                     @endif
                     <x-choice :name="'limits[' . $key . '][op]'" label="Comparison" :options="collect(Comparison::cases())->mapWithKeys(fn ($one) => [$one->value => $one === Comparison::Between ? 'between' : $one->sign()])" :value="$limit?->op->value ?? '<='" />
                     <x-field :name="'limits[' . $key . '][low]'" label="Lower limit" :value="$limit?->low" :help="$limit?->typed !== null && $limit->measurand === Measurand::TitratableAcidity ? 'g as tartaric acid' : null" inputmode="decimal" />
