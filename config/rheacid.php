@@ -24,6 +24,4 @@ return [
     // Somebody who walked away is signed out; what was typed waits in the browser.
     'idle_minutes' => (int) env('IDLE_MINUTES', 30),
 
-    // A run without a second point and without a touch for this long is abandoned.
-    'abandon_run_after_minutes' => 15,
 ];

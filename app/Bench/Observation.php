@@ -7,6 +7,7 @@ namespace Rheacid\Bench;
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Numbers;
+use Rheacid\Core\Settling\Stability;
 use Rheacid\Core\Settling\Trace;
 use Rheacid\Records\Refused;
 
@@ -15,6 +16,7 @@ final readonly class Observation
 {
     /**
      * @param bool $settled it stood still for the whole window
+     * @param Stability|null $stability of a typed one: watched, or said
      * @param float|null $waitS seconds to go until it would count as settled; null where nobody can tell
      */
     public function __construct(
@@ -27,6 +29,7 @@ final readonly class Observation
         public ?Trace $trace = null,
         public ?int $immersionId = null,
         private ?float $movedPh = null,
+        public ?Stability $stability = null,
     ) {}
 
     /** From a trace, as far as it was seen. */
@@ -58,7 +61,7 @@ final readonly class Observation
     {
         if (!$this->settled && $reason === null) {
             throw Refused::because($this->waitS === null
-                ? sprintf('Tick that the reading was stable for %s s, or give a reason to accept it now.', Numbers::plain($windowS))
+                ? sprintf('Say that the reading was stable for %s s, or give a reason to accept it now.', Numbers::plain($windowS))
                 : sprintf('Not stable yet: %s s to go. Wait, or give a reason to accept it now.', Numbers::plain($this->waitS)), 'reason');
         }
     }

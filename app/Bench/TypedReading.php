@@ -6,14 +6,21 @@ namespace Rheacid\Bench;
 
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\Signal;
+use Rheacid\Core\Settling\Stability;
 
-/** A reading typed from a real meter; that it stood still is the checker's word. */
+/** A reading typed from a real meter. Either the typed number was watched until the window was over, or its stability is said. */
 final readonly class TypedReading implements ReadingSource
 {
-    public function __construct(private Signal $signal, private float $celsius, private bool $stoodStill, private ?float $responseTimeS = null) {}
+    /**
+     * @param bool $isSaid somebody says that it stood before it was typed
+     * @param float|null $watchedS seconds for which the typed number was looked at; null where nobody counted
+     */
+    public function __construct(private Signal $signal, private float $celsius, private bool $isSaid, private ?float $responseTimeS = null, private ?float $watchedS = null) {}
 
     public function observe(?CalibrationFit $by, float $windowS): Observation
     {
-        return new Observation($this->signal, $this->celsius, $this->stoodStill, null, $this->responseTimeS, Source::Typed);
+        $stability = Stability::of($this->isSaid, $this->watchedS, $windowS);
+
+        return new Observation($this->signal, $this->celsius, $stability !== null, null, $this->responseTimeS, Source::Typed, stability: $stability);
     }
 }

@@ -7,6 +7,7 @@ namespace Rheacid\Http;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use Rheacid\Actions\Calibrate\PointAnswers;
 use Rheacid\Bench\ReadingSource;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\SimulatedReading;
@@ -17,6 +18,7 @@ use Rheacid\Core\Words\Quantity;
 use Rheacid\Guard\Proof;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
+use Rheacid\Models\Thermometer;
 use Rheacid\Records\Refused;
 
 /** What a request says about the bench: who stands there, and what was read. */
@@ -107,6 +109,27 @@ final class Bench
             Quantity::Temperature->read((string) $request->string('celsius')),
             $request->boolean('still'),
             $request->filled('response_time_s') ? Quantity::Seconds->read((string) $request->string('response_time_s')) : null,
+            self::watched($request->input('watched_s')),
         );
+    }
+
+    /** Seconds for which a page has counted that a typed number was looked at; null where none did. */
+    public static function watched(mixed $sent): ?float
+    {
+        return is_numeric($sent) ? (float) $sent : null;
+    }
+
+    /** What was answered about a point of a calibration, each question by itself. */
+    public static function answers(Request $request): PointAnswers
+    {
+        return new PointAnswers(self::remark($request), self::remark($request, 'cup_reason'), $request->boolean('label_checked'), self::remark($request, 'temperature_reason'), self::remark($request, 'gap_reason'));
+    }
+
+    /** @throws Refused if it is not on the shelf */
+    public static function thermometer(Request $request): ?Thermometer
+    {
+        $request->validate(['thermometer' => ['nullable', 'integer']]);
+
+        return $request->filled('thermometer') ? Thermometer::query()->find($request->integer('thermometer')) ?? throw Refused::because('Choose a thermometer of the list.', 'thermometer') : null;
     }
 }

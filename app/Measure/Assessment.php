@@ -154,7 +154,7 @@ final readonly class Assessment
                 ...match (true) {
                     $place->titration !== null => Foundations::titration($place, $place->titration)->blocks(),
                     $verification === null => $isNamed ? [] : [ReleaseBlock::SourceNotNamed],
-                    default => Foundations::thermometer($verification, $place)->blocks($replicate->value),
+                    default => $verification->facts($place->observedAt)->blocks($replicate->value),
                 },
                 $replicate->settled ? null : ReleaseBlock::Unsettled,
                 ...$blocked,

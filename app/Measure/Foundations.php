@@ -10,16 +10,16 @@ use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Measuring\BufferValue;
 use Rheacid\Core\Measuring\Foundation;
 use Rheacid\Core\Measuring\PhPortion;
-use Rheacid\Core\Measuring\ThermometerFacts;
 use Rheacid\Core\Measuring\TitrationFoundation;
+use Rheacid\Core\Settling\Stability;
 use Rheacid\Models\BlindPair;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\Replicate;
 use Rheacid\Models\Site;
 use Rheacid\Models\Titration;
-use Rheacid\Models\Verification;
 use Rheacid\Shelf\ControlChecks;
+use Rheacid\Shelf\Doubts;
 use Rheacid\Shelf\Readiness;
 
 /** Gathers from the records what the portions of a measurement rest on, as it stood when they were read. */
@@ -46,11 +46,13 @@ final class Foundations
             pooledSd: BlindPair::by($place->observedAt)->sd() ?? $pair->policy->pooled_sd_ph,
             driftLimitPh: $pair->policy->read_back_limit_ph,
             controlErrorPh: $control->errorPh,
-            thermometer: self::thermometer($verification, $place),
+            thermometer: $verification->facts($place->observedAt),
+            doubts: Doubts::of($calibration, $place->observedAt),
             blocks: array_values(array_filter([
                 Readiness::at($pair, $calibration, $place->observedAt)->state->block(),
                 $control->block(),
                 self::restsOnBarred($calibration) ? ReleaseBlock::SolutionBarred : null,
+                $calibration->restsOnSaid() ? ReleaseBlock::StabilitySaid : null,
                 $calibration->isUncertain() ? ReleaseBlock::CalibrationUncertain : null,
             ])),
         );
@@ -75,15 +77,12 @@ final class Foundations
                 Readiness::at($place->pair, $calibration, $place->observedAt)->state->block(),
                 $control?->block(),
                 self::restsOnBarred($calibration) ? ReleaseBlock::SolutionBarred : null,
+                $calibration->restsOnSaid() ? ReleaseBlock::StabilitySaid : null,
                 $calibration->isUncertain() ? ReleaseBlock::CalibrationUncertain : null,
+                ...Doubts::of($calibration, $place->observedAt)->blocks($reached === [] ? 7.0 : max($reached), null),
                 $calibration->isEvidence() ? null : ReleaseBlock::Simulated,
             ])),
         );
-    }
-
-    public static function thermometer(Verification $verification, MeasuredPlace $place): ThermometerFacts
-    {
-        return new ThermometerFacts($verification->expanded_u_c, $verification->toCore()->isFailed(), $verification->due_at < $place->observedAt, $verification->verified_low_c, $verification->verified_high_c);
     }
 
     public static function portion(Replicate $replicate, Calibration $calibration, CalibrationFunction $function): PhPortion
@@ -98,6 +97,7 @@ final class Foundations
             (float) $replicate->outside_by_ph,
             $replicate->settled,
             in_array($replicate->source, Site::evidence(), true) && $calibration->isEvidence(),
+            $replicate->stability === Stability::Said && $calibration->policy->said_proves !== true,
         );
     }
 

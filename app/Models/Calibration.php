@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -18,6 +19,7 @@ use Rheacid\Core\Electrode\Judgement;
 use Rheacid\Core\Electrode\Severity;
 use Rheacid\Core\Electrode\ShownScale;
 use Rheacid\Core\Electrode\Verdict;
+use Rheacid\Core\Settling\Stability;
 use Rheacid\Records\Kept;
 
 /**
@@ -106,9 +108,37 @@ final class Calibration extends Model
         return $response instanceof CalibrationFit ? $response : null;
     }
 
+    /** That a buffer stood still is only said, and the policy asks for more. */
+    public function restsOnSaid(): bool
+    {
+        return $this->policy->said_proves !== true && $this->points->contains(static fn(CalibrationPoint $point): bool => $point->isFitted() && $point->stability === Stability::Said);
+    }
+
     public function isUncertain(): bool
     {
         return Judgement::isUncertain($this->found(), $this->diagnosis, $this->points->contains(static fn(CalibrationPoint $point): bool => $point->against_recognition));
+    }
+
+    /** Percent; null where one buffer measured none, or the meter keeps it to itself. Rows of earlier versions hold 100 for one buffer. */
+    public function measuredSlope(): ?float
+    {
+        return $this->bracket_low_ph < $this->bracket_high_ph ? $this->slope_percent : null;
+    }
+
+    /**
+     * @param Builder<self> $query
+     *
+     * @return Builder<self> those that measured a slope
+     */
+    public static function withSlope(Builder $query): Builder
+    {
+        return $query->whereNotNull('slope_percent')->whereColumn('bracket_low_ph', '<', 'bracket_high_ph');
+    }
+
+    /** Everyone who had the run in hand, in the order in which they came to it. */
+    public function people(): string
+    {
+        return $this->run->events->pluck('person.name')->merge($this->points->pluck('person.name'))->push($this->person->name)->unique()->implode(', ');
     }
 
     /** Whether every point came from where numbers are evidence; asked of the points, which are sealed, and not of the run. */

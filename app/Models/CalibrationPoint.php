@@ -12,6 +12,7 @@ use Rheacid\Core\Electrode\AsFound;
 use Rheacid\Core\Electrode\CalibrationPoint as CorePoint;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Numbers;
+use Rheacid\Core\Settling\Stability;
 use Rheacid\Records\Kept;
 
 /**
@@ -44,6 +45,9 @@ final class CalibrationPoint extends Model
         'as_found_ph' => 'float',
         'at' => 'datetime',
         'source' => Source::class,
+        'twin_ph' => 'float',
+        'shown_c' => 'float',
+        'stability' => Stability::class,
     ];
 
     /** @return BelongsTo<Lot, $this> */
@@ -62,6 +66,18 @@ final class CalibrationPoint extends Model
     public function person(): BelongsTo
     {
         return $this->belongsTo(Person::class);
+    }
+
+    /** @return BelongsTo<Thermometer, $this> that read the buffer; none for the meter's own probe */
+    public function thermometer(): BelongsTo
+    {
+        return $this->belongsTo(Thermometer::class);
+    }
+
+    /** @return BelongsTo<Verification, $this> the check that spoke for it */
+    public function verification(): BelongsTo
+    {
+        return $this->belongsTo(Verification::class);
     }
 
     /** @return BelongsTo<CalibrationRun, $this> */
@@ -90,7 +106,6 @@ final class CalibrationPoint extends Model
         return $this->kind === PointKind::Fit;
     }
 
-    /** What the calibration before this run made of the buffer, minus the buffer's pH. */
     /**
      * @param Collection<int, self> $points of a run
      *
@@ -101,9 +116,16 @@ final class CalibrationPoint extends Model
         return AsFound::off(array_values($points->map(static fn(self $point): ?float => $point->asFoundError())->all()), $policy->read_back_limit_ph);
     }
 
+    /** What the calibration before this run made of the buffer, minus the buffer's pH. */
     public function asFoundError(): ?float
     {
         return $this->as_found_ph === null ? null : $this->as_found_ph - $this->buffer_ph;
+    }
+
+    /** Every answer that was given to go against a question, haste first. */
+    public function reasons(): string
+    {
+        return implode('; ', array_filter([$this->reason, $this->cup_reason, $this->temperature_reason, $this->gap_reason], static fn(?string $reason): bool => $reason !== null));
     }
 
     /** As the meter showed it. */

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Rheacid\Models;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Bench\Source;
 use Rheacid\Core\Electrode\FitMethod;
+use Rheacid\Core\Electrode\RunDoubts;
 use Rheacid\Core\Solutions\BufferOrder;
 
 /**
@@ -80,6 +82,24 @@ final class CalibrationRun extends Model
         $stations = $this->stations;
 
         return $stations;
+    }
+
+    /** @return BelongsTo<Thermometer, $this> that reads the buffers; none for the meter's own probe */
+    public function thermometer(): BelongsTo
+    {
+        return $this->belongsTo(Thermometer::class);
+    }
+
+    /** Left before its second point: what the first says of the electrode is over. */
+    public function isStale(): bool
+    {
+        return $this->state === RunState::Open && $this->points->count() < 2 && RunDoubts::isApart($this->secondsLeft());
+    }
+
+    /** Seconds since anybody did anything with it. */
+    public function secondsLeft(): float
+    {
+        return $this->touched_at->diffInMilliseconds(CarbonImmutable::now()) / 1000;
     }
 
     /** The station that is next; null when every one has its point. */

@@ -7,6 +7,7 @@ namespace Rheacid\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Bench\Source;
+use Rheacid\Core\Settling\Stability;
 use Rheacid\Records\Kept;
 
 /**
@@ -32,6 +33,8 @@ final class ControlCheck extends Model
         'settled' => 'boolean',
         'source' => Source::class,
         'at' => 'datetime',
+        'shown_c' => 'float',
+        'stability' => Stability::class,
     ];
 
     /** @return BelongsTo<Calibration, $this> */
@@ -44,6 +47,18 @@ final class ControlCheck extends Model
     public function lot(): BelongsTo
     {
         return $this->belongsTo(Lot::class);
+    }
+
+    /** @return BelongsTo<Thermometer, $this> that read its temperature in the cup; none for the meter's own probe */
+    public function thermometer(): BelongsTo
+    {
+        return $this->belongsTo(Thermometer::class);
+    }
+
+    /** @return BelongsTo<Verification, $this> the check that spoke for it */
+    public function verification(): BelongsTo
+    {
+        return $this->belongsTo(Verification::class);
     }
 
     /** @return BelongsTo<Person, $this> */

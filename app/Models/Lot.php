@@ -42,6 +42,7 @@ final class Lot extends Model
         'printed_table' => 'array',
         'volume_ml' => 'float',
         'standard_value' => 'float',
+        'kept_cold' => 'boolean',
     ];
 
     /** @return HasMany<LotUse, $this> */

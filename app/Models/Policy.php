@@ -34,6 +34,7 @@ final class Policy extends Model
         'buffer_order' => BufferOrder::class,
         'fit' => FitMethod::class,
         'pooled_sd_ph' => 'float',
+        'said_proves' => 'boolean',
     ];
 
     public function interval(): CalibrationInterval

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Bench\Source;
 use Rheacid\Core\Electrode\Signal;
+use Rheacid\Core\Settling\Stability;
 use Rheacid\Records\Kept;
 
 /**
@@ -33,6 +34,7 @@ final class Replicate extends Model
         'outside_by_ph' => 'float',
         'response_time_s' => 'float',
         'settled' => 'boolean',
+        'stability' => Stability::class,
         'at' => 'datetime',
         'source' => Source::class,
     ];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Core\Thermometry\ThermometerKind;
@@ -19,6 +20,12 @@ final class Thermometer extends Model
         'kind' => ThermometerKind::class,
         'resolution_c' => 'float',
     ];
+
+    /** @return BelongsTo<Meter, $this> whose own probe it is; none for one that stands by itself */
+    public function meter(): BelongsTo
+    {
+        return $this->belongsTo(Meter::class);
+    }
 
     /** @return HasMany<Verification, $this> */
     public function verifications(): HasMany

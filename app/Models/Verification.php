@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Rheacid\Models;
 
 use Carbon\CarbonImmutable;
+use Carbon\CarbonInterface;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Bench\Source;
+use Rheacid\Core\Measuring\ThermometerFacts;
 use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Thermometry\VerificationFacts;
 use Rheacid\Core\Thermometry\VerificationFinding;
@@ -93,6 +95,12 @@ final class Verification extends Model
         return $outcome?->outcome === Outcome::Correct ? (float) $outcome->gain * $shownC + (float) $outcome->offset_c : $shownC;
     }
 
+    /** What it says of the thermometer at that moment. */
+    public function facts(CarbonInterface $at): ThermometerFacts
+    {
+        return new ThermometerFacts($this->expanded_u_c, $this->toCore()->isFailed(), $this->due_at < $at, $this->verified_low_c, $this->verified_high_c, $this->isBathTold());
+    }
+
     public function covers(float $celsius): bool
     {
         return $celsius >= $this->verified_low_c && $celsius <= $this->verified_high_c;
@@ -118,7 +126,10 @@ final class Verification extends Model
     /** @return list<VerificationFinding> */
     public function found(): array
     {
-        return array_values(array_filter(array_map(static fn(mixed $code): ?VerificationFinding => is_string($code) ? VerificationFinding::tryFrom($code) : null, $this->findings)));
+        $kept = array_values(array_filter(array_map(static fn(mixed $code): ?VerificationFinding => is_string($code) ? VerificationFinding::tryFrom($code) : null, $this->findings)));
+
+        // Rows of earlier versions do not say it themselves.
+        return $this->isBathTold() || in_array(VerificationFinding::BathUntold, $kept, true) ? $kept : [VerificationFinding::BathUntold, ...$kept];
     }
 
     public function toCore(): VerificationFacts

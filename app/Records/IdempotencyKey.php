@@ -14,6 +14,9 @@ final readonly class IdempotencyKey
     /** Never hashed, not even to tell two sendings apart. */
     public const SECRETS = ['passphrase', 'passphrase_confirmation', 'current_passphrase', 'second_passphrase', 'pin', 'one_time_code', 'recovery'];
 
+    /** What the page counted beside what was typed: the same form sent again may have counted further. */
+    private const COUNTED = ['watched_s', 'watched'];
+
     private function __construct(public string $uuid, public string $bodyHash) {}
 
     /** @throws Refused if the form carries no UUID */
@@ -23,7 +26,7 @@ final readonly class IdempotencyKey
         if (!is_string($uuid) || !Str::isUuid($uuid)) {
             throw Refused::because('This form has lost its identifier. Reload the page; what you typed is still here.', 'form');
         }
-        $body = $request->except(['_token', 'form', ...self::SECRETS]);
+        $body = $request->except(['_token', 'form', ...self::SECRETS, ...self::COUNTED]);
         ksort($body);
         // A file is what stands in it.
         array_walk_recursive($body, static function (mixed &$value): void {

@@ -37,6 +37,12 @@ final class Bottles
         };
     }
 
+    /** All uses of its policy are spent, and not one more: that one is possible by reason. */
+    public static function hasOneUseMore(Lot $lot): bool
+    {
+        return $lot->status()->spent === Spent::UsedUp && $lot->facts()->usesTaken === $lot->uses_allowed;
+    }
+
     /** Why a bottle cannot serve a pH calibration today; null if it can. */
     public static function objection(Lot|BottleLine $bottle): ?string
     {

@@ -31,7 +31,7 @@ final readonly class Cleaning
 
         return new self(
             $event,
-            $after === null ? null : new CleaningProof($before->slope_percent, $after->slope_percent, $before->response_time_s, $after->response_time_s),
+            $after === null ? null : new CleaningProof($before->measuredSlope(), $after->measuredSlope(), $before->response_time_s, $after->response_time_s),
             $error($before, 'desc'),
             $after === null ? null : $error($after, 'asc'),
         );

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Rheacid\Shelf;
 
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
 use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Core\Electrode\NearTwin;
+use Rheacid\Core\Electrode\RunDoubts;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
@@ -14,6 +18,9 @@ use Rheacid\Models\PointKind;
 /** Which response of the electrode is used for what while a run is under way. */
 final class Fits
 {
+    /** Before a run no more are looked through for a sound one. */
+    private const LOOKS_AT = 12;
+
     /** The calibration before this run, by which a buffer is read as found; null where none was usable. */
     public static function before(CalibrationRun $run): ?CalibrationFit
     {
@@ -24,6 +31,55 @@ final class Fits
         $fit = $newest->fitted();
 
         return $fit !== null && $fit->hasSlope() ? $fit : null;
+    }
+
+    /**
+     * The pair's last sound runs, by which a near twin in the cup is told.
+     *
+     * @return list<CalibrationFit> newest first
+     */
+    public static function lastRuns(CalibrationRun $run, CarbonImmutable $now): array
+    {
+        $fits = [];
+        foreach (self::newest($run) as $calibration) {
+            if (self::isSound($calibration, $now) && ($fit = $calibration->fitted()) !== null && count($fits) < NearTwin::RUNS) {
+                $fits[] = $fit;
+            }
+        }
+
+        return $fits;
+    }
+
+    /**
+     * The last sound run of the week: not failed, not voided, and with no doubt left. One that is in doubt reaches the week
+     * before it, so that the same fault twice does not confirm itself.
+     */
+    public static function lastSound(CalibrationRun $run, CarbonImmutable $now): ?Calibration
+    {
+        $reaches = $now;
+        foreach (self::newest($run) as $calibration) {
+            if ($calibration->at < $reaches->subDays(RunDoubts::DAYS)) {
+                return null;
+            }
+            if (self::isSound($calibration, $now)) {
+                return $calibration;
+            }
+            // A failed one says nothing; one that is only in doubt may be right.
+            $reaches = $calibration->verdict === Verdict::Fail ? $reaches : CarbonImmutable::instance($calibration->at);
+        }
+
+        return null;
+    }
+
+    /** @return Collection<int, Calibration> of the pair before the run, newest first */
+    private static function newest(CalibrationRun $run): Collection
+    {
+        return Calibration::query()->with(['points', 'void', 'policy', 'pair'])->where('pair_id', $run->pair_id)->where('at', '<=', $run->opened_at)->orderByDesc('at')->limit(self::LOOKS_AT)->get();
+    }
+
+    private static function isSound(Calibration $calibration, CarbonImmutable $now): bool
+    {
+        return $calibration->verdict !== Verdict::Fail && $calibration->void === null && !$calibration->isUncertain() && Doubts::of($calibration, $now)->areLifted();
     }
 
     /** The new response, once every buffer of the run has been fitted; null where the meter keeps it to itself. */

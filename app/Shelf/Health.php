@@ -53,7 +53,7 @@ final readonly class Health
      */
     public static function slopes(Pair $pair, int $most): array
     {
-        $last = self::counted($pair)->whereNotNull('slope_percent')->orderByDesc('at')->limit($most)->pluck('slope_percent');
+        $last = Calibration::withSlope(self::counted($pair))->orderByDesc('at')->limit($most)->pluck('slope_percent');
 
         return array_values($last->reverse()->map(static fn(mixed $slope): float => is_numeric($slope) ? (float) $slope : 0.0)->all());
     }
@@ -62,7 +62,7 @@ final readonly class Health
     public static function trend(Pair $pair): ?ElectrodeTrend
     {
         // A failed one tells of a mishap, not of the glass; of a day the last one counts.
-        $rows = self::counted($pair)->toBase()->whereNotNull('slope_percent')->where('verdict', '<>', Verdict::Fail->value)
+        $rows = Calibration::withSlope(self::counted($pair))->toBase()->where('verdict', '<>', Verdict::Fail->value)
             ->whereNotIn('id', CalibrationVoid::query()->select('calibration_id'))->orderByDesc('at')->limit(self::NEWEST)->get(['at', 'slope_percent']);
         $byDay = [];
         foreach ($rows->reverse() as $row) {

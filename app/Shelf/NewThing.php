@@ -73,6 +73,7 @@ enum NewThing: string
                 'name' => self::field('Name', 'like Stick thermometer T-06'),
                 'kind' => self::field('Kind', null, self::words(ThermometerKind::cases())),
                 'resolution_c' => self::field('Last digit, °C', null, ['0.1', '0.01', '0.5', '1']),
+                'meter' => self::field('Own probe of meter', 'its code, like M-02, if it is the probe built into a meter'),
                 'place' => self::field('Place', 'optional; where it is used, like cellar'),
                 'use_low_c' => self::field('Used from, °C', 'optional; 0 if empty'),
                 'use_high_c' => self::field('Used up to, °C', 'optional; 25 if empty; hot limits need a hot check'),
@@ -92,6 +93,7 @@ enum NewThing: string
                 'comes_as' => self::field('Comes as', null, array_column(ComesAs::cases(), 'value')),
                 'expires_on' => self::field('Printed expiry', 'day, like 2027-06-30'),
                 'opened_on' => self::field('Opened on', 'leave empty if not opened yet'),
+                'kept_cold' => self::field('Kept', 'a cold buffer reads wrong until it is as warm as the samples', ['at room temperature', 'in the refrigerator']),
                 'volume_ml' => self::field('Volume, mL', 'optional'),
                 'standard_value' => self::field('Value of a standard', 'µS/cm at 25 °C, or mV at 25 °C for redox'),
                 'reference' => self::field('Redox reference', 'like Ag/AgCl 3 M KCl; for redox only'),
@@ -166,14 +168,14 @@ enum NewThing: string
         $rules = [];
         foreach ($this->fields() as $name => $field) {
             $rules[$name] = [
-                in_array($name, ['resolution_mv', 'buffer', 'opened_on', 'wet_since', ...self::SELDOM, ...self::SERVICE], true) ? 'nullable' : 'required',
+                in_array($name, ['resolution_mv', 'buffer', 'opened_on', 'wet_since', 'kept_cold', 'meter', ...self::SELDOM, ...self::SERVICE], true) ? 'nullable' : 'required',
                 ...match ($name) {
                     'code' => ['string', 'regex:' . self::CODE],
                     'expires_on' => ['date_format:Y-m-d', 'after:1990-01-01', 'before:2100-01-01'],
                     'opened_on', 'first_used_on', 'wet_since' => ['date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:' . SiteClock::local(CarbonImmutable::now())->toDateString()],
                     'volume_ml', 'standard_value', 'expanded_u_ph' => ['numeric', 'gt:0', 'lt:100000'],
                     'table' => ['string', 'max:400'],
-                    'reference', 'place', 'certificate' => ['string', 'max:60'],
+                    'reference', 'place', 'certificate', 'meter' => ['string', 'max:60'],
                     'use_low_c', 'use_high_c' => ['numeric', 'between:-200,850'],
                     'certificate_expanded_u_c' => ['numeric', 'gt:0', 'max:5', 'required_with:certificate'],
                     'certificate_due_on' => ['date_format:Y-m-d', 'after:1990-01-01', 'before:2100-01-01', 'required_with:certificate'],
@@ -198,6 +200,9 @@ enum NewThing: string
         if ($this === self::Thermometer && (float) ($typed['use_low_c'] ?? 0) >= (float) ($typed['use_high_c'] ?? 25)) {
             $validator->errors()->add('use_high_c', 'It must be above the lower end of the range.');
         }
+        if ($this === self::Thermometer && $typed['meter'] !== null && Meter::query()->where('code', $typed['meter'])->doesntExist()) {
+            $validator->errors()->add('meter', sprintf('There is no meter %s. Type the code of a meter on the shelf, or leave it empty.', $typed['meter']));
+        }
         if ($this === self::Bottle) {
             foreach (TypedBottle::objections($typed) as $field => $message) {
                 $validator->errors()->add($field, $message);
@@ -212,14 +217,15 @@ enum NewThing: string
             self::Meter => new Meter([...$read, 'shows_mv' => $read['resolution_mv'] !== null, 'compensates' => $read['compensates'] === 'sensor']),
             self::Electrode => self::electrode($read),
             self::Thermometer => self::thermometer($read),
-            self::Bottle => TypedBottle::make($read),
+            self::Bottle => TypedBottle::make([...$read, 'kept_cold' => $read['kept_cold'] === null ? null : $read['kept_cold'] === 'in the refrigerator']),
         };
     }
 
     /** @param array<string, mixed> $read */
     private static function thermometer(array $read): Thermometer
     {
-        $thermometer = new Thermometer([...array_diff_key($read, array_flip(self::SERVICE)), 'kind' => self::named(ThermometerKind::cases(), $read['kind'])]);
+        $meter = $read['meter'] === null ? null : Meter::query()->where('code', $read['meter'])->value('id');
+        $thermometer = new Thermometer([...array_diff_key($read, array_flip(self::SERVICE), ['meter' => 0]), 'meter_id' => $meter, 'kind' => self::named(ThermometerKind::cases(), $read['kind'])]);
         $told = array_filter(array_intersect_key($read, array_flip(self::SERVICE)), static fn(mixed $value): bool => $value !== null);
         if (is_string($told['tolerance_class'] ?? null)) {
             [$told['tolerance_standard'], $told['tolerance_class']] = ToleranceClass::parts($told['tolerance_class']);

@@ -71,6 +71,20 @@ final class Thermometers
         return $newest;
     }
 
+    /**
+     * What a thermometer read, by the check that speaks for it.
+     *
+     * @param Thermometer|null $thermometer null for a probe of which there is no check
+     *
+     * @return array{thermometer_id: int|null, verification_id: int|null, shown_c: float, celsius: float} as records keep it
+     */
+    public static function read(?Thermometer $thermometer, float $shownC): array
+    {
+        $check = $thermometer === null ? null : self::checkFor($thermometer, $shownC);
+
+        return ['thermometer_id' => $thermometer?->id, 'verification_id' => $check?->id, 'shown_c' => $shownC, 'celsius' => $check === null ? $shownC : round($check->corrected($shownC), 3)];
+    }
+
     /** @return list<Outcome> what may be made of a check */
     public static function allowed(Verification $verification): array
     {

@@ -13,9 +13,11 @@ use Rheacid\Board\PairLine;
 use Rheacid\Board\ThermometerLine;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Care\Priority;
+use Rheacid\Core\Electrode\RunDoubts;
 use Rheacid\Core\Solutions\BottlesNeeded;
 use Rheacid\Core\Solutions\BufferFamily;
 use Rheacid\Core\Solutions\BufferPlan;
+use Rheacid\Core\Words\SamplingWords;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Measures;
@@ -47,7 +49,7 @@ final class DayPlan
 
     private ?BufferPlan $buffers = null;
 
-    /** @var list<int>|null */
+    /** @var array<int, CalibrationRun>|null */
     private ?array $inRun = null;
 
     /** @return list<Task> for the person at the bench: a colleague's open work is not the first thing to do */
@@ -197,17 +199,23 @@ final class DayPlan
     /** @return list<int> pairs that are being calibrated */
     public function pairsInRun(): array
     {
-        return $this->inRun ??= array_values(CalibrationRun::query()->whereNotNull('open_pair_id')->limit(Lines::MOST)->pluck('pair_id')->map(static fn(mixed $id): int => is_numeric($id) ? (int) $id : 0)->all());
+        return array_keys($this->runsByPair());
+    }
+
+    /** @return array<int, CalibrationRun> under way, by pair */
+    public function runsByPair(): array
+    {
+        return $this->inRun ??= CalibrationRun::query()->with(['points', 'holder', 'pair.electrode'])->whereNotNull('open_pair_id')->limit(Lines::MOST)->get()->keyBy('pair_id')->all();
     }
 
     /** @return list<Task> */
     private function openWork(): array
     {
-        $runs = CalibrationRun::query()->with(['pair.electrode', 'holder'])->whereNotNull('open_pair_id')->limit(Lines::MOST)->get()->map(static fn(CalibrationRun $run): Task => new Task(
+        $runs = collect($this->runsByPair())->values()->map(static fn(CalibrationRun $run): Task => new Task(
             Priority::OwnWork,
             'calibrate',
             "Continue calibrating {$run->pair->electrode->code}",
-            sprintf('%s, since %s', $run->holder->name, SiteClock::short($run->opened_at)),
+            sprintf('%s, since %s%s', $run->holder->name, SiteClock::short($run->opened_at), RunDoubts::isApart($run->secondsLeft()) ? sprintf('; left for %s', SamplingWords::span($run->secondsLeft() / 3600)) : ''),
             route('runs.show', $run),
             'Continue',
             'care',

@@ -22,6 +22,7 @@ use Rheacid\Models\Lot;
 use Rheacid\Models\Pair;
 use Rheacid\Shelf\AskedBeforeRun;
 use Rheacid\Shelf\Bottles;
+use Rheacid\Shelf\CupThermometers;
 use Rheacid\Today\DayPlan;
 
 /** What the page on which a calibration is begun shows. */
@@ -45,6 +46,7 @@ final readonly class BeginRunScreen
         public bool $simulated,
         public string $asked,
         public Source $source,
+        public CupThermometers $thermometers,
     ) {}
 
     public static function of(Pair $pair, DayPlan $plan, SimulatedBench $bench): self
@@ -61,6 +63,7 @@ final readonly class BeginRunScreen
 
         $order = array_map(static fn(BufferLot $lot): string => $lot->id, $pair->policy->buffer_order->arrange($buffers->points, static fn(BufferLot $lot): float => $lot->nominalPh));
         $readBack = self::independent($buffers->points, $bottles);
+        $source = self::source($pair, $bench->knows($pair->electrode));
 
         return new self(
             $pair,
@@ -74,7 +77,8 @@ final readonly class BeginRunScreen
             $plan->expectedPh(),
             $bench->knows($pair->electrode),
             self::asked($pair, $order, $readBack, $plan->expectedPh()),
-            self::source($pair, $bench->knows($pair->electrode)),
+            $source,
+            CupThermometers::of($pair, $source),
         );
     }
 

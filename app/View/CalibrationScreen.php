@@ -18,11 +18,14 @@ use Rheacid\Core\Electrode\Finding;
 use Rheacid\Core\Electrode\Segment;
 use Rheacid\Core\Electrode\Severity;
 use Rheacid\Core\Electrode\Verdict;
+use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Words\DiagnosisWords;
 use Rheacid\Core\Words\FindingWords;
+use Rheacid\Core\Words\StateWords;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
+use Rheacid\Shelf\Doubts;
 use Rheacid\Shelf\Readiness;
 use Rheacid\SiteClock;
 use Rheacid\View\Figures\ResponseLine;
@@ -30,7 +33,10 @@ use Rheacid\View\Figures\ResponseLine;
 /** What the page of a calibration shows: the verdict in one sentence, the findings, what to do next, the response line. */
 final readonly class CalibrationScreen
 {
-    /** @param list<array{sign: string, sentence: string, advice: string|null}> $findings */
+    /**
+     * @param list<array{sign: string, sentence: string, advice: string|null}> $findings
+     * @param list<string> $doubts what no check buffer has settled yet
+     */
     private function __construct(
         public Calibration $calibration,
         public string $sign,
@@ -48,13 +54,16 @@ final readonly class CalibrationScreen
         public bool $isInForce,
         public bool $isUncertain,
         public ?string $advice,
+        public array $doubts,
     ) {}
 
     public static function of(Calibration $calibration): self
     {
-        $calibration->load(['points.lot', 'run.events.person', 'pair.meter', 'pair.electrode.careEvents', 'pair.newestCalibration', 'pair.parting', 'policy', 'person', 'void.person']);
+        $calibration->load(['points.lot', 'points.person', 'points.thermometer', 'points.verification', 'run.events.person', 'pair.meter', 'pair.electrode.careEvents', 'pair.newestCalibration', 'pair.parting', 'policy', 'person', 'void.person']);
         $fit = $calibration->fitted();
+        // What failed tells nothing of the electrode, so a sound run after it is no jump.
         $before = Calibration::query()->where('pair_id', $calibration->pair_id)->where('id', '<', $calibration->id)->orderByDesc('id')->first();
+        $sound = Calibration::query()->where('pair_id', $calibration->pair_id)->where('id', '<', $calibration->id)->where('verdict', '<>', Verdict::Fail->value)->orderByDesc('id')->first();
         $isNewest = $calibration->pair->parting === null && $calibration->is($calibration->pair->newestCalibration);
         $status = $isNewest ? Readiness::of($calibration->pair) : null;
         $offset = $calibration->offset_mv === null ? 'not shown by the meter' : Numbers::fixed($calibration->offset_mv, 1) . ' mV';
@@ -80,15 +89,25 @@ final readonly class CalibrationScreen
             $fit === null ? null : new ResponseLine($fit, $calibration->policy->criteria(), CalibrationPoint::ofKind($calibration->points, fitted: false)),
             self::slope($calibration, $fit),
             self::asFound($calibration, $before),
-            self::jump($calibration, $before),
+            $calibration->verdict === Verdict::Fail ? null : self::jump($calibration, $sound),
             implode(', ', array_unique($calibration->points->map(static fn(CalibrationPoint $point): string => $point->source === Source::Simulated ? 'simulated bench, not evidence' : $point->source->words())->all())),
-            $fit?->hasSlope() ?? false,
+            $fit?->hasMeasuredSlope() ?? false,
             $offset,
             $isNewest ? Lines::pair($calibration->pair_id)->nextStep : null,
             $status?->state->isInForce() === true,
             $calibration->verdict !== Verdict::Fail && $calibration->isUncertain(),
             self::advice($calibration),
+            $calibration->verdict === Verdict::Fail ? [] : self::doubts($calibration),
         );
+    }
+
+    /** @return list<string> what keeps it from proving a binding limit until a check buffer agrees */
+    public static function doubts(Calibration $calibration): array
+    {
+        $outermost = abs($calibration->bracket_low_ph - 7) >= abs($calibration->bracket_high_ph - 7) ? $calibration->bracket_low_ph : $calibration->bracket_high_ph;
+        $standing = Doubts::of($calibration, CarbonImmutable::now())->blocks($outermost, null);
+
+        return array_map(StateWords::block(...), [...$standing, ...($calibration->restsOnSaid() ? [ReleaseBlock::StabilitySaid] : [])]);
     }
 
     /** What to do first: by the diagnosis, else by the worst that was found. */
@@ -114,8 +133,8 @@ final readonly class CalibrationScreen
         if ($fit === null) {
             return $calibration->slope_percent === null ? 'not shown by the meter' : Numbers::fixed($calibration->slope_percent, 1) . ' %';
         }
-        if (!$fit->hasSlope()) {
-            return 'not measured (one point)';
+        if (!$fit->hasMeasuredSlope()) {
+            return count($fit->points) === 1 ? 'not measured (one buffer)' : 'none';
         }
         $percent = static fn(Segment $segment): string => Numbers::fixed($segment->percent(), 1) . ' %';
 

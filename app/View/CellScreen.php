@@ -11,6 +11,7 @@ use Rheacid\Board\BottleLine;
 use Rheacid\Board\Lines;
 use Rheacid\Core\Care\PairStatus;
 use Rheacid\Core\Celsius;
+use Rheacid\Core\Electrode\CellStandard;
 use Rheacid\Core\Electrode\Conductivity;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Numbers;
@@ -89,7 +90,7 @@ final readonly class CellScreen
         return match ($cell->verdict) {
             Verdict::Pass => 'Usable until ' . SiteClock::short($cell->due_at) . '.',
             Verdict::Caution => ($this->isConductivity ? 'Clean the cell, knock off bubbles and use fresh standard soon. ' : 'Clean the ring and use fresh standard soon. ') . 'Usable until ' . SiteClock::short($cell->due_at) . '.',
-            Verdict::Fail => 'Rinse, use fresh standard and read it again. If it stays off, clean or replace the sensor.',
+            Verdict::Fail => !$this->isConductivity && CellStandard::hasWrongSign($cell->standard_value, $cell->reading) ? 'The sign is the other one: check what was typed, the leads and the reference before the sensor.' : 'Rinse, use fresh standard and read it again. If it stays off, clean or replace the sensor.',
         };
     }
 

@@ -8,6 +8,7 @@ use Illuminate\Support\Collection;
 use Rheacid\Batches\Judging;
 use Rheacid\Bench\Cup;
 use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\Source;
 use Rheacid\Board\BottleLine;
 use Rheacid\Board\Lines;
 use Rheacid\Core\Settling\Settling;
@@ -19,6 +20,7 @@ use Rheacid\Models\ControlCheck;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Pair;
 use Rheacid\Shelf\Bottles;
+use Rheacid\Shelf\CupThermometers;
 use Rheacid\View\Figures\CheckChart;
 
 /** What the page of check buffers shows. */
@@ -30,6 +32,7 @@ final readonly class ControlCheckScreen
      * @param Collection<int, ControlCheck> $checks newest first
      * @param list<BottleLine> $bottles that were not used to calibrate
      * @param list<Cup> $cups
+     * @param list<string> $standing what is in doubt about the calibration, and which check buffer settles it
      * @param Collection<int, Measurement> $doubtful the newest that a failed check has put in doubt
      */
     private function __construct(
@@ -40,11 +43,13 @@ final readonly class ControlCheckScreen
         public array $cups,
         public CheckChart $chart,
         public Collection $doubtful,
+        public CupThermometers $thermometers,
+        public array $standing,
     ) {}
 
     public static function of(Pair $pair, SimulatedBench $bench): self
     {
-        $pair->load(['meter', 'electrode', 'policy', 'newestCalibration.points', 'newestCalibration.void']);
+        $pair->load(['meter', 'electrode', 'policy', 'newestCalibration.points', 'newestCalibration.void', 'newestCalibration.policy', 'newestCalibration.pair']);
         $calibration = $pair->newestCalibration;
         $checks = ControlCheck::query()->with(['lot', 'person'])->where('pair_id', $pair->id)->orderByDesc('at')->limit(self::SHOWN)->get();
         $void = $calibration?->void;
@@ -59,6 +64,8 @@ final readonly class ControlCheckScreen
             $bench->bottleCups(...array_map(static fn(BottleLine $bottle): int => $bottle->id, array_slice($bottles, 0, 1))),
             new CheckChart(array_values($checks->reverse()->map(static fn(ControlCheck $check): float => $check->error())->all()), $pair->policy->read_back_limit_ph),
             $void === null ? new Collection() : Measurement::query()->with(['occasion.batch', 'occasion.decision'])->where('calibration_id', $void->calibration_id)->where('observed_at', '>', $void->back_to)->orderByDesc('observed_at')->limit(self::SHOWN)->get(),
+            CupThermometers::of($pair, $bench->knows($pair->electrode) ? Source::Simulated : Source::Typed),
+            $calibration === null ? [] : CalibrationScreen::doubts($calibration),
         );
     }
 

@@ -9,9 +9,11 @@ use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\Source;
 use Rheacid\Core\BeyondRange;
 use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Core\Electrode\RunDoubts;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Core\Solutions\BufferOrder;
+use Rheacid\Core\Words\SamplingWords;
 use Rheacid\Core\Words\StateWords;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CalibrationRun;
@@ -38,11 +40,12 @@ final readonly class RunScreen
         public string $bufferNow,
         public ?CalibrationPoint $lastPoint,
         public bool $isFree,
+        public ?string $left,
     ) {}
 
     public static function of(CalibrationRun $run, SimulatedBench $bench): self
     {
-        $run->load(['points.lot', 'pair.meter', 'pair.electrode', 'pair.newestCalibration', 'holder']);
+        $run->load(['points.lot', 'thermometer', 'pair.meter', 'pair.electrode', 'pair.newestCalibration', 'holder']);
         $lots = Lot::query()->with('uses')->whereIn('id', array_column($run->plan(), 'lot_id'))->get()->keyBy('id');
         $station = $run->station() ?? count($run->plan()) - 1;
         $plan = $run->plan()[$station];
@@ -62,7 +65,18 @@ final readonly class RunScreen
             self::bufferNow($lot, $live),
             $run->points->last(),
             $run->buffer_order === BufferOrder::Free && $plan['kind'] === PointKind::Fit->value,
+            RunDoubts::isApart($run->secondsLeft()) ? SamplingWords::span($run->secondsLeft() / 3600) : null,
         );
+    }
+
+    /** What it means that nobody went on for so long. */
+    public function leftWords(): string
+    {
+        return match (true) {
+            $this->run->isStale() => 'It ends without a verdict, because its second point is missing. Start again with the first buffer.',
+            $this->run->points->count() < 2 => 'Accept the next point now, or start again.',
+            default => 'Start again, or go on with a reason: critical limits then need a check buffer.',
+        };
     }
 
     /** Nothing but the trace; null where nothing is read here. */

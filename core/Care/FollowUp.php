@@ -30,7 +30,8 @@ final class FollowUp
     private static function steps(Diagnosis $diagnosis): array
     {
         return match ($diagnosis) {
-            Diagnosis::Coated => [CareStep::Clean, CareStep::SoakHour, CareStep::Calibrate],
+            // Fresh buffers take minutes and tell tired ones from the glass; the cleaning then tells coated from worn.
+            Diagnosis::Coated => [CareStep::FreshBuffers, CareStep::Clean, CareStep::SoakHour, CareStep::Calibrate],
             Diagnosis::Aged => [CareStep::Replace],
             Diagnosis::Poisoned => [CareStep::Refill, CareStep::SoakHour, CareStep::Calibrate],
             Diagnosis::Broken => [CareStep::Inspect, CareStep::Calibrate],

@@ -78,13 +78,7 @@ final readonly class CalibrationFit implements CalibrationFunction
     /** The segment that contains pH 7, else the nearest; with pH 7 on a joint, the acid side. */
     public function neutral(): Segment
     {
-        foreach ($this->segments as $segment) {
-            if (Numbers::atLeast($segment->toPh, 7)) {
-                return $segment;
-            }
-        }
-
-        return $this->segments[count($this->segments) - 1];
+        return $this->segmentAt(7);
     }
 
     public function hasSlope(): bool
@@ -96,6 +90,24 @@ final readonly class CalibrationFit implements CalibrationFunction
         }
 
         return true;
+    }
+
+    /** Whether the slope was measured at all: one buffer tells none, and 100 % is then only assumed. */
+    public function hasMeasuredSlope(): bool
+    {
+        return count($this->points) > 1 && $this->hasSlope();
+    }
+
+    /** The segment that contains a pH; in a joint the acid side, outside all the nearest. */
+    public function segmentAt(float $ph): Segment
+    {
+        foreach ($this->segments as $segment) {
+            if (Numbers::atLeast($segment->toPh, $ph)) {
+                return $segment;
+            }
+        }
+
+        return $this->segments[count($this->segments) - 1];
     }
 
     public function zeroPointPh(): ?float

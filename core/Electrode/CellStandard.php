@@ -90,6 +90,12 @@ final readonly class CellStandard
         };
     }
 
+    /** As far off as the standard on the other side of zero: sign, leads or reference, not the sensor. */
+    public static function hasWrongSign(float $standardMv, float $mv): bool
+    {
+        return !Numbers::atMost(abs($mv - $standardMv), self::USABLE_OFFSET_MV) && Numbers::atMost(abs($mv + $standardMv), self::USABLE_OFFSET_MV);
+    }
+
     /** @param float $standardMv and $mv against the same reference electrode */
     public static function redox(float $standardMv, float $mv): self
     {

@@ -18,4 +18,7 @@ enum CupDoubt
 
     /** Another one, too near to be told apart for certain, lies nearer. */
     case Neighbour;
+
+    /** Another one fits what the electrode did in its last runs better: confirming the label does not settle it. */
+    case Twin;
 }

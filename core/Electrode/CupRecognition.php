@@ -19,16 +19,19 @@ final readonly class CupRecognition
 
     /**
      * @param CupDoubt|null $doubt null where the expected buffer was recognised
+     * @param float|null $twinPh pH of a near twin
      * @param string|null $looksLike name of the buffer that it looks like, where it is another one
      */
-    private function __construct(public ?CupDoubt $doubt, public float $apparentPh, public ?string $looksLike) {}
+    private function __construct(public ?CupDoubt $doubt, public float $apparentPh, public ?string $looksLike, public ?float $twinPh = null) {}
 
     /**
      * @param array<array-key, array{buffer: Buffer, nominalPh: float}> $shelf other bottles by their name
      * @param CalibrationFit|null $last what the electrode is known by; an ideal one if null
      * @param float $offByPh what it was off, by that, in the buffer accepted just before
+     * @param list<CalibrationFit> $lastRuns newest first
+     * @param CalibrationPoint|null $before the point accepted just before, if it is not in doubt
      */
-    public static function of(Buffer $expected, float $nominalPh, array $shelf, Signal $signal, float $celsius, ?CalibrationFit $last, float $offByPh = 0.0): self
+    public static function of(Buffer $expected, float $nominalPh, array $shelf, Signal $signal, float $celsius, ?CalibrationFit $last, float $offByPh = 0.0, array $lastRuns = [], ?CalibrationPoint $before = null): self
     {
         $candidates = [self::EXPECTED => $expected];
         $neighbours = [];
@@ -47,7 +50,10 @@ final readonly class CupRecognition
         $recognition = BufferRecognition::among($candidates, $mv, $celsius, $last, $offByPh);
         $nearest = $recognition->matches[0];
         $neighbour = BufferRecognition::among([self::EXPECTED => $expected, ...$neighbours], $mv, $celsius, $last, $offByPh)->matches[0]['buffer'];
+        $twin = NearTwin::among($expected, array_map(static fn(array $bottle): Buffer => $bottle['buffer'], $shelf), $mv, $celsius, $lastRuns, $before);
+        $isNear = $recognition->recognised === self::EXPECTED || ($nearest['buffer'] === self::EXPECTED && abs($nearest['difference_ph']) <= BufferRecognition::NEAR_PH);
         $doubt = match (true) {
+            $isNear && $twin !== null => CupDoubt::Twin,
             $recognition->recognised === self::EXPECTED => $neighbour === self::EXPECTED ? null : CupDoubt::Neighbour,
             abs($nearest['difference_ph']) > BufferRecognition::NEAR_PH => CupDoubt::NoBuffer,
             $nearest['buffer'] === self::EXPECTED => CupDoubt::Distance,
@@ -55,9 +61,10 @@ final readonly class CupRecognition
         };
 
         return new self($doubt, $recognition->apparentPh, match ($doubt) {
+            CupDoubt::Twin => $twin,
             CupDoubt::Neighbour => $neighbour,
             default => $nearest['buffer'] === self::EXPECTED ? null : $nearest['buffer'],
-        });
+        }, $doubt === CupDoubt::Twin ? $shelf[$twin]['buffer']->phAt($celsius) : null);
     }
 
     /** What the electrode is off in a buffer that is known, by what it is known by, in pH. */

@@ -16,6 +16,13 @@ enum FindingCode: string
     case ResidualHigh = 'RESIDUAL_HIGH';
     case CheckFailed = 'CHECK_FAILED';
     case Unsettled = 'UNSETTLED';
+
+    // What the run says about itself beside its points: found where a run is kept, not by the job of the contract.
+    case SlopeJumped = 'SLOPE_JUMPED';
+    case AsFoundJumped = 'AS_FOUND_JUMPED';
+    case NearTwin = 'NEAR_TWIN';
+    case PointsApart = 'POINTS_APART';
+    case TemperatureUnchecked = 'TEMPERATURE_UNCHECKED';
     case ResponseSlow = 'RESPONSE_SLOW';
     case SlopeNearLow = 'SLOPE_NEAR_LOW';
     case ZeroPointNear = 'ZERO_POINT_NEAR';

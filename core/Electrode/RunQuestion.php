@@ -13,6 +13,9 @@ enum RunQuestion: string
     case OutsideBracket = 'outside-bracket';
     case ShortSpan = 'short-span';
     case ReadBackIsFitted = 'read-back-is-fitted';
+    case OneBuffer = 'one-buffer';
+    case KeptCold = 'kept-cold';
+    case OneUseMore = 'one-use-more';
 
     private const LEAST_SPAN_PH = 2.8;
 
@@ -24,15 +27,20 @@ enum RunQuestion: string
      * @param list<array{float, float}> $expected pH that today's batches will read, lowest and highest of each
      * @param bool $isNew never calibrated, and no soak on record
      * @param bool $readBackIsFitted the bottle that is read back is one that calibrates
+     * @param bool $isAnyUsedUp a bottle has no use left: one more is taken by reason
+     * @param bool $isAnyKeptCold a bottle comes out of the refrigerator
      *
      * @return list<self>
      */
-    public static function asked(array $nominalPh, array $expected, bool $isNew, bool $readBackIsFitted): array
+    public static function asked(array $nominalPh, array $expected, bool $isNew, bool $readBackIsFitted, bool $isAnyKeptCold = false, bool $isAnyUsedUp = false): array
     {
         [$low, $high] = [min($nominalPh), max($nominalPh)];
         $isOutside = $expected !== [] && !(Numbers::atMost($low, min(array_column($expected, 0))) && Numbers::atLeast($high, max(array_column($expected, 1))));
 
         return array_values(array_filter([
+            count($nominalPh) === 1 ? self::OneBuffer : null,
+            $isAnyUsedUp ? self::OneUseMore : null,
+            $isAnyKeptCold ? self::KeptCold : null,
             $isNew ? self::NeverSoaked : null,
             $isOutside ? self::OutsideBracket : null,
             count($nominalPh) > 1 && !Numbers::atLeast($high - $low, self::LEAST_SPAN_PH) ? self::ShortSpan : null,
@@ -56,12 +64,21 @@ enum RunQuestion: string
         return implode(' ', array_map(static fn(self $question): string => $question->words(), $questions));
     }
 
+    /** Whether going on takes a reason, not a nod alone. */
+    public function needsReason(): bool
+    {
+        return $this === self::OneUseMore;
+    }
+
     public function words(): string
     {
         return match ($this) {
             self::NeverSoaked => 'This electrode is new and no soak is recorded. Was it hydrated?',
             self::OutsideBracket => 'These buffers do not bracket today’s batches.',
             self::ShortSpan => 'The buffers are less than 2.8 pH apart, so the slope will be uncertain.',
+            self::OneBuffer => 'One buffer measures no slope: this is for screening only and proves no limit.',
+            self::OneUseMore => 'A bottle has no use left. One use more needs a reason, and it is shown.',
+            self::KeptCold => 'A bottle is kept in the refrigerator. Are the buffers in the cups as warm as the samples?',
             self::ReadBackIsFitted => 'The read-back uses a calibration bottle, which confirms itself.',
         };
     }

@@ -22,6 +22,8 @@ enum ReleaseBlock: string
     case ThermometerOverdue = 'thermometer-overdue';
     case ThermometerFailed = 'thermometer-failed';
     case ThermometerNotCovering = 'thermometer-not-covering';
+    /** Nobody said how the ice bath of the thermometer's check was made. */
+    case BathUntold = 'bath-untold';
     case SampleTemperature = 'sample-temperature';
 
     /** Carbon dioxide was still in it: the portion after it read otherwise. */
@@ -34,6 +36,18 @@ enum ReleaseBlock: string
 
     /** A point of the calibration was taken before it stood still, or a buffer or the temperature is in doubt. */
     case CalibrationUncertain = 'calibration-uncertain';
+
+    /** Too much time lay between two points of the calibration. */
+    case PointsApart = 'points-apart';
+
+    /** A buffer of the calibration may be its near twin. */
+    case NearTwin = 'near-twin';
+
+    /** The buffers of the calibration or their temperature are in question. */
+    case BuffersInQuestion = 'buffers-in-question';
+
+    /** It stood before it was typed, so nobody watched it: that is only said. */
+    case StabilitySaid = 'stability-said';
 
     /** A place that the method asks for was not measured. */
     case PlaceMissing = 'place-missing';
@@ -64,7 +78,7 @@ enum ReleaseBlock: string
     /** Whether it keeps a portion from proving critical and legal limits only. */
     public function isForBindingLimits(): bool
     {
-        return in_array($this, [self::ControlCheckMissing, self::ControlCheckFailed, self::SolutionBarred, self::CalibrationUncertain, self::PlaceMissing, self::SourceNotNamed, self::TitrantStale, self::EndpointOutsideBracket, self::CurveCoarse, self::NotDuplicated], true);
+        return in_array($this, [self::ControlCheckMissing, self::ControlCheckFailed, self::SolutionBarred, self::CalibrationUncertain, self::PointsApart, self::NearTwin, self::BuffersInQuestion, self::StabilitySaid, self::BathUntold, self::PlaceMissing, self::SourceNotNamed, self::TitrantStale, self::EndpointOutsideBracket, self::CurveCoarse, self::NotDuplicated], true);
     }
 
     /** Whether it keeps a portion from proving limits at equilibrium only. */

@@ -22,6 +22,7 @@ final readonly class Foundation
      * @param float $driftLimitPh what the read-back may be off
      * @param float|null $controlErrorPh of the control check that vouches for the calibration; null where none does
      * @param ThermometerFacts $thermometer that read the portions
+     * @param CalibrationDoubts $doubts about the calibration, and what has lifted them
      * @param list<ReleaseBlock> $blocks what the state of the pair, its bottles and its control check keep it from
      */
     public function __construct(
@@ -35,6 +36,7 @@ final readonly class Foundation
         public float $driftLimitPh,
         public ?float $controlErrorPh,
         public ThermometerFacts $thermometer,
+        public CalibrationDoubts $doubts,
         public array $blocks,
     ) {}
 

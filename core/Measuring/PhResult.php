@@ -71,9 +71,11 @@ final readonly class PhResult
     {
         return array_values(array_filter([
             ...$rests->blocks,
+            ...$rests->doubts->blocks($portion->ph, $portion->celsius),
             $rests->hasSlope ? null : ReleaseBlock::OnePointCalibration,
             ...ReleaseBlock::outside($portion->ph, $rests->bracketLow, $rests->bracketHigh),
             $portion->settled ? null : ReleaseBlock::Unsettled,
+            $portion->isSaid ? ReleaseBlock::StabilitySaid : null,
             $portion->counts ? null : ReleaseBlock::Simulated,
             ...$rests->thermometer->blocks($portion->celsius),
             $portion->celsius < $method->lowC || $portion->celsius > $method->highC ? ReleaseBlock::SampleTemperature : null,

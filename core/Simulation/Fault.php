@@ -19,6 +19,7 @@ enum Fault: string
     case OtherFamily = 'other-family';
     case AlkalineTaken = 'alkaline-taken';
     case TemperatureLow = 'temperature-low';
+    case ColdBuffers = 'cold-buffers';
 
     public function words(): string
     {
@@ -35,6 +36,7 @@ enum Fault: string
             self::OtherFamily => '7.00 in the cup of 6.86',
             self::AlkalineTaken => 'alkaline buffer took up carbon dioxide',
             self::TemperatureLow => 'temperature sensor reads far too low',
+            self::ColdBuffers => 'buffers out of the refrigerator, temperature read in the room',
         };
     }
 }

@@ -25,14 +25,30 @@ final readonly class Scene
      */
     private function __construct(private array $faults, public ElectrodeCondition $electrode, public float $celsius, private float $shiftPh) {}
 
-    /** @param Fault ...$faults one, or two at once; what both would change is as the last one has it */
+    /** @param Fault ...$faults one, or several at once: each changes what the ones before it left */
     public static function draw(int $seed, Fault ...$faults): self
+    {
+        return self::with($seed, null, ...$faults);
+    }
+
+    /**
+     * On an electrode whose slope is known.
+     *
+     * @param float $slopeShare of the sound glass, as a fraction of the ideal slope
+     */
+    public static function of(int $seed, float $slopeShare, Fault ...$faults): self
+    {
+        return self::with($seed, $slopeShare, ...$faults);
+    }
+
+    private static function with(int $seed, ?float $slopeShare, Fault ...$faults): self
     {
         $random = new Randomizer(new Xoshiro256StarStar($seed));
         $between = static fn(float $low, float $high): float => $low + ($high - $low) * $random->getInt(0, 1_000_000) / 1_000_000;
         $sign = static fn(): int => $random->getInt(0, 1) * 2 - 1;
         // In a fixed order, whatever the fault, so that a range can be changed without moving the others.
-        $slope = $between(0.955, 1.0);
+        $drawn = $between(0.955, 1.0);
+        $slope = $slopeShare ?? $drawn;
         $offset = $between(-12, 12);
         $time = $between(3, 8);
         $slowShare = $between(0, 0.06);
@@ -41,45 +57,50 @@ final readonly class Scene
         $drift = $between(-0.1, 0.1);
         $shift = 0.0;
         $sensor = 0.0;
+        $celsius = self::ROOM_C;
+        $cold = null;
         foreach ($faults as $fault) {
             switch ($fault) {
                 case Fault::Healthy:
                 case Fault::Swapped:
+                case Fault::OtherFamily:
                     break;
                 case Fault::Dry:
-                    [$noise, $drift] = [$between(0.5, 1.5), $sign() * $between(4, 10)];
+                    [$noise, $drift] = [max($noise, $between(0.5, 1.5)), $drift + $sign() * $between(4, 10)];
                     break;
                 case Fault::Blocked:
-                    [$noise, $drift] = [$between(1, 3), $sign() * $between(1, 4)];
+                    [$noise, $drift] = [max($noise, $between(1, 3)), $drift + $sign() * $between(1, 4)];
                     break;
                 case Fault::Coated:
-                    [$slope, $slowShare, $slowTime] = [$between(0.78, 0.885), $between(0.4, 0.7), $between(20, 45)];
+                    [$slope, $slowShare, $slowTime] = [$slope * $between(0.80, 0.885), max($slowShare, $between(0.4, 0.7)), max($slowTime, $between(20, 45))];
                     break;
                 case Fault::Aged:
-                    [$slope, $time, $slowShare, $slowTime] = [$between(0.80, 0.885), $between(6, 12), $between(0.1, 0.2), $between(18, 25)];
+                    [$slope, $time, $slowShare, $slowTime] = [$slope * $between(0.82, 0.885), max($time, $between(6, 12)), max($slowShare, $between(0.1, 0.2)), max($slowTime, $between(18, 25))];
                     break;
                 case Fault::Poisoned:
-                    $offset = $sign() * $between(35, 60);
+                    $offset = $sign() * (abs($offset) + $between(35, 60));
                     break;
                 case Fault::Cracked:
-                    [$slope, $offset] = [$between(0, 0.05), $between(-10, 10)];
+                    [$slope, $offset] = [$slope * $between(0, 0.05), $between(-10, 10)];
                     break;
                 case Fault::Exhausted:
+                case Fault::AlkalineTaken:
                     $shift = $between(0.45, 0.8);
                     break;
-                case Fault::AlkalineTaken:
-                    $shift = $between(0.4, 0.8);
-                    break;
-                case Fault::OtherFamily:
-                    $slope = $between(0.98, 1.0);
-                    break;
                 case Fault::TemperatureLow:
-                    [$slope, $sensor] = [$between(0.985, 1.0), -$between(18, 24)];
+                    [$celsius, $sensor] = [self::WARM_ROOM_C, $sensor - $between(18, 24)];
+                    break;
+                case Fault::ColdBuffers:
+                    $cold = $between(5, 9);
                     break;
             }
         }
+        if ($cold !== null) {
+            // Whoever reads the room does not ask the sensor in the cup.
+            [$celsius, $sensor] = [$cold, self::ROOM_C - $cold];
+        }
 
-        return new self(array_values($faults), new ElectrodeCondition($slope, $offset, $time, $slowShare, $slowTime, $noise, $drift, $seed, $sensor), in_array(Fault::TemperatureLow, $faults, true) ? self::WARM_ROOM_C : self::ROOM_C, $shift);
+        return new self(array_values($faults), new ElectrodeCondition($slope, $offset, $time, $slowShare, $slowTime, $noise, $drift, $seed, $sensor), $celsius, $shift);
     }
 
     /** What is truly in a cup of buffer, by what its label says at its temperature. */

@@ -7,6 +7,8 @@ namespace Rheacid\Core\Words;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\ControlCheckStatus;
 use Rheacid\Core\Care\PairState;
+use Rheacid\Core\Celsius;
+use Rheacid\Core\Electrode\RunDoubts;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Limits\SecondInstrument;
@@ -58,10 +60,15 @@ final class StateWords
             ReleaseBlock::AboveBracket => 'Above the highest buffer. Calibrate with one above the sample.',
             ReleaseBlock::ThermometerOverdue => 'The check of the thermometer is overdue.',
             ReleaseBlock::ThermometerFailed => 'The thermometer failed its last check.',
+            ReleaseBlock::BathUntold => 'Nobody ticked how the ice bath of the thermometer’s check was made. Check it in a fresh bath and tick how it is made.',
             ReleaseBlock::ThermometerNotCovering => 'The check of the thermometer does not cover this temperature.',
             ReleaseBlock::ControlCheckMissing => sprintf('No check buffer confirms this calibration within %d hours and %d samples. Read one: critical limits need it.', ControlCheckStatus::HOURS, ControlCheckStatus::SAMPLES),
             ReleaseBlock::ControlCheckFailed => 'The check buffer failed. Calibrate, then measure again.',
             ReleaseBlock::CalibrationUncertain => 'The calibration is usable with care only: a point was not stable, or a buffer or the temperature is in doubt. Calibrate again before you judge a critical limit.',
+            ReleaseBlock::PointsApart => sprintf('Over %d min lay between two points of the calibration. Read a check buffer, or calibrate again without a break.', RunDoubts::MINUTES_APART),
+            ReleaseBlock::NearTwin => 'A buffer of the calibration may have been its near neighbour. Read a check buffer of the other family, away from the other points, or calibrate again with the label in view.',
+            ReleaseBlock::BuffersInQuestion => sprintf('The buffers of the calibration, or their temperature, are in question. Read a check buffer about as far from pH 7 as the sample, with its temperature taken in the cup by another verified thermometer and within %s of the sample.', Celsius::by(2)),
+            ReleaseBlock::StabilitySaid => 'That it was stable was only said, not watched. Read it again: type the number, wait until the ring is full, then accept.',
             ReleaseBlock::Unsettled => 'It was accepted before it was stable. Read it again and wait.',
             ReleaseBlock::Simulated => 'It was read at the simulated bench, which is practice, not evidence.',
             ReleaseBlock::PlaceMissing => 'The method requires a place that was not measured. Measure it as well.',

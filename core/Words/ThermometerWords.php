@@ -62,6 +62,7 @@ final class ThermometerWords
     public static function finding(VerificationFinding $finding): string
     {
         return match ($finding) {
+            VerificationFinding::BathUntold => 'Nobody ticked how the ice bath was made, so this check sets no correction, and what is read with this thermometer proves no critical or legal limit. Make a fresh bath, tick it, and read again.',
             VerificationFinding::BathSuspect => 'Suspect the bath before the probe: cubes in much water read 1–2 °C high, salt in the ice reads low. Make a fresh slush of crushed ice and clean water, and read again.',
             VerificationFinding::Unsteady => 'The readings wander. Stir, wait three to five response times, and read again.',
             VerificationFinding::ReferenceTooCoarse => 'The uncertainty is more than half the tolerance: this reference or display is too coarse to prove it. Take a better reference, or more readings.',

@@ -99,8 +99,12 @@ final class Shelf
             ['T-11', 'Pasteuriser probe T-11', ThermometerKind::Pt100, 0.01, null, ['place' => 'pasteuriser', 'tolerance_c' => 0.3, 'tolerance_standard' => 'IEC 60751', 'tolerance_class' => 'B', 'r0_ohm' => 100, 'use_high_c' => 95, 'interval_days' => 180, 'cap_days' => 365, 'stresses' => ['cycling']]],
             ['T-00', 'Reference thermometer T-00', ThermometerKind::Thermistor, 0.01, null, ['place' => 'reference', 'tolerance_c' => 0.1, 'use_high_c' => 100, 'certificate' => 'invented 4711', 'certificate_expanded_u_c' => 0.05, 'certificate_due_on' => $now->addDays(200)->toDateString()]],
         ];
-        foreach ($thermometers as $seed => [$code, $name, $kind, $digit, $truth, $service]) {
-            $thermometer = $entry->add(new Thermometer(['code' => $code, 'name' => $name, 'kind' => $kind, 'resolution_c' => $digit]));
+        foreach (['M-A' => ['T-21', 'Probe of bench meter A'], 'M-B' => ['T-22', 'Probe of cellar meter B']] as $meter => [$code, $name]) {
+            $thermometers[] = [$code, $name, ThermometerKind::Thermistor, 0.1, [0.05, 1.0, 4.0, 0.02], ['place' => 'on the meter', 'tolerance_c' => 0.5, 'use_high_c' => 25], Meter::query()->where('code', $meter)->sole()->id];
+        }
+        foreach ($thermometers as $seed => $one) {
+            [$code, $name, $kind, $digit, $truth, $service] = $one;
+            $thermometer = $entry->add(new Thermometer(['code' => $code, 'name' => $name, 'kind' => $kind, 'resolution_c' => $digit, 'meter_id' => $one[6] ?? null]));
             $entry->add(new ThermometerService([...ThermometerService::usual($thermometer)->getAttributes(), 'stresses' => [], ...$service, 'at' => $entry->at, 'person_id' => $entry->by->id]));
             if ($truth !== null) {
                 DB::table('bench_thermometers')->insert(['thermometer_id' => $thermometer->id, ...array_combine(['offset_c', 'gain', 'time_constant_s', 'noise_c'], $truth), 'seed' => $seed + 1]);
@@ -108,6 +112,7 @@ final class Shelf
             // Verified before the demo's past begins, so that every reading has a check behind it.
             match ($code) {
                 'T-03' => self::corrected($entry, $thermometer, Scenario::day($now, 20, '08:05')),
+                'T-21', 'T-22' => self::verified($entry, $thermometer, Scenario::day($now, 20, '08:45'), 0.1, 0.21, 0.5, null),
                 'T-05' => self::verified($entry, $thermometer, Scenario::day($now, 41, '08:05'), 0.1, 0.62, 1.0, null),
                 default => null,
             };

@@ -16,6 +16,7 @@ use Rheacid\Actions\Bench\MoveElectrode;
 use Rheacid\Actions\Calibrate\AcceptPoint;
 use Rheacid\Actions\Calibrate\CalibrateCell;
 use Rheacid\Actions\Calibrate\OpenRun;
+use Rheacid\Actions\Calibrate\PointAnswers;
 use Rheacid\Actions\Calibrate\ReadControlCheck;
 use Rheacid\Actions\Courses\RecordCourse;
 use Rheacid\Actions\Measure\AcceptReplicate;
@@ -128,7 +129,7 @@ final readonly class Work
         $pair = $this->pair($electrode);
         $lots = array_map(static fn(string $code): Lot => Lot::query()->where('code', $code)->firstOrFail(), $codes);
         assert($lots !== []);
-        $run = ($this->open)($by, IdempotencyKey::own(), $pair, $lots, $lots[0], Source::Simulated, null, answer: 'usual here: the check buffer comes after it');
+        $run = ($this->open)($by, IdempotencyKey::own(), $pair, $lots, $lots[0], Source::Simulated, null, answer: 'usual here: the check buffer comes after it', thermometer: Thermometer::query()->where('meter_id', $pair->meter_id)->first());
         foreach ([...$lots, $lots[0]] as $station => $lot) {
             $this->immerse($by, $pair, 'lot_id', $lot->id, $run);
             $this->accept($by, $run->refresh(), $station, new SimulatedReading($this->bench, $pair, null));
@@ -139,9 +140,9 @@ final readonly class Work
     private function accept(Person $by, CalibrationRun $run, int $station, SimulatedReading $reading): void
     {
         try {
-            ($this->acceptPoint)($by, IdempotencyKey::own(), $run, $station, $reading, null);
+            ($this->acceptPoint)($by, IdempotencyKey::own(), $run, $station, $reading);
         } catch (Refused) {
-            ($this->acceptPoint)($by, IdempotencyKey::own(), $run, $station, $reading, 'The label was looked at: it is the right cup.');
+            ($this->acceptPoint)($by, IdempotencyKey::own(), $run, $station, $reading, new PointAnswers(haste: 'the demo goes on', isLabelChecked: true, cup: 'The label was looked at: it is the right cup.', temperature: 'the room had cooled down'));
         }
     }
 

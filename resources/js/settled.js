@@ -43,34 +43,49 @@ async function stayAwake() {
     }
 }
 
-// Seconds since the digits were typed or touched: the checker's own stillness, counted like the trace of a meter.
-function countTyped() {
-    const box = document.querySelector('[data-still]');
-    if (!box) return;
+// A typed number is watched: the ring fills from the moment it was typed, and starts anew with another number. Each field has a
+// hidden one beside it that tells for how long; the one typed last has the ring.
+function watchTyped() {
     const ring = document.querySelector('.ring.typed');
-    const windowS = Number(box.dataset.still);
+    if (!ring) return;
+    const windowS = Number(ring.dataset.window);
+    const accept = ring.hasAttribute('data-gates') ? document.querySelector('[data-accept]') : null;
+    const said = document.querySelector('[name=still]');
+    let watched = null;
     let since = null;
-    const begin = () => { since = Date.now(); box.checked = false; };
-    document.querySelectorAll('[name=mv], [name=shown_ph]').forEach((field) => field.addEventListener('input', begin));
-    document.querySelector('[data-changed]')?.addEventListener('click', begin);
-    setInterval(() => {
-        if (since === null) return;
-        const still = Math.min(windowS, Math.floor((Date.now() - since) / 1000));
-        ring.querySelector('.n').textContent = `${still} s`;
-        ring.querySelector('.arc').setAttribute('stroke-dasharray', `${still / windowS * 100} 100`);
-        ring.querySelector('.arc').classList.toggle('full', still >= windowS);
-        if (still >= windowS && !box.checked) {
-            box.checked = true;
-            box.dispatchEvent(new Event('input', { bubbles: true }));
+    const begin = (field) => {
+        watched = document.querySelector(`[name="${field.dataset.watched}"]`);
+        since = field.value.trim() === '' ? null : Date.now();
+        watched.value = '';
+        show();
+    };
+    const show = () => {
+        const seconds = since === null ? 0 : Math.min(windowS, Math.floor((Date.now() - since) / 1000));
+        const isFull = seconds >= windowS;
+        ring.querySelector('.n').textContent = `${seconds} s`;
+        ring.querySelector('.arc').setAttribute('stroke-dasharray', `${seconds / windowS * 100} 100`);
+        ring.querySelector('.arc').classList.toggle('full', isFull);
+        if (isFull && watched.value === '') {
             saySettled(false);
             saySettled(true);
-            since = null;
         }
-    }, 250);
+        if (since !== null) watched.value = isFull ? String(windowS) : '';
+        if (!accept) return;
+        accept.setAttribute('aria-disabled', isFull || said?.checked ? 'false' : 'true');
+        accept.querySelector('[data-wait]').textContent = isFull ? `: still ${document.querySelector(`[data-watched="${watched.name}"]`).value.trim()}` : said?.checked || since === null ? '' : ` in ${windowS - seconds} s`;
+    };
+    const fields = [...document.querySelectorAll('[data-watched]')];
+    fields.forEach((field) => {
+        field.addEventListener('input', () => begin(field));
+        if (field.value.trim() !== '') begin(field);
+    });
+    said?.addEventListener('input', show);
+    show();
+    setInterval(show, 250);
 }
 
 export function watchOverReading() {
-    if (!document.querySelector('[data-accept]')) return;
+    if (!document.querySelector('[data-accept], .ring.typed')) return;
     const standing = document.querySelector('[data-progress]');
     // How it stood when the page came: the first change from there is said.
     if (standing) was = standing.dataset.settled === 'yes';
@@ -79,5 +94,5 @@ export function watchOverReading() {
     ['pointerdown', 'keydown'].forEach((event) => document.addEventListener(event, wake));
     stayAwake();
     document.addEventListener('visibilitychange', () => { if (document.visibilityState === 'visible') stayAwake(); });
-    countTyped();
+    watchTyped();
 }

@@ -105,7 +105,7 @@ final class AcidityTest extends BrowserTestCase
         $run = $this->openRun(['Q-29', 'Q-35']);
         $accept = app(AcceptPoint::class);
         foreach (['Q-29', 'Q-35', 'Q-29'] as $station => $code) {
-            $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), $station, $this->typed($this->shown($this->lot($code)->buffer()->phAt(21))), 'typed by a test');
+            $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), $station, $this->typed($this->shown($this->lot($code)->buffer()->phAt(21))), self::answers('typed by a test'));
         }
         $this->vouch();
     }

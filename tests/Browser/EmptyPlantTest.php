@@ -159,7 +159,7 @@ final class EmptyPlantTest extends BrowserTestCase
     private function types(Person $runa, float $mv): void
     {
         $this->fillsAll($runa, ['Potential' => (string) $mv, 'Temperature' => '21']);
-        $runa->lets(61)->waitsUntil(fn(): bool => (bool) $runa->browser->executeScript("return document.querySelector('[data-still]').checked"), 'the digits to have stood still');
+        $runa->lets(61)->seesAcceptAwake();
     }
 
     /** @param array<string, string> $typed by label */

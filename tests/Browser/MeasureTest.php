@@ -172,7 +172,7 @@ final class MeasureTest extends BrowserTestCase
         $run = $this->openRun([$lots[0], $lots[1]]);
         $accept = app(AcceptPoint::class);
         foreach ([$lots[0], $lots[1], $lots[0]] as $station => $code) {
-            $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), $station, $this->typed($this->shown($this->lot($code)->buffer()->phAt(21))), 'typed by a test');
+            $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), $station, $this->typed($this->shown($this->lot($code)->buffer()->phAt(21))), self::answers('typed by a test'));
         }
         $this->vouch();
     }

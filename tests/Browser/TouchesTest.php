@@ -34,8 +34,7 @@ final class TouchesTest extends BrowserTestCase
         $this->calibrate();
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/calibrate/{$this->pair()->id}")->taps('Start anyway')->sees('type what it shows');
         foreach ([7.02, 4.0, 4.0] as $station => $ph) {
-            $oda->fills('Potential', (string) $this->shown($ph))->fills('Temperature', '21')->lets(31)
-                ->waitsUntil(fn(): bool => (bool) $oda->browser->executeScript("return document.querySelector('[data-still]').checked"), 'the digits to have stood still');
+            $oda->fills('Potential', (string) $this->shown($ph))->fills('Temperature', '21')->lets(31)->seesAcceptAwake();
             $oda->taps(['Accept 7.0', 'Accept 4.0', 'Accept read-back'][$station])->sees([0 => '4.01 now', 1 => 'Accept read-back', 2 => 'Usable until'][$station]);
         }
 
@@ -49,8 +48,7 @@ final class TouchesTest extends BrowserTestCase
         $this->measure([5.2, 5.21]);
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/batches/{$this->batch()->id}")->taps('Measure: blend')->sees('Portion 1');
         foreach ([1, 2] as $portion) {
-            $oda->fills('Potential', (string) $this->shown(5.1))->fills('Temperature', '21')->lets(61)
-                ->waitsUntil(fn(): bool => (bool) $oda->browser->executeScript("return document.querySelector('[data-still]').checked"), 'the digits to have stood still');
+            $oda->fills('Potential', (string) $this->shown(5.1))->fills('Temperature', '21')->lets(61)->seesAcceptAwake();
             $oda->taps("Accept portion $portion")->sees($portion === 1 ? 'Portion 2' : 'Not needed');
         }
         $oda->taps('Record reading on CS-0417')->sees('Recorded on CS-0417.');
@@ -67,7 +65,7 @@ final class TouchesTest extends BrowserTestCase
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->taps('Measure')->sees('What is next')->taps('Measure CS-0417')->sees('Portion 1');
         foreach ([1, 2] as $portion) {
             // The keyboard ends the number with Enter, which leads from field to field and from the last one on.
-            $oda->fills('Potential', (string) $this->shown(5.1))->lets(61)->waitsUntil(fn(): bool => (bool) $oda->browser->executeScript("return document.querySelector('[data-still]').checked"), 'the reading to be stable');
+            $oda->fills('Potential', (string) $this->shown(5.1))->lets(61)->seesAcceptAwake();
             $oda->presses(WebDriverKeys::ENTER)->types('21')->presses(WebDriverKeys::ENTER)->sees($portion === 1 ? 'Portion 2' : 'Not needed');
         }
         $oda->taps('Record reading on CS-0417')->sees('Recorded on CS-0417.');

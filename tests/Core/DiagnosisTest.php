@@ -9,7 +9,6 @@ use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Care\CareStep;
 use Rheacid\Core\Care\ElectrodeKind;
 use Rheacid\Core\Care\FollowUp;
-use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\CalibrationPoint;
 use Rheacid\Core\Electrode\Criteria;
@@ -19,13 +18,11 @@ use Rheacid\Core\Electrode\Judgement;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Simulation\Fault;
 use Rheacid\Core\Simulation\Scene;
-use Rheacid\Core\Simulation\SimulatedImmersion;
 
 /** The table of signatures, at the simulated bench: the conditions are drawn from the ranges that docs/job.md states. */
 final class DiagnosisTest extends TestCase
 {
     private const SEEDS = 50;
-    private const PATIENCE_S = 420;
 
     private const TECHNICAL = ['technical-7.00', 'technical-4.01', 'technical-10.01'];
 
@@ -42,12 +39,9 @@ final class DiagnosisTest extends TestCase
             yield "cracked bulb, $name" => [Fault::Cracked, Diagnosis::Broken, $buffers, $fresh];
             yield "dry membrane, $name" => [Fault::Dry, Diagnosis::Restless, $buffers, $fresh];
             yield "blocked junction, $name" => [Fault::Blocked, Diagnosis::Restless, $buffers, $fresh];
-            yield "temperature too low, $name" => [Fault::TemperatureLow, Diagnosis::OtherFamily, $buffers, $fresh];
             yield "exhausted buffers, $name" => [Fault::Exhausted, Diagnosis::TiredBuffers, $buffers, $fresh];
             yield "swapped buffers, $name" => [Fault::Swapped, Diagnosis::Swapped, $buffers, $fresh];
         }
-        yield 'buffer of the other family, two points' => [Fault::OtherFamily, Diagnosis::OtherFamily, ['phosphate-6.86', 'phthalate'], $fresh];
-        yield 'buffer of the other family, three points' => [Fault::OtherFamily, Diagnosis::OtherFamily, ['phosphate-6.86', 'phthalate', 'borax-9.18'], $fresh];
         yield 'alkaline buffer' => [Fault::AlkalineTaken, Diagnosis::AlkalineBuffer, self::TECHNICAL, $fresh];
     }
 
@@ -57,7 +51,7 @@ final class DiagnosisTest extends TestCase
     {
         $found = [];
         for ($seed = 1; $seed <= self::SEEDS; $seed++) {
-            [$fit, $isRestless] = self::calibrated(Scene::draw($seed, $fault), $buffers);
+            [$fit, $isRestless] = PatientChecker::calibrated(Scene::draw($seed, $fault), $buffers);
             $found[] = Diagnosis::of($fit, Criteria::process(), $isRestless, $past)?->value;
         }
 
@@ -70,7 +64,7 @@ final class DiagnosisTest extends TestCase
         $fresh = new ElectrodePast();
         $worn = new ElectrodePast(wasCleaned: true, isFalling: true);
         $fail = [Verdict::Fail];
-        yield 'coated glass' => [[Fault::Coated], $fail, CareStep::Clean, self::TECHNICAL, $fresh];
+        yield 'coated glass' => [[Fault::Coated], $fail, CareStep::FreshBuffers, self::TECHNICAL, $fresh];
         yield 'worn glass' => [[Fault::Aged], $fail, CareStep::Replace, self::TECHNICAL, $worn];
         yield 'poisoned reference' => [[Fault::Poisoned], $fail, CareStep::Refill, self::TECHNICAL, $fresh];
         yield 'cracked bulb' => [[Fault::Cracked], $fail, CareStep::Inspect, self::TECHNICAL, $fresh];
@@ -79,9 +73,7 @@ final class DiagnosisTest extends TestCase
         yield 'exhausted buffers' => [[Fault::Exhausted], $fail, CareStep::FreshBuffers, self::TECHNICAL, $fresh];
         yield 'swapped buffers' => [[Fault::Swapped], $fail, CareStep::Calibrate, self::TECHNICAL, $fresh];
         yield 'alkaline buffer' => [[Fault::AlkalineTaken], $fail, CareStep::FreshBuffers, self::TECHNICAL, $fresh];
-        yield 'temperature too low' => [[Fault::TemperatureLow], [Verdict::Caution, Verdict::Fail], CareStep::Calibrate, self::TECHNICAL, $fresh];
-        yield 'buffer of the other family' => [[Fault::OtherFamily], [Verdict::Caution, Verdict::Fail], CareStep::Calibrate, ['phosphate-6.86', 'phthalate'], $fresh];
-        yield 'coated and poisoned' => [[Fault::Coated, Fault::Poisoned], $fail, CareStep::Clean, self::TECHNICAL, $fresh];
+        yield 'coated and poisoned' => [[Fault::Coated, Fault::Poisoned], $fail, CareStep::FreshBuffers, self::TECHNICAL, $fresh];
         yield 'worn and poisoned' => [[Fault::Aged, Fault::Poisoned], $fail, CareStep::Replace, self::TECHNICAL, $worn];
         yield 'exhausted buffers and a poisoned reference' => [[Fault::Exhausted, Fault::Poisoned], $fail, CareStep::FreshBuffers, self::TECHNICAL, $fresh];
         yield 'dry and poisoned: the offset shows once it rests' => [[Fault::Dry, Fault::Poisoned], $fail, CareStep::Soak, self::TECHNICAL, $fresh];
@@ -98,8 +90,8 @@ final class DiagnosisTest extends TestCase
         $right = 0;
         for ($seed = 1; $seed <= self::SEEDS; $seed++) {
             $scene = Scene::draw($seed, ...$faults);
-            [$fit, $isRestless] = self::calibrated($scene, $buffers);
-            [$check] = self::point($scene, in_array('phthalate', $buffers, true) ? 'technical-7.00' : 'phosphate-6.86', 9);
+            [$fit, $isRestless] = PatientChecker::calibrated($scene, $buffers);
+            [$check] = PatientChecker::point($scene, in_array('phthalate', $buffers, true) ? 'technical-7.00' : 'phosphate-6.86', 9);
             $judgement = Judgement::of($fit, Criteria::process(), [$check]);
             $diagnosis = Diagnosis::of($fit, Criteria::process(), $isRestless, $past);
             $beside = Diagnosis::beside($diagnosis, $fit->neutral()->offsetMv, Criteria::process());
@@ -119,8 +111,8 @@ final class DiagnosisTest extends TestCase
     {
         for ($seed = 1; $seed <= self::SEEDS; $seed++) {
             $scene = Scene::draw($seed, Fault::Healthy);
-            [$fit, $isRestless] = self::calibrated($scene, self::TECHNICAL);
-            [$check] = self::point($scene, 'phosphate-6.86', 9);
+            [$fit, $isRestless] = PatientChecker::calibrated($scene, self::TECHNICAL);
+            [$check] = PatientChecker::point($scene, 'phosphate-6.86', 9);
 
             self::assertSame([], Judgement::of($fit, Criteria::process(), [$check])->findings, "seed $seed");
             self::assertNull(Diagnosis::of($fit, Criteria::process(), $isRestless, new ElectrodePast(wasCleaned: true, isFalling: true)), "seed $seed");
@@ -177,7 +169,7 @@ final class DiagnosisTest extends TestCase
         self::assertSame(Diagnosis::Poisoned, Diagnosis::beside(Diagnosis::Coated, -16.0, Criteria::laboratory()), 'the policy\'s own limit');
         self::assertNull(Diagnosis::beside(Diagnosis::Poisoned, 60.0, Criteria::process()), 'said already');
         self::assertNull(Diagnosis::beside(null, 60.0, Criteria::process()));
-        self::assertSame([CareStep::Clean, CareStep::Refill, CareStep::SoakHour, CareStep::Calibrate], FollowUp::of(Diagnosis::Coated, ElectrodeKind::Sleeve, Diagnosis::Poisoned));
+        self::assertSame([CareStep::FreshBuffers, CareStep::Clean, CareStep::Refill, CareStep::SoakHour, CareStep::Calibrate], FollowUp::of(Diagnosis::Coated, ElectrodeKind::Sleeve, Diagnosis::Poisoned));
         self::assertSame([CareStep::SoakHour, CareStep::Calibrate], FollowUp::of(Diagnosis::Poisoned, ElectrodeKind::SealedGel), 'nothing can be refilled');
         self::assertSame([CareStep::Replace], FollowUp::of(Diagnosis::Aged, ElectrodeKind::Refillable, Diagnosis::Poisoned));
         self::assertTrue(Diagnosis::hasJumped(12.0, -8.0));
@@ -189,37 +181,5 @@ final class DiagnosisTest extends TestCase
         $points = [new CalibrationPoint(7.0, $offset, 25, $seconds), new CalibrationPoint(4.0, $offset + 3 * 0.5916 * $acid, 25, $seconds)];
 
         return CalibrationFit::through($alkaline === null ? $points : [...$points, new CalibrationPoint(10.0, $offset - 3 * 0.5916 * $alkaline, 25, $seconds)]);
-    }
-
-    /**
-     * A patient checker: waits until each buffer has become stable, up to seven minutes.
-     *
-     * @param list<string> $buffers
-     *
-     * @return array{CalibrationFit, bool}
-     */
-    private static function calibrated(Scene $scene, array $buffers): array
-    {
-        $points = [];
-        $isRestless = false;
-        $fromMv = 0.0;
-        foreach ($buffers as $i => $buffer) {
-            [$point, $settled, $fromMv] = self::point($scene, $buffer, $i, $fromMv);
-            $points[] = $point;
-            $isRestless = $isRestless || !$settled;
-        }
-
-        return [CalibrationFit::through($points), $isRestless];
-    }
-
-    /** @return array{CalibrationPoint, bool, float} the point, whether it came to rest, and where the electrode then stands */
-    private static function point(Scene $scene, string $buffer, int $seed, float $fromMv = 0.0): array
-    {
-        $immersion = new SimulatedImmersion($scene->electrode, $scene->inCup(Buffer::named($buffer)->phAt($scene->celsius)), $scene->celsius, $fromMv, $seed);
-        $trace = $immersion->trace(self::PATIENCE_S);
-        $rest = $trace->progress(null)->settling->settledAtS;
-        $progress = ($rest === null ? $trace : $trace->until($rest))->progress(null);
-
-        return [new CalibrationPoint(Buffer::named($buffer)->phAt($progress->celsius), $progress->mv, $progress->celsius, $progress->responseTimeS, $progress->settled, $progress->settled ? null : $progress->settling->rangeInWindow), $progress->settled, $immersion->restMv()];
     }
 }

@@ -23,6 +23,7 @@ use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Measurands\UnitUnknown;
 use Rheacid\Core\Measurands\ValueImpossible;
 use Rheacid\Core\Measuring\BufferValue;
+use Rheacid\Core\Measuring\CalibrationDoubts;
 use Rheacid\Core\Measuring\Equilibrium;
 use Rheacid\Core\Measuring\Foundation;
 use Rheacid\Core\Measuring\MethodRules;
@@ -106,6 +107,7 @@ final class MeasuringTest extends TestCase
     /** @return iterable<string, array{Foundation, PhPortion, ReleaseBlock, bool}> block, and whether the value is trusted all the same */
     public static function blocked(): iterable
     {
+        self::assertSame([ReleaseBlock::BathUntold], (new ThermometerFacts(0.2, false, false, -5, 25, isBathTold: false))->blocks(21));
         $overdue = new ThermometerFacts(0.2, false, true, -5, 25);
         yield 'one point: no slope, no uncertainty' => [self::rests(hasSlope: false), self::portion(4.2), ReleaseBlock::OnePointCalibration, false];
         yield 'at 5 °C' => [self::rests(), self::portion(4.2, 5), ReleaseBlock::SampleTemperature, false];
@@ -205,6 +207,6 @@ final class MeasuringTest extends TestCase
     /** @param list<ReleaseBlock> $blocks */
     private static function rests(bool $hasSlope = true, ?float $control = 0.0, ?ThermometerFacts $thermometer = null, array $blocks = []): Foundation
     {
-        return new Foundation($hasSlope, 4.01, 7.0, 0.0, 21.0, 0.01, 0.018, 0.05, $control, $thermometer ?? new ThermometerFacts(0.2, false, false, -5, 25), $blocks);
+        return new Foundation($hasSlope, 4.01, 7.0, 0.0, 21.0, 0.01, 0.018, 0.05, $control, $thermometer ?? new ThermometerFacts(0.2, false, false, -5, 25), CalibrationDoubts::none(), $blocks);
     }
 }

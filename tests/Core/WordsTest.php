@@ -144,7 +144,7 @@ final class WordsTest extends TestCase
             self::assertNotSame([], FollowUp::of($diagnosis, ElectrodeKind::Refillable), $diagnosis->value);
         }
         self::assertSame([CareStep::FreshBuffers, CareStep::Calibrate], FollowUp::of(Diagnosis::TiredBuffers, ElectrodeKind::Refillable), 'fresh buffers before cleaning or replacing');
-        self::assertSame([CareStep::Clean, CareStep::SoakHour, CareStep::Calibrate], FollowUp::of(Diagnosis::Coated, ElectrodeKind::Refillable));
+        self::assertSame([CareStep::FreshBuffers, CareStep::Clean, CareStep::SoakHour, CareStep::Calibrate], FollowUp::of(Diagnosis::Coated, ElectrodeKind::Refillable));
     }
 
     public function test_what_can_hurt_has_its_caution(): void

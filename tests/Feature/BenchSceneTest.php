@@ -80,7 +80,7 @@ final class BenchSceneTest extends BenchTestCase
         foreach (['Q-29', 'Q-31', 'Q-29'] as $station => $code) {
             $this->immerse('lot_id', $this->lot($code)->id, $run);
             $this->wait(600);
-            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, $station, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null), 'it is the right bottle');
+            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, $station, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null), self::answers('it is the right bottle'));
         }
 
         return $run->calibration()->firstOrFail();
@@ -94,7 +94,7 @@ final class BenchSceneTest extends BenchTestCase
         foreach (['Q-29', 'Q-31', 'Q-29'] as $station => $code) {
             $this->immerse('lot_id', $this->lot($code)->id, $run);
             $this->wait(120);
-            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run->refresh(), $station, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null), 'a test');
+            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run->refresh(), $station, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null), self::answers('a test'));
         }
 
         self::assertSame($before, $this->lot('Q-29')->status()->usesLeft);

@@ -14,6 +14,7 @@ use Illuminate\Support\Str;
 use Rheacid\Actions\Bench\MoveElectrode;
 use Rheacid\Actions\Calibrate\AcceptPoint;
 use Rheacid\Actions\Calibrate\OpenRun;
+use Rheacid\Actions\Calibrate\PointAnswers;
 use Rheacid\Actions\Calibrate\ReadControlCheck;
 use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Actions\Measure\BeginMeasuring;
@@ -171,7 +172,19 @@ abstract class BenchTestCase extends TestCase
     {
         $bottles = array_map($this->lot(...), $lots);
 
-        return (new OpenRun())($by ?? $this->people['checker'], IdempotencyKey::own(), $this->pair($electrode), $bottles, $bottles[0], Source::Typed, $reason, answer: 'asked by a test');
+        return (new OpenRun())($by ?? $this->people['checker'], IdempotencyKey::own(), $this->pair($electrode), $bottles, $bottles[0], Source::Typed, $reason, answer: 'asked by a test', thermometer: $this->probe($electrode));
+    }
+
+    /** The meter's own, which has been checked. */
+    protected function probe(string $electrode = 'E-07'): ?Thermometer
+    {
+        return Thermometer::query()->where('meter_id', $this->pair($electrode)->meter_id)->first();
+    }
+
+    /** To every question of a point. */
+    protected static function answers(string $why): PointAnswers
+    {
+        return new PointAnswers($why, $why, true, $why, $why);
     }
 
     /** What an electrode of that slope shows in a solution of that pH, in mV to a tenth. */
@@ -182,7 +195,7 @@ abstract class BenchTestCase extends TestCase
 
     protected function typed(float $mv, float $celsius = 21.0, bool $still = true): TypedReading
     {
-        return new TypedReading(Signal::mv($mv), $celsius, $still, 40.0);
+        return new TypedReading(Signal::mv($mv), $celsius, false, 40.0, $still ? 60.0 : null);
     }
 
     /**
@@ -195,9 +208,9 @@ abstract class BenchTestCase extends TestCase
         $run = $this->openRun(electrode: $electrode);
         $accept = app(AcceptPoint::class);
         foreach ([$this->lot('Q-29'), $this->lot('Q-31')] as $station => $lot) {
-            $accept($this->people['checker'], IdempotencyKey::own(), $run, $station, $this->typed($this->shown($lot->buffer()->phAt(21), $percent)), 'typed by a test');
+            $accept($this->people['checker'], IdempotencyKey::own(), $run, $station, $this->typed($this->shown($lot->buffer()->phAt(21), $percent)), self::answers('typed by a test'));
         }
-        $accept($this->people['checker'], IdempotencyKey::own(), $run, 2, $this->typed($this->shown($readBackPh ?? $this->lot('Q-29')->buffer()->phAt(21), $percent)), 'typed by a test');
+        $accept($this->people['checker'], IdempotencyKey::own(), $run, 2, $this->typed($this->shown($readBackPh ?? $this->lot('Q-29')->buffer()->phAt(21), $percent)), self::answers('typed by a test'));
 
         return $run->calibration()->firstOrFail();
     }

@@ -30,7 +30,7 @@ final class CalibratingTest extends BenchTestCase
         foreach (['Q-29', 'Q-31', 'Q-29'] as $station => $code) {
             $this->immerse('lot_id', $this->lot($code)->id, $run);
             $this->wait(120);
-            $accept($this->people['checker'], IdempotencyKey::own(), $run, $station, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null), null);
+            $accept($this->people['checker'], IdempotencyKey::own(), $run, $station, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null));
         }
 
         $calibration = $run->calibration()->firstOrFail();
@@ -59,7 +59,7 @@ final class CalibratingTest extends BenchTestCase
         self::assertSame($state, Readiness::of($this->pair())->state);
         $page = $this->actingAs($this->people['auditor'])->get("/calibrations/{$calibration->id}")->assertOk();
         if ($verdict === Verdict::Fail && $readBack === null) {
-            $page->assertSeeInOrder(['Fail.', 'Slope 88.0 %', 'Take fresh buffers, before anything is cleaned', 'exhausted or contaminated']);
+            $page->assertSeeInOrder(['Fail.', 'Slope 88.0 %', 'Take fresh buffers, as warm as the samples', 'One of these: exhausted or contaminated buffers']);
         }
     }
 
@@ -78,7 +78,7 @@ final class CalibratingTest extends BenchTestCase
         $this->wait(3600);
         $run = $this->openRun();
 
-        $point = app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown(7.017) + 2.9), null);
+        $point = app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown(7.017) + 2.9));
 
         self::assertEqualsWithDelta(-2.9 / 57.2, (float) $point->asFoundError(), 0.002);
     }
@@ -89,7 +89,7 @@ final class CalibratingTest extends BenchTestCase
         foreach ([[0.0, PairState::Ready], [6.0, PairState::Doubtful]] as [$off, $state]) {
             $this->wait(600);
             $run = $this->openRun();
-            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown(7.017) + $off), 'the label says 7.00');
+            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown(7.017) + $off), self::answers('the label says 7.00'));
             (new LeaveRun())($this->people['checker'], IdempotencyKey::own(), $run, null);
 
             self::assertSame($state, Readiness::of($this->pair())->state, "$off mV off as found");
@@ -105,14 +105,14 @@ final class CalibratingTest extends BenchTestCase
         $run = $this->openRun();
         $accept = app(AcceptPoint::class);
         try {
-            $accept($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown(4.0)), null);
+            $accept($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown(4.0)));
             self::fail('It was taken.');
         } catch (Refused $refusal) {
             self::assertMatchesRegularExpression('/reads like pH 4\.01.*pH 7\.00 is expected/', $refusal->getMessage());
         }
 
         self::assertSame(0, CalibrationPoint::query()->count());
-        self::assertSame('swapped on purpose', $accept($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown(4.0)), 'swapped on purpose')->reason);
+        self::assertSame('swapped on purpose', $accept($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown(4.0)), self::answers('swapped on purpose'))->cup_reason);
     }
 
     public function test_an_unsettled_reading_is_refused_with_the_seconds_to_go(): void
@@ -123,7 +123,7 @@ final class CalibratingTest extends BenchTestCase
 
         $this->expectException(Refused::class);
         $this->expectExceptionMessageMatches('/Not stable yet: \d+ s to go/');
-        app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null), null);
+        app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null));
     }
 
     public function test_one_immersion_serves_one_point(): void
@@ -132,10 +132,10 @@ final class CalibratingTest extends BenchTestCase
         $this->immerse('lot_id', $this->lot('Q-29')->id, $run);
         $this->wait(120);
         $source = new SimulatedReading(app(SimulatedBench::class), $this->pair(), null);
-        app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, $source, null);
+        app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, $source);
 
         $this->expectExceptionMessage('This reading was already accepted');
-        app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 1, $source, 'again');
+        app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 1, $source, self::answers('again'));
     }
 
     /** @return iterable<string, array{non-empty-list<string>, string}> */
@@ -199,7 +199,7 @@ final class CalibratingTest extends BenchTestCase
 
         self::assertSame($this->people['second']->id, $run->refresh()->holder_id);
         $this->expectExceptionMessage('Perrin Quillby has been calibrating');
-        app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown(7.0)), null);
+        app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown(7.0)));
     }
 
     public function test_a_run_untouched_for_15_minutes_before_its_second_point_gives_the_pair_free(): void
@@ -231,16 +231,16 @@ final class CalibratingTest extends BenchTestCase
     {
         $run = $this->openRun();
         $accept = app(AcceptPoint::class);
-        $accept($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown($this->lot('Q-29')->buffer()->phAt(21))), 'typed by a test');
+        $accept($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown($this->lot('Q-29')->buffer()->phAt(21))), self::answers('typed by a test'));
         $warmer = $this->typed($this->shown($this->lot('Q-31')->buffer()->phAt(23.5), celsius: 23.5), 23.5);
         try {
-            $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), 1, $warmer, null);
+            $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), 1, $warmer);
             self::fail('It was not asked.');
         } catch (Refused $refused) {
             self::assertStringContainsString('23.5 °C, the previous one was at 21.0 °C', $refused->getMessage());
         }
-        $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), 1, $warmer, 'the bottle came from the warm shelf');
-        $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), 2, $this->typed($this->shown($this->lot('Q-29')->buffer()->phAt(21))), 'read back');
+        $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), 1, $warmer, self::answers('the bottle came from the warm shelf'));
+        $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), 2, $this->typed($this->shown($this->lot('Q-29')->buffer()->phAt(21))), self::answers('read back'));
 
         self::assertSame(Verdict::Pass, $run->calibration()->firstOrFail()->verdict);
     }

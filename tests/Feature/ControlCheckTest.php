@@ -34,7 +34,7 @@ final class ControlCheckTest extends BenchTestCase
     {
         $this->calibrate();
         $page = "/pairs/{$this->pair()->id}/check";
-        $this->actingAs($this->people['checker'])->from($page)->post($page, ['lot' => 'Q-29', 'moment' => 'start', 'mv' => '0', 'celsius' => '21', 'still' => '1', 'form' => self::formId()])->assertSessionHasErrors('lot');
+        $this->actingAs($this->people['checker'])->from($page)->post($page, ['lot' => 'Q-29', 'moment' => 'start', 'mv' => '0', 'celsius' => '21', 'watched_s' => '60', 'form' => self::formId()])->assertSessionHasErrors('lot');
 
         $this->get("$page/live", ['HX-Request' => 'true'])->assertOk();
 

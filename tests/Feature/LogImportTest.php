@@ -78,7 +78,7 @@ final class LogImportTest extends BenchTestCase
         $csv = (string) $this->actingAs($this->people['checker'])->get("/pairs/{$this->pair()->id}/sample-log")->getContent();
         $upload = $this->upload($csv);
 
-        $this->post("/logs/{$upload->id}/calibration", ['form' => self::formId(), 'lots' => ['Q-29', 'Q-35', 'Q-29']])->assertSessionHasErrors('reason');
+        $this->post("/logs/{$upload->id}/calibration", ['form' => self::formId(), 'lots' => ['Q-29', 'Q-35', 'Q-29']])->assertSessionHasErrors('cup_reason');
         $this->post("/logs/{$upload->id}/calibration", ['form' => self::formId(), 'lots' => ['Q-29', '', '']])->assertSessionHasErrors('lots');
         $this->post("/logs/{$upload->id}/calibration", ['form' => self::formId(), 'lots' => ['Q-29', 'Q-29', 'Q-29']])->assertSessionHasErrors();
 
@@ -158,7 +158,7 @@ final class LogImportTest extends BenchTestCase
         foreach (['Q-29', 'Q-31', 'Q-29'] as $station => $code) {
             $this->immerse('lot_id', $this->lot($code)->id, $run);
             $this->wait(150);
-            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, $station, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null), null);
+            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, $station, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null));
         }
 
         return Calibration::query()->with('points.trace')->where('calibration_run_id', $run->id)->firstOrFail();

@@ -200,7 +200,7 @@ final class OtherTest extends BenchTestCase
         $this->post("/measure/$batch->id/drafts", ['pair' => $this->pair()->id, 'thermometer' => $this->thermometer()->id, 'stage' => Stage::Equilibrium->value, 'place' => $place, 'source' => 'typed', 'joins' => $joins ?? '', 'form' => self::formId()])->assertSessionHasNoErrors();
         $draft = MeasurementDraft::query()->orderByDesc('id')->firstOrFail();
         foreach ([1, 2] as $portion) {
-            $this->post("/drafts/$draft->id/replicates", ['mv' => (string) $this->shown($ph), 'celsius' => '21.4', 'still' => '1', 'form' => self::formId()])->assertSessionHasNoErrors();
+            $this->post("/drafts/$draft->id/replicates", ['mv' => (string) $this->shown($ph), 'celsius' => '21.4', 'watched_s' => '60', 'form' => self::formId()])->assertSessionHasNoErrors();
         }
         $this->post("/drafts/$draft->id/reading", ['form' => self::formId()])->assertSessionHasNoErrors();
 

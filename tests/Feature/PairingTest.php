@@ -62,7 +62,7 @@ final class PairingTest extends BenchTestCase
         $this->post("/pairs/$pair->id/part", ['form' => self::formId()])->assertSessionHasErrors(['pair' => 'They were already separated.']);
         $this->get('/')->assertDontSee('E-07');
         foreach (["/pairs/$pair->id/check" => ['lot' => 'R-07', 'moment' => 'start'], "/calibrate/$pair->id/runs" => ['lots' => ['Q-29', 'Q-31'], 'source' => 'typed', 'answer' => 'asked'], "/measure/{$this->batch()->id}/drafts" => ['pair' => (string) $pair->id, 'thermometer' => (string) $this->thermometer()->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T10:00', 'source' => 'typed']] as $path => $form) {
-            $this->post($path, [...$form, 'mv' => '0', 'celsius' => '21', 'still' => '1', 'form' => self::formId()])->assertSessionHasErrors('pair');
+            $this->post($path, [...$form, 'mv' => '0', 'celsius' => '21', 'watched_s' => '60', 'form' => self::formId()])->assertSessionHasErrors('pair');
         }
         $this->get("/calibrations/{$pair->newestCalibration?->id}")->assertSee('Ended when E-07 was separated from Bench meter A')->assertDontSee('Measure a batch');
     }

@@ -128,7 +128,7 @@ final class ReadyTest extends BenchTestCase
         $this->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-29', 'Q-31', 'Q-35'], 'order' => 'free', 'read_back' => 'R-07', 'source' => 'typed', 'answer' => 'asked', 'form' => self::formId()]);
         $run = CalibrationRun::query()->orderByDesc('id')->firstOrFail();
         foreach (['Q-35', 'Q-31', 'Q-29', 'R-07'] as $station => $code) {
-            $this->post("/runs/$run->id/points", ['station' => $station, 'mv' => (string) $this->shown($this->lot($code)->buffer()->phAt(21)), 'celsius' => '21', 'still' => '1', 'form' => self::formId()])->assertSessionHasNoErrors();
+            $this->post("/runs/$run->id/points", ['station' => $station, 'mv' => (string) $this->shown($this->lot($code)->buffer()->phAt(21)), 'celsius' => '21', 'watched_s' => '60', 'form' => self::formId()])->assertSessionHasNoErrors();
         }
 
         $calibration = $run->calibration()->firstOrFail();

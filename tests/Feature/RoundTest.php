@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Actions\Measure\OpenRound;
+use Rheacid\Core\Settling\Stability;
 use Rheacid\Core\Uncertainty\SiteRepeatability;
 use Rheacid\Models\BlindPair;
 use Rheacid\Models\Measurement;
@@ -133,12 +134,13 @@ final class RoundTest extends BenchTestCase
     public function test_an_unstable_reading_needs_a_reason_and_proves_nothing(): void
     {
         $round = $this->setsOut(['CS-0409', 'CS-0417'], still: false);
-        $this->reads($round, [4.2, 4.2])->assertSessionHasErrors('reason');
-        $this->reads($round, [4.2, 4.2], ['reason' => 'the cup was needed'])->assertSessionHasNoErrors();
+        $this->reads($round, [4.2, 4.2], watchedS: null)->assertSessionHasErrors('reason');
+        $this->reads($round, [4.2, 4.2], ['reason' => 'the cup was needed'], watchedS: null)->assertSessionHasNoErrors();
         self::assertFalse(Replicate::query()->firstOrFail()->settled);
 
-        $this->reads($round, [4.2, 4.2], ['still' => '1'])->assertSessionHasNoErrors();
-        self::assertTrue(Replicate::query()->orderByDesc('id')->firstOrFail()->settled);
+        $this->reads($round, [4.2, 4.2], ['still' => '1'], watchedS: '59')->assertSessionHasNoErrors();
+        $said = Replicate::query()->orderByDesc('id')->firstOrFail();
+        self::assertSame([true, Stability::Said], [$said->settled, $said->stability]);
     }
 
     public function test_a_skipped_stop_says_why(): void
@@ -161,7 +163,7 @@ final class RoundTest extends BenchTestCase
         $this->actingAs($this->people['checker'])->get("/rounds/$round->id")->assertSee('Check buffer due.')->assertSee("/pairs/{$this->pair()->id}/check?round=$round->id", false);
 
         $buffer = $this->shown($this->lot('R-07')->buffer()->phAt(21));
-        $this->post("/pairs/{$this->pair()->id}/check", ['lot' => 'R-07', 'moment' => 'within', 'round' => $round->id, 'mv' => (string) $buffer, 'celsius' => '21', 'still' => '1', 'form' => self::formId()])->assertRedirect("/rounds/$round->id");
+        $this->post("/pairs/{$this->pair()->id}/check", ['lot' => 'R-07', 'moment' => 'within', 'round' => $round->id, 'mv' => (string) $buffer, 'celsius' => '21', 'watched_s' => '60', 'form' => self::formId()])->assertRedirect("/rounds/$round->id");
         $this->get("/rounds/$round->id")->assertDontSee('Check buffer due.');
     }
 
@@ -173,7 +175,7 @@ final class RoundTest extends BenchTestCase
         $this->post("/measure/{$this->batch()->id}/drafts", ['pair' => $this->pair()->id, 'thermometer' => $this->thermometer()->id, 'stage' => 'underway', 'place' => 'blend', 'source' => 'typed', 'stop' => $stop->id, 'form' => self::formId()])->assertSessionHasNoErrors();
         $draft = (int) DB::table('measurement_drafts')->max('id');
         foreach ([1, 2] as $portion) {
-            $this->post("/drafts/$draft/replicates", ['mv' => (string) $this->shown(5.0), 'celsius' => '21', 'still' => '1', 'form' => self::formId()])->assertSessionHasNoErrors();
+            $this->post("/drafts/$draft/replicates", ['mv' => (string) $this->shown(5.0), 'celsius' => '21', 'watched_s' => '60', 'form' => self::formId()])->assertSessionHasNoErrors();
         }
         $this->post("/drafts/$draft/reading", ['form' => self::formId()])->assertRedirect("/rounds/$round->id");
 
@@ -241,9 +243,9 @@ final class RoundTest extends BenchTestCase
      *
      * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
      */
-    private function reads(Round $round, array $portions, array $more = []): TestResponse
+    private function reads(Round $round, array $portions, array $more = [], ?string $watchedS = '60'): TestResponse
     {
-        return $this->read($round, $round->stops()->whereDoesntHave('visit')->firstOrFail(), $portions, $more);
+        return $this->read($round, $round->stops()->whereDoesntHave('visit')->firstOrFail(), $portions, $more, $watchedS);
     }
 
     /**
@@ -252,8 +254,8 @@ final class RoundTest extends BenchTestCase
      *
      * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
      */
-    private function read(Round $round, RoundStop $stop, array $portions, array $more = []): TestResponse
+    private function read(Round $round, RoundStop $stop, array $portions, array $more = [], ?string $watchedS = '60'): TestResponse
     {
-        return $this->from("/rounds/$round->id")->post("/rounds/$round->id/stops/$stop->id", ['portions' => array_map(fn(float $ph): string => (string) $this->shown($ph), $portions), 'celsius' => '21.4', ...$more, 'form' => self::formId()]);
+        return $this->from("/rounds/$round->id")->post("/rounds/$round->id/stops/$stop->id", ['portions' => array_map(fn(float $ph): string => (string) $this->shown($ph), $portions), 'celsius' => '21.4', 'watched' => array_fill(0, count($portions), $watchedS), ...$more, 'form' => self::formId()]);
     }
 }

@@ -64,7 +64,7 @@ final class StyleTest extends BenchTestCase
         (new ChangeSettings())($this->people['lead'], IdempotencyKey::own(), 'Quillmere', true, false, false);
         $draft = $this->begin();
         $this->actingAs($this->people['checker'])->get("/drafts/$draft->id")->assertSee('°F, or with a unit, like 21.4 C');
-        $this->post("/drafts/$draft->id/replicates", ['mv' => '143.0', 'signal' => '143.0', 'celsius' => '70.5', 'still' => '1', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post("/drafts/$draft->id/replicates", ['mv' => '143.0', 'signal' => '143.0', 'celsius' => '70.5', 'watched_s' => '60', 'form' => self::formId()])->assertSessionHasNoErrors();
 
         self::assertEqualsWithDelta(21.389, Replicate::query()->orderByDesc('id')->firstOrFail()->shown_c, 0.001);
     }

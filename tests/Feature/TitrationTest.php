@@ -225,7 +225,7 @@ final class TitrationTest extends BenchTestCase
         $run = $this->openRun(['Q-29', $this->alkaline()]);
         $accept = app(AcceptPoint::class);
         foreach ([$this->lot('Q-29'), $this->lot($this->alkaline()), $this->lot('Q-29')] as $station => $lot) {
-            $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), $station, $this->typed($this->shown($lot->buffer()->phAt(21))), 'typed by a test');
+            $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), $station, $this->typed($this->shown($lot->buffer()->phAt(21))), self::answers('typed by a test'));
         }
         $this->vouch();
     }

@@ -230,7 +230,7 @@ final class TodayTest extends BenchTestCase
     {
         $run = $this->openRun();
         foreach ([7.016, 4.002, 7.016] as $station => $ph) {
-            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, $station, new TypedReading(Signal::mv($this->shown($ph, 85)), 21, true, 90.0), 'typed by a test');
+            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, $station, new TypedReading(Signal::mv($this->shown($ph, 85)), 21, true, 90.0), self::answers('typed by a test'));
         }
 
         $task = $this->plan()->tasks()[0];

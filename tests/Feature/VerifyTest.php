@@ -33,7 +33,7 @@ final class VerifyTest extends ThermometerTestCase
         $this->calibrate();
         $this->post("/measure/{$this->batch()->id}/drafts", ['pair' => (string) $this->pair()->id, 'thermometer' => (string) $this->named('T-07')->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T10:05', 'source' => 'typed', 'form' => self::formId()])->assertSessionHasNoErrors();
         $draft = MeasurementDraft::query()->sole();
-        $this->post("/drafts/$draft->id/replicates", ['mv' => '143', 'celsius' => '21.5', 'still' => '1', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post("/drafts/$draft->id/replicates", ['mv' => '143', 'celsius' => '21.5', 'watched_s' => '60', 'form' => self::formId()])->assertSessionHasNoErrors();
         $replicate = Replicate::query()->sole();
         self::assertEqualsWithDelta([21.5, -0.519, 20.981], [$replicate->shown_c, $replicate->correction_c, $replicate->celsius], 0.002);
         $this->get("/drafts/$draft->id")->assertSee('(shown 21.5, correction −0.5)');
@@ -131,7 +131,7 @@ final class VerifyTest extends ThermometerTestCase
             $this->wait(60);
         }
         $this->concludes($check, 'correct')->assertSessionHasErrors('outcome');
-        $this->get("/thermometer-checks/$check->id")->assertSee('Bath not described.')->assertSee('+0.50');
+        $this->get("/thermometer-checks/$check->id")->assertSee('Nobody ticked how the ice bath was made')->assertSee('+0.50');
 
         self::assertSame(['crushed', 'depth'], $this->checks('T-08', ['bath' => ['depth', 'crushed', 'nonsense'], 'readings' => ['0.5', '0.5', '0.5']])->bath, 'only what is offered is taken');
     }

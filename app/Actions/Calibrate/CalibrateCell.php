@@ -67,6 +67,7 @@ final class CalibrateCell
                 'is_compensated' => $seen->isCompensated,
             ]);
             self::ensureWet($cell, $reason);
+            self::ensureSign($cell, $reason);
             $other = self::other($entry, $cell);
             $read = match (true) {
                 $cell->measures === Measures::Redox => CellStandard::redox($cell->standard_value, $cell->reading),
@@ -94,6 +95,14 @@ final class CalibrateCell
     {
         if ($cell->measures === Measures::Conductivity && $reason === null && CellStandard::isFarTooLow($cell->standard_value, $cell->reading)) {
             throw Refused::because(sprintf('%s µS/cm, but the standard has %s. The cell is dry or not deep enough, or mS/cm was typed as µS/cm. Type the unit with the number, like 1.41 mS/cm.', Numbers::plain($cell->reading), Numbers::plain($cell->standard_value)), 'reading');
+        }
+    }
+
+    /** @throws Refused where the reading has the other sign */
+    private static function ensureSign(CellCalibration $cell, ?string $reason): void
+    {
+        if ($cell->measures === Measures::Redox && $reason === null && CellStandard::hasWrongSign($cell->standard_value, $cell->reading)) {
+            throw Refused::because(sprintf('%s mV, but the standard has %s mV: the sign is the other one. Type the number with the sign that the meter shows, or check leads and reference.', Numbers::plain($cell->reading), Numbers::plain($cell->standard_value)), 'reading');
         }
     }
 

@@ -38,6 +38,8 @@ final class CompleteRun
         $run->update(['state' => RunState::Completed, 'open_pair_id' => null]);
         $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'pair_id' => $run->pair_id, 'kind' => 'completed', 'person_id' => $entry->by->id, 'at' => $entry->at]));
         $outcome = $run->pair->meter->shows_mv ? self::fitted($run) : self::shown($run);
+        $outcome['findings'] = Judgement::sorted([...$outcome['findings'], ...RunFindings::of($run, $entry->at)]);
+        $outcome['verdict'] = Verdict::of($outcome['findings']);
 
         $calibration = $entry->add(new Calibration([
             'calibration_run_id' => $run->id,
@@ -82,7 +84,7 @@ final class CompleteRun
             'fit' => $fit->method,
             'verdict' => $judgement->verdict,
             'findings' => $judgement->findings,
-            'slope_percent' => min(array_map(static fn(Segment $segment): float => $segment->percent(), $fit->segments)),
+            'slope_percent' => count($fit->points) > 1 ? min(array_map(static fn(Segment $segment): float => $segment->percent(), $fit->segments)) : null,
             'alkaline_slope_percent' => self::alkaline($fit),
             'response_time_s' => self::slowest($run),
             'diagnosis' => Diagnosis::of($fit, $run->policy->criteria(), self::isRestless($run), self::past($run)),
@@ -165,6 +167,10 @@ final class CompleteRun
                 'buffer_ph' => $point->buffer_ph,
                 'limit_ph' => $run->policy->read_back_limit_ph,
                 'passed' => $point->settled ? true : null,
+                'thermometer_id' => $point->thermometer_id,
+                'verification_id' => $point->verification_id,
+                'shown_c' => $point->shown_c,
+                'stability' => $point->stability,
                 'settled' => $point->settled,
                 'reason' => $point->reason,
                 'trace_id' => $point->trace_id,

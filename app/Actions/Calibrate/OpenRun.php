@@ -20,6 +20,7 @@ use Rheacid\Models\Person;
 use Rheacid\Models\PointKind;
 use Rheacid\Models\RunEvent;
 use Rheacid\Models\RunState;
+use Rheacid\Models\Thermometer;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
@@ -44,24 +45,27 @@ final class OpenRun
      * @param string|null $answer to what is asked about this choice; kept with the run
      * @param string|null $seen what was asked on the page, where the person went on without writing why
      * @param list<array{float, float}> $expected pH that today's batches will read
+     * @param Thermometer|null $thermometer that reads the buffers; null for the meter's own probe, if there is no check of it
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, array $lots, Lot $readBack, Source $source, ?string $reason, ?FitMethod $fit = null, BufferOrder $order = BufferOrder::NeutralFirst, ?string $answer = null, array $expected = [], ?string $seen = null): CalibrationRun
+    public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, array $lots, Lot $readBack, Source $source, ?string $reason, ?FitMethod $fit = null, BufferOrder $order = BufferOrder::NeutralFirst, ?string $answer = null, array $expected = [], ?string $seen = null, ?Thermometer $thermometer = null): CalibrationRun
     {
-        return Recording::once($by, $form, 'open a calibration run', CalibrationRun::class, static function (Entry $entry) use ($by, $pair, $lots, $readBack, $source, $reason, $fit, $order, $answer, $expected, $seen): CalibrationRun {
+        return Recording::once($by, $form, 'open a calibration run', CalibrationRun::class, static function (Entry $entry) use ($by, $pair, $lots, $readBack, $source, $reason, $fit, $order, $answer, $expected, $seen, $thermometer): CalibrationRun {
             Fit::ensureMeasuresPh($pair);
             foreach ([...$lots, $readBack] as $lot) {
                 self::ensureUsable($lot);
             }
             self::ensureApart($lots);
             self::ensureFit($pair, $reason);
+            self::ensureReads($thermometer, $pair, $source);
             $questions = AskedBeforeRun::of($pair, $lots, $readBack, $expected);
             $asked = RunQuestion::sentence($questions);
-            if ($questions !== [] && $answer === null && $seen !== $asked) {
-                throw Refused::because("$asked Start anyway, or change your choice.", 'answer');
+            $needsReason = array_filter($questions, static fn(RunQuestion $question): bool => $question->needsReason()) !== [];
+            if ($questions !== [] && $answer === null && ($needsReason || $seen !== $asked)) {
+                throw Refused::because("$asked " . ($needsReason ? 'Give a reason, or change your choice.' : 'Start anyway, or change your choice.'), 'answer');
             }
-            (new CloseStaleRun())($entry, $pair);
+            CloseStaleRun::ofPair($entry, $pair);
             Occupancy::ensureFree($pair->electrode);
             $run = CalibrationRun::query()->create([
                 'pair_id' => $pair->id,
@@ -69,6 +73,7 @@ final class OpenRun
                 'fit' => $fit ?? $pair->policy->fit,
                 'buffer_order' => $order,
                 'source' => $source,
+                'thermometer_id' => $thermometer?->id,
                 'stations' => [
                     ...array_map(static fn(Lot $lot): array => ['kind' => PointKind::Fit->value, 'lot_id' => $lot->id], $lots),
                     ...array_map(static fn(Lot $lot): array => ['kind' => PointKind::ReadBack->value, 'lot_id' => $lot->id], self::readBacks($pair, $lots, $readBack)),
@@ -108,8 +113,19 @@ final class OpenRun
     private static function ensureUsable(Lot $lot): void
     {
         $why = Bottles::objection($lot);
-        if ($why !== null) {
+        if ($why !== null && !Bottles::hasOneUseMore($lot)) {
             throw Refused::because(sprintf('Bottle %s (%s): %s. Choose a pH buffer that is in date with uses left.', $lot->code, $lot->label, $why), 'lots');
+        }
+    }
+
+    /** What a trace says of the temperature comes from the meter's own probe. */
+    private static function ensureReads(?Thermometer $thermometer, Pair $pair, Source $source): void
+    {
+        if ($thermometer !== null && $thermometer->meter_id !== $pair->meter_id && $source !== Source::Typed) {
+            throw Refused::because(sprintf('These readings bring their temperature from the probe of %s. Choose that probe.', $pair->name()), 'thermometer');
+        }
+        if ($thermometer?->meter_id !== null && $thermometer->meter_id !== $pair->meter_id) {
+            throw Refused::because(sprintf('%s is the probe of another meter.', $thermometer->code), 'thermometer');
         }
     }
 

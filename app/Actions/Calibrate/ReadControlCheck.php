@@ -7,6 +7,7 @@ namespace Rheacid\Actions\Calibrate;
 use Rheacid\Actions\KeepTrace;
 use Rheacid\Actions\Measure\KeepDecision;
 use Rheacid\Bench\ReadingSource;
+use Rheacid\Bench\Source;
 use Rheacid\Core\Care\ControlCheckStatus;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Numbers;
@@ -24,12 +25,14 @@ use Rheacid\Models\Occasion;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Models\SessionMoment;
+use Rheacid\Models\Thermometer;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Shelf\Bottles;
 use Rheacid\Shelf\Occupancy;
+use Rheacid\Shelf\Thermometers;
 
 /** Reads an independent buffer on the calibration in force. A failed check voids it back to the last good one. */
 final readonly class ReadControlCheck
@@ -38,20 +41,26 @@ final readonly class ReadControlCheck
 
     /**
      * @param string|null $reason why a reading is taken that has not settled
+     * @param Thermometer|null $thermometer that read the temperature in the cup; null for the meter's own probe, if there is no check of it
+     * @param float|null $cupC what it showed, where the reading brings another temperature with it
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, Lot $lot, SessionMoment $moment, ReadingSource $source, ?string $reason): ControlCheck
+    public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, Lot $lot, SessionMoment $moment, ReadingSource $source, ?string $reason, ?Thermometer $thermometer = null, ?float $cupC = null): ControlCheck
     {
-        return Recording::once($by, $form, 'check with a buffer', ControlCheck::class, function (Entry $entry) use ($by, $pair, $lot, $moment, $source, $reason): ControlCheck {
+        return Recording::once($by, $form, 'check with a buffer', ControlCheck::class, function (Entry $entry) use ($by, $pair, $lot, $moment, $source, $reason, $thermometer, $cupC): ControlCheck {
             Fit::ensureMeasuresPh($pair);
             Occupancy::ensureFree($pair->electrode);
             $calibration = self::inForce($pair);
             self::ensureIndependent($lot, $calibration);
             $seen = $source->observe($calibration->fitted(), Settling::WINDOW_S);
             $seen->ensureSettled(Settling::WINDOW_S, $reason);
-            $ph = $calibration->calibrationFunction()->tell($seen->signal, $seen->celsius)->ph;
-            $bufferPh = $lot->buffer()->phAt($seen->celsius);
+            if ($thermometer !== null && $thermometer->meter_id !== $pair->meter_id && $seen->source !== Source::Typed && $cupC === null) {
+                throw Refused::because(sprintf('Type what %s shows in the cup, or choose the meter’s own probe.', $thermometer->code), 'cup_c');
+            }
+            $read = Thermometers::read($thermometer, $cupC ?? $seen->celsius);
+            $ph = $calibration->calibrationFunction()->tell($seen->signal, $read['celsius'])->ph;
+            $bufferPh = $lot->buffer()->phAt($read['celsius']);
             $limit = $pair->policy->read_back_limit_ph;
             $check = $entry->add(new ControlCheck([
                 'pair_id' => $pair->id,
@@ -60,7 +69,8 @@ final readonly class ReadControlCheck
                 'moment' => $moment,
                 'mv' => $seen->signal->mv,
                 'shown_ph' => $seen->signal->shownPh,
-                'celsius' => $seen->celsius,
+                ...$read,
+                'stability' => $seen->stability,
                 'ph' => $ph,
                 'buffer_ph' => $bufferPh,
                 'limit_ph' => $limit,

@@ -6,6 +6,7 @@ namespace Rheacid\Actions\Logs;
 
 use Rheacid\Actions\Calibrate\AcceptPoint;
 use Rheacid\Actions\Calibrate\OpenRun;
+use Rheacid\Actions\Calibrate\PointAnswers;
 use Rheacid\Bench\LogReading;
 use Rheacid\Bench\Source;
 use Rheacid\Core\Logs\Plateau;
@@ -25,13 +26,13 @@ final readonly class CalibrateFromLog
 
     /**
      * @param list<array{plateau: Plateau, lot: Lot}> $chosen in the order of time; the last is the read-back
-     * @param string|null $reason where a plateau looks like another buffer than was confirmed
+     * @param PointAnswers $answers where a plateau looks like another buffer than was confirmed
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, LogUpload $upload, array $chosen, ?string $reason): Calibration
+    public function __invoke(Person $by, IdempotencyKey $form, LogUpload $upload, array $chosen, PointAnswers $answers): Calibration
     {
-        return Recording::once($by, $form, 'calibrate from a log', Calibration::class, function (Entry $entry) use ($by, $upload, $chosen, $reason): Calibration {
+        return Recording::once($by, $form, 'calibrate from a log', Calibration::class, function (Entry $entry) use ($by, $upload, $chosen, $answers): Calibration {
             if (count($chosen) < 2) {
                 throw Refused::because('Choose a bottle for at least one buffer and for the read-back at the end.', 'lots');
             }
@@ -41,9 +42,9 @@ final readonly class CalibrateFromLog
                 throw Refused::because('Use each buffer once. Leave out the stretch that repeats a bottle; only the last one is the read-back.', 'lots');
             }
             assert($lots !== []);
-            $run = ($this->open)($by, IdempotencyKey::own(), $upload->pair, $lots, $readBack, Source::Imported, $reason, answer: 'recorded in the log');
+            $run = ($this->open)($by, IdempotencyKey::own(), $upload->pair, $lots, $readBack, Source::Imported, $answers->haste, answer: 'recorded in the log');
             foreach ($chosen as $station => $choice) {
-                ($this->accept)($by, IdempotencyKey::own(), $run, $station, new LogReading($choice['plateau']), $reason);
+                ($this->accept)($by, IdempotencyKey::own(), $run, $station, new LogReading($choice['plateau']), $answers);
             }
 
             return $run->calibration()->firstOrFail();

@@ -52,6 +52,7 @@ final class AcceptReplicate
                 'outside_by_ph' => $reading->outsideByPh(),
                 'response_time_s' => $seen->responseTimeS,
                 'settled' => $seen->settled,
+                'stability' => $seen->stability,
                 'reason' => $reason,
                 'trace_id' => KeepTrace::of($entry, $seen)?->id,
                 'source' => $seen->source,

@@ -6,6 +6,7 @@ namespace Rheacid\Actions\Measure;
 
 use Rheacid\Batches\Life;
 use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Settling\Stability;
 use Rheacid\Measure\Drawn;
 use Rheacid\Measure\Fit;
 use Rheacid\Measure\PaperLine;
@@ -56,7 +57,7 @@ final class RecordLate
             }
             $check = Verification::query()->with('outcome')->where('thermometer_id', $thermometer->id)->where('at', '<=', $then)->orderByDesc('at')->orderByDesc('id')->first() ?? throw Refused::because('The thermometer had not been checked by then.');
 
-            return ($this->keep)($entry, $batch, $occasion, $sample, $calibration, $check, $line->signals, $line->celsius, $isStill, null, $line->at);
+            return ($this->keep)($entry, $batch, $occasion, $sample, $calibration, $check, $line->signals, $line->celsius, array_fill(0, count($line->signals), Stability::of($isStill, null, 0)), null, $line->at);
         } catch (Refused $refused) {
             throw $refused->under("Line $line->line", 'readings');
         }

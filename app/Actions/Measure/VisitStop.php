@@ -7,6 +7,7 @@ namespace Rheacid\Actions\Measure;
 use Carbon\CarbonImmutable;
 use Rheacid\Batches\Life;
 use Rheacid\Core\Electrode\Signal;
+use Rheacid\Core\Settling\Stability;
 use Rheacid\Measure\Drawn;
 use Rheacid\Measure\Fit;
 use Rheacid\Models\Person;
@@ -26,13 +27,15 @@ final readonly class VisitStop
     /**
      * @param non-empty-list<Signal> $signals of the portions
      * @param float $shownC °C as the thermometer shows it
+     * @param bool $isSaid that each stood still, by what is said of the round or of this stop
      * @param string|null $reason why it is taken though it did not stand still
+     * @param list<float|null> $watchedS seconds for which each typed number was looked at
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, RoundStop $stop, array $signals, float $shownC, bool $settled, ?string $reason): RoundVisit
+    public function __invoke(Person $by, IdempotencyKey $form, RoundStop $stop, array $signals, float $shownC, bool $isSaid, ?string $reason, array $watchedS = []): RoundVisit
     {
-        return Recording::once($by, $form, 'read a stop of a round', RoundVisit::class, function (Entry $entry) use ($stop, $signals, $shownC, $settled, $reason): RoundVisit {
+        return Recording::once($by, $form, 'read a stop of a round', RoundVisit::class, function (Entry $entry) use ($stop, $signals, $shownC, $isSaid, $reason, $watchedS): RoundVisit {
             $stop->load(['round.pair.electrode', 'round.thermometer']);
             $round = $stop->round;
             if ($stop->visit()->exists()) {
@@ -41,12 +44,14 @@ final readonly class VisitStop
             $batch = Life::ensure($stop->batch, null)->load('product.method');
             [$calibration, $check] = Fit::ensure($round->pair, $round->thermometer, $batch->product->method);
             Occupancy::ensureFree($round->pair->electrode);
-            if (!$settled && $reason === null) {
-                throw Refused::because('Give a reason to record an unstable reading, or tick that it was stable.', 'reason');
+            $windowS = $batch->product->windowS();
+            $stability = array_map(static fn(int $i): ?Stability => $reason !== null ? null : Stability::of($isSaid, $watchedS[$i] ?? null, $windowS), array_keys($signals));
+            if ($reason === null && in_array(null, $stability, true)) {
+                throw Refused::because('Give a reason to record an unstable reading, or say that it was stable.', 'reason');
             }
             $drawnAt = $round->drawn_at === null ? $entry->at : CarbonImmutable::instance($round->drawn_at);
             [$occasion, $sample] = DrawSample::of($entry, $batch, new Drawn($stop->stage, (string) $stop->place, $drawnAt, KeepVisit::joins($stop), (bool) $round->chilled));
-            $measurement = ($this->keep)($entry, $batch, $occasion, $sample, $calibration, $check, $signals, $shownC, $settled, $reason, $entry->at);
+            $measurement = ($this->keep)($entry, $batch, $occasion, $sample, $calibration, $check, $signals, $shownC, $stability, $reason, $entry->at);
 
             return KeepVisit::of($entry, $stop, $measurement);
         });

@@ -61,7 +61,7 @@ final class RecordVerification
             'spread_c' => $check->spreadC,
             'readings' => array_map(static fn(float $reading): float => round($reading, 4), $input->readings),
             'unit' => $input->unit,
-            'findings' => array_map(static fn(VerificationFinding $finding): string => $finding->value, $check->findings),
+            'findings' => array_map(static fn(VerificationFinding $finding): string => $finding->value, [...($reference->method === VerificationMethod::Ice && $input->bath === [] ? [VerificationFinding::BathUntold] : []), ...$check->findings]),
             'bath' => $input->bath,
             'source' => $input->source,
             'rests_on' => $input->restsOn,

@@ -21,7 +21,7 @@ final class CalibrateController
 {
     public function index(DayPlan $plan): View
     {
-        return view('calibrate.index', ['plan' => $plan, 'inRun' => $plan->pairsInRun()]);
+        return view('calibrate.index', ['plan' => $plan, 'inRun' => $plan->runsByPair()]);
     }
 
     public function create(Pair $pair, DayPlan $plan, SimulatedBench $bench): View|RedirectResponse
@@ -35,7 +35,7 @@ final class CalibrateController
     {
         $order = $request->order($pair->policy->buffer_order);
         $lots = $request->lots($order);
-        $run = $open(Bench::person($request), IdempotencyKey::from($request), $pair, $lots, $request->readBack($lots[0]), Bench::source($request, $pair, $bench), Bench::remark($request, 'soak_reason'), $request->fit(), $order, Bench::remark($request, 'answer'), $plan->expectedPh(), Bench::remark($request, 'seen'));
+        $run = $open(Bench::person($request), IdempotencyKey::from($request), $pair, $lots, $request->readBack($lots[0]), Bench::source($request, $pair, $bench), Bench::remark($request, 'soak_reason'), $request->fit(), $order, Bench::remark($request, 'answer'), $plan->expectedPh(), Bench::remark($request, 'seen'), Bench::thermometer($request));
 
         return redirect()->route('runs.show', $run);
     }

@@ -49,7 +49,7 @@ final class CalibrationRunController
             $run,
             $request->integer('station', -1),
             Bench::reading($request, $run->source, $run->pair, $bench),
-            Bench::remark($request),
+            Bench::answers($request),
             Bench::ownCalibration($request),
         );
 

@@ -12,7 +12,9 @@ use Rheacid\Actions\Bench\MoveElectrode;
 use Rheacid\Actions\Calibrate\ReadControlCheck;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\Source;
+use Rheacid\Core\Words\Quantity;
 use Rheacid\Http\Bench;
+use Rheacid\Http\Measured;
 use Rheacid\Models\Pair;
 use Rheacid\Models\SessionMoment;
 use Rheacid\Records\IdempotencyKey;
@@ -43,7 +45,7 @@ final class ControlCheckController
 
     public function store(Request $request, Pair $pair, ReadControlCheck $check, SimulatedBench $bench): RedirectResponse
     {
-        $request->validate(['lot' => ['required', 'string', 'max:20'], 'moment' => ['required', Rule::enum(SessionMoment::class)]]);
+        $request->validate(['lot' => ['required', 'string', 'max:20'], 'moment' => ['required', Rule::enum(SessionMoment::class)], 'cup_c' => ['nullable', 'string', new Measured(Quantity::Temperature)]]);
         $source = $bench->knows($pair->electrode) && !$request->filled('mv') ? Source::Simulated : Source::Typed;
         $done = $check(
             Bench::person($request),
@@ -53,6 +55,8 @@ final class ControlCheckController
             SessionMoment::from($request->string('moment')->toString()),
             Bench::reading($request, $source, $pair, $bench),
             Bench::remark($request),
+            Bench::thermometer($request),
+            $request->filled('cup_c') ? Quantity::Temperature->read((string) $request->string('cup_c')) : null,
         );
 
         $request->validate(['round' => ['nullable', 'integer', 'exists:rounds,id']]);

@@ -56,7 +56,7 @@ final class LogController
                 $chosen[] = ['plateau' => $plateau, 'lot' => Bottles::byCode($code, 'lots')];
             }
         }
-        $calibration = $calibrate(Bench::person($request), IdempotencyKey::from($request), $log, $chosen, Bench::remark($request));
+        $calibration = $calibrate(Bench::person($request), IdempotencyKey::from($request), $log, $chosen, Bench::answers($request));
 
         return redirect()->route('calibrations.show', $calibration);
     }

@@ -45,7 +45,7 @@ final class RoundController
 
     public function visit(StopRequest $request, Round $round, RoundStop $stop, VisitStop $visit): RedirectResponse
     {
-        $visit(Bench::person($request), IdempotencyKey::from($request), Way::stop($round, $stop->id), $request->signals(), $request->celsius(), $request->isSettled(), $request->reason());
+        $visit(Bench::person($request), IdempotencyKey::from($request), Way::stop($round, $stop->id), $request->signals(), $request->celsius(), $request->isSaidStable(), $request->reason(), $request->watched());
 
         return redirect()->route('rounds.show', $round);
     }

@@ -46,6 +46,7 @@ final class PolicyRequest extends FormRequest
             'buffer_order' => ['required', Rule::enum(BufferOrder::class)],
             'fit' => ['required', Rule::enum(FitMethod::class)],
             'rinse' => ['required', Rule::enum(Water::class)],
+            'said_proves' => ['nullable', 'boolean'],
             'copy_as' => ['nullable', 'string', 'max:80'],
         ];
     }

@@ -8,6 +8,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Measuring\MethodRules;
 use Rheacid\Core\Words\Quantity;
+use Rheacid\Http\Bench;
 use Rheacid\Http\Measured;
 use Rheacid\Models\Round;
 
@@ -48,14 +49,20 @@ final class StopRequest extends FormRequest
     }
 
     /** It stood still by what was said of the whole round, unless this one did not; or by a tick of its own. */
-    public function isSettled(): bool
+    public function isSaidStable(): bool
     {
         return $this->round()->is_still ? !$this->filled('reason') : $this->boolean('still');
     }
 
     public function reason(): ?string
     {
-        return !$this->isSettled() && $this->filled('reason') ? trim($this->string('reason')->toString()) : null;
+        return !$this->isSaidStable() && $this->filled('reason') ? trim($this->string('reason')->toString()) : null;
+    }
+
+    /** @return list<float|null> seconds for which each typed number was looked at */
+    public function watched(): array
+    {
+        return array_map(fn(int $i): ?float => Bench::watched($this->input("watched.$i")), range(0, MethodRules::MOST - 1));
     }
 
     private function quantity(): Quantity

@@ -55,7 +55,7 @@ final readonly class ResponseLine
             'y1' => $this->mv->at($segment->mv($segment->fromPh, $celsius)),
             'x2' => $this->ph->at($segment->toPh),
             'y2' => $this->mv->at($segment->mv($segment->toPh, $celsius)),
-            'label' => $this->fit->hasSlope() ? Numbers::fixed($segment->percent(), 1) . ' %' : null,
+            'label' => $this->fit->hasMeasuredSlope() ? Numbers::fixed($segment->percent(), 1) . ' %' : null,
         ], $this->fit->segments);
     }
 

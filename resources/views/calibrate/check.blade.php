@@ -8,11 +8,14 @@
     @if ($calibration === null || $calibration->void !== null || $calibration->verdict === Rheacid\Core\Electrode\Verdict::Fail)
         <p class="verdict"><x-state is="care">Nothing to check.</x-state> This pair has no valid calibration. <a href="{{ route('runs.create', $pair) }}">Calibrate</a></p>
     @elseif ($writes)
+        @foreach ($screen->standing as $doubt)<p class="verdict"><x-state is="care">In doubt.</x-state> {{ $doubt }}</p>@endforeach
         <form id="accept" method="post" action="{{ route('checks.store', $pair) }}" data-keep>
             <x-form-id />
             @if (is_string(request('round', old('round'))))<input type="hidden" name="round" value="{{ request('round', old('round')) }}">@endif
             <div class="fields">
                 <x-choice name="lot" label="Check buffer" help="a bottle that this calibration did not use" :options="collect($screen->bottles)->mapWithKeys(fn ($bottle) => [$bottle->code => $bottle->label . ' · ' . $bottle->code . ' · ' . Rheacid\Shelf\Bottles::left($bottle->status())])" />
+                <x-choice name="thermometer" label="Temperature in the cup read by" :options="$screen->thermometers->options" :value="$screen->thermometers->usual" />
+                @if ($screen->live)<x-field name="cup_c" label="Temperature by that thermometer (optional)" :help="'if it is not the meter’s own probe; ' . Rheacid\Core\Celsius::example()" inputmode="decimal" />@endif
                 <x-choice name="moment" label="When" :options="collect(Rheacid\Models\SessionMoment::cases())->mapWithKeys(fn ($moment) => [$moment->value => $moment->words()])" />
             </div>
             @if ($screen->live)<input type="hidden" name="seen_s" value="{{ $screen->live->figure ? $screen->live->seenS : '' }}">@else<x-typed-reading :window="30" form="accept" :meter="$pair->meter" />@endif

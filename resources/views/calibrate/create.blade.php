@@ -3,7 +3,7 @@
 @php($simulated = $screen->simulated)
 @php($expected = $screen->expected)
 @php($buffers = $screen->buffers)
-@php($asked = $errors->has('answer') ? Illuminate\Support\Str::before($errors->first('answer'), ' Start anyway, or change your choice.') : $screen->asked)
+@php($asked = $errors->has('answer') ? preg_replace('/ (Start anyway|Give a reason), or change your choice\.$/', '', $errors->first('answer')) : $screen->asked)
 <x-house :title="'Calibrate · ' . $pair->electrode->code . ' on ' . $pair->name()" room="Calibrate">
     @if ($screen->open)
         <p class="verdict"><x-state is="care">Calibration in progress.</x-state> {{ $screen->open->holder->name }} has been calibrating this pair since {{ Rheacid\SiteClock::short($screen->open->opened_at) }}. <a href="{{ route('runs.show', $screen->open) }}">Open it</a></p>
@@ -44,11 +44,12 @@
         </details>
         </details>
         <x-radios name="source" label="Readings" class="apart" :options="($simulated ? ['simulated' => 'from the simulated bench'] : []) + ['typed' => 'typed from a real meter: ' . ($pair->meter->shows_mv ? 'mV' : 'pH') . ' and ' . Rheacid\Core\Celsius::unit()]" :value="$screen->source->value" />
+        <x-choice name="thermometer" class="apart" label="Buffer temperature read by" help="the thermometer that stands in the cups" :options="$screen->thermometers->options" :value="$screen->thermometers->usual" />
         @if ($simulated)<a class="cell-link" href="{{ route('bench.show', $pair) }}">Set up the simulated bench</a>@endif
         @if ($asked !== '')
             <p class="verdict"><x-state is="care">Please check.</x-state> {{ $asked }}</p>
             <input type="hidden" name="seen" value="{{ $asked }}">
-            <x-field name="answer" label="Reason to continue (optional)" class="apart wide" maxlength="400" />
+            <x-field name="answer" :label="str_contains($asked, Rheacid\Core\Electrode\RunQuestion::OneUseMore->words()) ? 'Reason to continue' : 'Reason to continue (optional)'" class="apart wide" maxlength="400" />
         @endif
         @if ($screen->status->state === Rheacid\Core\Care\PairState::Soaking)
             <x-field name="soak_reason" label="Reason not to wait for the soak" class="apart wide" maxlength="400" :help="'The electrode soaks until ' . Rheacid\SiteClock::short($screen->status->until) . '. A dry electrode drifts; it is better to wait.'" />

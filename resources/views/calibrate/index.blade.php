@@ -8,8 +8,9 @@
     <ul class="todo">
         @foreach ($plan->pairs() as $pair)
             <li>
-                <div><b>{{ $pair->code }} on {{ $pair->name }}</b><small>{{ $pair->kind->words() }} <x-pair-state :status="$pair->status()" /></small></div>
-                @if (in_array($pair->id, $inRun, true))
+                @php($run = $inRun[$pair->id] ?? null)
+                <div><b>{{ $pair->code }} on {{ $pair->name }}</b><small>{{ $pair->kind->words() }} <x-pair-state :status="$pair->status()" />@if ($run) <x-state is="care">calibration in progress, {{ $run->holder->name }}, last touched {{ Rheacid\Core\Words\SamplingWords::span($run->secondsLeft() / 3600) }} ago</x-state>@endif</small></div>
+                @if ($run)
                     <a class="do" href="{{ route('runs.create', $pair->id) }}">Continue <span class="visually-hidden">with {{ $pair->code }}</span></a>
                 @else
                     <a @class(['do', 'quiet' => !$loop->first]) href="{{ route('runs.create', $pair->id) }}" @if ($loop->first) data-primary @endif>Calibrate<span class="visually-hidden"> {{ $pair->code }}</span></a>

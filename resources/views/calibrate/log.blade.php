@@ -40,7 +40,8 @@
             </table>
             @unless ($upload->draft)
                 <p class="form-text">The last stretch with a bottle is the read-back. It may repeat a bottle.</p>
-                <x-field name="reason" label="Reason, if a stretch looks like another buffer (optional)" class="apart" maxlength="400" />
+                <x-point-questions form="take" />
+                @if ($errors->has('soak_reason') || $errors->has('reason') || old('reason'))<x-field name="reason" label="Reason not to wait" class="apart" maxlength="400" />@endif
             @endunless
         </form>
         <x-slot:act>

@@ -6,6 +6,7 @@
             <li @class(['done' => $station['state'] === 'done']) @if ($station['state'] === 'now') aria-current="step" @endif><b>{{ $station['name'] }}</b><span>{{ $station['detail'] }}</span></li>
         @endforeach
     </ol>
+    @if ($run->state === Rheacid\Models\RunState::Open && $screen->left)<p @class(['verdict', 'answer' => $run->isStale()])><x-state is="care">Left for {{ $screen->left }}.</x-state> <span>{{ $screen->leftWords() }}</span></p>@endif
     @if ($screen->isFree && $mine)<p class="what">Use any of the remaining buffers. Rheacid recognises it from its potential.</p>@endif
     @if ($run->state !== Rheacid\Models\RunState::Open)
         <p class="verdict"><x-state is="idle">Abandoned.</x-state> This calibration ended without a verdict. Its points stay on record.</p>
@@ -27,6 +28,7 @@
                     </div>
                 @endif
                 @unless ($screen->live)<x-typed-reading :window="30" form="accept" :meter="$run->pair->meter" />@endunless
+                <x-point-questions form="accept" />
             </form>
             @if ($screen->live)<x-bench-strip :cups="$screen->cups" :action="route('runs.immerse', $run)" :current="$screen->live->cupId" :speed="$screen->live->speed" :next="$screen->live->next($screen->cups[0] ?? null)" />@endif
         @else
@@ -63,7 +65,8 @@
         <h2>Pair</h2>
         <dl>
             <dt class="nowrap">{{ $run->pair->electrode->code }} on {{ $run->pair->name() }}</dt>
-            @if ($last = $run->pair->newestCalibration)<dd>last {{ $last->slope_percent === null ? 'calibrated by the meter' : 'slope ' . Rheacid\Core\Numbers::fixed($last->slope_percent, 1) . ' %' }}, {{ Rheacid\SiteClock::short($last->at) }}</dd>@endif
+            @if ($last = $run->pair->newestCalibration)<dd>last <x-slope :calibration="$last" />, {{ Rheacid\SiteClock::short($last->at) }}</dd>@endif
+            <dt>Temperature</dt><dd>{{ $run->thermometer === null ? 'by the meter’s own probe, never checked' : 'by ' . $run->thermometer->code . ', ' . $run->thermometer->name }}</dd>
         </dl>
         @if (abs((float) $screen->lot->nominal_ph - 7) > 3)<p class="caution">Strongly acidic or alkaline buffer. Wear goggles. Rinse splashes at once with plenty of water. Follow your site’s rules and local codes.</p>@endif
         <p class="note">Pour used buffer away, never back into the bottle.</p>

@@ -1,7 +1,8 @@
 @php($calibration = $screen->calibration)
 <x-house :title="'Calibration · ' . $calibration->pair->electrode->code . ' on ' . $calibration->pair->name()" room="Calibrate">
-    <p class="what">{{ Rheacid\SiteClock::full($calibration->at) }}, by {{ $calibration->person->name }}, policy {{ $calibration->policy->name }} · {{ $screen->source }}</p>
+    <p class="what">{{ Rheacid\SiteClock::full($calibration->at) }}, by {{ $calibration->people() }}, policy {{ $calibration->policy->name }} · {{ $screen->source }}</p>
     <p class="verdict answer"><x-state :is="$screen->sign">{{ $screen->head }}</x-state> <span>{{ $screen->sentence }} @if ($screen->advice)<b>{{ $screen->advice }}</b>@endif</span></p>
+    @foreach ($screen->doubts as $doubt)<p class="verdict"><x-state is="care">Not yet for critical or legal limits.</x-state> {{ $doubt }}</p>@endforeach
     @if ($screen->isUncertain)<p class="verdict"><x-state is="care">Not for critical or legal limits.</x-state> It may read acidic samples too low, so it cannot prove these limits.</p>@endif
     @if ($screen->jump)<p class="verdict"><x-state is="care">The offset changed suddenly.</x-state> {{ $screen->jump }}</p>@endif
     @if ($screen->asFound)<p class="verdict"><x-state is="care">Earlier readings.</x-state> {{ $screen->asFound }}</p>@endif
@@ -20,7 +21,7 @@
     @if ($calibration->fit === null)
         <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 2) }}</span><span class="unit">pH error at the read-back<br>{{ $calibration->slope_percent === null ? 'the meter does not show slope and offset' : 'shown by the meter: slope ' . $screen->slope . ', offset ' . $screen->offset }}</span></div>
     @elseif (!$screen->hasSlope)
-        <div class="big"><span class="n">One point</span><span class="unit">offset {{ $screen->offset }}<br>no slope measured</span></div>
+        <div class="big"><span class="n">One buffer</span><span class="unit">no slope measured: for screening only<br>offset {{ $screen->offset }}</span></div>
     @else
         <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->slope_percent, 1) }}</span><span class="pm">% slope</span><span class="unit">offset {{ $screen->offset }}@if ($calibration->read_back_error_ph !== null) · read-back error {{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 3) }} pH @endif</span></div>
     @endif
@@ -34,8 +35,8 @@
                 <td class="num">{{ Rheacid\Core\Numbers::fixed($point->buffer_ph, 3) }} <small>{{ $point->isFitted() ? '' : 'read-back' }}</small></td>
                 <td><a class="cell-link" href="{{ route('lots.show', $point->lot) }}">{{ $point->lot->code }}</a></td>
                 <td>{{ $point->shown() }}</td>
-                <td>{{ Rheacid\Core\Celsius::bare($point->celsius, 1) }}</td>
-                <td>@if ($point->settled){{ Rheacid\Core\Words\StateWords::response($point->response_time_s) }}@else<x-state is="care">accepted before it was stable</x-state>@endif @if ($point->reason)<br><span class="soft">{{ $point->reason }}</span>@endif @if ($point->against_recognition)<br><x-state is="care">reads like another buffer</x-state>@endif</td>
+                <td>{{ Rheacid\Core\Celsius::bare($point->celsius, 1) }} <small class="soft">{{ $point->thermometer?->code ?? 'own probe' }}</small></td>
+                <td>@if ($point->settled){{ Rheacid\Core\Words\StateWords::response($point->response_time_s) }}@else<x-state is="care">accepted before it was stable</x-state>@endif @if ($point->stability === Rheacid\Core\Settling\Stability::Said)<br><span class="soft">stable by the checker’s word</span>@endif @if ($point->reasons() !== '')<br><span class="soft">{{ $point->reasons() }}</span>@endif @if ($point->twin)<br><x-state is="care">may be {{ $point->twin }}</x-state>@endif @if ($point->against_recognition)<br><x-state is="care">reads like another buffer</x-state>@endif</td>
                 <td>@if ($point->as_found_ph === null)–@else<x-state :is="$screen->asFoundSign($point)">{{ Rheacid\Core\Numbers::fixed($point->asFoundError(), 3) }} pH off</x-state>@endif</td>
                 <td>{{ $screen->asLeft($point) }}</td>
             </tr>
@@ -64,6 +65,6 @@
         <p><a href="{{ route('calibrations.certificate', $calibration) }}">Certificate</a> · <a href="{{ route('calibrations.pdf', $calibration) }}">PDF</a></p>
         <h2>History</h2>
         <dl>@foreach ($calibration->run->events as $event)<dt>{{ str_replace('-', ' ', $event->kind) }}</dt><dd>{{ $event->person->name }}, {{ Rheacid\SiteClock::short($event->at) }}@if ($event->reason): {{ $event->reason }}@endif</dd>@endforeach</dl>
-        <p class="note">A calibration cannot detect a bad buffer, because the bottle confirms itself. Read an independent check buffer from time to time.</p>
+        <p class="note">{{ Rheacid\Core\Words\FindingWords::unseen() }}</p>
     </x-slot>
 </x-house>

@@ -1,10 +1,8 @@
 @props(['form', 'label', 'live' => null, 'leave' => null])
 {{-- Accept wakes when the reading has settled; before that a reason is needed. --}}
-{{-- Where another buffer is recognised a reason has to be found; where the reading only leaves a doubt, the label answers it. --}}
-@if (str_starts_with((string) $errors->first('reason'), 'This reads like') && !str_contains((string) $errors->first('reason'), 'Move the electrode'))<button class="do quiet" form="{{ $form }}" name="reason" value="The label was checked: it is the right cup.">Label checked: right cup</button>@endif
 <details @if (is_string(old('reason')) && old('reason') !== '') open @endif>
     <summary>Accept before it is stable</summary>
-    <x-field name="reason" label="Reason" maxlength="400" :form="$form" />
+    <x-field name="reason" label="Reason not to wait" maxlength="400" :form="$form" />
     <button class="do quiet apart" form="{{ $form }}">Accept with reason</button>
 </details>
 @if ($leave)<form method="post" action="{{ $leave }}"><x-form-id /><button class="do link">Leave</button></form>@endif

@@ -8,7 +8,7 @@
             <td class="num">{{ Rheacid\Core\Numbers::fixed($replicate->value, 2) }}@if ($replicate->outside_by_ph > 0) <small><x-state is="care">{{ Rheacid\Core\Numbers::fixed($replicate->outside_by_ph, 2) }} outside the buffers</x-state></small>@endif</td>
             <td>{{ Rheacid\Core\Celsius::at($replicate->celsius, 1) }} @if ($replicate->correction_c != 0)<span class="soft">(shown {{ Rheacid\Core\Celsius::bare($replicate->shown_c, 1) }}, correction {{ Rheacid\Core\Celsius::bareBy($replicate->correction_c, 1) }})</span>@endif @if (Rheacid\Core\Electrode\TemperatureGap::isFar($replicate->celsius, $calibratedAt))<small><x-state is="care">calibrated at {{ Rheacid\Core\Celsius::at($calibratedAt, 1) }}</x-state></small>@endif</td>
             <td>{{ $replicate->mv === null ? 'pH ' . Rheacid\Core\Numbers::fixed($replicate->shown_ph, 2) : Rheacid\Core\Numbers::fixed($replicate->mv, 1) . ' mV' }}</td>
-            <td>@if ($replicate->settled){{ Rheacid\Core\Words\StateWords::response($replicate->response_time_s) }}@else<x-state is="care">accepted before it was stable</x-state>@endif @if ($replicate->reason)<span class="soft">{{ $replicate->reason }}</span>@endif <small class="soft">{{ $replicate->source->words() }}</small></td>
+            <td>@if ($replicate->settled){{ Rheacid\Core\Words\StateWords::response($replicate->response_time_s) }}@else<x-state is="care">accepted before it was stable</x-state>@endif @if ($replicate->stability === Rheacid\Core\Settling\Stability::Said)<x-state is="care">stable by the checker’s word</x-state>@endif @if ($replicate->reason)<span class="soft">{{ $replicate->reason }}</span>@endif <small class="soft">{{ $replicate->source->words() }}</small></td>
         </tr>
     @endforeach
     {{ $slot }}

@@ -1,8 +1,8 @@
-@props(['calibration', 'pair', 'check', 'method'])
+@props(['calibration', 'pair', 'check', 'method', 'ph' => null])
 <h2>Based on</h2>
 <dl>
     <dt><a class="nowrap" href="{{ route('pairs.show', $pair) }}">{{ $pair->electrode->code }}</a> on {{ $pair->name() }}</dt>
-    <dd><x-state :is="Rheacid\View\CalibrationScreen::sign($calibration->verdict)"><a href="{{ route('calibrations.show', $calibration) }}">calibrated {{ Rheacid\SiteClock::short($calibration->at) }}</a></x-state><br><x-slope :calibration="$calibration" /></dd>
+    <dd><x-state :is="Rheacid\View\CalibrationScreen::sign($calibration->verdict)"><a href="{{ route('calibrations.show', $calibration) }}">calibrated {{ Rheacid\SiteClock::short($calibration->at) }}</a></x-state><br><x-slope :calibration="$calibration" :ph="$ph" /></dd>
     <dt>Bracket</dt>
     <dd>pH {{ Rheacid\Core\Numbers::fixed($calibration->bracket_low_ph, 2) }}–{{ Rheacid\Core\Numbers::fixed($calibration->bracket_high_ph, 2) }}, bottles
         @foreach ($calibration->points->filter(fn ($point) => $point->isFitted()) as $point)<a href="{{ route('lots.show', $point->lot_id) }}">{{ $point->lot->code }}</a>{{ $loop->last ? '' : ', ' }}@endforeach</dd>

@@ -41,7 +41,7 @@
         @if ($screen->lacks !== [] && Gate::allows('record'))<a href="{{ route('batches.show', $batch) }}">Open batch {{ $batch->code }}</a><a class="do" href="{{ route('drafts.create', [$batch, 'joins' => $reading->occasion_id, 'place' => $screen->lacks[0]]) }}" data-primary>Measure {{ $screen->lacks[0] }} <kbd>Enter</kbd></a>@else<a class="do" href="{{ route('batches.show', $batch) }}" data-primary>Open batch {{ $batch->code }} <kbd>Enter</kbd></a>@endif
     </x-slot>
     <x-slot:evidence>
-        @if ($reading->calibration && $reading->titration === null)<x-rests-on :calibration="$reading->calibration" :pair="$reading->pair" :check="$reading->verification" :method="$reading->method" />@elseif ($reading->verification)
+        @if ($reading->calibration && $reading->titration === null)<x-rests-on :calibration="$reading->calibration" :pair="$reading->pair" :check="$reading->verification" :method="$reading->method" :ph="$reading->replicates->max('value')" />@elseif ($reading->verification)
             <h2>Based on</h2><dl>
             <dt><a href="{{ route('verifications.show', $reading->verification) }}">{{ $reading->verification->thermometer->code }}</a></dt>
             <dd>checked {{ SiteClock::short($reading->verification->at) }}</dd></dl>@endif

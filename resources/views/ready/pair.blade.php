@@ -28,7 +28,7 @@
         @forelse ($screen->calibrations as $calibration)
             <tr>
                 <td><a class="cell-link" href="{{ route('calibrations.show', $calibration) }}">{{ Rheacid\SiteClock::short($calibration->at) }}</a></td>
-                <td class="num">{{ $calibration->slope_percent === null ? '–' : Rheacid\Core\Numbers::fixed($calibration->slope_percent, 1) . ' %' }}</td>
+                <td class="num">{{ $calibration->measuredSlope() === null ? '–' : Rheacid\Core\Numbers::fixed($calibration->measuredSlope(), 1) . ' %' }}</td>
                 <td>{{ $calibration->offset_mv === null ? '–' : Rheacid\Core\Numbers::fixed($calibration->offset_mv, 1) . ' mV' }}</td>
                 <td>{{ $calibration->read_back_error_ph === null ? '–' : Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 3) . ' pH off' }}</td>
                 <td>{{ $calibration->person->name }}</td>

@@ -5,6 +5,7 @@
         'buffer_family' => ['Buffers', array_map(fn ($family) => [$family->value, Rheacid\View\PolicyWords::family($family)], Rheacid\Core\Solutions\BufferFamily::cases()), $policy->buffer_family->value],
         'buffer_order' => ['Order of buffers', array_map(fn ($order) => [$order->value, Rheacid\View\PolicyWords::order($order)], Rheacid\Core\Solutions\BufferOrder::cases()), $policy->buffer_order->value],
         'fit' => ['Calibration line', array_map(fn ($fit) => [$fit->value, Rheacid\View\PolicyWords::fit($fit)], Rheacid\Core\Electrode\FitMethod::cases()), $policy->fit->value],
+        'said_proves' => ['Typed readings that were stable before typing', [['0', 'prove no binding limit'], ['1', 'prove binding limits too']], $policy->said_proves ? '1' : '0'],
         'rinse' => ['Rinse with', [['distilled', 'distilled or deionised water'], ['tap', 'clean tap water']], $policy->rinse],
     ])
     <p class="what">Version {{ $policy->version }}@if ($versions->first()->isNot($policy)). <a href="{{ route('policies.show', $versions->first()) }}">The newest is version {{ $versions->first()->version }}</a>@endif</p>

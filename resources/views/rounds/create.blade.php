@@ -19,7 +19,7 @@
         <div class="fields">
             <x-choice name="pair" label="Pair" :options="collect($screen->pairs)->mapWithKeys(fn ($pair) => [$pair->id => $pair->code . ' on ' . $pair->name . ' · ' . Rheacid\Shelf\Readiness::words($pair->status())])" />
             <x-choice name="thermometer" label="Thermometer" :options="collect($screen->thermometers)->mapWithKeys(fn ($one) => [$one->id => $one->code . ' · ' . Rheacid\Shelf\Thermometers::words($one->status())])" />
-            <x-tick name="still" class="wide" :checked="old('still', old('form') === null ? '1' : null)">I record only stable readings (60 s for binding limits). If not ticked, each reading asks.</x-tick>
+            <x-tick name="still" class="wide" :checked="old('still', old('form') === null ? '1' : null)">I record only stable readings. A number that nobody watched for the whole time is kept as said.</x-tick>
             <x-field name="drawn_at" label="All samples drawn at" type="datetime-local" help="leave empty if each is drawn in turn" />
             <x-tick name="chilled" class="at-the-foot" :checked="old('chilled')">Kept cold since; otherwise a sample older than {{ Rheacid\Core\Measuring\Freshness::MINUTES }} min counts from the time it is read</x-tick>
         </div>

@@ -17,15 +17,16 @@
     @endif
     <p class="stop"><span class="vessel">{{ $isBlind ? 'Cup ' . $stop->second_code : $batch->vessel }}</span> <span>@if ($isBlind)the second cup marked {{ $stop->second_code }}@else{{ $batch->code }} · {{ $batch->product->name }} · {{ $stop->place }} · {{ $stop->stage->words() }}@endif</span></p>
     @if (!$isBlind && $stop->second_code)<p class="verdict"><x-state is="idle">Two cups.</x-state> Draw both at once, mark the second one <b>{{ $stop->second_code }}</b> and put it with the others. You read it later.</p>@endif
-    <p class="what">Rinse and blot, then read this cup at {{ Rheacid\Core\Celsius::between($rules->lowC, $rules->highC) }}: {{ $rules->portions === 1 ? 'one portion' : $rules->portions . ' portions' }}, stable for {{ (int) $screen->windowS() }} s.</p>
+    <p class="what">Rinse and blot, then read this cup at {{ Rheacid\Core\Celsius::between($rules->lowC, $rules->highC) }}: {{ $rules->portions === 1 ? 'one portion' : $rules->portions . ' portions' }}. Type what the display shows and watch it until the ring is full ({{ (int) $screen->windowS() }} s); a new number starts it again.</p>
     @if ($writes)
     <form id="read" method="post" action="{{ route('rounds.visit', [$round, $stop]) }}" data-keep data-chain>
         <x-form-id />
         @error('readings')<p class="problem" role="alert">{{ $message }}</p>@enderror
-        <div class="fields">
+        <div class="lead-row"><div class="fields">
             @for ($i = 0; $i < $boxes; $i++)
                 @php($label = ($meter->shows_mv ? 'Portion ' . ($i + 1) . ', mV' : 'Portion ' . ($i + 1) . ', pH display'))
-                <x-field :name="'portions[' . $i . ']'" :label="$label" inputmode="decimal" enterkeyhint="next" :autofocus="!$screen->isCheckDue && $i === ($boxes > $rules->portions ? $boxes - 1 : 0)" />
+                <x-field :name="'portions[' . $i . ']'" :label="$label" inputmode="decimal" enterkeyhint="next" :data-watched="'watched[' . $i . ']'" :autofocus="!$screen->isCheckDue && $i === ($boxes > $rules->portions ? $boxes - 1 : 0)" />
+                <input type="hidden" name="watched[{{ $i }}]" value="">
             @endfor
             <x-field name="celsius" :label="'Temperature by ' . $round->thermometer->code . ', ' . Rheacid\Core\Celsius::unit()" inputmode="decimal" enterkeyhint="done" />
             @if ($round->is_still)
@@ -35,6 +36,7 @@
                 <x-field name="reason" label="If not stable: reason to record it" class="wide" maxlength="400" />
             @endif
         </div>
+        <x-typed-ring :window="$screen->windowS()" /></div>
     </form>
     <details class="apart"><summary>Read live, skip, or end the round</summary>
         @unless ($isBlind)<p class="looks"><a href="{{ route('drafts.create', [$batch, 'stop' => $stop->id]) }}">Read this batch live or from a log file</a></p>@endunless

@@ -9,7 +9,6 @@
     <p class="verdict answer"><x-state :is="$screen->sign">{{ $screen->head }}</x-state> <span>{{ $screen->sentence }} @if ($check->outcome === null)<b>{{ $screen->advice }}</b>@endif</span></p>
     <div class="big"><span class="n">{{ $screen->big() }}</span><span class="pm">± {{ $screen->uncertainty() }}</span><span class="unit">°{{ $check->unit ?? 'C' }} error; it read {{ $screen->read() }}<br>@if ($screen->readings() !== []){{ implode(' · ', $screen->readings()) }}{{ $check->source === Rheacid\Bench\Source::Simulated ? ' (simulated bath)' : ($check->source === Rheacid\Bench\Source::Imported ? ' (from a log)' : '') }}@endif</span></div>
     <x-error-rule :figure="$screen->rule" />
-    @unless ($check->isBathTold())<p class="verdict"><x-state is="care">Bath not described.</x-state> Nobody ticked how the ice bath was made, so this check cannot set a correction.</p>@endunless
     @if ($check->insulation_megaohm !== null)
         @php($good = $check->insulation_megaohm >= RtdVerification::GOOD_INSULATION_MEGAOHM)
         <p class="verdict"><x-state :is="$good ? 'met' : 'fail'">Insulation {{ Rheacid\Core\Numbers::plain($check->insulation_megaohm) }} MΩ{{ $good ? '.' : ': low.' }}</x-state> {{ $good ? 'At least 100 MΩ is required.' : 'At least 100 MΩ is required. A damp or damaged probe reads low, so a good reading proves nothing. Dry it, check seal and cable, or replace it.' }}</p>
