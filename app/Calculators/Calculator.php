@@ -28,6 +28,7 @@ enum Calculator: string
             self::BenchTrial => 'Dose from a bench trial',
             self::Acid => 'Acid to add',
             self::Carbonate => 'Acid to remove',
+            self::Dilution => 'Concentrated acid and lye burn eyes and skin, and heat up with water. Wear goggles and gloves. Water first, then the concentrate into it slowly: never water into the concentrate. Follow your site’s rules and local codes.',
             self::So2 => 'Sulfite dose',
             self::Blend => 'Blend',
             self::Brine => 'Brine by weighing',
@@ -84,9 +85,9 @@ enum Calculator: string
             self::So2 => 'Henderson–Hasselbalch with pKa 1.81, and about 2.0 for wine of 12–14 % alcohol; both from memory. Part of the dose is bound at once: measure free SO₂ again after a day.',
             self::Blend => 'For quantities that add up linearly. pH does not: it is a logarithm, and solutions are buffered.',
             self::Brine => 'Salt of the total mass and salt of the brine are two different percentages. By mass.',
-            self::Dilution => 'Concentration times volume stays the same. Volumes of strong acid or alcohol do not add up exactly: fill up to the mark.',
+            self::Dilution => 'Concentration times volume stays the same. Volumes of strong acid or alcohol do not add up exactly: fill up to the mark at the end.',
             self::SampleDilution => 'Acidity of a diluted sample is calculated back by mass. pH is not: a paste thinned with water changes by a few hundredths only and is recorded as read.',
-            self::Solution => 'Dissolve in less water, then fill up to the mark. Molar masses from IUPAC atomic weights.',
+            self::Solution => 'Solids go into water, then it is filled up to the mark. Molar masses from IUPAC atomic weights.',
             self::Titrant => '204.222 g/mol. Dry the phthalate for two hours at 110–120 °C. Three runs within 0.3 %: common practice, no source.',
             self::TemperatureError => '(pH − 7) · (T of the sample / T set on the meter − 1) in kelvin: the reading of an ideal electrode minus the true value. The change of the sample itself with temperature is not included.',
         };
@@ -96,8 +97,9 @@ enum Calculator: string
     {
         return match ($this) {
             self::BenchTrial, self::Acid => 'Strong acid burns. Wear goggles and gloves. Add acid to water, never water to acid. Follow your site’s rules and local codes.',
+            self::Dilution => 'Concentrated acid and lye burn eyes and skin, and heat up with water. Wear goggles and gloves. Water first, then the concentrate into it slowly: never water into the concentrate. Follow your site’s rules and local codes.',
             self::So2 => 'Sulfite releases an irritant gas, dangerous for people with asthma. Work outdoors or under an extractor. Declare it where required by law.',
-            self::Solution, self::Titrant => 'Lye burns eyes and skin and heats up when it dissolves. Wear goggles and gloves. Add lye to cold water in small portions. Add acid to water, never water to acid.',
+            self::Solution, self::Titrant => 'Lye burns eyes and skin and heats up when it dissolves. Wear goggles and gloves. Add lye to cold water in small portions. Acid and lye go into the water, never water onto them. Follow your site’s rules and local codes.',
             default => null,
         };
     }

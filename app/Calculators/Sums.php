@@ -122,7 +122,7 @@ final class Sums
         }
         $found = Dilution::complete(['c1' => $c1, 'v1' => null, 'c2' => $c2, 'v2' => $v2]);
 
-        return new Answer(self::amount($found['v1'], 'mL'), sprintf('%s × %s mL / %s', self::n($c2), self::n($v2), self::n($c1)), [sprintf('Fill up with water to %s.', self::amount($v2, 'mL'))]);
+        return new Answer(self::amount($found['v1'], 'mL'), sprintf('%s × %s mL / %s', self::n($c2), self::n($v2), self::n($c1)), [sprintf('Put about %s of cold water in first. Pour the concentrate into it slowly while you stir, let it cool, then fill up with water to %s.', self::amount($v2 - $found['v1'] > 0.2 * $v2 ? ($v2 - $found['v1']) * 0.9 : $v2 - $found['v1'], 'mL'), self::amount($v2, 'mL'))]);
     }
 
     public static function sampleDilution(Typed $in): Answer
@@ -136,7 +136,7 @@ final class Sums
     {
         $solute = Solute::from($in->text('solute'));
 
-        return new Answer(self::amount($solute->grams($in->number('molarity'), $in->number('ml')), 'g'), sprintf('%s mol/L × %s mL / 1000 × %s g/mol', self::n($in->number('molarity')), self::n($in->number('ml')), self::n($solute->molarMass(), 6)), [sprintf('Dissolve it in less, then fill up to %s.', self::amount($in->number('ml'), 'mL'))]);
+        return new Answer(self::amount($solute->grams($in->number('molarity'), $in->number('ml')), 'g'), sprintf('%s mol/L × %s mL / 1000 × %s g/mol', self::n($in->number('molarity')), self::n($in->number('ml')), self::n($solute->molarMass(), 6)), [sprintf('Put about %s of cold water in first. Add the solid to it in small portions while you stir, let it cool, then fill up with water to %s.', self::amount($in->number('ml') * 0.7, 'mL'), self::amount($in->number('ml'), 'mL'))]);
     }
 
     public static function titrant(Typed $in): Answer

@@ -89,6 +89,18 @@ final class CareWords
         };
     }
 
+    /** Where several cleaners stand side by side. */
+    public static function cleanersTogether(): string
+    {
+        return 'Never mix cleaners, and rinse with water between two of them: bleach with acid gives off chlorine, bleach with ammonia chloramine. Both gases are poisonous.';
+    }
+
+    /** Where lye is in the burette or the bottle. */
+    public static function lye(): string
+    {
+        return 'Lye burns eyes and skin. Wear goggles and gloves. Glass burettes can break: fill them below eye level. Follow your site’s rules and local codes.';
+    }
+
     /** What can hurt with it. */
     public static function cleaningCaution(Dirt $dirt): string
     {

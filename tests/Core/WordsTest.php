@@ -156,6 +156,11 @@ final class WordsTest extends TestCase
         self::assertSame(['Top up the cap of E-07', 'Clean E-07', 'Top up the cap'], [CareWords::toDo(CareKind::ToppedUp, 'E-07'), CareWords::toDo(CareKind::Cleaned, 'E-07'), CareWords::toDo(CareKind::ToppedUp)]);
     }
 
+    public function test_cleaners_side_by_side_are_never_mixed(): void
+    {
+        self::assertMatchesRegularExpression('/bleach with acid gives off chlorine, bleach with ammonia chloramine/', CareWords::cleanersTogether());
+    }
+
     public function test_what_keeps_a_value_from_proving_says_what_to_do_now(): void
     {
         foreach (ReleaseBlock::cases() as $block) {

@@ -30,6 +30,8 @@ final class CalculatorTest extends BenchTestCase
         yield 'more than there is' => ['blend', ['of' => 'salt', 'a' => '5', 'a_l' => '100', 'b' => '8', 'b_l' => '10', 'target' => '6'], ['50 L are needed, but only 10 L are available.']];
         yield 'brine of total' => ['brine', ['of' => 'total', 'percent' => '2,5', 'food_kg' => '10', 'water_kg' => '0'], ['256.4 g of salt']];
         yield 'brine of the brine' => ['brine', ['of' => 'brine', 'percent' => '5', 'food_kg' => '10', 'water_kg' => '9,5'], ['500 g of salt', '2.5 % of the total mass, and 5 % of the brine']];
+        yield 'a dilution puts water first' => ['dilution', ['c1' => '80', 'c2' => '10', 'v2' => '1000'], ['125 mL', 'Put about 787.5 mL of cold water in first. Pour the concentrate into it slowly', 'never water into the concentrate']];
+        yield 'a solution puts water first' => ['solution', ['solute' => 'NaOH', 'molarity' => '0,1', 'ml' => '1000'], ['Put about 700 mL of cold water in first. Add the solid to it', 'never water onto them']];
         yield 'a dilution upwards' => ['dilution', ['c1' => '2', 'c2' => '10', 'v2' => '500'], ['Dilution only makes it weaker']];
         yield 'a slurry' => ['sample-dilution', ['sample_g' => '100', 'water_g' => '100', 'read' => '3,2'], ['6.4 g/kg in the food']];
         yield 'storage solution' => ['solution', ['solute' => 'KCl', 'molarity' => '3', 'ml' => '250'], ['55.91 g']];

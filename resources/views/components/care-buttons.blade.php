@@ -18,12 +18,14 @@
             <button class="do quiet" name="act" value="cleaned {{ $dirt->value }}">{{ CareWords::cleaning($dirt) }}</button>
             <p class="caution">{{ CareWords::cleaningCaution($dirt) }}</p>
         @endforeach
+        <p class="caution">{{ CareWords::cleanersTogether() }}</p>
     </details>
     <details name="care"><summary>Store, top up{{ $pair->electrode->kind->hasFillHole() === false ? '' : ', refill' }}</summary>
         @foreach ([CareKind::Stored, CareKind::ToppedUp, ...($pair->electrode->kind->hasFillHole() === false ? [] : [CareKind::Refilled])] as $kind)<button class="do quiet" name="act" value="{{ $kind->value }}">{{ ucfirst(CareWords::happened($kind)) }}</button><p class="form-text">{{ CareWords::how($kind, $pair->electrode->kind) }}</p>@endforeach
     </details>
     <details name="care"><summary>Before and after food</summary>
         @foreach (CareKind::hygiene() as $kind)<button class="do quiet" name="act" value="{{ $kind->value }}">{{ ucfirst(CareWords::happened($kind)) }}</button><p class="form-text">{{ CareWords::how($kind, $pair->electrode->kind) }}</p>@endforeach
+        <p class="caution">{{ CareWords::cleanersTogether() }}</p>
     </details>
     <details name="care"><summary>Inspect</summary>
         @foreach (CareWords::inspection($pair->electrode->kind) as $key => $words)<x-tick name="good[]" :value="(string) $key">{{ $words }}</x-tick>@endforeach

@@ -70,6 +70,7 @@
         <details><summary>Why pH and acidity differ</summary><p>pH shows how strong the acid is; acidity shows how much there is. The same amount of malic and tartaric acid gives different pH. Potassium binds part of the acid and raises the pH, while the acidity stays. So neither can be calculated from the other.</p></details>
         <p>Remove gas first: carbon dioxide counts as acid. Use small steps near the endpoint; more than half a pH between two points is too coarse.</p>
         <p>Volatile acidity is titrated on the distillate and expressed as acetic acid. It includes lactic acid only in part, and counts sulfite as acid.</p>
-        <p class="caution">Lye burns eyes and skin. Wear goggles and gloves. Glass burettes can break: fill them below eye level. Follow your site’s rules and local codes.</p>
+        <p class="caution">{{ Rheacid\Core\Words\CareWords::lye() }}</p>
+        <p class="caution">A formol titration uses formaldehyde, which is poisonous and can cause cancer. Work under an extractor with goggles and gloves, and collect the waste. Rheacid has no method for it: record its result as a value from elsewhere.</p>
     </x-slot>
 </x-house>

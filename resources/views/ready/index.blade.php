@@ -68,6 +68,7 @@
             <tr><td class="soft">No bottle yet. @can('record')<a href="{{ route('add', 'bottle') }}">Add a bottle</a>@endcan</td></tr>
         @endforelse
     </table>
+    @if ($here->contains(fn ($bottle) => $bottle->state === Rheacid\Core\Solutions\SolutionKind::Cleaning))<p class="caution">{{ Rheacid\Core\Words\CareWords::cleanersTogether() }}</p>@endif
     @if ($gone->isNotEmpty())
         <details class="apart"><summary>{{ count($gone) === 1 ? 'One bottle' : count($gone) . ' bottles' }} no longer usable</summary>
             <table class="stack"><caption class="visually-hidden">Bottles</caption>@foreach ($gone as $bottle)<tr><th scope="row"><a class="cell-link" href="{{ route('lots.show', $bottle->id) }}"><b>{{ $bottle->code }}</b></a></th><td>{{ $bottle->label }}</td><td><x-bottle-left :bottle="$bottle" /></td><td><x-state is="fail">{{ Rheacid\Shelf\Bottles::spent($bottle) }}</x-state></td></tr>@endforeach</table>

@@ -32,6 +32,7 @@
             @forelse ($screen->strengths as $strength)<tr><th scope="row">{{ Rheacid\SiteClock::short($strength->at) }}</th><td class="num">{{ Rheacid\Core\Numbers::fixed($strength->normality, 4) }} N <small>± {{ Rheacid\Core\Numbers::fixed($strength->expanded_u, 4) }}</small></td><td>{{ count($strength->runs) }} runs</td></tr>@empty<tr><td class="soft">Not standardised yet. Standardise it before you titrate.</td></tr>@endforelse
         </table>
         @if (Gate::allows('record') && $lot->happened(BottleEvent::Discarded) === null)
+            <p class="caution">{{ Rheacid\Core\Words\CareWords::lye() }}</p>
             <form id="strength" method="post" action="{{ route('lots.standardise', $lot) }}" data-keep><x-form-id />
                 <div class="fields apart"><x-field name="runs" :label="'Potassium hydrogen phthalate in g, titrant in mL'" class="wide" :help="'one run per line, at least three, like ' . Rheacid\Core\Numbers::fixed(0.5102, 4) . '; ' . Rheacid\Core\Numbers::fixed(24.98, 2)"><textarea class="form-control" id="f-runs" name="runs" rows="4" aria-describedby="f-runs-help" @error('runs') aria-invalid="true" @enderror>{{ is_string(old('runs')) ? old('runs') : '' }}</textarea></x-field><x-field name="purity" label="Purity, %" value="100" inputmode="decimal" /></div>
                 <button class="do quiet apart">Record strength</button>
