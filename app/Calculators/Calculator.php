@@ -28,7 +28,6 @@ enum Calculator: string
             self::BenchTrial => 'Dose from a bench trial',
             self::Acid => 'Acid to add',
             self::Carbonate => 'Acid to remove',
-            self::Dilution => 'Concentrated acid and lye burn eyes and skin, and heat up with water. Wear goggles and gloves. Water first, then the concentrate into it slowly: never water into the concentrate. Follow your site’s rules and local codes.',
             self::So2 => 'Sulfite dose',
             self::Blend => 'Blend',
             self::Brine => 'Brine by weighing',

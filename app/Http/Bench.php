@@ -20,6 +20,7 @@ use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Models\Thermometer;
 use Rheacid\Records\Refused;
+use Rheacid\Shelf\Instruments;
 
 /** What a request says about the bench: who stands there, and what was read. */
 final class Bench
@@ -125,11 +126,11 @@ final class Bench
         return new PointAnswers(self::remark($request), self::remark($request, 'cup_reason'), $request->boolean('label_checked'), self::remark($request, 'temperature_reason'), self::remark($request, 'gap_reason'));
     }
 
-    /** @throws Refused if it is not on the shelf */
+    /** What was chosen to read a temperature; null for a probe without checks. */
     public static function thermometer(Request $request): ?Thermometer
     {
-        $request->validate(['thermometer' => ['nullable', 'integer']]);
+        $request->validate(['thermometer' => ['nullable', 'integer', 'exists:thermometers,id']], ['thermometer' => 'Choose a thermometer of the list.']);
 
-        return $request->filled('thermometer') ? Thermometer::query()->find($request->integer('thermometer')) ?? throw Refused::because('Choose a thermometer of the list.', 'thermometer') : null;
+        return $request->filled('thermometer') ? Instruments::thermometer($request->integer('thermometer')) : null;
     }
 }

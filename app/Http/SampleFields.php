@@ -10,10 +10,12 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use Rheacid\Batches\Found;
 use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Measuring\SampleDilution;
 use Rheacid\Measure\Correction;
 use Rheacid\Measure\Drawn;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Measurement;
+use Rheacid\Models\Method;
 use Rheacid\Records\Refused;
 use Rheacid\Rights\Rights;
 use Rheacid\SiteClock;
@@ -56,8 +58,26 @@ final class SampleFields
         return $measurement;
     }
 
+    /** Whether the hole was made first; null where the method asks for none. */
+    public static function pilotHole(Request $request, Method $method): ?bool
+    {
+        return $method->matrix?->needsPilotHole() === true ? $request->boolean('pilot_hole') : null;
+    }
+
+    /** Parts of water to one part of the sample; null where the method names no dilution. */
+    public static function dilution(Request $request, Method $method): ?float
+    {
+        if ($method->dilution_parts === null) {
+            return null;
+        }
+        Bench::takeCommas($request, 'dilution_parts');
+        $request->validate(['dilution_parts' => ['nullable', 'numeric', 'between:0,99']], ['dilution_parts' => 'Type the parts of water to one part of the sample, like 1 or 0.2; 0 if none was added.']);
+
+        return $request->filled('dilution_parts') ? $request->float('dilution_parts') : SampleDilution::usual($method->dilution_parts);
+    }
+
     /** @throws Refused if it is no time, or was drawn together with another batch */
-    public static function told(Request $request, Batch $batch): Drawn
+    public static function told(Request $request, Batch $batch, ?bool $hasPilotHole = null): Drawn
     {
         return new Drawn(
             Stage::from($request->string('stage')->toString()),
@@ -65,6 +85,7 @@ final class SampleFields
             $request->filled('drawn_at') ? SiteClock::typed($request->string('drawn_at')->toString()) : CarbonImmutable::now(),
             $request->filled('joins') ? Found::occasion($request->integer('joins'), $batch) : null,
             $request->boolean('chilled'),
+            $hasPilotHole,
         );
     }
 }

@@ -14,11 +14,12 @@ final readonly class Drawn
     /**
      * @param Occasion|null $joins what it was drawn together with
      * @param bool $isChilled whether it was kept cold since
+     * @param bool|null $hasPilotHole made before the tip was pushed in; null where none is needed
      */
-    public function __construct(public Stage $stage, public string $place, public CarbonImmutable $at, public ?Occasion $joins = null, public bool $isChilled = false) {}
+    public function __construct(public Stage $stage, public string $place, public CarbonImmutable $at, public ?Occasion $joins = null, public bool $isChilled = false, public ?bool $hasPilotHole = null) {}
 
     public function with(?Occasion $joins): self
     {
-        return new self($this->stage, $this->place, $this->at, $joins ?? $this->joins, $this->isChilled);
+        return new self($this->stage, $this->place, $this->at, $joins ?? $this->joins, $this->isChilled, $this->hasPilotHole);
     }
 }

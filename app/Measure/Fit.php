@@ -29,6 +29,7 @@ final class Fit
     public static function ensure(Pair $pair, Thermometer $thermometer, Method $method): array
     {
         self::ensureMeasuresPh($pair);
+        self::ensureSuits($pair, $method);
         $calibration = $pair->newestCalibration;
         if ($calibration === null || !$calibration->calibrationFunction()->canTell()) {
             throw Refused::because('This pair has no calibration that could turn mV into pH. Calibrate it first.', 'pair');
@@ -42,6 +43,14 @@ final class Fit
         }
 
         return [$calibration, Thermometers::checkFor($thermometer, ($method->low_c + $method->high_c) / 2) ?? throw Refused::because('This thermometer was never checked. Choose another, or verify it first.', 'thermometer')];
+    }
+
+    /** @throws Refused where the method asks for another kind of electrode, and no lead allows this one */
+    private static function ensureSuits(Pair $pair, Method $method): void
+    {
+        if ($method->matrix?->suits($pair->electrode->kind) === false && $method->other_electrodes !== true) {
+            throw Refused::because(sprintf('This method asks for %s; %s is %s. Choose another pair. A lead can allow other electrodes in the method: their readings then prove nothing.', $method->matrix->asks(), $pair->electrode->code, $pair->electrode->kind->words()), 'pair');
+        }
     }
 
     /** @throws Refused if the pair was parted, or does not measure pH */

@@ -51,6 +51,7 @@ final class Foundations
             blocks: array_values(array_filter([
                 Readiness::at($pair, $calibration, $place->observedAt)->state->block(),
                 $control->block(),
+                $place->method->matrix?->suits($pair->electrode->kind) === false ? ReleaseBlock::ElectrodeUnsuited : null,
                 self::restsOnBarred($calibration) ? ReleaseBlock::SolutionBarred : null,
                 $calibration->restsOnSaid() ? ReleaseBlock::StabilitySaid : null,
                 $calibration->isUncertain() ? ReleaseBlock::CalibrationUncertain : null,
@@ -98,6 +99,7 @@ final class Foundations
             $replicate->settled,
             in_array($replicate->source, Site::evidence(), true) && $calibration->isEvidence(),
             $replicate->stability === Stability::Said && $calibration->policy->said_proves !== true,
+            $replicate->dilution_parts,
         );
     }
 

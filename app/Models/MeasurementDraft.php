@@ -31,6 +31,7 @@ final class MeasurementDraft extends Model
     protected $guarded = [];
 
     protected $casts = [
+        'dilution_parts' => 'float',
         'opened_at' => 'datetime',
         'source' => Source::class,
         'pours' => 'integer',

@@ -33,6 +33,10 @@ final class Method extends Model
         'settle_window_s' => 'integer',
         'matrix' => Matrix::class,
         'cautions' => 'array',
+        'other_electrodes' => 'boolean',
+        'dilution_parts' => 'float',
+        'dilution_bound_ph' => 'float',
+        'dilution_trial' => 'array',
         'at' => 'datetime',
     ];
 
@@ -41,7 +45,7 @@ final class Method extends Model
         $own = $this->stage_temperatures[$stage->value] ?? null;
         [$low, $high] = is_array($own) ? [(float) $own[0], (float) $own[1]] : [$this->low_c, $this->high_c];
 
-        return new MethodRules($this->portions, $this->agree_within_ph, $low, $high, $this->matrix_bound_ph, $this->matrix === Matrix::Sparkling);
+        return new MethodRules($this->portions, $this->agree_within_ph, $low, $high, $this->matrix_bound_ph, $this->matrix === Matrix::Sparkling, $this->dilution_parts, $this->dilution_bound_ph);
     }
 
     /** @return list<string> */

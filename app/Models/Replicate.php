@@ -35,6 +35,7 @@ final class Replicate extends Model
         'response_time_s' => 'float',
         'settled' => 'boolean',
         'stability' => Stability::class,
+        'dilution_parts' => 'float',
         'at' => 'datetime',
         'source' => Source::class,
     ];

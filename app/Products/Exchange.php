@@ -12,7 +12,7 @@ use Rheacid\Models\Product;
 final class Exchange
 {
     private const LIMIT = ['name', 'kind', 'measurand', 'basis', 'op', 'low', 'high', 'applies', 'hours', 'since', 'condition', 'meaning', 'if_violated', 'source', 'certainty', 'course', 'routes', 'typed'];
-    private const METHOD = ['name', 'steps', 'low_c', 'high_c', 'places', 'needed_places', 'portions', 'matrix_bound_ph', 'agree_within_ph', 'settle_window_s', 'matrix', 'dilution', 'cautions', 'why'];
+    private const METHOD = ['name', 'steps', 'low_c', 'high_c', 'places', 'needed_places', 'portions', 'matrix_bound_ph', 'agree_within_ph', 'settle_window_s', 'matrix', 'dilution', 'dilution_parts', 'cautions', 'why'];
 
     /** @return array<string, mixed> what is null is left out */
     public static function of(Product $product): array

@@ -6,6 +6,7 @@ namespace Rheacid\View;
 
 use Illuminate\Database\Eloquent\Collection;
 use Rheacid\Core\Celsius;
+use Rheacid\Core\Measuring\SampleDilution;
 use Rheacid\Core\Measuring\StandardMethods;
 use Rheacid\Models\Method;
 use Rheacid\Models\Product;
@@ -54,7 +55,9 @@ final readonly class MethodScreen
             ['Portions per place', sprintf('%d; one more if they differ by more than %s pH', $method->portions, self::number($method->agree_within_ph))],
             ['Places', implode(', ', $method->places)],
             ['All places required', $method->neededPlaces() === [] ? 'no, one is enough' : implode(', ', $method->neededPlaces())],
+            ['Electrode', ($method->matrix?->asks() ?? 'any electrode') . ($method->matrix === null || $method->matrix->electrodes() === [] ? '' : ($method->other_electrodes === true ? '; others are allowed and prove nothing' : '; others are refused'))],
             ['Dilution', $method->dilution ?? 'none'],
+            ['Uncertainty from the water', $method->dilution_parts === null ? 'none' : sprintf('%s: at most %s pH%s', SampleDilution::words($method->dilution_parts), ($bound = SampleDilution::boundPh($method->dilution_parts, $method->dilution_parts, $method->dilution_bound_ph)) === null ? 'unknown' : self::number($bound), $method->dilution_trial === null ? ', from memory' : sprintf(', from %d samples read both ways', count($method->dilution_trial)))],
             ['Stable for', "$method->settle_window_s s"],
             ['Uncertainty from the food', sprintf('at most %s pH', self::number($method->matrix_bound_ph))],
         ];

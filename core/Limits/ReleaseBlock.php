@@ -26,6 +26,12 @@ enum ReleaseBlock: string
     case BathUntold = 'bath-untold';
     case SampleTemperature = 'sample-temperature';
 
+    /** The method asks for another kind of electrode. */
+    case ElectrodeUnsuited = 'electrode-unsuited';
+
+    /** Nobody knows how far so much water shifts this food. */
+    case DilutionUnknown = 'dilution-unknown';
+
     /** Carbon dioxide was still in it: the portion after it read otherwise. */
     case Gassy = 'gassy';
     case ControlCheckMissing = 'control-check-missing';

@@ -22,11 +22,20 @@ final readonly class MethodRules
      * @param float $agreeWithinPh repeatability limit; where gas is driven off 0.02 at most
      * @param float $lowC and $highC between which the stage is read
      * @param float $matrixBoundPh half-width of what the kind of sample adds, pH
+     * @param float|null $dilutionParts parts of water that it names, and $dilutionBoundPh what a trial on the site's own food gave
      * @param bool $degasses whether each portion is read after another degassing, until two in a row agree
      */
-    public function __construct(public int $portions, float $agreeWithinPh, public float $lowC, public float $highC, public float $matrixBoundPh, public bool $degasses = false)
+    public function __construct(public int $portions, float $agreeWithinPh, public float $lowC, public float $highC, public float $matrixBoundPh, public bool $degasses = false, private ?float $dilutionParts = null, private ?float $dilutionBoundPh = null)
     {
         $this->agreeWithinPh = $degasses ? min(self::DEGASSED_PH, $agreeWithinPh) : $agreeWithinPh;
+    }
+
+    /** Half-width of what the kind of sample and its water add, pH; null where nobody knows what so much water does. */
+    public function boundPh(?float $dilutionParts): ?float
+    {
+        $water = SampleDilution::boundPh($dilutionParts, $this->dilutionParts, $this->dilutionBoundPh);
+
+        return $water === null ? null : hypot($this->matrixBoundPh, $water);
     }
 
     /** @param list<float> $values pH in the order in which they were read */

@@ -11,6 +11,7 @@ final readonly class PhPortion
      * @param float $celsius corrected
      * @param BufferValue $low and $high the buffers that its answer leans on; the same where there is only one
      * @param float $outsideByPh distance to the nearest buffer, 0 within the bracket
+     * @param float|null $dilutionParts parts of water to one part of the sample
      * @param bool $isSaid that it stood still is only said, and the policy asks for more
      * @param bool $counts whether its source is evidence here: a simulated one is in the demo only
      */
@@ -23,5 +24,6 @@ final readonly class PhPortion
         public bool $settled,
         public bool $counts,
         public bool $isSaid = false,
+        public ?float $dilutionParts = null,
     ) {}
 }

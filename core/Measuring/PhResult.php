@@ -34,7 +34,7 @@ final readonly class PhResult
         $sharing = $method->agree($values) ? count($gasless) : 1;
         $inputs = $blocks = $judged = [];
         foreach ($portions as $i => $portion) {
-            $inputs[] = $input = $rests->hasSlope ? self::inputs($portion, $rests, $method, in_array($i, $gasless, true) ? $sharing : 1) : null;
+            $inputs[] = $input = $rests->hasSlope && $method->boundPh($portion->dilutionParts) !== null ? self::inputs($portion, $rests, $method, in_array($i, $gasless, true) ? $sharing : 1) : null;
             $blocks[] = $own = self::blocks($portion, $rests, $method, [...(in_array($i, $gasless, true) ? [] : [ReleaseBlock::Gassy]), ...$occasion]);
             $judged[] = new Portion($portion->ph, $input === null ? null : PhUncertainty::of($input)->expanded(), ReleaseBlock::leavesTrust($own), ReleaseBlock::provesNot($own, $limits));
         }
@@ -58,7 +58,7 @@ final readonly class PhResult
             calibrationCelsius: $rests->celsius,
             outsideByPh: $portion->outsideByPh,
             // A bound, so the half-width of a rectangle.
-            matrixU: $method->matrixBoundPh / sqrt(3),
+            matrixU: (float) $method->boundPh($portion->dilutionParts) / sqrt(3),
         );
     }
 
@@ -75,6 +75,7 @@ final readonly class PhResult
             $rests->hasSlope ? null : ReleaseBlock::OnePointCalibration,
             ...ReleaseBlock::outside($portion->ph, $rests->bracketLow, $rests->bracketHigh),
             $portion->settled ? null : ReleaseBlock::Unsettled,
+            $method->boundPh($portion->dilutionParts) === null ? ReleaseBlock::DilutionUnknown : null,
             $portion->isSaid ? ReleaseBlock::StabilitySaid : null,
             $portion->counts ? null : ReleaseBlock::Simulated,
             ...$rests->thermometer->blocks($portion->celsius),

@@ -100,7 +100,7 @@ final class ProductFile
             'family' => TextShape::orEmpty(),
             'description' => TextShape::orEmpty(),
             'expected_ph' => ListShape::range(NumberShape::ph()),
-            'method' => RecordShape::of(['name' => TextShape::any(), 'steps' => $texts, 'low_c' => NumberShape::celsius(), 'high_c' => NumberShape::celsius(), 'places' => $texts, 'needed_places' => $texts, 'portions' => new CountShape(1), 'matrix_bound_ph' => NumberShape::between(0, 1)], ['agree_within_ph' => NumberShape::between(0, 1), 'settle_window_s' => new CountShape(30), 'matrix' => TextShape::oneOf(array_column(Matrix::cases(), 'value')), 'cautions' => $texts, 'dilution' => TextShape::any(), 'why' => TextShape::any(), 'stage_temperatures' => RecordShape::of([], array_fill_keys(array_column(Stage::cases(), 'value'), ListShape::range(NumberShape::celsius())))]),
+            'method' => RecordShape::of(['name' => TextShape::any(), 'steps' => $texts, 'low_c' => NumberShape::celsius(), 'high_c' => NumberShape::celsius(), 'places' => $texts, 'needed_places' => $texts, 'portions' => new CountShape(1), 'matrix_bound_ph' => NumberShape::between(0, 1)], ['agree_within_ph' => NumberShape::between(0, 1), 'settle_window_s' => new CountShape(30), 'matrix' => TextShape::oneOf(array_column(Matrix::cases(), 'value')), 'cautions' => $texts, 'dilution' => TextShape::any(), 'dilution_parts' => NumberShape::between(0, 9), 'why' => TextShape::any(), 'stage_temperatures' => RecordShape::of([], array_fill_keys(array_column(Stage::cases(), 'value'), ListShape::range(NumberShape::celsius())))]),
             'limits' => ListShape::of(self::limitShape(), 0, 40),
         ], [
             'told' => $texts,
@@ -220,7 +220,7 @@ final class ProductFile
             'name' => $method->text('name'), 'steps' => $method->texts('steps'), 'low_c' => $method->number('low_c'), 'high_c' => $method->number('high_c'), 'places' => $method->texts('places'), 'needed_places' => $method->texts('needed_places'), 'portions' => $method->count('portions'), 'matrix_bound_ph' => $method->number('matrix_bound_ph'),
             ...($method->has('agree_within_ph') ? ['agree_within_ph' => $method->number('agree_within_ph')] : []),
             ...($method->has('settle_window_s') ? ['settle_window_s' => $method->count('settle_window_s')] : []),
-            ...array_filter(['matrix' => $method->textOrNull('matrix'), 'dilution' => $method->textOrNull('dilution'), 'why' => $method->textOrNull('why'), 'cautions' => $method->has('cautions') ? $method->texts('cautions') : null], static fn(mixed $value): bool => $value !== null),
+            ...array_filter(['matrix' => $method->textOrNull('matrix'), 'dilution' => $method->textOrNull('dilution'), 'dilution_parts' => $method->has('dilution_parts') ? $method->number('dilution_parts') : null, 'why' => $method->textOrNull('why'), 'cautions' => $method->has('cautions') ? $method->texts('cautions') : null], static fn(mixed $value): bool => $value !== null),
             'stage_temperatures' => array_combine($stages, array_map(static fn(string $stage): array => $own?->numbers($stage) ?? [], $stages)),
         ];
     }

@@ -13,6 +13,7 @@ use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Limits\SecondInstrument;
 use Rheacid\Core\Measuring\Equilibrium;
+use Rheacid\Core\Measuring\SampleDilution;
 use Rheacid\Core\Measuring\TitrationFoundation;
 use Rheacid\Core\Numbers;
 
@@ -81,6 +82,8 @@ final class StateWords
             ReleaseBlock::SecondDiffers => sprintf('A second instrument differs by more than %s pH. Nothing is decided until a third has read it.', SecondInstrument::DIFFER_PH),
             ReleaseBlock::SolutionBarred => 'The calibration uses a bottle that was dipped into or made up with tap water, which is not allowed for critical limits. Calibrate with other bottles.',
             ReleaseBlock::Gassy => 'The sample still contained gas: no two portions in a row agree. Degas again and read it again.',
+            ReleaseBlock::ElectrodeUnsuited => 'The method asks for another kind of electrode. Measure with one that it suits.',
+            ReleaseBlock::DilutionUnknown => sprintf('Nobody knows how far so much water shifts this food: %s is the most with a known bound. Dilute less, or try the method out on three samples.', SampleDilution::words(SampleDilution::MOST_PARTS)),
             ReleaseBlock::SampleTemperature => 'The sample was outside the temperature range of the method. Correct it and measure again.',
         };
     }

@@ -159,8 +159,9 @@ final readonly class Work
     private function measureAt(Person $by, Batch $batch, Stage $stage, string $place, float $ph, CarbonImmutable $at, ?Occasion $joins): Occasion
     {
         $code = (string) $batch->code;
-        $pair = $this->pair('E-07');
-        $draft = ($this->begin)($by, IdempotencyKey::own(), $batch, $pair, Thermometer::query()->where('code', 'T-03')->firstOrFail(), new Drawn($stage, $place, $at->subMinutes(8), $joins), [], Source::Simulated);
+        $isPushedIn = $batch->product->method->matrix?->needsPilotHole() === true;
+        $pair = $this->pair($isPushedIn ? 'E-09' : 'E-07');
+        $draft = ($this->begin)($by, IdempotencyKey::own(), $batch, $pair, Thermometer::query()->where('code', 'T-03')->firstOrFail(), new Drawn($stage, $place, $at->subMinutes(8), $joins, hasPilotHole: $isPushedIn ? true : null), [], Source::Simulated);
         foreach ([$ph - 0.006, $ph] as $portion) {
             $this->fill($code, $portion);
             $this->immerse($by, $pair, 'batch_id', $batch->id, $draft);

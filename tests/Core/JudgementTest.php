@@ -195,7 +195,9 @@ final class JudgementTest extends TestCase
         self::assertSame([RunQuestion::OutsideBracket], RunQuestion::asked([7.0, 4.01], [[4.2, 7.1]], false, false));
         self::assertSame([], RunQuestion::asked([7.0, 4.2], [[4.2, 7.0]], false, false), '2.8 apart is far enough');
         self::assertSame([RunQuestion::ShortSpan], RunQuestion::asked([7.0, 4.21], [], false, false));
-        self::assertSame([], RunQuestion::asked([7.0], [], false, false), 'one point has its own finding');
+        self::assertSame([RunQuestion::OneBuffer], RunQuestion::asked([7.0], [], false, false));
+        self::assertSame([RunQuestion::OneUseMore, RunQuestion::KeptCold], RunQuestion::asked([7.0, 4.01], [], false, false, isAnyKeptCold: true, isAnyUsedUp: true));
+        self::assertSame([true, false], [RunQuestion::OneUseMore->needsReason(), RunQuestion::KeptCold->needsReason()]);
         self::assertSame([RunQuestion::NeverSoaked, RunQuestion::ReadBackIsFitted], RunQuestion::asked([7.0, 4.01], [], true, true));
         self::assertFalse(RunQuestion::asksTemperature(23.0, [21.0, 22.0]));
         self::assertTrue(RunQuestion::asksTemperature(23.1, [21.0, 22.0]));

@@ -29,7 +29,11 @@ use Rheacid\Core\Measuring\Foundation;
 use Rheacid\Core\Measuring\MethodRules;
 use Rheacid\Core\Measuring\PhPortion;
 use Rheacid\Core\Measuring\PhResult;
+use Rheacid\Core\Measuring\SampleDilution;
+use Rheacid\Core\Measuring\StandardMethods;
 use Rheacid\Core\Measuring\ThermometerFacts;
+use Rheacid\Core\Products\Library;
+use Rheacid\Core\Products\LibraryProduct;
 
 /** What a pH is worth, and what keeps it from proving anything. */
 final class MeasuringTest extends TestCase
@@ -192,6 +196,60 @@ final class MeasuringTest extends TestCase
     private static function against46(array $portions): Conformity
     {
         return Judge::on([new Result('ph', '', $portions)], [self::limit()], new Occasion(Stage::Underway))->due[0]->conformity;
+    }
+
+    /** @return iterable<string, array{float|null, float|null, float|null, float|null}> bound, parts used, parts and bound of the method */
+    public static function dilutions(): iterable
+    {
+        yield 'none' => [0.0, null, null, null];
+        yield 'none used where some may be' => [0.0, 0.0, 3.0, null];
+        yield '20 mL to 100 g' => [0.02, 0.2, 1.0, null];
+        yield '1 + 1' => [0.05, 1.0, 1.0, null];
+        yield 'between two' => [0.075, 2.0, 1.0, null];
+        yield '1 + 3' => [0.10, 3.0, 3.0, null];
+        yield '1 + 9' => [0.20, 9.0, 9.0, null];
+        yield 'more than anybody knows' => [null, 9.1, 9.0, null];
+        yield 'as the trial of the site was' => [0.03, 1.0, 1.0, 0.03];
+        yield 'more water than in the trial' => [0.10, 3.0, 1.0, 0.03];
+    }
+
+    #[DataProvider('dilutions')]
+    public function test_water_in_the_sample_has_a_bound_or_proves_nothing(?float $bound, ?float $used, ?float $parts, ?float $tried): void
+    {
+        self::assertEqualsWithDelta($bound, SampleDilution::boundPh($used, $parts, $tried), 1e-9);
+        $method = new MethodRules(2, 0.05, 20, 25, 0.04, dilutionParts: $parts, dilutionBoundPh: $tried);
+        $diluted = new PhPortion(4.2, 21.0, new BufferValue(4.01, 0.02), new BufferValue(7.0, 0.02), 0.0, true, true, dilutionParts: $used);
+        $result = PhResult::of([$diluted, $diluted], self::rests(), $method, [], [self::limit()]);
+
+        self::assertSame($bound === null ? [ReleaseBlock::DilutionUnknown] : [], $result->blocks[0]);
+        self::assertEqualsWithDelta($bound === null ? null : hypot(0.04, $bound) / sqrt(3), $result->inputs[0]?->matrixU, 1e-9);
+    }
+
+    public function test_a_small_trial_gives_a_bound_and_steps_name_the_ratio_of_the_method(): void
+    {
+        self::assertNull(SampleDilution::ofTrial([[4.31, 4.36], [4.40, 4.44]]), 'two samples are too few');
+        self::assertEqualsWithDelta(0.05, SampleDilution::ofTrial([[4.31, 4.36], [4.40, 4.44], [4.5, 4.47]]), 1e-9);
+        self::assertSame(0.02, SampleDilution::ofTrial([[4.3, 4.3], [4.4, 4.4], [4.5, 4.5]]), 'three may be lucky');
+        self::assertSame([1.0, 0.0], [SampleDilution::usual(1.0), SampleDilution::usual(0.2)]);
+        self::assertSame(['1+3'], SampleDilution::contradicted(['Weigh 100 g.', 'Add water, 1+3, and blend.'], 1.0));
+        self::assertSame([], SampleDilution::contradicted(['Add water, 1 + 3, and blend.'], 3.0));
+        self::assertSame(['1 + 3'], SampleDilution::contradicted(['Add water, 1 + 3, and blend.'], null));
+    }
+
+    public function test_steps_and_fields_of_the_shipped_methods_say_the_same(): void
+    {
+        $methods = [...StandardMethods::all(), ...array_map(static fn(LibraryProduct $product): array => $product->method, Library::all())];
+        foreach ($methods as $code => $method) {
+            $text = implode("\n", $method['steps']);
+            self::assertSame([], SampleDilution::contradicted($method['steps'], $method['dilution_parts']), (string) $code);
+            self::assertSame($method['dilution_parts'] !== null, $method['dilution'] !== null, "$code: words and number of the dilution");
+            self::assertSame($method['dilution_parts'] !== null, preg_match('/(blend|thin|mash|add)[^.]*\\bwater\\b|as the dilution says/i', (string) preg_replace('/without adding water|read the watery part/i', '', $text)) === 1, "$code: steps that add water");
+            preg_match_all('/(\\d+)\\s?[–-]\\s?(\\d+) °C/u', $text, $ranges, PREG_SET_ORDER);
+            $known = [[$method['low_c'], $method['high_c']], ...array_values($method['stage_temperatures'])];
+            foreach ($ranges as [$range, $low, $high]) {
+                self::assertNotSame([], array_filter($known, static fn(array $one): bool => $one[0] <= (float) $low && $one[1] >= (float) $high), "$code: $range");
+            }
+        }
     }
 
     private static function limit(): ProductLimit

@@ -80,6 +80,9 @@ final class SamplingTest extends TestCase
             self::assertNotSame([], $method['cautions'], $code);
         }
         self::assertSame([true, false, true], [Matrix::Insertion->suits(ElectrodeKind::Spear), Matrix::Insertion->suits(ElectrodeKind::Refillable), Matrix::Slurry->suits(ElectrodeKind::Refillable)]);
+        self::assertSame([true, true, false], array_map(Matrix::Must->suits(...), [ElectrodeKind::Sleeve, ElectrodeKind::DoubleJunction, ElectrodeKind::SealedGel]));
+        self::assertSame([true, false], array_map(Matrix::Surface->suits(...), [ElectrodeKind::Flat, ElectrodeKind::Spear]));
+        self::assertSame([Matrix::Insertion], array_values(array_filter(Matrix::cases(), static fn(Matrix $matrix): bool => $matrix->needsPilotHole())));
         self::assertSame([0.02, 0.05], [StandardMethods::all()['sparkling']['agree_within_ph'], StandardMethods::all()['still-liquid']['agree_within_ph']], 'two readings within 0.02 show that the gas is gone');
     }
 

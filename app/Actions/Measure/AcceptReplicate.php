@@ -53,6 +53,7 @@ final class AcceptReplicate
                 'response_time_s' => $seen->responseTimeS,
                 'settled' => $seen->settled,
                 'stability' => $seen->stability,
+                'dilution_parts' => $draft->dilution_parts,
                 'reason' => $reason,
                 'trace_id' => KeepTrace::of($entry, $seen)?->id,
                 'source' => $seen->source,

@@ -28,12 +28,13 @@ final class BeginMeasuring
     /**
      * @param array<string, bool> $answers to conditions of the product's limits that nobody had answered yet
      * @param RoundStop|null $stop of the round on which it is read
+     * @param float|null $dilutionParts parts of water to one part of the sample
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, Pair $pair, Thermometer $thermometer, Drawn $drawn, array $answers, Source $source, ?RoundStop $stop = null): MeasurementDraft
+    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, Pair $pair, Thermometer $thermometer, Drawn $drawn, array $answers, Source $source, ?RoundStop $stop = null, ?float $dilutionParts = null): MeasurementDraft
     {
-        return Recording::once($by, $form, 'draw a sample', MeasurementDraft::class, static function (Entry $entry) use ($by, $batch, $pair, $thermometer, $drawn, $answers, $source, $stop): MeasurementDraft {
+        return Recording::once($by, $form, 'draw a sample', MeasurementDraft::class, static function (Entry $entry) use ($by, $batch, $pair, $thermometer, $drawn, $answers, $source, $stop, $dilutionParts): MeasurementDraft {
             Life::ensure($batch, null);
             [$calibration, $check] = Fit::ensure($pair, $thermometer, $batch->product->method);
             Occupancy::ensureFree($pair->electrode);
@@ -50,6 +51,7 @@ final class BeginMeasuring
                 'method_id' => $batch->product->method_id,
                 'series' => (string) Str::uuid(),
                 'source' => $source,
+                'dilution_parts' => $dilutionParts,
                 'holder_id' => $by->id,
                 'opened_at' => $entry->at,
                 'state' => 'open',

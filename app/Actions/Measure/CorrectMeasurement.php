@@ -79,7 +79,7 @@ final readonly class CorrectMeasurement
             $celsius = round($shown + (float) $first->correction_c, 3);
             $answer = $function->tell($signal, $celsius);
             $entry->add(new Replicate([
-                ...$first->only(['position', 'calibration_id', 'verification_id', 'correction_c', 'response_time_s', 'settled', 'stability', 'trace_id', 'person_id', 'at']),
+                ...$first->only(['position', 'calibration_id', 'verification_id', 'correction_c', 'response_time_s', 'settled', 'stability', 'dilution_parts', 'trace_id', 'person_id', 'at']),
                 'series' => $series,
                 'mv' => $signal->mv,
                 'shown_ph' => $signal->shownPh,

@@ -26,6 +26,9 @@ final class DrawSample
      */
     public static function of(Entry $entry, Batch $batch, Drawn $drawn): array
     {
+        if ($drawn->hasPilotHole === false) {
+            throw Refused::because('Make a pilot hole with a clean skewer first, and tick it: the tip of a spear is fragile, and glass in food is a hazard.', 'pilot_hole');
+        }
         self::ensureAmidst($batch, $drawn->at, $entry->at);
         if ($drawn->joins !== null && $drawn->joins->batch_id !== $batch->id) {
             throw Refused::because('That sample belongs to another batch.', 'joins');
@@ -33,7 +36,7 @@ final class DrawSample
         self::ensureOpen($batch, $drawn);
         $occasion = $drawn->joins ?? $entry->add(new Occasion(['batch_id' => $batch->id, 'stage' => $drawn->stage, 'drawn_at' => $drawn->at, 'at' => $entry->at, 'person_id' => $entry->by->id]));
 
-        return [$occasion, $entry->add(new Sample(['occasion_id' => $occasion->id, 'place' => $drawn->place, 'drawn_at' => $drawn->at, 'chilled' => $drawn->isChilled, 'person_id' => $entry->by->id]))];
+        return [$occasion, $entry->add(new Sample(['occasion_id' => $occasion->id, 'place' => $drawn->place, 'drawn_at' => $drawn->at, 'chilled' => $drawn->isChilled, 'pilot_hole' => $drawn->hasPilotHole, 'person_id' => $entry->by->id]))];
     }
 
     /**

@@ -30,11 +30,12 @@ final readonly class KeepTypedReading
      * @param non-empty-list<Signal> $signals of the portions
      * @param float $shownC °C as the thermometer shows it
      * @param list<Stability|null> $stability of each portion; null where it had not settled
+     * @param float|null $dilutionParts parts of water to one part of the sample
      * @param string|null $reason why it is taken though it had not settled
      *
      * @throws Refused at the field "readings"
      */
-    public function __invoke(Entry $entry, Batch $batch, Occasion $occasion, Sample $sample, Calibration $calibration, Verification $check, array $signals, float $shownC, array $stability, ?string $reason, CarbonImmutable $readAt): Measurement
+    public function __invoke(Entry $entry, Batch $batch, Occasion $occasion, Sample $sample, Calibration $calibration, Verification $check, array $signals, float $shownC, array $stability, ?string $reason, CarbonImmutable $readAt, ?float $dilutionParts = null): Measurement
     {
         $function = $calibration->calibrationFunction();
         $celsius = round($check->corrected($shownC), 3);
@@ -52,7 +53,7 @@ final readonly class KeepTypedReading
         foreach ($signals as $i => $signal) {
             $entry->add(new Replicate([
                 'series' => $series, 'position' => $i + 1, 'calibration_id' => $calibration->id, 'verification_id' => $check->id, 'mv' => $signal->mv, 'shown_ph' => $signal->shownPh, 'shown_c' => $shownC,
-                'correction_c' => round($celsius - $shownC, 3), 'celsius' => $celsius, 'value' => $told[$i]->ph, 'outside_by_ph' => $told[$i]->outsideByPh(), 'settled' => ($stability[$i] ?? null) !== null, 'stability' => $stability[$i] ?? null, 'reason' => $reason, 'source' => Source::Typed, 'person_id' => $entry->by->id, 'at' => $readAt,
+                'correction_c' => round($celsius - $shownC, 3), 'celsius' => $celsius, 'value' => $told[$i]->ph, 'outside_by_ph' => $told[$i]->outsideByPh(), 'settled' => ($stability[$i] ?? null) !== null, 'stability' => $stability[$i] ?? null, 'dilution_parts' => $dilutionParts, 'reason' => $reason, 'source' => Source::Typed, 'person_id' => $entry->by->id, 'at' => $readAt,
             ]));
         }
         $isJoining = $occasion->measurements()->exists();

@@ -29,13 +29,15 @@ final readonly class VisitStop
      * @param float $shownC °C as the thermometer shows it
      * @param bool $isSaid that each stood still, by what is said of the round or of this stop
      * @param string|null $reason why it is taken though it did not stand still
+     * @param float|null $dilutionParts parts of water to one part of the sample
+     * @param bool|null $hasPilotHole made before the tip was pushed in; null where none is needed
      * @param list<float|null> $watchedS seconds for which each typed number was looked at
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, RoundStop $stop, array $signals, float $shownC, bool $isSaid, ?string $reason, array $watchedS = []): RoundVisit
+    public function __invoke(Person $by, IdempotencyKey $form, RoundStop $stop, array $signals, float $shownC, bool $isSaid, ?string $reason, array $watchedS = [], ?float $dilutionParts = null, ?bool $hasPilotHole = null): RoundVisit
     {
-        return Recording::once($by, $form, 'read a stop of a round', RoundVisit::class, function (Entry $entry) use ($stop, $signals, $shownC, $isSaid, $reason, $watchedS): RoundVisit {
+        return Recording::once($by, $form, 'read a stop of a round', RoundVisit::class, function (Entry $entry) use ($stop, $signals, $shownC, $isSaid, $reason, $watchedS, $dilutionParts, $hasPilotHole): RoundVisit {
             $stop->load(['round.pair.electrode', 'round.thermometer']);
             $round = $stop->round;
             if ($stop->visit()->exists()) {
@@ -50,8 +52,8 @@ final readonly class VisitStop
                 throw Refused::because('Give a reason to record an unstable reading, or say that it was stable.', 'reason');
             }
             $drawnAt = $round->drawn_at === null ? $entry->at : CarbonImmutable::instance($round->drawn_at);
-            [$occasion, $sample] = DrawSample::of($entry, $batch, new Drawn($stop->stage, (string) $stop->place, $drawnAt, KeepVisit::joins($stop), (bool) $round->chilled));
-            $measurement = ($this->keep)($entry, $batch, $occasion, $sample, $calibration, $check, $signals, $shownC, $stability, $reason, $entry->at);
+            [$occasion, $sample] = DrawSample::of($entry, $batch, new Drawn($stop->stage, (string) $stop->place, $drawnAt, KeepVisit::joins($stop), (bool) $round->chilled, $hasPilotHole));
+            $measurement = ($this->keep)($entry, $batch, $occasion, $sample, $calibration, $check, $signals, $shownC, $stability, $reason, $entry->at, $dilutionParts);
 
             return KeepVisit::of($entry, $stop, $measurement);
         });

@@ -11,6 +11,7 @@ use Illuminate\Validation\Rule;
 use Rheacid\Actions\Measure\RecordLate;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Http\Bench;
+use Rheacid\Http\SampleFields;
 use Rheacid\Measure\PaperLine;
 use Rheacid\Models\Batch;
 use Rheacid\Records\IdempotencyKey;
@@ -36,7 +37,7 @@ final class LateController
         ], ['pair' => 'Choose a pair.', 'thermometer' => 'Choose a thermometer.', 'place' => 'Choose where the samples were taken.', 'readings.required' => 'Type the readings, one sample per line.']);
         $pair = Instruments::pair($request->integer('pair'));
         $lines = PaperLine::read($request->string('readings')->toString(), $pair->meter->shows_mv);
-        $record(Bench::person($request), IdempotencyKey::from($request), $batch, $pair, Instruments::thermometer($request->integer('thermometer')), Stage::from($request->string('stage')->toString()), $request->string('place')->toString(), $lines, $request->boolean('still'));
+        $record(Bench::person($request), IdempotencyKey::from($request), $batch, $pair, Instruments::thermometer($request->integer('thermometer')), Stage::from($request->string('stage')->toString()), $request->string('place')->toString(), $lines, $request->boolean('still'), SampleFields::dilution($request, $batch->product->method));
 
         return redirect()->route('batches.show', $batch)->with('done', count($lines) === 1 ? 'One reading recorded, marked as entered late.' : count($lines) . ' readings recorded, marked as entered late.');
     }

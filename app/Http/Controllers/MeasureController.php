@@ -12,6 +12,7 @@ use Rheacid\Actions\Measure\BeginMeasuring;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Http\Bench;
 use Rheacid\Http\Requests\SampleRequest;
+use Rheacid\Http\SampleFields;
 use Rheacid\Models\Batch;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Rounds\Way;
@@ -44,6 +45,7 @@ final class MeasureController
             $request->answers($batch),
             Bench::source($request, $pair, $bench),
             $request->roundStop(),
+            SampleFields::dilution($request, $batch->product->method),
         );
 
         return redirect()->route('drafts.show', $draft);

@@ -14,6 +14,7 @@ use Rheacid\Actions\Measure\VisitStop;
 use Rheacid\Http\Bench;
 use Rheacid\Http\Requests\RoundRequest;
 use Rheacid\Http\Requests\StopRequest;
+use Rheacid\Http\SampleFields;
 use Rheacid\Models\Round;
 use Rheacid\Models\RoundStop;
 use Rheacid\Records\IdempotencyKey;
@@ -45,7 +46,7 @@ final class RoundController
 
     public function visit(StopRequest $request, Round $round, RoundStop $stop, VisitStop $visit): RedirectResponse
     {
-        $visit(Bench::person($request), IdempotencyKey::from($request), Way::stop($round, $stop->id), $request->signals(), $request->celsius(), $request->isSaidStable(), $request->reason(), $request->watched());
+        $visit(Bench::person($request), IdempotencyKey::from($request), Way::stop($round, $stop->id), $request->signals(), $request->celsius(), $request->isSaidStable(), $request->reason(), $request->watched(), SampleFields::dilution($request, $stop->batch->product->method), SampleFields::pilotHole($request, $stop->batch->product->method));
 
         return redirect()->route('rounds.show', $round);
     }

@@ -9,6 +9,7 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Measuring\Matrix;
+use Rheacid\Core\Measuring\SampleDilution;
 use Rheacid\Core\Words\Quantity;
 
 /** A method as the lead typed it. */
@@ -17,7 +18,7 @@ final class MethodRequest extends FormRequest
     /** Lists that are typed one to a line. */
     private const LISTS = ['steps' => 30, 'cautions' => 12, 'places' => 12, 'needed_places' => 12];
 
-    private const NUMBERS = ['low_c', 'high_c', 'agree_within_ph', 'matrix_bound_ph'];
+    private const NUMBERS = ['dilution_parts', 'low_c', 'high_c', 'agree_within_ph', 'matrix_bound_ph'];
 
     protected function prepareForValidation(): void
     {
@@ -46,6 +47,9 @@ final class MethodRequest extends FormRequest
             'places' => ['required', 'string', 'max:600'],
             'needed_places' => ['nullable', 'string', 'max:600'],
             'dilution' => ['nullable', 'string', 'max:200'],
+            'dilution_parts' => ['nullable', 'numeric', 'gt:0', 'max:99'],
+            'dilution_trial' => ['nullable', 'string', 'max:2000'],
+            'other_electrodes' => ['nullable', 'boolean'],
             'why' => ['nullable', 'string', 'max:400'],
             'portions' => ['required', 'integer', 'between:1,5'],
             'agree_within_ph' => ['required', 'numeric', 'between:0.005,0.5'],
@@ -65,6 +69,7 @@ final class MethodRequest extends FormRequest
             'portions' => '1 to 5 portions are accepted.',
             'agree_within_ph' => 'A number from 0.005 to 0.5 pH is accepted.',
             'matrix_bound_ph' => 'A number from 0 to 0.3 pH is accepted.',
+            'dilution_parts' => 'Parts of water to one part of the sample are accepted, like 1 or 0.2; empty without a dilution.',
             'low_c.lt' => 'It must lie below the upper temperature.',
             'low_c' => 'A temperature from −5 to 130 °C is accepted.',
             'high_c' => 'A temperature from −5 to 130 °C is accepted.',
@@ -90,6 +95,14 @@ final class MethodRequest extends FormRequest
             foreach (array_filter([...$this->lines('places'), ...$this->lines('needed_places')], static fn(string $place): bool => mb_strlen($place) > 40) as $place) {
                 $validator->errors()->add('places', 'A place has at most 40 characters: "' . mb_substr($place, 0, 20) . '…".');
             }
+            $parts = $this->filled('dilution_parts') ? $this->float('dilution_parts') : null;
+            foreach (SampleDilution::contradicted($this->lines('steps'), $parts) as $ratio) {
+                $validator->errors()->add('steps', sprintf('The steps name %s, but the method names %s. Make both say the same.', $ratio, $parts === null ? 'no dilution' : SampleDilution::words($parts)));
+            }
+            $trial = $this->trial();
+            if ($trial !== [] && (in_array(null, $trial, true) || count($trial) < SampleDilution::TRIAL_SAMPLES)) {
+                $validator->errors()->add('dilution_trial', sprintf('Type at least %d samples, one per line: pH undiluted; pH diluted, like 4.31; 4.36.', SampleDilution::TRIAL_SAMPLES));
+            }
             foreach ($this->stages() as $stage => [$low, $high]) {
                 if ($low === null || $high === null || $low >= $high) {
                     $validator->errors()->add("stage.$stage.low", 'Both ends are needed, the lower one first; both empty where the stage has none of its own.');
@@ -101,12 +114,29 @@ final class MethodRequest extends FormRequest
     /** @return array<string, mixed> of the columns of a method */
     public function values(): array
     {
+        $trial = array_values(array_filter($this->trial(), is_array(...)));
+
         return [
+            'dilution_parts' => $this->filled('dilution_parts') ? $this->float('dilution_parts') : null,
+            'dilution_trial' => $trial === [] ? null : $trial,
+            'dilution_bound_ph' => SampleDilution::ofTrial($trial),
+            'other_electrodes' => $this->boolean('other_electrodes'),
             ...$this->safe()->only(['name', 'dilution', 'why', 'portions', 'agree_within_ph', 'matrix_bound_ph', 'low_c', 'high_c', 'settle_window_s']),
             'matrix' => Matrix::from($this->string('matrix')->toString()),
             ...array_map($this->lines(...), array_combine(array_keys(self::LISTS), array_keys(self::LISTS))),
             'stage_temperatures' => $this->stages(),
         ];
+    }
+
+    /** @return list<array{float, float}|null> pH undiluted and diluted; null for a line that is no pair */
+    private function trial(): array
+    {
+        return array_map(static function (string $line): ?array {
+            $numbers = array_map(Quantity::plain(...), array_map(trim(...), explode(';', $line)));
+            $isPair = count($numbers) === 2 && is_numeric($numbers[0]) && is_numeric($numbers[1]) && max($numbers) <= 14 && min($numbers) >= 0;
+
+            return $isPair ? [(float) $numbers[0], (float) $numbers[1]] : null;
+        }, $this->lines('dilution_trial'));
     }
 
     /** @return list<string> */

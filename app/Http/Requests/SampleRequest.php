@@ -75,7 +75,7 @@ final class SampleRequest extends FormRequest
     /** @throws Refused at its field */
     public function drawn(): Drawn
     {
-        return SampleFields::told($this, $this->batch());
+        return SampleFields::told($this, $this->batch(), SampleFields::pilotHole($this, $this->batch()->product->method));
     }
 
     /** Of the round on which it is read. */

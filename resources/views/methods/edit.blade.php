@@ -21,6 +21,9 @@
             <x-lines name="places" label="Places" :lines="$method->places" help="one per line" />
             <x-lines name="needed_places" label="Required places" :lines="$method->neededPlaces()" help="one per line; leave empty if one place is enough" rows="3" />
             <x-field name="dilution" label="Dilution" :value="$method->dilution" maxlength="200" class="wide" />
+            <x-field name="dilution_parts" label="Parts of water to one part of the sample" :value="$method->dilution_parts === null ? null : Rheacid\Core\Numbers::plain($method->dilution_parts)" inputmode="decimal" help="like 1 for 1 + 1; leave empty if the sample is never diluted" />
+            <x-lines name="dilution_trial" label="Trial of the dilution" :lines="array_map(fn ($pair) => Rheacid\Core\Numbers::fixed($pair[0], 2) . '; ' . Rheacid\Core\Numbers::fixed($pair[1], 2), $method->dilution_trial ?? [])" help="three samples or more, one per line: pH undiluted; pH diluted. The largest difference then replaces the usual bound." rows="3" />
+            <x-choice name="other_electrodes" label="Electrodes that the method does not ask for" :options="['0' => 'are refused', '1' => 'are allowed; their readings prove nothing']" :value="$method->other_electrodes ? '1' : '0'" />
             <x-field name="why" label="Reasons" :value="$method->why" maxlength="400" class="wide" />
         </div>
         <details class="plan" @if (($method->stage_temperatures ?? []) !== []) open @endif><summary>Temperatures by stage</summary>
