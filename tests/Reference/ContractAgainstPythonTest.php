@@ -7,6 +7,7 @@ namespace Tests\Reference;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Contract\Contract;
 use Rheacid\Core\Electrode\BufferTables;
 use Rheacid\Core\Electrode\Nernst;
@@ -74,8 +75,11 @@ final class ContractAgainstPythonTest extends TestCase
                 $output = json_decode(Contract::answer($job, json_encode($input, JSON_THROW_ON_ERROR))[0], true, 64, JSON_THROW_ON_ERROR);
                 self::assertArrayNotHasKey('error', $output, $job . json_encode($input) . json_encode($output));
                 $asked[] = ['job' => $job, 'input' => $input, 'output' => $output];
-                $verdict = $job . ' ' . json_encode($output['verdict'] ?? $output['met']);
-                $seen[$verdict] = ($seen[$verdict] ?? 0) + 1;
+                $said = $output['verdict'] ?? $output['met'] ?? null;
+                if ($said !== null) {
+                    $verdict = $job . ' ' . json_encode($said);
+                    $seen[$verdict] = ($seen[$verdict] ?? 0) + 1;
+                }
             }
         }
 
@@ -127,6 +131,9 @@ final class ContractAgainstPythonTest extends TestCase
                 'temperatures' => $minutes, 'expanded_u_c' => $any([0, 0.5]), 'minimum_c' => 63, 'minutes' => $any([3, 15, 30]),
                 ...$any([[], ['gap_minutes' => $any([2, 8])]]), ...$any([[], ['begin_minute' => $number(-5, 30), 'end_minute' => $number(60, 140)]]), ...$struck($minutes),
             ],
+            'lethality' => ['temperatures' => $minutes, 'expanded_u_c' => $any([0, 0.5]), 'base_c' => $any([60, 70, 121.1]), 'z_c' => $any([7, 10]), ...$any([[], ['gap_minutes' => $any([2, 8])]]), ...$struck($minutes)],
+            'time-beyond' => ['temperatures' => $cold, 'expanded_u_c' => $any([0, 0.5]), 'limit_c' => $any([4, 5]), ...$any([[], ['gap_h' => $any([4, 12])]]), ...$struck($cold)],
+            'acidity-unit' => ['value' => $number(0, 30), 'given_in' => $any(AcidityUnit::perLitre()), 'wanted_in' => $any(AcidityUnit::perLitre())],
         ];
     }
 

@@ -6,6 +6,8 @@ namespace Tests\Reference;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Acidity\AcidityUnit;
+use Rheacid\Core\Courses\Lethality;
 use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Electrode\BufferTables;
 use Rheacid\Core\Electrode\Conductivity;
@@ -32,6 +34,56 @@ final class HandbookTest extends TestCase
         yield 'body temperature' => [37.0, 61.54];
         yield 'a hot mash' => [60.0, 66.10];
         yield 'boiling water' => [100.0, 74.04];
+    }
+
+    /**
+     * Acidity of dairy and wine. 1 °SH is 2.25 °D and 1 °Th 0.4 °SH, as dairy handbooks give them; 1 g/L as sulfuric acid is 1.53 g/L
+     * as tartaric acid, and 1 meq/L 0.075 g/L of it, as in the OIV compendium of wine analysis; all from memory.
+     *
+     * @return iterable<string, array{float, string, string, float, float}> value, unit, wanted, printed, last digit
+     */
+    public static function acidities(): iterable
+    {
+        yield '°SH in °D' => [1.0, 'soxhlet_henkel', 'dornic', 2.25, 0.005];
+        yield '°Th in °SH' => [1.0, 'thoerner', 'soxhlet_henkel', 0.40, 0.005];
+        yield '°Th in °D' => [10.0, 'thoerner', 'dornic', 9.0, 0.05];
+        yield '°D in % of lactic acid' => [16.0, 'dornic', 'lactic_g_per_100ml', 0.16, 0.0005];
+        yield 'sulfuric as tartaric' => [1.0, 'sulfuric_g_per_l', 'tartaric_g_per_l', 1.53, 0.005];
+        yield 'tartaric as sulfuric' => [1.0, 'tartaric_g_per_l', 'sulfuric_g_per_l', 0.653, 0.0006];
+        yield 'meq/L in g/L of tartaric acid' => [1.0, 'meq_per_l', 'tartaric_g_per_l', 0.075, 0.0005];
+        yield 'tartaric as malic, cider' => [10.0, 'tartaric_g_per_l', 'malic_g_per_l', 8.93, 0.006];
+    }
+
+    #[DataProvider('acidities')]
+    public function test_units_of_acidity_are_those_of_the_trades(float $value, string $unit, string $wanted, float $printed, float $digit): void
+    {
+        [$given, $other] = [AcidityUnit::named($unit), AcidityUnit::named($wanted)];
+        self::assertNotNull($given);
+        self::assertNotNull($other);
+
+        self::assertEqualsWithDelta($printed, $given->to($other, $value), $digit);
+    }
+
+    /**
+     * Pasteurisation units for a minute at a temperature, as the brewing tables print them from 1.393^(T − 60) (Del Vecchio, Dayharsh
+     * and Baselt, Proc. ASBC 1951; from memory): that is a z of 6.95 °C. And the lethal rates of canning tables for z 10 °C at 121.1 °C.
+     *
+     * @return iterable<string, array{float, float, float, float}> °C, base, z, printed units
+     */
+    public static function lethalRates(): iterable
+    {
+        foreach ([[60, 1.0], [62, 1.94], [64, 3.77], [65, 5.25], [66, 7.31], [68, 14.2], [70, 27.5], [72, 53.4]] as [$celsius, $units]) {
+            yield "a minute at $celsius °C" => [(float) $celsius, 60.0, 6.946, $units];
+        }
+        foreach ([[111.1, 0.100], [115.0, 0.245], [118.0, 0.490], [121.1, 1.0], [124.0, 1.950]] as [$celsius, $units]) {
+            yield "canning at $celsius °C" => [(float) $celsius, 121.1, 10.0, $units];
+        }
+    }
+
+    #[DataProvider('lethalRates')]
+    public function test_lethal_units_are_those_of_the_tables(float $celsius, float $base, float $z, float $printed): void
+    {
+        self::assertEqualsWithDelta($printed, Lethality::of([[0.0, $celsius], [1.0, $celsius]], 0.0, $base, $z)->unitsMin, 0.004 * $printed + 0.0005);
     }
 
     #[DataProvider('slopes')]

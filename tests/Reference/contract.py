@@ -12,6 +12,7 @@ import sys
 import numpy as np
 from scipy.constants import R, physical_constants
 from iapws import iapws97
+from scipy.integrate import quad
 from scipy.interpolate import PchipInterpolator
 from scipy.optimize import brentq, least_squares
 from scipy.special import expit
@@ -450,6 +451,41 @@ def heat_hold(i):
     return {"longest_minutes": best[0], "met": bool(best[0] > 0 and best[0] >= i["minutes"] - 1e-9), "from_minute": best[1], "to_minute": best[2]}
 
 
+def lethality(i):
+    """SciPy's quadrature over each interval that is no gap."""
+    units, gaps = 0.0, []
+    for (a, at_a), (b, at_b) in zip(i["temperatures"], i["temperatures"][1:]):
+        if b - a > i.get("gap_minutes", 5) + 1e-9 or cut_off(i, a, b):
+            gaps.append([a, b])
+        else:
+            units += quad(lambda t: 10 ** ((np.interp(t, [a, b], [at_a, at_b]) - i.get("expanded_u_c", 0) - i["base_c"]) / i["z_c"]), a, b, epsabs=0, epsrel=1e-12)[0]
+    return {"units_min": float(units), "gaps": gaps}
+
+
+def time_beyond(i):
+    """The middle of every stretch between two marks decides whether it lies above."""
+    hours, gaps = 0.0, []
+    for (a, at_a), (b, at_b) in zip(i["temperatures"], i["temperatures"][1:]):
+        over = lambda t: np.interp(t, [a, b], [at_a, at_b]) + i.get("expanded_u_c", 0) - i["limit_c"]
+        if b - a > i.get("gap_h", 24) + 1e-9 or cut_off(i, a, b):
+            gaps.append([a, b])
+            hours += b - a
+            continue
+        marks = [a, *([brentq(over, a, b, xtol=1e-13)] if over(a) * over(b) < 0 else []), b]
+        hours += sum(y - x for x, y in zip(marks, marks[1:]) if over((x + y) / 2) > 1e-9)
+    return {"hours": float(hours), "gaps": gaps}
+
+
+def acidity_unit(i):
+    """Equivalent weights from the atomic weights, rounded as a handbook does."""
+    equivalent = {acid: round(mass(acid) / protons, 3) for acid, protons in {"tartaric": 2, "malic": 2, "citric": 3, "lactic": 1, "acetic": 1, "sulfuric": 2}.items()}
+    def meq(unit):
+        fixed = {"meq_per_l": 1, "dornic": 0.1 / equivalent["lactic"] * 1000, "soxhlet_henkel": 2.5, "thoerner": 1}
+        acid, _, per = unit.partition("_g_per_")
+        return fixed.get(unit) or {"l": 1, "100ml": 10}[per] / equivalent[acid] * 1000
+    return {"value": i["value"] * meq(i["given_in"]) / meq(i["wanted_in"])}
+
+
 def forecast(i):
     """The sigmoid by SciPy from many starts, polished by Gauss and Newton; its interval from the Jacobian at the optimum."""
     t, ph = np.array(i["readings"], float).T
@@ -558,8 +594,8 @@ def dilute(i):
     return {**i, missing: np.exp(found)}
 
 
-WEIGHTS = {"H": 1.008, "C": 12.011, "O": 15.999, "Na": 22.990, "K": 39.098, "Cl": 35.453}
-FORMULAE = {"KCl": {"K": 1, "Cl": 1}, "NaOH": {"Na": 1, "O": 1, "H": 1}, "tartaric": {"C": 4, "H": 6, "O": 6}, "citric": {"C": 6, "H": 8, "O": 7}, "KHP": {"C": 8, "H": 5, "K": 1, "O": 4}}
+WEIGHTS = {"H": 1.008, "C": 12.011, "O": 15.999, "S": 32.06, "Na": 22.990, "K": 39.098, "Cl": 35.453}
+FORMULAE = {"KCl": {"K": 1, "Cl": 1}, "NaOH": {"Na": 1, "O": 1, "H": 1}, "tartaric": {"C": 4, "H": 6, "O": 6}, "citric": {"C": 6, "H": 8, "O": 7}, "malic": {"C": 4, "H": 6, "O": 5}, "lactic": {"C": 3, "H": 6, "O": 3}, "acetic": {"C": 2, "H": 4, "O": 2}, "sulfuric": {"H": 2, "S": 1, "O": 4}, "KHP": {"C": 8, "H": 5, "K": 1, "O": 4}}
 mass = lambda of: sum(WEIGHTS[atom] * n for atom, n in FORMULAE[of].items())
 
 
@@ -586,6 +622,9 @@ JOBS = {
     "degree-hours": degree_hours,
     "throughout": throughout,
     "heat-hold": heat_hold,
+    "lethality": lethality,
+    "time-beyond": time_beyond,
+    "acidity-unit": acidity_unit,
     "titration": titration,
     # The molar masses follow from the atomic weights, to what a handbook rounds.
     "standardise-titrant": lambda i: {"normality": i["khp_g"] * i.get("purity", 1) / round(mass("KHP"), 3) / i["ml"] * 1000},
