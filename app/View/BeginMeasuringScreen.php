@@ -78,7 +78,7 @@ final readonly class BeginMeasuringScreen
     {
         $matrix = $this->batch->product->method->matrix;
 
-        return array_column(array_map(static fn(PairLine $pair): array => [$pair->id, "$pair->code on $pair->name · " . Readiness::words($pair->status()) . ($matrix?->suits($pair->kind) === false ? ' · cannot be inserted: only a spear tip is pushed into food' : '')], $this->pairs), 1, 0);
+        return array_column(array_map(static fn(PairLine $pair): array => [$pair->id, "$pair->code on $pair->name · " . Readiness::words($pair->status()) . ($matrix?->suits($pair->kind) === false ? " · not for this method: it asks for {$matrix->asks()}" : '')], $this->pairs), 1, 0);
     }
 
     public function thermometer(): ?ThermometerLine

@@ -64,7 +64,7 @@ final readonly class Past
             $check = Scenario::day($now, $daysAgo, '08:45');
             $events[] = [$check, fn() => $this->work->check($by($daysAgo), 'E-07', 'R-07', $check)];
         }
-        foreach ([['E-05', ['Q-29', 'Q-31'], '11:40'], ['E-09', ['Q-29', 'Q-31'], '18:05'], ['E-07', ['Q-36', 'Q-31'], '15:40']] as [$electrode, $codes, $time]) {
+        foreach ([['E-05', ['Q-29', 'Q-31'], '11:40'], ['E-09', ['Q-29', 'Q-31'], '13:20'], ['E-07', ['Q-36', 'Q-31'], '15:40']] as [$electrode, $codes, $time]) {
             $at = Scenario::day($now, 1, $time);
             $events[] = [$at, fn() => $this->work->calibrate($by(1), $electrode, $codes, $at)];
         }
@@ -72,7 +72,7 @@ final readonly class Past
             $at = Scenario::day($now, $daysAgo, $time);
             $events[] = [$at, fn() => $this->work->check($by($daysAgo), 'E-07', 'R-07', $at)];
         }
-        $near = Scenario::day($now, 1, '18:20');
+        $near = Scenario::day($now, 1, '17:36');
         $events[] = [$near, fn() => $this->work->check($by(1), 'E-09', 'R-07', $near)];
         foreach (self::READINGS as [$batch, $daysAgo, $time, $stage, $ph]) {
             $at = Scenario::day($now, $daysAgo, $time);

@@ -49,7 +49,8 @@ function watchTyped() {
     const ring = document.querySelector('.ring.typed');
     if (!ring) return;
     const windowS = Number(ring.dataset.window);
-    const accept = ring.hasAttribute('data-gates') ? document.querySelector('[data-accept]') : null;
+    // Where a trace runs beside it, that one wakes Accept.
+    const accept = ring.hasAttribute('data-gates') && !document.querySelector('[data-progress]') ? document.querySelector('[data-accept]') : null;
     const said = document.querySelector('[name=still]');
     let watched = null;
     let since = null;

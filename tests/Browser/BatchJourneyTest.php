@@ -100,12 +100,12 @@ final class BatchJourneyTest extends BrowserTestCase
 
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/measure/$batch->id")->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->chooses('stage', 'equilibrium')->taps('typed from a real meter')->taps('Start measuring');
         foreach ([1, 2] as $portion) {
-            $oda->sees("Portion $portion")->fills('Potential', (string) $this->shown(4.53))->fills('Temperature', '21,4')->taps('was stable')->taps("Accept portion $portion");
+            $oda->sees("Portion $portion")->fills('Potential', (string) $this->shown(4.53))->fills('Temperature', '21,4')->watches()->taps("Accept portion $portion");
         }
         $oda->sees('Not needed')->sees('Critical limit not proven. Equilibrium: pH ≤ 4.6, lacks 0.02')->sees('4.53 ± 0.08')->taps('Record reading on CS-0421')->sees('Recorded on CS-0421.');
         self::assertSame(BatchState::Held, $this->batch('CS-0421')->state(), 'what is not proven does not go on by itself');
 
-        $oda->opens("/pairs/{$this->pair()->id}/check")->chooses('lot', 'R-07')->taps('Or type from a real meter')->fills('Potential', (string) $this->shown($this->lot('R-07')->buffer()->phAt(21)))->fills('Temperature', '21')->taps('was stable')->taps('Accept typed reading')->sees('Check passed. It confirms this calibration.');
+        $oda->opens("/pairs/{$this->pair()->id}/check")->chooses('lot', 'R-07')->taps('Or type from a real meter')->fills('Potential', (string) $this->shown($this->lot('R-07')->buffer()->phAt(21)))->fills('Temperature', '21')->watches()->taps('Accept typed reading')->sees('Check passed. It confirms this calibration.');
         $oda->opens("/batches/$batch->id")->sees('judged again')->sees('Equilibrium');
 
         $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id");

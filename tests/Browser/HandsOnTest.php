@@ -39,7 +39,7 @@ final class HandsOnTest extends BrowserTestCase
             ->fills('Potential', '-4,2')->fills('Temperature', '21,5');
 
         $this->connection($oda, lost: true);
-        $oda->taps('was stable')->taps('Accept 7.0')->sees('No connection. What you typed');
+        $oda->watches()->taps('Accept 7.0')->sees('No connection. What you typed');
         self::assertSame(0, CalibrationPoint::query()->count());
 
         $this->connection($oda, lost: false);

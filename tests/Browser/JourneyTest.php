@@ -65,7 +65,7 @@ final class JourneyTest extends BrowserTestCase
         $oda->taps('Accept 7.0');
         self::assertStringContainsString('of 30 s', $oda->page(), 'a sleeping button does nothing');
 
-        $oda->taps('Accept before it is stable')->fills('Reason', 'the vat cannot wait')->taps('Accept with reason')->sees('accepted before it was stable');
+        $oda->taps('Accept before it is stable')->fills('Reason not to wait', 'the vat cannot wait')->taps('Accept with reason')->sees('accepted before it was stable');
     }
 
     public function test_a_meter_without_a_bench_is_typed(): void
@@ -73,11 +73,11 @@ final class JourneyTest extends BrowserTestCase
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
         $oda->opens("/calibrate/{$this->pair()->id}")->taps('typed from a real meter')->taps('Start anyway')->sees('type what it shows');
 
-        $oda->fills('Potential', '4.0 volts')->fills('Temperature', '21,5')->taps('was stable')->taps('Accept 7.0')
+        $oda->fills('Potential', '4.0 volts')->fills('Temperature', '21,5')->watches()->taps('Accept 7.0')
             ->sees('A potential in mV like 177.4');
         self::assertSame('21,5', $oda->browser->executeScript("return document.querySelector('[name=celsius]').value"), 'nothing typed is lost');
 
-        $oda->fills('Potential', '4,0')->taps('±')->taps('was stable')->taps('Accept 7.0')->sees('4.01 now');
+        $oda->fills('Potential', '4,0')->taps('±')->watches()->taps('Accept 7.0')->sees('4.01 now');
     }
 
     public function test_without_scripts_the_newest_points_are_fetched_by_hand(): void

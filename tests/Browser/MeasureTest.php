@@ -193,7 +193,7 @@ final class MeasureTest extends BrowserTestCase
     private function typesPortions(Person $oda, float $ph): Person
     {
         foreach ([1, 2] as $portion) {
-            $oda->sees("Portion $portion")->fills('Potential', (string) $this->shown($ph))->fills('Temperature', '21,4')->taps('was stable')->taps("Accept portion $portion");
+            $oda->sees("Portion $portion")->fills('Potential', (string) $this->shown($ph))->fills('Temperature', '21,4')->watches()->taps("Accept portion $portion");
         }
 
         return $oda->sees('Not needed');

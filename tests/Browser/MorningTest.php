@@ -64,7 +64,7 @@ final class MorningTest extends BrowserTestCase
             ->taps('Start anyway')->sees('Waiting for the electrode.')->chooses('speed', '60')
             ->movesTheElectrodeAndAccepts('pH 7.00 · Q-27')->sees('4.01 now')
             ->movesTheElectrodeAndAccepts('pH 4.01 · Q-28')->sees('Accept read-back')
-            ->movesTheElectrodeAndAccepts('pH 4.01 reference · R-07')->sees('Likely cause.')->sees('coated');
+            ->movesTheElectrodeAndAccepts('pH 4.01 reference · R-07')->sees('Likely cause.')->sees('One of these: a coating');
         $oda->presses(WebDriverKeys::ENTER)->sees('Clean');
         $oda->opens('/')->sees('E-07: clean it by type of soiling');
         self::assertSame(Diagnosis::Coated, Calibration::query()->sole()->diagnosis);

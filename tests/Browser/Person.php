@@ -133,6 +133,14 @@ final class Person
         return $this;
     }
 
+    /** Looks at the typed number until the ring is full. */
+    public function watches(): self
+    {
+        $this->lets(61)->waitsUntil(fn(): bool => (string) $this->browser->executeScript("return document.querySelector('[name=watched_s]').value") !== '', 'the ring to be full');
+
+        return $this;
+    }
+
     /** The reading has become stable: Accept is awake. */
     public function seesAcceptAwake(): self
     {

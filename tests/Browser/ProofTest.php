@@ -155,7 +155,7 @@ final class ProofTest extends BrowserTestCase
         }
         $by->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->taps('typed from a real meter')->taps('Start measuring');
         foreach ([1, 2] as $portion) {
-            $by->sees("Portion $portion")->fills('Potential', (string) $this->shown($ph))->fills('Temperature', '21,4')->taps('was stable')->taps("Accept portion $portion");
+            $by->sees("Portion $portion")->fills('Potential', (string) $this->shown($ph))->fills('Temperature', '21,4')->watches()->taps("Accept portion $portion");
         }
 
         return $by->sees('Not needed')->taps('Record reading on')->sees('Recorded on');

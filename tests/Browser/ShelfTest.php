@@ -60,7 +60,7 @@ final class ShelfTest extends BrowserTestCase
         self::assertSame($this->people['checker']->id, CalibrationRun::query()->findOrFail($run->id)->holder_id);
 
         $perrin->fills('Reason to take over', 'Oda is at the vat')->taps('Take over calibration')->sees('Accept 7.0')
-            ->fills('Potential', (string) $this->shown(7.016))->fills('Temperature', '21')->taps('was stable')->leavesFields()->presses(WebDriverKeys::ENTER)->sees('4.01 now');
+            ->fills('Potential', (string) $this->shown(7.016))->fills('Temperature', '21')->watches()->leavesFields()->presses(WebDriverKeys::ENTER)->sees('4.01 now');
         self::assertSame([$this->people['second']->id, Source::Typed], [CalibrationRun::query()->findOrFail($run->id)->holder_id, $run->points()->sole()->source]);
     }
 

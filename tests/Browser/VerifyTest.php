@@ -45,7 +45,7 @@ final class VerifyTest extends BrowserTestCase
 
         $this->calibrate();
         $oda->opens("/measure/{$this->batch()->id}")->chooses('thermometer', (string) $this->named('T-07')->id)->taps('typed')->taps('Start measuring')->sees('Portion 1')
-            ->fills('Potential', '143.0')->fills('Temperature', '21.9')->taps('was stable')->taps('Accept portion 1')->sees('(shown 21.9, correction −0.5)');
+            ->fills('Potential', '143.0')->fills('Temperature', '21.9')->watches()->taps('Accept portion 1')->sees('(shown 21.9, correction −0.5)');
         self::assertEqualsWithDelta(21.4, Replicate::query()->sole()->celsius, 0.001);
     }
 

@@ -21,6 +21,7 @@ use Rheacid\Actions\Measure\BeginMeasuring;
 use Rheacid\Actions\Measure\RecordMeasurement;
 use Rheacid\Bench\Source;
 use Rheacid\Bench\TypedReading;
+use Rheacid\Core\Care\ElectrodeKind;
 use Rheacid\Core\Electrode\Nernst;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Limits\Stage;
@@ -150,6 +151,12 @@ abstract class BenchTestCase extends TestCase
     protected function pair(string $electrode = 'E-07'): Pair
     {
         return Pair::query()->whereRelation('electrode', 'code', $electrode)->firstOrFail();
+    }
+
+    /** Makes the everyday electrode one that can be pushed into food. */
+    protected function sharpen(): void
+    {
+        DB::connection('owner')->table('electrodes')->where('code', 'E-07')->update(['kind' => ElectrodeKind::Spear->value]);
     }
 
     protected function lot(string $code): Lot

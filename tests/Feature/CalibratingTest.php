@@ -159,15 +159,15 @@ final class CalibratingTest extends BenchTestCase
         }
     }
 
-    public function test_a_used_up_bottle_is_refused(): void
+    public function test_a_bottle_used_up_and_once_more_is_refused(): void
     {
-        for ($i = 0; $i < 7; $i++) {
+        for ($i = 0; $i < 8; $i++) {
             $this->wait(60);
             $run = $this->openRun(['Q-29', 'Q-31']);
             $this->immerse('lot_id', $this->lot('Q-29')->id, $run);
             (new LeaveRun())($this->people['checker'], IdempotencyKey::own(), $run, null);
         }
-        self::assertSame(7, LotUse::query()->count());
+        self::assertSame(8, LotUse::query()->count());
 
         $this->expectExceptionMessage('all 7 uses spent');
         $this->openRun(['Q-29', 'Q-31']);

@@ -27,6 +27,7 @@ final class CourseTest extends BenchTestCase
     protected function setUp(): void
     {
         parent::setUp();
+        $this->sharpen();
         $this->hang('SA-0001', '2026-11-23T10:00');
     }
 

@@ -146,8 +146,9 @@ final class OtherTest extends BenchTestCase
 
     public function test_for_pierced_food_a_round_bulb_stands_last_and_says_why(): void
     {
-        $this->get("/measure/{$this->batch()->id}")->assertOk()->assertDontSee('not for insertion');
-        $this->get("/measure/{$this->batch('HC-0001')->id}")->assertOk()->assertSee('cannot be inserted: only a spear tip is pushed into food');
+        $this->get("/measure/{$this->batch()->id}")->assertOk()->assertDontSee('not for this method');
+        $sausage = $this->brew('fermented-sausage', 'SA-0009', '2026-11-25T09:00', 'Fermented, then kept cold');
+        $this->get("/measure/$sausage->id")->assertOk()->assertSee('not for this method: it asks for a spear tip');
     }
 
     /** @return iterable<string, array{array<string, string>, string}> */

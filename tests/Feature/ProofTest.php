@@ -45,6 +45,7 @@ final class ProofTest extends BenchTestCase
 
     public function test_hours_that_nobody_recorded_prove_nothing(): void
     {
+        $this->sharpen();
         $batch = $this->brew('fermented-sausage', 'SA-0001', '2026-11-22T19:00', 'Fermented, then kept cold');
         $this->post("/batches/$batch->id/steps", ['step' => 'stuffed', 'at' => '2026-11-22T19:00', 'form' => self::formId()])->assertSessionHasNoErrors();
         $this->logs($batch, 'chamber', '2026-11-25 07:00', 21.0, 3, 30);
