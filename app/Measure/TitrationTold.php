@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Measure;
 
 use Rheacid\Core\Acidity\Acid;
+use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Acidity\Endpoint;
 use Rheacid\Core\Acidity\Titration;
 use Rheacid\Core\Acidity\TitrationUncertainty;
@@ -22,7 +23,7 @@ final readonly class TitrationTold
     /**
      * @param non-empty-list<array{sample: float, endpoint: Endpoint, curve: list<array{float, float}>}> $portions mL or g of each
      * @param string $endpoint 7.0, 8.1 …, by-eye or derivative
-     * @param Acid $acid in which it is said
+     * @param AcidityUnit $unit in which it is said
      * @param float $digitMl of the burette
      * @param Pair|null $pair null by eye
      */
@@ -30,7 +31,7 @@ final readonly class TitrationTold
         public Basis $basis,
         public array $portions,
         public string $endpoint,
-        public Acid $acid,
+        public AcidityUnit $unit,
         public float $blankMl,
         public float $digitMl,
         public TitrantStandardisation $titrant,

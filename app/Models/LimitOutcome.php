@@ -52,6 +52,7 @@ final class LimitOutcome extends Model
             'hours' => $limit->hours,
             'since' => $limit->since,
             'typed' => $limit->typed,
+            'unit' => $limit->unit,
         ];
     }
 
@@ -72,7 +73,7 @@ final class LimitOutcome extends Model
 
     public function limit(): ProductLimit
     {
-        return new ProductLimit(Limit::kept($this->name, $this->kind, $this->op, $this->low, $this->high), $this->applies, $this->hours, $this->since, null, $this->measurand, $this->basis, $this->typed);
+        return new ProductLimit(Limit::kept($this->name, $this->kind, $this->op, $this->low, $this->high), $this->applies, $this->hours, $this->since, null, $this->measurand, $this->basis, $this->typed, $this->unit);
     }
 
     public function toCore(): JudgedLimit

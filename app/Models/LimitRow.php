@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Limit;
@@ -37,7 +38,40 @@ final class LimitRow extends Model
     {
         $limit = Limit::kept($this->name, $this->kind, $this->op, $this->low, $this->high);
 
-        return new ProductLimit($limit, $this->applies, $this->hours, $this->since, $condition ?? $this->condition, $this->measurand->value, $this->basis, $this->typed);
+        return new ProductLimit($limit, $this->applies, $this->hours, $this->since, $condition ?? $this->condition, $this->measurand->value, $this->basis, $this->typed, $this->unit);
+    }
+
+    /** @return array<string, string> in which this limit can be typed, by code; empty where it is no acidity */
+    public function acidityUnits(): array
+    {
+        $isAcidity = in_array($this->measurand, [Measurand::TitratableAcidity, Measurand::VolatileAcidity], true);
+
+        return $isAcidity ? self::words(AcidityUnit::on($this->measurand === Measurand::VolatileAcidity, $this->basis)) : [];
+    }
+
+    /** @return array<string, string> */
+    public static function allAcidityUnits(): array
+    {
+        return self::words([...AcidityUnit::on(false, '8.2 per L'), ...AcidityUnit::on(false, '8.2 per kg')]);
+    }
+
+    /**
+     * @param list<AcidityUnit> $units
+     *
+     * @return array<string, string>
+     */
+    private static function words(array $units): array
+    {
+        return array_combine(array_map(static fn(AcidityUnit $unit): string => $unit->code, $units), array_map(static fn(AcidityUnit $unit): string => $unit->words(), $units));
+    }
+
+    /** An edge in the unit in which it was typed, as it stands in a form. */
+    public function edge(string $which): ?float
+    {
+        $value = $which === 'low' ? $this->low : $this->high;
+        $unit = $this->unit === null ? null : AcidityUnit::named($this->unit);
+
+        return $value === null || $unit === null ? $value : round(AcidityUnit::kept($this->measurand === Measurand::VolatileAcidity, $this->basis)->to($unit, $value), 3);
     }
 
     /** Whether it holds for batches that take that route. */

@@ -6,6 +6,8 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Core\Acidity\Acid;
+use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Records\Kept;
 
 /**
@@ -27,6 +29,12 @@ final class Titration extends Model
     public function standardisation(): BelongsTo
     {
         return $this->belongsTo(TitrantStandardisation::class, 'titrant_standardisation_id');
+    }
+
+    /** In which it was said. Rows of earlier versions name only the acid. */
+    public function unit(): AcidityUnit
+    {
+        return ($this->unit === null ? null : AcidityUnit::named($this->unit)) ?? AcidityUnit::grams(Acid::tryFrom((string) $this->acid) ?? Acid::Tartaric, $this->sample_ml === null);
     }
 
     /** @return list<array{sample: float, ml: float, ph: float, meq: float, coarse: bool, curve: list<array{float, float}>}> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Products;
 
 use Illuminate\Http\Request;
+use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\LimitKind;
@@ -73,8 +74,9 @@ final class TypedLimits
         $op = $pick(Comparison::class, 'op');
         $applies = $pick(Applies::class, 'applies');
         [$measurand, $basis] = $before === null ? self::quantity($typed['measurand'] ?? '', $key) : [$row->measurand, $row->basis];
-        $low = in_array($op, [Comparison::AtLeast, Comparison::Above, Comparison::Between], true) ? self::number($typed, 'low', $key, $measurand) : null;
-        $high = in_array($op, [Comparison::AtMost, Comparison::Below, Comparison::Between], true) ? self::number($typed, 'high', $key, $measurand) : null;
+        $unit = self::unit($typed, $row, $measurand, $basis, $key);
+        $low = in_array($op, [Comparison::AtLeast, Comparison::Above, Comparison::Between], true) ? self::number($typed, 'low', $key, $measurand, $basis, $unit) : null;
+        $high = in_array($op, [Comparison::AtMost, Comparison::Below, Comparison::Between], true) ? self::number($typed, 'high', $key, $measurand, $basis, $unit) : null;
         if ($low !== null && $high !== null && $low >= $high) {
             throw Refused::because('The lower edge must lie below the upper one.', "limits.$key.low");
         }
@@ -100,7 +102,12 @@ final class TypedLimits
             'since' => ($typed['since'] ?? '') === '' ? 'start' : mb_substr($typed['since'], 0, 40),
             ...(isset($typed['routes']) ? ['routes' => self::routes($typed['routes'])] : []),
             ...self::throughout($typed, $row, $measurand, $applies, $key),
-            'typed' => $isOwn ? null : $row->typed,
+            'typed' => match (true) {
+                $unit !== null => sprintf('%s %s', implode('–', array_filter([$low === null ? '' : Quantity::plain($typed['low'] ?? ''), $high === null ? '' : Quantity::plain($typed['high'] ?? '')], static fn(string $edge): bool => $edge !== '')), $unit->symbol() . ($unit->acid === null ? '' : " as {$unit->acid->value}")),
+                $isOwn => null,
+                default => $row->typed,
+            },
+            'unit' => $unit?->code,
             'condition' => ($typed['condition'] ?? '') === '' ? null : mb_substr($typed['condition'], 0, 200),
             'if_violated' => mb_substr(($typed['if_violated'] ?? '') === '' ? (string) $row->if_violated : $typed['if_violated'], 0, 400),
             // A number that was changed no longer has the source of the one before.
@@ -136,16 +143,43 @@ final class TypedLimits
         return ['course' => $from === '' ? null : [...($row->course ?? []), 'kind' => 'throughout', 'from' => $from]];
     }
 
-    /** @param array<string, string> $typed */
-    private static function number(array $typed, string $field, string $key, Measurand $measurand): float
+    /**
+     * @param array<string, string> $typed
+     *
+     * @return AcidityUnit|null null where it is typed in the one that is judged in
+     *
+     * @throws Refused at its field
+     */
+    private static function unit(array $typed, LimitRow $row, Measurand $measurand, string $basis, string $key): ?AcidityUnit
     {
-        $number = self::plain($typed[$field] ?? '');
-        [$low, $high] = $measurand->range();
-        if ($number === null || $number < $low || $number > $high) {
-            throw Refused::because(sprintf('A number from %s to %s%s is accepted.', $low, $high, $measurand->unit() === '' ? '' : ' ' . $measurand->unit()), "limits.$key.$field");
+        $code = $typed['unit'] ?? $row->unit ?? '';
+        if ($code === '' || !in_array($measurand, [Measurand::TitratableAcidity, Measurand::VolatileAcidity], true)) {
+            return null;
+        }
+        foreach (AcidityUnit::on($measurand === Measurand::VolatileAcidity, $basis) as $i => $unit) {
+            if ($unit->code === $code) {
+                return $i === 0 ? null : $unit;
+            }
         }
 
-        return $number;
+        throw Refused::because('This unit does not go with this basis: a volume is never converted into a mass. Choose another.', "limits.$key.unit");
+    }
+
+    /**
+     * In the unit that is judged in.
+     *
+     * @param array<string, string> $typed
+     */
+    private static function number(array $typed, string $field, string $key, Measurand $measurand, string $basis, ?AcidityUnit $unit): float
+    {
+        $number = self::plain($typed[$field] ?? '');
+        $kept = $number === null || $unit === null || $number < 0 ? $number : $unit->to(AcidityUnit::kept($measurand === Measurand::VolatileAcidity, $basis), $number);
+        [$low, $high] = $measurand->range();
+        if ($kept === null || $kept < $low || $kept > $high) {
+            throw Refused::because($unit === null ? sprintf('A number from %s to %s%s is accepted.', $low, $high, $measurand->unit() === '' ? '' : ' ' . $measurand->unit()) : sprintf('A number of 0 %s or more is accepted.', $unit->symbol()), "limits.$key.$field");
+        }
+
+        return round($kept, 4);
     }
 
     private static function plain(string $typed): ?float

@@ -6,6 +6,7 @@ namespace Rheacid\View;
 
 use Carbon\CarbonImmutable;
 use Rheacid\Core\Acidity\Acid;
+use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Measuring\Freshness;
 use Rheacid\Measure\DecisionLines;
@@ -69,6 +70,22 @@ final readonly class MeasurementScreen
             $meq,
             $meq > 0 ? array_combine(array_column(Acid::cases(), 'value'), array_map(static fn(Acid $acid): float => $meq / 1000 * $acid->equivalentWeight(), Acid::cases())) : [],
         );
+    }
+
+    /** An acidity in the unit in which it was said; anything else as it is kept. */
+    public function inUnit(?float $value): ?float
+    {
+        $titration = $this->measurement->titration;
+
+        return $value === null || $titration === null ? $value : AcidityUnit::kept($this->measurement->measurand === Measurand::VolatileAcidity, (string) $this->measurement->basis)->to($titration->unit(), $value);
+    }
+
+    /** Behind such a number. */
+    public function unit(): string
+    {
+        $unit = $this->measurement->titration?->unit();
+
+        return $unit === null ? $this->decision->measurand->shownUnit() : $unit->symbol() . ($unit->acid === null ? '' : " as {$unit->acid->value}");
     }
 
     /** @return array{sign: string, head: string, tail: string} what answers who has read this */

@@ -9,12 +9,15 @@ use Rheacid\Bench\Burette;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Board\Lines;
 use Rheacid\Board\PairLine;
+use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Acidity\TitrationCurve;
 use Rheacid\Core\Failure;
+use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Numbers;
 use Rheacid\Http\Requests\TitrationRequest;
 use Rheacid\Measure\Together;
 use Rheacid\Models\Batch;
+use Rheacid\Models\LimitRow;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Occasion;
@@ -39,10 +42,18 @@ final readonly class TitrationScreen
 
     public static function of(Batch $batch, ?Measurement $corrects, SimulatedBench $bench, mixed $runs, bool $takes): self
     {
-        $batch->load('product.method');
+        $batch->load(['product.method', 'product.limits']);
         $corrects?->load('sample', 'occasion', 'titration.standardisation');
 
         return new self($batch, TitrantStandardisation::inForce(self::TITRANTS), Lines::pairs(Measures::Ph), Together::of($batch), $corrects, $bench->burettes($batch, self::runs($runs)), $takes, $bench->canTitrate($batch));
+    }
+
+    /** Code of the unit that stands first: as corrected, else as the product limits it. */
+    public function unit(): string
+    {
+        $limited = $this->batch->product->limits->first(static fn(LimitRow $limit): bool => $limit->measurand === Measurand::TitratableAcidity);
+
+        return $this->corrects?->titration?->unit()->code ?? $limited->unit ?? AcidityUnit::kept(false, $limited->basis ?? '8.2 per L')->code;
     }
 
     /**

@@ -45,6 +45,21 @@ final readonly class AcidityUnit
         }, $isPerKg, $acid);
     }
 
+    /** In which numbers are kept and judged: a volatile acidity as acetic acid, any other as tartaric. */
+    public static function kept(bool $isVolatile, string $basis): self
+    {
+        return self::grams($isVolatile ? Acid::Acetic : Acid::Tartaric, !str_ends_with($basis, ' per L'));
+    }
+
+    /** @return list<self> those in which an acidity on such a basis can be said, the kept one first */
+    public static function on(bool $isVolatile, string $basis): array
+    {
+        $kept = self::kept($isVolatile, $basis);
+        $units = array_map(self::named(...), array_values(array_diff($kept->isPerKg ? self::perKg() : self::perLitre(), [$kept->code])));
+
+        return [$kept, ...array_values(array_filter($units))];
+    }
+
     /** Said in grams of an acid. */
     public static function grams(Acid $acid, bool $isPerKg): self
     {

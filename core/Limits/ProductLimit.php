@@ -16,6 +16,7 @@ final readonly class ProductLimit
     /**
      * @param string $measurand code of the quantity, and on what basis it is told: a limit is never judged on another
      * @param float|null $hours with WithinHours: the deadline, counted from the step `since`
+     * @param string|null $unit code of the unit of acidity in which it was typed; null where that is the one that is judged in
      * @param string|null $typed value and unit as they were typed, where they are judged in another: 10 g/L as lactic
      * @param string|null $condition what must be true for the limit to apply at all
      */
@@ -28,6 +29,7 @@ final readonly class ProductLimit
         public string $measurand = 'ph',
         public string $basis = '',
         public ?string $typed = null,
+        public ?string $unit = null,
     ) {}
 
     public function isOn(Result $result): bool

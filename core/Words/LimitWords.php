@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Words;
 
+use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Celsius;
 use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Conformity;
@@ -104,32 +105,29 @@ final class LimitWords
     public static function tail(JudgedLimit $judged): string
     {
         $limit = self::written($judged->limit);
-        $measurand = Measurand::tryFrom($judged->limit->measurand) ?? Measurand::Ph;
         $guard = $judged->decides->guard($judged->limit->limit);
         $lacks = -$judged->spare();
 
         return $limit . match (true) {
             $judged->late && $judged->valueConformity === Conformity::Inside => ': met only after its deadline. No later value makes up for that.',
-            $judged->conformity === Conformity::Inside => sprintf(', %s to spare%s.', self::down($judged->spare(), $measurand), $guard > 0 ? ' beyond the uncertainty' : ''),
-            $judged->conformity === Conformity::Outside => sprintf(', missed by %s.', self::up(-$judged->margin, $measurand)),
+            $judged->conformity === Conformity::Inside => sprintf(', %s to spare%s.', self::down($judged->spare(), $judged->limit), $guard > 0 ? ' beyond the uncertainty' : ''),
+            $judged->conformity === Conformity::Outside => sprintf(', missed by %s.', self::up(-$judged->margin, $judged->limit)),
             $judged->decides->expandedU === null => ': the uncertainty is unknown, so nothing is proven.',
             // A value that would prove it, were it trusted, lacks nothing but the trust.
             $lacks <= Numbers::TOLERANCE => ': the value would meet it, but it is not trusted.',
-            default => sprintf(', lacks %s to be proven.', self::up($lacks, $measurand)),
+            default => sprintf(', lacks %s to be proven.', self::up($lacks, $judged->limit)),
         };
     }
 
     /** One limit in a row of a list: pH ≤ 4.6 met, 0.22 to spare. */
     public static function short(JudgedLimit $judged): string
     {
-        $of = Measurand::tryFrom($judged->limit->measurand) ?? Measurand::Ph;
-
         return self::written($judged->limit) . ' ' . self::conformity($judged) . match (true) {
             $judged->late && $judged->valueConformity === Conformity::Inside => '',
-            $judged->conformity === Conformity::Inside => ', ' . self::down($judged->spare(), $of) . ' to spare',
-            $judged->conformity === Conformity::Outside => ', missed by ' . self::up(-$judged->margin, $of),
+            $judged->conformity === Conformity::Inside => ', ' . self::down($judged->spare(), $judged->limit) . ' to spare',
+            $judged->conformity === Conformity::Outside => ', missed by ' . self::up(-$judged->margin, $judged->limit),
             $judged->decides->expandedU === null || -$judged->spare() <= Numbers::TOLERANCE => '',
-            default => ', lacks ' . self::up(-$judged->spare(), $of),
+            default => ', lacks ' . self::up(-$judged->spare(), $judged->limit),
         };
     }
 
@@ -176,27 +174,36 @@ final class LimitWords
     {
         $lacks = ($limit->limit->kind->binds() ? $expandedU ?? 0.0 : 0.0) - $limit->limit->margin($value);
 
-        return $lacks <= Numbers::TOLERANCE ? null : self::up($lacks, Measurand::tryFrom($limit->measurand) ?? Measurand::Ph) . ' to go';
+        return $lacks <= Numbers::TOLERANCE ? null : self::up($lacks, $limit) . ' to go';
     }
 
     /** What is left is never shown larger than it is, what is missing never smaller. */
-    private static function down(float $value, Measurand $of): string
+    private static function down(float $value, ProductLimit $limit): string
     {
-        [$value, $step, $unit] = self::shown($value, $of);
+        [$value, $decimals, $unit] = self::shown($value, $limit);
+        $step = 10 ** -$decimals;
 
-        return ($value < $step - Numbers::TOLERANCE ? 'less than ' . Numbers::fixed($step, $of->decimals()) : Numbers::fixed(floor($value / $step + 1e-7) * $step, $of->decimals())) . $unit;
+        return ($value < $step - Numbers::TOLERANCE ? 'less than ' . Numbers::fixed($step, $decimals) : Numbers::fixed(floor($value / $step + 1e-7) * $step, $decimals)) . $unit;
     }
 
-    private static function up(float $value, Measurand $of): string
+    private static function up(float $value, ProductLimit $limit): string
     {
-        [$value, $step, $unit] = self::shown($value, $of);
+        [$value, $decimals, $unit] = self::shown($value, $limit);
+        $step = 10 ** -$decimals;
 
-        return Numbers::fixed(max($step, ceil($value / $step - 1e-7) * $step), $of->decimals()) . $unit;
+        return Numbers::fixed(max($step, ceil($value / $step - 1e-7) * $step), $decimals) . $unit;
     }
 
-    /** @return array{float, float, string} the difference in the unit that stands first here, its last digit, and the unit where it is not that of the limit */
-    private static function shown(float $difference, Measurand $of): array
+    /** @return array{float, int, string} the difference as it is shown here, its decimals, and the unit where it is not that of the measurand */
+    private static function shown(float $difference, ProductLimit $limit): array
     {
-        return [$of === Measurand::Temperature ? Celsius::difference($difference) : $difference, 10 ** -$of->decimals(), $of === Measurand::Temperature ? ' ' . Celsius::unit() : ''];
+        $of = Measurand::tryFrom($limit->measurand) ?? Measurand::Ph;
+        $unit = $limit->unit === null ? null : AcidityUnit::named($limit->unit);
+
+        return match (true) {
+            $unit !== null => [AcidityUnit::kept($of === Measurand::VolatileAcidity, $limit->basis)->to($unit, $difference), $of->decimals(), ' ' . $unit->symbol()],
+            $of === Measurand::Temperature => [Celsius::difference($difference), $of->decimals(), ' ' . Celsius::unit()],
+            default => [$difference, $of->decimals(), ''],
+        };
     }
 }

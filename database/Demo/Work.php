@@ -37,6 +37,7 @@ use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\SimulatedReading;
 use Rheacid\Bench\Source;
 use Rheacid\Core\Acidity\Acid;
+use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Acidity\Endpoint;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\Dirt;
@@ -258,7 +259,7 @@ final readonly class Work
         CarbonImmutable::setTestNow($at);
         $titrant = TitrantStandardisation::inForce(1)->firstOrFail();
         $portions = array_map(static fn(float $one): array => ['sample' => $sampleMl, 'endpoint' => new Endpoint($one, 8.3, false), 'curve' => []], $ml);
-        ($this->recordTitration)($by, IdempotencyKey::own(), Batch::query()->where('code', $code)->firstOrFail(), new TitrationTold(Measurand::TitratableAcidity->on('by-eye per L'), $portions, 'by-eye', Acid::Tartaric, 0.0, 0.05, $titrant, null, new Drawn(Stage::Start, $place, $at->subMinutes(15)), false), null);
+        ($this->recordTitration)($by, IdempotencyKey::own(), Batch::query()->where('code', $code)->firstOrFail(), new TitrationTold(Measurand::TitratableAcidity->on('by-eye per L'), $portions, 'by-eye', AcidityUnit::grams(Acid::Tartaric, false), 0.0, 0.05, $titrant, null, new Drawn(Stage::Start, $place, $at->subMinutes(15)), false), null);
     }
 
     /** The newest reading of a batch was written down wrong. */

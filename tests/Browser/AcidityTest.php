@@ -14,6 +14,7 @@ use Rheacid\Models\Batch;
 use Rheacid\Models\LimitOutcome;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Product;
+use Rheacid\Models\Titration;
 use Rheacid\Records\IdempotencyKey;
 
 /** Wine and brine at the bench: a titration by both schools, a dose that is planned and measured again, parts that have to agree, a 4.55 that is proven. */
@@ -37,6 +38,32 @@ final class AcidityTest extends BrowserTestCase
             self::assertSame($missing !== '', str_contains($oda->page(), 'Legal, finished: acidity, 3.5 g/L as tartaric: not judged yet'), "after $endpoint");
         }
         self::assertSame(Conformity::Inside, LimitOutcome::query()->where('name', 'Legal, finished: acidity, 3.5 g/L as tartaric')->sole()->outcome);
+    }
+
+    public function test_a_whey_is_limited_titrated_and_judged_in_soxhlet_henkel(): void
+    {
+        $product = $this->begun('yogurt', 'YO-0001')->product;
+        $lead = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/products/$product->id/change")->fills('What changed and why', 'the dairy speaks °SH');
+        $lead->browser->executeScript(<<<'JS'
+            const set = (name, value) => { document.querySelector(`[name="limits[new1][${name}]"]`).value = value; };
+            Object.entries({ name: 'Whey', kind: 'operating', measurand: 'titratable-acidity|by-eye per L', op: 'between', low: '2,5', high: '4', unit: 'soxhlet_henkel', applies: 'always', since: 'start' }).forEach(([name, value]) => set(name, value));
+            JS);
+        $lead->taps('Save as version')->sees('2.5–4 °SH');
+        $this->actingAs($this->people['checker']);
+        $newest = Product::query()->where('code', $product->code)->orderByDesc('id')->firstOrFail();
+        $this->post('/batches', ['product' => $newest->id, 'code' => 'WH-0001', 'vessel' => 'vat 2', 'size' => '80 L', 'route' => $newest->routeNames()[0] ?? null, 'form' => self::formId()])->assertSessionHasNoErrors();
+
+        $oda = $this->atTheBench(390, 844)->signsIn('oda', self::PASSPHRASE)->opens("/lots/{$this->lot('S-01')->id}")->fills('Potassium hydrogen phthalate in g, titrant in mL', "0,5106; 25,00\n0,5104; 25,00\n0,5105; 25,00")->taps('Record strength')->sees('0.1000 N');
+        $oda->opens("/measure/{$this->batch('WH-0001')->id}/titration")->chooses('endpoint', 'by-eye')->chooses('pair', '');
+        self::assertSame('soxhlet_henkel', $oda->browser->executeScript('return document.querySelector("[name=unit]").value'), 'the unit of the limit stands first');
+        // 20 mL and 1.6 mL of 0.1 N: 8 meq/L, which is 3.2 °SH.
+        foreach ([0, 1] as $portion) {
+            $oda->browser->executeScript('document.querySelector(arguments[0]).value = "1,60"; document.querySelector(arguments[1]).value = "20"', ["[name=\"portions[$portion][curve]\"]", "[name=\"portions[$portion][sample]\"]"]);
+        }
+        $oda->taps('Record titration')->sees('Recorded on WH-0001.')->sees('3.20')->sees('°SH')->sees('°SH to spare')->sees('8.0 meq/L');
+        self::assertFalse($oda->scrollsSideways());
+        self::assertSame(['soxhlet_henkel', null], [Titration::query()->sole()->unit, Titration::query()->sole()->acid]);
+        self::assertSame(Conformity::Inside, LimitOutcome::query()->where('name', 'Whey')->sole()->outcome);
     }
 
     public function test_a_dose_from_a_bench_trial_is_planned_added_and_measured_again_by_keyboard_alone(): void

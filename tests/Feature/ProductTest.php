@@ -6,11 +6,15 @@ namespace Tests\Feature;
 
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Rheacid\Core\Limits\Conformity;
+use Rheacid\Core\Limits\JudgedLimit;
 use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Core\Limits\Portion;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Products\Library;
 use Rheacid\Core\Products\ProductFile;
 use Rheacid\Core\Sampling\SamplingLine;
+use Rheacid\Core\Words\LimitWords;
 use Rheacid\Models\LimitRow;
 use Rheacid\Models\Product;
 use Rheacid\Products\Exchange;
@@ -164,6 +168,25 @@ final class ProductTest extends BenchTestCase
         self::assertSame([['ph', 72.0, null], ['titratable-acidity', null, Stage::Finished]], array_map(static fn(SamplingLine $line): array => [$line->measurand, $line->everyHours, $line->stage], $now->samplingPlan()->lines));
         self::assertSame('still-liquid', $now->method->code);
         $this->get("/products/$now->id")->assertSee('every 3 days')->assertSee('(chosen here)');
+    }
+
+    public function test_a_limit_of_acidity_keeps_the_unit_of_the_trade_and_is_judged_in_another(): void
+    {
+        $product = $this->batch()->product->load('limits', 'method');
+        $limit = ['name' => 'Whey', 'kind' => 'operating', 'measurand' => 'titratable-acidity|by-eye per L', 'op' => 'between', 'low' => '2,5', 'high' => '4', 'unit' => 'soxhlet_henkel', 'applies' => 'always', 'hours' => '', 'since' => 'start', 'condition' => '', 'if_violated' => 'Wait.', 'source' => 'own'];
+        $this->actingAs($this->people['lead']);
+        $this->change($product, ['new1' => [...$limit, 'measurand' => 'titratable-acidity|by-eye per kg']], 'per mass')->assertSessionHasErrors(['limits.new1.unit' => 'This unit does not go with this basis: a volume is never converted into a mass. Choose another.']);
+        $this->change($product, ['new1' => [...$limit, 'low' => '-1']], 'below nothing')->assertSessionHasErrors(['limits.new1.low' => 'A number of 0 °SH or more is accepted.']);
+        $this->change($product, ['new1' => $limit], 'the dairy speaks °SH')->assertSessionHasNoErrors();
+
+        $now = Product::query()->where('code', $product->code)->orderByDesc('id')->firstOrFail()->load('limits', 'method');
+        $row = $this->limit($now, 'Whey');
+        self::assertEqualsWithDelta([2.5 * 2.5 * 75.043 / 1000, 4 * 2.5 * 75.043 / 1000], [$row->low, $row->high], 0.0001);
+        self::assertSame(['soxhlet_henkel', '2.5–4 °SH', 2.5, 4.0], [$row->unit, $row->typed, $row->edge('low'), $row->edge('high')]);
+        $this->get("/products/$now->id")->assertSee('titratable acidity (to a change of colour, per litre) 2.5–4 °SH');
+        $this->get("/products/$now->id/change")->assertSee('°Soxhlet–Henkel');
+        $judged = new JudgedLimit($row->toCore(), Conformity::Inside, Conformity::Inside, false, 0.1, new Portion(0.563, 0.02, true), 0, 0);
+        self::assertStringContainsString('0.53 °SH to spare', LimitWords::short($judged));
     }
 
     /** @param array<array-key, array<string, string>> $changes by limit */

@@ -68,7 +68,7 @@ final class TitrationTest extends BenchTestCase
         self::assertGreaterThan($to7->replicates[0]->value, $to8->replicates[0]->value);
         $outcome = LimitOutcome::query()->where('name', self::LEGAL)->sole();
         self::assertSame([Conformity::Inside, true], [$outcome->outcome, $outcome->expanded_u > 0.02]);
-        $this->get("/readings/$to7->id")->assertOk()->assertSee('ΔpH/ΔmL')->assertSee('Expressed as tartaric acid')->assertSee('as malic')->assertSee('S-01');
+        $this->get("/readings/$to7->id")->assertOk()->assertSee('ΔpH/ΔmL')->assertSee('Expressed in g/L as tartaric acid')->assertSee('as malic')->assertSee('S-01');
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
@@ -115,7 +115,8 @@ final class TitrationTest extends BenchTestCase
         yield 'no sample' => [['portions' => [['sample' => '0', 'curve' => "0; 3,2\n5; 9"]]], 'portions.0.sample'];
         yield 'a curve of words' => [['portions' => [['sample' => '10', 'curve' => 'pink at last']]], 'portions.0.curve'];
         yield 'no curve at all' => [['portions' => [['sample' => '10', 'curve' => '']]], 'portions.0.curve'];
-        yield 'an acid that is none' => [['acid' => 'carbonic'], 'acid'];
+        yield 'a unit that is none' => [['unit' => 'carbonic_g_per_l'], 'unit'];
+        yield 'a unit of a mass for a volume' => [['unit' => 'lactic_g_per_100g'], 'unit'];
         yield 'a titrant without a strength' => [['titrant' => '999'], 'titrant'];
         yield 'no electrode' => [['pair' => ''], 'pair'];
         yield 'a blank that takes all' => [['blank_ml' => '99'], 'blank_ml'];
@@ -263,7 +264,7 @@ final class TitrationTest extends BenchTestCase
         $batch = $this->batch('WW-0001');
 
         return $this->post("/measure/$batch->id/titration", [
-            'of' => 'titratable-acidity', 'per' => 'L', 'endpoint' => $endpoint, 'acid' => 'tartaric', 'titrant' => (string) TitrantStandardisation::query()->value('id'), 'pair' => (string) $this->pair()->id,
+            'of' => 'titratable-acidity', 'per' => 'L', 'endpoint' => $endpoint, 'unit' => 'tartaric_g_per_l', 'titrant' => (string) TitrantStandardisation::query()->value('id'), 'pair' => (string) $this->pair()->id,
             'stage' => 'finished', 'place' => $batch->product->method->places[0], 'portions' => array_map(static fn(string $curve): array => ['sample' => '10', 'curve' => $curve], $curves), 'form' => self::formId(), ...$typed,
         ]);
     }

@@ -69,7 +69,8 @@ final class RecordTitration
                 'burette_digit_ml' => $told->digitMl,
                 'burette_expanded_u_ml' => max(\Rheacid\Core\Acidity\TitrationUncertainty::TITRANT_ML, $told->digitMl),
                 'endpoint' => $told->endpoint,
-                'acid' => $told->acid->value,
+                'acid' => $told->unit->acid?->value,
+                'unit' => $told->unit->code,
                 'curve' => array_map(static fn(array $portion, \Rheacid\Core\Acidity\Titration $one): array => ['sample' => $portion['sample'], 'ml' => $portion['endpoint']->ml, 'ph' => $portion['endpoint']->ph, 'meq' => $one->meq, 'coarse' => $portion['endpoint']->isCoarse, 'curve' => $portion['curve']], $told->portions, $titrations),
             ]));
             $this->supersede->judge($entry, $occasion, $correction, $isJoining ? DecisionCause::Joined : DecisionCause::Recorded);

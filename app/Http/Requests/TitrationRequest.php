@@ -8,7 +8,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\Rule;
 use Rheacid\Batches\Found;
-use Rheacid\Core\Acidity\Acid;
+use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Acidity\Endpoint;
 use Rheacid\Core\Acidity\TitrationCurve;
 use Rheacid\Core\Failure;
@@ -59,7 +59,7 @@ final class TitrationRequest extends FormRequest
             'of' => ['required', Rule::in([Measurand::TitratableAcidity->value, Measurand::VolatileAcidity->value])],
             'per' => ['required', Rule::in(['L', 'kg', 'water-phase'])],
             'endpoint' => ['required', Rule::in(array_keys(self::ENDPOINTS))],
-            'acid' => ['required', Rule::enum(Acid::class)],
+            'unit' => ['required', Rule::in([...AcidityUnit::perLitre(), ...AcidityUnit::perKg()])],
             'titrant' => ['required', 'integer', 'exists:titrant_standardisations,id'],
             'pair' => [$this->input('endpoint') === self::BY_EYE ? 'nullable' : 'required', 'integer', 'exists:pairs,id'],
             ...SampleFields::rules($batch),
@@ -73,7 +73,7 @@ final class TitrationRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return [...SampleFields::MESSAGES, 'titrant' => 'Choose a standardised titrant. Standardise a bottle on its own page.', 'pair' => 'Choose the pair that read the pH.', 'acid' => 'Choose the acid for the result.'];
+        return [...SampleFields::MESSAGES, 'titrant' => 'Choose a standardised titrant. Standardise a bottle on its own page.', 'pair' => 'Choose the pair that read the pH.', 'unit' => 'Choose the unit of the result.'];
     }
 
     /** @throws Refused at its field */
@@ -91,7 +91,7 @@ final class TitrationRequest extends FormRequest
             $measurand->on($code),
             $this->portions($endpoint),
             $endpoint,
-            Acid::from($this->string('acid')->toString()),
+            $this->unit($per !== 'L'),
             $this->number('blank_ml', 0.0, 0.0, 100.0),
             $this->number('digit_ml', 0.05, 0.001, 1.0),
             Found::strength($this->integer('titrant')),
@@ -99,6 +99,14 @@ final class TitrationRequest extends FormRequest
             SampleFields::told($this, $this->batch()),
             $per !== 'L',
         );
+    }
+
+    /** @throws Refused where a volume would have to become a mass */
+    private function unit(bool $isByMass): AcidityUnit
+    {
+        $unit = AcidityUnit::named($this->string('unit')->toString());
+
+        return $unit !== null && $unit->isPerKg === $isByMass ? $unit : throw Refused::because(sprintf('The sample is in %s: choose a unit per %s.', $isByMass ? 'g' : 'mL', $isByMass ? 'kilogram or 100 g' : 'litre or 100 mL'), 'unit');
     }
 
     /**

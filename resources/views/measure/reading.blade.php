@@ -15,7 +15,7 @@
     <x-answer :lines="$screen->lines" :first="$screen->answer" />
     @if ($screen->isStale())
         <p class="verdict"><x-state is="care">Read {{ (int) $reading->sample->drawn_at->diffInMinutes($reading->observed_at) }} min after sampling, not kept cold.</x-state> A live sample goes on fermenting in its cup, so a deadline counts it from {{ SiteClock::short($reading->observed_at) }}, when it was read.</p>@endif
-    <div class="big"><span class="n">{{ $decision->measurand->shown($decision->value, $decimals) }}</span>@if ($decision->expanded_u !== null)<span class="pm">± {{ $decision->measurand->shownBy($decision->expanded_u, $decimals) }}</span>@endif<span class="unit">{{ trim($decision->measurand->name() . ' ' . $decision->measurand->shownUnit()) }}, the deciding portion<br>mean {{ $decision->measurand->shown($decision->mean, $decimals) }}@unless ($decision->trusted) · <b>not trusted</b>@endunless</span></div>
+    <div class="big"><span class="n">{{ $decision->measurand->shown($screen->inUnit($decision->value), $decimals) }}</span>@if ($decision->expanded_u !== null)<span class="pm">± {{ $decision->measurand->shownBy($screen->inUnit($decision->expanded_u), $decimals) }}</span>@endif<span class="unit">{{ trim($decision->measurand->name() . ($reading->titration ? ', ' : ' ') . $screen->unit()) }}, the deciding portion<br>mean {{ $decision->measurand->shown($screen->inUnit($decision->mean), $decimals) }}@unless ($decision->trusted) · <b>not trusted</b>@endunless</span></div>
     @if ($screen->rule)<x-acid-rule :rule="$screen->rule" />@endif
     <x-decision :lines="$screen->lines" />
     <p class="what">Judged {{ SiteClock::full($decision->at) }}{{ $decision->because->words() === null ? '' : ', ' . $decision->because->words() }}. {{ $screen->lines->overall($decision->overall) }}</p>
@@ -27,12 +27,12 @@
         <x-replicates :replicates="$reading->replicates" :calibration="$reading->calibration" :meter="$reading->pair->meter" />
     @else
         <table class="stack"><caption class="visually-hidden">Portions{{ $reading->measurand === Rheacid\Core\Measurands\Measurand::Ph ? '' : ': ' . $reading->measurand->on((string) $reading->basis)->words() }}</caption>@foreach ($reading->replicates as $replicate)<tr><th scope="row">{{ $replicate->position }}</th>
-            <td class="num">{{ $reading->measurand->said($replicate->value) }}</td>
-            <td>{{ $reading->titration ? 'as ' . ($reading->measurand === Rheacid\Core\Measurands\Measurand::VolatileAcidity ? 'acetic' : 'tartaric') . ' ' : '' }}{{ $replicate->shown_c === null ? '' : 'display ' . Rheacid\Core\Celsius::at($replicate->shown_c) }}{{ $replicate->expanded_u === null ? '' : '± ' . $reading->measurand->shownBy($replicate->expanded_u, $reading->measurand->decimals() + 1) }}</td>
+            <td class="num">{{ $reading->titration ? $reading->measurand->shown($screen->inUnit($replicate->value)) . ' ' . $screen->unit() : $reading->measurand->said($replicate->value) }}</td>
+            <td>{{ $replicate->shown_c === null ? '' : 'display ' . Rheacid\Core\Celsius::at($replicate->shown_c) }}{{ $replicate->expanded_u === null ? '' : '± ' . $reading->measurand->shownBy($screen->inUnit($replicate->expanded_u), $reading->measurand->decimals() + 1) }}</td>
         </tr>@endforeach</table>
         @foreach ($screen->curves as $i => $curve)@if (count($screen->curves) > 1)<h2>Portion {{ $i + 1 }}</h2>@endif<x-titration :figure="$curve" />@endforeach
         @if ($screen->said !== [])
-            <p>Expressed as {{ $reading->titration->acid }} acid: <b>{{ Numbers::fixed($screen->said[$reading->titration->acid], 2) }} {{ $reading->unit }}</b>. Equal to {{ collect($screen->said)->map(fn ($grams, $acid) => Numbers::fixed($grams, 2) . ' as ' . $acid)->join(', ') }}; {{ Numbers::fixed($screen->meq, 1) }} meq. Titrant {{ $reading->titration->standardisation->lot->code }}, {{ Numbers::fixed($reading->titration->standardisation->normality, 4) }} N, standardised {{ SiteClock::short($reading->titration->standardisation->at) }}.</p>@endif
+            <p>Expressed in {{ $reading->titration->unit()->words() }}. In g per {{ $reading->titration->sample_ml === null ? 'kg' : 'L' }}: {{ collect($screen->said)->map(fn ($grams, $acid) => Numbers::fixed($grams, 2) . ' as ' . $acid)->join(', ') }}; {{ Numbers::fixed($screen->meq, 1) }} meq/{{ $reading->titration->sample_ml === null ? 'kg' : 'L' }}. Titrant {{ $reading->titration->standardisation->lot->code }}, {{ Numbers::fixed($reading->titration->standardisation->normality, 4) }} N, standardised {{ SiteClock::short($reading->titration->standardisation->at) }}.</p>@endif
         @if ($screen->elsewhere)
             <p>Measured by {{ $screen->elsewhere->measured_by }} with {{ $screen->elsewhere->measured_with }}, {{ SiteClock::full($screen->elsewhere->measured_at) }}{{ $screen->elsewhere->certificate ? ', certificate ' . $screen->elsewhere->certificate : '' }}.</p>@endif
     @endif

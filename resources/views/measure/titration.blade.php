@@ -15,7 +15,7 @@
             <x-choice name="endpoint" label="Endpoint" :options="TitrationRequest::ENDPOINTS" :value="(string) ($titrated->endpoint ?? '8.2')" />
             <x-choice name="of" label="Quantity" :options="['titratable-acidity' => 'titratable acidity', 'volatile-acidity' => 'volatile acidity, on the distillate']" :value="$was?->measurand->value" />
             <x-choice name="per" label="Sample in" :options="['L' => 'mL (per litre)', 'kg' => 'g (per kilogram)', 'water-phase' => 'g of water phase']" :value="$per" />
-            <x-choice name="acid" label="Expressed as" :options="collect(Rheacid\Core\Acidity\Acid::cases())->mapWithKeys(fn ($acid) => [$acid->value => $acid->value . ' acid'])" :value="$titrated?->acid" />
+            <x-choice name="unit" label="Expressed in" :options="Rheacid\Models\LimitRow::allAcidityUnits()" :value="$screen->unit()" />
             <x-choice name="titrant" label="Titrant" :options="$screen->titrants->mapWithKeys(fn ($one) => [$one->id => $one->lot->code . ' · ' . Rheacid\Core\Numbers::fixed($one->normality, 4) . ' N · ' . Rheacid\SiteClock::short($one->at)])" :value="$titrated?->titrant_standardisation_id" />
             <x-choice name="pair" label="pH read with" :options="['' => 'none (by eye)'] + collect($screen->pairs)->mapWithKeys(fn ($pair) => [$pair->id => $pair->code . ' on ' . $pair->name . ' · ' . Rheacid\Shelf\Readiness::words($pair->status())])->all()" :value="$was ? $was->pair_id : ($screen->pairs[0]->id ?? '')" />
         </div>

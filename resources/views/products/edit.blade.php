@@ -30,8 +30,9 @@
                         <x-choice :name="'limits[' . $key . '][measurand]'" label="Quantity" :options="Rheacid\Core\Measurands\Basis::all()" value="ph|" />
                     @endif
                     <x-choice :name="'limits[' . $key . '][op]'" label="Comparison" :options="collect(Comparison::cases())->mapWithKeys(fn ($one) => [$one->value => $one === Comparison::Between ? 'between' : $one->sign()])" :value="$limit?->op->value ?? '<='" />
-                    <x-field :name="'limits[' . $key . '][low]'" label="Lower limit" :value="$limit?->low" :help="$limit?->typed !== null && $limit->measurand === Measurand::TitratableAcidity ? 'g as tartaric acid' : null" inputmode="decimal" />
-                    <x-field :name="'limits[' . $key . '][high]'" label="Upper limit" :value="$limit?->high" :help="$limit?->typed !== null && $limit->measurand === Measurand::TitratableAcidity ? 'g as tartaric acid' : null" inputmode="decimal" />
+                    <x-field :name="'limits[' . $key . '][low]'" label="Lower limit" :value="$limit?->edge('low')" inputmode="decimal" />
+                    <x-field :name="'limits[' . $key . '][high]'" label="Upper limit" :value="$limit?->edge('high')" inputmode="decimal" />
+                    @if ($limit === null || $limit->acidityUnits() !== [])<x-choice :name="'limits[' . $key . '][unit]'" label="Unit of an acidity" :options="$limit === null ? ['' => 'as judged: g of tartaric (volatile: acetic) acid'] + Rheacid\Models\LimitRow::allAcidityUnits() : $limit->acidityUnits()" :value="$limit?->unit ?? ''" />@endif
                     <x-choice :name="'limits[' . $key . '][applies]'" label="When" :options="collect(Applies::cases())->mapWithKeys(fn ($one) => [$one->value => $one->words()])" :value="$limit?->applies->value ?? 'always'" />
                     <x-field :name="'limits[' . $key . '][hours]'" label="Within hours" :value="$limit?->hours" inputmode="decimal" />
                     <x-field :name="'limits[' . $key . '][since]'" label="Counted from" :value="$limit?->since ?? 'start'" help="start, or a step such as pitched" maxlength="40" />
