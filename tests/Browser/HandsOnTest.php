@@ -47,7 +47,7 @@ final class HandsOnTest extends BrowserTestCase
         $oda->sees('is back; it was not recorded yet');
         self::assertSame(['-4,2', '21,5'], $oda->browser->executeScript("return ['mv', 'celsius'].map((name) => document.querySelector('[name=' + name + ']').value)"));
 
-        $oda->taps('Accept 7.0')->sees('4.01 now');
+        $oda->watches()->taps('Accept 7.0')->sees('4.01 now');
         self::assertSame(-4.2, CalibrationPoint::query()->sole()->mv);
         self::assertStringNotContainsString('is back', $oda->page(), 'what is recorded is no longer kept');
     }

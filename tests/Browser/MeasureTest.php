@@ -134,9 +134,9 @@ final class MeasureTest extends BrowserTestCase
         CarbonImmutable::setTestNow();
         $this->calibrate(electrode: 'E-09');
         $this->vouch(electrode: 'E-09');
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/measure/$sausage->id")->taps('· change')->sees('cannot be inserted')->chooses('thermometer', (string) $this->thermometer()->id)->chooses('stage', 'finished');
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/measure/$sausage->id")->taps('· change')->sees('it asks for a spear tip')->chooses('thermometer', (string) $this->thermometer()->id)->chooses('stage', 'finished');
         foreach ([['piece 1', 4.9], ['piece 2', 5.12], ['piece 3', 4.95]] as $i => [$piece, $ph]) {
-            $oda->chooses('place', $piece)->chooses('pair', (string) $this->pair('E-09')->id)->taps('typed from a real meter')->taps('Start measuring');
+            $oda->chooses('place', $piece)->chooses('pair', (string) $this->pair('E-09')->id)->taps('typed from a real meter')->taps('Pilot hole made')->taps('Start measuring');
             $this->typesPortions($oda, $ph)->taps('Record reading on SA-0001')->sees('Recorded on SA-0001.');
             if ($i < 2) {
                 $oda->taps('Measure piece ' . ($i + 2))->sees('Start measuring');
