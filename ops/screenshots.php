@@ -92,7 +92,9 @@ $accept($oda)->sees('confirms this calibration');
 $oda->opens('/rounds/1')->sees('Round');
 foreach ([['211,8', '212,0'], ['143,1', '142,8']] as $numbers) {
     foreach ([...$numbers, '21,4'] as $number) {
-        $oda->types($number)->presses(WebDriverKeys::ENTER);
+        $oda->types($number)->lets(61);
+        usleep(400_000);
+        $oda->presses(WebDriverKeys::ENTER);
     }
     usleep(900_000);
 }

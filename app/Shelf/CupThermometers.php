@@ -20,7 +20,8 @@ final readonly class CupThermometers
      */
     private function __construct(public array $options, public string $usual) {}
 
-    public static function of(Pair $pair, Source $source): self
+    /** @param array<array-key, mixed> $not ids of those that cannot settle what is in doubt: another one then stands first */
+    public static function of(Pair $pair, Source $source, array $not = []): self
     {
         $probes = Thermometer::query()->whereNotNull('meter_id')->limit(Lines::MOST)->pluck('meter_id', 'id');
         $lines = array_filter(Lines::thermometers(), static fn(ThermometerLine $line): bool => ($probes[$line->id] ?? $pair->meter_id) === $pair->meter_id);
@@ -31,7 +32,12 @@ final readonly class CupThermometers
             $options[(string) $line->id] = sprintf('%s · %s', $line->id === $own ? "the probe of {$pair->meter->code} ($line->code)" : $line->code, Thermometers::words($line->status()));
         }
 
-        return new self($options, (string) (self::last($pair, $source, $options) ?? ($own === false ? self::first($lines, $source) : $own)));
+        $others = array_filter($lines, static fn(ThermometerLine $line): bool => !in_array($line->id, $not, true) && $line->id !== $own);
+        if ($not !== []) {
+            return new self($options, (string) self::first($others));
+        }
+
+        return new self($options, (string) (self::last($pair, $source, $options) ?? ($own === false ? ($source === Source::Typed ? self::first($lines) : null) : $own)));
     }
 
     /** @param array<array-key, string> $options */
@@ -42,10 +48,10 @@ final readonly class CupThermometers
         return is_numeric($last) && isset($options[(string) $last]) ? (int) $last : null;
     }
 
-    /** @param list<ThermometerLine> $lines */
-    private static function first(array $lines, Source $source): ?int
+    /** @param array<int, ThermometerLine> $lines */
+    private static function first(array $lines): ?int
     {
-        foreach ($source === Source::Typed ? $lines : [] as $line) {
+        foreach ($lines as $line) {
             if ($line->status()->state->isInForce()) {
                 return $line->id;
             }

@@ -55,6 +55,7 @@ final readonly class ControlCheckScreen
         $void = $calibration?->void;
 
         $bottles = self::independent($calibration);
+        $standing = $calibration === null ? [] : CalibrationScreen::doubts($calibration);
 
         return new self(
             $pair,
@@ -64,8 +65,8 @@ final readonly class ControlCheckScreen
             $bench->bottleCups(...array_map(static fn(BottleLine $bottle): int => $bottle->id, array_slice($bottles, 0, 1))),
             new CheckChart(array_values($checks->reverse()->map(static fn(ControlCheck $check): float => $check->error())->all()), $pair->policy->read_back_limit_ph),
             $void === null ? new Collection() : Measurement::query()->with(['occasion.batch', 'occasion.decision'])->where('calibration_id', $void->calibration_id)->where('observed_at', '>', $void->back_to)->orderByDesc('observed_at')->limit(self::SHOWN)->get(),
-            CupThermometers::of($pair, $bench->knows($pair->electrode) ? Source::Simulated : Source::Typed),
-            $calibration === null ? [] : CalibrationScreen::doubts($calibration),
+            CupThermometers::of($pair, $bench->knows($pair->electrode) ? Source::Simulated : Source::Typed, $standing === [] ? [] : $calibration->points->pluck('thermometer_id')->all()),
+            $standing,
         );
     }
 

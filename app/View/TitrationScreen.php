@@ -51,7 +51,8 @@ final readonly class TitrationScreen
     /** Code of the unit that stands first: as corrected, else as the product limits it. */
     public function unit(): string
     {
-        $limited = $this->batch->product->limits->first(static fn(LimitRow $limit): bool => $limit->measurand === Measurand::TitratableAcidity);
+        $limits = $this->batch->product->limits->filter(static fn(LimitRow $limit): bool => $limit->measurand === Measurand::TitratableAcidity);
+        $limited = $limits->first(static fn(LimitRow $limit): bool => $limit->unit !== null) ?? $limits->first();
 
         return $this->corrects?->titration?->unit()->code ?? $limited->unit ?? AcidityUnit::kept(false, $limited->basis ?? '8.2 per L')->code;
     }

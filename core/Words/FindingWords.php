@@ -65,7 +65,7 @@ final class FindingWords
             FindingCode::ResidualHigh => 'Use fresh buffers and calibrate again. Wait until each point is stable.',
             FindingCode::CheckFailed => 'Rinse, use fresh buffer and calibrate again. Until then this pair is out of use.',
             FindingCode::Unsettled => 'Calibrate again and wait until each point is stable. Until then no critical or legal limit can be proven.',
-            FindingCode::SlopeJumped, FindingCode::AsFoundJumped => 'Question the new buffers and their temperature first: are they as warm as the samples, and the right bottles? Then read a check buffer near the samples’ pH, with its temperature taken in the cup by another verified thermometer.',
+            FindingCode::SlopeJumped, FindingCode::AsFoundJumped => 'Question the new buffers first: are they the right bottles, and as warm as the samples? A check buffer settles it.',
             FindingCode::NearTwin => 'Check the labels. A check buffer of the other family that agrees settles it; otherwise calibrate again.',
             FindingCode::PointsApart => 'Read a check buffer before you judge a critical limit, or calibrate again without a break.',
             FindingCode::TemperatureUnchecked => 'Name a verified thermometer at the next run, or read a check buffer near the samples’ pH, with its temperature taken in the cup by one.',

@@ -237,6 +237,8 @@ final class Shelf
                 'Read two portions; a third if they differ by more than 0.05. Each is judged, and the worst counts.',
                 'Look at the bulb before and after: a chip in the food makes the batch a foreign-body case.',
             ],
+            'dilution' => 'only if it will not flow: 10–20 mL of distilled water to 100 g',
+            'dilution_parts' => 0.2,
             'places' => ['blend', 'brine', 'solids'],
             'needed_places' => [],
             'portions' => 2,

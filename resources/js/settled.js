@@ -78,7 +78,10 @@ function watchTyped() {
     const fields = [...document.querySelectorAll('[data-watched]')];
     fields.forEach((field) => {
         field.addEventListener('input', () => begin(field));
+        // Watched already, and sent back with a question: it is not watched a second time.
+        const known = Number(document.querySelector(`[name="${field.dataset.watched}"]`).value);
         if (field.value.trim() !== '') begin(field);
+        if (known >= windowS) since = Date.now() - windowS * 1000;
     });
     said?.addEventListener('input', show);
     show();

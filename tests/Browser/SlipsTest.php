@@ -38,7 +38,7 @@ final class SlipsTest extends BrowserTestCase
             // Truly at 8 °C, typed as the room.
             $oda->fills('Potential', (string) $this->shown($this->lot($lot)->buffer()->phAt(8), 97.0, celsius: 8))->fills('Temperature', '21')->watches()->taps($accept)->sees($then);
         }
-        $oda->sees('As found, a buffer read')->sees('Question the new buffers and their temperature first')->sees('Not yet for critical or legal limits.');
+        $oda->sees('As found, a buffer read')->sees('Question the new buffers first')->sees('Not yet for critical or legal limits.');
         self::assertContains(FindingCode::AsFoundJumped, array_column(Calibration::query()->orderByDesc('id')->firstOrFail()->found(), 'code'));
 
         $oda->opens("/pairs/{$this->pair()->id}/check")->sees('In doubt.')->chooses('lot', 'Q-31')->chooses('thermometer', (string) $this->thermometer()->id)->taps('Or type from a real meter')

@@ -4,11 +4,12 @@
 <x-house :title="'Check buffer · ' . $pair->electrode->code . ' on ' . $pair->name()" room="Calibrate">
     @if (session('failed'))<p class="verdict" role="alert"><x-state is="fail">Check failed.</x-state> {{ session('failed') }}</p>@endif
     @php($newest = $screen->checks->first())
-    @if ($newest && !session('failed'))<p class="verdict answer"><x-state :is="match ($newest->passed) { true => 'met', false => 'fail', null => 'care' }">{{ match ($newest->passed) { true => 'Passed.', false => 'Failed.', null => 'Does not count.' } }}</x-state> <span>{{ $newest->error() > 0 ? '+' : '' }}{{ Rheacid\Core\Numbers::fixed($newest->error(), 3) }} pH error in {{ $newest->lot->code }}; ± {{ Rheacid\Core\Numbers::plain($newest->limit_ph) }} is allowed; {{ Rheacid\SiteClock::short($newest->at) }}. <b>{{ match ($newest->passed) { true => '', false => 'Calibrate. Then measure a fresh sample of each batch read since.', null => 'Read it again and wait until it is stable.' } }}</b></span></p>@endif
+    @if ($screen->standing !== [] && !session('failed'))<p class="verdict answer"><x-state is="care">In doubt.</x-state> <span>{{ $screen->standing[0] }}</span></p>@endif
+    @if ($newest && !session('failed'))<p @class(['verdict', 'answer' => $screen->standing === []])><x-state :is="match ($newest->passed) { true => 'met', false => 'fail', null => 'care' }">{{ match ($newest->passed) { true => 'Passed.', false => 'Failed.', null => 'Does not count.' } }}</x-state> <span>{{ $newest->error() > 0 ? '+' : '' }}{{ Rheacid\Core\Numbers::fixed($newest->error(), 3) }} pH error in {{ $newest->lot->code }}; ± {{ Rheacid\Core\Numbers::plain($newest->limit_ph) }} is allowed; {{ Rheacid\SiteClock::short($newest->at) }}. <b>{{ match ($newest->passed) { true => '', false => 'Calibrate. Then measure a fresh sample of each batch read since.', null => 'Read it again and wait until it is stable.' } }}</b></span></p>@endif
     @if ($calibration === null || $calibration->void !== null || $calibration->verdict === Rheacid\Core\Electrode\Verdict::Fail)
         <p class="verdict"><x-state is="care">Nothing to check.</x-state> This pair has no valid calibration. <a href="{{ route('runs.create', $pair) }}">Calibrate</a></p>
     @elseif ($writes)
-        @foreach ($screen->standing as $doubt)<p class="verdict"><x-state is="care">In doubt.</x-state> {{ $doubt }}</p>@endforeach
+        @foreach (array_slice($screen->standing, 1) as $doubt)<p class="verdict"><x-state is="care">In doubt.</x-state> {{ $doubt }}</p>@endforeach
         <form id="accept" method="post" action="{{ route('checks.store', $pair) }}" data-keep>
             <x-form-id />
             @if (is_string(request('round', old('round'))))<input type="hidden" name="round" value="{{ request('round', old('round')) }}">@endif

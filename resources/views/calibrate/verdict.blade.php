@@ -48,6 +48,10 @@
         @elseif (!$screen->isInForce)
             @if ($screen->nextStep)<a href="{{ route('runs.create', $calibration->pair_id) }}">Calibrate again</a><a class="do" href="{{ route('pairs.show', $calibration->pair_id) }}" data-primary>{{ ucfirst(Rheacid\Core\Words\CareWords::step($screen->nextStep)) }} <kbd>Enter</kbd></a>
             @else<a class="do" href="{{ route('runs.create', $calibration->pair_id) }}" data-primary>Calibrate again <kbd>Enter</kbd></a>@endif
+        @elseif ($screen->doubts !== [])
+            <a href="{{ route('runs.create', $calibration->pair_id) }}">Calibrate again</a>
+            <a href="{{ route('measure') }}">Measure a batch</a>
+            <a class="do" href="{{ route('checks.show', $calibration->pair_id) }}" data-primary>Read a check buffer <kbd>Enter</kbd></a>
         @else
             <a href="{{ route('runs.create', $calibration->pair_id) }}">Calibrate again</a>
             <a href="{{ route('checks.show', $calibration->pair_id) }}">Read a check buffer</a>

@@ -7,7 +7,7 @@
         @else
             <x-field name="shown_ph" label="pH shown" :help="'as shown, like ' . Rheacid\Core\Numbers::fixed(4.02, 2)" inputmode="decimal" autofocus :form="$form" data-watched="watched_s" />
         @endif
-        <input type="hidden" name="watched_s" value="" form="{{ $form }}">
+        <input type="hidden" name="watched_s" value="{{ is_numeric(old('watched_s')) ? old('watched_s') : '' }}" form="{{ $form }}">
         <x-field name="celsius" label="Temperature" :help="Rheacid\Core\Celsius::example()" inputmode="decimal" :form="$form" />
         <div class="wide">
             <p class="form-text" hidden data-scripted>Type the number, keep looking at the display, and accept when the ring is full. If the display changes, type the new number.</p>
