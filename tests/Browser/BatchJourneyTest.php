@@ -42,6 +42,7 @@ final class BatchJourneyTest extends BrowserTestCase
     #[DataProvider('chambers')]
     public function test_a_sausage_is_judged_by_the_file_of_a_logger(float $celsius, int $hours, array $seen, BatchState $becomes): void
     {
+        $this->sharpen();
         $batch = $this->started('fermented-sausage', 'SA-0001', $hours + 3, step: 'stuffed');
         if ($becomes === BatchState::Running) {
             $this->read($batch, [[44.9, 5.1]]);
