@@ -265,6 +265,7 @@ Route::middleware(['auth', SignsOutIdle::class, AsksForBetterSecret::class, Boun
         Route::post('keeping/true-time', [KeepingController::class, 'state'])->middleware('can:lead')->name('clock.state');
         Route::post('restorations/{restoration}', [TodayController::class, 'confirm'])->middleware('can:lead')->name('restorations.confirm');
         Route::post('rounds', [RoundController::class, 'store'])->name('rounds.store');
+        Route::post('rounds/{round}/drawing', [RoundController::class, 'draw'])->name('rounds.draw');
         Route::post('rounds/{round}/stops/{stop}', [RoundController::class, 'visit'])->name('rounds.visit');
         Route::post('rounds/{round}/pass', [RoundController::class, 'pass'])->name('rounds.pass');
         Route::post('measure/{batch}/late', [LateController::class, 'store'])->name('late.store');

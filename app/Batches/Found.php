@@ -49,7 +49,7 @@ final class Found
     /** @throws Refused if that batch has no such stop to be read */
     public static function stop(int $id, Batch $batch): RoundStop
     {
-        return RoundStop::query()->where('batch_id', $batch->id)->whereNull('duplicate_of')->whereDoesntHave('visit')->find($id) ?? throw Refused::because('That stop of the round is done, or of another batch.', 'stop');
+        return RoundStop::query()->where('batch_id', $batch->id)->whereNull('duplicate_of')->whereNull('cup_code')->whereDoesntHave('visit')->find($id) ?? throw Refused::because('That stop of the round is done, or of another batch.', 'stop');
     }
 
     /** @throws Refused if there is none */

@@ -10,21 +10,28 @@ use Rheacid\Core\Uncertainty\SiteRepeatability;
 use Rheacid\Records\Kept;
 
 /**
- * Two readings of one sample under two codes, with what all such pairs say so far.
+ * Two readings of one sample, with what all pairs say so far of which nobody saw that they were one.
  *
  * @property-read Measurement $first
+ * @property-read Measurement $second
  * @property-read Person $person
  */
 final class BlindPair extends Model
 {
     use Kept;
 
-    protected $casts = ['difference_ph' => 'float', 'pairs' => 'integer', 'sum_of_squares' => 'float', 'at' => 'datetime'];
+    protected $casts = ['difference_ph' => 'float', 'is_blind' => 'boolean', 'pairs' => 'integer', 'sum_of_squares' => 'float', 'at' => 'datetime'];
 
     /** @return BelongsTo<Measurement, $this> */
     public function first(): BelongsTo
     {
         return $this->belongsTo(Measurement::class, 'first_id');
+    }
+
+    /** @return BelongsTo<Measurement, $this> */
+    public function second(): BelongsTo
+    {
+        return $this->belongsTo(Measurement::class, 'second_id');
     }
 
     /** @return BelongsTo<Person, $this> */

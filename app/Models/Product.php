@@ -114,6 +114,12 @@ final class Product extends Model
         return self::query()->with(['limits', 'method'])->where('method_id', $method->id)->whereNotExists(static fn($query) => $query->from('products as later')->whereColumn('later.code', 'products.code')->whereColumn('later.version', '>', 'products.version'))->orderBy('name')->get();
     }
 
+    /** The version that stands now; itself where it does. */
+    public function standing(): self
+    {
+        return self::query()->where('code', $this->code)->orderByDesc('version')->firstOrFail();
+    }
+
     /** Which version a product of that code would be next. */
     public static function nextVersion(string $code): int
     {

@@ -8,10 +8,12 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Sampling\Cup;
 use Rheacid\Records\Kept;
 
 /**
- * A vat of a round, or a second cup of one of them under a code of its own.
+ * A vat of a round, or a second cup of one of them. Of a coded round every cup has a code and "position" is the order of reading;
+ * otherwise only a second cup has one.
  *
  * @property-read Round $round
  * @property-read Batch $batch
@@ -23,7 +25,36 @@ final class RoundStop extends Model
 {
     use Kept;
 
-    protected $casts = ['position' => 'integer', 'stage' => Stage::class];
+    protected $casts = ['position' => 'integer', 'draw_position' => 'integer', 'stage' => Stage::class];
+
+    /** Which cup its sample is; null for the first or only one of its vat. */
+    public function cup(): ?Cup
+    {
+        return match (true) {
+            $this->cup_code === null => $this->duplicate_of === null ? null : Cup::Repeat,
+            default => $this->duplicate_of === null ? Cup::Coded : Cup::Duplicate,
+        };
+    }
+
+    /** What stands on the cup; null where nothing does. */
+    public function code(): ?string
+    {
+        return match ($this->cup()) {
+            null => null,
+            Cup::Repeat => (string) $this->second_code,
+            default => (string) $this->cup_code,
+        };
+    }
+
+    /** As the person who reads it may know it: by the code alone where codes hide the vat. */
+    public function label(): string
+    {
+        return match ($this->cup()) {
+            null => "{$this->batch->vessel}, $this->place",
+            Cup::Repeat => "{$this->batch->vessel}, repeat {$this->second_code}",
+            default => "cup {$this->cup_code}",
+        };
+    }
 
     /** @return BelongsTo<Round, $this> */
     public function round(): BelongsTo

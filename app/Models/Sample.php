@@ -6,11 +6,14 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Core\Sampling\Cup;
+use Rheacid\Core\Words\SamplingWords;
 use Rheacid\Records\Kept;
 
 /**
  * A portion of a batch: when and where it was drawn.
  *
+ * @property-read Cup|null $cup
  * @property-read Occasion $occasion
  * @property-read Person $person
  */
@@ -21,7 +24,14 @@ final class Sample extends Model
     protected $casts = [
         'drawn_at' => 'datetime',
         'chilled' => 'boolean',
+        'cup' => Cup::class,
     ];
+
+    /** "brine", or "brine, cup F47" where it carries a code. */
+    public function named(): string
+    {
+        return $this->cup === null ? (string) $this->place : "$this->place, " . SamplingWords::cup($this->cup, (string) $this->cup_code);
+    }
 
     /** @return BelongsTo<Occasion, $this> */
     public function occasion(): BelongsTo

@@ -84,6 +84,12 @@ final class Way
         return RoundStop::query()->where('round_id', $round->id)->find($id) ?? abort(404);
     }
 
+    /** @return Collection<int, RoundStop> all of a round, in the order in which they are read */
+    public static function stops(Round $round): Collection
+    {
+        return RoundStop::query()->with(['visit', 'batch'])->where('round_id', $round->id)->orderBy('position')->limit(self::MOST_STOPS)->get();
+    }
+
     /** The next that was neither read nor passed over; null at the end. */
     public static function next(Round $round): ?RoundStop
     {

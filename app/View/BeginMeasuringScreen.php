@@ -42,7 +42,7 @@ final readonly class BeginMeasuringScreen
         $batch->load(Batch::JUDGED);
         $thermometers = $plan->thermometers();
         usort($thermometers, static fn(ThermometerLine $a, ThermometerLine $b): int => [!$a->status()->state->isInForce(), $a->code] <=> [!$b->status()->state->isInForce(), $b->code]);
-        $stop = is_string($stop) && ctype_digit($stop) ? RoundStop::query()->with('round')->where('batch_id', $batch->id)->whereNull('duplicate_of')->whereDoesntHave('visit')->find((int) $stop) : null;
+        $stop = is_string($stop) && ctype_digit($stop) ? RoundStop::query()->with('round')->where('batch_id', $batch->id)->whereNull('duplicate_of')->whereNull('cup_code')->whereDoesntHave('visit')->find((int) $stop) : null;
         $usual = Usual::of($batch);
         $together = Together::of($batch);
         // An open sample is offered first: nobody has to think of it.

@@ -10,7 +10,7 @@ use Rheacid\Core\Uncertainty\SiteRepeatability;
 use Rheacid\Models\BlindPair;
 use Rheacid\View\Figures\CheckChart;
 
-/** Blind duplicates, charted, and what they say. */
+/** Second cups beside their first, charted, and what the blind ones say. */
 final readonly class RepeatabilityScreen
 {
     private const SHOWN = 40;
@@ -22,6 +22,6 @@ final readonly class RepeatabilityScreen
     {
         $pairs = BlindPair::query()->with(['first.sample', 'first.occasion.batch', 'person'])->orderByDesc('id')->limit(self::SHOWN)->get();
 
-        return new self($pairs, BlindPair::by(CarbonImmutable::now()), new CheckChart(array_values($pairs->reverse()->map(static fn(BlindPair $pair): float => $pair->difference_ph)->all()), SiteRepeatability::LIMIT_PH, 'blind duplicates', 'second cup'));
+        return new self($pairs, BlindPair::by(CarbonImmutable::now()), new CheckChart(array_values($pairs->reverse()->map(static fn(BlindPair $pair): float => $pair->difference_ph)->all()), SiteRepeatability::LIMIT_PH, 'second cups', 'second cup'));
     }
 }

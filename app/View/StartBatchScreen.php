@@ -17,15 +17,16 @@ final readonly class StartBatchScreen
     /**
      * @param Collection<int, Product> $products each as it stands now
      * @param Batch|null $last of the chosen product
+     * @param Product|null $standing the version of it that stands now: an old link may lead to another
      */
-    private function __construct(public Collection $products, public ?Product $product, public ?Batch $last, public string $code) {}
+    private function __construct(public Collection $products, public ?Product $product, public ?Batch $last, public string $code, public ?Product $standing) {}
 
     public static function of(mixed $chosen): self
     {
         $product = is_numeric($chosen) ? Product::query()->with(['limits', 'method'])->find((int) $chosen) : null;
         $last = $product === null ? null : Batch::query()->whereRelation('product', 'code', $product->code)->orderByDesc('id')->first();
 
-        return new self(Product::newest(self::SHOWN), $product, $last, $product === null ? '' : self::next($product, $last));
+        return new self(Product::newest(self::SHOWN), $product, $last, $product === null ? '' : self::next($product, $last), $product?->standing());
     }
 
     /** The number after the last one: CS-0421 leads to CS-0422. */

@@ -6,6 +6,7 @@ namespace Rheacid\Core\Words;
 
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Numbers;
+use Rheacid\Core\Sampling\Cup;
 use Rheacid\Core\Sampling\SamplingLine;
 use Rheacid\Core\Sampling\SamplingState;
 
@@ -36,6 +37,22 @@ final class SamplingWords
             $state->isMissing => sprintf('%s late', self::span(-(float) $state->dueInHours)),
             default => sprintf('next in %s', self::span((float) $state->dueInHours)),
         };
+    }
+
+    /** Which cup of a round a sample is. */
+    public static function cup(Cup $cup, string $code): string
+    {
+        return match ($cup) {
+            Cup::Coded => "cup $code",
+            Cup::Duplicate => "cup $code, blind duplicate",
+            Cup::Repeat => "cup $code, repeat",
+        };
+    }
+
+    /** What to do about two cups of one sample that lie too far apart. */
+    public static function apart(string $sample, float $differencePh): string
+    {
+        return sprintf('Two cups of %s differ by %s pH, more than two cups of one sample should. Read the check buffer. If it agrees, stir the vat, draw two fresh cups and read both; if it fails, clean and calibrate. Until then the worse of the two decides.', $sample, Numbers::fixed(abs($differencePh), 2));
     }
 
     /** Hours as a person says them. */

@@ -286,7 +286,7 @@ final readonly class Work
     {
         CarbonImmutable::setTestNow($at);
         $ids = array_map(static fn(mixed $id): int => is_numeric($id) ? (int) $id : 0, Batch::query()->whereIn('code', $codes)->pluck('id')->all());
-        ($this->openRound)($by, IdempotencyKey::own(), $this->pair($electrode), Thermometer::query()->where('code', 'T-03')->firstOrFail(), Way::chosen(array_values($ids), $at), true, null, false);
+        ($this->openRound)($by, IdempotencyKey::own(), $this->pair($electrode), Thermometer::query()->where('code', 'T-03')->firstOrFail(), Way::chosen(array_values($ids), $at), true, false);
     }
 
     /** A logger, from the start of the batch until then: in the warmest spot of the chamber every half hour, or as it is said. */

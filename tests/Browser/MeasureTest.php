@@ -19,6 +19,7 @@ use Rheacid\Models\Decision;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Product;
 use Rheacid\Models\Replicate;
+use Rheacid\Models\RoundStop;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\SiteClock;
 
@@ -50,10 +51,27 @@ final class MeasureTest extends BrowserTestCase
                 $oda->types($number)->presses(WebDriverKeys::ENTER);
             }
         }
-        $oda->sees('results')->sees('vat 2: ');
+        $oda->sees('results')->sees('Vat 2: ');
 
         self::assertSame(0, $oda->touches, 'beyond the numbers, each ended by Enter, nothing was touched');
         self::assertSame(6, Measurement::query()->count());
+    }
+
+    public function test_cups_drawn_first_are_read_by_codes_and_named_at_the_end(): void
+    {
+        $this->nowAtTheBench();
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/rounds/new')->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->taps('At the bench: draw all cups first')->leavesFields()->presses(WebDriverKeys::ENTER)->sees('Draw 3 cups.')->sees('vat 2 · CS-0417');
+        $oda->leavesFields()->presses(WebDriverKeys::ENTER);
+        $codes = RoundStop::query()->orderBy('position')->pluck('cup_code');
+        foreach ($codes as $i => $code) {
+            $oda->sees("Cup $code")->sees(sprintf('Round · %d of 3', $i + 1));
+            self::assertStringNotContainsString('CS-0417', $oda->page());
+            foreach ([(string) $this->shown(4.2), (string) $this->shown(4.21), '21,4'] as $number) {
+                $oda->types($number)->presses(WebDriverKeys::ENTER);
+            }
+        }
+
+        $oda->sees('Round · results')->sees('vat 2 · CS-0417')->sees("cup {$codes[0]}");
     }
 
     public function test_a_day_on_paper_is_entered_together_with_its_own_times(): void

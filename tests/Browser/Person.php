@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
@@ -70,12 +71,13 @@ final class Person
     public function taps(string $name): self
     {
         $this->touches++;
-        $element = $this->opened($this->named($name));
-        // As a person scrolls: what is tapped does not hide behind the bar at the lower edge.
-        $this->browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
-        $element->click();
 
-        return $this;
+        return $this->steadily(function () use ($name): void {
+            $element = $this->opened($this->named($name));
+            // As a person scrolls: what is tapped does not hide behind the bar at the lower edge.
+            $this->browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
+            $element->click();
+        });
     }
 
     /** A touch of a finger, as the browser gets it from the screen. */
@@ -95,18 +97,16 @@ final class Person
 
     public function chooses(string $name, string $value): self
     {
-        (new WebDriverSelect($this->opened($this->found(WebDriverBy::name($name)))))->selectByValue($value);
-
-        return $this;
+        return $this->steadily(fn() => (new WebDriverSelect($this->opened($this->found(WebDriverBy::name($name)))))->selectByValue($value));
     }
 
     public function fills(string $label, string $text): self
     {
-        $field = $this->opened($this->found(WebDriverBy::xpath("//*[@id = //label[normalize-space() = '$label']/@for]")));
-        $field->clear();
-        $field->sendKeys($text);
-
-        return $this;
+        return $this->steadily(function () use ($label, $text): void {
+            $field = $this->opened($this->found(WebDriverBy::xpath("//*[@id = //label[normalize-space() = '$label']/@for]")));
+            $field->clear();
+            $field->sendKeys($text);
+        });
     }
 
     /** A day and time; how it is typed depends on the browser's language. */
@@ -206,6 +206,27 @@ final class Person
         $this->browser->executeScript('for (let at = arguments[0].closest("details:not([open])"); at; at = at.parentElement.closest("details:not([open])")) { const summary = at.querySelector(":scope > summary"); if (!summary.contains(arguments[0])) summary.click(); }', [$element]);
 
         return $element;
+    }
+
+    /**
+     * Does it on the page that stays: words may be seen on one that is just being replaced.
+     *
+     * @param callable(): mixed $act
+     */
+    private function steadily(callable $act): self
+    {
+        for ($tries = 1; ; $tries++) {
+            try {
+                $act();
+
+                return $this;
+            } catch (StaleElementReferenceException $gone) {
+                if ($tries === 20) {
+                    throw $gone;
+                }
+                usleep(100_000);
+            }
+        }
     }
 
     /** @param callable(): bool $condition */

@@ -50,6 +50,51 @@ final class RoundTest extends TestCase
         self::assertSame(BlindDuplicates::on(0, 20, 7), BlindDuplicates::on(0, 20, 7));
     }
 
+    #[TestWith([0, 30, 3])]
+    #[TestWith([0, 9, 0])]
+    #[TestWith([9, 1, 1])]
+    #[TestWith([0, 109, 10])]
+    public function test_under_codes_every_cup_has_one_and_the_order_hides_the_pair(int $since, int $samples, int $duplicates): void
+    {
+        for ($seed = 0; $seed < 50; $seed++) {
+            $cups = BlindDuplicates::coded($since, $samples, $seed);
+            self::assertCount($samples + $duplicates, $cups);
+            self::assertCount($samples + $duplicates, array_unique(array_column($cups, 'code')), 'each code stands once');
+            self::assertSame([], preg_grep('/^[A-Z]\d\d$/', array_column($cups, 'code'), PREG_GREP_INVERT), 'a second cup looks like any other');
+            self::assertCount($duplicates, array_filter($cups, static fn(array $cup): bool => $cup['second']));
+            self::assertCount($samples, array_unique(array_column($cups, 'of')), 'none is left out');
+        }
+    }
+
+    public function test_under_codes_the_second_cup_comes_first_as_often_as_last(): void
+    {
+        $before = 0;
+        foreach (range(1, 400) as $seed) {
+            $seconds = array_column(array_filter(BlindDuplicates::coded(0, 10, $seed), static fn(array $cup): bool => $cup['second']), 'of');
+            $order = array_values(array_filter(BlindDuplicates::coded(0, 10, $seed), static fn(array $cup): bool => $cup['of'] === $seconds[0]));
+            $before += $order[0]['second'] ? 1 : 0;
+        }
+
+        self::assertEqualsWithDelta(200, $before, 50);
+    }
+
+    /** @return iterable<string, array{non-empty-list<float>, bool}> differences, the last of which is looked at */
+    public static function pairs(): iterable
+    {
+        yield 'the first, at the limit' => [[0.05], false];
+        yield 'the first, beyond it' => [[-0.051], true];
+        yield 'beyond it at a site that always scatters' => [[0.2, -0.2, 0.2, -0.2, 0.2, -0.2, 0.2, -0.2, 0.1], true];
+        yield 'within it, but far beyond what this site does' => [[0.005, -0.005, 0.004, -0.004, 0.005, -0.005, 0.004, -0.004, 0.005, -0.005, 0.004, -0.004, 0.045], true];
+        yield 'an earlier one was beyond' => [[0.2, 0.0], false];
+    }
+
+    /** @param non-empty-list<float> $differences */
+    #[\PHPUnit\Framework\Attributes\DataProvider('pairs')]
+    public function test_a_pair_further_apart_than_one_sample_may_be_calls_for_action(array $differences, bool $needsAction): void
+    {
+        self::assertSame($needsAction, SiteRepeatability::needsAction($differences));
+    }
+
     public function test_twenty_pairs_give_the_repeatability_of_a_portion(): void
     {
         $site = SiteRepeatability::unknown();

@@ -15,6 +15,7 @@ use Rheacid\Core\Products\Library;
 use Rheacid\Core\Products\ProductFile;
 use Rheacid\Core\Sampling\SamplingLine;
 use Rheacid\Core\Words\LimitWords;
+use Rheacid\Models\Batch;
 use Rheacid\Models\LimitRow;
 use Rheacid\Models\Product;
 use Rheacid\Products\Exchange;
@@ -74,6 +75,13 @@ final class ProductTest extends BenchTestCase
         self::assertSame(6.0, $this->limit($this->batch()->product, 'Mash under way')->high);
         self::assertCount($product->limits()->count(), $changed->limits);
         $this->change($product, [$limit->id => ['high' => '5,7']], 'too late')->assertSessionHasErrors('product');
+
+        $start = fn(int $standing): TestResponse => $this->actingAs($this->people['checker'])->post('/batches', ['product' => $product->id, 'standing' => $standing, 'code' => 'CS-0999', 'vessel' => 'vat 9', 'size' => '90 kg', 'form' => self::formId()]);
+        $start($product->id)->assertSessionHasErrors(['product' => "Version $changed->version of $product->name has replaced version $product->version since this page was opened. Look at its limits, then start the batch with the one you want."]);
+        $this->get("/batches/new?product=$product->id")->assertSee('Not the newest version.')->assertSee("Use version $changed->version");
+        $this->get("/batches/new?product=$changed->id")->assertDontSee('Not the newest version.');
+        $start($changed->id)->assertSessionHasNoErrors();
+        self::assertSame($product->version, Batch::query()->where('code', 'CS-0999')->sole()->product->version, 'an older one is taken where it is meant');
     }
 
     public function test_limits_are_added_and_left_out(): void

@@ -230,7 +230,7 @@ final class RightsTest extends BenchTestCase
         $draft = MeasurementDraft::query()->first();
         $log = LogUpload::query()->first() ?? (new UploadLog())($this->people['checker'], IdempotencyKey::own(), 'a.csv', "1;2;20\n2;2;20", $this->pair(), null);
         $existing += ['calibration' => $calibration->id, 'run' => $calibration->calibration_run_id, 'measurement' => $reading->id, 'draft' => $draft?->id, 'log' => $log->id];
-        $round = Round::query()->first() ?? app(OpenRound::class)($this->people['checker'], IdempotencyKey::own(), $this->pair(), $this->thermometer(), Way::chosen([$this->batch()->id], CarbonImmutable::now()), true, null, false);
+        $round = Round::query()->first() ?? app(OpenRound::class)($this->people['checker'], IdempotencyKey::own(), $this->pair(), $this->thermometer(), Way::chosen([$this->batch()->id], CarbonImmutable::now()), true, false);
         $existing += ['restoration' => (Restoration::query()->first() ?? app(RecordRestoration::class)(CarbonImmutable::now()->subDay(), str_repeat('0', 64), []))->id, 'round' => $round->id, 'stop' => $round->stops()->firstOrFail()->id];
         $known = ['batch_id' => $this->batch()->id, 'at' => now(), 'person_id' => $this->people['checker']->id];
         $existing += ['occasion' => $reading->occasion_id, 'step' => (BatchStep::query()->first() ?? BatchStep::query()->create([...$known, 'step' => 'packed', 'entered_at' => now()]))->id, 'course' => (Course::query()->first() ?? Course::query()->create([...$known, 'step' => '', 'point' => 'chamber', 'thermometer_id' => $this->thermometer()->id]))->id];

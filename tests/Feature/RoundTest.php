@@ -105,14 +105,14 @@ final class RoundTest extends BenchTestCase
         foreach ([[], [999_999]] as $chosen) {
             $this->post('/rounds', ['pair' => $this->pair()->id, 'thermometer' => $this->thermometer()->id, 'batches' => $chosen, 'form' => self::formId()])->assertSessionHasErrors('batches');
         }
-        $this->post('/rounds', ['pair' => $this->pair()->id, 'thermometer' => $this->thermometer()->id, 'batches' => [$this->batch()->id], 'drawn_at' => '2026-11-25T10:30', 'form' => self::formId()])->assertSessionHasErrors('drawn_at');
+        $this->post('/rounds', ['pair' => $this->pair()->id, 'thermometer' => $this->thermometer()->id, 'batches' => [$this->batch()->id], 'way' => 'backwards', 'form' => self::formId()])->assertSessionHasErrors('way');
         self::assertSame(0, Round::query()->count());
     }
 
     public function test_a_round_has_no_more_samples_than_its_last_page_shows(): void
     {
         $one = Way::candidates(CarbonImmutable::now())[0];
-        $sets = fn(int $vats): Round => (new OpenRound())($this->people['checker'], IdempotencyKey::own(), $this->pair(), $this->thermometer(), array_fill(0, $vats, new Candidate($one->batch, $one->stage, ['blend', 'top', 'bottom'], true, null)), true, null, false);
+        $sets = fn(int $vats): Round => (new OpenRound())($this->people['checker'], IdempotencyKey::own(), $this->pair(), $this->thermometer(), array_fill(0, $vats, new Candidate($one->batch, $one->stage, ['blend', 'top', 'bottom'], true, null)), true, false);
         $round = $sets(36);
         self::assertCount($round->stops()->count(), RoundScreen::of($round, CarbonImmutable::now())->stops);
 
@@ -182,46 +182,126 @@ final class RoundTest extends BenchTestCase
         self::assertNotNull(RoundVisit::query()->sole()->measurement_id);
     }
 
-    public function test_of_ten_samples_one_is_read_blind_a_second_time_and_twenty_pairs_are_the_sites_own_repeatability(): void
+    public function test_at_the_vats_a_second_cup_is_a_repeat_which_proves_no_repeatability(): void
     {
-        for ($read = 0; $read < 9; $read++) {
-            $this->measure([5.0, 5.0]);
-            $this->wait(60);
-        }
+        $this->readOften(9);
         $round = $this->setsOut(['CS-0417']);
         [$first, $second] = $round->stops()->get()->all();
         self::assertSame([$first->id, $first->second_code], [$second->duplicate_of, $second->second_code]);
         $this->get("/rounds/$round->id")->assertSee('Two cups.')->assertSee((string) $first->second_code);
-        $this->reads($round, [5.0, 5.01]);
-        $this->get("/rounds/$round->id")->assertSee("Cup $first->second_code")->assertDontSee('CS-0417 ·');
+        $this->reads($round, [5.0, 5.01])->assertSessionHasNoErrors();
+        $this->get("/rounds/$round->id")->assertSee("repeat, the second cup marked $first->second_code")->assertSee('CS-0417 ·')->assertDontSee('blind');
         $this->reads($round, [5.03, 5.02]);
 
         $pair = BlindPair::query()->sole();
         self::assertEqualsWithDelta(0.03, $pair->difference_ph, 0.002);
-        self::assertSame(1, $pair->pairs);
-        self::assertSame(1, DB::table('occasions')->where('id', Measurement::query()->findOrFail($pair->second_id)->occasion_id)->where('id', Measurement::query()->findOrFail($pair->first_id)->occasion_id)->count(), 'drawn together, judged together');
-        $this->get('/repeatability')->assertOk()->assertSee('1 of 20 pairs.');
+        self::assertSame([false, 0], [$pair->is_blind, $pair->pairs]);
+        self::assertSame($pair->first->occasion_id, $pair->second->occasion_id, 'drawn together, judged together');
+        $this->get('/repeatability')->assertOk()->assertSee('0 of 20 blind pairs.')->assertSee('repeat');
+        $this->get("/readings/$pair->second_id")->assertSee("blend, cup $first->second_code, repeat");
+        $this->get('/batches/' . $this->batch()->id)->assertSee("cup $first->second_code, repeat");
+        $this->get("/rounds/$round->id")->assertSee("blend, cup $first->second_code, repeat")->assertDontSee('Second cup disagrees');
+    }
 
+    public function test_twenty_blind_pairs_are_the_sites_own_repeatability(): void
+    {
         $before = $this->decided($this->measure([5.0, 5.0]))->expanded_u;
-        $pair->replicate()->fill(['first_id' => Measurement::query()->min('id'), 'second_id' => Measurement::query()->max('id'), 'pairs' => SiteRepeatability::PAIRS, 'sum_of_squares' => SiteRepeatability::PAIRS * 2 * 0.05 ** 2, 'at' => CarbonImmutable::now()])->save();
+        $second = $this->measure([5.0, 5.0]);
+        BlindPair::query()->insert(['first_id' => Measurement::query()->min('id'), 'second_id' => $second->id, 'difference_ph' => 0.05, 'is_blind' => true, 'pairs' => SiteRepeatability::PAIRS, 'sum_of_squares' => SiteRepeatability::PAIRS * 2 * 0.05 ** 2, 'at' => CarbonImmutable::now(), 'person_id' => $this->people['checker']->id]);
         $this->wait(60);
+
         self::assertGreaterThan((float) $before, (float) $this->decided($this->measure([5.0, 5.0]))->expanded_u, 'a site that repeats worse than the pooled value says so');
-        $this->get('/repeatability')->assertSee('0.050 pH');
+        $this->get('/repeatability')->assertSee('0.050 pH')->assertSee('20 blind pairs');
+    }
+
+    public function test_drawn_first_all_cups_carry_codes_and_are_read_in_an_order_that_hides_the_pair(): void
+    {
+        $this->readOften(8);
+        $round = $this->setsOut(['CS-0409', 'CS-0417', 'CS-0421'], ['way' => 'coded']);
+        $stops = $round->stops()->with('batch')->get();
+        self::assertCount(4, $stops->pluck('cup_code')->filter()->unique());
+        $second = $stops->sole(static fn(RoundStop $one): bool => $one->duplicate_of !== null);
+        $first = $stops->sole('id', $second->duplicate_of);
+
+        $page = $this->get("/rounds/$round->id")->assertOk()->assertSee('Draw 4 cups.')->assertSeeInOrder(['vat 1 · CS-0409', 'vat 2 · CS-0417', 'vat 4 · CS-0421']);
+        $page->assertSeeInOrder([$second->batch->code, $first->cup_code, 'and', $second->cup_code]);
+        $this->reads($round, [4.2, 4.2])->assertSessionHasErrors(['readings' => 'Draw all cups first, and confirm that they are drawn.']);
+        foreach (['2026-11-25T10:30', '2025-11-25T10:30', 'noon'] as $at) {
+            $this->post("/rounds/$round->id/drawing", ['drawn_at' => $at, 'form' => self::formId()])->assertSessionHasErrors('drawn_at');
+        }
+        $this->post("/rounds/$round->id/drawing", ['drawn_at' => '2026-11-25T09:58', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post("/rounds/$round->id/drawing", ['drawn_at' => '2026-11-25T09:58', 'form' => self::formId()])->assertSessionHasErrors(['drawn_at' => 'The cups of this round are already drawn.']);
+
+        foreach ($stops as $i => $stop) {
+            $page = $this->get("/rounds/$round->id")->assertSee("Cup $stop->cup_code")->assertDontSee('repeat');
+            // What was read just now is named; of those to come nothing but their codes.
+            $shown = $i === 0 ? [] : [$stops[$i - 1]->batch->vessel];
+            foreach (array_diff(['vat 1', 'vat 2', 'vat 4'], $shown) as $hidden) {
+                $page->assertDontSee($hidden);
+            }
+            $page->assertDontSee('CS-04');
+            $this->reads($round, [$stop->is($second) ? 4.29 : 4.2, 4.2 + ($stop->is($second) ? 0.09 : 0)])->assertSessionHasNoErrors();
+        }
+
+        $pair = BlindPair::query()->sole();
+        self::assertSame([true, 1], [$pair->is_blind, $pair->pairs]);
+        self::assertEqualsWithDelta(0.09, abs($pair->difference_ph), 0.002);
+        $this->get("/rounds/$round->id")->assertSeeInOrder(['Round · results', 'Second cup disagrees.', "Two cups of {$second->batch->vessel}, {$second->batch->code} differ by 0.09 pH", 'Read the check buffer', 'As it stood at the end of the round', 'blind duplicate']);
+        $this->get("/readings/{$second->visit()->firstOrFail()->measurement_id}")->assertSee("cup $second->cup_code, blind duplicate");
+        self::assertNull(LedgerCheck::run()['difference']);
+    }
+
+    public function test_a_coded_cup_is_skipped_alone_so_that_nothing_tells_its_pair(): void
+    {
+        $this->readOften(9);
+        $round = $this->setsOut(['CS-0417'], ['way' => 'coded']);
+        $this->post("/rounds/$round->id/drawing", ['drawn_at' => '2026-11-25T10:00', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $first = $round->stops()->whereNull('duplicate_of')->firstOrFail();
+        $this->get("/measure/{$this->batch()->id}?stop=$first->id")->assertDontSee('name="stop"', false);
+
+        $this->post("/rounds/$round->id/pass", ['stop' => $first->id, 'reason' => 'spilled', 'form' => self::formId()])->assertSessionHasNoErrors();
+
+        self::assertSame(1, $round->stops()->whereDoesntHave('visit')->count());
+    }
+
+    public function test_the_last_page_keeps_what_was_true_at_its_end_and_says_what_was_judged_anew(): void
+    {
+        $this->wait(2 * 3600);
+        $round = $this->setsOut(['CS-0417']);
+        $this->reads($round, [4.2, 4.2]);
+        $this->get("/rounds/$round->id")->assertSee('Check buffer due.')->assertSee('Read check buffer')->assertDontSee('Since ');
+
+        $this->wait(300);
+        $this->vouch();
+        $this->get("/rounds/$round->id")->assertSee('Ended without a check buffer.')->assertSee('One decision has been made again since')->assertSeeInOrder(['Critical limit not proven', 'Since 12:07', 'Critical limit met'])->assertDontSee('Read check buffer');
+
+        $this->wait(3600);
+        $this->calibrate();
+        $this->flushSession();
+        $this->actingAs($this->people['checker'])->get("/rounds/$round->id")->assertSee('Ended without a check buffer.')->assertSeeInOrder(['Critical limit not proven', 'Since 12:07']);
     }
 
     public function test_a_sample_that_stood_unchilled_counts_from_when_it_was_read(): void
     {
-        $round = $this->setsOut(['CS-0417', 'CS-0409'], ['drawn_at' => '2026-11-25T09:30']);
-        $this->reads($round, [4.2, 4.2]);
-        $reading = Measurement::query()->sole();
-        $hours = $this->decided($reading)->hours_since['start'] ?? null;
-        self::assertEqualsWithDelta($reading->occasion->batch->started_at->diffInSeconds($reading->observed_at) / 3600, $hours, 1e-6);
-        $this->get("/readings/$reading->id")->assertSee('Read 32 min after sampling, not kept cold.');
+        foreach ([null, '1'] as $chilled) {
+            $round = $this->setsOut(['CS-0421'], ['way' => 'coded']);
+            $this->post("/rounds/$round->id/drawing", ['drawn_at' => '2026-11-25T09:30', 'chilled' => $chilled, 'form' => self::formId()])->assertSessionHasNoErrors();
+            $this->reads($round, [4.2, 4.2]);
+            $reading = Measurement::query()->orderByDesc('id')->firstOrFail();
+            $counts = $chilled === null ? $reading->observed_at : $reading->occasion->drawn_at;
+            self::assertEqualsWithDelta($reading->occasion->batch->started_at->diffInSeconds($counts) / 3600, $this->decided($reading)->hours_since['start'] ?? null, 1e-6);
+            $page = $this->get("/readings/$reading->id");
+            $chilled === null ? $page->assertSee('Read 32 min after sampling, not kept cold.') : $page->assertDontSee('not kept cold');
+        }
+    }
 
-        $cold = $this->setsOut(['CS-0421'], ['drawn_at' => '2026-11-25T09:30', 'chilled' => '1']);
-        $this->reads($cold, [4.2, 4.2]);
-        $reading = Measurement::query()->orderByDesc('id')->firstOrFail();
-        self::assertEqualsWithDelta($reading->occasion->batch->started_at->diffInSeconds($reading->occasion->drawn_at) / 3600, $this->decided($reading)->hours_since['start'] ?? null, 1e-6);
+    private function readOften(int $times): void
+    {
+        for ($read = 0; $read < $times; $read++) {
+            $this->measure([5.0, 5.0]);
+            $this->wait(60);
+        }
+        $this->vouch();
     }
 
     /**

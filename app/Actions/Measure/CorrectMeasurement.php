@@ -44,7 +44,7 @@ final readonly class CorrectMeasurement
                 'occasion_id' => $occasion->id,
                 'place' => $place,
                 'drawn_at' => $drawnAt,
-                'chilled' => $measurement->sample->chilled,
+                ...$measurement->sample->only(['chilled', 'pilot_hole', 'cup', 'cup_code']),
                 'person_id' => $measurement->sample->person_id,
             ]));
             $corrected = $entry->add(new Measurement([

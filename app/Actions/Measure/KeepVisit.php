@@ -16,12 +16,15 @@ final class KeepVisit
 {
     public static function of(Entry $entry, RoundStop $stop, Measurement $measurement): RoundVisit
     {
-        $first = $stop->original?->visit?->measurement;
+        // Under codes the second cup may be read before the first.
+        $first = ($stop->original ?? $stop->duplicate)?->visit?->measurement;
         if ($first !== null) {
+            $isBlind = $stop->cup_code !== null;
             // Portion against portion: the mean of several would look steadier than a portion is.
             $difference = (float) $measurement->replicates()->firstOrFail()->value - (float) $first->replicates()->firstOrFail()->value;
-            $now = BlindPair::by($entry->at)->with($difference);
-            $entry->add(new BlindPair(['first_id' => $first->id, 'second_id' => $measurement->id, 'difference_ph' => round($difference, 5), 'pairs' => $now->pairs, 'sum_of_squares' => round($now->sumOfSquares, 8), 'at' => $entry->at, 'person_id' => $entry->by->id]));
+            $before = BlindPair::by($entry->at);
+            $now = $isBlind ? $before->with($difference) : $before;
+            $entry->add(new BlindPair(['is_blind' => $isBlind, 'first_id' => $first->id, 'second_id' => $measurement->id, 'difference_ph' => round($difference, 5), 'pairs' => $now->pairs, 'sum_of_squares' => round($now->sumOfSquares, 8), 'at' => $entry->at, 'person_id' => $entry->by->id]));
         }
 
         return $entry->add(new RoundVisit(['round_stop_id' => $stop->id, 'measurement_id' => $measurement->id, 'at' => $entry->at, 'person_id' => $entry->by->id]));

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Measure;
 
-use Carbon\CarbonImmutable;
 use Rheacid\Batches\Life;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Settling\Stability;
@@ -38,10 +37,13 @@ final readonly class VisitStop
     public function __invoke(Person $by, IdempotencyKey $form, RoundStop $stop, array $signals, float $shownC, bool $isSaid, ?string $reason, array $watchedS = [], ?float $dilutionParts = null, ?bool $hasPilotHole = null): RoundVisit
     {
         return Recording::once($by, $form, 'read a stop of a round', RoundVisit::class, function (Entry $entry) use ($stop, $signals, $shownC, $isSaid, $reason, $watchedS, $dilutionParts, $hasPilotHole): RoundVisit {
-            $stop->load(['round.pair.electrode', 'round.thermometer']);
+            $stop->load(['round.pair.electrode', 'round.thermometer', 'round.drawing']);
             $round = $stop->round;
             if ($stop->visit()->exists()) {
                 throw Refused::because('This stop is already done.', 'readings');
+            }
+            if ($round->isToBeDrawn()) {
+                throw Refused::because('Draw all cups first, and confirm that they are drawn.', 'readings');
             }
             $batch = Life::ensure($stop->batch, null)->load('product.method');
             [$calibration, $check] = Fit::ensure($round->pair, $round->thermometer, $batch->product->method);
@@ -51,8 +53,8 @@ final readonly class VisitStop
             if ($reason === null && in_array(null, $stability, true)) {
                 throw Refused::because('Give a reason to record an unstable reading, or say that it was stable.', 'reason');
             }
-            $drawnAt = $round->drawn_at === null ? $entry->at : CarbonImmutable::instance($round->drawn_at);
-            [$occasion, $sample] = DrawSample::of($entry, $batch, new Drawn($stop->stage, (string) $stop->place, $drawnAt, KeepVisit::joins($stop), (bool) $round->chilled, $hasPilotHole));
+            $drawnAt = $round->drawnAt() ?? $entry->at;
+            [$occasion, $sample] = DrawSample::of($entry, $batch, new Drawn($stop->stage, (string) $stop->place, $drawnAt, KeepVisit::joins($stop), $round->isChilled(), $hasPilotHole, $stop->cup(), $stop->code()));
             $measurement = ($this->keep)($entry, $batch, $occasion, $sample, $calibration, $check, $signals, $shownC, $stability, $reason, $entry->at, $dilutionParts);
 
             return KeepVisit::of($entry, $stop, $measurement);

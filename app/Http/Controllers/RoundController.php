@@ -8,6 +8,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Rheacid\Actions\Measure\DrawCups;
 use Rheacid\Actions\Measure\OpenRound;
 use Rheacid\Actions\Measure\PassStops;
 use Rheacid\Actions\Measure\VisitStop;
@@ -19,10 +20,12 @@ use Rheacid\Models\Round;
 use Rheacid\Models\RoundStop;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Rounds\Way;
+use Rheacid\SiteClock;
+use Rheacid\View\RoundFoundScreen;
 use Rheacid\View\RoundScreen;
 use Rheacid\View\RoundStartScreen;
 
-/** From vat to vat with one pair. */
+/** From vat to vat with one pair, or from cup to cup. */
 final class RoundController
 {
     public function create(): View
@@ -32,16 +35,29 @@ final class RoundController
 
     public function store(RoundRequest $request, OpenRound $open): RedirectResponse
     {
-        $round = $open(Bench::person($request), IdempotencyKey::from($request), $request->pair(), $request->thermometer(), $request->candidates(), $request->boolean('still'), $request->drawnAt(), $request->boolean('chilled'));
+        $round = $open(Bench::person($request), IdempotencyKey::from($request), $request->pair(), $request->thermometer(), $request->candidates(), $request->boolean('still'), $request->string('way')->toString() === 'coded');
 
         return redirect()->route('rounds.show', $round);
     }
 
     public function show(Round $round): View
     {
-        $screen = RoundScreen::of($round, CarbonImmutable::now());
+        $now = CarbonImmutable::now();
+        $screen = RoundScreen::of($round, $now);
 
-        return view($screen->stop === null ? 'rounds.found' : 'rounds.stop', ['screen' => $screen]);
+        return match (true) {
+            $screen === null => view('rounds.found', ['screen' => RoundFoundScreen::of($round, $now)]),
+            $round->isToBeDrawn() => view('rounds.draw', ['screen' => $screen]),
+            default => view('rounds.stop', ['screen' => $screen]),
+        };
+    }
+
+    public function draw(Request $request, Round $round, DrawCups $draw): RedirectResponse
+    {
+        $request->validate(['drawn_at' => ['required', 'string', 'max:20']], ['drawn_at' => 'Type when the cups were drawn.']);
+        $draw(Bench::person($request), IdempotencyKey::from($request), $round, SiteClock::typed($request->string('drawn_at')->toString()), $request->boolean('chilled'));
+
+        return redirect()->route('rounds.show', $round);
     }
 
     public function visit(StopRequest $request, Round $round, RoundStop $stop, VisitStop $visit): RedirectResponse

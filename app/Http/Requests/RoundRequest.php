@@ -8,11 +8,9 @@ use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Thermometer;
-use Rheacid\Records\Refused;
 use Rheacid\Rounds\Candidate;
 use Rheacid\Rounds\Way;
 use Rheacid\Shelf\Instruments;
-use Rheacid\SiteClock;
 
 /** Which vats a round leads past, and with what. */
 final class RoundRequest extends FormRequest
@@ -25,14 +23,14 @@ final class RoundRequest extends FormRequest
             'thermometer' => ['required', 'integer', 'exists:thermometers,id'],
             'batches' => ['required', 'array', 'max:' . Way::MOST],
             'batches.*' => ['integer'],
-            'drawn_at' => ['nullable', 'string', 'max:20'],
+            'way' => ['nullable', 'in:vats,coded'],
         ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['pair' => 'Choose a pair.', 'thermometer' => 'Choose a thermometer.', 'batches.required' => 'Choose at least one batch.', 'batches.max' => sprintf('A round has at most %d batches.', Way::MOST), 'batches.*' => 'Choose batches from the list.'];
+        return ['pair' => 'Choose a pair.', 'thermometer' => 'Choose a thermometer.', 'batches.required' => 'Choose at least one batch.', 'batches.max' => sprintf('A round has at most %d batches.', Way::MOST), 'batches.*' => 'Choose batches from the list.', 'way' => 'Choose one of the two.'];
     }
 
     public function pair(): Pair
@@ -49,11 +47,5 @@ final class RoundRequest extends FormRequest
     public function candidates(): array
     {
         return Way::chosen(array_values(array_map(static fn(mixed $id): int => is_numeric($id) ? (int) $id : 0, (array) $this->input('batches'))), CarbonImmutable::now());
-    }
-
-    /** @throws Refused if it is no time */
-    public function drawnAt(): ?CarbonImmutable
-    {
-        return $this->filled('drawn_at') ? SiteClock::typed($this->string('drawn_at')->toString()) : null;
     }
 }

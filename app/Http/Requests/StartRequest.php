@@ -20,6 +20,7 @@ final class StartRequest extends FormRequest
     {
         return [
             'product' => ['required', 'integer', 'exists:products,id'],
+            'standing' => ['nullable', 'integer'],
             'code' => ['required', 'string', 'regex:/^[A-Za-z0-9][A-Za-z0-9-]{0,19}$/D'],
             'vessel' => ['required', 'string', 'max:60'],
             'size' => ['required', 'string', 'max:40'],
@@ -40,9 +41,16 @@ final class StartRequest extends FormRequest
         ];
     }
 
+    /** @throws Refused if a version has come since, of which the page could not tell */
     public function product(): Product
     {
-        return Found::product($this->integer('product'));
+        $product = Found::product($this->integer('product'));
+        $standing = $product->standing();
+        if ($this->filled('standing') && $standing->id !== $this->integer('standing')) {
+            throw Refused::because(sprintf('Version %d of %s has replaced version %d since this page was opened. Look at its limits, then start the batch with the one you want.', $standing->version, $standing->name, $product->version), 'product');
+        }
+
+        return $product;
     }
 
     public function code(): string

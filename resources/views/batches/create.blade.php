@@ -13,9 +13,12 @@
         <x-slot:act><a href="{{ route('products') }}">Products and library</a><a href="{{ route('batches') }}">Back</a></x-slot>
     @else
         <p class="what">{{ $product->name }}, version {{ $product->version }} · the batch keeps these limits, even if the product changes later</p>
+        @php($standing = $screen->standing)
+        @if ($standing->id !== $product->id)<p class="verdict answer"><x-state is="care">Not the newest version.</x-state> <span>Version {{ $standing->version }} of {{ $standing->name }} has replaced this one; its limits may differ. <b><a href="{{ route('batches.create', ['product' => $standing->id]) }}">Use version {{ $standing->version }}</a></b></span></p>@endif
         <form id="start" method="post" action="{{ route('batches.store') }}" data-keep>
             <x-form-id />
             <input type="hidden" name="product" value="{{ $product->id }}">
+            <input type="hidden" name="standing" value="{{ $standing->id }}">
             <div class="fields">
                 <x-field name="code" label="Code" :value="$screen->code" help="next number suggested; you can type or scan another" maxlength="20" />
                 <x-field name="vessel" label="Vessel" :value="$screen->last?->vessel" help="for example vat 2" maxlength="60" />

@@ -46,9 +46,9 @@
                 <td class="num">{{ $decision->measurand->shown($decision->value) }} @if ($decision->expanded_u !== null)<small>± {{ $decision->measurand->shownBy($decision->expanded_u) }}</small>@endif
                     @if ($of)<small>{{ $of->measurand->on($of->basis)->wordsWithUnit() }}</small>@endif</td>
                 <td>{{ $row['distance'] }}</td>
-                <td>@foreach ($row['measurements'] as $one){{ $one->sample->place }}, @endforeach{{ $decision->occasion->stage->words() }}@if ($decision->supersedes_id) <span class="soft">(judged again)</span>@endif</td>
+                <td>@foreach ($row['measurements'] as $one){{ $one->sample->named() }}, @endforeach{{ $decision->occasion->stage->words() }}@if ($decision->supersedes_id) <span class="soft">(judged again)</span>@endif</td>
                 <td><x-state :is="$row['sign']">{{ $row['word'] }}</x-state></td>
-                <td>@foreach ($row['measurements'] as $one)<a class="cell-link" href="{{ route('readings.show', $one) }}">open<span class="visually-hidden"> reading of {{ $one->sample->place }}, {{ SiteClock::full($decision->occasion->drawn_at) }}</span></a> @endforeach</td>
+                <td>@foreach ($row['measurements'] as $one)<a class="cell-link" href="{{ route('readings.show', $one) }}">open<span class="visually-hidden"> reading of {{ $one->sample->named() }}, {{ SiteClock::full($decision->occasion->drawn_at) }}</span></a> @endforeach</td>
             </tr>
         @empty
             <tr><td colspan="6" class="soft">No reading yet.</td></tr>

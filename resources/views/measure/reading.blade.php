@@ -11,7 +11,7 @@
     @if ($reading->isInDoubt())
         <p class="verdict"><x-state is="fail">In doubt.</x-state> {{ $reading->calibration->void->reason }} Measure a fresh sample with a new calibration. The decision below is the one made at the time.</p>
     @endif
-    <p class="what">{{ $batch->product->name }} · batch <a href="{{ route('batches.show', $batch) }}"><b>{{ $batch->code }}</b></a> · {{ $reading->occasion->stage->words() }} · {{ $reading->sample->place }}, drawn {{ SiteClock::full($reading->sample->drawn_at) }}</p>
+    <p class="what">{{ $batch->product->name }} · batch <a href="{{ route('batches.show', $batch) }}"><b>{{ $batch->code }}</b></a> · {{ $reading->occasion->stage->words() }} · {{ $reading->sample->named() }}, drawn {{ SiteClock::full($reading->sample->drawn_at) }}</p>
     <x-answer :lines="$screen->lines" :first="$screen->answer" />
     @if ($screen->isStale())
         <p class="verdict"><x-state is="care">Read {{ (int) $reading->sample->drawn_at->diffInMinutes($reading->observed_at) }} min after sampling, not kept cold.</x-state> A live sample goes on fermenting in its cup, so a deadline counts it from {{ SiteClock::short($reading->observed_at) }}, when it was read.</p>@endif

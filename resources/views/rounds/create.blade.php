@@ -20,15 +20,14 @@
             <x-choice name="pair" label="Pair" :options="collect($screen->pairs)->mapWithKeys(fn ($pair) => [$pair->id => $pair->code . ' on ' . $pair->name . ' · ' . Rheacid\Shelf\Readiness::words($pair->status())])" />
             <x-choice name="thermometer" label="Thermometer" :options="collect($screen->thermometers)->mapWithKeys(fn ($one) => [$one->id => $one->code . ' · ' . Rheacid\Shelf\Thermometers::words($one->status())])" />
             <x-tick name="still" class="wide" :checked="old('still', old('form') === null ? '1' : null)">I record only stable readings. A number that nobody watched for the whole time is kept as said.</x-tick>
-            <x-field name="drawn_at" label="All samples drawn at" type="datetime-local" help="leave empty if each is drawn in turn" />
-            <x-tick name="chilled" class="at-the-foot" :checked="old('chilled')">Kept cold since; otherwise a sample older than {{ Rheacid\Core\Measuring\Freshness::MINUTES }} min counts from the time it is read</x-tick>
+            <x-radios name="way" class="wide" label="How samples are read" value="vats" :options="['vats' => 'At the vats: draw a cup, read it, go on', 'coded' => 'At the bench: draw all cups first, then read them under codes in a mixed order']" />
         </div>
     </form>
     <x-slot:act><a href="{{ route('measure') }}">Measure one batch</a><button class="do" form="round" data-primary>Start round <kbd>Enter</kbd></button></x-slot>
     <x-slot:evidence>
         <h2>During the round</h2>
-        <ul class="steps"><li>Draw a cup; never put an electrode into a vessel.</li><li>Rinse and blot before each cup.</li><li>Read the check buffer at the start, after every {{ Rheacid\Core\Care\ControlCheckStatus::SAMPLES }} samples or {{ Rheacid\Core\Care\ControlCheckStatus::HOURS }} h, and at the end.</li><li>Every tenth sample is read twice; the second cup has its own code.</li></ul>
+        <ul class="steps"><li>Draw a cup; never put an electrode into a vessel.</li><li>Rinse and blot before each cup.</li><li>Read the check buffer at the start, after every {{ Rheacid\Core\Care\ControlCheckStatus::SAMPLES }} samples or {{ Rheacid\Core\Care\ControlCheckStatus::HOURS }} h, and at the end.</li><li>Every tenth sample is read twice. At the vats it is a repeat, which you know. Under codes it is a blind duplicate: nobody sees which two cups are a pair, and twenty such pairs give the repeatability of your site.</li></ul>
         <p class="note">You can stop at any time and continue later.</p>
-        <p><a href="{{ route('repeatability') }}">Blind duplicates</a></p>
+        <p><a href="{{ route('repeatability') }}">Second cups</a></p>
     </x-slot>
 </x-house>

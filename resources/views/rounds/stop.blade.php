@@ -3,7 +3,9 @@
 @php($stop = $screen->stop)
 @php($batch = $stop->batch)
 @php($rules = $screen->rules())
-@php($isBlind = $stop->duplicate_of !== null)
+@php($isCoded = $stop->cup_code !== null)
+@php($isRepeat = $stop->cup() === Rheacid\Core\Sampling\Cup::Repeat)
+@php($last = $screen->last['stop'] ?? null)
 @php($meter = $round->pair->meter)
 @php($writes = Gate::allows('record'))
 @php($boxes = $rules->portions + ($errors->has('readings') ? 1 : 0))
@@ -13,10 +15,10 @@
     @endif
     @if ($screen->last)
         @php($worst = $screen->last['lines']->worst())
-        <p @class(['verdict', 'answer' => !$screen->isCheckDue && in_array($worst['sign'], ['fail', 'care'], true)])><x-state :is="$worst['sign']">{{ $screen->last['stop']->batch->vessel }}: {{ lcfirst($worst['head']) }}.</x-state> <span>{{ $worst['tail'] }} @if ($screen->last['lines']->advice)<b>{{ $screen->last['lines']->advice }}</b>@endif</span></p>
+        <p @class(['verdict', 'answer' => !$screen->isCheckDue && in_array($worst['sign'], ['fail', 'care'], true)])><x-state :is="$worst['sign']">{{ $last->cup_code ? 'Cup ' . $last->cup_code . ', ' . $last->batch->vessel : ucfirst($last->batch->vessel) }}: {{ lcfirst($worst['head']) }}.</x-state> <span>{{ $worst['tail'] }} @if ($screen->last['lines']->advice)<b>{{ $screen->last['lines']->advice }}</b>@endif</span></p>
     @endif
-    <p class="stop"><span class="vessel">{{ $isBlind ? 'Cup ' . $stop->second_code : $batch->vessel }}</span> <span>@if ($isBlind)the second cup marked {{ $stop->second_code }}@else{{ $batch->code }} · {{ $batch->product->name }} · {{ $stop->place }} · {{ $stop->stage->words() }}@endif</span></p>
-    @if (!$isBlind && $stop->second_code)<p class="verdict"><x-state is="idle">Two cups.</x-state> Draw both at once, mark the second one <b>{{ $stop->second_code }}</b> and put it with the others. You read it later.</p>@endif
+    <p class="stop"><span class="vessel">{{ $isCoded ? 'Cup ' . $stop->cup_code : $batch->vessel }}</span> <span>@if ($isCoded)read it as it comes; which vat it is from does not matter now @else{{ $isRepeat ? 'repeat, the second cup marked ' . $stop->second_code . ' · ' : '' }}{{ $batch->code }} · {{ $batch->product->name }} · {{ $stop->place }} · {{ $stop->stage->words() }}@endif</span></p>
+    @if (!$isCoded && !$isRepeat && $stop->second_code)<p class="verdict"><x-state is="idle">Two cups.</x-state> Draw both at once and mark the second one <b>{{ $stop->second_code }}</b>. You read it later as a repeat.</p>@endif
     <p class="what">Rinse and blot, then read this cup at {{ Rheacid\Core\Celsius::between($rules->lowC, $rules->highC) }}: {{ $rules->portions === 1 ? 'one portion' : $rules->portions . ' portions' }}. Type what the display shows and watch it until the ring is full ({{ (int) $screen->windowS() }} s); a new number starts it again.</p>
     @if ($writes)
     <form id="read" method="post" action="{{ route('rounds.visit', [$round, $stop]) }}" data-keep data-chain>
@@ -39,11 +41,11 @@
         </div>
         <x-typed-ring :window="$screen->windowS()" /></div>
     </form>
-    <details class="apart"><summary>Read live, skip, or end the round</summary>
-        @unless ($isBlind)<p class="looks"><a href="{{ route('drafts.create', [$batch, 'stop' => $stop->id]) }}">Read this batch live or from a log file</a></p>@endunless
+    <details class="apart"><summary>{{ $isCoded || $isRepeat ? 'Skip' : 'Read live, skip' }}, or end the round</summary>
+        @unless ($isCoded || $isRepeat)<p class="looks"><a href="{{ route('drafts.create', [$batch, 'stop' => $stop->id]) }}">Read this batch live or from a log file</a></p>@endunless
         <form method="post" action="{{ route('rounds.pass', $round) }}"><x-form-id /><input type="hidden" name="stop" value="{{ $stop->id }}">
             <div class="fields"><x-field name="reason" id="f-why" label="Reason to skip" :keeps="false" maxlength="400" /></div>
-            <button class="do quiet apart">Skip this batch</button>
+            <button class="do quiet apart">Skip this {{ $isCoded || $isRepeat ? 'cup' : 'batch' }}</button>
         </form>
         @if ($screen->leftCount() > 1)
         <form method="post" action="{{ route('rounds.pass', $round) }}"><x-form-id />
@@ -66,11 +68,11 @@
         <h2>Order</h2>
         <ol class="way">
             @foreach ($screen->stops as $one)
-                @php($name = $one->duplicate_of ? 'cup ' . $one->second_code : $one->batch->vessel . ', ' . $one->place)
+                @php($name = $one->label())
                 <li @if ($one->id === $stop->id) aria-current="step" @endif>@if ($one->visit?->measurement_id)<span class="soft">{{ $name }} · read {{ Rheacid\SiteClock::short($one->visit->at) }}</span>@elseif ($one->visit)<x-state is="care">{{ $name }}</x-state> <small class="soft">skipped</small>@else<x-state is="idle">{{ $name }}</x-state>@endif</li>
             @endforeach
         </ol>
         <h2>Based on</h2>
-        <dl><dt><a href="{{ route('pairs.show', $round->pair) }}">{{ $round->pair->electrode->code }}</a> on {{ $round->pair->name() }}</dt><dd>@if ($screen->calibration)<a href="{{ route('calibrations.show', $screen->calibration) }}">calibrated {{ Rheacid\SiteClock::short($screen->calibration->at) }}</a>@else no calibration @endif</dd><dt>Started</dt><dd>{{ Rheacid\SiteClock::short($round->at) }}, {{ $round->person->name }}@if ($round->drawn_at)<br>all samples drawn {{ Rheacid\SiteClock::short($round->drawn_at) }}{{ $round->chilled ? ', kept cold' : '' }}@endif</dd></dl>
+        <dl><dt><a href="{{ route('pairs.show', $round->pair) }}">{{ $round->pair->electrode->code }}</a> on {{ $round->pair->name() }}</dt><dd>@if ($screen->calibration)<a href="{{ route('calibrations.show', $screen->calibration) }}">calibrated {{ Rheacid\SiteClock::short($screen->calibration->at) }}</a>@else no calibration @endif</dd><dt>Started</dt><dd>{{ Rheacid\SiteClock::short($round->at) }}, {{ $round->person->name }}@if ($round->drawnAt())<br>all samples drawn {{ Rheacid\SiteClock::short($round->drawnAt()) }}{{ $round->isChilled() ? ', kept cold' : '' }}@endif</dd></dl>
     </x-slot>
 </x-house>

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+/** Rounds on which all cups are drawn first, and read under codes in an order that hides which two are of one sample. */
+return new class extends Migration {
+    public function up(): void
+    {
+        Schema::table('rounds', static function (Blueprint $table): void {
+            // Null on rounds from before there were codes.
+            $table->boolean('is_coded')->nullable();
+        });
+        Schema::table('round_stops', static function (Blueprint $table): void {
+            // Of a coded round: what stands on the cup, and when it is drawn among the others.
+            $table->string('cup_code', 10)->nullable();
+            $table->unsignedSmallInteger('draw_position')->nullable();
+        });
+        // When all cups of a coded round had been drawn.
+        Schema::create('round_drawings', static function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('round_id')->unique()->constrained();
+            $table->dateTime('drawn_at', 3);
+            $table->boolean('chilled');
+            $table->dateTime('at', 3);
+            $table->foreignId('person_id')->constrained('people');
+        });
+        Schema::table('blind_pairs', static function (Blueprint $table): void {
+            // Null on pairs from before repeats were told from blind duplicates.
+            $table->boolean('is_blind')->nullable();
+        });
+        Schema::table('samples', static function (Blueprint $table): void {
+            // Which cup of a round it is: coded, duplicate or repeat, and its code.
+            $table->string('cup', 20)->nullable();
+            $table->string('cup_code', 10)->nullable();
+        });
+    }
+};
