@@ -44,7 +44,7 @@ final class Series
     /** @return CursorPaginator<int, Decision> the newest first */
     public static function page(Batch $batch): CursorPaginator
     {
-        return self::standing($batch)->addSelect('occasions.drawn_at')->with(['outcomes', 'occasion.measurements.sample', 'occasion.measurements.calibration.void'])
+        return self::standing($batch)->addSelect('occasions.drawn_at')->with(['outcomes', 'occasion.measurements.sample', 'occasion.measurements.titration', 'occasion.measurements.elsewhere', 'occasion.measurements.calibration.void'])
             ->orderByDesc('occasions.drawn_at')->orderByDesc('decisions.occasion_id')->cursorPaginate(self::PAGE);
     }
 
@@ -174,7 +174,9 @@ final class Series
         $series = [];
         foreach ($rows->reverse() as $row) {
             $measurand = Measurand::from((string) $row->measurand);
-            $series[$measurand->on((string) $row->basis)->wordsWithUnit()][] = [$hours((string) $row->drawn_at), self::asShown($measurand, (float) $row->value)];
+            $on = $measurand->on((string) $row->basis);
+            $unit = $batch->product->acidityUnit($measurand, $on->code);
+            $series[$on->wordsWithUnit($unit)][] = [$hours((string) $row->drawn_at), self::asShown($measurand, $on->in($unit, (float) $row->value))];
         }
         $parts = DB::table('course_parts')->join('courses', 'courses.id', '=', 'course_parts.course_id')->where('courses.batch_id', $batch->id)->orderByDesc('course_parts.id')->limit(self::PARTS)->get(['point', 'drawn']);
         $start = $batch->started_at->getTimestamp();

@@ -10,10 +10,12 @@ use Rheacid\Batches\Deadlines;
 use Rheacid\Batches\Life;
 use Rheacid\Batches\Series;
 use Rheacid\Batches\Walls;
+use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\ForecastVerdict;
 use Rheacid\Core\Limits\Urgency;
+use Rheacid\Core\Measurands\Basis;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Sampling\Places;
 use Rheacid\Measure\DecisionLines;
@@ -46,6 +48,8 @@ final readonly class BatchLine
      * @param list<array{float, float}> $course the newest trusted pH, by hours since it began
      * @param float|null $courseU of the last of them
      * @param array{low: float|null, high: float|null, from: float, met: bool}|null $wall the limit that is drawn beside them
+     * @param string|null $basis of the newest value
+     * @param string|null $acidityUnit in which it is said, by code
      */
     public function __construct(
         public int $id,
@@ -81,6 +85,8 @@ final readonly class BatchLine
         public array $course = [],
         public ?float $courseU = null,
         public ?array $wall = null,
+        public ?string $basis = null,
+        public ?string $acidityUnit = null,
     ) {}
 
     public function urgency(): Urgency
@@ -133,7 +139,33 @@ final readonly class BatchLine
             array_map(static fn(array $point): array => [round($point[0], 2), $point[1]], array_slice($course, -self::DRAWN)),
             $course === [] ? null : Series::newestU($batch),
             Walls::next($batch, $next?->name),
+            $decision?->quantity()->code,
+            $decision?->acidityUnit()?->code,
         );
+    }
+
+    /** The newest value alone: "4.62", or with its unit where it is no pH: "24.10 °SH"; null where nothing was measured. */
+    public function shown(): ?string
+    {
+        return $this->value === null ? null : rtrim($this->on()->shown($this->value, $this->unit()) . ' ' . $this->on()->unit($this->unit()));
+    }
+
+    /** Its expanded uncertainty, in the same unit; null where it is not known. */
+    public function shownU(): ?string
+    {
+        return $this->expandedU === null ? null : $this->on()->shownBy($this->expandedU, $this->unit());
+    }
+
+    private function on(): Basis
+    {
+        $measurand = $this->measurand ?? Measurand::Ph;
+
+        return $measurand->on($this->basis ?? $measurand->bases()[0]);
+    }
+
+    private function unit(): ?AcidityUnit
+    {
+        return $this->acidityUnit === null ? null : AcidityUnit::named($this->acidityUnit);
     }
 
     /** Why it is in this state, in words. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Measure;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Measurands\Basis;
 use Rheacid\Models\Thermometer;
 
@@ -16,6 +17,7 @@ final readonly class OtherValue
      * @param float|null $expandedU k = 2, in the same unit; null where nobody knows
      * @param Thermometer|null $thermometer with a temperature
      * @param string|null $measuredBy with anything else
+     * @param AcidityUnit|null $acidityUnit in which an acidity was typed
      * @param bool $isSettled whether a temperature stood still; a value from elsewhere is told as it is
      */
     public function __construct(
@@ -29,5 +31,6 @@ final readonly class OtherValue
         public ?string $measuredWith,
         public ?string $certificate,
         public bool $isSettled = true,
+        public ?AcidityUnit $acidityUnit = null,
     ) {}
 }

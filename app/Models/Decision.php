@@ -8,8 +8,10 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Limits\Overall;
 use Rheacid\Core\Limits\ReleaseBlock;
+use Rheacid\Core\Measurands\Basis;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Measure\DecisionCause;
 use Rheacid\Records\Kept;
@@ -67,6 +69,31 @@ final class Decision extends Model
     public function successor(): HasOne
     {
         return $this->hasOne(self::class, 'supersedes_id');
+    }
+
+    /** The quantity of its deciding portion, and what makes it comparable. */
+    public function quantity(): Basis
+    {
+        foreach (array_filter($this->results, is_array(...)) as $result) {
+            if (($result['measurand'] ?? null) === $this->measurand->value && is_string($result['basis'] ?? null)) {
+                return $this->measurand->on($result['basis']);
+            }
+        }
+
+        return $this->measurand->on($this->measurand->bases()[0]);
+    }
+
+    /** The unit in which its deciding acidity is said: the product's, else the one in which it was measured. */
+    public function acidityUnit(): ?AcidityUnit
+    {
+        $on = $this->quantity();
+        if (!$on->isAcidity()) {
+            return null;
+        }
+        $limit = $this->outcomes->first(static fn(LimitOutcome $one): bool => $one->measurand === $on->measurand->value && $one->basis === $on->code && $one->unit !== null);
+        $measured = $this->occasion->measurements->first(static fn(Measurement $one): bool => $one->measurand === $on->measurand && $one->basis === $on->code);
+
+        return $limit === null ? $measured?->acidityUnit() : AcidityUnit::named((string) $limit->unit);
     }
 
     /** @return list<ReleaseBlock> why it proves nothing, or nothing against some limits */

@@ -8,6 +8,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Rheacid\Core\Acidity\AcidityUnit;
+use Rheacid\Core\Measurands\Basis;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Records\Kept;
 
@@ -104,6 +106,17 @@ final class Measurement extends Model
     public function elsewhere(): HasOne
     {
         return $this->hasOne(ExternalValue::class);
+    }
+
+    public function quantity(): Basis
+    {
+        return $this->measurand->on((string) $this->basis);
+    }
+
+    /** The unit in which somebody said an acidity; null for another quantity. */
+    public function acidityUnit(): ?AcidityUnit
+    {
+        return $this->titration?->unit() ?? ($this->elsewhere?->unit === null ? null : AcidityUnit::named($this->elsewhere->unit));
     }
 
     /** Measured after the last moment at which its calibration is still trusted. */

@@ -8,8 +8,10 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Sampling\SamplingLine;
 use Rheacid\Core\Sampling\SamplingPlan;
 use Rheacid\Core\Settling\Settling;
@@ -112,6 +114,14 @@ final class Product extends Model
     public static function measuredBy(Method $method): Collection
     {
         return self::query()->with(['limits', 'method'])->where('method_id', $method->id)->whereNotExists(static fn($query) => $query->from('products as later')->whereColumn('later.code', 'products.code')->whereColumn('later.version', '>', 'products.version'))->orderBy('name')->get();
+    }
+
+    /** The unit in which its limits say an acidity; null where they say none. */
+    public function acidityUnit(Measurand $measurand, string $basis): ?AcidityUnit
+    {
+        $limit = $this->limits->first(static fn(LimitRow $row): bool => $row->measurand === $measurand && $row->basis === $basis && $row->unit !== null);
+
+        return $limit === null ? null : AcidityUnit::named((string) $limit->unit);
     }
 
     /** The version that stands now; itself where it does. */

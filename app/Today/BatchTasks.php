@@ -61,7 +61,7 @@ final class BatchTasks
     /** The newest value and what is next: 4.62 ± 0.06 · pH ≤ 4.6 by Tue 11:40, 0.08 to go, not certain · E-07 is ready. */
     private static function detail(BatchLine $batch, ?PairLine $ready): string
     {
-        $value = $batch->value === null || $batch->measurand === null ? null : $batch->measurand->shown($batch->value) . ($batch->expandedU === null ? '' : " ± {$batch->measurand->shownBy($batch->expandedU)}");
+        $value = $batch->shown() === null ? null : $batch->shown() . ($batch->shownU() === null ? '' : " ± {$batch->shownU()}");
 
         $next = WhatIsNext::of($batch);
 

@@ -72,20 +72,25 @@ final readonly class MeasurementScreen
         );
     }
 
-    /** An acidity in the unit in which it was said; anything else as it is kept. */
-    public function inUnit(?float $value): ?float
+    /** The deciding number, in the unit in which it was said here, else in the product's. */
+    public function decided(float $value): string
     {
-        $titration = $this->measurement->titration;
-
-        return $value === null || $titration === null ? $value : AcidityUnit::kept($this->measurement->measurand === Measurand::VolatileAcidity, (string) $this->measurement->basis)->to($titration->unit(), $value);
+        return $this->decision->quantity()->shown($value, $this->decidedIn());
     }
 
-    /** Behind such a number. */
-    public function unit(): string
+    public function decidedBy(float $difference): string
     {
-        $unit = $this->measurement->titration?->unit();
+        return $this->decision->quantity()->shownBy($difference, $this->decidedIn());
+    }
 
-        return $unit === null ? $this->decision->measurand->shownUnit() : $unit->symbol() . ($unit->acid === null ? '' : " as {$unit->acid->value}");
+    public function decidedUnit(): string
+    {
+        return $this->decision->quantity()->unit($this->decidedIn());
+    }
+
+    private function decidedIn(): ?AcidityUnit
+    {
+        return ($this->decision->measurand === $this->measurement->measurand ? $this->measurement->acidityUnit() : null) ?? $this->decision->acidityUnit();
     }
 
     /** @return array{sign: string, head: string, tail: string} what answers who has read this */

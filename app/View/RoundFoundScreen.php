@@ -8,7 +8,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Rheacid\Core\Care\ControlCheckStatus;
 use Rheacid\Core\Limits\ReleaseBlock;
-use Rheacid\Core\Uncertainty\SiteRepeatability;
+use Rheacid\Core\Sampling\BlindDuplicates;
 use Rheacid\Measure\DecisionLines;
 use Rheacid\Models\BlindPair;
 use Rheacid\Models\Decision;
@@ -93,7 +93,7 @@ final readonly class RoundFoundScreen
         $told = [];
         foreach ($own as $pair) {
             $differences = array_values($all->where('id', '<=', $pair->id)->map(static fn(BlindPair $one): float => $one->difference_ph)->all());
-            $told[] = ['stop' => $read[(int) $pair->second_id] ?? throw new \LogicException('A pair is of a cup that was read.'), 'difference' => $pair->difference_ph, 'isBlind' => $pair->is_blind !== false, 'needsAction' => $differences !== [] && SiteRepeatability::needsAction($differences)];
+            $told[] = ['stop' => $read[(int) $pair->second_id] ?? throw new \LogicException('A pair is of a cup that was read.'), 'difference' => $pair->difference_ph, 'isBlind' => $pair->is_blind !== false, 'needsAction' => $differences !== [] && BlindDuplicates::needsAction($differences)];
         }
         usort($told, static fn(array $a, array $b): int => $b['needsAction'] <=> $a['needsAction']);
 

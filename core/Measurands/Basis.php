@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Measurands;
 
+use Rheacid\Core\Acidity\AcidityBasisDiffers;
+use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Celsius;
 use Rheacid\Core\Numbers;
 
@@ -41,6 +43,54 @@ final readonly class Basis
         return $all;
     }
 
+    /** @return list<AcidityUnit> in which an acidity can be said on it, the one in which it is kept first; empty for another quantity */
+    public function acidityUnits(): array
+    {
+        return $this->isAcidity() ? AcidityUnit::on($this->measurand === Measurand::VolatileAcidity, $this->code) : [];
+    }
+
+    public function isAcidity(): bool
+    {
+        return in_array($this->measurand, [Measurand::TitratableAcidity, Measurand::VolatileAcidity], true);
+    }
+
+    /** In which numbers of it are kept; empty where it has none. */
+    public function keptUnit(): string
+    {
+        return $this->kept()?->symbol() ?? $this->measurand->unit();
+    }
+
+    /** In which numbers of it are shown; empty where it has none. */
+    public function unit(?AcidityUnit $said = null): string
+    {
+        $unit = $said ?? $this->kept();
+
+        return $unit === null ? $this->measurand->shownUnit() : $unit->symbol() . ($unit->acid === null ? '' : " as {$unit->acid->value}");
+    }
+
+    /** A number of it alone, an acidity in the unit in which it is said. */
+    public function shown(float $value, ?AcidityUnit $said = null, ?int $decimals = null): string
+    {
+        return $this->measurand->shown($this->in($said, $value), $decimals);
+    }
+
+    /** A difference or an uncertainty of it, alone. */
+    public function shownBy(float $difference, ?AcidityUnit $said = null, ?int $decimals = null): string
+    {
+        return $this->measurand->shownBy($this->in($said, $difference), $decimals);
+    }
+
+    /** From the unit in which an acidity is kept into the one in which it is said. */
+    public function in(?AcidityUnit $said, float $value): float
+    {
+        return $said === null ? $value : ($this->kept()?->to($said, $value) ?? $value);
+    }
+
+    private function kept(): ?AcidityUnit
+    {
+        return $this->isAcidity() ? AcidityUnit::kept($this->measurand === Measurand::VolatileAcidity, $this->code) : null;
+    }
+
     /** What is measured, in words: "temperature, coldest point", "titratable acidity (to pH 8.2, per litre)". */
     public function words(): string
     {
@@ -48,9 +98,9 @@ final readonly class Basis
     }
 
     /** With the unit in which it stands here: "salt, of the total weight, %". */
-    public function wordsWithUnit(): string
+    public function wordsWithUnit(?AcidityUnit $said = null): string
     {
-        return rtrim($this->words() . ', ' . $this->measurand->shownUnit(), ', ');
+        return rtrim($this->words() . ', ' . $this->unit($said), ', ');
     }
 
     /** A basis behind the name of its quantity, in the style of the site: ", at 20 °C", or ", at 68 °F (20 °C)". */
@@ -72,6 +122,19 @@ final readonly class Basis
     }
 
     /**
+     * An acidity in the unit in which it is kept.
+     *
+     * @throws AcidityBasisDiffers if one is per litre and the other per kilogram
+     * @throws ValueImpossible outside what it can be
+     */
+    public function acidity(float $typed, AcidityUnit $unit): float
+    {
+        $kept = $this->kept() ?? throw new \LogicException('Only an acidity has such a unit.');
+
+        return $this->possible($unit->to($kept, $typed));
+    }
+
+    /**
      * A value in the quantity's own unit.
      *
      * @throws UnitUnknown if the quantity has no such unit
@@ -84,7 +147,13 @@ final readonly class Basis
             $this->measurand === Measurand::Temperature && $unit === '°F' => null,
             default => $this->measurand->otherUnits()[$unit] ?? throw new UnitUnknown($this->measurand, $unit),
         };
-        $value = $factor === null ? ($typed - 32) / 1.8 : $typed * $factor;
+
+        return $this->possible($factor === null ? ($typed - 32) / 1.8 : $typed * $factor);
+    }
+
+    /** @throws ValueImpossible */
+    private function possible(float $value): float
+    {
         [$low, $high] = $this->measurand->range();
 
         return $value >= $low && $value <= $high ? $value : throw new ValueImpossible($this->measurand, $value);

@@ -71,7 +71,7 @@ enum Measurand: string
     public function otherUnits(): array
     {
         return match ($this) {
-            self::TitratableAcidity, self::VolatileAcidity, self::Sugar, self::MalicAcid => ['g/kg' => 1.0, 'mg/L' => 0.001, '%' => 10.0],
+            self::Sugar, self::MalicAcid => ['mg/L' => 0.001, 'g/100 mL' => 10.0],
             self::Conductivity => ['mS/cm' => 1000.0],
             self::Redox => ['V' => 1000.0],
             self::Salt => ['g/kg' => 0.1],

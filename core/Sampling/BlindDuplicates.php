@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Sampling;
 
+use Rheacid\Core\Care\ChartSignal;
+use Rheacid\Core\Care\ControlChart;
+use Rheacid\Core\Numbers;
+use Rheacid\Core\Uncertainty\SiteRepeatability;
+
 /** Every tenth sample is read a second time. Common practice, no source. */
 final class BlindDuplicates
 {
@@ -57,6 +62,20 @@ final class BlindDuplicates
         }
 
         return $read;
+    }
+
+    /**
+     * Whether the last of these pairs calls for action: further apart than two portions of one sample may be, or beyond the action
+     * line of the pairs before it.
+     *
+     * @param non-empty-list<float> $differences second minus first, pH, oldest first
+     */
+    public static function needsAction(array $differences): bool
+    {
+        $last = $differences[count($differences) - 1];
+        $signals = ControlChart::of($differences, SiteRepeatability::LIMIT_PH)->signals;
+
+        return !Numbers::atMost(abs($last), SiteRepeatability::LIMIT_PH) || $signals[count($signals) - 1] === ChartSignal::Act;
     }
 
     /** @return array<int, int> the sample that gets a second cup, by the last of the ten among which it was chosen */

@@ -4,10 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Uncertainty;
 
-use Rheacid\Core\Care\ChartSignal;
-use Rheacid\Core\Care\ControlChart;
-use Rheacid\Core\Numbers;
-
 /**
  * The site's own repeatability of a portion, from duplicates that were read blind: s = √(Σd²/2n), pH. A repeat that its reader knew
  * as one does not count: who knows what to expect reads it. Fewer than twenty pairs say nothing, so that the method's pooled value
@@ -29,20 +25,6 @@ final readonly class SiteRepeatability
     public static function unknown(): self
     {
         return new self(0, 0.0);
-    }
-
-    /**
-     * Whether the last of these pairs calls for action: further apart than two portions of one sample may be, or beyond the action
-     * line of the pairs before it.
-     *
-     * @param non-empty-list<float> $differences second minus first, pH, oldest first
-     */
-    public static function needsAction(array $differences): bool
-    {
-        $last = $differences[count($differences) - 1];
-        $signals = ControlChart::of($differences, self::LIMIT_PH)->signals;
-
-        return !Numbers::atMost(abs($last), self::LIMIT_PH) || $signals[count($signals) - 1] === ChartSignal::Act;
     }
 
     public function with(float $differencePh): self

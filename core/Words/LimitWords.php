@@ -38,7 +38,7 @@ final class LimitWords
     {
         $measurand = Measurand::tryFrom($limit->measurand);
         $name = ($measurand?->name() ?? $limit->measurand) . Basis::suffix($limit->basis);
-        $unit = $measurand?->unit() ?? '';
+        $unit = in_array($measurand, [null, Measurand::Temperature], true) ? ($measurand?->unit() ?? '') : $measurand->on($limit->basis)->unit();
         if ($limit->typed !== null) {
             return trim("$name " . ($limit->limit->comparison === Comparison::Between ? '' : $limit->limit->comparison->sign() . ' ') . Numbers::asTyped($limit->typed));
         }

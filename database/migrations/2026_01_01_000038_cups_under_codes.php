@@ -6,7 +6,10 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Rounds on which all cups are drawn first, and read under codes in an order that hides which two are of one sample. */
+/**
+ * Rounds on which all cups are drawn first, and read under codes in an order that hides which two are of one sample; and the unit in
+ * which somebody else's acidity was said.
+ */
 return new class extends Migration {
     public function up(): void
     {
@@ -31,6 +34,10 @@ return new class extends Migration {
         Schema::table('blind_pairs', static function (Blueprint $table): void {
             // Null on pairs from before repeats were told from blind duplicates.
             $table->boolean('is_blind')->nullable();
+        });
+        Schema::table('external_values', static function (Blueprint $table): void {
+            // In which an acidity was typed; numbers are kept in the one that is judged in.
+            $table->string('unit', 40)->nullable();
         });
         Schema::table('samples', static function (Blueprint $table): void {
             // Which cup of a round it is: coded, duplicate or repeat, and its code.

@@ -6,6 +6,9 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Acidity\Acid;
+use Rheacid\Core\Acidity\AcidityBasisDiffers;
+use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Conformity;
@@ -160,17 +163,21 @@ final class MeasuringTest extends TestCase
 
     public function test_a_quantity_is_shown_in_its_own_units_on_its_own_basis(): void
     {
-        self::assertEqualsWithDelta(7.2, Measurand::TitratableAcidity->on('8.2 per L')->value(7200, 'mg/L'), 1e-9);
+        self::assertEqualsWithDelta(7.2, Measurand::Sugar->on('')->value(7200, 'mg/L'), 1e-9);
+        $acidity = Measurand::TitratableAcidity->on('8.2 per kg');
+        self::assertSame(['g/kg as tartaric', '7.50', '9.00'], [$acidity->unit(), $acidity->shown(7.5), $acidity->shown(7.5, AcidityUnit::grams(Acid::Lactic, true))], 'per kilogram, in another acid');
+        self::assertEqualsWithDelta(7.5, $acidity->acidity(9.003, AcidityUnit::grams(Acid::Lactic, true)), 1e-3);
         self::assertEqualsWithDelta(63.0, Measurand::Temperature->on('core')->value(145.4, '°F'), 1e-9);
         foreach ([
             UnitUnknown::class => static fn(): float => Measurand::Ph->on('')->value(4.2, 'g/L'),
             BasisUnknown::class => static fn(): float => Measurand::Temperature->on('')->value(4.2, '°C'),
+            AcidityBasisDiffers::class => static fn(): float => $acidity->acidity(24.0, AcidityUnit::named('dornic') ?? self::fail()),
             ValueImpossible::class => static fn(): float => Measurand::WaterActivity->on('')->value(1.01, ''),
         ] as $class => $read) {
             try {
                 $read();
                 self::fail("$class was not told");
-            } catch (BasisUnknown|UnitUnknown|ValueImpossible $failure) {
+            } catch (AcidityBasisDiffers|BasisUnknown|UnitUnknown|ValueImpossible $failure) {
                 self::assertInstanceOf($class, $failure);
             }
         }

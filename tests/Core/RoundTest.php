@@ -92,7 +92,7 @@ final class RoundTest extends TestCase
     #[\PHPUnit\Framework\Attributes\DataProvider('pairs')]
     public function test_a_pair_further_apart_than_one_sample_may_be_calls_for_action(array $differences, bool $needsAction): void
     {
-        self::assertSame($needsAction, SiteRepeatability::needsAction($differences));
+        self::assertSame($needsAction, BlindDuplicates::needsAction($differences));
     }
 
     public function test_twenty_pairs_give_the_repeatability_of_a_portion(): void

@@ -51,13 +51,27 @@ final class OtherTest extends BenchTestCase
     public function test_a_value_from_elsewhere_is_kept_with_who_and_what_and_releases_nothing_that_binds(): void
     {
         $this->tells('WW-0001', ['of' => 'alcohol|at 20 °C', 'values' => '12,4', 'stage' => 'finished', 'measured_by' => 'a laboratory in town', 'measured_with' => 'distillation', 'expanded_u' => '0,2', 'certificate' => 'A-17'])->assertSessionHasNoErrors();
-        $this->tells('WW-0001', ['of' => 'titratable-acidity|8.2 per L', 'values' => '620', 'unit' => 'mg/L', 'stage' => 'finished', 'measured_by' => 'a laboratory in town', 'measured_with' => 'titration'])->assertSessionHasNoErrors();
+        $this->tells('WW-0001', ['of' => 'titratable-acidity|8.2 per L', 'values' => '6,2', 'acidity_unit' => 'tartaric_g_per_l', 'stage' => 'finished', 'measured_by' => 'a laboratory in town', 'measured_with' => 'titration'])->assertSessionHasNoErrors();
 
         self::assertSame(['a laboratory in town', 'distillation', 'A-17'], array_values(ExternalValue::query()->firstOrFail()->only(['measured_by', 'measured_with', 'certificate'])));
         $missing = array_column(Outlet::of($this->batch('WW-0001'))->release->missing, 'reason', 'name');
         self::assertSame(MissingReason::NotProven, $missing['Legal, finished: alcohol, US']);
         self::assertSame(MissingReason::NeverJudged, $missing['Legal, finished: acidity, 3.5 g/L as tartaric'], 'an acidity to 8.2 says nothing of one to 7.0');
         $this->get('/readings/' . Measurement::query()->firstOrFail()->id)->assertSee('a laboratory in town')->assertSee('certificate A-17');
+    }
+
+    public function test_an_acidity_from_elsewhere_is_typed_and_shown_in_the_unit_of_the_trade(): void
+    {
+        // 24 °SH are 60 meq/L: by 90.079 g/mol of lactic and 75.04 g of tartaric acid an equivalent, 5.40 and 4.50 g/L.
+        $this->tells('WW-0001', ['of' => 'titratable-acidity|8.2 per L', 'values' => '24; 24,2', 'expanded_u' => '1', 'acidity_unit' => 'soxhlet_henkel', 'stage' => 'finished', 'measured_by' => 'the dairy', 'measured_with' => 'titration'])->assertSessionHasNoErrors();
+
+        $reading = Measurement::query()->sole();
+        self::assertEqualsWithDelta([4.5026, 4.5401], $reading->replicates->pluck('value')->all(), 0.0005);
+        self::assertEqualsWithDelta(0.1876, $reading->replicates->firstOrFail()->expanded_u, 0.0001);
+        $this->get("/readings/$reading->id")->assertSeeInOrder(['24.00', '± 1.00', 'titratable acidity, °SH', '24.00 °SH', '24.20 °SH']);
+        $this->get("/batches/{$this->batch('WW-0001')->id}")->assertSeeInOrder(['24.00', '± 1.00', 'titratable acidity (to pH 8.2, per litre), °SH']);
+        $this->get('/batches')->assertSee('24.00 °SH');
+        $this->get("/measure/{$this->batch('WW-0001')->id}/other?corrects=$reading->id")->assertSee('24; 24.2')->assertSee('value="soxhlet_henkel" selected', false);
     }
 
     public function test_a_source_that_a_lead_named_proves_with_its_uncertainty_until_it_is_taken_back(): void
@@ -158,6 +172,10 @@ final class OtherTest extends BenchTestCase
         yield 'no number' => [['values' => 'a lot'], 'values'];
         yield 'impossible' => [['values' => '180'], 'values'];
         yield 'a unit of something else' => [['unit' => 'kg'], 'unit'];
+        yield 'an acidity in no unit' => [['of' => 'titratable-acidity|8.2 per L', 'values' => '7'], 'acidity_unit'];
+        yield 'an acidity per kilogram for one per litre' => [['of' => 'titratable-acidity|8.2 per L', 'values' => '7', 'acidity_unit' => 'lactic_g_per_kg'], 'acidity_unit'];
+        yield 'an acidity in two units' => [['of' => 'titratable-acidity|8.2 per L', 'values' => '7', 'acidity_unit' => 'lactic_g_per_l', 'unit' => 'mg/L'], 'unit'];
+        yield 'a sugar per kilogram, which takes a density' => [['of' => 'sugar|', 'values' => '7', 'unit' => 'g/kg'], 'unit'];
         yield 'nobody' => [['measured_by' => ''], 'measured_by'];
         yield 'a place that is none' => [['place' => 'attic'], 'place'];
         yield 'drawn in the future' => [['drawn_at' => '2026-11-26T10:00'], 'measured_at'];

@@ -416,7 +416,7 @@ final class ProofTest extends BenchTestCase
     {
         $wine = $this->brew('white-wine', 'WW-0001', '2026-11-24T09:00');
         $this->answerAll($wine, 'yes');
-        $this->post("/measure/$wine->id/other", ['of' => 'volatile-acidity|8.2 per L', 'values' => '0.4', 'expanded_u' => '0.05', 'measured_by' => 'a laboratory', 'measured_with' => 'distillation', 'stage' => 'finished', 'place' => 'middle of the vessel', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post("/measure/$wine->id/other", ['of' => 'volatile-acidity|8.2 per L', 'values' => '0.4', 'acidity_unit' => 'acetic_g_per_l', 'expanded_u' => '0.05', 'measured_by' => 'a laboratory', 'measured_with' => 'distillation', 'stage' => 'finished', 'place' => 'middle of the vessel', 'form' => self::formId()])->assertSessionHasNoErrors();
         $reading = $this->newest($wine)->occasion->measurements()->firstOrFail();
 
         $page = $this->get("/readings/$reading->id");

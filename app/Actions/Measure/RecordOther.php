@@ -54,7 +54,7 @@ final class RecordOther
                 'sample_id' => $sample->id,
                 'measurand' => $told->basis->measurand,
                 'basis' => $told->basis->code,
-                'unit' => $told->basis->measurand->unit(),
+                'unit' => $told->basis->keptUnit(),
                 'series' => $series,
                 'method_id' => $batch->product->method_id,
                 'verification_id' => $check?->id,
@@ -65,7 +65,7 @@ final class RecordOther
                 'reason' => $correction?->reason,
             ]));
             if ($told->measuredBy !== null) {
-                $entry->add(new ExternalValue(['measurement_id' => $measurement->id, 'measured_by' => $told->measuredBy, 'measured_with' => (string) $told->measuredWith, 'certificate' => $told->certificate, 'measured_at' => $told->measuredAt]));
+                $entry->add(new ExternalValue(['measurement_id' => $measurement->id, 'measured_by' => $told->measuredBy, 'measured_with' => (string) $told->measuredWith, 'certificate' => $told->certificate, 'measured_at' => $told->measuredAt, 'unit' => $told->acidityUnit?->code]));
             }
             $this->supersede->judge($entry, $occasion, $correction, $isJoining ? DecisionCause::Joined : DecisionCause::Recorded);
 

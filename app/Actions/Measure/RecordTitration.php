@@ -47,7 +47,7 @@ final class RecordTitration
                 'sample_id' => $sample->id,
                 'measurand' => $told->basis->measurand,
                 'basis' => $told->basis->code,
-                'unit' => $told->isByMass ? 'g/kg' : $told->basis->measurand->unit(),
+                'unit' => $told->basis->keptUnit(),
                 'series' => $series,
                 'method_id' => $batch->product->method_id,
                 'pair_id' => $told->pair?->id,

@@ -7,6 +7,8 @@ namespace Rheacid\Http\Requests;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Rheacid\Core\Acidity\AcidityBasisDiffers;
+use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Celsius;
 use Rheacid\Core\Failure;
 use Rheacid\Core\Measurands\Basis;
@@ -39,6 +41,7 @@ final class OtherRequest extends FormRequest
             'of' => ['required', 'string', Rule::in(array_keys(self::quantities()))],
             'values' => ['required', 'string', 'max:400'],
             'unit' => ['nullable', 'string', 'max:20'],
+            'acidity_unit' => ['nullable', Rule::in([...AcidityUnit::perLitre(), ...AcidityUnit::perKg()])],
             'expanded_u' => ['nullable', 'string', 'max:20'],
             'hydrometer_c' => ['nullable', 'string', new Measured(Quantity::Temperature)],
             ...SampleFields::rules($batch),
@@ -75,13 +78,14 @@ final class OtherRequest extends FormRequest
             throw Refused::because('It was measured between the drawing of the sample and now.', 'measured_at');
         }
 
-        $values = $this->values($basis, $unit);
+        $acidityUnit = $this->acidityUnit($basis);
+        $values = $this->values($basis, $acidityUnit ?? $unit);
         $byHydrometer = $this->filled('hydrometer_c');
 
         return new OtherValue(
             $basis,
             $byHydrometer ? $this->at20($basis->measurand, $values) : $values,
-            $isTemperature ? null : $this->expandedU($basis, $unit),
+            $isTemperature ? null : $this->expandedU($basis, $acidityUnit ?? $unit),
             $drawn,
             $measuredAt,
             $isTemperature ? Instruments::thermometer($this->integer('thermometer')) : null,
@@ -89,7 +93,31 @@ final class OtherRequest extends FormRequest
             $isTemperature ? null : $this->string('measured_with')->trim()->toString() . ($byHydrometer ? $this->asShown($values) : ''),
             $this->filled('certificate') ? $this->string('certificate')->trim()->toString() : null,
             !$isTemperature || $this->boolean('still'),
+            $acidityUnit,
         );
+    }
+
+    /**
+     * The unit of an acidity is chosen, never guessed: 7 g/L as tartaric is another acidity than 7 g/L as lactic.
+     *
+     * @throws Refused
+     */
+    private function acidityUnit(Basis $basis): ?AcidityUnit
+    {
+        if (!$basis->isAcidity()) {
+            return null;
+        }
+        if ($this->filled('unit')) {
+            throw Refused::because('Choose the unit of an acidity from its own list; leave this empty.', 'unit');
+        }
+        $unit = AcidityUnit::named($this->string('acidity_unit')->toString()) ?? throw Refused::because('Choose the unit in which the acidity is typed.', 'acidity_unit');
+        try {
+            $basis->acidity(1.0, $unit);
+        } catch (AcidityBasisDiffers $failure) {
+            throw Refused::because($failure->getMessage(), 'acidity_unit');
+        }
+
+        return $unit;
     }
 
     /**
@@ -97,7 +125,7 @@ final class OtherRequest extends FormRequest
      *
      * @throws Refused
      */
-    private function values(Basis $basis, string $unit): array
+    private function values(Basis $basis, AcidityUnit|string $unit): array
     {
         $typed = array_values(array_filter(array_map(trim(...), explode(';', $this->string('values')->toString())), static fn(string $one): bool => $one !== ''));
         if ($typed === [] || count($typed) > self::MOST_PORTIONS) {
@@ -107,7 +135,11 @@ final class OtherRequest extends FormRequest
         return array_map(static function (string $one) use ($basis, $unit): float {
             $plain = Quantity::plain($one);
             try {
-                return is_numeric($plain) ? $basis->value((float) $plain, $unit) : throw Refused::because("\"$one\" is not a number. Type a number in $unit, like 4.2.", 'values');
+                return match (true) {
+                    !is_numeric($plain) => throw Refused::because(sprintf('"%s" is not a number. Type a number in %s, like 4.2.', $one, $unit instanceof AcidityUnit ? $unit->words() : $unit), 'values'),
+                    $unit instanceof AcidityUnit => $basis->acidity((float) $plain, $unit),
+                    default => $basis->value((float) $plain, $unit),
+                };
             } catch (Refused $refused) {
                 throw $refused;
             } catch (Failure $failure) {
@@ -144,7 +176,7 @@ final class OtherRequest extends FormRequest
     }
 
     /** The width of what is not known, not a value: units change its size only. */
-    private function expandedU(Basis $basis, string $unit): ?float
+    private function expandedU(Basis $basis, AcidityUnit|string $unit): ?float
     {
         if (!$this->filled('expanded_u')) {
             return null;
@@ -152,6 +184,10 @@ final class OtherRequest extends FormRequest
         $plain = Quantity::plain($this->string('expanded_u')->toString());
         if (!is_numeric($plain) || (float) $plain < 0) {
             throw Refused::because('A number of 0 or more is accepted; leave it empty where nobody knows.', 'expanded_u');
+        }
+
+        if ($unit instanceof AcidityUnit) {
+            return $basis->acidity((float) $plain, $unit);
         }
 
         return (float) $plain * ($unit === $basis->measurand->unit() ? 1.0 : $basis->measurand->otherUnits()[$unit] ?? 1.0);

@@ -42,9 +42,9 @@
             @php($decision = $row['decision'])
             <tr>
                 <td class="nowrap">{{ SiteClock::short($decision->occasion->drawn_at) }}</td>
-                @php($of = $decision->measurand === Measurand::Ph ? null : collect($row['measurements'])->firstWhere('measurand', $decision->measurand))
-                <td class="num">{{ $decision->measurand->shown($decision->value) }} @if ($decision->expanded_u !== null)<small>± {{ $decision->measurand->shownBy($decision->expanded_u) }}</small>@endif
-                    @if ($of)<small>{{ $of->measurand->on($of->basis)->wordsWithUnit() }}</small>@endif</td>
+                @php($unit = $decision->acidityUnit())
+                <td class="num">{{ $decision->quantity()->shown($decision->value, $unit) }} @if ($decision->expanded_u !== null)<small>± {{ $decision->quantity()->shownBy($decision->expanded_u, $unit) }}</small>@endif
+                    @if ($decision->measurand !== Measurand::Ph)<small>{{ $decision->quantity()->wordsWithUnit($unit) }}</small>@endif</td>
                 <td>{{ $row['distance'] }}</td>
                 <td>@foreach ($row['measurements'] as $one){{ $one->sample->named() }}, @endforeach{{ $decision->occasion->stage->words() }}@if ($decision->supersedes_id) <span class="soft">(judged again)</span>@endif</td>
                 <td><x-state :is="$row['sign']">{{ $row['word'] }}</x-state></td>

@@ -11,7 +11,7 @@
             @php($next = WhatIsNext::of($batch))
             <tr>
                 <th scope="row"><b>{{ $batch->code }}</b><br><span class="soft">{{ $batch->product }}<br>{{ $batch->vessel }}</span></th>
-                <td class="num">@if ($batch->value !== null){{ $batch->measurand->shown($batch->value) }} @if ($batch->expandedU !== null)<small>± {{ $batch->measurand->shownBy($batch->expandedU) }}</small>@endif<br><small class="soft">{{ Rheacid\SiteClock::short($batch->readAt) }}</small>@else<span class="soft">–</span>@endif</td>
+                <td class="num">@if ($batch->value !== null){{ $batch->shown() }} @if ($batch->expandedU !== null)<small>± {{ $batch->shownU() }}</small>@endif<br><small class="soft">{{ Rheacid\SiteClock::short($batch->readAt) }}</small>@else<span class="soft">–</span>@endif</td>
                 <td class="course">@if ($figure = RowCourse::of($batch))<x-row-course :figure="$figure" />@endif</td>
                 <td class="what-is"><x-state :is="$next->sign"><b>{{ $next->row() }}</b></x-state>@if ($next->rest() !== '')<br><span class="soft">{{ $next->rest() }}</span>@endif</td>
                 <td class="does">

@@ -15,8 +15,9 @@
                         <option value="{{ $value }}" @selected(old('of', $screen->chosen) === $value)>{{ $words }}</option>@endforeach</optgroup>@endif
                 @endforeach
             </select></x-field>
-            <x-field name="values" label="Value" :value="$was?->replicates->map(fn ($one) => $was->measurand === Rheacid\Core\Measurands\Measurand::Temperature ? Rheacid\Core\Celsius::bare($one->shown_c ?? $one->value) : Rheacid\Core\Numbers::plain($one->shown_c ?? $one->value))->join('; ')" :help="'several portions separated by semicolons: ' . Rheacid\Core\Numbers::fixed(5.2, 1) . '; ' . Rheacid\Core\Numbers::fixed(5.3, 1)" inputmode="text" />
-            <x-field name="unit" label="Unit, if different" help="for example °F, g/kg, mg/L, mS/cm" maxlength="20" />
+            <x-field name="values" label="Value" :value="$was?->replicates->map(fn ($one) => $was->measurand === Rheacid\Core\Measurands\Measurand::Temperature ? Rheacid\Core\Celsius::bare($one->shown_c ?? $one->value) : Rheacid\Core\Numbers::plain(round($was->quantity()->in($was->acidityUnit(), $one->value), 6)))->join('; ')" :help="'several portions separated by semicolons: ' . Rheacid\Core\Numbers::fixed(5.2, 1) . '; ' . Rheacid\Core\Numbers::fixed(5.3, 1)" inputmode="text" />
+            <x-field name="unit" label="Unit, if different" help="for example °F, mg/L, mS/cm" maxlength="20" />
+            <x-choice name="acidity_unit" label="Unit of an acidity" :options="['' => 'choose'] + Rheacid\Models\LimitRow::allAcidityUnits()" :value="$screen->acidityUnit" />
             <x-sample :batch="$batch" :stage="$was?->occasion->stage->value ?? 'underway'" :place="$was?->sample->place" :at="$was?->sample->drawn_at" />
             @unless ($was)<x-together :occasions="$screen->together" />@endunless
         </div>
@@ -28,7 +29,7 @@
             <x-field name="measured_by" label="Measured by" :value="$screen->elsewhere?->measured_by" help="person or laboratory" maxlength="120" />
             <x-field name="measured_with" label="Instrument or method" :value="$screen->elsewhere?->measured_with" help="for example hydrometer, refractometer" maxlength="60" />
             <x-field name="hydrometer_c" :label="'Hydrometer: temperature of the liquid, ' . Rheacid\Core\Celsius::unit()" :help="'from ' . Rheacid\Core\Celsius::between(10, 30) . ', corrected to ' . Rheacid\Core\Celsius::at(20) . '; leave empty if read at ' . Rheacid\Core\Celsius::at(20)" inputmode="decimal" />
-            <x-field name="expanded_u" label="Uncertainty ±, k = 2" :value="$was?->replicates->first()?->expanded_u" help="leave empty if unknown; the value then proves no binding limit" inputmode="decimal" />
+            <x-field name="expanded_u" label="Uncertainty ±, k = 2" :value="$was?->replicates->first()?->expanded_u === null ? null : Rheacid\Core\Numbers::plain(round($was->quantity()->in($was->acidityUnit(), $was->replicates->first()->expanded_u), 6))" help="leave empty if unknown; the value then proves no binding limit" inputmode="decimal" />
             <x-field name="certificate" label="Certificate" :value="$screen->elsewhere?->certificate" maxlength="120" />
             <x-field name="measured_at" label="Measured at" type="datetime-local" :value="Rheacid\SiteClock::field($was?->observed_at ?? now())" />
             @if ($was)<x-field name="reason" label="Reason for the correction" class="wide" maxlength="400" />@endif

@@ -3,7 +3,7 @@
 @php($reading = $screen->measurement)
 @php($batch = $screen->batch)
 @php($decision = $screen->decision)
-@php($decimals = $decision->measurand->decimals())
+@php($unit = $reading->acidityUnit())
 <x-house :title="'Reading on ' . $batch->code" room="Batches">
     @if ($reading->successor)
         <p class="verdict"><x-state is="care">Corrected.</x-state> A newer entry replaces this one. <a href="{{ route('readings.show', $reading->successor) }}">Open the newer entry</a></p>
@@ -15,7 +15,7 @@
     <x-answer :lines="$screen->lines" :first="$screen->answer" />
     @if ($screen->isStale())
         <p class="verdict"><x-state is="care">Read {{ (int) $reading->sample->drawn_at->diffInMinutes($reading->observed_at) }} min after sampling, not kept cold.</x-state> A live sample goes on fermenting in its cup, so a deadline counts it from {{ SiteClock::short($reading->observed_at) }}, when it was read.</p>@endif
-    <div class="big"><span class="n">{{ $decision->measurand->shown($screen->inUnit($decision->value), $decimals) }}</span>@if ($decision->expanded_u !== null)<span class="pm">± {{ $decision->measurand->shownBy($screen->inUnit($decision->expanded_u), $decimals) }}</span>@endif<span class="unit">{{ trim($decision->measurand->name() . ($reading->titration ? ', ' : ' ') . $screen->unit()) }}, the deciding portion<br>mean {{ $decision->measurand->shown($screen->inUnit($decision->mean), $decimals) }}@unless ($decision->trusted) · <b>not trusted</b>@endunless</span></div>
+    <div class="big"><span class="n">{{ $screen->decided($decision->value) }}</span>@if ($decision->expanded_u !== null)<span class="pm">± {{ $screen->decidedBy($decision->expanded_u) }}</span>@endif<span class="unit">{{ trim($decision->measurand->name() . ($unit ? ', ' : ' ') . $screen->decidedUnit()) }}, the deciding portion<br>mean {{ $screen->decided($decision->mean) }}@unless ($decision->trusted) · <b>not trusted</b>@endunless</span></div>
     @if ($screen->rule)<x-acid-rule :rule="$screen->rule" />@endif
     <x-decision :lines="$screen->lines" />
     <p class="what">Judged {{ SiteClock::full($decision->at) }}{{ $decision->because->words() === null ? '' : ', ' . $decision->because->words() }}. {{ $screen->lines->overall($decision->overall) }}</p>
@@ -27,8 +27,8 @@
         <x-replicates :replicates="$reading->replicates" :calibration="$reading->calibration" :meter="$reading->pair->meter" />
     @else
         <table class="stack"><caption class="visually-hidden">Portions{{ $reading->measurand === Rheacid\Core\Measurands\Measurand::Ph ? '' : ': ' . $reading->measurand->on((string) $reading->basis)->words() }}</caption>@foreach ($reading->replicates as $replicate)<tr><th scope="row">{{ $replicate->position }}</th>
-            <td class="num">{{ $reading->titration ? $reading->measurand->shown($screen->inUnit($replicate->value)) . ' ' . $screen->unit() : $reading->measurand->said($replicate->value) }}</td>
-            <td>{{ $replicate->shown_c === null ? '' : 'display ' . Rheacid\Core\Celsius::at($replicate->shown_c) }}{{ $replicate->expanded_u === null ? '' : '± ' . $reading->measurand->shownBy($screen->inUnit($replicate->expanded_u), $reading->measurand->decimals() + 1) }}</td>
+            <td class="num">{{ $reading->quantity()->shown($replicate->value, $unit) }} {{ $reading->quantity()->unit($unit) }}</td>
+            <td>{{ $replicate->shown_c === null ? '' : 'display ' . Rheacid\Core\Celsius::at($replicate->shown_c) }}{{ $replicate->expanded_u === null ? '' : '± ' . $reading->quantity()->shownBy($replicate->expanded_u, $unit, $reading->measurand->decimals() + 1) }}</td>
         </tr>@endforeach</table>
         @foreach ($screen->curves as $i => $curve)@if (count($screen->curves) > 1)<h2>Portion {{ $i + 1 }}</h2>@endif<x-titration :figure="$curve" />@endforeach
         @if ($screen->said !== [])
