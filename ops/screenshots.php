@@ -128,7 +128,7 @@ $curve = [];
 for ($ml = 0.0; $ml < 7.0; $ml = round($ml + ($ml >= 5 ? 0.05 : 0.5), 2)) {
     $curve[] = sprintf('%.2f; %.2f', $ml, $wine->titrated(10.0, $ml, 0.1));
 }
-$oda->opens("/measure/{$batch($oda, 'WW-0012')}/titration")->chooses('endpoint', '7.0');
+$oda->opens("/measure/{$batch($oda, 'WW-0012')}/titration")->chooses('endpoint', '7.0')->fills('Sample, °C', '20,8');
 foreach ([0, 1] as $portion) {
     $oda->browser->executeScript('const area = document.querySelector(arguments[0]); area.value = arguments[1]; area.dispatchEvent(new Event("input", { bubbles: true })); document.querySelector(arguments[2]).value = "10"', ["[name=\"portions[$portion][curve]\"]", implode("\n", $curve), "[name=\"portions[$portion][sample]\"]"]);
 }

@@ -7,6 +7,7 @@ namespace Rheacid\Calculators;
 use Rheacid\Core\Acidity\Acid;
 use Rheacid\Core\Acidity\BenchTrial;
 use Rheacid\Core\Acidity\Blend;
+use Rheacid\Core\Acidity\BottledAcid;
 use Rheacid\Core\Acidity\Brine;
 use Rheacid\Core\Acidity\Dilution;
 use Rheacid\Core\Acidity\MolecularSo2;
@@ -38,28 +39,48 @@ final class Sums
 
     public static function acid(Typed $in): Answer
     {
-        $acid = Acid::from($in->text('acid'));
-        $perLitre = Acid::Tartaric->to($acid, $in->number('raise'));
+        $acid = BottledAcid::from($in->text('acid'));
+        $perEquivalent = $acid->gramsPerEquivalent((float) $in->text('endpoint'));
+        $perLitre = $in->number('raise') / Acid::Tartaric->equivalentWeight() * $perEquivalent;
         $grams = $perLitre * $in->number('batch_l');
+        $density = $acid->density();
+        $measured = static fn(float $grams): string => $density === null ? self::amount($grams, 'g') : self::amount($grams / $density, 'mL') . ' (' . self::amount($grams, 'g') . ')';
 
         return new Answer(
-            self::amount($grams, 'g'),
-            sprintf('%s g/L × %s / %s × %s L', self::n($in->number('raise')), self::n($acid->equivalentWeight(), 5), self::n(Acid::Tartaric->equivalentWeight(), 5), self::n($in->number('batch_l'))),
-            [sprintf('%s g/L of %s acid. As a 10 %% solution: %s.', self::n($perLitre), $acid->value, self::amount($grams * 10, 'mL')), 'Add half, stir, measure; then a quarter, and a quarter.'],
-            plan: self::plan("$acid->value acid", $grams, 'g'),
+            $measured($grams),
+            sprintf('%s g/L × %s / %s × %s L', self::n($in->number('raise')), self::n($perEquivalent, 5), self::n(Acid::Tartaric->equivalentWeight(), 5), self::n($in->number('batch_l'))) . ($density === null ? '' : sprintf(' / %s g/mL', self::n($density))),
+            [
+                sprintf('%s g/L of %s.', self::n($perLitre), $acid->words()) . ($density === null ? sprintf(' As a 10 %% solution: %s.', self::amount($grams * 10, 'mL')) : ' Stir it into ten times as much water first.'),
+                ...(in_array($acid, [BottledAcid::Phosphoric75, BottledAcid::Phosphoric85], true) ? ['Phosphoric acid gives its second proton only around pH 7.2. At the pH of beer and wine it acts like half of what a titration to 8.2 finds: it lowers the pH more than another acid of the same titratable acidity.'] : []),
+                sprintf('Add %s, stir, measure; then %s, and %s.', $measured($grams / 2), $measured($grams / 4), $measured($grams / 4)),
+            ],
+            plan: $density === null ? self::plan($acid->words(), $grams, 'g') : self::plan($acid->words(), $grams / $density, 'mL'),
         );
     }
 
     public static function carbonate(Typed $in): Answer
     {
         $with = Neutraliser::from($in->text('with'));
-        $grams = $with->grams($in->number('lower'), Acid::Tartaric) * $in->number('batch_l');
+        [$ph, $stop, $litres] = [$in->number('ph'), $in->number('stop_ph'), $in->number('batch_l')];
+        if (Numbers::atLeast($ph, $stop)) {
+            throw Refused::because(sprintf('The pH is at %s already, and it should stop at %s. Taking acid away raises it further: do not add any.', self::n($ph), self::n($stop)), 'stop_ph');
+        }
+        $grams = $with->grams($in->number('lower'), Acid::Tartaric) * $litres;
+        $least = $with->leastGrams($in->number('lower'), Acid::Tartaric) * $litres;
+        [$first, $second, $third] = array_map(static fn(float $step): string => self::amount($step, 'g'), Neutraliser::steps($grams));
 
         return new Answer(
-            self::amount($grams, 'g'),
-            sprintf('%s g/L × %s / %s × %s L', self::n($in->number('lower')), self::n($with->equivalentWeight(), 5), self::n(Acid::Tartaric->equivalentWeight(), 5), self::n($in->number('batch_l'))),
-            ['It foams, so leave room in the vessel. Measure again when the foaming stops, and again after the tartrate has settled.'],
-            plan: self::plan($with->value, $grams, 'g'),
+            $least < $grams ? sprintf('%s to %s', self::amount($least, 'g'), self::amount($grams, 'g')) : self::amount($grams, 'g'),
+            sprintf('%s g/L × %s / %s × %s L', self::n($in->number('lower')), self::n($with->equivalentWeight(), 5), self::n(Acid::Tartaric->equivalentWeight(), 5), self::n($litres)) . ($least < $grams ? '; half of it if all the tartrate falls out' : ''),
+            [
+                $with === Neutraliser::PotassiumBicarbonate
+                    ? sprintf('It neutralises at once, and its potassium then takes %s out of the wine in the cold: up to as much acid again. So the lower amount can be enough.', $with->salt())
+                    : sprintf('It takes tartaric acid out as %s, slowly: over weeks. It does not touch malic acid.', $with->salt()),
+                sprintf('Step 1: %s. Stir, wait until the foaming stops, measure pH and acidity. %s', $first, $with === Neutraliser::PotassiumBicarbonate ? 'Keep it cold for some days and measure again.' : 'Wait some days and measure again.'),
+                sprintf('Step 2: %s, and step 3: %s, each only while the pH is below %s and the acidity is still above what you want.', $second, $third, self::n($stop)),
+                sprintf('Stop at pH %s, even if the acidity is not there yet. Leave room in the vessel: it foams.', self::n($stop)),
+            ],
+            plan: self::plan($with->value, Neutraliser::steps($grams)[0], 'g'),
         );
     }
 

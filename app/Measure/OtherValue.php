@@ -6,6 +6,7 @@ namespace Rheacid\Measure;
 
 use Carbon\CarbonImmutable;
 use Rheacid\Core\Acidity\AcidityUnit;
+use Rheacid\Core\Acidity\So2Method;
 use Rheacid\Core\Measurands\Basis;
 use Rheacid\Models\Thermometer;
 
@@ -18,6 +19,7 @@ final readonly class OtherValue
      * @param Thermometer|null $thermometer with a temperature
      * @param string|null $measuredBy with anything else
      * @param AcidityUnit|null $acidityUnit in which an acidity was typed
+     * @param So2Method|null $so2Method with free or total sulfur dioxide
      * @param bool $isSettled whether a temperature stood still; a value from elsewhere is told as it is
      */
     public function __construct(
@@ -32,5 +34,6 @@ final readonly class OtherValue
         public ?string $certificate,
         public bool $isSettled = true,
         public ?AcidityUnit $acidityUnit = null,
+        public ?So2Method $so2Method = null,
     ) {}
 }

@@ -26,6 +26,7 @@ final readonly class TitrationTold
      * @param AcidityUnit $unit in which it is said
      * @param float $digitMl of the burette
      * @param Pair|null $pair null by eye
+     * @param float|null $sampleC and $compensationC °C of the sample, and that for which the meter compensated; null by eye
      */
     public function __construct(
         public Basis $basis,
@@ -38,6 +39,8 @@ final readonly class TitrationTold
         public ?Pair $pair,
         public Drawn $drawn,
         public bool $isByMass,
+        public ?float $sampleC = null,
+        public ?float $compensationC = null,
     ) {}
 
     /** @return non-empty-list<Titration> each portion */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Rheacid\Core\Acidity\So2Method;
 use Rheacid\Records\Kept;
 
 /** Who measured a value elsewhere, with what, and when. */
@@ -14,5 +15,6 @@ final class ExternalValue extends Model
 
     protected $casts = [
         'measured_at' => 'datetime',
+        'so2_method' => So2Method::class,
     ];
 }

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Core\Acidity\Acid;
 use Rheacid\Core\Acidity\AcidityUnit;
+use Rheacid\Core\Acidity\TitrationCurve;
 use Rheacid\Records\Kept;
 
 /**
@@ -23,6 +24,8 @@ final class Titration extends Model
         'curve' => 'array',
         'blank_ml' => 'float',
         'burette_digit_ml' => 'float',
+        'sample_c' => 'float',
+        'compensation_c' => 'float',
     ];
 
     /** @return BelongsTo<TitrantStandardisation, $this> */
@@ -44,6 +47,16 @@ final class Titration extends Model
         $portions = $this->curve ?? [];
 
         return $portions;
+    }
+
+    /**
+     * The curve of a portion with the pH behind what the meter showed.
+     *
+     * @param non-empty-list<array{float, float}> $points as they are kept
+     */
+    public function curve(array $points): TitrationCurve
+    {
+        return TitrationCurve::through($points, $this->sample_c, $this->compensation_c);
     }
 
     /** @return list<string> */

@@ -7,6 +7,7 @@ namespace Rheacid\View;
 use Carbon\CarbonImmutable;
 use Rheacid\Core\Acidity\Acid;
 use Rheacid\Core\Acidity\AcidityUnit;
+use Rheacid\Core\Acidity\So2Method;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Measuring\Freshness;
 use Rheacid\Measure\DecisionLines;
@@ -15,6 +16,7 @@ use Rheacid\Models\Batch;
 use Rheacid\Models\Decision;
 use Rheacid\Models\ExternalValue;
 use Rheacid\Models\Measurement;
+use Rheacid\Models\Titration;
 use Rheacid\View\Figures\AcidRule;
 use Rheacid\View\Figures\BudgetBar;
 use Rheacid\View\Figures\TitrationFigure;
@@ -47,7 +49,7 @@ final readonly class MeasurementScreen
 
     public static function of(Measurement $measurement): self
     {
-        $measurement->load(['occasion.batch.product.limits', 'occasion.batch.product.method', 'occasion.batch.newestEvent', 'occasion.measurements.sample', 'occasion.end', 'occasion.batch.steps', 'occasion.batch.answers', 'occasion.batch.newestRoute', 'occasion.decision.outcomes', 'occasion.decision.person', 'sample', 'pair.electrode', 'pair.meter', 'pair.parting', 'pair.policy', 'calibration.points.lot', 'calibration.run', 'calibration.void', 'verification.thermometer', 'verification.outcome', 'method', 'person', 'titration.standardisation.lot', 'replicates', 'elsewhere', 'superseded', 'successor']);
+        $measurement->load(['occasion.batch.product.limits', 'occasion.batch.product.method', 'occasion.batch.newestEvent', 'occasion.measurements.sample', 'occasion.measurements.elsewhere', 'occasion.measurements.replicates', 'occasion.end', 'occasion.batch.steps', 'occasion.batch.answers', 'occasion.batch.newestRoute', 'occasion.decision.outcomes', 'occasion.decision.person', 'sample', 'pair.electrode', 'pair.meter', 'pair.parting', 'pair.policy', 'calibration.points.lot', 'calibration.run', 'calibration.void', 'verification.thermometer', 'verification.outcome', 'method', 'person', 'titration.standardisation.lot', 'replicates', 'elsewhere', 'superseded', 'successor']);
         $decision = $measurement->occasion->decision ?? throw new \LogicException('What is recorded was judged.');
         $batch = $measurement->occasion->batch;
         $portions = $measurement->titration?->portions() ?? [];
@@ -66,7 +68,7 @@ final readonly class MeasurementScreen
             $budget === [] ? null : new BudgetBar($budget),
             $batch->state()->isMeasured() && Together::isOpen($measurement->occasion, $batch, CarbonImmutable::now()) ? self::lacks($measurement, $batch) : [],
             $measurement->elsewhere,
-            self::curves($portions),
+            self::curves($measurement->titration),
             $meq,
             $meq > 0 ? array_combine(array_column(Acid::cases(), 'value'), array_map(static fn(Acid $acid): float => $meq / 1000 * $acid->equivalentWeight(), Acid::cases())) : [],
         );
@@ -112,6 +114,28 @@ final readonly class MeasurementScreen
         return [];
     }
 
+    /**
+     * Free and total sulfur dioxide of its sample by one method, and what is bound.
+     *
+     * @return array{words: string, isImpossible: bool}|null null where one of the two is missing
+     */
+    public function boundSo2(): ?array
+    {
+        $method = $this->elsewhere?->so2_method;
+        $of = fn(Measurand $measurand): ?Measurement => $method === null ? null : $this->measurement->occasion->measurements->first(static fn(Measurement $one): bool => $one->measurand === $measurand && $one->elsewhere?->so2_method === $method);
+        [$total, $free] = [$of(Measurand::TotalSo2), $of(Measurand::FreeSo2)];
+        if ($total === null || $free === null) {
+            return null;
+        }
+        $mean = static fn(Measurement $one): float => (float) $one->replicates->avg('value');
+        $bound = So2Method::bound($mean($total), $total->replicates->first()?->expanded_u, $mean($free), $free->replicates->first()?->expanded_u);
+        $numbers = sprintf('total %s and free %s mg/L, both by %s', Measurand::TotalSo2->shown($mean($total)), Measurand::FreeSo2->shown($mean($free)), $method?->words());
+
+        return $bound === null
+            ? ['words' => "Free cannot be above total: $numbers. Measure both again on a fresh sample.", 'isImpossible' => true]
+            : ['words' => sprintf('%s mg/L bound%s: %s.', Measurand::TotalSo2->shown($bound[0]), $bound[1] === null ? '' : ' ± ' . Measurand::TotalSo2->shownBy($bound[1]), $numbers), 'isImpossible' => false];
+    }
+
     /** Whether its sample stood too long to tell of the moment at which it was drawn. */
     public function isStale(): bool
     {
@@ -121,16 +145,14 @@ final readonly class MeasurementScreen
     }
 
     /**
-     * @param list<array{sample: float, ml: float, ph: float, meq: float, coarse: bool, curve: list<array{float, float}>}> $portions
-     *
      * @return list<TitrationFigure>
      */
-    private static function curves(array $portions): array
+    private static function curves(?Titration $titration): array
     {
         $figures = [];
-        foreach ($portions as $portion) {
-            if (count($portion['curve']) > 1) {
-                $figures[] = new TitrationFigure($portion['curve'], $portion['ml'], $portion['ph']);
+        foreach ($titration?->portions() ?? [] as $portion) {
+            if ($titration !== null && count($portion['curve']) > 1) {
+                $figures[] = new TitrationFigure($titration->curve($portion['curve']), $portion['ml'], $portion['ph']);
             }
         }
 

@@ -80,24 +80,26 @@ final readonly class TitrationScreen
      *
      * @return array{figure: TitrationFigure|null, words: string}
      */
-    public static function drawn(string $text, string $endpoint): array
+    public static function drawn(string $text, string $endpoint, string $celsius, string $compensation): array
     {
         try {
+            [$sampleC, $compensationC] = trim($celsius) === '' ? [null, null] : TitrationRequest::temperatures($celsius, $compensation);
             $points = TitrationRequest::points(trim($text));
-            $last = $points[count($points) - 1];
             if (count($points) < self::LEAST_POINTS) {
                 return ['figure' => null, 'words' => 'The curve is drawn from three points on.'];
             }
-            $curve = TitrationCurve::through($points);
+            $curve = TitrationCurve::through($points, $sampleC, $compensationC);
         } catch (Failure|Refused $problem) {
             return ['figure' => null, 'words' => trim($text) === '' ? 'The curve is drawn while you type.' : $problem->getMessage()];
         }
         try {
             $found = $endpoint === 'derivative' ? $curve->steepest() : $curve->reaches((float) $endpoint);
 
-            return ['figure' => new TitrationFigure($points, $found->ml, $found->ph), 'words' => sprintf('Endpoint: %s mL at pH %s.', Numbers::fixed($found->ml, 2), Numbers::fixed($found->ph, 2))];
+            return ['figure' => new TitrationFigure($curve, $found->ml, $found->ph), 'words' => sprintf('Endpoint: %s mL at pH %s.', Numbers::fixed($found->ml, 2), Numbers::fixed($found->ph, 2))];
         } catch (Failure $notYet) {
-            return ['figure' => new TitrationFigure($points, $last[0], $last[1]), 'words' => 'Endpoint not reached yet. ' . $notYet->getMessage()];
+            $last = $curve->points[count($curve->points) - 1];
+
+            return ['figure' => new TitrationFigure($curve, $last[0], $last[1]), 'words' => 'Endpoint not reached yet. ' . $notYet->getMessage()];
         }
     }
 

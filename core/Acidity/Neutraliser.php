@@ -24,4 +24,35 @@ enum Neutraliser: string
     {
         return $acidGrams / $acid->equivalentWeight() * $this->equivalentWeight();
     }
+
+    /**
+     * g that suffice where all the tartrate falls out that can. The potassium of each mole of bicarbonate takes a mole of bitartrate
+     * with it, and with that as much acid again as it has neutralised; calcium takes the neutralised acid itself and no more.
+     */
+    public function leastGrams(float $acidGrams, Acid $acid): float
+    {
+        return $this->grams($acidGrams, $acid) / ($this === self::PotassiumBicarbonate ? 2 : 1);
+    }
+
+    /** What falls out with it. */
+    public function salt(): string
+    {
+        return match ($this) {
+            self::PotassiumBicarbonate => 'potassium bitartrate',
+            self::CalciumCarbonate => 'calcium tartrate',
+        };
+    }
+
+    /**
+     * In which portions it is added, each followed by a measurement: never more at once than what suffices if all the tartrate falls
+     * out, and no more than half of it all.
+     *
+     * @param float $grams of it all, above 0
+     *
+     * @return non-empty-list<float> g
+     */
+    public static function steps(float $grams): array
+    {
+        return [$grams / 2, $grams / 4, $grams / 4];
+    }
 }

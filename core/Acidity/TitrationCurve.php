@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Acidity;
 
+use Rheacid\Core\Electrode\Nernst;
 use Rheacid\Core\Maths\Turning;
 use Rheacid\Core\Numbers;
 
@@ -19,12 +20,16 @@ final readonly class TitrationCurve
     private function __construct(public array $points) {}
 
     /**
-     * @param non-empty-list<array{float, float}> $points [mL ≥ 0, pH], volumes strictly increasing
+     * @param non-empty-list<array{float, float}> $points [mL ≥ 0, pH as the meter showed it], volumes strictly increasing
+     * @param float|null $sampleC and $compensationC °C of the sample, and that for which the meter compensated; null: the same
      *
      * @throws VolumesNotIncreasing
      */
-    public static function through(array $points): self
+    public static function through(array $points, ?float $sampleC = null, ?float $compensationC = null): self
     {
+        if ($sampleC !== null && $compensationC !== null) {
+            $points = array_map(static fn(array $point): array => [$point[0], Nernst::compensated($point[1], $sampleC, $compensationC)], $points);
+        }
         for ($i = 1; $i < count($points); $i++) {
             if ($points[$i][0] <= $points[$i - 1][0]) {
                 throw new VolumesNotIncreasing($i);

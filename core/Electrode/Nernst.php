@@ -45,4 +45,10 @@ final class Nernst
     {
         return ($ph - 7) * (self::kelvin($sampleCelsius) / self::kelvin($compensationCelsius) - 1);
     }
+
+    /** The pH behind what such a meter shows: compensationError taken away again. */
+    public static function compensated(float $shownPh, float $sampleCelsius, float $compensationCelsius): float
+    {
+        return 7 + ($shownPh - 7) * self::kelvin($compensationCelsius) / self::kelvin($sampleCelsius);
+    }
 }

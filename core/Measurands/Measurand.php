@@ -18,6 +18,7 @@ enum Measurand: string
     case TitratableAcidity = 'titratable-acidity';
     case VolatileAcidity = 'volatile-acidity';
     case FreeSo2 = 'free-so2';
+    case TotalSo2 = 'total-so2';
     case MolecularSo2 = 'molecular-so2';
     case RelativeDensity = 'relative-density';
     case Brix = 'brix';
@@ -38,6 +39,7 @@ enum Measurand: string
             self::TitratableAcidity => 'titratable acidity',
             self::VolatileAcidity => 'volatile acidity',
             self::FreeSo2 => 'free SO₂',
+            self::TotalSo2 => 'total SO₂',
             self::MolecularSo2 => 'molecular SO₂',
             self::RelativeDensity => 'relative density',
             self::Brix => 'extract',
@@ -58,7 +60,7 @@ enum Measurand: string
             self::Ph, self::RelativeDensity, self::WaterActivity => '',
             self::Temperature => '°C',
             self::TitratableAcidity, self::VolatileAcidity, self::Sugar, self::MalicAcid => 'g/L',
-            self::FreeSo2, self::MolecularSo2 => 'mg/L',
+            self::FreeSo2, self::TotalSo2, self::MolecularSo2 => 'mg/L',
             self::Brix => '°Brix',
             self::Salt => '%',
             self::Alcohol => '% vol',
@@ -86,7 +88,7 @@ enum Measurand: string
             self::Ph => [-2.0, 16.0],
             self::Temperature => [-200.0, 850.0],
             self::TitratableAcidity, self::VolatileAcidity, self::MalicAcid => [0.0, 300.0],
-            self::FreeSo2, self::MolecularSo2 => [0.0, 2000.0],
+            self::FreeSo2, self::TotalSo2, self::MolecularSo2 => [0.0, 2000.0],
             self::RelativeDensity => [0.7, 1.7],
             self::Brix => [0.0, 90.0],
             self::Salt, self::Alcohol => [0.0, 100.0],
@@ -104,7 +106,7 @@ enum Measurand: string
             self::RelativeDensity => 4,
             self::WaterActivity => 3,
             self::Ph, self::TitratableAcidity, self::VolatileAcidity, self::MolecularSo2, self::MalicAcid => 2,
-            self::FreeSo2, self::Conductivity, self::Redox => 0,
+            self::FreeSo2, self::TotalSo2, self::Conductivity, self::Redox => 0,
             default => 1,
         };
     }
@@ -145,6 +147,12 @@ enum Measurand: string
             self::Alcohol => ['at 20 °C'],
             default => [''],
         };
+    }
+
+    /** Whether its method decides what a number of it is worth, and has to be named. */
+    public function isSo2(): bool
+    {
+        return in_array($this, [self::FreeSo2, self::TotalSo2], true);
     }
 
     /** A basis of this quantity. @throws BasisUnknown */

@@ -35,9 +35,16 @@ return new class extends Migration {
             // Null on pairs from before repeats were told from blind duplicates.
             $table->boolean('is_blind')->nullable();
         });
+        Schema::table('titrations', static function (Blueprint $table): void {
+            // Of the sample, and what the meter compensated for; null by eye, and on titrations from before it was asked.
+            $table->decimal('sample_c', 7, 3)->nullable();
+            $table->decimal('compensation_c', 7, 3)->nullable();
+        });
         Schema::table('external_values', static function (Blueprint $table): void {
             // In which an acidity was typed; numbers are kept in the one that is judged in.
             $table->string('unit', 40)->nullable();
+            // By which sulfur dioxide was measured.
+            $table->string('so2_method', 20)->nullable();
         });
         Schema::table('samples', static function (Blueprint $table): void {
             // Which cup of a round it is: coded, duplicate or repeat, and its code.

@@ -29,7 +29,7 @@ final class AcidityTest extends BrowserTestCase
 
         $solution = new AcidSolution(['tartaric' => 0.018, 'malic' => 0.01, 'citric' => 0.006], 0.014);
         foreach (['8.2' => 'not judged yet', '7.0' => ''] as $endpoint => $missing) {
-            $oda->opens("/measure/$wine->id")->taps('Titrate')->sees('Two endpoints, two quantities')->chooses('endpoint', (string) $endpoint)->chooses('stage', 'finished')->chooses('pair', (string) $this->pair()->id);
+            $oda->opens("/measure/$wine->id")->taps('Titrate')->sees('Two endpoints, two quantities')->chooses('endpoint', (string) $endpoint)->chooses('stage', 'finished')->chooses('pair', (string) $this->pair()->id)->fills('Sample, °C', '21,5');
             foreach ([0, 1] as $portion) {
                 $oda->browser->executeScript('document.querySelector(arguments[0]).value = arguments[1]; document.querySelector(arguments[2]).value = "10"', ["[name=\"portions[$portion][curve]\"]", $this->curve($solution), "[name=\"portions[$portion][sample]\"]"]);
             }

@@ -21,8 +21,12 @@ final class CalculatorTest extends BenchTestCase
     /** @return iterable<string, array{string, array<string, string>, list<string>}> what is typed, what is seen */
     public static function sums(): iterable
     {
-        yield 'acid' => ['acid', ['acid' => 'malic', 'raise' => '1', 'batch_l' => '200'], ['178.7 g', '1 g/L × 67.043 / 75.043 × 200 L', 'Add acid to water']];
-        yield 'carbonate, 1.33 g to a gram of tartaric' => ['carbonate', ['with' => 'potassium bicarbonate', 'lower' => '1', 'batch_l' => '1'], ['1.334 g', 'leave room']];
+        yield 'acid' => ['acid', ['acid' => 'malic', 'raise' => '1', 'batch_l' => '200', 'endpoint' => '8.2'], ['178.7 g', '1 g/L × 67.043 / 75.043 × 200 L', 'Add acid to water']];
+        yield 'lactic acid out of the bottle' => ['acid', ['acid' => 'lactic-80', 'raise' => '1', 'batch_l' => '200', 'endpoint' => '8.2'], ['252.2 mL (300.1 g)', '/ 1.19 g/mL', 'Stir it into ten times as much water first', 'Add 126.1 mL']];
+        yield 'phosphoric acid, whose second proton comes late' => ['acid', ['acid' => 'phosphoric-85', 'raise' => '1', 'batch_l' => '200', 'endpoint' => '7.0'], ['131.7 mL (222.4 g)', 'second proton only around pH 7.2']];
+        yield 'bicarbonate, 1.33 g to a gram of tartaric or half of it' => ['carbonate', ['with' => 'potassium bicarbonate', 'lower' => '1', 'batch_l' => '1', 'ph' => '3,1', 'stop_ph' => '3,5'], ['0.6671 g to 1.334 g', 'potassium bitartrate', 'Step 1: 0.6671 g.', 'Step 2: 0.3335 g', 'Stop at pH 3.5', 'Leave room']];
+        yield 'calcium carbonate' => ['carbonate', ['with' => 'calcium carbonate', 'lower' => '1', 'batch_l' => '1', 'ph' => '3,1', 'stop_ph' => '3,5'], ['0.6669 g', 'calcium tartrate', 'does not touch malic acid']];
+        yield 'no acid is taken from what has too little' => ['carbonate', ['with' => 'calcium carbonate', 'lower' => '1', 'batch_l' => '1', 'ph' => '3,5', 'stop_ph' => '3,5'], ['The pH is at 3.5 already', 'do not add any']];
         yield 'sulfite, both constants' => ['sulfite', ['ph' => '3,4', 'molecular' => '0,8', 'free' => '10', 'batch_l' => '100'], ['31.9 mg/L free', 'With pKa 2, as in wine of 12–14 % alcohol, 20.9 mg/L', 'Add 21.9 mg/L']];
         yield 'sulfite, a large dose' => ['sulfite', ['ph' => '3,9', 'molecular' => '0,8', 'free' => '0', 'batch_l' => '100'], ['This is a large dose']];
         yield 'a blend' => ['blend', ['of' => 'acidity', 'a' => '5', 'a_l' => '100', 'b' => '8', 'b_l' => '500', 'target' => '6'], ['50 L of the second', '150 L together']];
@@ -70,7 +74,7 @@ final class CalculatorTest extends BenchTestCase
     public function test_what_was_found_is_planned_for_a_batch(): void
     {
         $batch = $this->batch();
-        $page = (string) $this->get("/calculators/acid?batch=$batch->id&acid=tartaric&raise=0,5&batch_l=180")->assertSee("Plan addition: 90 g to $batch->code")->getContent();
+        $page = (string) $this->get("/calculators/acid?batch=$batch->id&acid=tartaric&raise=0,5&batch_l=180&endpoint=8.2")->assertSee("Plan addition: 90 g to $batch->code")->getContent();
         preg_match_all('/<input type="hidden" name="(what|amount|unit)" value="([^"]*)"/', $page, $hidden);
         $this->post("/batches/$batch->id/additions", [...array_combine($hidden[1], $hidden[2]), 'form' => self::formId()])->assertSessionHasNoErrors();
 

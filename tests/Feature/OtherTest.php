@@ -74,6 +74,23 @@ final class OtherTest extends BenchTestCase
         $this->get("/measure/{$this->batch('WW-0001')->id}/other?corrects=$reading->id")->assertSee('24; 24.2')->assertSee('value="soxhlet_henkel" selected', false);
     }
 
+    public function test_bound_sulfite_is_told_of_one_sample_and_one_method(): void
+    {
+        $told = ['stage' => 'finished', 'measured_by' => 'a laboratory', 'expanded_u' => '3', 'drawn_at' => '2026-11-25T09:50'];
+        $this->tells('WW-0001', [...$told, 'of' => 'free-so2|', 'values' => '28', 'so2_method' => 'iodine'])->assertSessionHasNoErrors();
+        $free = Measurement::query()->sole();
+        $this->get("/readings/$free->id")->assertSee('iodine titration (OIV-MA-AS323-04B)')->assertSee('free SO₂ of a red wine reads high')->assertDontSee('mg/L bound');
+        $joined = [...$told, 'of' => 'total-so2|', 'joins' => (string) $free->occasion_id];
+        $this->tells('WW-0001', [...$joined, 'values' => '90', 'so2_method' => 'aspiration'])->assertSessionHasNoErrors();
+        $this->get("/readings/$free->id")->assertDontSee('mg/L bound');
+
+        $this->tells('WW-0001', [...$joined, 'values' => '92', 'expanded_u' => '4', 'so2_method' => 'iodine'])->assertSessionHasNoErrors();
+        $this->get("/readings/$free->id")->assertSee('64 mg/L bound ± 5: total 92 and free 28 mg/L, both by iodine titration');
+
+        $this->tells('WW-0001', [...$told, 'of' => 'free-so2|', 'joins' => (string) $free->occasion_id, 'values' => '95', 'so2_method' => 'aspiration'])->assertSessionHasNoErrors();
+        $this->get('/readings/' . Measurement::query()->max('id'))->assertSee('Contradiction.')->assertSee('Free cannot be above total');
+    }
+
     public function test_a_source_that_a_lead_named_proves_with_its_uncertainty_until_it_is_taken_back(): void
     {
         $told = ['of' => 'alcohol|at 20 °C', 'values' => '12,4', 'stage' => 'finished', 'measured_by' => 'a laboratory in town', 'measured_with' => 'distillation', 'expanded_u' => '0,2'];
@@ -176,6 +193,7 @@ final class OtherTest extends BenchTestCase
         yield 'an acidity per kilogram for one per litre' => [['of' => 'titratable-acidity|8.2 per L', 'values' => '7', 'acidity_unit' => 'lactic_g_per_kg'], 'acidity_unit'];
         yield 'an acidity in two units' => [['of' => 'titratable-acidity|8.2 per L', 'values' => '7', 'acidity_unit' => 'lactic_g_per_l', 'unit' => 'mg/L'], 'unit'];
         yield 'a sugar per kilogram, which takes a density' => [['of' => 'sugar|', 'values' => '7', 'unit' => 'g/kg'], 'unit'];
+        yield 'a sulfur dioxide by no method' => [['of' => 'free-so2|', 'values' => '30'], 'so2_method'];
         yield 'nobody' => [['measured_by' => ''], 'measured_by'];
         yield 'a place that is none' => [['place' => 'attic'], 'place'];
         yield 'drawn in the future' => [['drawn_at' => '2026-11-26T10:00'], 'measured_at'];

@@ -21,6 +21,7 @@ use Rheacid\Models\LimitOutcome;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\TitrantStandardisation;
+use Rheacid\Models\Titration;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\LedgerCheck;
 
@@ -120,6 +121,8 @@ final class TitrationTest extends BenchTestCase
         yield 'a titrant without a strength' => [['titrant' => '999'], 'titrant'];
         yield 'no electrode' => [['pair' => ''], 'pair'];
         yield 'a blank that takes all' => [['blank_ml' => '99'], 'blank_ml'];
+        yield 'no temperature' => [['celsius' => ''], 'celsius'];
+        yield 'a temperature of nothing' => [['compensation' => '400'], 'compensation'];
         yield 'a volatile acidity to 7.0' => [['of' => 'volatile-acidity', 'endpoint' => '7.0'], 'endpoint'];
     }
 
@@ -132,6 +135,23 @@ final class TitrationTest extends BenchTestCase
         $this->titrate('8.2', [$this->curve(new AcidSolution(['tartaric' => 0.03]))], $typed)->assertSessionHasErrors($field);
 
         self::assertSame(0, Measurement::query()->count());
+    }
+
+    public function test_a_cold_sample_under_a_warm_compensation_is_corrected_in_its_curve(): void
+    {
+        $this->strong();
+        $this->calibrateHigh();
+        // Read at 8 °C by a meter set to 25 °C, a display of 8.2 is 7 + 1.2 · 298.15 / 281.15 = 8.273.
+        $cold = "0; 3,20\n10; 7,90\n10,1; 8,10\n10,2; 8,40\n10,3; 8,80";
+        $this->titrate('8.2', [$cold, $cold], ['celsius' => '8', 'compensation' => '25'])->assertSessionHasNoErrors();
+
+        $titration = Titration::query()->sole();
+        // 8.2 lies where 7 + (display − 7) · 298.15 / 281.15 does: at a display of 8.1316.
+        self::assertEqualsWithDelta(10.1 + 0.1 * (0.0316 / 0.3), $titration->portions()[0]['ml'], 0.0005);
+        self::assertSame([8.0, 25.0, [10.1, 8.1]], [$titration->sample_c, $titration->compensation_c, $titration->portions()[0]['curve'][2]]);
+        $this->get("/readings/$titration->measurement_id")->assertSee('Sample at 8 °C; the meter compensated at 25 °C, corrected in the curve.');
+        $this->titrate('8.2', [$cold, $cold])->assertSessionHasNoErrors();
+        self::assertEqualsWithDelta(10.1 + 0.1 / 3, Titration::query()->orderByDesc('id')->firstOrFail()->portions()[0]['ml'], 1e-4, 'at one temperature the display stands');
     }
 
     public function test_an_endpoint_by_eye_is_a_quantity_of_its_own_and_volatile_acidity_is_given_as_acetic(): void
@@ -264,7 +284,7 @@ final class TitrationTest extends BenchTestCase
         $batch = $this->batch('WW-0001');
 
         return $this->post("/measure/$batch->id/titration", [
-            'of' => 'titratable-acidity', 'per' => 'L', 'endpoint' => $endpoint, 'unit' => 'tartaric_g_per_l', 'titrant' => (string) TitrantStandardisation::query()->value('id'), 'pair' => (string) $this->pair()->id,
+            'of' => 'titratable-acidity', 'per' => 'L', 'endpoint' => $endpoint, 'unit' => 'tartaric_g_per_l', 'titrant' => (string) TitrantStandardisation::query()->value('id'), 'pair' => (string) $this->pair()->id, 'celsius' => '21',
             'stage' => 'finished', 'place' => $batch->product->method->places[0], 'portions' => array_map(static fn(string $curve): array => ['sample' => '10', 'curve' => $curve], $curves), 'form' => self::formId(), ...$typed,
         ]);
     }

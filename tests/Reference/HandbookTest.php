@@ -6,7 +6,10 @@ namespace Tests\Reference;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Acidity\Acid;
 use Rheacid\Core\Acidity\AcidityUnit;
+use Rheacid\Core\Acidity\BottledAcid;
+use Rheacid\Core\Acidity\Neutraliser;
 use Rheacid\Core\Courses\Lethality;
 use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Electrode\BufferTables;
@@ -155,6 +158,34 @@ final class HandbookTest extends TestCase
     public function test_a_conductivity_standard_compensates_to_its_printed_value(float $celsius, float $printed): void
     {
         self::assertEqualsWithDelta(1413, Conductivity::compensated($printed, $celsius)->usPerCm25, 14.13);
+    }
+
+    /**
+     * Normality of bottled acids as tables of concentrated reagents and brewers' tables print it, from memory: 85 % phosphoric acid
+     * is 14.7 mol/L, 75 % 12.1 mol/L; 88 % lactic acid is 11.8 N, 80 % 10.6 N. Counted to pH 4.7, where phosphoric acid has given one proton.
+     *
+     * @return iterable<string, array{BottledAcid, float}>
+     */
+    public static function bottles(): iterable
+    {
+        yield 'phosphoric 85 %' => [BottledAcid::Phosphoric85, 14.7];
+        yield 'phosphoric 75 %' => [BottledAcid::Phosphoric75, 12.1];
+        yield 'lactic 88 %' => [BottledAcid::Lactic88, 11.8];
+        yield 'lactic 80 %' => [BottledAcid::Lactic80, 10.6];
+    }
+
+    #[DataProvider('bottles')]
+    public function test_a_bottled_acid_is_as_strong_as_its_tables_say(BottledAcid $acid, float $printed): void
+    {
+        self::assertEqualsWithDelta($printed, 1000 * (float) $acid->density() / $acid->gramsPerEquivalent(4.7), 0.06);
+    }
+
+    /** Winemaking handbooks, from memory: 0.67 g/L of calcium carbonate or of potassium bicarbonate (cold-stabilised) lower the acidity by 1 g/L as tartaric. */
+    public function test_what_takes_a_gram_of_tartaric_acid_away_is_what_handbooks_print(): void
+    {
+        foreach (Neutraliser::cases() as $with) {
+            self::assertEqualsWithDelta(0.67, $with->leastGrams(1.0, Acid::Tartaric), 0.005, $with->value);
+        }
     }
 
     /** @return iterable<string, array{float, float}> kPa, °C: steam tables after IAPWS-IF97, from memory */

@@ -65,7 +65,7 @@ final class RecordOther
                 'reason' => $correction?->reason,
             ]));
             if ($told->measuredBy !== null) {
-                $entry->add(new ExternalValue(['measurement_id' => $measurement->id, 'measured_by' => $told->measuredBy, 'measured_with' => (string) $told->measuredWith, 'certificate' => $told->certificate, 'measured_at' => $told->measuredAt, 'unit' => $told->acidityUnit?->code]));
+                $entry->add(new ExternalValue(['measurement_id' => $measurement->id, 'measured_by' => $told->measuredBy, 'measured_with' => (string) $told->measuredWith, 'certificate' => $told->certificate, 'measured_at' => $told->measuredAt, 'unit' => $told->acidityUnit?->code, 'so2_method' => $told->so2Method]));
             }
             $this->supersede->judge($entry, $occasion, $correction, $isJoining ? DecisionCause::Joined : DecisionCause::Recorded);
 

@@ -71,6 +71,8 @@ final class RecordTitration
                 'endpoint' => $told->endpoint,
                 'acid' => $told->unit->acid?->value,
                 'unit' => $told->unit->code,
+                'sample_c' => $told->sampleC,
+                'compensation_c' => $told->compensationC,
                 'curve' => array_map(static fn(array $portion, \Rheacid\Core\Acidity\Titration $one): array => ['sample' => $portion['sample'], 'ml' => $portion['endpoint']->ml, 'ph' => $portion['endpoint']->ph, 'meq' => $one->meq, 'coarse' => $portion['endpoint']->isCoarse, 'curve' => $portion['curve']], $told->portions, $titrations),
             ]));
             $this->supersede->judge($entry, $occasion, $correction, $isJoining ? DecisionCause::Joined : DecisionCause::Recorded);

@@ -46,10 +46,9 @@ final class TitrationController
     /** The curve of a portion as far as it is typed, and where its endpoint lies: a part of the page. */
     public function draw(Request $request, Batch $batch, int $portion): View
     {
-        $curve = $request->input("portions.$portion.curve");
-        $endpoint = $request->input('endpoint');
+        $text = static fn(string $key): string => is_string($request->input($key)) ? $request->input($key) : '';
 
-        return view('measure.curve', TitrationScreen::drawn(is_string($curve) ? $curve : '', is_string($endpoint) ? $endpoint : ''));
+        return view('measure.curve', TitrationScreen::drawn($text("portions.$portion.curve"), $text('endpoint'), $text('celsius'), $text('compensation')));
     }
 
     /** What the simulated burette has given so far: a part of the page, asked for every second. */

@@ -9,6 +9,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Rheacid\Core\Acidity\AcidityBasisDiffers;
 use Rheacid\Core\Acidity\AcidityUnit;
+use Rheacid\Core\Acidity\So2Method;
 use Rheacid\Core\Celsius;
 use Rheacid\Core\Failure;
 use Rheacid\Core\Measurands\Basis;
@@ -35,7 +36,8 @@ final class OtherRequest extends FormRequest
     {
         $batch = $this->batch();
         $of = $this->input('of');
-        $isTemperature = is_string($of) && str_starts_with($of, Measurand::Temperature->value . '|');
+        $measurand = is_string($of) ? Measurand::tryFrom(explode('|', $of)[0]) : null;
+        $isTemperature = $measurand === Measurand::Temperature;
 
         return [
             'of' => ['required', 'string', Rule::in(array_keys(self::quantities()))],
@@ -48,7 +50,8 @@ final class OtherRequest extends FormRequest
             'measured_at' => ['nullable', 'string', 'max:20'],
             'thermometer' => [$isTemperature ? 'required' : 'nullable', 'integer', 'exists:thermometers,id'],
             'measured_by' => [$isTemperature ? 'nullable' : 'required', 'string', 'max:120'],
-            'measured_with' => [$isTemperature ? 'nullable' : 'required', 'string', 'max:60'],
+            'measured_with' => [$isTemperature || $measurand?->isSo2() === true ? 'nullable' : 'required', 'string', 'max:60'],
+            'so2_method' => [$measurand?->isSo2() === true ? 'required' : 'nullable', Rule::enum(So2Method::class)],
             'certificate' => ['nullable', 'string', 'max:120'],
         ];
     }
@@ -56,7 +59,7 @@ final class OtherRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return [...SampleFields::MESSAGES, 'of' => 'Choose what was measured.', 'values.required' => 'Type the number, several with a semicolon between them.', 'thermometer.required' => 'Choose a thermometer.', 'measured_by.required' => 'Type who measured it.', 'measured_with.required' => 'Type the instrument or method.'];
+        return [...SampleFields::MESSAGES, 'of' => 'Choose what was measured.', 'values.required' => 'Type the number, several with a semicolon between them.', 'thermometer.required' => 'Choose a thermometer.', 'measured_by.required' => 'Type who measured it.', 'measured_with.required' => 'Type the instrument or method.', 'so2_method' => 'Choose by which method it was measured.'];
     }
 
     /** @return array<string, string> every quantity that is written down here, with its unit; a pH has its own page */
@@ -80,6 +83,7 @@ final class OtherRequest extends FormRequest
 
         $acidityUnit = $this->acidityUnit($basis);
         $values = $this->values($basis, $acidityUnit ?? $unit);
+        $so2Method = $basis->measurand->isSo2() ? So2Method::from($this->string('so2_method')->toString()) : null;
         $byHydrometer = $this->filled('hydrometer_c');
 
         return new OtherValue(
@@ -90,10 +94,11 @@ final class OtherRequest extends FormRequest
             $measuredAt,
             $isTemperature ? Instruments::thermometer($this->integer('thermometer')) : null,
             $isTemperature ? null : $this->string('measured_by')->trim()->toString(),
-            $isTemperature ? null : $this->string('measured_with')->trim()->toString() . ($byHydrometer ? $this->asShown($values) : ''),
+            $isTemperature ? null : ($this->filled('measured_with') || $so2Method === null ? $this->string('measured_with')->trim()->toString() : $so2Method->words()) . ($byHydrometer ? $this->asShown($values) : ''),
             $this->filled('certificate') ? $this->string('certificate')->trim()->toString() : null,
             !$isTemperature || $this->boolean('still'),
             $acidityUnit,
+            $so2Method,
         );
     }
 

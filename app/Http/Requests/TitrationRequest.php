@@ -11,11 +11,13 @@ use Rheacid\Batches\Found;
 use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Acidity\Endpoint;
 use Rheacid\Core\Acidity\TitrationCurve;
+use Rheacid\Core\BeyondRange;
 use Rheacid\Core\Failure;
 use Rheacid\Core\Logs\LogTable;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Words\Quantity;
+use Rheacid\Http\Measured;
 use Rheacid\Http\SampleFields;
 use Rheacid\Measure\TitrationTold;
 use Rheacid\Models\Batch;
@@ -62,6 +64,8 @@ final class TitrationRequest extends FormRequest
             'unit' => ['required', Rule::in([...AcidityUnit::perLitre(), ...AcidityUnit::perKg()])],
             'titrant' => ['required', 'integer', 'exists:titrant_standardisations,id'],
             'pair' => [$this->input('endpoint') === self::BY_EYE ? 'nullable' : 'required', 'integer', 'exists:pairs,id'],
+            'celsius' => [$this->input('endpoint') === self::BY_EYE ? 'nullable' : 'required', 'string', new Measured(Quantity::Temperature)],
+            'compensation' => ['nullable', 'string', new Measured(Quantity::Temperature)],
             ...SampleFields::rules($batch),
             'portions' => ['required', 'array', 'max:' . self::PORTIONS],
             'portions.*.sample' => ['nullable', 'string', 'max:20'],
@@ -73,7 +77,7 @@ final class TitrationRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return [...SampleFields::MESSAGES, 'titrant' => 'Choose a standardised titrant. Standardise a bottle on its own page.', 'pair' => 'Choose the pair that read the pH.', 'unit' => 'Choose the unit of the result.'];
+        return [...SampleFields::MESSAGES, 'titrant' => 'Choose a standardised titrant. Standardise a bottle on its own page.', 'pair' => 'Choose the pair that read the pH.', 'unit' => 'Choose the unit of the result.', 'celsius.required' => Quantity::Temperature->accepted()];
     }
 
     /** @throws Refused at its field */
@@ -87,9 +91,11 @@ final class TitrationRequest extends FormRequest
             throw Refused::because('Volatile acidity is titrated to 8.2, per litre, on the distillate.', 'endpoint');
         }
 
+        $temperatures = $endpoint === self::BY_EYE ? [null, null] : self::temperatures($this->string('celsius')->toString(), $this->string('compensation')->toString());
+
         return new TitrationTold(
             $measurand->on($code),
-            $this->portions($endpoint),
+            $this->portions($endpoint, ...$temperatures),
             $endpoint,
             $this->unit($per !== 'L'),
             $this->number('blank_ml', 0.0, 0.0, 100.0),
@@ -98,7 +104,22 @@ final class TitrationRequest extends FormRequest
             $endpoint === self::BY_EYE ? null : Instruments::pair($this->integer('pair')),
             SampleFields::told($this, $this->batch()),
             $per !== 'L',
+            ...$temperatures,
         );
+    }
+
+    /**
+     * °C of the sample, and that for which the meter compensated: its own where nobody says another.
+     *
+     * @return array{float, float}
+     *
+     * @throws BeyondRange
+     */
+    public static function temperatures(string $sample, string $compensation): array
+    {
+        $celsius = Quantity::Temperature->read($sample);
+
+        return [$celsius, trim($compensation) === '' ? $celsius : Quantity::Temperature->read($compensation)];
     }
 
     /** @throws Refused where a volume would have to become a mass */
@@ -114,7 +135,7 @@ final class TitrationRequest extends FormRequest
      *
      * @throws Refused
      */
-    private function portions(string $endpoint): array
+    private function portions(string $endpoint, ?float $sampleC, ?float $compensationC): array
     {
         $portions = [];
         foreach (range(0, self::PORTIONS - 1) as $i) {
@@ -127,7 +148,7 @@ final class TitrationRequest extends FormRequest
                 throw Refused::because('Type the amount of sample in mL or g, above 0.', "portions.$i.sample");
             }
             try {
-                $portions[] = ['sample' => (float) $sample, ...self::read($text, $endpoint)];
+                $portions[] = ['sample' => (float) $sample, ...self::read($text, $endpoint, $sampleC, $compensationC)];
             } catch (Failure $failure) {
                 throw Refused::because($failure->getMessage(), "portions.$i.curve");
             }
@@ -158,7 +179,7 @@ final class TitrationRequest extends FormRequest
      *
      * @throws Failure
      */
-    private static function read(string $text, string $endpoint): array
+    private static function read(string $text, string $endpoint, ?float $sampleC, ?float $compensationC): array
     {
         if ($endpoint === self::BY_EYE) {
             $ml = Quantity::plain($text);
@@ -166,7 +187,7 @@ final class TitrationRequest extends FormRequest
             return is_numeric($ml) && (float) $ml > 0 ? ['endpoint' => new Endpoint((float) $ml, self::BY_EYE_PH, false), 'curve' => []] : throw Refused::because('By eye: type the volume in mL at which the colour stayed.');
         }
         $points = self::points($text);
-        $curve = TitrationCurve::through($points);
+        $curve = TitrationCurve::through($points, $sampleC, $compensationC);
 
         return ['endpoint' => $endpoint === 'derivative' ? $curve->steepest() : $curve->reaches((float) $endpoint), 'curve' => $points];
     }

@@ -19,10 +19,13 @@ final readonly class TitrationFigure
     /** @var list<array{float, float}> */
     public array $derivative;
 
-    /** @param non-empty-list<array{float, float}> $points */
-    public function __construct(public array $points, public float $endpointMl, public float $endpointPh, public int $width = Width::WIDE)
+    /** @var non-empty-list<array{float, float}> mL and pH */
+    public array $points;
+
+    public function __construct(private TitrationCurve $curve, public float $endpointMl, public float $endpointPh, public int $width = Width::WIDE)
     {
-        $this->derivative = TitrationCurve::through($points)->derivative();
+        $points = $this->points = $curve->points;
+        $this->derivative = $curve->derivative();
         $this->ml = new Scale($points[0][0], max($points[count($points) - 1][0], $points[0][0] + 0.1), 52, $width - 14);
         $values = array_column($points, 1);
         $this->ph = new Scale(floor(min($values)), ceil(max($values)), self::CURVE_FOOT, 14);
@@ -31,7 +34,7 @@ final readonly class TitrationFigure
 
     public function narrow(): self
     {
-        return new self($this->points, $this->endpointMl, $this->endpointPh, Width::NARROW);
+        return new self($this->curve, $this->endpointMl, $this->endpointPh, Width::NARROW);
     }
 
     /** @param list<array{float, float}> $points */

@@ -28,6 +28,7 @@
         <div class="fields">
             <x-field name="measured_by" label="Measured by" :value="$screen->elsewhere?->measured_by" help="person or laboratory" maxlength="120" />
             <x-field name="measured_with" label="Instrument or method" :value="$screen->elsewhere?->measured_with" help="for example hydrometer, refractometer" maxlength="60" />
+            <x-choice name="so2_method" label="Free or total SO₂: measured by" :options="['' => 'choose'] + collect(Rheacid\Core\Acidity\So2Method::cases())->mapWithKeys(fn ($one) => [$one->value => $one->words()])->all()" :value="$screen->elsewhere?->so2_method?->value" />
             <x-field name="hydrometer_c" :label="'Hydrometer: temperature of the liquid, ' . Rheacid\Core\Celsius::unit()" :help="'from ' . Rheacid\Core\Celsius::between(10, 30) . ', corrected to ' . Rheacid\Core\Celsius::at(20) . '; leave empty if read at ' . Rheacid\Core\Celsius::at(20)" inputmode="decimal" />
             <x-field name="expanded_u" label="Uncertainty ±, k = 2" :value="$was?->replicates->first()?->expanded_u === null ? null : Rheacid\Core\Numbers::plain(round($was->quantity()->in($was->acidityUnit(), $was->replicates->first()->expanded_u), 6))" help="leave empty if unknown; the value then proves no binding limit" inputmode="decimal" />
             <x-field name="certificate" label="Certificate" :value="$screen->elsewhere?->certificate" maxlength="120" />

@@ -18,6 +18,8 @@
             <x-choice name="unit" label="Expressed in" :options="Rheacid\Models\LimitRow::allAcidityUnits()" :value="$screen->unit()" />
             <x-choice name="titrant" label="Titrant" :options="$screen->titrants->mapWithKeys(fn ($one) => [$one->id => $one->lot->code . ' · ' . Rheacid\Core\Numbers::fixed($one->normality, 4) . ' N · ' . Rheacid\SiteClock::short($one->at)])" :value="$titrated?->titrant_standardisation_id" />
             <x-choice name="pair" label="pH read with" :options="['' => 'none (by eye)'] + collect($screen->pairs)->mapWithKeys(fn ($pair) => [$pair->id => $pair->code . ' on ' . $pair->name . ' · ' . Rheacid\Shelf\Readiness::words($pair->status())])->all()" :value="$was ? $was->pair_id : ($screen->pairs[0]->id ?? '')" />
+            <x-field name="celsius" :label="'Sample, ' . Rheacid\Core\Celsius::unit()" :value="$screen->takes ? Rheacid\Core\Celsius::bare(25) : ($titrated?->sample_c === null ? null : Rheacid\Core\Celsius::bare($titrated->sample_c))" help="leave empty by eye" inputmode="decimal" />
+            <x-field name="compensation" :label="'Meter compensates at, ' . Rheacid\Core\Celsius::unit()" :value="$titrated?->compensation_c === null ? null : Rheacid\Core\Celsius::bare($titrated->compensation_c)" help="empty: by a probe in the sample" inputmode="decimal" />
         </div>
         @foreach (range(0, TitrationRequest::PORTIONS - 1) as $i)
             @php($curve = is_string(old("portions.$i.curve")) ? old("portions.$i.curve") : $screen->typed($i))
@@ -29,7 +31,7 @@
                         <x-field :name="'portions[' . $i . '][curve]'" :label="'Curve ' . ($i + 1)" :help="'mL and pH, one point per line, like ' . Rheacid\Core\Numbers::fixed(6.2, 1) . '; ' . Rheacid\Core\Numbers::fixed(7.95, 2) . '. By eye: only the volume.'"><textarea class="form-control" id="f-portions-{{ $i }}-curve" name="portions[{{ $i }}][curve]" rows="8" data-points="mL;pH" aria-describedby="f-portions-{{ $i }}-curve-help" @error("portions.$i.curve") aria-invalid="true" @enderror>{{ $curve }}</textarea></x-field>
                         <x-field :name="'portions[' . $i . '][file]'" :label="'Or curve ' . ($i + 1) . ' from a file'" help="CSV with two columns: mL and pH"><input class="form-control" id="f-portions-{{ $i }}-file" type="file" name="portions[{{ $i }}][file]" accept=".csv,.txt,text/csv,text/plain" aria-describedby="f-portions-{{ $i }}-file-help"></x-field>
                     </div>
-                    <div id="drawn-{{ $i }}" hx-post="{{ route('titrations.draw', [$batch, $i]) }}" hx-trigger="load, input changed delay:500ms from:#f-portions-{{ $i }}-curve, change from:#f-endpoint" hx-include="#titration" aria-live="polite"></div>
+                    <div id="drawn-{{ $i }}" hx-post="{{ route('titrations.draw', [$batch, $i]) }}" hx-trigger="load, input changed delay:500ms from:#f-portions-{{ $i }}-curve, change from:#f-endpoint, change from:#f-celsius, change from:#f-compensation" hx-include="#titration" aria-live="polite"></div>
                 </div>
             </details>
         @endforeach
