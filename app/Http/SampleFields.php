@@ -64,6 +64,12 @@ final class SampleFields
         return $method->matrix?->needsPilotHole() === true ? $request->boolean('pilot_hole') : null;
     }
 
+    /** That it was rinsed after a strongly alkaline buffer; null where nobody said so. */
+    public static function isRinsed(Request $request): ?bool
+    {
+        return $request->boolean('rinsed') ? true : null;
+    }
+
     /** Parts of water to one part of the sample; null where the method names no dilution. */
     public static function dilution(Request $request, Method $method): ?float
     {
@@ -86,6 +92,7 @@ final class SampleFields
             $request->filled('joins') ? Found::occasion($request->integer('joins'), $batch) : null,
             $request->boolean('chilled'),
             $hasPilotHole,
+            isRinsed: self::isRinsed($request),
         );
     }
 }

@@ -6,6 +6,8 @@ namespace Rheacid\Measure;
 
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Care\ThermometerState;
+use Rheacid\Core\Measuring\Rinse;
+use Rheacid\Core\Numbers;
 use Rheacid\Core\Words\ThermometerWords;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\Measures;
@@ -14,6 +16,7 @@ use Rheacid\Models\Pair;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\Verification;
 use Rheacid\Records\Refused;
+use Rheacid\Shelf\LastCup;
 use Rheacid\Shelf\Readiness;
 use Rheacid\Shelf\Thermometers;
 use Rheacid\SiteClock;
@@ -21,6 +24,19 @@ use Rheacid\SiteClock;
 /** Whether a pair and a thermometer can measure at all; what they are good for is judged later. */
 final class Fit
 {
+    /**
+     * What clings to an electrode from an alkaline buffer raises an acid sample.
+     *
+     * @throws Refused at the field "rinsed"
+     */
+    public static function ensureRinsed(Pair $pair, Drawn $drawn): void
+    {
+        $last = $drawn->isRinsed === true ? null : LastCup::ph($pair->id);
+        if (Rinse::isAsked($last)) {
+            throw Refused::because(sprintf('The electrode was last in a buffer of pH %s. Rinse it with water, then with a little of the sample, and tick that it is rinsed.', Numbers::fixed((float) $last, 2)), 'rinsed');
+        }
+    }
+
     /**
      * @return array{Calibration, Verification} on which they measure
      *

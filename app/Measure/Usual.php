@@ -11,9 +11,11 @@ use Rheacid\Board\PairLine;
 use Rheacid\Board\ThermometerLine;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Measuring\Rinse;
 use Rheacid\Models\Batch;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Measures;
+use Rheacid\Shelf\LastCup;
 
 /** How a batch was measured the last time, as far as that can be done again now. */
 final readonly class Usual
@@ -26,9 +28,11 @@ final readonly class Usual
     /** As the last time, where nothing has to be asked first; null where something has. */
     public static function inOneTap(Batch $batch): ?self
     {
-        $batch->load(Batch::JUDGED);
+        $batch->loadMissing(Batch::JUDGED);
 
-        return $batch->state()->isMeasured() && $batch->unanswered() === [] && Together::open($batch) === [] ? self::of($batch) : null;
+        $usual = $batch->state()->isMeasured() && $batch->unanswered() === [] && $batch->product->method->matrix?->needsPilotHole() !== true && Together::open($batch) === [] ? self::of($batch) : null;
+
+        return $usual === null || Rinse::isAsked(LastCup::ph($usual->pair->id)) ? null : $usual;
     }
 
     /** Null where it was never measured, or what it was measured with is not fit now. */

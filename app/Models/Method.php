@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Measuring\HardSample;
 use Rheacid\Core\Measuring\Matrix;
 use Rheacid\Core\Measuring\MethodRules;
 use Rheacid\Records\Kept;
@@ -37,6 +38,11 @@ final class Method extends Model
         'dilution_parts' => 'float',
         'dilution_bound_ph' => 'float',
         'dilution_trial' => 'array',
+        'salt_percent' => 'float',
+        'alcohol_percent' => 'float',
+        'fat_percent' => 'float',
+        'shift_trial' => 'array',
+        'shift_ph' => 'float',
         'at' => 'datetime',
     ];
 
@@ -45,7 +51,12 @@ final class Method extends Model
         $own = $this->stage_temperatures[$stage->value] ?? null;
         [$low, $high] = is_array($own) ? [(float) $own[0], (float) $own[1]] : [$this->low_c, $this->high_c];
 
-        return new MethodRules($this->portions, $this->agree_within_ph, $low, $high, $this->matrix_bound_ph, $this->matrix === Matrix::Sparkling, $this->dilution_parts, $this->dilution_bound_ph);
+        return new MethodRules($this->portions, $this->agree_within_ph, $low, $high, $this->matrix_bound_ph, $this->matrix === Matrix::Sparkling, $this->dilution_parts, $this->dilution_bound_ph, $this->hardSample());
+    }
+
+    public function hardSample(): HardSample
+    {
+        return new HardSample($this->salt_percent, $this->alcohol_percent, $this->fat_percent, $this->matrix === Matrix::Weak, $this->shift_ph);
     }
 
     /** @return list<string> */

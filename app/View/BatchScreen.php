@@ -66,7 +66,7 @@ final readonly class BatchScreen
             array_map(static fn(Decision $decision): array => self::row($decision, $batch), array_values($page->items())),
             $lens,
             self::chart($batch, $lens, $life, $next?->forecast),
-            $batch->state()->isMeasured() && $batch->unanswered() === [] ? Usual::of($batch) : null,
+            $batch->state()->isMeasured() && $batch->unanswered() === [] ? Usual::inOneTap($batch) : null,
             WhatIsNext::of($line),
             $life,
             Sampling::of($batch, CarbonImmutable::now()),

@@ -18,6 +18,7 @@ use Rheacid\Models\Batch;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\Pair;
 use Rheacid\Models\RoundStop;
+use Rheacid\Shelf\LastCup;
 use Rheacid\Shelf\Readiness;
 use Rheacid\SiteClock;
 use Rheacid\Today\DayPlan;
@@ -86,6 +87,12 @@ final readonly class BeginMeasuringScreen
         $wanted = $this->stop?->round->thermometer_id ?? $this->usual?->thermometer->id;
 
         return array_column($this->thermometers, null, 'id')[$wanted] ?? $this->thermometers[0] ?? null;
+    }
+
+    /** Of the buffer in which the electrode of the pair stood last; null where that was food. */
+    public function lastPh(): ?float
+    {
+        return $this->ready === null ? null : LastCup::ph($this->ready->id);
     }
 
     public function stage(): Stage

@@ -13,6 +13,7 @@ use Rheacid\Models\Round;
 use Rheacid\Models\RoundStop;
 use Rheacid\Rounds\Way;
 use Rheacid\Shelf\ControlChecks;
+use Rheacid\Shelf\LastCup;
 
 /** A round on its way: the cup whose turn it is, or the cups to be drawn before the first is read. */
 final readonly class RoundScreen
@@ -52,6 +53,12 @@ final readonly class RoundScreen
     public function windowS(): float
     {
         return $this->stop->batch->product->windowS();
+    }
+
+    /** Of the buffer in which the electrode stood last; null where that was food. */
+    public function lastPh(): ?float
+    {
+        return LastCup::ph($this->round->pair_id);
     }
 
     public function leftCount(): int

@@ -32,6 +32,9 @@ enum ReleaseBlock: string
     /** Nobody knows how far so much water shifts this food. */
     case DilutionUnknown = 'dilution-unknown';
 
+    /** Nobody knows how far so much salt, alcohol or fat, or so few ions, shift a reading. */
+    case MatrixUnknown = 'matrix-unknown';
+
     /** Carbon dioxide was still in it: the portion after it read otherwise. */
     case Gassy = 'gassy';
     case ControlCheckMissing = 'control-check-missing';

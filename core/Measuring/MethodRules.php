@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Measuring;
 
+use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Numbers;
 
 /** What a method asks of the portions of one place. */
@@ -23,19 +24,30 @@ final readonly class MethodRules
      * @param float $lowC and $highC between which the stage is read
      * @param float $matrixBoundPh half-width of what the kind of sample adds, pH
      * @param float|null $dilutionParts parts of water that it names, and $dilutionBoundPh what a trial on the site's own food gave
+     * @param HardSample $sample what of it is hard for an electrode
      * @param bool $degasses whether each portion is read after another degassing, until two in a row agree
      */
-    public function __construct(public int $portions, float $agreeWithinPh, public float $lowC, public float $highC, public float $matrixBoundPh, public bool $degasses = false, private ?float $dilutionParts = null, private ?float $dilutionBoundPh = null)
+    public function __construct(public int $portions, float $agreeWithinPh, public float $lowC, public float $highC, public float $matrixBoundPh, public bool $degasses = false, private ?float $dilutionParts = null, private ?float $dilutionBoundPh = null, private HardSample $sample = new HardSample())
     {
         $this->agreeWithinPh = $degasses ? min(self::DEGASSED_PH, $agreeWithinPh) : $agreeWithinPh;
     }
 
-    /** Half-width of what the kind of sample and its water add, pH; null where nobody knows what so much water does. */
+    /** Half-width of what the kind of sample and its water add, pH; null where nobody knows that. */
     public function boundPh(?float $dilutionParts): ?float
     {
         $water = SampleDilution::boundPh($dilutionParts, $this->dilutionParts, $this->dilutionBoundPh);
+        $sample = $this->sample->boundPh();
 
-        return $water === null ? null : hypot($this->matrixBoundPh, $water);
+        return $water === null || $sample === null ? null : sqrt($this->matrixBoundPh ** 2 + $water ** 2 + $sample ** 2);
+    }
+
+    /** @return list<ReleaseBlock> what a portion cannot prove because nobody knows how far sample or water shift it */
+    public function unknown(?float $dilutionParts): array
+    {
+        return array_values(array_filter([
+            SampleDilution::boundPh($dilutionParts, $this->dilutionParts, $this->dilutionBoundPh) === null ? ReleaseBlock::DilutionUnknown : null,
+            $this->sample->boundPh() === null ? ReleaseBlock::MatrixUnknown : null,
+        ]));
     }
 
     /** @param list<float> $values pH in the order in which they were read */

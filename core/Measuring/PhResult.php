@@ -75,7 +75,7 @@ final readonly class PhResult
             $rests->hasSlope ? null : ReleaseBlock::OnePointCalibration,
             ...ReleaseBlock::outside($portion->ph, $rests->bracketLow, $rests->bracketHigh),
             $portion->settled ? null : ReleaseBlock::Unsettled,
-            $method->boundPh($portion->dilutionParts) === null ? ReleaseBlock::DilutionUnknown : null,
+            ...$method->unknown($portion->dilutionParts),
             $portion->isSaid ? ReleaseBlock::StabilitySaid : null,
             $portion->counts ? null : ReleaseBlock::Simulated,
             ...$rests->thermometer->blocks($portion->celsius),

@@ -36,6 +36,7 @@ final class AdviceWords
             ReleaseBlock::BathUntold, ReleaseBlock::ThermometerFailed, ReleaseBlock::ThermometerOverdue, ReleaseBlock::ThermometerNotCovering => [2, 'Verify the thermometer, or measure with another.'],
             ReleaseBlock::SampleTemperature => [3, 'Bring a portion to the temperature of the method, and read it again.'],
             ReleaseBlock::ElectrodeUnsuited => [0, 'Measure a fresh sample with the electrode that the method asks for.'],
+            ReleaseBlock::MatrixUnknown => [3, 'Have it measured by a named laboratory, or measure it by a method whose bound is known.'],
             ReleaseBlock::DilutionUnknown => [3, 'Dilute a fresh portion less, and read it again.'],
             ReleaseBlock::Gassy => [3, 'Degas it once more, and read it again, until two in a row agree.'],
             ReleaseBlock::Unsettled => [3, 'Read it again when it is stable.'],

@@ -83,6 +83,7 @@ final class StateWords
             ReleaseBlock::SolutionBarred => 'The calibration uses a bottle that was dipped into or made up with tap water, which is not allowed for critical limits. Calibrate with other bottles.',
             ReleaseBlock::Gassy => 'The sample still contained gas: no two portions in a row agree. Degas again and read it again.',
             ReleaseBlock::ElectrodeUnsuited => 'The method asks for another kind of electrode. Measure with one that it suits.',
+            ReleaseBlock::MatrixUnknown => 'Nobody knows how far so much salt, alcohol or fat, or so few ions, shift a reading. It proves no limit.',
             ReleaseBlock::DilutionUnknown => sprintf('Nobody knows how far so much water shifts this food: %s is the most with a known bound. Dilute less, or try the method out on three samples.', SampleDilution::words(SampleDilution::MOST_PARTS)),
             ReleaseBlock::SampleTemperature => 'The sample was outside the temperature range of the method. Correct it and measure again.',
         };

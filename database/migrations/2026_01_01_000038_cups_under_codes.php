@@ -46,10 +46,21 @@ return new class extends Migration {
             // By which sulfur dioxide was measured.
             $table->string('so2_method', 20)->nullable();
         });
+        Schema::table('methods', static function (Blueprint $table): void {
+            // What of the sample is hard for an electrode, up to so much; null where it is ordinary.
+            $table->decimal('salt_percent', 5, 2)->nullable();
+            $table->decimal('alcohol_percent', 5, 2)->nullable();
+            $table->decimal('fat_percent', 5, 2)->nullable();
+            // Of a very weak solution: pH without and with potassium chloride, and the largest shift.
+            $table->json('shift_trial')->nullable();
+            $table->decimal('shift_ph', 6, 4)->nullable();
+        });
         Schema::table('samples', static function (Blueprint $table): void {
             // Which cup of a round it is: coded, duplicate or repeat, and its code.
             $table->string('cup', 20)->nullable();
             $table->string('cup_code', 10)->nullable();
+            // Confirmed after a strongly alkaline buffer; null where it was not asked.
+            $table->boolean('rinsed')->nullable();
         });
     }
 };

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Acidity\Acid;
 use Rheacid\Core\Acidity\AcidityBasisDiffers;
@@ -29,9 +30,11 @@ use Rheacid\Core\Measuring\BufferValue;
 use Rheacid\Core\Measuring\CalibrationDoubts;
 use Rheacid\Core\Measuring\Equilibrium;
 use Rheacid\Core\Measuring\Foundation;
+use Rheacid\Core\Measuring\HardSample;
 use Rheacid\Core\Measuring\MethodRules;
 use Rheacid\Core\Measuring\PhPortion;
 use Rheacid\Core\Measuring\PhResult;
+use Rheacid\Core\Measuring\Rinse;
 use Rheacid\Core\Measuring\SampleDilution;
 use Rheacid\Core\Measuring\StandardMethods;
 use Rheacid\Core\Measuring\ThermometerFacts;
@@ -230,6 +233,52 @@ final class MeasuringTest extends TestCase
 
         self::assertSame($bound === null ? [ReleaseBlock::DilutionUnknown] : [], $result->blocks[0]);
         self::assertEqualsWithDelta($bound === null ? null : hypot(0.04, $bound) / sqrt(3), $result->inputs[0]?->matrixU, 1e-9);
+    }
+
+    /** @return iterable<string, array{float|null, HardSample}> */
+    public static function hardSamples(): iterable
+    {
+        yield 'an ordinary one' => [0.0, new HardSample()];
+        yield 'a brine of 10 %' => [0.0, new HardSample(saltPercent: 10.0)];
+        yield 'a brine of 18 %' => [0.10, new HardSample(saltPercent: 18.0)];
+        yield 'a brine beyond what anybody knows' => [null, new HardSample(saltPercent: 20.1)];
+        yield 'a fortified wine' => [0.05, new HardSample(alcoholPercent: 18.0)];
+        yield 'a spirit' => [0.15, new HardSample(alcoholPercent: 40.0)];
+        yield 'a strong spirit' => [null, new HardSample(alcoholPercent: 40.5)];
+        yield 'a dressing' => [0.05, new HardSample(fatPercent: 40.0)];
+        yield 'a mayonnaise in a salty brine' => [sqrt(0.10 ** 2 + 0.10 ** 2), new HardSample(saltPercent: 12.0, fatPercent: 75.0)];
+        yield 'an oil' => [null, new HardSample(fatPercent: 90.0)];
+        yield 'a weak water that nobody tried' => [0.10, new HardSample(isWeak: true)];
+        yield 'a weak water that hardly shifts' => [0.03, new HardSample(isWeak: true, shiftPh: 0.01)];
+        yield 'a weak water whose junction does not work' => [null, new HardSample(isWeak: true, shiftPh: 0.101)];
+    }
+
+    #[DataProvider('hardSamples')]
+    public function test_salt_alcohol_fat_and_few_ions_have_a_bound_or_prove_nothing(?float $bound, HardSample $sample): void
+    {
+        self::assertEqualsWithDelta($bound, $sample->boundPh(), 1e-9);
+        $portion = new PhPortion(4.2, 21.0, new BufferValue(4.01, 0.02), new BufferValue(7.0, 0.02), 0.0, true, true);
+        $result = PhResult::of([$portion, $portion], self::rests(), new MethodRules(2, 0.05, 20, 25, 0.04, sample: $sample), [], [self::limit()]);
+
+        self::assertSame($bound === null ? [ReleaseBlock::MatrixUnknown] : [], $result->blocks[0]);
+        self::assertSame($bound !== null, $result->result->portions[0]->trusted);
+        self::assertEqualsWithDelta($bound === null ? null : hypot(0.04, $bound) / sqrt(3), $result->inputs[0]?->matrixU, 1e-9);
+    }
+
+    public function test_a_trial_with_potassium_chloride_counts_its_largest_shift(): void
+    {
+        self::assertNull(HardSample::shiftOf([[6.8, 6.81], [6.9, 6.95]]), 'two samples are too few');
+        self::assertEqualsWithDelta(0.07, HardSample::shiftOf([[6.8, 6.81], [6.9, 6.83], [7.0, 7.0]]), 1e-9);
+    }
+
+    #[TestWith([null, false])]
+    #[TestWith([7.0, false])]
+    #[TestWith([8.99, false])]
+    #[TestWith([9.18, true])]
+    #[TestWith([10.01, true])]
+    public function test_a_rinse_is_asked_for_after_an_alkaline_buffer(?float $lastPh, bool $isAsked): void
+    {
+        self::assertSame($isAsked, Rinse::isAsked($lastPh));
     }
 
     public function test_a_small_trial_gives_a_bound_and_steps_name_the_ratio_of_the_method(): void

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
+use Rheacid\Actions\Calibrate\ReadControlCheck;
 use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Actions\Measure\RecordMeasurement;
 use Rheacid\Models\Batch;
@@ -14,6 +15,7 @@ use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Method;
 use Rheacid\Models\Replicate;
 use Rheacid\Models\Sample;
+use Rheacid\Models\SessionMoment;
 use Rheacid\Records\IdempotencyKey;
 
 /** What a method asks of the electrode, and what is done to a sample before it is read. */
@@ -89,6 +91,49 @@ final class SampleTreatmentTest extends BenchTestCase
         $newest = Method::query()->where('code', 'slurry')->orderByDesc('id')->firstOrFail();
         self::assertEqualsWithDelta(0.05, $newest->dilution_bound_ph, 1e-9);
         $this->get("/methods/$newest->id")->assertSee('1 + 1: at most 0.05 pH, from 3 samples read both ways');
+    }
+
+    public function test_a_method_for_very_salty_brine_says_how_far_that_may_shift_and_beyond_what_is_known_proves_nothing(): void
+    {
+        $this->calibrate();
+        $this->vouch();
+        $method = $this->batch()->product->method;
+        $form = [...$method->only(['name', 'dilution', 'why', 'portions', 'agree_within_ph', 'matrix_bound_ph', 'low_c', 'high_c', 'settle_window_s']), 'matrix' => $method->matrix?->value, 'steps' => implode("\n", $method->steps), 'places' => implode("\n", $method->places), 'dilution_parts' => (string) $method->dilution_parts, 'changed_because' => 'salted for a year'];
+        $sends = fn(array $more): TestResponse => $this->actingAs($this->people['lead'])->post('/methods/' . Method::query()->where('code', $method->code)->max('id'), [...$form, ...$more, 'form' => self::formId()]);
+        $sends(['salt_percent' => 'a lot'])->assertSessionHasErrors('salt_percent');
+        $sends(['shift_trial' => '6.8; 6.9'])->assertSessionHasErrors(['shift_trial' => 'Type at least 3 samples, one per line: pH without; pH with potassium chloride, like 4.31; 4.36.']);
+
+        $widths = [];
+        foreach (['12' => 'up to 12 % of salt: at most 0.1 pH', '25' => 'up to 25 % of salt: unknown, so a reading proves nothing'] as $salt => $shown) {
+            $sends(['salt_percent' => (string) $salt])->assertSessionHasNoErrors();
+            $newest = Method::query()->where('code', $method->code)->orderByDesc('id')->firstOrFail();
+            $this->get("/methods/$newest->id")->assertSee($shown);
+            DB::connection('owner')->table('products')->where('id', $this->batch()->product_id)->update(['method_id' => $newest->id]);
+            $this->begins($this->batch(), 'E-07', ['place' => 'blend'])->assertSessionHasNoErrors();
+            $decision = $this->reads(4.0);
+            $widths[] = $decision->expanded_u;
+            self::assertSame((string) $salt === '25' ? ['matrix-unknown'] : [], array_values(array_diff($decision->blocks, ['place-missing'])));
+        }
+        self::assertSame([true, null], [$widths[0] > 0.1, $widths[1]]);
+    }
+
+    public function test_after_an_alkaline_buffer_the_rinse_is_confirmed_before_food_is_read(): void
+    {
+        $this->calibrate();
+        $batch = $this->batch();
+        $alkaline = $this->lot('Q-35');
+        app(ReadControlCheck::class)($this->people['checker'], IdempotencyKey::own(), $this->pair(), $alkaline, SessionMoment::Start, $this->typed($this->shown($alkaline->buffer()->phAt(21))), null);
+
+        $this->actingAs($this->people['checker'])->get("/measure/$batch->id")->assertSee('Rinsed with water, then with a little of the sample');
+        $this->begins($batch, 'E-07')->assertSessionHasErrors('rinsed');
+        self::assertStringStartsWith('The electrode was last in a buffer of pH 10.0', session('errors')->first('rinsed'));
+        $this->begins($batch, 'E-07', ['rinsed' => '1'])->assertSessionHasNoErrors();
+        self::assertSame(1, (int) Sample::query()->sole()->rinsed);
+        $this->wait(60);
+        $this->reads(4.0);
+
+        $this->get("/measure/$batch->id")->assertDontSee('Rinsed with water');
+        $this->begins($batch, 'E-07')->assertSessionHasNoErrors();
     }
 
     /** @param array<string, string> $more */

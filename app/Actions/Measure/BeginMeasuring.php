@@ -37,6 +37,7 @@ final class BeginMeasuring
         return Recording::once($by, $form, 'draw a sample', MeasurementDraft::class, static function (Entry $entry) use ($by, $batch, $pair, $thermometer, $drawn, $answers, $source, $stop, $dilutionParts): MeasurementDraft {
             Life::ensure($batch, null);
             [$calibration, $check] = Fit::ensure($pair, $thermometer, $batch->product->method);
+            Fit::ensureRinsed($pair, $drawn);
             Occupancy::ensureFree($pair->electrode);
             foreach ($answers as $condition => $answer) {
                 $entry->add(new BatchAnswer(['batch_id' => $batch->id, 'condition' => $condition, 'answer' => $answer, 'at' => $entry->at, 'person_id' => $by->id]));

@@ -44,7 +44,7 @@ final readonly class CorrectMeasurement
                 'occasion_id' => $occasion->id,
                 'place' => $place,
                 'drawn_at' => $drawnAt,
-                ...$measurement->sample->only(['chilled', 'pilot_hole', 'cup', 'cup_code']),
+                ...$measurement->sample->only(['chilled', 'pilot_hole', 'cup', 'cup_code', 'rinsed']),
                 'person_id' => $measurement->sample->person_id,
             ]));
             $corrected = $entry->add(new Measurement([

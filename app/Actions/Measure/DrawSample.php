@@ -36,7 +36,7 @@ final class DrawSample
         self::ensureOpen($batch, $drawn);
         $occasion = $drawn->joins ?? $entry->add(new Occasion(['batch_id' => $batch->id, 'stage' => $drawn->stage, 'drawn_at' => $drawn->at, 'at' => $entry->at, 'person_id' => $entry->by->id]));
 
-        return [$occasion, $entry->add(new Sample(['occasion_id' => $occasion->id, 'place' => $drawn->place, 'drawn_at' => $drawn->at, 'chilled' => $drawn->isChilled, 'pilot_hole' => $drawn->hasPilotHole, 'cup' => $drawn->cup, 'cup_code' => $drawn->cupCode, 'person_id' => $entry->by->id]))];
+        return [$occasion, $entry->add(new Sample(['occasion_id' => $occasion->id, 'place' => $drawn->place, 'drawn_at' => $drawn->at, 'chilled' => $drawn->isChilled, 'pilot_hole' => $drawn->hasPilotHole, 'cup' => $drawn->cup, 'cup_code' => $drawn->cupCode, 'rinsed' => $drawn->isRinsed, 'person_id' => $entry->by->id]))];
     }
 
     /**

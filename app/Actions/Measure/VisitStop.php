@@ -30,13 +30,14 @@ final readonly class VisitStop
      * @param string|null $reason why it is taken though it did not stand still
      * @param float|null $dilutionParts parts of water to one part of the sample
      * @param bool|null $hasPilotHole made before the tip was pushed in; null where none is needed
+     * @param bool|null $isRinsed whether the electrode was rinsed after a strongly alkaline buffer; null where nobody was asked
      * @param list<float|null> $watchedS seconds for which each typed number was looked at
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, RoundStop $stop, array $signals, float $shownC, bool $isSaid, ?string $reason, array $watchedS = [], ?float $dilutionParts = null, ?bool $hasPilotHole = null): RoundVisit
+    public function __invoke(Person $by, IdempotencyKey $form, RoundStop $stop, array $signals, float $shownC, bool $isSaid, ?string $reason, array $watchedS = [], ?float $dilutionParts = null, ?bool $hasPilotHole = null, ?bool $isRinsed = null): RoundVisit
     {
-        return Recording::once($by, $form, 'read a stop of a round', RoundVisit::class, function (Entry $entry) use ($stop, $signals, $shownC, $isSaid, $reason, $watchedS, $dilutionParts, $hasPilotHole): RoundVisit {
+        return Recording::once($by, $form, 'read a stop of a round', RoundVisit::class, function (Entry $entry) use ($stop, $signals, $shownC, $isSaid, $reason, $watchedS, $dilutionParts, $hasPilotHole, $isRinsed): RoundVisit {
             $stop->load(['round.pair.electrode', 'round.thermometer', 'round.drawing']);
             $round = $stop->round;
             if ($stop->visit()->exists()) {
@@ -54,7 +55,9 @@ final readonly class VisitStop
                 throw Refused::because('Give a reason to record an unstable reading, or say that it was stable.', 'reason');
             }
             $drawnAt = $round->drawnAt() ?? $entry->at;
-            [$occasion, $sample] = DrawSample::of($entry, $batch, new Drawn($stop->stage, (string) $stop->place, $drawnAt, KeepVisit::joins($stop), $round->isChilled(), $hasPilotHole, $stop->cup(), $stop->code()));
+            $drawn = new Drawn($stop->stage, (string) $stop->place, $drawnAt, KeepVisit::joins($stop), $round->isChilled(), $hasPilotHole, $stop->cup(), $stop->code(), $isRinsed);
+            Fit::ensureRinsed($round->pair, $drawn);
+            [$occasion, $sample] = DrawSample::of($entry, $batch, $drawn);
             $measurement = ($this->keep)($entry, $batch, $occasion, $sample, $calibration, $check, $signals, $shownC, $stability, $reason, $entry->at, $dilutionParts);
 
             return KeepVisit::of($entry, $stop, $measurement);

@@ -62,7 +62,7 @@ final class RoundController
 
     public function visit(StopRequest $request, Round $round, RoundStop $stop, VisitStop $visit): RedirectResponse
     {
-        $visit(Bench::person($request), IdempotencyKey::from($request), Way::stop($round, $stop->id), $request->signals(), $request->celsius(), $request->isSaidStable(), $request->reason(), $request->watched(), SampleFields::dilution($request, $stop->batch->product->method), SampleFields::pilotHole($request, $stop->batch->product->method));
+        $visit(Bench::person($request), IdempotencyKey::from($request), Way::stop($round, $stop->id), $request->signals(), $request->celsius(), $request->isSaidStable(), $request->reason(), $request->watched(), SampleFields::dilution($request, $stop->batch->product->method), SampleFields::pilotHole($request, $stop->batch->product->method), SampleFields::isRinsed($request));
 
         return redirect()->route('rounds.show', $round);
     }

@@ -8,6 +8,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
 use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Measuring\HardSample;
 use Rheacid\Core\Measuring\Matrix;
 use Rheacid\Core\Measuring\SampleDilution;
 use Rheacid\Core\Words\Quantity;
@@ -18,7 +19,7 @@ final class MethodRequest extends FormRequest
     /** Lists that are typed one to a line. */
     private const LISTS = ['steps' => 30, 'cautions' => 12, 'places' => 12, 'needed_places' => 12];
 
-    private const NUMBERS = ['dilution_parts', 'low_c', 'high_c', 'agree_within_ph', 'matrix_bound_ph'];
+    private const NUMBERS = ['salt_percent', 'alcohol_percent', 'fat_percent', 'dilution_parts', 'low_c', 'high_c', 'agree_within_ph', 'matrix_bound_ph'];
 
     protected function prepareForValidation(): void
     {
@@ -49,6 +50,10 @@ final class MethodRequest extends FormRequest
             'dilution' => ['nullable', 'string', 'max:200'],
             'dilution_parts' => ['nullable', 'numeric', 'gt:0', 'max:99'],
             'dilution_trial' => ['nullable', 'string', 'max:2000'],
+            'salt_percent' => ['nullable', 'numeric', 'between:0,40'],
+            'alcohol_percent' => ['nullable', 'numeric', 'between:0,100'],
+            'fat_percent' => ['nullable', 'numeric', 'between:0,100'],
+            'shift_trial' => ['nullable', 'string', 'max:2000'],
             'other_electrodes' => ['nullable', 'boolean'],
             'why' => ['nullable', 'string', 'max:400'],
             'portions' => ['required', 'integer', 'between:1,5'],
@@ -70,6 +75,9 @@ final class MethodRequest extends FormRequest
             'agree_within_ph' => 'A number from 0.005 to 0.5 pH is accepted.',
             'matrix_bound_ph' => 'A number from 0 to 0.3 pH is accepted.',
             'dilution_parts' => 'Parts of water to one part of the sample are accepted, like 1 or 0.2; empty without a dilution.',
+            'salt_percent' => 'A number from 0 to 40 % is accepted; empty where there is little.',
+            'alcohol_percent' => 'A number from 0 to 100 % vol is accepted; empty where there is little.',
+            'fat_percent' => 'A number from 0 to 100 % is accepted; empty where there is little.',
             'low_c.lt' => 'It must lie below the upper temperature.',
             'low_c' => 'A temperature from −5 to 130 °C is accepted.',
             'high_c' => 'A temperature from −5 to 130 °C is accepted.',
@@ -99,9 +107,11 @@ final class MethodRequest extends FormRequest
             foreach (SampleDilution::contradicted($this->lines('steps'), $parts) as $ratio) {
                 $validator->errors()->add('steps', sprintf('The steps name %s, but the method names %s. Make both say the same.', $ratio, $parts === null ? 'no dilution' : SampleDilution::words($parts)));
             }
-            $trial = $this->trial();
-            if ($trial !== [] && (in_array(null, $trial, true) || count($trial) < SampleDilution::TRIAL_SAMPLES)) {
-                $validator->errors()->add('dilution_trial', sprintf('Type at least %d samples, one per line: pH undiluted; pH diluted, like 4.31; 4.36.', SampleDilution::TRIAL_SAMPLES));
+            foreach (['dilution_trial' => [SampleDilution::TRIAL_SAMPLES, 'pH undiluted; pH diluted'], 'shift_trial' => [HardSample::TRIAL_SAMPLES, 'pH without; pH with potassium chloride']] as $field => [$least, $what]) {
+                $trial = $this->trial($field);
+                if ($trial !== [] && (in_array(null, $trial, true) || count($trial) < $least)) {
+                    $validator->errors()->add($field, "Type at least $least samples, one per line: $what, like 4.31; 4.36.");
+                }
             }
             foreach ($this->stages() as $stage => [$low, $high]) {
                 if ($low === null || $high === null || $low >= $high) {
@@ -114,10 +124,16 @@ final class MethodRequest extends FormRequest
     /** @return array<string, mixed> of the columns of a method */
     public function values(): array
     {
-        $trial = array_values(array_filter($this->trial(), is_array(...)));
+        [$trial, $shifts] = array_map(fn(string $field): array => array_values(array_filter($this->trial($field), is_array(...))), ['dilution_trial', 'shift_trial']);
+        $number = fn(string $field): ?float => $this->filled($field) ? $this->float($field) : null;
 
         return [
-            'dilution_parts' => $this->filled('dilution_parts') ? $this->float('dilution_parts') : null,
+            'salt_percent' => $number('salt_percent'),
+            'alcohol_percent' => $number('alcohol_percent'),
+            'fat_percent' => $number('fat_percent'),
+            'shift_trial' => $shifts === [] ? null : $shifts,
+            'shift_ph' => HardSample::shiftOf($shifts),
+            'dilution_parts' => $number('dilution_parts'),
             'dilution_trial' => $trial === [] ? null : $trial,
             'dilution_bound_ph' => SampleDilution::ofTrial($trial),
             'other_electrodes' => $this->boolean('other_electrodes'),
@@ -128,15 +144,15 @@ final class MethodRequest extends FormRequest
         ];
     }
 
-    /** @return list<array{float, float}|null> pH undiluted and diluted; null for a line that is no pair */
-    private function trial(): array
+    /** @return list<array{float, float}|null> pH read both ways; null for a line that is no pair */
+    private function trial(string $field): array
     {
         return array_map(static function (string $line): ?array {
             $numbers = array_map(Quantity::plain(...), array_map(trim(...), explode(';', $line)));
             $isPair = count($numbers) === 2 && is_numeric($numbers[0]) && is_numeric($numbers[1]) && max($numbers) <= 14 && min($numbers) >= 0;
 
             return $isPair ? [(float) $numbers[0], (float) $numbers[1]] : null;
-        }, $this->lines('dilution_trial'));
+        }, $this->lines($field));
     }
 
     /** @return list<string> */

@@ -20,7 +20,7 @@
             </div>
             <x-radios name="source" label="Readings" class="apart" :options="['simulated' => 'from the simulated bench', 'typed' => 'typed from a real meter', 'imported' => 'from a meter’s log file']" :value="$screen->source->value" />
         </details>
-        <div class="fields apart"><x-sample-treatment :method="$batch->product->method" /></div>
+        <div class="fields apart"><x-sample-treatment :method="$batch->product->method" :last-ph="$screen->lastPh()" /></div>
         @foreach ($screen->asks as $i => $condition)
             <fieldset class="apart">
                 <legend class="form-label">{{ $condition }}?</legend>

@@ -23,6 +23,10 @@
             <x-field name="dilution" label="Dilution" :value="$method->dilution" maxlength="200" class="wide" />
             <x-field name="dilution_parts" label="Parts of water to one part of the sample" :value="$method->dilution_parts === null ? null : Rheacid\Core\Numbers::plain($method->dilution_parts)" inputmode="decimal" help="like 1 for 1 + 1; leave empty if the sample is never diluted" />
             <x-lines name="dilution_trial" label="Trial of the dilution" :lines="array_map(fn ($pair) => Rheacid\Core\Numbers::fixed($pair[0], 2) . '; ' . Rheacid\Core\Numbers::fixed($pair[1], 2), $method->dilution_trial ?? [])" help="three samples or more, one per line: pH undiluted; pH diluted. The largest difference then replaces the usual bound." rows="3" />
+            @foreach (['salt_percent' => 'Salt in the brine, up to, %', 'alcohol_percent' => 'Alcohol, up to, % vol', 'fat_percent' => 'Fat, up to, %'] as $name => $label)
+                <x-field :name="$name" :label="$label" :value="$method->$name === null ? null : Rheacid\Core\Numbers::plain($method->$name)" inputmode="decimal" help="leave empty if there is little" />
+            @endforeach
+            <x-lines name="shift_trial" label="Trial with potassium chloride, very weak solutions" :lines="array_map(fn ($pair) => Rheacid\Core\Numbers::fixed($pair[0], 2) . '; ' . Rheacid\Core\Numbers::fixed($pair[1], 2), $method->shift_trial ?? [])" help="three samples or more, one per line: pH without; pH with one part of 3 M KCl to 1000" rows="3" />
             <x-choice name="other_electrodes" label="Electrodes that the method does not ask for" :options="['0' => 'are refused', '1' => 'are allowed; their readings prove nothing']" :value="$method->other_electrodes ? '1' : '0'" />
             <x-field name="why" label="Reasons" :value="$method->why" maxlength="400" class="wide" />
         </div>

@@ -31,7 +31,7 @@
                 <input type="hidden" name="watched[{{ $i }}]" value="">
             @endfor
             <x-field name="celsius" :label="'Temperature by ' . $round->thermometer->code . ', ' . Rheacid\Core\Celsius::unit()" inputmode="decimal" enterkeyhint="done" />
-            <x-sample-treatment :method="$batch->product->method" />
+            <x-sample-treatment :method="$batch->product->method" :last-ph="$screen->lastPh()" />
             @if ($round->is_still)
                 <details class="wide" @if ($errors->has('reason') || old('reason')) open @endif><summary>This reading was not stable</summary><x-field name="reason" label="Reason to record it" help="it then proves nothing" maxlength="400" /></details>
             @else
