@@ -70,12 +70,12 @@ final class Sums
         [$first, $second, $third] = array_map(static fn(float $step): string => self::amount($step, 'g'), Neutraliser::steps($grams));
 
         return new Answer(
-            $least < $grams ? sprintf('%s to %s', self::amount($least, 'g'), self::amount($grams, 'g')) : self::amount($grams, 'g'),
+            "$first first",
             sprintf('%s g/L × %s / %s × %s L', self::n($in->number('lower')), self::n($with->equivalentWeight(), 5), self::n(Acid::Tartaric->equivalentWeight(), 5), self::n($litres)) . ($least < $grams ? '; half of it if all the tartrate falls out' : ''),
             [
                 $with === Neutraliser::PotassiumBicarbonate
-                    ? sprintf('It neutralises at once, and its potassium then takes %s out of the wine in the cold: up to as much acid again. So the lower amount can be enough.', $with->salt())
-                    : sprintf('It takes tartaric acid out as %s, slowly: over weeks. It does not touch malic acid.', $with->salt()),
+                    ? sprintf('In all %s to %s. It neutralises at once, and its potassium then takes %s out of the wine in the cold: up to as much acid again. So the lower amount can be enough.', self::amount($least, 'g'), self::amount($grams, 'g'), $with->salt())
+                    : sprintf('In all %s. It takes tartaric acid out as %s, slowly: over weeks. It does not touch malic acid.', self::amount($grams, 'g'), $with->salt()),
                 sprintf('Step 1: %s. Stir, wait until the foaming stops, measure pH and acidity. %s', $first, $with === Neutraliser::PotassiumBicarbonate ? 'Keep it cold for some days and measure again.' : 'Wait some days and measure again.'),
                 sprintf('Step 2: %s, and step 3: %s, each only while the pH is below %s and the acidity is still above what you want.', $second, $third, self::n($stop)),
                 sprintf('Stop at pH %s, even if the acidity is not there yet. Leave room in the vessel: it foams.', self::n($stop)),

@@ -90,7 +90,7 @@ final class Product extends Model
         $courses = array_values($limits->map(static fn(LimitRow $limit): ?string => match ($limit->course['kind'] ?? null) {
             null => null,
             'degree-hours' => 'chamber',
-            'throughout' => $limit->basis,
+            'throughout', 'time-beyond' => $limit->basis,
             default => 'coldest',
         })->filter()->unique()->all());
         $needed = $this->method->neededPlaces();

@@ -9,8 +9,10 @@ use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Measurands\Basis;
 use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Numbers;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Models\LimitRow;
 use Rheacid\Models\Product;
@@ -21,6 +23,9 @@ final class TypedLimits
 {
     private const NEW = 3;
     private const MOST = 40;
+
+    /** Ways in which a record of temperatures judges a limit, as a lead chooses them. */
+    public const COURSES = ['throughout' => 'at all times, from a step on', 'heat-hold' => 'held without a break, for minutes', 'lethality' => 'pasteurisation units', 'time-beyond' => 'not above it for more than hours'];
 
     /** @return list<string> keys of the empty rows at the end of the form */
     public static function blank(): array
@@ -101,7 +106,7 @@ final class TypedLimits
             'hours' => $hours,
             'since' => ($typed['since'] ?? '') === '' ? 'start' : mb_substr($typed['since'], 0, 40),
             ...(isset($typed['routes']) ? ['routes' => self::routes($typed['routes'])] : []),
-            ...self::throughout($typed, $row, $measurand, $applies, $key),
+            'course' => self::course($typed, $row, $measurand, $applies, $low, $high, $key),
             'typed' => match (true) {
                 $unit !== null => sprintf('%s %s', implode('–', array_filter([$low === null ? '' : Quantity::plain($typed['low'] ?? ''), $high === null ? '' : Quantity::plain($typed['high'] ?? '')], static fn(string $edge): bool => $edge !== '')), $unit->symbol() . ($unit->acid === null ? '' : " as {$unit->acid->value}")),
                 $isOwn => null,
@@ -127,20 +132,59 @@ final class TypedLimits
     /**
      * @param array<string, string> $typed
      *
-     * @return array<string, mixed> the course on which it is judged, where that was typed
+     * @return array<string, mixed>|null the record of temperatures on which it is judged; null where a reading judges it
+     *
+     * @throws Refused at its field
      */
-    private static function throughout(array $typed, LimitRow $row, Measurand $measurand, Applies $applies, string $key): array
+    private static function course(array $typed, LimitRow $row, Measurand $measurand, Applies $applies, ?float $low, ?float $high, string $key): ?array
     {
-        $from = mb_substr($typed['throughout'] ?? '', 0, 40);
-        $isThroughout = ($row->course['kind'] ?? '') === 'throughout';
-        if (!isset($typed['throughout']) || ($from === '' && !$isThroughout)) {
-            return [];
+        $kept = $row->course;
+        $kind = $typed['course'] ?? (string) ($kept['kind'] ?? '');
+        if ($kind === '' || ($kept['kind'] ?? '') === 'degree-hours') {
+            return $kind === '' ? null : $kept;
         }
-        if ($from !== '' && ($measurand !== Measurand::Temperature || $applies !== Applies::Always || ($row->course !== null && !$isThroughout))) {
-            throw Refused::because('Only a temperature that holds always can hold throughout.', "limits.$key.throughout");
+        if (!isset(self::COURSES[$kind])) {
+            throw Refused::because('Choose one from the list.', "limits.$key.course");
         }
+        if ($measurand !== Measurand::Temperature) {
+            throw Refused::because('Only a temperature is judged on a temperature record.', "limits.$key.course");
+        }
+        if ($kind === 'throughout' && $applies !== Applies::Always) {
+            throw Refused::because('What holds at all times applies always: choose “always”.', "limits.$key.applies");
+        }
+        $edge = match ($kind) {
+            'heat-hold', 'lethality' => $low === null || $high !== null ? 'low' : null,
+            'time-beyond' => $high === null || $low !== null ? 'high' : null,
+            default => null,
+        };
+        if ($edge !== null) {
+            throw Refused::because($edge === 'low' ? 'It takes a lower limit alone: the temperature to be reached, or the base of the units. Choose ≥.' : 'It takes an upper limit alone: the temperature that may be exceeded for some hours. Choose ≤.', "limits.$key.op");
+        }
+        $step = static function (string $name) use ($typed, $kept): array {
+            $step = mb_substr((string) ($typed["course_$name"] ?? $kept[$name] ?? ''), 0, 40);
 
-        return ['course' => $from === '' ? null : [...($row->course ?? []), 'kind' => 'throughout', 'from' => $from]];
+            return $step === '' ? [] : [$name => $step];
+        };
+        $amount = static function (string $field, string $of, float $most) use ($typed, $kept, $key): float {
+            $number = isset($typed[$field]) ? self::plain($typed[$field]) : (is_numeric($kept[$of] ?? null) ? (float) $kept[$of] : null);
+
+            return $number !== null && $number > 0 && $number <= $most ? $number : throw Refused::because(sprintf('A number above 0, up to %s, is accepted.', Numbers::plain($most)), "limits.$key.$field");
+        };
+        $gaps = array_intersect_key($kept ?? [], ['gap_minutes' => 0, 'gap_h' => 0, 'hours' => 0]);
+
+        return [
+            'kind' => $kind,
+            ...match ($kind) {
+                'heat-hold' => ['minimum_c' => $low, 'minutes' => $amount('course_amount', 'minutes', 1_000_000)],
+                'lethality' => ['units' => $amount('course_amount', 'units', 100_000), 'z_c' => $amount('course_z', 'z_c', 50)],
+                'time-beyond' => ['hours' => $amount('course_amount', 'hours', 100_000)],
+                default => [],
+            },
+            ...($kind === 'heat-hold' || $kind === 'throughout' ? array_diff_key($gaps, $kind === 'heat-hold' ? ['hours' => 0] : []) : []),
+            ...($kind === 'throughout' ? ['from' => ProductLimit::START] : []),
+            ...$step('from'),
+            ...$step('to'),
+        ];
     }
 
     /**

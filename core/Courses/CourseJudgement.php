@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Core\Courses;
 
 use Rheacid\Core\Limits\Conformity;
+use Rheacid\Core\Numbers;
 
 /** What a record of temperatures says of a limit that is judged on it. */
 final readonly class CourseJudgement
@@ -42,6 +43,37 @@ final readonly class CourseJudgement
             $isOpen => null,
             $withoutU->isMet || !$withoutU->isWhole => Conformity::Inconclusive,
             default => Conformity::Outside,
+        });
+    }
+
+    /**
+     * @param Lethality $units with the uncertainty taken off
+     * @param Lethality $unitsWithoutU the same record without it
+     * @param bool $isOpen nothing says that the treatment is over
+     */
+    public static function ofLethality(Lethality $units, Lethality $unitsWithoutU, float $needed, bool $isOpen): self
+    {
+        return new self(match (true) {
+            Numbers::atLeast($units->unitsMin, $needed) => Conformity::Inside,
+            $isOpen => null,
+            Numbers::atLeast($unitsWithoutU->unitsMin, $needed) || $units->gaps !== [] => Conformity::Inconclusive,
+            default => Conformity::Outside,
+        });
+    }
+
+    /**
+     * Outside is what is above by more than the uncertainty for too long, on record; before the end nothing is met.
+     *
+     * @param TimeBeyond $most with the uncertainty on top and all gaps counted
+     * @param TimeBeyond $least with the uncertainty taken off
+     */
+    public static function ofTimeBeyond(TimeBeyond $most, TimeBeyond $least, float $allowedH, bool $isOpen): self
+    {
+        return new self(match (true) {
+            !Numbers::atMost($least->recordedHours(), $allowedH) => Conformity::Outside,
+            $isOpen => null,
+            Numbers::atMost($most->hours, $allowedH) => Conformity::Inside,
+            default => Conformity::Inconclusive,
         });
     }
 

@@ -77,6 +77,50 @@ final readonly class CourseVerdict
     }
 
     /**
+     * Lethal units at the slowest place, between the steps that are named.
+     *
+     * @param float|null $fromH and $toH steps between which it counts; where no step ends it, null
+     * @param bool $isClosed nothing more will follow
+     */
+    public static function lethality(MergedRecord $record, float $expandedU, float $needed, float $baseC, float $zC, float $gapMinutes, ?float $fromH, ?float $toH, bool $isClosed): self
+    {
+        if ($record->points === []) {
+            return self::nothingTrusted();
+        }
+        $inMinutes = array_map(static fn(array $point): array => [60 * $point[0], $point[1]], $record->points);
+        $of = static fn(float $u): Lethality => Lethality::of($inMinutes, $u, $baseC, $zC, $gapMinutes, $record->leftOut->times(60.0), $fromH === null ? null : 60 * $fromH, $toH === null ? null : 60 * $toH);
+        [$units, $withoutU] = [$of($expandedU), $of(0.0)];
+
+        return new self(
+            CourseJudgement::ofLethality($units, $withoutU, $needed, $toH === null && !$isClosed)->conformity,
+            ['kind' => 'lethality', 'units' => $units->unitsMin, 'needed' => $needed, 'base_c' => $baseC, 'z_c' => $zC, 'gaps' => array_slice(array_map(static fn(array $gap): array => [$gap[0] / 60, $gap[1] / 60], $units->gaps), 0, self::GAPS), 'gap_count' => count($units->gaps), 'last_h' => $record->points[count($record->points) - 1][0], 'silence_h' => $gapMinutes / 60],
+        );
+    }
+
+    /**
+     * Hours beyond a temperature, from a step on.
+     *
+     * @param float|null $toH the step that ends it; null where there is none yet
+     * @param bool $isClosed nothing more will follow
+     */
+    public static function timeBeyond(MergedRecord $record, float $expandedU, float $limitC, float $allowedH, float $gapH, float $fromH, ?float $toH, bool $isClosed): self
+    {
+        if ($record->points === []) {
+            return self::nothingTrusted();
+        }
+        $lastH = $record->points[count($record->points) - 1][0];
+        // What follows the last temperature is awaited until a step says that it is over.
+        $endH = $toH ?? max($lastH, $fromH);
+        $of = static fn(float $u): TimeBeyond => TimeBeyond::of($record->points, $u, $limitC, $gapH, $record->leftOut, $fromH, $endH);
+        [$most, $least] = [$of($expandedU), $of(-$expandedU)];
+
+        return new self(
+            CourseJudgement::ofTimeBeyond($most, $least, $allowedH, $toH === null && !$isClosed)->conformity,
+            ['kind' => 'time-beyond', 'hours' => $most->hours, 'allowed_h' => $allowedH, 'limit_c' => $limitC, 'gaps' => array_slice($most->gaps, 0, self::GAPS), 'gap_count' => count($most->gaps), 'silent_h' => $most->hours - $most->recordedHours(), 'last_h' => $lastH, 'silence_h' => $gapH],
+        );
+    }
+
+    /**
      * @param float|null $hours of the span; without an end if null
      * @param bool $toNow whether a span without an end is taken to now, as a release does
      */

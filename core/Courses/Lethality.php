@@ -28,10 +28,11 @@ final readonly class Lethality
      * @param float $expandedU °C, taken off
      * @param float $zC °C for ten times the effect, above 0
      * @param float $gapMinutes the longest silence, above 0
+     * @param float|null $beginMinute and $endMinute outside which nothing counts
      *
      * @throws TimesNotIncreasing
      */
-    public static function of(array $temperatures, float $expandedU, float $baseC, float $zC, float $gapMinutes = self::GAP_MIN, ?LeftOut $leftOut = null): self
+    public static function of(array $temperatures, float $expandedU, float $baseC, float $zC, float $gapMinutes = self::GAP_MIN, ?LeftOut $leftOut = null, ?float $beginMinute = null, ?float $endMinute = null): self
     {
         $leftOut ??= LeftOut::nothing();
         $units = 0.0;
@@ -41,11 +42,16 @@ final readonly class Lethality
             if ($b <= $a) {
                 throw new TimesNotIncreasing($i);
             }
-            if (!Numbers::atMost($b - $a, $gapMinutes) || $leftOut->touches($a, $b)) {
-                $gaps[] = [$a, $b];
+            [$from, $to] = [max($a, $beginMinute ?? $a), min($b, $endMinute ?? $b)];
+            if ($to <= $from) {
                 continue;
             }
-            $units += ($b - $a) * self::mean(($atA - $expandedU - $baseC) / $zC * M_LN10, ($atB - $expandedU - $baseC) / $zC * M_LN10);
+            if (!Numbers::atMost($b - $a, $gapMinutes) || $leftOut->touches($a, $b)) {
+                $gaps[] = [$from, $to];
+                continue;
+            }
+            $exponent = static fn(float $minute): float => ($atA + ($atB - $atA) * ($minute - $a) / ($b - $a) - $expandedU - $baseC) / $zC * M_LN10;
+            $units += ($to - $from) * self::mean($exponent($from), $exponent($to));
         }
 
         return new self($units, $gaps);

@@ -19,27 +19,48 @@ final readonly class TimeBeyond
      * @param non-empty-list<array{float, float}> $temperatures [h, °C], hours strictly increasing
      * @param float $expandedU °C, counted on top
      * @param float $gapH the longest silence, above 0
+     * @param float|null $fromH when counting begins: what nobody recorded before the first temperature counts as above
+     * @param float|null $toH when it ends: what nobody recorded after the last counts as above
      *
      * @throws TimesNotIncreasing
      */
-    public static function of(array $temperatures, float $expandedU, float $limitC, float $gapH = self::GAP_H, ?LeftOut $leftOut = null): self
+    public static function of(array $temperatures, float $expandedU, float $limitC, float $gapH = self::GAP_H, ?LeftOut $leftOut = null, ?float $fromH = null, ?float $toH = null): self
     {
         $leftOut ??= LeftOut::nothing();
         $hours = 0.0;
         $gaps = [];
+        [$first, $last] = [$temperatures[0][0], $temperatures[count($temperatures) - 1][0]];
+        foreach ([[$fromH ?? $first, min($first, $toH ?? $first)], [max($last, $fromH ?? $last), $toH ?? $last]] as [$from, $to]) {
+            if ($to > $from) {
+                $gaps[] = [$from, $to];
+                $hours += $to - $from;
+            }
+        }
         for ($i = 1; $i < count($temperatures); $i++) {
             [[$a, $atA], [$b, $atB]] = [$temperatures[$i - 1], $temperatures[$i]];
             if ($b <= $a) {
                 throw new TimesNotIncreasing($i);
             }
             $isGap = !Numbers::atMost($b - $a, $gapH) || $leftOut->touches($a, $b);
-            if ($isGap) {
-                $gaps[] = [$a, $b];
+            [$from, $to] = [max($a, $fromH ?? $a), min($b, $toH ?? $b)];
+            if ($to <= $from) {
+                continue;
             }
-            $hours += ($b - $a) * ($isGap ? 1.0 : self::share($atA + $expandedU - $limitC, $atB + $expandedU - $limitC));
+            if ($isGap) {
+                $gaps[] = [$from, $to];
+            }
+            $excess = static fn(float $hour): float => $atA + ($atB - $atA) * ($hour - $a) / ($b - $a) + $expandedU - $limitC;
+            $hours += ($to - $from) * ($isGap ? 1.0 : self::share($excess($from), $excess($to)));
         }
+        usort($gaps, static fn(array $a, array $b): int => $a[0] <=> $b[0]);
 
         return new self($hours, $gaps);
+    }
+
+    /** Of these hours those that are on record: the rest is what nobody recorded. */
+    public function recordedHours(): float
+    {
+        return $this->hours - array_sum(array_map(static fn(array $gap): float => $gap[1] - $gap[0], $this->gaps));
     }
 
     /** Of a line from one excess to another the share that lies above 0. */

@@ -114,6 +114,7 @@ final readonly class Basis
             '' => '',
             'at 20 °C' => ', at ' . Celsius::at(20, 0),
             'coldest' => ', coldest point',
+            'outlet' => ', outlet of the holding tube',
             'of total' => ', of the total weight',
             'of brine' => ', of the brine',
             '20/20' => ', 20/20 °C',

@@ -29,6 +29,7 @@ enum Measurand: string
     case Conductivity = 'conductivity';
     case Redox = 'redox';
     case WaterActivity = 'water-activity';
+    case HoldingTime = 'holding-time';
 
     /** As it begins a sentence about a limit: "pH ≤ 4.6". */
     public function name(): string
@@ -50,6 +51,7 @@ enum Measurand: string
             self::Conductivity => 'conductivity',
             self::Redox => 'redox potential',
             self::WaterActivity => 'water activity',
+            self::HoldingTime => 'holding time of the tube',
         };
     }
 
@@ -66,6 +68,7 @@ enum Measurand: string
             self::Alcohol => '% vol',
             self::Conductivity => 'µS/cm',
             self::Redox => 'mV',
+            self::HoldingTime => 's',
         };
     }
 
@@ -76,6 +79,7 @@ enum Measurand: string
             self::Sugar, self::MalicAcid => ['mg/L' => 0.001, 'g/100 mL' => 10.0],
             self::Conductivity => ['mS/cm' => 1000.0],
             self::Redox => ['V' => 1000.0],
+            self::HoldingTime => ['min' => 60.0],
             self::Salt => ['g/kg' => 0.1],
             default => [],
         };
@@ -96,6 +100,7 @@ enum Measurand: string
             self::Conductivity => [0.0, 500_000.0],
             self::Redox => [-2000.0, 2000.0],
             self::WaterActivity => [0.0, 1.0],
+            self::HoldingTime => [0.0, 36_000.0],
         };
     }
 
@@ -138,7 +143,7 @@ enum Measurand: string
     public function bases(): array
     {
         return match ($this) {
-            self::Temperature => ['core', 'coldest', 'chamber', 'surface'],
+            self::Temperature => ['core', 'coldest', 'chamber', 'surface', 'outlet'],
             self::TitratableAcidity => self::combined(['7.0', '8.1', '8.2', '8.3', '8.5', 'by-eye', 'derivative'], ['L', 'kg', 'water-phase']),
             self::VolatileAcidity => ['8.2 per L'],
             self::MolecularSo2 => ['pKa 1.81', 'pKa 2.00'],

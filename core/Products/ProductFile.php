@@ -134,7 +134,7 @@ final class ProductFile
             'condition' => TextShape::any(),
             'typed' => TextShape::any(),
             'routes' => ListShape::of(TextShape::any(), 1, 10),
-            'course' => RecordShape::of(['kind' => TextShape::oneOf(['degree-hours', 'heat-hold', 'throughout'])], ['ph_limit' => NumberShape::ph(), 'minimum_c' => NumberShape::celsius(), 'minutes' => NumberShape::positive(), 'gap_minutes' => NumberShape::positive(), 'hours' => NumberShape::positive(), 'gap_h' => NumberShape::positive(), 'from' => TextShape::any(), 'to' => TextShape::any()])
+            'course' => RecordShape::of(['kind' => TextShape::oneOf(['degree-hours', 'heat-hold', 'lethality', 'throughout', 'time-beyond'])], ['ph_limit' => NumberShape::ph(), 'minimum_c' => NumberShape::celsius(), 'minutes' => NumberShape::positive(), 'gap_minutes' => NumberShape::positive(), 'units' => NumberShape::positive(), 'z_c' => NumberShape::positive(), 'hours' => NumberShape::positive(), 'gap_h' => NumberShape::positive(), 'from' => TextShape::any(), 'to' => TextShape::any()])
                 ->when('kind', 'degree-hours', [['ph_limit']], ['ph_limit'])
                 ->when('kind', 'heat-hold', [['minimum_c', 'minutes']], ['minimum_c', 'minutes', 'gap_minutes'])
                 ->when('kind', 'throughout', [['from']], ['hours', 'gap_h']),
@@ -187,7 +187,7 @@ final class ProductFile
     private static function course(Input $course): array
     {
         $kept = ['kind' => $course->text('kind')];
-        foreach (['ph_limit', 'minimum_c', 'minutes', 'gap_minutes', 'hours', 'gap_h'] as $number) {
+        foreach (['ph_limit', 'minimum_c', 'minutes', 'gap_minutes', 'units', 'z_c', 'hours', 'gap_h'] as $number) {
             $kept += $course->has($number) ? [$number => $course->number($number)] : [];
         }
         foreach (['from', 'to'] as $step) {

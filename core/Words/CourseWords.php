@@ -27,6 +27,8 @@ final class CourseWords
                 $number('silent_h') > 0 ? sprintf('; %s of it was not recorded and counts at the warmer end', self::span($number('silent_h'))) : '',
             ),
             'heat-hold' => sprintf('%s at %s or more without a break%s, minus the uncertainty; %s required', self::span($number('longest_minutes') / 60), Celsius::at($number('minimum_c')), $number('running_minutes') < $number('longest_minutes') ? ' at the longest' : '', self::span($number('minutes') / 60)),
+            'lethality' => sprintf('%s units (minutes at %s, z %s) with the uncertainty taken off; %s required%s', Numbers::fixed($number('units'), 1), Celsius::at($number('base_c')), Celsius::by($number('z_c')), Numbers::plain($number('needed')), $number('gap_count') > 0 ? sprintf('; gap longer than %s %s, which counts nothing', self::span($number('silence_h')), $number('gap_count') > 1 ? ((int) $number('gap_count')) . ' times' : 'once') : ''),
+            'time-beyond' => sprintf('%s above %s with the uncertainty on top; %s allowed%s', self::span($number('hours')), Celsius::at($number('limit_c')), self::span($number('allowed_h')), $number('silent_h') > 0 ? sprintf('; %s of it was not recorded and counts as above', self::span($number('silent_h'))) : ''),
             'throughout' => self::throughout($facts, $number),
             default => '',
         };
@@ -40,9 +42,13 @@ final class CourseWords
     public static function progress(array $facts): ?string
     {
         $number = static fn(string $key): ?float => is_numeric($facts[$key] ?? null) ? (float) $facts[$key] : null;
+        if (($facts['kind'] ?? '') === 'lethality') {
+            return sprintf('running, %s of %s units', Numbers::fixed($number('units') ?? 0.0, 1), Numbers::plain($number('needed') ?? 0.0));
+        }
         [$done, $all] = match ($facts['kind'] ?? '') {
             'heat-hold' => [($number('running_minutes') ?? 0.0) / 60, ($number('minutes') ?? 0.0) / 60],
             'throughout' => [$number('since_h'), $number('span_h')],
+            'time-beyond' => [$number('hours'), $number('allowed_h')],
             default => [null, null],
         };
 

@@ -6,6 +6,7 @@ namespace Rheacid\Core\Words;
 
 use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Celsius;
+use Rheacid\Core\Courses\Lethality;
 use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\JudgedLimit;
@@ -59,8 +60,16 @@ final class LimitWords
             null => self::written($limit),
             'degree-hours' => sprintf('degree-hours%s until pH %s', is_string($course['from'] ?? null) ? " from {$course['from']}" : '', self::plain($course['ph_limit'] ?? null)),
             'throughout' => self::written($limit) . ' throughout' . (is_string($course['from'] ?? null) ? " from {$course['from']}" : '') . (is_numeric($course['hours'] ?? null) ? ', for ' . self::plain($course['hours']) . ' h' : '') . (is_string($course['to'] ?? null) ? " to {$course['to']}" : ''),
+            'lethality' => sprintf('at least %s units (minutes at %s, z %s)%s', self::plain($course['units'] ?? null), Celsius::at((float) $limit->limit->low), Celsius::by(is_numeric($course['z_c'] ?? null) ? (float) $course['z_c'] : Lethality::BEER_Z_C), self::steps($course)),
+            'time-beyond' => sprintf('at most %s above %s%s', is_numeric($course['hours'] ?? null) ? CourseWords::span((float) $course['hours']) : '', Celsius::at((float) $limit->limit->high), self::steps($course)),
             default => sprintf('%s for %s, on a temperature record', is_numeric($course['minimum_c'] ?? null) ? Celsius::at((float) $course['minimum_c']) : '', is_numeric($course['minutes'] ?? null) ? CourseWords::span((float) $course['minutes'] / 60) : ''),
         };
+    }
+
+    /** @param array<string, mixed> $course */
+    private static function steps(array $course): string
+    {
+        return (is_string($course['from'] ?? null) ? " from {$course['from']}" : '') . (is_string($course['to'] ?? null) ? " to {$course['to']}" : '') . ', on a temperature record';
     }
 
     /** When it is due: within 24 h of pitched, if acid was added. */

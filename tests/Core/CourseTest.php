@@ -171,6 +171,65 @@ final class CourseTest extends TestCase
         HeatHold::of([[1.0, 64.0], [1.0, 64.0]], 0.0, 63.0, 1.0);
     }
 
+    /** @return iterable<string, array{Conformity|null, float, float, float|null, bool, float}> what it says; units needed, U, the end in minutes, whether the record is closed, units by hand */
+    public static function treatments(): iterable
+    {
+        yield 'ten minutes at 60 °C are ten units' => [Conformity::Inside, 10.0, 0.0, null, false, 10.0];
+        yield 'more is still to come' => [null, 15.0, 0.0, null, false, 10.0];
+        yield 'too few at the end' => [Conformity::Outside, 15.0, 0.0, null, true, 10.0];
+        yield 'enough but for the uncertainty, by 10^(−1/7)' => [Conformity::Inconclusive, 9.0, 1.0, null, true, 7.197];
+        yield 'enough with the uncertainty taken off' => [Conformity::Inside, 7.0, 1.0, null, true, 7.197];
+        yield 'only until the step that ends it' => [Conformity::Outside, 10.0, 0.0, 4.5, false, 4.5];
+    }
+
+    #[DataProvider('treatments')]
+    public function test_pasteurisation_units_are_counted_with_the_uncertainty_taken_off(?Conformity $conformity, float $needed, float $u, ?float $end, bool $isClosed, float $units): void
+    {
+        $verdict = CourseVerdict::lethality(self::record(array_map(static fn(int $minute): array => [$minute / 60, 60.0], range(0, 10))), $u, $needed, 60.0, 7.0, 5.0, 0.0, $end === null ? null : $end / 60, $isClosed);
+
+        self::assertSame($conformity, $verdict->conformity);
+        self::assertEqualsWithDelta($units, $verdict->facts['units'], 0.001);
+        self::assertStringContainsString('units (minutes at 60 °C, z 7 °C)', CourseWords::sentence($verdict->facts));
+    }
+
+    public function test_a_silence_in_a_treatment_counts_no_units_and_proves_nothing(): void
+    {
+        $verdict = CourseVerdict::lethality(self::record([[0.0, 60.0], [0.05, 60.0], [0.2, 60.0], [0.25, 60.0]]), 0.0, 8.0, 60.0, 7.0, 5.0, null, null, true);
+
+        self::assertSame([Conformity::Inconclusive, 1], [$verdict->conformity, $verdict->facts['gap_count']]);
+        self::assertEqualsWithDelta(6.0, $verdict->facts['units'], 1e-9);
+    }
+
+    /** @return iterable<string, array{Conformity|null, non-empty-list<array{float, float}>, float|null, bool, float}> of 5 °C for 4 h from hour 0, U 0.5 °C; hours by hand */
+    public static function warmSpells(): iterable
+    {
+        yield 'above for two hours' => [Conformity::Inside, [[0.0, 4.0], [1.0, 4.0], [1.001, 9.0], [2.0, 9.0], [2.999, 9.0], [3.0, 4.0], [4.0, 4.0]], 4.0, false, 2.0];
+        yield 'so far' => [null, [[0.0, 4.0], [1.0, 9.0], [2.0, 9.0]], null, false, 1.9];
+        yield 'above for five hours' => [Conformity::Outside, [[0.0, 9.0], [1.0, 9.0], [2.0, 9.0], [3.0, 9.0], [4.0, 9.0], [5.0, 9.0]], null, false, 5.0];
+        yield 'perhaps above for five hours' => [Conformity::Inconclusive, [[0.0, 4.9], [1.0, 4.9], [2.0, 4.9], [3.0, 4.9], [4.0, 4.9], [5.0, 4.9]], 5.0, false, 5.0];
+        yield 'a silence counts as above' => [Conformity::Inconclusive, [[0.0, 4.0], [5.0, 4.0]], 5.0, false, 5.0];
+        yield 'a beginning that nobody recorded counts as above' => [Conformity::Inconclusive, [[4.5, 4.0], [5.0, 4.0]], 5.0, false, 4.5];
+        yield 'an end that nobody recorded counts as above' => [Conformity::Inconclusive, [[0.0, 4.0], [1.0, 4.0]], 5.5, false, 4.5];
+        yield 'closed' => [Conformity::Inside, [[0.0, 4.0], [1.0, 4.0]], null, true, 0.0];
+    }
+
+    /** @param non-empty-list<array{float, float}> $points */
+    #[DataProvider('warmSpells')]
+    public function test_hours_above_a_temperature_count_what_nobody_recorded(?Conformity $conformity, array $points, ?float $toH, bool $isClosed, float $hours): void
+    {
+        $verdict = CourseVerdict::timeBeyond(self::record($points), 0.5, 5.0, 4.0, 1.0, 0.0, $toH, $isClosed);
+
+        self::assertSame($conformity, $verdict->conformity);
+        self::assertEqualsWithDelta($hours, $verdict->facts['hours'], 0.01);
+        self::assertStringContainsString('above 5 °C with the uncertainty on top; 4 h allowed', CourseWords::sentence($verdict->facts));
+    }
+
+    /** @param non-empty-list<array{float, float}> $points */
+    private static function record(array $points): MergedRecord
+    {
+        return MergedRecord::of([new Stretch($points, true)], [], false);
+    }
+
     /** @param non-empty-list<array{float, float}> $temperatures against 5 °C from the start */
     private static function cold(array $temperatures, ?float $now = null, float $hours = 240.0, ?LeftOut $leftOut = null): Throughout
     {

@@ -18,6 +18,9 @@ use Rheacid\Models\Batch;
 use Rheacid\Models\CourseFinding;
 use Rheacid\Models\CoursePart;
 use Rheacid\Models\Deviation;
+use Rheacid\Models\LimitOutcome;
+use Rheacid\Models\Product;
+use Rheacid\Products\TypedSafety;
 
 /** Records of a batch's temperatures, and the limits that depend on them. */
 final class CourseTest extends BenchTestCase
@@ -120,6 +123,46 @@ final class CourseTest extends BenchTestCase
         self::assertStringContainsString('20 min at 63 °C or more', $finding->words());
     }
 
+    public function test_a_lead_limits_pasteurisation_units_cold_hours_and_the_outlet_of_a_continuous_plant(): void
+    {
+        $this->brew('milk-kefir', 'KF-0001', '2026-11-25T08:00', 'Milk pasteurised in a vat, 63 °C for 30 min');
+        $product = $this->batch('KF-0001')->product;
+        $new = fn(array $limit): TestResponse => $this->actingAs($this->people['lead'])->post("/products/$product->id", ['name' => $product->name, 'expected_low_ph' => '4', 'expected_high_ph' => '6,8', 'method' => $product->method->code, 'routes' => TypedSafety::written($product), 'changed_because' => 'our plan', 'limits' => $limit, 'form' => self::formId()]);
+        $row = ['kind' => 'critical', 'applies' => 'always', 'since' => 'start', 'measurand' => 'temperature|coldest', 'course_amount' => '', 'course_z' => '7', 'course_from' => '', 'course_to' => ''];
+        $units = [...$row, 'name' => 'Units', 'op' => '>=', 'low' => '60', 'course' => 'lethality', 'course_amount' => '15'];
+        foreach ([['course_amount' => 'many'], ['course_z' => '0'], ['op' => '<=', 'high' => '60'], ['measurand' => 'ph|'], ['course' => 'boiled']] as $wrong) {
+            $new(['new1' => [...$units, ...$wrong]])->assertSessionHasErrors();
+        }
+        $new([
+            'new1' => $units,
+            'new2' => [...$row, 'name' => 'Cold', 'measurand' => 'temperature|surface', 'op' => '<=', 'high' => '5', 'course' => 'time-beyond', 'course_amount' => '4', 'course_to' => 'packed'],
+            'new3' => [...$row, 'name' => 'Outlet', 'measurand' => 'temperature|outlet', 'op' => '>=', 'low' => '72', 'course' => 'throughout'],
+            'new4' => [...$row, 'name' => 'Tube', 'measurand' => 'holding-time|', 'op' => '>=', 'low' => '15', 'course' => ''],
+        ])->assertSessionHasNoErrors();
+        $now = Product::query()->where('code', 'milk-kefir')->orderByDesc('version')->firstOrFail();
+        $this->get("/products/$now->id")->assertSee('at least 15 units (minutes at 60 °C, z 7 °C), on a temperature record')->assertSee('at most 4 h above 5 °C to packed, on a temperature record')->assertSee('holding time of the tube ≥ 15.0 s');
+        DB::connection('owner')->table('batches')->where('code', 'KF-0001')->update(['product_id' => $now->id]);
+        $this->actingAs($this->people['checker']);
+        $this->covers();
+
+        $this->sends(self::minutes(20, 61.0), 'KF-0001', 'coldest', complete: true)->assertSessionHasNoErrors();
+        $found = $this->found('Units');
+        self::assertSame([Conformity::Inside, true], [$found->verdict, $found->isDue()], $found->words());
+        $this->sends(self::minutes(20, 12.0), 'KF-0001', 'surface')->assertSessionHasNoErrors();
+        self::assertFalse($this->found('Cold')->isDue());
+        $this->post("/batches/{$this->batch('KF-0001')->id}/steps", ['step' => 'packed', 'at' => '2026-11-25T08:30', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $found = $this->found('Cold');
+        self::assertSame(Conformity::Inside, $found->verdict, $found->words());
+        self::assertStringContainsString('10 min of it was not recorded and counts as above', $found->words());
+        $this->sends(self::minutes(20, 71.0), 'KF-0001', 'outlet')->assertSessionHasNoErrors();
+        self::assertSame(Conformity::Outside, $this->found('Outlet')->verdict);
+        self::assertSame(BatchState::Held, $this->batch('KF-0001')->state());
+
+        $this->post("/measure/{$this->batch('KF-0001')->id}/other", ['of' => 'holding-time|', 'values' => '18,5', 'expanded_u' => '1', 'measured_by' => 'the maker of the plant', 'measured_with' => 'salt pulse', 'stage' => 'underway', 'place' => $product->method->places[0], 'form' => self::formId()])->assertSessionHasNoErrors();
+        self::assertSame(Conformity::Inconclusive, LimitOutcome::query()->where('name', 'Tube')->sole()->outcome, 'a source that nobody named proves nothing');
+        $this->get("/batches/{$this->batch('KF-0001')->id}/temperatures")->assertOk()->assertSee('outlet');
+    }
+
     public function test_a_hundred_thousand_lines_are_kept_whole_and_drawn_thinned(): void
     {
         $lines = [];
@@ -168,6 +211,16 @@ final class CourseTest extends BenchTestCase
         $begun = CarbonImmutable::parse($begun);
 
         return implode("\n", array_map(static fn(int $i): string => $begun->addMinutes((int) (60 * $from) + 30 * $i)->format('Y-m-d H:i') . "; $celsius", range(0, 2 * $hours)));
+    }
+
+    private static function minutes(int $minutes, float $celsius): string
+    {
+        return implode("\n", array_map(static fn(int $i): string => sprintf('2026-11-25 08:%02d; %s', $i, $celsius), range(0, $minutes)));
+    }
+
+    private function found(string $limit): CourseFinding
+    {
+        return CourseFinding::query()->where('limit_name', $limit)->orderByDesc('id')->firstOrFail();
     }
 
     private function finding(): CourseFinding

@@ -37,7 +37,7 @@
         <form id="course" method="post" action="{{ route('courses.store', $batch) }}" enctype="multipart/form-data" data-keep>
             <x-form-id />
             <div class="fields">
-                <x-choice name="point" label="Measuring point" :options="['chamber' => 'chamber, warmest spot', 'coldest' => 'coldest point of the food', 'core' => 'core', 'surface' => 'surface']" />
+                <x-choice name="point" label="Measuring point" :options="['chamber' => 'chamber, warmest spot', 'coldest' => 'coldest point of the food', 'core' => 'core', 'surface' => 'surface', 'outlet' => 'outlet of the holding tube']" />
                 <x-choice name="thermometer" label="Thermometer" :options="collect($screen->thermometers)->mapWithKeys(fn ($one) => [$one->id => $one->code . ' · ' . Rheacid\Shelf\Thermometers::words($one->status())])" />
                 <x-choice name="unit" label="Unit" :options="['C' => '°C', 'F' => '°F']" :value="Rheacid\Core\Style::isFahrenheitFirst() ? 'F' : 'C'" />
                 <x-field name="file" label="Logger file" help="date and time; temperature; one point per line; up to 5 MB"><input class="form-control" id="f-file" type="file" name="file" accept=".csv,.txt,text/csv,text/plain">

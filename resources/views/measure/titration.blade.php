@@ -19,7 +19,7 @@
             <x-choice name="titrant" label="Titrant" :options="$screen->titrants->mapWithKeys(fn ($one) => [$one->id => $one->lot->code . ' · ' . Rheacid\Core\Numbers::fixed($one->normality, 4) . ' N · ' . Rheacid\SiteClock::short($one->at)])" :value="$titrated?->titrant_standardisation_id" />
             <x-choice name="pair" label="pH read with" :options="['' => 'none (by eye)'] + collect($screen->pairs)->mapWithKeys(fn ($pair) => [$pair->id => $pair->code . ' on ' . $pair->name . ' · ' . Rheacid\Shelf\Readiness::words($pair->status())])->all()" :value="$was ? $was->pair_id : ($screen->pairs[0]->id ?? '')" />
             <x-field name="celsius" :label="'Sample, ' . Rheacid\Core\Celsius::unit()" :value="$screen->takes ? Rheacid\Core\Celsius::bare(25) : ($titrated?->sample_c === null ? null : Rheacid\Core\Celsius::bare($titrated->sample_c))" help="leave empty by eye" inputmode="decimal" />
-            <x-field name="compensation" :label="'Meter compensates at, ' . Rheacid\Core\Celsius::unit()" :value="$titrated?->compensation_c === null ? null : Rheacid\Core\Celsius::bare($titrated->compensation_c)" help="empty: by a probe in the sample" inputmode="decimal" />
+            <x-field name="compensation" :label="'Compensation, ' . Rheacid\Core\Celsius::unit()" :value="$titrated?->compensation_c === null ? null : Rheacid\Core\Celsius::bare($titrated->compensation_c)" help="empty: by a probe in the sample" inputmode="decimal" />
         </div>
         @foreach (range(0, TitrationRequest::PORTIONS - 1) as $i)
             @php($curve = is_string(old("portions.$i.curve")) ? old("portions.$i.curve") : $screen->typed($i))

@@ -38,7 +38,14 @@
                     <x-field :name="'limits[' . $key . '][since]'" label="Counted from" :value="$limit?->since ?? 'start'" help="start, or a step such as pitched" maxlength="40" />
                     <x-field :name="'limits[' . $key . '][condition]'" label="Only if" :value="$limit?->condition" help="optional; asked once per batch" maxlength="200" />
                     <x-field :name="'limits[' . $key . '][routes]'" label="Routes" :value="implode('; ', $limit?->routes ?? [])" help="names separated by semicolons; leave empty for all routes" maxlength="400" />
-                    <x-field :name="'limits[' . $key . '][throughout]'" label="Temperature limit throughout, from step" :value="($limit?->course['kind'] ?? '') === 'throughout' ? $limit->course['from'] : ''" help="for example packed: the limit applies at all times from then on" maxlength="40" />
+                    @if (($limit?->course['kind'] ?? '') !== 'degree-hours' && ($limit === null || $limit->measurand === Measurand::Temperature))
+                        @php($course = $limit?->course ?? [])
+                        <x-choice :name="'limits[' . $key . '][course]'" label="On a temperature record" :options="['' => 'no: each reading is judged'] + Rheacid\Products\TypedLimits::COURSES" :value="$course['kind'] ?? ''" />
+                        <x-field :name="'limits[' . $key . '][course_amount]'" label="Minutes, units or hours" :value="isset($course['minutes']) || isset($course['units']) || ($course['kind'] ?? '') === 'time-beyond' ? Rheacid\Core\Numbers::plain((float) ($course['minutes'] ?? $course['units'] ?? $course['hours'])) : ''" help="minutes held, pasteurisation units, or hours allowed above" inputmode="decimal" />
+                        <x-field :name="'limits[' . $key . '][course_z]'" label="z of the units, °C" :value="Rheacid\Core\Numbers::plain((float) ($course['z_c'] ?? Rheacid\Core\Courses\Lethality::BEER_Z_C))" help="for pasteurisation units; the lower limit is their base: 60 °C and z 7 °C for beer" inputmode="decimal" />
+                        <x-field :name="'limits[' . $key . '][course_from]'" label="Record counts from step" :value="$course['from'] ?? ''" help="for example packed; leave empty for the start" maxlength="40" />
+                        <x-field :name="'limits[' . $key . '][course_to]'" label="to step" :value="$course['to'] ?? ''" help="leave empty if the end of the record ends it" maxlength="40" />
+                    @endif
                     <x-field :name="'limits[' . $key . '][if_violated]'" label="If not met" :value="$limit?->if_violated" maxlength="400" class="wide" />
                     <x-field :name="'limits[' . $key . '][source]'" label="Source" :value="$limit?->source" maxlength="200" class="wide" />
                     @if ($limit)
