@@ -59,7 +59,7 @@ final readonly class MethodScreen
             ['Dilution', $method->dilution ?? 'none'],
             ['Uncertainty from the water', $method->dilution_parts === null ? 'none' : sprintf('%s: at most %s pH%s', SampleDilution::words($method->dilution_parts), ($bound = SampleDilution::boundPh($method->dilution_parts, $method->dilution_parts, $method->dilution_bound_ph)) === null ? 'unknown' : self::number($bound), $method->dilution_trial === null ? ', from memory' : sprintf(', from %d samples read both ways', count($method->dilution_trial)))],
             ...($method->hardSample()->parts() === [] ? [] : [['Uncertainty from salt, alcohol, fat or few ions', implode('; ', array_map(static fn(string $what, ?float $bound): string => $what . ': ' . match (true) {
-                $bound === null => 'unknown, so a reading proves nothing', $bound <= 0.0 => 'none', default => sprintf('at most %s pH', self::number($bound))
+                $bound === null => 'unknown, so a reading proves nothing', $bound <= 0.0 => 'none', default => sprintf('at most %s pH', self::number($bound)),
             }, array_keys($method->hardSample()->parts()), $method->hardSample()->parts())) . ' (from memory)']]),
             ['Stable for', "$method->settle_window_s s"],
             ['Uncertainty from the food', sprintf('at most %s pH', self::number($method->matrix_bound_ph))],
