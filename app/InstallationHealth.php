@@ -38,20 +38,35 @@ final readonly class InstallationHealth
     {
         $blocks = array_filter([self::disk(self::LEAST_MB)], is_string(...));
         if (!Writable::now()) {
-            return new self([...$blocks, 'The database accepts no records: it is down, does not respond, or its disk is full.'], [], takesRecords: false);
+            return new self(
+                [...$blocks, 'The database accepts no records: it is down, does not respond, or its disk is full.'],
+                [],
+                takesRecords: false,
+            );
         }
         $now = CarbonImmutable::now();
         $closed = Closing::since();
         if ($closed !== null) {
-            $blocks[] = sprintf('Recording has been paused since %s: an upgrade is running or was interrupted (see bin/status).', SiteClock::full($closed));
+            $blocks[] = sprintf(
+                'Recording has been paused since %s: an upgrade is running or was interrupted (see bin/status).',
+                SiteClock::full($closed),
+            );
         }
         $ahead = Ledger::ahead();
         if ($ahead !== null && $ahead > $now->addSeconds(Entry::CLOCK_TOLERANCE_S)) {
-            $blocks[] = sprintf('The computer’s clock is behind the records: it says %s, but the last record is from %s.', SiteClock::full($now), SiteClock::full($ahead));
+            $blocks[] = sprintf(
+                'The computer’s clock is behind the records: it says %s, but the last record is from %s.',
+                SiteClock::full($now),
+                SiteClock::full($ahead),
+            );
         }
         $low = $blocks === [] ? self::disk(self::LOW_MB) : null;
 
-        return new self($blocks, [...($low === null ? [] : [$low]), ...Keeping::now()->problems($now), ...self::workers($now), ...self::mail($now)], takesRecords: true);
+        return new self(
+            $blocks,
+            [...$low === null ? [] : [$low], ...Keeping::now()->problems($now), ...self::workers($now), ...self::mail($now)],
+            takesRecords: true,
+        );
     }
 
     /** Said by whoever works: the queue's worker and the scheduler. */
@@ -82,7 +97,13 @@ final readonly class InstallationHealth
         if ($started === false || $now->getTimestamp() - $started < self::SIGN_OF_LIFE_S) {
             return [];
         }
-        foreach (['The e-mail worker' => storage_path('alive-queue'), 'The scheduler (deadline checks)' => storage_path('alive-scheduler'), 'The backup and verification service' => Home::told('keeper')] as $name => $file) {
+        foreach (
+            [
+                'The e-mail worker' => storage_path('alive-queue'),
+                'The scheduler (deadline checks)' => storage_path('alive-scheduler'),
+                'The backup and verification service' => Home::told('keeper'),
+            ] as $name => $file
+        ) {
             $seen = max($started, (int) @filemtime($file));
             if ($now->getTimestamp() - $seen > self::SIGN_OF_LIFE_S) {
                 $dead[] = sprintf('%s has not responded since %s.', $name, SiteClock::full(CarbonImmutable::createFromTimestamp($seen)));
@@ -95,12 +116,22 @@ final readonly class InstallationHealth
     /** @return list<string> */
     private static function mail(CarbonImmutable $now): array
     {
-        $waiting = DB::table('jobs')->where('created_at', '<', $now->getTimestamp() - self::MAIL_WAITS_S)->count();
+        $waiting = DB::table('jobs')
+            ->where('created_at', '<', $now->getTimestamp() - self::MAIL_WAITS_S)
+            ->count();
         $failed = DB::table('failed_jobs')->count();
 
-        return array_values(array_filter([
-            $waiting === 0 ? null : sprintf('%d e-mail%s waited for more than an hour. Check the mail server.', $waiting, $waiting === 1 ? ' has' : 's have'),
-            $failed === 0 ? null : sprintf('%d e-mail%s could not be sent.', $failed, $failed === 1 ? '' : 's'),
-        ]));
+        return array_values(
+            array_filter([
+                $waiting === 0
+                    ? null
+                    : sprintf(
+                        '%d e-mail%s waited for more than an hour. Check the mail server.',
+                        $waiting,
+                        $waiting === 1 ? ' has' : 's have',
+                    ),
+                $failed === 0 ? null : sprintf('%d e-mail%s could not be sent.', $failed, $failed === 1 ? '' : 's'),
+            ]),
+        );
     }
 }

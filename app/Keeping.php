@@ -60,7 +60,16 @@ final readonly class Keeping
                 $problems[] = "$words, " . SiteClock::short($failed['at']) . ': ' . $failed['words'];
             }
         }
-        foreach (['backup' => ['No backup has been made yet', 'No backup since %s', 'Run bin/backup.'], 'verification' => ['The records have never been verified', 'The records have not been verified since %s', 'Run bin/verify.']] as $what => [$never, $since, $help]) {
+        foreach (
+            [
+                'backup' => ['No backup has been made yet', 'No backup since %s', 'Run bin/backup.'],
+                'verification' => [
+                    'The records have never been verified',
+                    'The records have not been verified since %s',
+                    'Run bin/verify.',
+                ],
+            ] as $what => [$never, $since, $help]
+        ) {
             $last = $this->last($what);
             if (($last ?? $founded) < $now->subDays(self::DAYS)) {
                 $problems[] = ($last === null ? $never : sprintf($since, SiteClock::full($last))) . ": $help";

@@ -18,7 +18,15 @@ final readonly class Settings
     /** A site that moved more often is told by its newest moves. */
     private const ZONES = 50;
 
-    private function __construct(public string $name, public bool $fahrenheitFirst, public bool $decimalComma, public bool $leadsNeedCode, public bool $fourEyes, public WallClock $clock, public ?CarbonImmutable $closedSince) {}
+    private function __construct(
+        public string $name,
+        public bool $fahrenheitFirst,
+        public bool $decimalComma,
+        public bool $leadsNeedCode,
+        public bool $fourEyes,
+        public WallClock $clock,
+        public ?CarbonImmutable $closedSince,
+    ) {}
 
     public static function now(): self
     {
@@ -29,18 +37,23 @@ final readonly class Settings
     public static function read(): self
     {
         // Whether recording is closed is asked along with them: every page says it.
-        $newest = SiteSetting::query()->addSelect(['*', 'closed_at' => DB::table('recording_gate')->select('closed_at')->limit(1)])->orderByDesc('id')->first();
+        $newest = SiteSetting::query()
+            ->addSelect(['*', 'closed_at' => DB::table('recording_gate')->select('closed_at')->limit(1)])
+            ->orderByDesc('id')
+            ->first();
         $closed = $newest?->getAttribute('closed_at');
         $since = [];
         foreach (SiteZone::query()->orderByDesc('id')->limit(self::ZONES)->get()->reverse() as $zone) {
             // What was said later goes before what was to come.
-            $since = array_values(array_filter($since, static fn(array $earlier): bool => $earlier[0] < $zone->in_force_from->getTimestamp()));
+            $since = array_values(
+                array_filter($since, static fn(array $earlier): bool => $earlier[0] < $zone->in_force_from->getTimestamp()),
+            );
             $since[] = [$zone->in_force_from->getTimestamp(), new \DateTimeZone($zone->time_zone)];
         }
         $configured = config('rheacid.time_zone');
 
         return new self(
-            (string) ($newest->name ?? Site::current()->name ?? 'Rheacid'),
+            (string) ($newest->name ?? (Site::current()->name ?? 'Rheacid')),
             $newest->fahrenheit_first ?? false,
             $newest->decimal_comma ?? false,
             $newest->leads_need_code ?? false,

@@ -35,7 +35,9 @@ final class Celsius
     {
         $c = self::number($low, $decimals) . ' to ' . self::number($high, $decimals) . ' °C';
 
-        return Style::isFahrenheitFirst() ? self::number(self::fahrenheit($low), $decimals) . ' to ' . self::number(self::fahrenheit($high), $decimals) . " °F ($c)" : $c;
+        return Style::isFahrenheitFirst()
+            ? self::number(self::fahrenheit($low), $decimals) . ' to ' . self::number(self::fahrenheit($high), $decimals) . " °F ($c)"
+            : $c;
     }
 
     /** In which a bare number is typed, and an axis counts. */
@@ -47,7 +49,9 @@ final class Celsius
     /** What a field for a temperature accepts: °C, or with a unit, like 70.5 F. */
     public static function example(): string
     {
-        return Style::isFahrenheitFirst() ? '°F, or with a unit, like ' . Numbers::fixed(21.4, 1) . ' C' : '°C, or with a unit, like ' . Numbers::fixed(70.5, 1) . ' F';
+        return Style::isFahrenheitFirst()
+            ? '°F, or with a unit, like ' . Numbers::fixed(21.4, 1) . ' C'
+            : '°C, or with a unit, like ' . Numbers::fixed(70.5, 1) . ' F';
     }
 
     /** The bare number in that unit, as an axis or a field shows it. */

@@ -9,6 +9,8 @@ final class TemperatureOutOfRange extends \DomainException implements BeyondRang
 {
     public function __construct(public readonly float $celsius, public readonly float $low, public readonly float $high)
     {
-        parent::__construct(sprintf('%s °C is outside the range %s to %s °C.', Numbers::plain($celsius), Numbers::plain($low), Numbers::plain($high)));
+        parent::__construct(
+            sprintf('%s °C is outside the range %s to %s °C.', Numbers::plain($celsius), Numbers::plain($low), Numbers::plain($high)),
+        );
     }
 }

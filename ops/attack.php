@@ -10,13 +10,24 @@ $address = "http://127.0.0.1:$port";
 $curl = curl_init();
 $ask = static function (string $path, array|string|null $body = null, array $headers = []) use ($curl, $address): array {
     curl_reset($curl);
-    curl_setopt_array($curl, [CURLOPT_URL => $address . $path, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_TIMEOUT => 30, CURLOPT_HTTPHEADER => $headers, CURLOPT_PATH_AS_IS => true]);
+    curl_setopt_array($curl, [
+        CURLOPT_URL => $address . $path,
+        CURLOPT_RETURNTRANSFER => true,
+        CURLOPT_COOKIEFILE => '',
+        CURLOPT_TIMEOUT => 30,
+        CURLOPT_HTTPHEADER => $headers,
+        CURLOPT_PATH_AS_IS => true,
+    ]);
     if ($body !== null) {
         curl_setopt_array($curl, [CURLOPT_POST => true, CURLOPT_POSTFIELDS => $body]);
     }
     $page = curl_exec($curl);
 
-    return [(int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE), is_string($page) ? $page : '', (string) curl_getinfo($curl, CURLINFO_REDIRECT_URL)];
+    return [
+        (int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE),
+        is_string($page) ? $page : '',
+        (string) curl_getinfo($curl, CURLINFO_REDIRECT_URL),
+    ];
 };
 $token = static fn(string $page): string => preg_match('/name="_token" value="([^"]+)"/', $page, $match) === 1 ? $match[1] : '';
 // Each time as a stranger from elsewhere (the house believes a proxy here), so that nobody is made to wait.
@@ -24,7 +35,11 @@ $signIn = static function () use ($curl, $ask, $token, $username, $passphrase): 
     if ($username !== '-') {
         curl_setopt($curl, CURLOPT_COOKIELIST, 'ALL');
         $from = [sprintf('X-Forwarded-For: 10.%d.%d.%d', mt_rand(0, 255), mt_rand(0, 255), mt_rand(1, 254))];
-        $ask('/sign-in', http_build_query(['_token' => $token($ask('/sign-in', null, $from)[1]), 'username' => $username, 'passphrase' => $passphrase]), $from);
+        $ask(
+            '/sign-in',
+            http_build_query(['_token' => $token($ask('/sign-in', null, $from)[1]), 'username' => $username, 'passphrase' => $passphrase]),
+            $from,
+        );
     }
 };
 
@@ -47,7 +62,8 @@ for ($queue = array_keys($seen); $queue !== []; ) {
         $fields = [];
         $id = $form->getAttribute('id');
         foreach ($xpath->query(".//*[@name] | //*[@name and @form='$id' and '$id' != '']", $form) ?: [] as $field) {
-            $fields[$field->getAttribute('name')] = $field->getAttribute('value') !== '' ? $field->getAttribute('value') : trim($field->textContent);
+            $fields[$field->getAttribute('name')] =
+                $field->getAttribute('value') !== '' ? $field->getAttribute('value') : trim($field->textContent);
         }
         if ($action !== '/sign-out') {
             $forms[preg_replace('/\d+/', '#', $action) . implode(',', array_keys($fields))] ??= [$path, $action, $fields];
@@ -69,17 +85,53 @@ $paths = array_keys($seen);
 
 // 2. Spoiled.
 $nasty = [
-    '', ' ', '0', '-1', '1e999', 'NaN', '4,5,6', str_repeat('9', 4000), str_repeat('ä', 3000), "\xC3\x28", "\xFF\xFE", "4.5\0", '=cmd()', "' OR 1=1 --", '"; DROP TABLE people; --', '<script>alert(1)</script>', '../../../etc/passwd', '${jndi:ldap://x}', '{{7*7}}', '%00', '%2e%2e%2f', '２１', '21 ℃',
-    '2026-02-30T25:61', "line\r\nSet-Cookie: a=b", '999999999999999999999', '-9223372036854775808', "\u{202E}drow", '🧪', "a\u{0300}\u{0301}", 'null', 'true', '[]', '{}', '9999-12-31', '0000-00-00', '1970-01-01T00:00', '٤٫٥',
+    '',
+    ' ',
+    '0',
+    '-1',
+    '1e999',
+    'NaN',
+    '4,5,6',
+    str_repeat('9', 4000),
+    str_repeat('ä', 3000),
+    "\xC3\x28",
+    "\xFF\xFE",
+    "4.5\0",
+    '=cmd()',
+    "' OR 1=1 --",
+    '"; DROP TABLE people; --',
+    '<script>alert(1)</script>',
+    '../../../etc/passwd',
+    '${jndi:ldap://x}',
+    '{{7*7}}',
+    '%00',
+    '%2e%2e%2f',
+    '２１',
+    '21 ℃',
+    '2026-02-30T25:61',
+    "line\r\nSet-Cookie: a=b",
+    '999999999999999999999',
+    '-9223372036854775808',
+    "\u{202E}drow",
+    '🧪',
+    "a\u{0300}\u{0301}",
+    'null',
+    'true',
+    '[]',
+    '{}',
+    '9999-12-31',
+    '0000-00-00',
+    '1970-01-01T00:00',
+    '٤٫٥',
 ];
 $pick = static fn(array $of): mixed => $of[mt_rand(0, count($of) - 1)];
 $spoil = static function (array $fields) use ($nasty, $pick): array {
     for ($i = mt_rand(1, 3); $i > 0 && $fields !== []; $i--) {
         $key = mt_rand(0, 9) === 0 ? 'extra' : (string) $pick(array_keys($fields));
         match (mt_rand(0, 5)) {
-            0 => $fields = array_diff_key($fields, [$key => 0]),
-            1 => $fields[$key] = [$pick($nasty), ['a' => [$pick($nasty)]]],
-            default => $fields[$key] = $pick($nasty),
+            0 => ($fields = array_diff_key($fields, [$key => 0])),
+            1 => ($fields[$key] = [$pick($nasty), ['a' => [$pick($nasty)]]]),
+            default => ($fields[$key] = $pick($nasty)),
         };
     }
 
@@ -92,10 +144,24 @@ for ($i = 0; $i < (int) $count; $i++) {
     // A sixth with headers that are hostile too: most of those are turned away before they reach anything.
     $headers = match (mt_rand(0, 35)) {
         0 => ['Host: ' . $pick(['elsewhere.example', '127.0.0.1:1', "127.0.0.1:$port", 'a b', str_repeat('h', 300)])],
-        1 => ['X-Forwarded-For: ' . $pick(['1.2.3.4', '::1', 'not an address', str_repeat('1.1.1.1, ', 100)]), 'X-Forwarded-Proto: https', 'X-Forwarded-Host: elsewhere.example'],
-        2 => ['Content-Type: ' . $pick(['application/json', 'text/xml', 'multipart/form-data', 'multipart/form-data; boundary=', 'x/y; charset=utf-7'])],
-        3 => ['Referer: ' . $pick(['https://elsewhere.example/', 'javascript:1', str_repeat('r', 2000)]), 'Accept-Language: ' . str_repeat('x', 500)],
-        4 => ['HX-Request: true', 'HX-Target: ' . $pick($nasty), 'X-HTTP-Method-Override: ' . $pick(['DELETE', 'PUT', 'PATCH', 'TRACE', 'X'])],
+        1 => [
+            'X-Forwarded-For: ' . $pick(['1.2.3.4', '::1', 'not an address', str_repeat('1.1.1.1, ', 100)]),
+            'X-Forwarded-Proto: https',
+            'X-Forwarded-Host: elsewhere.example',
+        ],
+        2 => [
+            'Content-Type: ' .
+            $pick(['application/json', 'text/xml', 'multipart/form-data', 'multipart/form-data; boundary=', 'x/y; charset=utf-7']),
+        ],
+        3 => [
+            'Referer: ' . $pick(['https://elsewhere.example/', 'javascript:1', str_repeat('r', 2000)]),
+            'Accept-Language: ' . str_repeat('x', 500),
+        ],
+        4 => [
+            'HX-Request: true',
+            'HX-Target: ' . $pick($nasty),
+            'X-HTTP-Method-Override: ' . $pick(['DELETE', 'PUT', 'PATCH', 'TRACE', 'X']),
+        ],
         5 => ['Range: bytes=' . $pick(['0-', '-1', '5-1', 'a']), 'Accept: ' . $pick(['application/json', 'image/*', 'x'])],
         default => [],
     };
@@ -105,9 +171,26 @@ for ($i = 0; $i < (int) $count; $i++) {
         $path = (string) $pick($paths);
         $what = match (mt_rand(0, 4)) {
             0 => preg_replace('/\d+/', (string) $pick(['0', '999999999', '99999999999999999999', '-1', '1e3', '%27', '..', '1%00']), $path),
-            1 => $path . (str_contains($path, '?') ? '&' : '?') . http_build_query([$pick(['q', 'page', 'cursor', 'state', 'method', 'product', 'code', 'kind', 'name', 'lens', 'x']) => $pick($nasty)]),
+            1 => $path .
+                (str_contains($path, '?') ? '&' : '?') .
+                http_build_query([
+                    $pick(['q', 'page', 'cursor', 'state', 'method', 'product', 'code', 'kind', 'name', 'lens', 'x']) => $pick($nasty),
+                ]),
             2 => $path . '/' . rawurlencode((string) $pick($nasty)),
-            3 => '/' . $pick(['build/../.env', '.env', '.git/config', 'storage/logs/rheacid.log', 'index.php/sign-in', 'away/application.html', 'up', 'vendor/autoload.php', '%2e%2e/%2e%2e/etc/passwd', 'build/assets/']) . mt_rand(0, 1),
+            3 => '/' .
+                $pick([
+                    'build/../.env',
+                    '.env',
+                    '.git/config',
+                    'storage/logs/rheacid.log',
+                    'index.php/sign-in',
+                    'away/application.html',
+                    'up',
+                    'vendor/autoload.php',
+                    '%2e%2e/%2e%2e/etc/passwd',
+                    'build/assets/',
+                ]) .
+                mt_rand(0, 1),
             default => $path . '?' . $pick(['a[]=1&a[b]=2', 'q[]=x', 'cursor=%FF', str_repeat('a=1&', 300), 'page[x]=1']),
         };
         [$status, $page, $to] = $ask(str_replace(' ', '%20', (string) $what), null, $headers);
@@ -122,15 +205,23 @@ for ($i = 0; $i < (int) $count; $i++) {
                 [, $page] = $ask($at);
             }
             // Where the page of the form is gone or not theirs, the token of another of their pages does.
-            $fields['_token'] = $token($page) !== '' ? $token($page) : $token($ask($username === '-' ? '/sign-in' : '/yourself/secrets')[1]);
+            $fields['_token'] =
+                $token($page) !== '' ? $token($page) : $token($ask($username === '-' ? '/sign-in' : '/yourself/secrets')[1]);
         }
         if (mt_rand(0, 4) > 0) {
             $fields['form'] = sprintf('%s-0000-4000-8000-%012d', bin2hex(random_bytes(4)), $i);
         }
         // A file of anything, where one could be sent and where not.
         if (mt_rand(0, 9) === 0 || array_key_exists('log', $fields)) {
-            $file = new CURLStringFile(random_bytes(mt_rand(1, 5000)), (string) $pick(['a.csv', '../a.php', "a\u{0}b", str_repeat('n', 300)]), (string) $pick(['text/csv', 'application/x-php', '']));
-            $body = [...array_filter(array_map(static fn(mixed $one): mixed => is_array($one) ? null : $one, $fields), is_string(...)), 'log' => $file];
+            $file = new CURLStringFile(
+                random_bytes(mt_rand(1, 5000)),
+                (string) $pick(['a.csv', '../a.php', "a\u{0}b", str_repeat('n', 300)]),
+                (string) $pick(['text/csv', 'application/x-php', '']),
+            );
+            $body = [
+                ...array_filter(array_map(static fn(mixed $one): mixed => is_array($one) ? null : $one, $fields), is_string(...)),
+                'log' => $file,
+            ];
         } else {
             $body = http_build_query($fields);
         }
@@ -149,5 +240,13 @@ for ($i = 0; $i < (int) $count; $i++) {
     }
 }
 ksort($answers);
-echo json_encode(['sent' => (int) $count, 'forms' => count($forms), 'pages' => count($paths), 'answers' => $answers, 'reached' => $reached, 'bad' => array_slice($bad, 0, 20)]), "\n";
+echo json_encode([
+    'sent' => (int) $count,
+    'forms' => count($forms),
+    'pages' => count($paths),
+    'answers' => $answers,
+    'reached' => $reached,
+    'bad' => array_slice($bad, 0, 20),
+]),
+    "\n";
 exit($bad === [] ? 0 : 1);

@@ -9,13 +9,24 @@ declare(strict_types=1);
 $address = "http://127.0.0.1:$port";
 $curl = curl_init();
 $ask = static function (string $path, ?array $fields = null) use ($curl, $address): array {
-    curl_setopt_array($curl, [CURLOPT_URL => $address . $path, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_TIMEOUT => 20, CURLOPT_FOLLOWLOCATION => false, CURLOPT_HTTPGET => $fields === null]);
+    curl_setopt_array($curl, [
+        CURLOPT_URL => $address . $path,
+        CURLOPT_RETURNTRANSFER => true,
+        CURLOPT_COOKIEFILE => '',
+        CURLOPT_TIMEOUT => 20,
+        CURLOPT_FOLLOWLOCATION => false,
+        CURLOPT_HTTPGET => $fields === null,
+    ]);
     if ($fields !== null) {
         curl_setopt($curl, CURLOPT_POSTFIELDS, http_build_query($fields));
     }
     $body = curl_exec($curl);
 
-    return [(int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE), is_string($body) ? $body : '', (string) curl_getinfo($curl, CURLINFO_REDIRECT_URL)];
+    return [
+        (int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE),
+        is_string($body) ? $body : '',
+        (string) curl_getinfo($curl, CURLINFO_REDIRECT_URL),
+    ];
 };
 $token = static fn(string $page): string => preg_match('/name="_token" value="([^"]+)"/', $page, $match) === 1 ? $match[1] : '';
 $batch = '';

@@ -8,7 +8,14 @@ declare(strict_types=1);
 [, $port, $what, $code] = [...$argv, '', ''];
 $curl = curl_init();
 $ask = static function (string $path, ?array $fields = null) use ($curl, $port): string {
-    curl_setopt_array($curl, [CURLOPT_URL => "http://127.0.0.1:$port$path", CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_TIMEOUT => 30, CURLOPT_FOLLOWLOCATION => true, CURLOPT_HTTPGET => $fields === null]);
+    curl_setopt_array($curl, [
+        CURLOPT_URL => "http://127.0.0.1:$port$path",
+        CURLOPT_RETURNTRANSFER => true,
+        CURLOPT_COOKIEFILE => '',
+        CURLOPT_TIMEOUT => 30,
+        CURLOPT_FOLLOWLOCATION => true,
+        CURLOPT_HTTPGET => $fields === null,
+    ]);
     if ($fields !== null) {
         curl_setopt($curl, CURLOPT_POSTFIELDS, http_build_query($fields));
     }
@@ -19,7 +26,17 @@ $ask = static function (string $path, ?array $fields = null) use ($curl, $port):
 $passphrase = 'kettle and nine herons';
 $secrets = ['passphrase' => $passphrase, 'passphrase_confirmation' => $passphrase, 'pin' => '850274'];
 $fields = match ($what) {
-    'set-up' => ['one_time_code' => $code, 'site' => 'Drill Works', 'time_zone' => 'Europe/Lisbon', 'elevation' => '40', 'temperatures' => 'C', 'numbers' => 'point', 'name' => 'Sela Thornmere', 'username' => 'sela', ...$secrets],
+    'set-up' => [
+        'one_time_code' => $code,
+        'site' => 'Drill Works',
+        'time_zone' => 'Europe/Lisbon',
+        'elevation' => '40',
+        'temperatures' => 'C',
+        'numbers' => 'point',
+        'name' => 'Sela Thornmere',
+        'username' => 'sela',
+        ...$secrets,
+    ],
     'join' => ['one_time_code' => $code, ...$secrets],
     default => ['username' => 'sela', 'passphrase' => $passphrase],
 };

@@ -7,7 +7,14 @@ declare(strict_types=1);
 [, $port, $passphrase, $username, $words] = $argv;
 $curl = curl_init();
 $ask = static function (string $path, ?array $fields = null) use ($curl, $port): string {
-    curl_setopt_array($curl, [CURLOPT_URL => "http://127.0.0.1:$port$path", CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_TIMEOUT => 70, CURLOPT_FOLLOWLOCATION => true, CURLOPT_HTTPGET => $fields === null]);
+    curl_setopt_array($curl, [
+        CURLOPT_URL => "http://127.0.0.1:$port$path",
+        CURLOPT_RETURNTRANSFER => true,
+        CURLOPT_COOKIEFILE => '',
+        CURLOPT_TIMEOUT => 70,
+        CURLOPT_FOLLOWLOCATION => true,
+        CURLOPT_HTTPGET => $fields === null,
+    ]);
     if ($fields !== null) {
         curl_setopt($curl, CURLOPT_POSTFIELDS, http_build_query($fields));
     }

@@ -67,14 +67,18 @@ function converse($client, string $directory): void
         if ($word === 'DATA' && $to !== []) {
             $say('354 end with a dot on a line of its own');
             $letter = letter($client);
-            $say($letter === null ? '552 the letter is too large or was cut off' : '250 ' . keep($directory, "X-Envelope-From: $from\r\nX-Envelope-To: " . implode(', ', $to) . "\r\n$letter"));
+            $say(
+                $letter === null
+                    ? '552 the letter is too large or was cut off'
+                    : '250 ' . keep($directory, "X-Envelope-From: $from\r\nX-Envelope-To: " . implode(', ', $to) . "\r\n$letter"),
+            );
             [$from, $to] = [null, []];
             continue;
         }
         match ($word) {
-            'MAIL' => [$from = address($line), $say('250 ok')],
-            'RCPT' => [$to[] = address($line), $say('250 ok')],
-            'RSET' => [[$from, $to] = [null, []], $say('250 ok')],
+            'MAIL' => [($from = address($line)), $say('250 ok')],
+            'RCPT' => [($to[] = address($line)), $say('250 ok')],
+            'RSET' => [([$from, $to] = [null, []]), $say('250 ok')],
             'EHLO' => [$say('250-rheacid'), $say('250 SIZE ' . MOST_BYTES)],
             'HELO', 'NOOP' => $say('250 ok'),
             'QUIT' => $say('221 goodbye'),

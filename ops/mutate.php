@@ -31,8 +31,10 @@ final class Mutate
         'Acidity/BenchTrial.php HALVINGS' => 'how finely a root is searched; the digits of a number end before',
         'Simulation/AcidSolution.php HALVINGS' => 'as BenchTrial',
         'Access/TimeCode.php SECRET_BYTES' => 'how long a secret is drawn, which changes no code',
-        'Words/WallClock.php AROUND_S' => 'how far around a moment changes of the clock are looked for; farther than any zone lies from UTC',
-        'Simulation/AcidSolution.php CARBONIC_PKAS' => 'invented, of the simulated bench: the second step of its gas lies above the pH of any food',
+        'Words/WallClock.php AROUND_S' =>
+            'how far around a moment changes of the clock are looked for; farther than any zone lies from UTC',
+        'Simulation/AcidSolution.php CARBONIC_PKAS' =>
+            'invented, of the simulated bench: the second step of its gas lies above the pH of any food',
         'Simulation/SimulatedBurette.php STEPS_ML' => 'invented, of the simulated bench',
         'Limits/Urgency.php FAR' => 'farther than anything; only its being so is used',
         'Logs/CourseFile.php ACCEPTED' => 'a sentence with an example',
@@ -46,7 +48,8 @@ final class Mutate
         'Simulation/SimulatedBurette.php HOLDS_ML' => 'invented, of the simulated bench',
         'Simulation/SimulatedBurette.php RISE_PH' => 'invented, of the simulated bench',
         'Maths/StudentT.php STEPS' => 'how finely an integral is cut; held against SciPy to eight digits',
-        'Logs/LogColumns.php ORDERS' => 'another order of the same six; a log without names that makes sense in two orders is shown before anything is taken',
+        'Logs/LogColumns.php ORDERS' =>
+            'another order of the same six; a log without names that makes sense in two orders is shown before anything is taken',
         'Logs/LogTable.php MOST_BYTES' => 'what is too large for a page; the exact size judges nothing',
         'Records/LedgerLine.php VERSION' => 'the name of the form, which is sealed as it is',
         'Simulation/Scene.php ROOM_C' => 'invented, of the simulated bench',
@@ -64,7 +67,13 @@ final class Mutate
     public static function run(int $workers, string $only): int
     {
         $root = dirname(__DIR__);
-        $mutants = array_values(array_filter(self::mutants("$root/core"), static fn(array $mutant): bool => str_contains("{$mutant['file']} {$mutant['constant']}", $only) && !isset(self::EQUIVALENT["{$mutant['file']} {$mutant['constant']}"])));
+        $mutants = array_values(
+            array_filter(
+                self::mutants("$root/core"),
+                static fn(array $mutant): bool => str_contains("{$mutant['file']} {$mutant['constant']}", $only) &&
+                    !isset(self::EQUIVALENT["{$mutant['file']} {$mutant['constant']}"]),
+            ),
+        );
         $running = [];
         $survived = [];
         $noticed = 0;
@@ -111,10 +120,20 @@ final class Mutate
             preg_match_all('/\bconst (?:\w+ )?([A-Z][A-Z0-9_]*) = ([^;]+);/', $source, $constants, PREG_SET_ORDER | PREG_OFFSET_CAPTURE);
             foreach ($constants as $constant) {
                 // Names and remarks may hold numbers too.
-                $bare = (string) preg_replace_callback("~'[^']*'|//[^\n]*~", static fn(array $match): string => str_repeat(' ', strlen($match[0])), $constant[2][0]);
+                $bare = (string) preg_replace_callback(
+                    "~'[^']*'|//[^\n]*~",
+                    static fn(array $match): string => str_repeat(' ', strlen($match[0])),
+                    $constant[2][0],
+                );
                 preg_match_all('/(?<![\w.])\d[\d_]*(?:\.\d+)?(?:e-?\d+)?/', $bare, $numbers, PREG_SET_ORDER | PREG_OFFSET_CAPTURE);
                 foreach ($numbers as [[$number, $at]]) {
-                    $mutants[] = ['file' => substr($file->getPathname(), strlen($core) + 1), 'constant' => $constant[1][0], 'at' => $constant[2][1] + $at, 'from' => $number, 'to' => self::other($number)];
+                    $mutants[] = [
+                        'file' => substr($file->getPathname(), strlen($core) + 1),
+                        'constant' => $constant[1][0],
+                        'at' => $constant[2][1] + $at,
+                        'from' => $number,
+                        'to' => self::other($number),
+                    ];
                 }
             }
         }
@@ -128,7 +147,9 @@ final class Mutate
     {
         $plain = str_replace('_', '', $number);
 
-        return preg_match('/^\d+$/', $plain) === 1 ? (string) ((int) $plain + max(1, (int) round((int) $plain / 10))) : sprintf('%.17g', (float) $plain === 0.0 ? 0.1 : (float) $plain * 1.1);
+        return preg_match('/^\d+$/', $plain) === 1
+            ? (string) ((int) $plain + max(1, (int) round((int) $plain / 10)))
+            : sprintf('%.17g', (float) $plain === 0.0 ? 0.1 : (float) $plain * 1.1);
     }
 
     /**
@@ -144,8 +165,34 @@ final class Mutate
         $source = (string) file_get_contents("$home/core/{$mutant['file']}");
         file_put_contents("$home/core/{$mutant['file']}", substr_replace($source, $mutant['to'], $mutant['at'], strlen($mutant['from'])));
         // The copy stands before the original.
-        file_put_contents("$home/bootstrap.php", "<?php require '$root/vendor/autoload.php'; spl_autoload_register(static function (string \$class): void { \$file = '$home/core/' . str_replace('\\\\', '/', substr(\$class, 13)) . '.php'; if (str_starts_with(\$class, 'Rheacid\\\\Core\\\\') && is_file(\$file)) { require \$file; } }, true, true);");
-        $process = proc_open([PHP_BINARY, '-d', 'memory_limit=1G', "$root/vendor/bin/phpunit", '-c', "$root/phpunit.xml", '--testsuite', 'Core', '--bootstrap', "$home/bootstrap.php", '--cache-directory', "$home/cache", '--no-output', '--stop-on-failure', '--stop-on-error'], [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes, $root);
+        file_put_contents(
+            "$home/bootstrap.php",
+            "<?php require '$root/vendor/autoload.php'; spl_autoload_register(static function (string \$class): void { "
+                . "\$file = '$home/core/' . str_replace('\\\\', '/', substr(\$class, 13)) . '.php'; "
+                . "if (str_starts_with(\$class, 'Rheacid\\\\Core\\\\') && is_file(\$file)) { require \$file; } }, true, true);",
+        );
+        $process = proc_open(
+            [
+                PHP_BINARY,
+                '-d',
+                'memory_limit=1G',
+                "$root/vendor/bin/phpunit",
+                '-c',
+                "$root/phpunit.xml",
+                '--testsuite',
+                'Core',
+                '--bootstrap',
+                "$home/bootstrap.php",
+                '--cache-directory',
+                "$home/cache",
+                '--no-output',
+                '--stop-on-failure',
+                '--stop-on-error',
+            ],
+            [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']],
+            $pipes,
+            $root,
+        );
         assert(is_resource($process));
 
         return [$process, $mutant, $home, microtime(true)];

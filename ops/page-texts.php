@@ -12,7 +12,14 @@ $shown = [];
 foreach (['sela', 'oda', 'ilko'] as $name) {
     $curl = curl_init();
     $ask = static function (string $path, ?array $fields = null) use ($curl, $address): string {
-        curl_setopt_array($curl, [CURLOPT_URL => $address . $path, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_FOLLOWLOCATION => true, CURLOPT_TIMEOUT => 60, CURLOPT_HTTPGET => $fields === null]);
+        curl_setopt_array($curl, [
+            CURLOPT_URL => $address . $path,
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_COOKIEFILE => '',
+            CURLOPT_FOLLOWLOCATION => true,
+            CURLOPT_TIMEOUT => 60,
+            CURLOPT_HTTPGET => $fields === null,
+        ]);
         if ($fields !== null) {
             curl_setopt($curl, CURLOPT_POSTFIELDS, http_build_query($fields));
         }
@@ -22,10 +29,15 @@ foreach (['sela', 'oda', 'ilko'] as $name) {
     preg_match('/name="_token" value="([^"]+)"/', $ask('/sign-in'), $token);
     $ask('/sign-in', ['_token' => $token[1] ?? '', 'username' => $name, 'passphrase' => $passphrase]);
     $opened = [];
-    for ($queue = ['/'], $known = ['/' => true]; $queue !== [];) {
+    for ($queue = ['/'], $known = ['/' => true]; $queue !== []; ) {
         $path = array_shift($queue);
         $kind = preg_replace(['/[0-9]+/', '/\?.*/', '#/(library|standard|calculators|sums|add)/.*#'], ['N', '', '/$1/X'], $path);
-        if (($opened[$kind] = ($opened[$kind] ?? 0) + 1) > OF_EACH || str_ends_with($path, '.pdf') || str_ends_with($path, '.json') || str_ends_with($path, '.ics')) {
+        if (
+            ($opened[$kind] = ($opened[$kind] ?? 0) + 1) > OF_EACH ||
+            str_ends_with($path, '.pdf') ||
+            str_ends_with($path, '.json') ||
+            str_ends_with($path, '.ics')
+        ) {
             continue;
         }
         usleep(60_000);
@@ -38,7 +50,20 @@ foreach (['sela', 'oda', 'ilko'] as $name) {
                 $queue[] = $to;
             }
         }
-        $text = html_entity_decode((string) preg_replace(['#<(head|script|nav class="rail"|header|dialog)\b.*?</(head|script|nav|header|dialog)>#s', '#<(p|div|tr|li|h1|h2|dt|dd|label|option|summary|button|legend|caption)\b#', '/<[^>]*>/', '/[ \t]+/', '/\s*\n\s*/'], ['', "\n<$1", '', ' ', "\n"], $page), ENT_QUOTES);
+        $text = html_entity_decode(
+            (string) preg_replace(
+                [
+                    '#<(head|script|nav class="rail"|header|dialog)\b.*?</(head|script|nav|header|dialog)>#s',
+                    '#<(p|div|tr|li|h1|h2|dt|dd|label|option|summary|button|legend|caption)\b#',
+                    '/<[^>]*>/',
+                    '/[ \t]+/',
+                    '/\s*\n\s*/',
+                ],
+                ['', "\n<$1", '', ' ', "\n"],
+                $page,
+            ),
+            ENT_QUOTES,
+        );
         $lines = array_values(array_unique(array_filter(array_map(trim(...), explode("\n", $text)))));
         // A sentence is shown once: what is the same for everybody is not read three times.
         $new = array_filter($lines, static function (string $line) use (&$shown): bool {

@@ -7,7 +7,9 @@ declare(strict_types=1);
 
 [, $directory, $prefix] = $argv;
 $proven = array_map(static fn(string $line): string => substr(rtrim($line), 66), @file("$directory/read-back") ?: []);
-$files = array_values(array_filter(glob("$directory/$prefix*.tar*") ?: [], static fn(string $file): bool => in_array(basename($file), $proven, true)));
+$files = array_values(
+    array_filter(glob("$directory/$prefix*.tar*") ?: [], static fn(string $file): bool => in_array(basename($file), $proven, true)),
+);
 rsort($files);
 $kept = [];
 foreach (['Ymd' => 14, 'oW' => 8, 'Ym' => 12] as $form => $most) {

@@ -22,22 +22,31 @@ $open = static function (int $width, int $height, bool $dark) use ($address, $pa
     $chromium = Chromium::open($width, $height, $dark);
     $person = (new Person($chromium, $address))->signsIn('oda', $passphrase);
 
-    return [$chromium, $person, static function (string $name) use ($chromium, $person, $folder): void {
-        $person->leavesFields();
-        usleep(700_000);
-        $chromium->picture("$folder/$name.png");
-        echo "$name.png\n";
-    }];
+    return [
+        $chromium,
+        $person,
+        static function (string $name) use ($chromium, $person, $folder): void {
+            $person->leavesFields();
+            usleep(700_000);
+            $chromium->picture("$folder/$name.png");
+            echo "$name.png\n";
+        },
+    ];
 };
 if (($argv[5] ?? '') === 'empty') {
     // The first page of an installation that nobody has founded.
     $chromium = Chromium::open(1280, 800, false);
-    $somebody = (new Person($chromium, $address))->opens('/sign-in')->sees('Set up your site')->fills('Site name', 'Quillmere Pantry Works')->fills('Time zone', 'Europe/Dublin')->fills('Elevation', '142 m');
+    $somebody = (new Person($chromium, $address))
+        ->opens('/sign-in')
+        ->sees('Set up your site')
+        ->fills('Site name', 'Quillmere Pantry Works')
+        ->fills('Time zone', 'Europe/Dublin')
+        ->fills('Elevation', '142 m');
     usleep(700_000);
     $chromium->picture("$folder/set-up.png");
     echo "set-up.png\n";
     $chromium->close();
-    exit;
+    exit();
 }
 /** Its number, by its code. */
 $batch = static function (Person $person, string $code): int {
@@ -73,10 +82,21 @@ $accept($oda)->sees('Accept read-back')->taps('pH 4.01 reference · R-07')->sees
 $wait(90);
 $accept($oda)->sees('Usable until');
 $picture('calibrate-verdict');
-$oda->opens('/verify/3')->taps('ice crushed, to the bottom')->taps('clean water')->taps('deep at least')->taps('25 mm from wall')->taps('slush of crushed ice')->sees('These readings come from the simulated bath');
+$oda->opens('/verify/3')
+    ->taps('ice crushed, to the bottom')
+    ->taps('clean water')
+    ->taps('deep at least')
+    ->taps('25 mm from wall')
+    ->taps('slush of crushed ice')
+    ->sees('These readings come from the simulated bath');
 $picture('verify-bath');
 $oda->taps('Record check')->sees('Within tolerance');
-$oda->opens('/verify/3')->taps('slush of crushed ice')->sees('These readings come from the simulated bath')->taps('everything as drawn')->taps('Record check')->sees('Use with');
+$oda->opens('/verify/3')
+    ->taps('slush of crushed ice')
+    ->sees('These readings come from the simulated bath')
+    ->taps('everything as drawn')
+    ->taps('Record check')
+    ->sees('Use with');
 $oda->opens('/measure/2')->sees('Start measuring');
 $picture('begin-measuring');
 $oda->taps('Start measuring')->sees('Portion 1')->taps('sample of CS-0417')->sees('of 60 s');
@@ -100,15 +120,30 @@ foreach ([['211,8', '212,0'], ['143,1', '142,8']] as $numbers) {
 }
 $picture('round');
 $kraut = $batch($oda, 'KR-0007');
-$oda->opens("/measure/$kraut")->chooses('place', 'brine')->taps('typed from a real meter')->taps('Start measuring');
+$oda->opens("/measure/$kraut")
+    ->chooses('place', 'brine')
+    ->taps('typed from a real meter')
+    ->taps('Start measuring');
 foreach ([1, 2] as $portion) {
-    $oda->sees("Portion $portion")->fills('Potential', $portion === 1 ? '98,4' : '97,9')->fills('Temperature', '21,4')->taps('was stable')->taps("Accept portion $portion");
+    $oda->sees("Portion $portion")
+        ->fills('Potential', $portion === 1 ? '98,4' : '97,9')
+        ->fills('Temperature', '21,4')
+        ->taps('was stable')
+        ->taps("Accept portion $portion");
 }
-$oda->sees('Not needed')->taps('Record reading on KR-0007')->sees('Measure solids')->opens("/batches/$kraut")->sees('sample is not complete');
+$oda->sees('Not needed')
+    ->taps('Record reading on KR-0007')
+    ->sees('Measure solids')
+    ->opens("/batches/$kraut")
+    ->sees('sample is not complete');
 $picture('batch');
 $oda->taps('Measure solids')->taps('typed from a real meter')->taps('Start measuring');
 foreach ([1, 2] as $portion) {
-    $oda->sees("Portion $portion")->fills('Potential', $portion === 1 ? '76,2' : '76,0')->fills('Temperature', '21,4')->taps('was stable')->taps("Accept portion $portion");
+    $oda->sees("Portion $portion")
+        ->fills('Potential', $portion === 1 ? '76,2' : '76,0')
+        ->fills('Temperature', '21,4')
+        ->taps('was stable')
+        ->taps("Accept portion $portion");
 }
 $oda->sees('Not needed');
 $reading($oda, 'CS-0409')->sees('not proven');
@@ -128,16 +163,26 @@ $curve = [];
 for ($ml = 0.0; $ml < 7.0; $ml = round($ml + ($ml >= 5 ? 0.05 : 0.5), 2)) {
     $curve[] = sprintf('%.2f; %.2f', $ml, $wine->titrated(10.0, $ml, 0.1));
 }
-$oda->opens("/measure/{$batch($oda, 'WW-0012')}/titration")->chooses('endpoint', '7.0')->fills('Sample, °C', '20,8');
+$oda->opens("/measure/{$batch($oda, 'WW-0012')}/titration")
+    ->chooses('endpoint', '7.0')
+    ->fills('Sample, °C', '20,8');
 foreach ([0, 1] as $portion) {
-    $oda->browser->executeScript('const area = document.querySelector(arguments[0]); area.value = arguments[1]; area.dispatchEvent(new Event("input", { bubbles: true })); document.querySelector(arguments[2]).value = "10"', ["[name=\"portions[$portion][curve]\"]", implode("\n", $curve), "[name=\"portions[$portion][sample]\"]"]);
+    $oda->browser->executeScript(
+        'const area = document.querySelector(arguments[0]); area.value = arguments[1]; area.dispatchEvent(new Event("input", { bubbles: '
+            . 'true })); document.querySelector(arguments[2]).value = "10"',
+        ["[name=\"portions[$portion][curve]\"]", implode("\n", $curve), "[name=\"portions[$portion][sample]\"]"],
+    );
 }
 $oda->sees('Endpoint: ');
 $oda->browser->executeScript("document.querySelector('.titre').scrollIntoView({block: 'start'})");
 $picture('titration');
 $oda->taps('Record titration')->sees('Recorded on WW-0012.');
 $oda->taps('Sign out')->sees('I have an invitation code');
-$oda->signsIn('sela', $passphrase)->opens("/batches/{$batch($oda, 'CS-0398')}")->sees('Found after release.')->taps('Open deviation')->sees('A lead recalls it or lets it stand');
+$oda->signsIn('sela', $passphrase)
+    ->opens("/batches/{$batch($oda, 'CS-0398')}")
+    ->sees('Found after release.')
+    ->taps('Open deviation')
+    ->sees('A lead recalls it or lets it stand');
 $picture('deviation');
 $chromium->close();
 

@@ -13,7 +13,12 @@ declare(strict_types=1);
 
 $read = static fn(string $file): string => is_string($text = @file_get_contents($file)) ? $text : exit(2);
 // A key or a signature as bytes; anything else is none.
-$bytes = static fn(string $text, int $length): string => preg_match('/^[0-9a-f]{' . 2 * $length . '}$/', $text = strtolower((string) preg_replace('/\s+/', '', $text))) === 1 ? (string) hex2bin($text) : '';
+$bytes = static fn(string $text, int $length): string => preg_match(
+    '/^[0-9a-f]{' . 2 * $length . '}$/',
+    $text = strtolower((string) preg_replace('/\s+/', '', $text)),
+) === 1
+    ? (string) hex2bin($text)
+    : '';
 [, $do, $file] = [...$argv, '', '', ''];
 switch ($do) {
     case 'new':

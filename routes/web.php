@@ -95,15 +95,21 @@ Route::middleware('guest')->group(static function (): void {
     Route::get('sign-in/code', [SignInController::class, 'ask'])->name('sign-in.code');
     Route::post('sign-in/code', [SignInController::class, 'code'])->middleware('throttle:hands');
     Route::get('set-up', [SetUpController::class, 'create'])->name('set-up');
-    Route::post('set-up', [SetUpController::class, 'store'])->middleware('throttle:hands')->name('set-up.store');
+    Route::post('set-up', [SetUpController::class, 'store'])
+        ->middleware('throttle:hands')
+        ->name('set-up.store');
     Route::get('join', [PeopleController::class, 'join'])->name('join');
-    Route::post('join', [PeopleController::class, 'enter'])->middleware('throttle:hands')->name('join.enter');
+    Route::post('join', [PeopleController::class, 'enter'])
+        ->middleware('throttle:hands')
+        ->name('join.enter');
 });
 
 Route::middleware(['auth', SignsOutIdle::class, AsksForBetterSecret::class, BoundsUploads::class])->group(static function (): void {
     Route::post('sign-out', [SignInController::class, 'destroy'])->name('sign-out');
     Route::get('yourself', [YourselfController::class, 'show'])->name('yourself');
-    Route::post('yourself', [YourselfController::class, 'update'])->middleware('can:record')->name('yourself.update');
+    Route::post('yourself', [YourselfController::class, 'update'])
+        ->middleware('can:record')
+        ->name('yourself.update');
     Route::get('yourself/code', [CodeController::class, 'show'])->name('yourself.code');
     Route::post('yourself/code', [CodeController::class, 'store']);
     Route::post('yourself/code/off', [CodeController::class, 'destroy'])->name('yourself.code.off');
@@ -123,10 +129,16 @@ Route::middleware(['auth', SignsOutIdle::class, AsksForBetterSecret::class, Boun
     Route::get('site', SiteController::class)->name('site');
 
     Route::get('ready', [ShelfController::class, 'index'])->name('ready');
-    Route::get('ready/add/{what}', [AddController::class, 'create'])->middleware('can:record')->name('add');
-    Route::get('ready/import', [ShelfImportController::class, 'create'])->middleware('can:record')->name('shelf.import');
+    Route::get('ready/add/{what}', [AddController::class, 'create'])
+        ->middleware('can:record')
+        ->name('add');
+    Route::get('ready/import', [ShelfImportController::class, 'create'])
+        ->middleware('can:record')
+        ->name('shelf.import');
     Route::get('ready/labels', LabelController::class)->name('labels');
-    Route::get('ready/pairing', [PairingController::class, 'create'])->middleware('can:record')->name('pairing');
+    Route::get('ready/pairing', [PairingController::class, 'create'])
+        ->middleware('can:record')
+        ->name('pairing');
     Route::get('ready/electrodes', [ShelfController::class, 'compare'])->name('electrodes');
     Route::get('policies', [PolicyController::class, 'index'])->name('policies');
     Route::get('policies/{policy}', [PolicyController::class, 'show'])->name('policies.show');
@@ -142,7 +154,9 @@ Route::middleware(['auth', SignsOutIdle::class, AsksForBetterSecret::class, Boun
     Route::get('pairs/{pair}/check/live', [ControlCheckController::class, 'live'])->name('checks.live');
     Route::get('cells/{pair}', [CellController::class, 'show'])->name('cells.show');
     Route::get('cells/{pair}/live', [CellController::class, 'live'])->name('cells.live');
-    Route::get('bench/{pair}', [BenchController::class, 'show'])->middleware('can:record')->name('bench.show');
+    Route::get('bench/{pair}', [BenchController::class, 'show'])
+        ->middleware('can:record')
+        ->name('bench.show');
     Route::get('calibrations/{calibration}', CalibrationController::class)->name('calibrations.show');
     Route::get('calibrations/{calibration}/certificate', [CertificateController::class, 'calibration'])->name('calibrations.certificate');
     Route::get('calibrations/{calibration}/certificate.pdf', [CertificateController::class, 'calibrationPdf'])->name('calibrations.pdf');
@@ -152,8 +166,12 @@ Route::middleware(['auth', SignsOutIdle::class, AsksForBetterSecret::class, Boun
     Route::get('verify/reference', [TemperatureReferenceController::class, 'show'])->name('verify.reference');
     Route::get('verify/{thermometer}', [VerifyController::class, 'show'])->name('verify.show');
     Route::get('thermometer-checks/{verification}', [VerificationController::class, 'show'])->name('verifications.show');
-    Route::get('thermometer-checks/{verification}/certificate', [CertificateController::class, 'verification'])->name('verifications.certificate');
-    Route::get('thermometer-checks/{verification}/certificate.pdf', [CertificateController::class, 'verificationPdf'])->name('verifications.pdf');
+    Route::get('thermometer-checks/{verification}/certificate', [CertificateController::class, 'verification'])->name(
+        'verifications.certificate',
+    );
+    Route::get('thermometer-checks/{verification}/certificate.pdf', [CertificateController::class, 'verificationPdf'])->name(
+        'verifications.pdf',
+    );
 
     Route::get('logs/{log}', [LogController::class, 'show'])->name('logs.show');
     Route::get('pairs/{pair}/sample-log', [LogController::class, 'sample'])->name('logs.sample');
@@ -163,9 +181,13 @@ Route::middleware(['auth', SignsOutIdle::class, AsksForBetterSecret::class, Boun
     Route::get('methods', [MethodController::class, 'index'])->name('methods');
     Route::get('methods/standard/{standard}', [MethodController::class, 'standard'])->name('methods.standard');
     Route::get('methods/{method}', [MethodController::class, 'show'])->name('methods.show');
-    Route::get('methods/{method}/change', [MethodController::class, 'edit'])->middleware('can:lead')->name('methods.edit');
+    Route::get('methods/{method}/change', [MethodController::class, 'edit'])
+        ->middleware('can:lead')
+        ->name('methods.edit');
     Route::get('measure', [MeasureController::class, 'index'])->name('measure');
-    Route::get('rounds/new', [RoundController::class, 'create'])->middleware('can:record')->name('rounds.create');
+    Route::get('rounds/new', [RoundController::class, 'create'])
+        ->middleware('can:record')
+        ->name('rounds.create');
     Route::get('rounds/{round}', [RoundController::class, 'show'])->name('rounds.show');
     Route::get('people', [PeopleController::class, 'index'])->name('people');
     Route::get('system', SystemController::class)->middleware('can:read-access')->name('system');
@@ -175,9 +197,15 @@ Route::middleware(['auth', SignsOutIdle::class, AsksForBetterSecret::class, Boun
     Route::get('sources', [SourceController::class, 'index'])->name('sources');
     Route::get('repeatability', RepeatabilityController::class)->name('repeatability');
     Route::get('measure/{batch}', [MeasureController::class, 'create'])->name('drafts.create');
-    Route::get('measure/{batch}/late', [LateController::class, 'create'])->middleware('can:record')->name('late.create');
-    Route::get('measure/{batch}/other', [OtherController::class, 'create'])->middleware('can:record')->name('others.create');
-    Route::get('measure/{batch}/titration', [TitrationController::class, 'create'])->middleware('can:record')->name('titrations.create');
+    Route::get('measure/{batch}/late', [LateController::class, 'create'])
+        ->middleware('can:record')
+        ->name('late.create');
+    Route::get('measure/{batch}/other', [OtherController::class, 'create'])
+        ->middleware('can:record')
+        ->name('others.create');
+    Route::get('measure/{batch}/titration', [TitrationController::class, 'create'])
+        ->middleware('can:record')
+        ->name('titrations.create');
     Route::get('measure/{batch}/burette', [TitrationController::class, 'live'])->name('burettes.live');
     Route::get('drafts/{draft}', [MeasurementDraftController::class, 'show'])->name('drafts.show');
     Route::get('drafts/{draft}/live', [MeasurementDraftController::class, 'live'])->name('drafts.live');
@@ -189,10 +217,14 @@ Route::middleware(['auth', SignsOutIdle::class, AsksForBetterSecret::class, Boun
     Route::get('deviations/{deviation}', [DeviationController::class, 'show'])->name('deviations.show');
     Route::get('products', [ProductController::class, 'index'])->name('products');
     Route::get('products/library/{code}', [ProductController::class, 'library'])->name('products.library');
-    Route::get('products/import', [ProductImportController::class, 'create'])->middleware('can:lead')->name('products.import');
+    Route::get('products/import', [ProductImportController::class, 'create'])
+        ->middleware('can:lead')
+        ->name('products.import');
     Route::get('products/schema.json', [ProductImportController::class, 'schema'])->name('products.schema');
     Route::get('products/{product}', [ProductController::class, 'show'])->name('products.show');
-    Route::get('products/{product}/change', [ProductController::class, 'edit'])->middleware('can:lead')->name('products.edit');
+    Route::get('products/{product}/change', [ProductController::class, 'edit'])
+        ->middleware('can:lead')
+        ->name('products.edit');
     Route::get('products/{product}/product.json', [ProductController::class, 'export'])->name('products.export');
     Route::get('batches/{batch}', [BatchController::class, 'show'])->name('batches.show');
     Route::get('readings/{measurement}', [MeasurementController::class, 'show'])->name('readings.show');
@@ -205,17 +237,27 @@ Route::middleware(['auth', SignsOutIdle::class, AsksForBetterSecret::class, Boun
         Route::post('ready/pairs', [PairingController::class, 'store'])->name('pairing.store');
         Route::post('pairs/{pair}/part', [PairingController::class, 'part'])->name('pairs.part');
         Route::post('pairs/{pair}/care', [CareController::class, 'store'])->name('care.store');
-        Route::post('pairs/{pair}/policy', [PolicyController::class, 'assign'])->middleware('can:lead')->name('policies.assign');
+        Route::post('pairs/{pair}/policy', [PolicyController::class, 'assign'])
+            ->middleware('can:lead')
+            ->name('policies.assign');
         Route::post('lots/{lot}/events', [BottleController::class, 'store'])->name('lots.log');
-        Route::post('policies/{policy}', [PolicyController::class, 'update'])->middleware('can:lead')->name('policies.update');
+        Route::post('policies/{policy}', [PolicyController::class, 'update'])
+            ->middleware('can:lead')
+            ->name('policies.update');
         Route::post('cells/{pair}/immersions', [CellController::class, 'immerse'])->name('cells.immerse');
         Route::post('cells/{pair}', [CellController::class, 'store'])->name('cells.store');
-        Route::post('verify/elevation', [VerifyController::class, 'elevation'])->middleware('can:lead')->name('verify.elevation');
+        Route::post('verify/elevation', [VerifyController::class, 'elevation'])
+            ->middleware('can:lead')
+            ->name('verify.elevation');
         Route::post('verify/{thermometer}', [VerifyController::class, 'store'])->name('verify.store');
         Route::post('verify/{thermometer}/dip', [VerifyController::class, 'dip'])->name('verify.dip');
         Route::post('verify/{thermometer}/log', [VerifyController::class, 'log'])->name('verify.log');
-        Route::post('thermometer-checks/{verification}/outcome', [VerificationController::class, 'conclude'])->name('verifications.conclude');
-        Route::post('thermometers/{thermometer}/service', [ThermometerServiceController::class, 'store'])->middleware('can:lead')->name('thermometers.service');
+        Route::post('thermometer-checks/{verification}/outcome', [VerificationController::class, 'conclude'])->name(
+            'verifications.conclude',
+        );
+        Route::post('thermometers/{thermometer}/service', [ThermometerServiceController::class, 'store'])
+            ->middleware('can:lead')
+            ->name('thermometers.service');
         Route::post('bench/{pair}', [BenchController::class, 'store'])->name('bench.store');
 
         Route::post('calibrate/{pair}/runs', [CalibrateController::class, 'store'])->name('runs.store');
@@ -234,43 +276,87 @@ Route::middleware(['auth', SignsOutIdle::class, AsksForBetterSecret::class, Boun
         Route::post('batches', [BatchLifeController::class, 'store'])->name('batches.store');
         Route::post('batches/{batch}/steps', [BatchLifeController::class, 'step'])->name('batches.step');
         Route::post('batches/{batch}/steps/wait', [BatchLifeController::class, 'wait'])->name('batches.wait');
-        Route::post('steps/{step}', [BatchLifeController::class, 'changeStep'])->middleware('can:lead')->name('steps.change');
+        Route::post('steps/{step}', [BatchLifeController::class, 'changeStep'])
+            ->middleware('can:lead')
+            ->name('steps.change');
         Route::post('batches/{batch}/route', [BatchLifeController::class, 'route'])->name('batches.route');
         Route::post('occasions/{occasion}/end', [BatchLifeController::class, 'end'])->name('occasions.end');
-        Route::post('courses/{course}/strikes', [CourseController::class, 'strike'])->middleware('can:lead')->name('courses.strike');
+        Route::post('courses/{course}/strikes', [CourseController::class, 'strike'])
+            ->middleware('can:lead')
+            ->name('courses.strike');
         Route::post('batches/{batch}/answers', [BatchLifeController::class, 'answer'])->name('batches.answer');
         Route::post('batches/{batch}/state', [BatchLifeController::class, 'move'])->name('batches.move');
         Route::post('batches/{batch}/notes', [BatchLifeController::class, 'note'])->name('batches.note');
         Route::post('batches/{batch}/additions', [BatchLifeController::class, 'add'])->name('batches.add');
-        Route::post('batches/{batch}/recall', [BatchLifeController::class, 'recall'])->middleware('can:lead')->name('batches.recall');
-        Route::post('batches/{batch}/release', [BatchLifeController::class, 'release'])->middleware('can:lead')->name('batches.release');
+        Route::post('batches/{batch}/recall', [BatchLifeController::class, 'recall'])
+            ->middleware('can:lead')
+            ->name('batches.recall');
+        Route::post('batches/{batch}/release', [BatchLifeController::class, 'release'])
+            ->middleware('can:lead')
+            ->name('batches.release');
         Route::post('batches/{batch}/temperatures', [CourseController::class, 'store'])->name('courses.store');
         Route::post('deviations/{deviation}/actions', [DeviationController::class, 'act'])->name('deviations.act');
-        Route::post('deviations/{deviation}/disposition', [DeviationController::class, 'dispose'])->middleware('can:lead')->name('deviations.dispose');
-        Route::post('products/import', [ProductImportController::class, 'preview'])->middleware('can:lead')->name('products.preview');
-        Route::post('products/import/take', [ProductImportController::class, 'store'])->middleware('can:lead')->name('products.import.take');
-        Route::post('products/library/{code}', [ProductController::class, 'take'])->middleware('can:lead')->name('products.take');
-        Route::post('products/{product}/drawn', [ProductController::class, 'draw'])->middleware('can:lead')->name('products.draw');
-        Route::post('products/{product}', [ProductController::class, 'update'])->middleware('can:lead')->name('products.update');
+        Route::post('deviations/{deviation}/disposition', [DeviationController::class, 'dispose'])
+            ->middleware('can:lead')
+            ->name('deviations.dispose');
+        Route::post('products/import', [ProductImportController::class, 'preview'])
+            ->middleware('can:lead')
+            ->name('products.preview');
+        Route::post('products/import/take', [ProductImportController::class, 'store'])
+            ->middleware('can:lead')
+            ->name('products.import.take');
+        Route::post('products/library/{code}', [ProductController::class, 'take'])
+            ->middleware('can:lead')
+            ->name('products.take');
+        Route::post('products/{product}/drawn', [ProductController::class, 'draw'])
+            ->middleware('can:lead')
+            ->name('products.draw');
+        Route::post('products/{product}', [ProductController::class, 'update'])
+            ->middleware('can:lead')
+            ->name('products.update');
 
-        Route::post('methods/standard/{standard}', [MethodController::class, 'take'])->middleware('can:lead')->name('methods.take');
-        Route::post('methods/{method}', [MethodController::class, 'update'])->middleware('can:lead')->name('methods.update');
-        Route::post('sources', [SourceController::class, 'store'])->middleware('can:lead')->name('sources.store');
-        Route::post('settings', [SettingsController::class, 'update'])->middleware('can:lead')->name('settings.update');
-        Route::post('settings/zone', [SettingsController::class, 'move'])->middleware('can:lead')->name('settings.zone');
-        Route::post('people', [PeopleController::class, 'store'])->middleware('can:lead')->name('people.store');
-        Route::post('people/{person}/code', [PeopleController::class, 'code'])->middleware('can:lead')->name('people.code');
-        Route::post('people/{person}/sign-out', [PeopleController::class, 'signOut'])->middleware('can:lead')->name('people.sign-out');
-        Route::post('people/{person}/appointment', [PeopleController::class, 'appoint'])->middleware('can:lead')->name('people.appoint');
-        Route::post('keeping/true-time', [KeepingController::class, 'state'])->middleware('can:lead')->name('clock.state');
-        Route::post('restorations/{restoration}', [TodayController::class, 'confirm'])->middleware('can:lead')->name('restorations.confirm');
+        Route::post('methods/standard/{standard}', [MethodController::class, 'take'])
+            ->middleware('can:lead')
+            ->name('methods.take');
+        Route::post('methods/{method}', [MethodController::class, 'update'])
+            ->middleware('can:lead')
+            ->name('methods.update');
+        Route::post('sources', [SourceController::class, 'store'])
+            ->middleware('can:lead')
+            ->name('sources.store');
+        Route::post('settings', [SettingsController::class, 'update'])
+            ->middleware('can:lead')
+            ->name('settings.update');
+        Route::post('settings/zone', [SettingsController::class, 'move'])
+            ->middleware('can:lead')
+            ->name('settings.zone');
+        Route::post('people', [PeopleController::class, 'store'])
+            ->middleware('can:lead')
+            ->name('people.store');
+        Route::post('people/{person}/code', [PeopleController::class, 'code'])
+            ->middleware('can:lead')
+            ->name('people.code');
+        Route::post('people/{person}/sign-out', [PeopleController::class, 'signOut'])
+            ->middleware('can:lead')
+            ->name('people.sign-out');
+        Route::post('people/{person}/appointment', [PeopleController::class, 'appoint'])
+            ->middleware('can:lead')
+            ->name('people.appoint');
+        Route::post('keeping/true-time', [KeepingController::class, 'state'])
+            ->middleware('can:lead')
+            ->name('clock.state');
+        Route::post('restorations/{restoration}', [TodayController::class, 'confirm'])
+            ->middleware('can:lead')
+            ->name('restorations.confirm');
         Route::post('rounds', [RoundController::class, 'store'])->name('rounds.store');
         Route::post('rounds/{round}/drawing', [RoundController::class, 'draw'])->name('rounds.draw');
         Route::post('rounds/{round}/stops/{stop}', [RoundController::class, 'visit'])->name('rounds.visit');
         Route::post('rounds/{round}/pass', [RoundController::class, 'pass'])->name('rounds.pass');
         Route::post('measure/{batch}/late', [LateController::class, 'store'])->name('late.store');
         Route::post('measure/{batch}/other', [OtherController::class, 'store'])->name('others.store');
-        Route::post('measure/{batch}/titration/drawn/{portion}', [TitrationController::class, 'draw'])->whereIn('portion', ['0', '1', '2'])->name('titrations.draw');
+        Route::post('measure/{batch}/titration/drawn/{portion}', [TitrationController::class, 'draw'])
+            ->whereIn('portion', ['0', '1', '2'])
+            ->name('titrations.draw');
         Route::post('measure/{batch}/titration', [TitrationController::class, 'store'])->name('titrations.store');
         Route::post('lots/{lot}/strength', [TitrationController::class, 'standardise'])->name('lots.standardise');
         Route::post('measure/{batch}/drafts', [MeasureController::class, 'store'])->name('drafts.store');

@@ -15,7 +15,8 @@ final class Architecture
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('Rheacid\Core'))
-            ->shouldNot()->dependOn()
+            ->shouldNot()
+            ->dependOn()
             ->classes(
                 Selector::inNamespace('Illuminate'),
                 Selector::inNamespace('Carbon'),
@@ -29,8 +30,13 @@ final class Architecture
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('Rheacid\Models'))
-            ->shouldNot()->dependOn()
-            ->classes(Selector::inNamespace('Rheacid\Http'), Selector::inNamespace('Rheacid\Actions'), Selector::inNamespace('Rheacid\View'))
+            ->shouldNot()
+            ->dependOn()
+            ->classes(
+                Selector::inNamespace('Rheacid\Http'),
+                Selector::inNamespace('Rheacid\Actions'),
+                Selector::inNamespace('Rheacid\View'),
+            )
             ->because('an arrow never points back');
     }
 
@@ -38,7 +44,8 @@ final class Architecture
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('Rheacid\Http'))
-            ->shouldNot()->dependOn()
+            ->shouldNot()
+            ->dependOn()
             ->classes(Selector::classname('Illuminate\Support\Facades\DB'), Selector::classname('Rheacid\Records\Recording'))
             ->because('only actions write');
     }
@@ -46,8 +53,13 @@ final class Architecture
     public function test_only_the_simulated_bench_reads_the_true_values(): Rule
     {
         return PHPat::rule()
-            ->classes(Selector::inNamespace('Rheacid\Actions\Calibrate'), Selector::inNamespace('Rheacid\Actions\Measure'), Selector::inNamespace('Rheacid\Measure'))
-            ->shouldNot()->dependOn()
+            ->classes(
+                Selector::inNamespace('Rheacid\Actions\Calibrate'),
+                Selector::inNamespace('Rheacid\Actions\Measure'),
+                Selector::inNamespace('Rheacid\Measure'),
+            )
+            ->shouldNot()
+            ->dependOn()
             ->classes(Selector::inNamespace('Rheacid\Core\Simulation'), Selector::classname('Rheacid\Bench\SimulatedBench'))
             ->because('a run sees the trace of an electrode, never its true condition');
     }

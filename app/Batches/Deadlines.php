@@ -20,7 +20,12 @@ final class Deadlines
     public static function of(Batch $batch): array
     {
         $answers = $batch->conditions();
-        $timed = array_filter($batch->judgedBy(), static fn(ProductLimit $limit): bool => $limit->applies === Applies::WithinHours && ($limit->condition === null || ($answers[$limit->condition] ?? false)) && $batch->begun($limit->since) !== null);
+        $timed = array_filter(
+            $batch->judgedBy(),
+            static fn(ProductLimit $limit): bool => $limit->applies === Applies::WithinHours
+                && ($limit->condition === null || ($answers[$limit->condition] ?? false))
+                && $batch->begun($limit->since) !== null,
+        );
         if ($timed === []) {
             return [];
         }
@@ -45,7 +50,9 @@ final class Deadlines
                 $isMet,
                 $isMet ? null : self::forecast($batch, $limit, $hours, $begun, $course),
                 $hours,
-                $isMet || $newest === null || $limit->measurand !== Measurand::Ph->value ? null : LimitWords::toGo($limit, $newest[1], Series::newestU($batch)),
+                $isMet || $newest === null || $limit->measurand !== Measurand::Ph->value
+                    ? null
+                    : LimitWords::toGo($limit, $newest[1], Series::newestU($batch)),
             );
         }
         usort($deadlines, static fn(DeadlineFacts $a, DeadlineFacts $b): int => $a->at <=> $b->at);

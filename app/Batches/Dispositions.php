@@ -26,16 +26,25 @@ final class Dispositions
             $limits[$limit->limit->name] = $limit;
         }
         $standing = [];
-        $decided = DB::table('deviations')->join('dispositions', 'dispositions.deviation_id', '=', 'deviations.id')
-            ->where('deviations.batch_id', $batch->id)->where('deviations.is_missed_in_time', true)->where('dispositions.disposition', DispositionKind::GoOn->value)
-            ->orderBy('dispositions.id')->get(['deviations.limit_name', 'dispositions.until_at', 'dispositions.at']);
+        $decided = DB::table('deviations')
+            ->join('dispositions', 'dispositions.deviation_id', '=', 'deviations.id')
+            ->where('deviations.batch_id', $batch->id)
+            ->where('deviations.is_missed_in_time', true)
+            ->where('dispositions.disposition', DispositionKind::GoOn->value)
+            ->orderBy('dispositions.id')
+            ->get(['deviations.limit_name', 'dispositions.until_at', 'dispositions.at']);
         foreach ($decided as $row) {
             $limit = $limits[(string) $row->limit_name] ?? null;
             $begun = $limit === null ? null : $batch->begun($limit->since);
-            if ($limit === null || $begun === null || self::changedAfter($batch, $limit, CarbonImmutable::parse((string) $row->at, 'UTC'))) {
+            if (
+                $limit === null
+                || $begun === null
+                || self::changedAfter($batch, $limit, CarbonImmutable::parse((string) $row->at, 'UTC'))
+            ) {
                 continue;
             }
-            $standing[$limit->limit->name] = $row->until_at === null ? null : $begun->diffInSeconds(CarbonImmutable::parse((string) $row->until_at, 'UTC')) / 3600;
+            $standing[$limit->limit->name]
+                = $row->until_at === null ? null : $begun->diffInSeconds(CarbonImmutable::parse((string) $row->until_at, 'UTC')) / 3600;
         }
 
         return $standing;
@@ -43,6 +52,8 @@ final class Dispositions
 
     private static function changedAfter(Batch $batch, ProductLimit $limit, CarbonImmutable $decided): bool
     {
-        return $batch->steps->contains(static fn(BatchStep $one): bool => str_ends_with($limit->since, (string) $one->step) && $one->entered_at > $decided);
+        return $batch->steps->contains(
+            static fn(BatchStep $one): bool => str_ends_with($limit->since, (string) $one->step) && $one->entered_at > $decided,
+        );
     }
 }

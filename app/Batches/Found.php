@@ -37,19 +37,26 @@ final class Found
     /** @throws Refused if nothing was drawn from that batch under that number */
     public static function occasion(int $id, Batch $batch): Occasion
     {
-        return Occasion::query()->where('batch_id', $batch->id)->find($id) ?? throw Refused::because('That sample belongs to another batch.', 'joins');
+        return Occasion::query()->where('batch_id', $batch->id)->find($id)
+            ?? throw Refused::because('That sample belongs to another batch.', 'joins');
     }
 
     /** @throws Refused if it is of another batch */
     public static function measurement(int $id, Batch $batch): Measurement
     {
-        return Measurement::query()->whereRelation('occasion', 'batch_id', $batch->id)->find($id) ?? throw Refused::because('That entry is of another batch.', 'reason');
+        return Measurement::query()->whereRelation('occasion', 'batch_id', $batch->id)->find($id)
+            ?? throw Refused::because('That entry is of another batch.', 'reason');
     }
 
     /** @throws Refused if that batch has no such stop to be read */
     public static function stop(int $id, Batch $batch): RoundStop
     {
-        return RoundStop::query()->where('batch_id', $batch->id)->whereNull('duplicate_of')->whereNull('cup_code')->whereDoesntHave('visit')->find($id) ?? throw Refused::because('That stop of the round is done, or of another batch.', 'stop');
+        return RoundStop::query()
+            ->where('batch_id', $batch->id)
+            ->whereNull('duplicate_of')
+            ->whereNull('cup_code')
+            ->whereDoesntHave('visit')
+            ->find($id) ?? throw Refused::because('That stop of the round is done, or of another batch.', 'stop');
     }
 
     /** @throws Refused if there is none */
@@ -61,7 +68,8 @@ final class Found
     /** @throws Refused if there is none */
     public static function method(string $code): Method
     {
-        return Method::query()->where('code', $code)->orderByDesc('version')->first() ?? throw Refused::because('Choose a method.', 'method');
+        return Method::query()->where('code', $code)->orderByDesc('version')->first()
+            ?? throw Refused::because('Choose a method.', 'method');
     }
 
     /** @throws Refused if there is none */

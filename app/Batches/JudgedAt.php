@@ -38,7 +38,10 @@ final class JudgedAt
     /** @return list<string> limits that another open occasion will answer, drawn by their deadline */
     private static function awaited(Batch $batch, Occasion $occasion, ?int $occasionId): array
     {
-        $timed = array_filter($batch->judgedBy(), static fn(ProductLimit $limit): bool => $limit->hours !== null && $limit->isPast($occasion));
+        $timed = array_filter(
+            $batch->judgedBy(),
+            static fn(ProductLimit $limit): bool => $limit->hours !== null && $limit->isPast($occasion),
+        );
         $open = $timed === [] ? [] : array_filter(Together::open($batch), static fn(Drawn $one): bool => $one->id !== $occasionId);
         $names = [];
         foreach ($open as $other) {
@@ -61,7 +64,12 @@ final class JudgedAt
         foreach (Together::lacking($open, $batch) as $lacking) {
             foreach ($timed as $limit) {
                 $clock = $hours[$limit->since] ?? null;
-                if ($limit->measurand === $lacking['measurand'] && $limit->basis === $lacking['basis'] && $clock !== null && Numbers::atMost($clock, $disposed[$limit->limit->name] ?? (float) $limit->hours)) {
+                if (
+                    $limit->measurand === $lacking['measurand']
+                    && $limit->basis === $lacking['basis']
+                    && $clock !== null
+                    && Numbers::atMost($clock, $disposed[$limit->limit->name] ?? (float) $limit->hours)
+                ) {
                     $names[] = $limit->limit->name;
                 }
             }

@@ -17,10 +17,20 @@ final class Judging
     /** @return list<float> pH of the edges of their binding limits */
     public static function edges(): array
     {
-        $rows = DB::table('product_limits')->join('batches', 'batches.product_id', '=', 'product_limits.product_id')
-            ->join('board', static fn($on) => $on->on('board.thing_id', '=', 'batches.id')->where('board.part', Part::Batch->value)->where('board.is_live', true))
-            ->whereIn('kind', [LimitKind::Critical->value, LimitKind::Legal->value])->where('measurand', Measurand::Ph->value)
-            ->distinct()->limit(self::MOST)->get(['low', 'high']);
+        $rows = DB::table('product_limits')
+            ->join('batches', 'batches.product_id', '=', 'product_limits.product_id')
+            ->join(
+                'board',
+                static fn($on) => $on
+                    ->on('board.thing_id', '=', 'batches.id')
+                    ->where('board.part', Part::Batch->value)
+                    ->where('board.is_live', true),
+            )
+            ->whereIn('kind', [LimitKind::Critical->value, LimitKind::Legal->value])
+            ->where('measurand', Measurand::Ph->value)
+            ->distinct()
+            ->limit(self::MOST)
+            ->get(['low', 'high']);
         $edges = [];
         foreach ($rows as $row) {
             foreach ([$row->low, $row->high] as $edge) {

@@ -58,9 +58,23 @@ final class Life
     }
 
     /** @param string|null $told of a recall: who was told what */
-    public static function move(Entry $entry, Batch $batch, BatchState $next, Statement|string|null $reason, ?string $told = null): BatchEvent
-    {
-        return $entry->add(new BatchEvent(['batch_id' => $batch->id, 'state' => $next, 'at' => $entry->at, 'reason' => is_string($reason) ? mb_strimwidth($reason, 0, 400, '…') : $reason, 'told' => $told, 'person_id' => $entry->by->id]));
+    public static function move(
+        Entry $entry,
+        Batch $batch,
+        BatchState $next,
+        Statement|string|null $reason,
+        ?string $told = null,
+    ): BatchEvent {
+        return $entry->add(
+            new BatchEvent([
+                'batch_id' => $batch->id,
+                'state' => $next,
+                'at' => $entry->at,
+                'reason' => is_string($reason) ? mb_strimwidth($reason, 0, 400, '…') : $reason,
+                'told' => $told,
+                'person_id' => $entry->by->id,
+            ]),
+        );
     }
 
     /** Whether it was ever released. */
@@ -75,21 +89,54 @@ final class Life
         $added = Addition::query()->where('batch_id', $batch->id)->where('state', Addition::DONE)->max('at');
         $drawn = is_string($added) ? Occasion::query()->where('batch_id', $batch->id)->max('drawn_at') : null;
 
-        return AfterAddition::isReadingAwaited(is_string($added) ? CarbonImmutable::parse($added, 'UTC') : null, is_string($drawn) ? CarbonImmutable::parse($drawn, 'UTC') : null);
+        return AfterAddition::isReadingAwaited(
+            is_string($added) ? CarbonImmutable::parse($added, 'UTC') : null,
+            is_string($drawn) ? CarbonImmutable::parse($drawn, 'UTC') : null,
+        );
     }
 
     /** The deviation that stands open on that limit; it is opened if there is none. */
-    public static function deviate(Entry $entry, Batch $batch, string $limit, LimitKind $kind, bool $isMissedInTime, Statement $what, ?int $decisionId, bool $isAfterRelease = false): Deviation
-    {
-        $open = Deviation::query()->where('batch_id', $batch->id)->where('limit_name', $limit)->whereDoesntHave('disposition')->orderByDesc('id')->first();
+    public static function deviate(
+        Entry $entry,
+        Batch $batch,
+        string $limit,
+        LimitKind $kind,
+        bool $isMissedInTime,
+        Statement $what,
+        ?int $decisionId,
+        bool $isAfterRelease = false,
+    ): Deviation {
+        $open = Deviation::query()
+            ->where('batch_id', $batch->id)
+            ->where('limit_name', $limit)
+            ->whereDoesntHave('disposition')
+            ->orderByDesc('id')
+            ->first();
         // One that says less than what is known now does not stand for it.
-        return $open !== null && (!$isMissedInTime || $open->is_missed_in_time === true) ? $open : $entry->add(new Deviation(['batch_id' => $batch->id, 'decision_id' => $decisionId, 'limit_name' => $limit, 'kind' => $kind, 'is_missed_in_time' => $isMissedInTime, 'what' => $what, 'is_after_release' => $isAfterRelease, 'at' => $entry->at, 'person_id' => $entry->by->id]));
+        return $open !== null && (!$isMissedInTime || $open->is_missed_in_time === true)
+            ? $open
+            : $entry->add(
+                new Deviation([
+                    'batch_id' => $batch->id,
+                    'decision_id' => $decisionId,
+                    'limit_name' => $limit,
+                    'kind' => $kind,
+                    'is_missed_in_time' => $isMissedInTime,
+                    'what' => $what,
+                    'is_after_release' => $isAfterRelease,
+                    'at' => $entry->at,
+                    'person_id' => $entry->by->id,
+                ]),
+            );
     }
 
     /** @return Builder<Deviation> of binding limits, that nobody has decided about */
     public static function open(int $batchId): Builder
     {
-        return Deviation::query()->where('batch_id', $batchId)->whereIn('kind', [LimitKind::Critical, LimitKind::Legal])->whereDoesntHave('disposition');
+        return Deviation::query()
+            ->where('batch_id', $batchId)
+            ->whereIn('kind', [LimitKind::Critical, LimitKind::Legal])
+            ->whereDoesntHave('disposition');
     }
 
     /** The last time it was held, by somebody's word or by what they recorded. */

@@ -35,7 +35,10 @@ final readonly class Outlet
         return $this->release->releasable && $this->release->met === [];
     }
 
-    /** @param bool $isExact whether records of temperature are judged to this moment, as a release does; a page tells what was worked out last */
+    /**
+     * @param bool $isExact whether records of temperature are judged to this moment, as a release does; a page tells what was worked out
+     * last
+     */
     public static function of(Batch $batch, bool $isExact = false): self
     {
         $blocks = self::blocks($batch);
@@ -45,7 +48,14 @@ final readonly class Outlet
 
         return new self(
             Release::of(
-                array_map(static fn(LimitRow $limit): ReleaseLimit => new ReleaseLimit($limit->name, $limit->kind, $batch->judging($limit)->condition), $limits),
+                array_map(
+                    static fn(LimitRow $limit): ReleaseLimit => new ReleaseLimit(
+                        $limit->name,
+                        $limit->kind,
+                        $batch->judging($limit)->condition,
+                    ),
+                    $limits,
+                ),
                 [...self::judged($batch), Findings::judged($batch, $isExact)],
                 $answers,
                 self::disposed($batch),
@@ -53,7 +63,17 @@ final readonly class Outlet
                 $needsNone !== null,
             ),
             $blocks,
-            array_values(array_map(static fn(LimitRow $limit): string => $limit->name, array_filter($limits, static fn(LimitRow $limit): bool => $limit->kind->binds() && $limit->condition !== null && ($answers[$limit->condition] ?? null) === false))),
+            array_values(
+                array_map(
+                    static fn(LimitRow $limit): string => $limit->name,
+                    array_filter(
+                        $limits,
+                        static fn(LimitRow $limit): bool => $limit->kind->binds()
+                            && $limit->condition !== null
+                            && ($answers[$limit->condition] ?? null) === false,
+                    ),
+                ),
+            ),
             $needsNone,
         );
     }
@@ -66,18 +86,27 @@ final readonly class Outlet
             $blocks[] = 'No process route is chosen. Choose one.';
         }
         if ($batch->product->stage_of !== null) {
-            $blocks[] = "One stage of a process ({$batch->product->stage_of}): it is not released on its own. Close it when it has passed to the next stage.";
+            $blocks[] = "One stage of a process ({$batch->product->stage_of}): it is not released on its own. "
+                . 'Close it when it has passed to the next stage.';
         }
         $open = Life::open($batch->id)->count();
         if ($open > 0) {
             $blocks[] = $open === 1 ? 'One deviation is open.' : "$open deviations are open.";
         }
-        $measuring = MeasurementDraft::query()->with('holder')->whereNotNull('open_pair_id')->whereRelation('sample.occasion', 'batch_id', $batch->id)->first();
+        $measuring = MeasurementDraft::query()
+            ->with('holder')
+            ->whereNotNull('open_pair_id')
+            ->whereRelation('sample.occasion', 'batch_id', $batch->id)
+            ->first();
         if ($measuring !== null) {
             $blocks[] = "{$measuring->holder->name} is measuring it now. Wait until that is finished.";
         }
         foreach (Together::open($batch) as $waiting) {
-            $blocks[] = sprintf('The sample drawn %s still lacks %s. Measure it, or close the sample.', SiteClock::short($waiting->drawn_at), implode(', ', Together::lacking($waiting, $batch)[0]['places'] ?? []));
+            $blocks[] = sprintf(
+                'The sample drawn %s still lacks %s. Measure it, or close the sample.',
+                SiteClock::short($waiting->drawn_at),
+                implode(', ', Together::lacking($waiting, $batch)[0]['places'] ?? []),
+            );
         }
         if (Life::awaitsReading($batch)) {
             $blocks[] = 'Something was added and it has not been measured since. Measure again after mixing.';
@@ -100,23 +129,41 @@ final readonly class Outlet
     {
         $counts = "(coalesce(limit_outcomes.is_open, 0) = 0 or limit_outcomes.outcome = '" . Conformity::Outside->value . "')";
         // The newest by a text that sorts by time, then by number: one reading of the outcomes instead of three.
-        $everything = DB::table('limit_outcomes')->join('decisions', 'decisions.id', '=', 'limit_outcomes.decision_id')->join('occasions', 'occasions.id', '=', 'decisions.occasion_id')
-            ->where('limit_outcomes.batch_id', $batch->id)->whereRaw($counts)
+        $everything = DB::table('limit_outcomes')
+            ->join('decisions', 'decisions.id', '=', 'limit_outcomes.decision_id')
+            ->join('occasions', 'occasions.id', '=', 'decisions.occasion_id')
+            ->where('limit_outcomes.batch_id', $batch->id)
+            ->whereRaw($counts)
             ->whereNotExists(static fn($query) => $query->from('decisions as later')->whereColumn('later.supersedes_id', 'decisions.id'))
             ->groupBy('limit_outcomes.name')
-            ->selectRaw("limit_outcomes.name, max(limit_outcomes.late and coalesce(limit_outcomes.is_open, 0) = 0) as ever_late, max(limit_outcomes.outcome = ?) as ever_outside, cast(substr(max(concat(occasions.drawn_at, lpad(limit_outcomes.id, 20, '0'))), -20) as unsigned) as newest_id", [Conformity::Outside->value]);
+            ->selectRaw(
+                "limit_outcomes.name, max(limit_outcomes.late and coalesce(limit_outcomes.is_open, 0) = 0) as ever_late, "
+                    . "max(limit_outcomes.outcome = ?) as ever_outside, cast(substr(max(concat(occasions.drawn_at, lpad(limit_outcomes.id, "
+                    . "20, '0'))), -20) as unsigned) as newest_id",
+                [Conformity::Outside->value],
+            );
 
         $judged = [[], []];
-        $newest = DB::table('limit_outcomes')->joinSub($everything, 'everything', 'limit_outcomes.id', '=', 'everything.newest_id')->join('decisions', 'decisions.id', '=', 'limit_outcomes.decision_id')
-            ->orderBy('limit_outcomes.name')->get(['limit_outcomes.name', 'outcome', 'value_outcome', 'occasion_id', 'ever_late', 'ever_outside']);
+        $newest = DB::table('limit_outcomes')
+            ->joinSub($everything, 'everything', 'limit_outcomes.id', '=', 'everything.newest_id')
+            ->join('decisions', 'decisions.id', '=', 'limit_outcomes.decision_id')
+            ->orderBy('limit_outcomes.name')
+            ->get(['limit_outcomes.name', 'outcome', 'value_outcome', 'occasion_id', 'ever_late', 'ever_outside']);
         foreach ($newest as $row) {
             $isDoubtful = self::isDoubtful((int) $row->occasion_id);
-            $now = static fn(string $outcome): Conformity => $isDoubtful && $outcome === Conformity::Inside->value ? Conformity::Inconclusive : Conformity::from($outcome);
+            $now = static fn(string $outcome): Conformity => $isDoubtful && $outcome === Conformity::Inside->value
+                ? Conformity::Inconclusive
+                : Conformity::from($outcome);
             $name = (string) $row->name;
             if ((bool) $row->ever_outside) {
                 $judged[0][] = new JudgedBefore($name, Conformity::Outside, false, Conformity::Outside);
             }
-            $judged[1][] = new JudgedBefore($name, $now((string) $row->outcome), (bool) $row->ever_late, $now((string) $row->value_outcome));
+            $judged[1][] = new JudgedBefore(
+                $name,
+                $now((string) $row->outcome),
+                (bool) $row->ever_late,
+                $now((string) $row->value_outcome),
+            );
         }
 
         return $judged;
@@ -124,18 +171,37 @@ final readonly class Outlet
 
     private static function isDoubtful(int $occasionId): bool
     {
-        return DB::table('measurements')->join('calibration_voids', 'calibration_voids.calibration_id', '=', 'measurements.calibration_id')
-            ->where('measurements.occasion_id', $occasionId)->whereColumn('measurements.observed_at', '>', 'calibration_voids.back_to')->exists();
+        return DB::table('measurements')
+            ->join('calibration_voids', 'calibration_voids.calibration_id', '=', 'measurements.calibration_id')
+            ->where('measurements.occasion_id', $occasionId)
+            ->whereColumn('measurements.observed_at', '>', 'calibration_voids.back_to')
+            ->exists();
     }
 
     /** @return list<string> limits whose every deviation a lead has decided to go on with, or to let stand */
     private static function disposed(Batch $batch): array
     {
-        $decided = DB::table('deviations')->join('dispositions', 'dispositions.deviation_id', '=', 'deviations.id')
-            ->where('deviations.batch_id', $batch->id)->where(static fn($query) => $query->where('dispositions.disposition', DispositionKind::GoOn->value)
-                ->orWhere(static fn($after) => $after->whereIn('dispositions.disposition', [DispositionKind::Recall->value, DispositionKind::LetStand->value])->where('deviations.is_missed_in_time', false)))->distinct()->pluck('deviations.limit_name');
+        $decided = DB::table('deviations')
+            ->join('dispositions', 'dispositions.deviation_id', '=', 'deviations.id')
+            ->where('deviations.batch_id', $batch->id)
+            ->where(
+                static fn($query) => $query
+                    ->where('dispositions.disposition', DispositionKind::GoOn->value)
+                    ->orWhere(
+                        static fn($after) => $after
+                            ->whereIn('dispositions.disposition', [DispositionKind::Recall->value, DispositionKind::LetStand->value])
+                            ->where('deviations.is_missed_in_time', false),
+                    ),
+            )
+            ->distinct()
+            ->pluck('deviations.limit_name');
         $open = Life::open($batch->id)->pluck('limit_name')->all();
 
-        return array_values(array_filter(array_map(static fn(mixed $name): string => is_string($name) ? $name : '', $decided->all()), static fn(string $name): bool => !in_array($name, $open, true)));
+        return array_values(
+            array_filter(
+                array_map(static fn(mixed $name): string => is_string($name) ? $name : '', $decided->all()),
+                static fn(string $name): bool => !in_array($name, $open, true),
+            ),
+        );
     }
 }

@@ -21,9 +21,16 @@ final class SecondReading
             return false;
         }
         $readings = [];
-        $since = Decision::query()->with('occasion.measurements')->whereRelation('occasion', 'batch_id', $batch->id)->where('measurand', Measurand::Ph->value)
-            ->where('at', '>=', $held->at->format('Y-m-d H:i:s.v'))->whereNotIn('id', Decision::query()->select('supersedes_id')->whereNotNull('supersedes_id'))
-            ->orderByDesc('id')->limit(self::NEWEST)->get()->reverse();
+        $since = Decision::query()
+            ->with('occasion.measurements')
+            ->whereRelation('occasion', 'batch_id', $batch->id)
+            ->where('measurand', Measurand::Ph->value)
+            ->where('at', '>=', $held->at->format('Y-m-d H:i:s.v'))
+            ->whereNotIn('id', Decision::query()->select('supersedes_id')->whereNotNull('supersedes_id'))
+            ->orderByDesc('id')
+            ->limit(self::NEWEST)
+            ->get()
+            ->reverse();
         foreach ($since as $decision) {
             foreach ($decision->occasion->measurements as $measurement) {
                 if ($measurement->pair_id !== null) {

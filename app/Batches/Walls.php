@@ -12,11 +12,20 @@ use Rheacid\Models\Batch;
 /** The limits on pH of a batch, on its clock. */
 final class Walls
 {
-    /** @return list<array{limit: ProductLimit, from: float|null}> those whose condition is true; hours from the start on, null where a stage makes it due or its step has not begun */
+    /**
+     * @return list<array{limit: ProductLimit, from: float|null}> those whose condition is true; hours from the start on, null where a stage
+     *     makes it due or its step has not begun
+     */
     public static function of(Batch $batch): array
     {
         $answers = $batch->conditions();
-        $limits = array_values(array_filter($batch->judgedBy(), static fn(ProductLimit $limit): bool => $limit->measurand === Measurand::Ph->value && ($limit->condition === null || ($answers[$limit->condition] ?? false))));
+        $limits = array_values(
+            array_filter(
+                $batch->judgedBy(),
+                static fn(ProductLimit $limit): bool => $limit->measurand === Measurand::Ph->value
+                    && ($limit->condition === null || ($answers[$limit->condition] ?? false)),
+            ),
+        );
 
         return array_map(static fn(ProductLimit $limit): array => ['limit' => $limit, 'from' => self::from($limit, $batch)], $limits);
     }
@@ -30,12 +39,21 @@ final class Walls
      */
     public static function next(Batch $batch, ?string $next): ?array
     {
-        $binding = array_values(array_filter(self::of($batch), static fn(array $wall): bool => $wall['limit']->limit->kind->binds() && $wall['from'] !== null));
+        $binding = array_values(
+            array_filter(self::of($batch), static fn(array $wall): bool => $wall['limit']->limit->kind->binds() && $wall['from'] !== null),
+        );
         $named = array_values(array_filter($binding, static fn(array $wall): bool => $wall['limit']->limit->name === $next));
         usort($binding, static fn(array $a, array $b): int => ($a['limit']->limit->high ?? INF) <=> ($b['limit']->limit->high ?? INF));
-        $wall = $named[0] ?? $binding[0] ?? null;
+        $wall = $named[0] ?? ($binding[0] ?? null);
 
-        return $wall === null ? null : ['low' => $wall['limit']->limit->low, 'high' => $wall['limit']->limit->high, 'from' => (float) $wall['from'], 'met' => $named === []];
+        return $wall === null
+            ? null
+            : [
+                'low' => $wall['limit']->limit->low,
+                'high' => $wall['limit']->limit->high,
+                'from' => (float) $wall['from'],
+                'met' => $named === [],
+            ];
     }
 
     private static function from(ProductLimit $limit, Batch $batch): ?float
@@ -44,7 +62,8 @@ final class Walls
 
         return match (true) {
             $limit->applies === Applies::Always => 0.0,
-            $limit->applies === Applies::WithinHours && $begun !== null => $batch->started_at->diffInSeconds($begun) / 3600 + (float) $limit->hours,
+            $limit->applies === Applies::WithinHours && $begun !== null => $batch->started_at->diffInSeconds($begun) / 3600
+                + (float) $limit->hours,
             default => null,
         };
     }

@@ -12,7 +12,14 @@ final readonly class Burette
      * @param bool $isPast whether it was closed past every endpoint
      * @param bool $isEmpty whether nothing is left in it
      */
-    public function __construct(public int $id, public float $sampleMl, public int $speed, public array $points, public bool $isPast, public bool $isEmpty) {}
+    public function __construct(
+        public int $id,
+        public float $sampleMl,
+        public int $speed,
+        public array $points,
+        public bool $isPast,
+        public bool $isEmpty,
+    ) {}
 
     /** As it is typed into the form: one point a line. */
     public function typed(): string

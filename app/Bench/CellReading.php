@@ -15,7 +15,16 @@ use Rheacid\Records\Refused;
 /** What a conductivity cell or redox electrode reads, typed or at the simulated bench. */
 final readonly class CellReading
 {
-    private function __construct(public float $value, public float $celsius, public bool $settled, public Source $source, private ?float $waitS = null, public ?Trace $trace = null, public ?int $immersionId = null, public bool $isCompensated = false) {}
+    private function __construct(
+        public float $value,
+        public float $celsius,
+        public bool $settled,
+        public Source $source,
+        private ?float $waitS = null,
+        public ?Trace $trace = null,
+        public ?int $immersionId = null,
+        public bool $isCompensated = false,
+    ) {}
 
     /**
      * @param bool $stoodStill for 30 s, by the checker's word
@@ -45,16 +54,21 @@ final readonly class CellReading
     /** What its reading is judged in: within a share of what it reads, or within a millivolt. */
     public static function criterion(Pair $pair, Trace $trace): SettlingCriterion
     {
-        return $pair->electrode->measures === Measures::Redox ? SettlingCriterion::redox() : SettlingCriterion::conductivity($trace->points[count($trace->points) - 1][1]);
+        return $pair->electrode->measures === Measures::Redox
+            ? SettlingCriterion::redox()
+            : SettlingCriterion::conductivity($trace->points[count($trace->points) - 1][1]);
     }
 
     /** @throws Refused if it has not come to rest and no reason is given */
     public function ensureSettled(?string $reason): void
     {
         if (!$this->settled && $reason === null) {
-            throw Refused::because($this->waitS === null
-                ? 'Tick that the reading was stable for 30 s, or give a reason to accept it now.'
-                : sprintf('Not stable yet: %s s to go. Wait, or give a reason to accept it now.', Numbers::plain($this->waitS)), 'reason');
+            throw Refused::because(
+                $this->waitS === null
+                    ? 'Tick that the reading was stable for 30 s, or give a reason to accept it now.'
+                    : sprintf('Not stable yet: %s s to go. Wait, or give a reason to accept it now.', Numbers::plain($this->waitS)),
+                'reason',
+            );
         }
     }
 }

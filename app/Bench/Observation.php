@@ -37,7 +37,17 @@ final readonly class Observation
     {
         $progress = $trace->progress($by, $windowS);
 
-        return new self(Signal::mv($progress->mv), $progress->celsius, $progress->settled, $progress->waitS, $progress->responseTimeS, $source, $trace, $immersionId, $trace->lastSecond() < $windowS ? null : round($progress->settling->rangeInWindow, 4));
+        return new self(
+            Signal::mv($progress->mv),
+            $progress->celsius,
+            $progress->settled,
+            $progress->waitS,
+            $progress->responseTimeS,
+            $source,
+            $trace,
+            $immersionId,
+            $trace->lastSecond() < $windowS ? null : round($progress->settling->rangeInWindow, 4),
+        );
     }
 
     /** How far it still moved in its last window; null where it has settled, or nobody can tell. */
@@ -60,9 +70,12 @@ final readonly class Observation
     public function ensureSettled(float $windowS, ?string $reason): void
     {
         if (!$this->settled && $reason === null) {
-            throw Refused::because($this->waitS === null
-                ? sprintf('Say that the reading was stable for %s s, or give a reason to accept it now.', Numbers::plain($windowS))
-                : sprintf('Not stable yet: %s s to go. Wait, or give a reason to accept it now.', Numbers::plain($this->waitS)), 'reason');
+            throw Refused::because(
+                $this->waitS === null
+                    ? sprintf('Say that the reading was stable for %s s, or give a reason to accept it now.', Numbers::plain($windowS))
+                    : sprintf('Not stable yet: %s s to go. Wait, or give a reason to accept it now.', Numbers::plain($this->waitS)),
+                'reason',
+            );
         }
     }
 }

@@ -16,9 +16,17 @@ final readonly class SimulatedReading implements ReadingSource
 
     public function observe(?CalibrationFit $by, float $windowS): Observation
     {
-        $immersion = $this->bench->current($this->pair->electrode) ?? throw Refused::because('The electrode is not in a cup. Move it into a cup first.', 'cup');
+        $immersion
+            = $this->bench->current($this->pair->electrode)
+            ?? throw Refused::because('The electrode is not in a cup. Move it into a cup first.', 'cup');
         $trace = $this->bench->trace($immersion, $this->pair->meter);
 
-        return Observation::ofTrace($this->seenS === null ? $trace : $trace->until($this->seenS), $by, $windowS, Source::Simulated, $immersion->id);
+        return Observation::ofTrace(
+            $this->seenS === null ? $trace : $trace->until($this->seenS),
+            $by,
+            $windowS,
+            Source::Simulated,
+            $immersion->id,
+        );
     }
 }

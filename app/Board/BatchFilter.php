@@ -19,11 +19,20 @@ final readonly class BatchFilter
     public const SORTS = [self::WORST_FIRST => 'worst first', self::BY_DEADLINE => 'next deadline first', self::BY_CODE => 'by code'];
     public const DUE = ['0' => 'overdue', '24' => 'due within 24 h', '72' => 'due within 3 days'];
 
-    private function __construct(public ?BatchState $state, public ?string $product, public ?string $vessel, public ?string $due, public ?CarbonImmutable $dueBy, public string $sort) {}
+    private function __construct(
+        public ?BatchState $state,
+        public ?string $product,
+        public ?string $vessel,
+        public ?string $due,
+        public ?CarbonImmutable $dueBy,
+        public string $sort,
+    ) {}
 
     public static function from(Request $request): self
     {
-        $text = static fn(string $field): ?string => is_string($request->query($field)) && $request->query($field) !== '' ? mb_substr($request->query($field), 0, 60) : null;
+        $text = static fn(string $field): ?string => is_string($request->query($field)) && $request->query($field) !== ''
+            ? mb_substr($request->query($field), 0, 60)
+            : null;
         $due = array_key_exists((string) $text('due'), self::DUE) ? $text('due') : null;
 
         return new self(

@@ -39,8 +39,10 @@ final readonly class BatchLine
      * @param string|null $advice what to do about it
      * @param float|null $spare distance to the nearest binding limit that is due, beyond the uncertainty
      * @param array<int, array<string, mixed>> $deadlines packed DeadlineFacts, soonest first
-     * @param array<string, array{hours: float|null, saidAt: string|null}> $steps that limits count from and nobody has recorded, with when somebody said "not yet"
-     * @param array{occasion: int, drawnAt: string, until: string, places: list<string>}|null $waiting the newest sample, where it lacks places
+     * @param array<string, array{hours: float|null, saidAt: string|null}> $steps that limits count from and nobody has recorded, with when
+     *     somebody said "not yet"
+     * @param array{occasion: int, drawnAt: string, until: string, places: list<string>}|null $waiting the newest sample, where it lacks
+     *     places
      * @param string|null $reason why it is in this state, as the record keeps it
      * @param string|null $foundSince what was found after it went out, while nobody has decided about it, as the record keeps it
      * @param Conformity|null $newest the worst that the newest decision says of a binding limit
@@ -93,7 +95,14 @@ final readonly class BatchLine
     {
         $open = array_filter($this->deadlines(), static fn(DeadlineFacts $one): bool => !$one->isMet);
 
-        return Urgency::of($this->state ?? BatchState::Planned, $this->newest, $this->readAt !== null, array_filter($open, static fn(DeadlineFacts $one): bool => $one->at->isPast()) !== [], array_values(array_filter(array_map(static fn(DeadlineFacts $one): ?ForecastVerdict => $one->forecast?->verdict, $open))), $this->foundSince !== null);
+        return Urgency::of(
+            $this->state ?? BatchState::Planned,
+            $this->newest,
+            $this->readAt !== null,
+            array_filter($open, static fn(DeadlineFacts $one): bool => $one->at->isPast()) !== [],
+            array_values(array_filter(array_map(static fn(DeadlineFacts $one): ?ForecastVerdict => $one->forecast?->verdict, $open))),
+            $this->foundSince !== null,
+        );
     }
 
     public static function work(int $id): self
@@ -133,7 +142,9 @@ final readonly class BatchLine
             $batch->state()->isMeasured() ? self::steps($batch) : [],
             $batch->state()->isMeasured() ? self::waiting($batch) : null,
             $batch->state()->isMeasured() && $batch->product->routeNames() !== [] && $batch->route() === null,
-            $batch->state()->isLive() ? null : self::asKept(Life::open($batch->id)->where('is_after_release', true)->orderBy('id')->first(), 'what'),
+            $batch->state()->isLive()
+                ? null
+                : self::asKept(Life::open($batch->id)->where('is_after_release', true)->orderBy('id')->first(), 'what'),
             $batch->product->code,
             $lines === null ? null : $lines->lines[0]['short'] ?? null,
             array_map(static fn(array $point): array => [round($point[0], 2), $point[1]], array_slice($course, -self::DRAWN)),
@@ -147,7 +158,9 @@ final readonly class BatchLine
     /** The newest value alone: "4.62", or with its unit where it is no pH: "24.10 °SH"; null where nothing was measured. */
     public function shown(): ?string
     {
-        return $this->value === null ? null : rtrim($this->on()->shown($this->value, $this->unit()) . ' ' . $this->on()->unit($this->unit()));
+        return $this->value === null
+            ? null
+            : rtrim($this->on()->shown($this->value, $this->unit()) . ' ' . $this->on()->unit($this->unit()));
     }
 
     /** Its expanded uncertainty, in the same unit; null where it is not known. */
@@ -183,7 +196,10 @@ final readonly class BatchLine
     /** @return list<DeadlineFacts> soonest first */
     public function deadlines(): array
     {
-        return array_map(static fn(array $facts): DeadlineFacts => Facts::unpack(DeadlineFacts::class, json_encode($facts, JSON_THROW_ON_ERROR)), array_values($this->deadlines));
+        return array_map(
+            static fn(array $facts): DeadlineFacts => Facts::unpack(DeadlineFacts::class, json_encode($facts, JSON_THROW_ON_ERROR)),
+            array_values($this->deadlines),
+        );
     }
 
     /** The first that has not been met. */
@@ -209,7 +225,11 @@ final readonly class BatchLine
     private static function steps(Batch $batch): array
     {
         $counted = $batch->countedSteps();
-        $said = BatchStepWait::query()->where('batch_id', $batch->id)->groupBy('step')->selectRaw('step, max(at) as said')->pluck('said', 'step');
+        $said = BatchStepWait::query()
+            ->where('batch_id', $batch->id)
+            ->groupBy('step')
+            ->selectRaw('step, max(at) as said')
+            ->pluck('said', 'step');
         $steps = [];
         foreach ($batch->missingSteps() as $step) {
             $at = $said[$step] ?? null;
@@ -222,21 +242,38 @@ final readonly class BatchLine
     /** @return array{occasion: int, drawnAt: string, until: string, places: list<string>}|null */
     private static function waiting(Batch $batch): ?array
     {
-        $newest = Occasion::query()->with(['measurements.sample', 'end'])->where('batch_id', $batch->id)->whereHas('measurements')->orderByDesc('drawn_at')->orderByDesc('id')->first();
+        $newest = Occasion::query()
+            ->with(['measurements.sample', 'end'])
+            ->where('batch_id', $batch->id)
+            ->whereHas('measurements')
+            ->orderByDesc('drawn_at')
+            ->orderByDesc('id')
+            ->first();
         $lacking = $newest === null ? [] : Together::lacking($newest, $batch);
         if ($newest === null || $lacking === []) {
             return null;
         }
         $format = static fn(\DateTimeInterface $at): string => CarbonImmutable::instance($at)->utc()->format('Y-m-d H:i:s');
 
-        return ['occasion' => $newest->id, 'drawnAt' => $format($newest->drawn_at), 'until' => $format($newest->end === null ? Places::until(Together::lastDrawn($newest)) : $newest->end->at), 'places' => $lacking[0]['places']];
+        return [
+            'occasion' => $newest->id,
+            'drawnAt' => $format($newest->drawn_at),
+            'until' => $format($newest->end === null ? Places::until(Together::lastDrawn($newest)) : $newest->end->at),
+            'places' => $lacking[0]['places'],
+        ];
     }
 
     private static function worst(Decision $decision): ?Conformity
     {
-        $said = $decision->outcomes->filter(static fn(LimitOutcome $one): bool => $one->kind->binds())->map(static fn(LimitOutcome $one): Conformity => $one->outcome);
+        $said = $decision->outcomes
+            ->filter(static fn(LimitOutcome $one): bool => $one->kind->binds())
+            ->map(static fn(LimitOutcome $one): Conformity => $one->outcome);
 
-        return $said->contains(Conformity::Outside) ? Conformity::Outside : ($said->contains(Conformity::Inconclusive) ? Conformity::Inconclusive : $said->first());
+        return $said->contains(Conformity::Outside)
+            ? Conformity::Outside
+            : ($said->contains(Conformity::Inconclusive)
+                ? Conformity::Inconclusive
+                : $said->first());
     }
 
     /** Distance to the nearest binding limit, beyond the uncertainty. */

@@ -64,7 +64,14 @@ final class Board
             if ($lead === null) {
                 continue;
             }
-            $values = array_values(array_unique(array_filter(array_map(static fn(array $row): ?string => $row[$lead[1]] ?? null, $byId), static fn(?string $value): bool => $value !== null)));
+            $values = array_values(
+                array_unique(
+                    array_filter(
+                        array_map(static fn(array $row): ?string => $row[$lead[1]] ?? null, $byId),
+                        static fn(?string $value): bool => $value !== null,
+                    ),
+                ),
+            );
             $ids = isset($lead[2]) ? DB::table($lead[2])->whereIn($lead[3], $values)->pluck($lead[4])->all() : $values;
             foreach ($ids as $id) {
                 $touched[$lead[0]->value][(int) (is_numeric($id) ? $id : 0)] = true;
@@ -93,7 +100,13 @@ final class Board
     /** Writes each line in use again, one at a time, so that nobody waits for long. */
     public static function rewriteLive(): void
     {
-        foreach (DB::table('board')->where('is_live', true)->orderBy('part')->orderBy('thing_id')->get(['part', 'thing_id']) as $row) {
+        foreach (
+            DB::table('board')
+                ->where('is_live', true)
+                ->orderBy('part')
+                ->orderBy('thing_id')
+                ->get(['part', 'thing_id']) as $row
+        ) {
             DB::transaction(static function () use ($row): void {
                 Ledger::last();
                 self::work(Part::from((string) $row->part), (int) $row->thing_id);
@@ -152,7 +165,20 @@ final class Board
      */
     private static function plain(array $row): array
     {
-        return ['part' => $row['part'], 'thing_id' => $row['thing_id'], 'code' => $row['code'], 'is_live' => (int) $row['is_live'], 'state' => $row['state'], 'since' => $row['since'], 'urgency' => $row['urgency'], 'spare' => sprintf('%.4f', $row['spare']), 'product' => $row['product'], 'vessel' => $row['vessel'], 'due_at' => $row['due_at'], 'facts' => $row['facts']];
+        return [
+            'part' => $row['part'],
+            'thing_id' => $row['thing_id'],
+            'code' => $row['code'],
+            'is_live' => (int) $row['is_live'],
+            'state' => $row['state'],
+            'since' => $row['since'],
+            'urgency' => $row['urgency'],
+            'spare' => sprintf('%.4f', $row['spare']),
+            'product' => $row['product'],
+            'vessel' => $row['vessel'],
+            'due_at' => $row['due_at'],
+            'facts' => $row['facts'],
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -188,7 +214,14 @@ final class Board
      */
     private static function inDoubt(array $voids): array
     {
-        return array_values(DB::table('measurements')->join('occasions', 'occasions.id', '=', 'measurements.occasion_id')
-            ->whereIn('calibration_id', array_column($voids, 'calibration_id'))->distinct()->pluck('occasions.batch_id')->map(static fn(mixed $id): int => is_numeric($id) ? (int) $id : 0)->all());
+        return array_values(
+            DB::table('measurements')
+                ->join('occasions', 'occasions.id', '=', 'measurements.occasion_id')
+                ->whereIn('calibration_id', array_column($voids, 'calibration_id'))
+                ->distinct()
+                ->pluck('occasions.batch_id')
+                ->map(static fn(mixed $id): int => is_numeric($id) ? (int) $id : 0)
+                ->all(),
+        );
     }
 }

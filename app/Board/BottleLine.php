@@ -72,6 +72,12 @@ final readonly class BottleLine
         $status = $this->status();
 
         // Each bottle with its own printed table is a buffer of its own; of one pH they are taken for one.
-        return new BufferLot($this->code, BufferTables::knows((string) $this->buffer) ? (string) $this->buffer : 'printed ' . $this->nominalPh, (float) $this->nominalPh, $status->usableUntil, $status->usesLeft ?? 0);
+        return new BufferLot(
+            $this->code,
+            BufferTables::knows((string) $this->buffer) ? (string) $this->buffer : 'printed ' . $this->nominalPh,
+            (float) $this->nominalPh,
+            $status->usableUntil,
+            $status->usesLeft ?? 0,
+        );
     }
 }

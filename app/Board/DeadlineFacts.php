@@ -19,7 +19,16 @@ final readonly class DeadlineFacts
      * @param float $hours that the limit gives from its step on
      * @param string|null $toGo how far the newest value is from proving it
      */
-    public function __construct(public string $name, public LimitKind $kind, public string $written, public CarbonImmutable $at, public bool $isMet, public ?Forecast $forecast, public float $hours, public ?string $toGo = null) {}
+    public function __construct(
+        public string $name,
+        public LimitKind $kind,
+        public string $written,
+        public CarbonImmutable $at,
+        public bool $isMet,
+        public ?Forecast $forecast,
+        public float $hours,
+        public ?string $toGo = null,
+    ) {}
 
     /** @return list<DeadlineWarning> what is to be warned of now */
     public function warnings(CarbonImmutable $now): array

@@ -27,7 +27,10 @@ final class Lines
     /** @return list<ThermometerLine> by their code */
     public static function thermometers(bool $goneToo = false): array
     {
-        return self::read(ThermometerLine::class, ($goneToo ? self::of(Part::Thermometer) : self::live(Part::Thermometer))->orderBy('code'));
+        return self::read(
+            ThermometerLine::class,
+            ($goneToo ? self::of(Part::Thermometer) : self::live(Part::Thermometer))->orderBy('code'),
+        );
     }
 
     /** @return list<BottleLine> on the shelf, by what they are */
@@ -47,7 +50,11 @@ final class Lines
     /** @return \Generator<int, BatchLine> every one that is running or held, in pieces: for what the site watches, not for a page */
     public static function everyBatch(): \Generator
     {
-        foreach (self::live(Part::Batch)->select(['thing_id', 'facts'])->lazyById(self::MOST, 'thing_id') as $row) {
+        foreach (
+            self::live(Part::Batch)
+                ->select(['thing_id', 'facts'])
+                ->lazyById(self::MOST, 'thing_id') as $row
+        ) {
             yield Facts::unpack(BatchLine::class, is_string($row->facts) ? $row->facts : '');
         }
     }
@@ -55,7 +62,12 @@ final class Lines
     /** @return array{CursorPaginator<int, \stdClass>, list<BatchLine>} a page of all batches, and the lines that stand on it */
     public static function batchPage(BatchFilter $filter): array
     {
-        $query = $filter->sort === BatchFilter::BY_CODE ? self::of(Part::Batch)->orderBy('code')->orderBy('thing_id') : ($filter->isByDeadline() ? self::of(Part::Batch)->orderBy('due_at')->orderBy('thing_id') : self::worstFirst(self::of(Part::Batch)));
+        $query
+            = $filter->sort === BatchFilter::BY_CODE
+                ? self::of(Part::Batch)->orderBy('code')->orderBy('thing_id')
+                : ($filter->isByDeadline()
+                    ? self::of(Part::Batch)->orderBy('due_at')->orderBy('thing_id')
+                    : self::worstFirst(self::of(Part::Batch)));
         foreach (['state' => $filter->state?->value, 'product' => $filter->product, 'vessel' => $filter->vessel] as $column => $value) {
             if ($value !== null) {
                 $query->where($column, $value);
@@ -70,13 +82,26 @@ final class Lines
         $page = $query->cursorPaginate(self::PAGE);
         assert($page instanceof CursorPaginator);
 
-        return [$page, array_map(static fn(\stdClass $row): BatchLine => Facts::unpack(BatchLine::class, is_string($row->facts) ? $row->facts : ''), array_values($page->items()))];
+        return [
+            $page,
+            array_map(
+                static fn(\stdClass $row): BatchLine => Facts::unpack(BatchLine::class, is_string($row->facts) ? $row->facts : ''),
+                array_values($page->items()),
+            ),
+        ];
     }
 
     /** @return list<string> vessels of the batches that are running or held, to choose from */
     public static function vessels(): array
     {
-        return array_values(array_unique(array_map(static fn(mixed $vessel): string => is_string($vessel) ? $vessel : '', self::live(Part::Batch)->orderBy('vessel')->limit(self::MOST)->pluck('vessel')->all())));
+        return array_values(
+            array_unique(
+                array_map(
+                    static fn(mixed $vessel): string => is_string($vessel) ? $vessel : '',
+                    self::live(Part::Batch)->orderBy('vessel')->limit(self::MOST)->pluck('vessel')->all(),
+                ),
+            ),
+        );
     }
 
     public static function batch(int $id): BatchLine
@@ -118,6 +143,9 @@ final class Lines
      */
     private static function read(string $class, Builder $query): array
     {
-        return array_map(static fn(mixed $facts): object => Facts::unpack($class, is_string($facts) ? $facts : ''), array_values($query->limit(self::MOST)->pluck('facts')->all()));
+        return array_map(
+            static fn(mixed $facts): object => Facts::unpack($class, is_string($facts) ? $facts : ''),
+            array_values($query->limit(self::MOST)->pluck('facts')->all()),
+        );
     }
 }

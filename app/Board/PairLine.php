@@ -66,7 +66,9 @@ final readonly class PairLine
 
     public static function work(int $id): self
     {
-        $pair = Pair::query()->with(['meter', 'electrode', 'policy', 'parting', 'newestCalibration.void', 'newestCalibration.policy', 'newestCell'])->findOrFail($id);
+        $pair = Pair::query()
+            ->with(['meter', 'electrode', 'policy', 'parting', 'newestCalibration.void', 'newestCalibration.policy', 'newestCell'])
+            ->findOrFail($id);
         $care = CareLog::of($pair->electrode);
         $isPh = $pair->electrode->measures === Measures::Ph;
         $calibration = $pair->newestCalibration;
@@ -99,11 +101,28 @@ final readonly class PairLine
             $care->isStoredNow(),
             $calibration?->diagnosis,
             $calibration?->alsoDiagnosed(),
-            $calibration?->diagnosis === null ? null : FollowUp::next(FollowUp::of($calibration->diagnosis, $pair->electrode->kind, $calibration->alsoDiagnosed()), $care->since(CarbonImmutable::instance($calibration->at))),
+            $calibration?->diagnosis === null
+                ? null
+                : FollowUp::next(
+                    FollowUp::of($calibration->diagnosis, $pair->electrode->kind, $calibration->alsoDiagnosed()),
+                    $care->since(CarbonImmutable::instance($calibration->at)),
+                ),
             $calibration?->bracket_low_ph,
             $calibration?->bracket_high_ph,
             $isPh ? Health::slopes($pair, self::SLOPES) : [],
-            $isPh ? array_column(array_map(static fn(array $due): array => [$due['kind']->value, CarbonImmutable::instance($due['at'])->utc()->format('Y-m-d\TH:i:s\Z')], CareSchedule::next($firstUsed, $care->lastDone())), 1, 0) : [],
+            $isPh
+                ? array_column(
+                    array_map(
+                        static fn(array $due): array => [
+                            $due['kind']->value,
+                            CarbonImmutable::instance($due['at'])->utc()->format('Y-m-d\TH:i:s\Z'),
+                        ],
+                        CareSchedule::next($firstUsed, $care->lastDone()),
+                    ),
+                    1,
+                    0,
+                )
+                : [],
             $firstUsed,
             $isPh ? Health::trend($pair)?->leavesPolicyOn : null,
         );
@@ -113,7 +132,9 @@ final readonly class PairLine
     {
         return PairStatus::at(
             CarbonImmutable::now(),
-            $this->verdict === null || $this->dueAt === null ? null : new CalibrationFacts($this->verdict, $this->dueAt, $this->isDoubtful, $this->dueBecause, $this->isSpent),
+            $this->verdict === null || $this->dueAt === null
+                ? null
+                : new CalibrationFacts($this->verdict, $this->dueAt, $this->isDoubtful, $this->dueBecause, $this->isSpent),
             $this->soakingUntil,
             $this->out,
             $this->isStored,

@@ -8,7 +8,10 @@ use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Rheacid\Find\Index;
 
-/** Writes the lines of the lists, and the deviations in the search, in the numbers and units that the site has chosen. Works in the queue: a large site has many lines. */
+/**
+ * Writes the lines of the lists, and the deviations in the search, in the numbers and units that the site has chosen. Works in the queue:
+ * a large site has many lines.
+ */
 final class Restyle implements ShouldQueue
 {
     use Queueable;

@@ -36,7 +36,9 @@ final readonly class ThermometerLine
 
     public static function work(int $id): self
     {
-        $thermometer = Thermometer::query()->with(['newestVerification.outcome', 'newestService'])->findOrFail($id);
+        $thermometer = Thermometer::query()
+            ->with(['newestVerification.outcome', 'newestService'])
+            ->findOrFail($id);
         $newest = $thermometer->newestVerification;
         $service = $thermometer->service();
         $isGone = in_array($newest?->outcome?->outcome, [Outcome::Replaced, Outcome::OutOfUse], true);
@@ -54,7 +56,9 @@ final readonly class ThermometerLine
             $newest === null ? null : CarbonImmutable::instance($newest->at),
             $newest === null ? null : CarbonImmutable::instance($newest->due_at),
             $service->each_batch,
-            $service->certificate_due_on === null || $service->certificate_expanded_u_c === null ? null : CarbonImmutable::instance($service->certificate_due_on),
+            $service->certificate_due_on === null || $service->certificate_expanded_u_c === null
+                ? null
+                : CarbonImmutable::instance($service->certificate_due_on),
             $service->certificate_expanded_u_c,
             $newest?->interval_days,
         );

@@ -16,5 +16,13 @@ final readonly class Answer
      * @param list<array{float, float}> $curve of a bench trial
      * @param array{float, float}|null $point on that curve
      */
-    public function __construct(public string $headline, public string $formula, public array $notes = [], public ?string $warning = null, public ?array $plan = null, public array $curve = [], public ?array $point = null) {}
+    public function __construct(
+        public string $headline,
+        public string $formula,
+        public array $notes = [],
+        public ?string $warning = null,
+        public ?array $plan = null,
+        public array $curve = [],
+        public ?array $point = null,
+    ) {}
 }

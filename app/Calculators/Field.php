@@ -12,7 +12,16 @@ final readonly class Field
      * @param array<string, string>|null $options words by value; null where a number is asked
      * @param bool $isTable lines of two numbers
      */
-    private function __construct(public string $name, public string $label, public string $example, public float $low, public float $high, public ?array $options, public bool $isTable, public ?string $help) {}
+    private function __construct(
+        public string $name,
+        public string $label,
+        public string $example,
+        public float $low,
+        public float $high,
+        public ?array $options,
+        public bool $isTable,
+        public ?string $help,
+    ) {}
 
     public static function number(string $name, string $label, string $example, float $low, float $high, ?string $help = null): self
     {

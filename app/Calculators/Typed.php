@@ -18,7 +18,8 @@ final readonly class Typed
      * @param list<Field> $fields
      * @param array<array-key, mixed> $typed
      *
-     * @return array{self|null, array<string, string>, array<string, string>} what can be worked with, null before anything was sent; what stands in the fields, what is wrong by field
+     * @return array{self|null, array<string, string>, array<string, string>} what can be worked with, null before anything was sent; what
+     *     stands in the fields, what is wrong by field
      */
     public static function read(array $fields, array $typed): array
     {
@@ -65,7 +66,9 @@ final readonly class Typed
         }
         $plain = Quantity::plain($text);
 
-        return is_numeric($plain) && (float) $plain >= $field->low && (float) $plain <= $field->high ? null : sprintf('Type a number from %s to %s.', Numbers::plain($field->low), Numbers::plain($field->high));
+        return is_numeric($plain) && (float) $plain >= $field->low && (float) $plain <= $field->high
+            ? null
+            : sprintf('Type a number from %s to %s.', Numbers::plain($field->low), Numbers::plain($field->high));
     }
 
     /** @return list<array{float, float}>|null */

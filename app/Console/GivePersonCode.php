@@ -24,14 +24,26 @@ final class GivePersonCode extends Command
         $username = $this->argument('username');
         if (!is_string($username)) {
             foreach (People::everybody() as $person) {
-                $this->line(sprintf('%-20s %-8s %s%s', $person->credential?->username, $person->role?->value, $person->name, $person->enabled ? '' : ' (left)'));
+                $this->line(
+                    sprintf(
+                        '%-20s %-8s %s%s',
+                        $person->credential?->username,
+                        $person->role?->value,
+                        $person->name,
+                        $person->enabled ? '' : ' (left)',
+                    ),
+                );
             }
 
             return self::SUCCESS;
         }
         $person = Person::query()->whereRelation('credential', 'username', SignIn::plain($username))->first();
         if ($person === null || !$person->enabled) {
-            $this->error($person === null ? "Nobody signs in as $username. Run bin/person for a list." : "$person->name has left. A lead can change that on People.");
+            $this->error(
+                $person === null
+                    ? "Nobody signs in as $username. Run bin/person for a list."
+                    : "$person->name has left. A lead can change that on People.",
+            );
 
             return self::FAILURE;
         }

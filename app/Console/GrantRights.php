@@ -19,7 +19,19 @@ final class GrantRights extends Command
     protected $description = 'Grant the application account its rights on each table';
 
     /** Work in hand, how people sign in, what follows from the records, and the simulated world: not records. */
-    private const CHANGEABLE = ['calibration_runs', 'measurement_drafts', 'credentials', 'invitations', 'recovery_codes', 'sign_ins', 'waits', 'board', 'bench_cups', 'bench_electrodes', 'bench_thermometers'];
+    private const CHANGEABLE = [
+        'calibration_runs',
+        'measurement_drafts',
+        'credentials',
+        'invitations',
+        'recovery_codes',
+        'sign_ins',
+        'waits',
+        'board',
+        'bench_cups',
+        'bench_electrodes',
+        'bench_thermometers',
+    ];
 
     /** The queue, and what the search finds: what was done, or is called otherwise now, is gone from it. */
     private const PASSING = ['jobs', 'failed_jobs', 'found_things', 'found_terms', 'found_spellings'];

@@ -27,7 +27,9 @@ final class TellStatus extends Command
         $last = Ledger::last();
         $failed = DB::table('failed_jobs')->count();
         $this->line(sprintf('%-12s %s', 'records', $last === null ? 'none yet' : "line $last->seq of $last->at, head $last->hash"));
-        $this->line(sprintf('%-12s %s', 'queue', DB::table('jobs')->count() . ' waiting' . ($failed === 0 ? '' : ", $failed could not be sent")));
+        $this->line(
+            sprintf('%-12s %s', 'queue', DB::table('jobs')->count() . ' waiting' . ($failed === 0 ? '' : ", $failed could not be sent")),
+        );
         foreach (['backup', 'verification'] as $what) {
             $this->line(sprintf('%-12s %s', $what, $keeping->last($what)?->diffForHumans() ?? 'never'));
         }

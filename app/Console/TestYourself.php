@@ -12,7 +12,10 @@ use Rheacid\Actions\Site\FoundSite;
 use Rheacid\Models\SiteSetting;
 use Rheacid\Records\LedgerCheck;
 
-/** The test of the installation by itself: worked examples through bin/compute, and a record that is written and proven on a chain of its own. */
+/**
+ * The test of the installation by itself: worked examples through bin/compute, and a record that is written and proven on a chain of its
+ * own.
+ */
 final class TestYourself extends Command
 {
     private const SCRATCH = 'rheacid_scratch';
@@ -22,7 +25,8 @@ final class TestYourself extends Command
 
     protected $signature = 'rheacid:self-test';
 
-    protected $description = 'Run the published examples through bin/compute, and check on a scratch ledger that an altered record is found';
+    protected $description = 'Run the published examples through bin/compute, and check on a scratch ledger that an altered record is '
+        . 'found';
 
     public function handle(FoundSite $found): int
     {
@@ -47,9 +51,18 @@ final class TestYourself extends Command
         foreach ((array) $published as $job => $examples) {
             foreach ((array) $examples as $i => $example) {
                 assert($example instanceof \stdClass);
-                $input = is_string($example->input_text ?? null) ? $example->input_text : json_encode($example->input ?? null, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
-                $answer = json_decode(Process::input($input)->run([base_path('bin/compute'), (string) $job])->output(), true);
-                self::isSame(json_decode((string) json_encode($example->output), true), $answer) ? $right++ : $wrong[] = "$job, example $i";
+                $input = is_string($example->input_text ?? null)
+                    ? $example->input_text
+                    : json_encode($example->input ?? null, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+                $answer = json_decode(
+                    Process::input($input)
+                        ->run([base_path('bin/compute'), (string) $job])
+                        ->output(),
+                    true,
+                );
+                self::isSame(json_decode((string) json_encode($example->output), true), $answer)
+                    ? $right++
+                    : ($wrong[] = "$job, example $i");
             }
         }
 
@@ -59,8 +72,11 @@ final class TestYourself extends Command
     private static function isSame(mixed $wanted, mixed $answer): bool
     {
         return match (true) {
-            is_array($wanted) => is_array($answer) && array_keys($wanted) === array_keys($answer) && !in_array(false, array_map(self::isSame(...), $wanted, $answer), true),
-            is_int($wanted) || is_float($wanted) => (is_int($answer) || is_float($answer)) && abs($wanted - $answer) <= self::RELATIVE * max(1.0, abs($wanted)),
+            is_array($wanted) => is_array($answer)
+                && array_keys($wanted) === array_keys($answer)
+                && !in_array(false, array_map(self::isSame(...), $wanted, $answer), true),
+            is_int($wanted) || is_float($wanted) => (is_int($answer) || is_float($answer))
+                && abs($wanted - $answer) <= self::RELATIVE * max(1.0, abs($wanted)),
             default => $wanted === $answer,
         };
     }

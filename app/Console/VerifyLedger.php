@@ -13,7 +13,8 @@ use Rheacid\Records\Schema;
 /** Compares the ledger with itself and with every record. */
 final class VerifyLedger extends Command
 {
-    protected $signature = 'ledger:verify {--head= : a head hash printed earlier, which must still be in the ledger} {--since=0 : start from that line, whose hash is --head} {--schema : also compare tables, triggers and rights}';
+    protected $signature = 'ledger:verify {--head= : a head hash printed earlier, which must still be in the ledger} {--since=0 : start '
+        . 'from that line, whose hash is --head} {--schema : also compare tables, triggers and rights}';
 
     protected $description = 'Verify the ledger, every record sealed in it, and the database schema';
 
@@ -41,13 +42,23 @@ final class VerifyLedger extends Command
             $this->line("Not checked: $unseen.");
         }
         $changed = $since > 0 ? null : AccessLog::changedDay();
-        $difference = $check['difference'] ?? $schema['difference'] ?? ($this->option('schema') === true ? Board::difference() : null) ?? ($changed === null ? null : "the access log of $changed differs from its sealed digest");
+        $difference
+            = $check['difference']
+            ?? ($schema['difference']
+                ?? (($this->option('schema') === true ? Board::difference() : null)
+                    ?? ($changed === null ? null : "the access log of $changed differs from its sealed digest")));
         if ($difference !== null) {
             $this->error("First difference: $difference.");
 
             return self::FAILURE;
         }
-        $this->info(sprintf('%s ledger lines%s are in order, and every record matches its line.', $check['lines'] - $since, $since > 0 ? " since line $since" : ''));
+        $this->info(
+            sprintf(
+                '%s ledger lines%s are in order, and every record matches its line.',
+                $check['lines'] - $since,
+                $since > 0 ? " since line $since" : '',
+            ),
+        );
         if ($this->option('schema') === true) {
             $this->info('Tables, triggers and rights match the migrations, and the board matches the records.');
         }

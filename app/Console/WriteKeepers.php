@@ -24,7 +24,9 @@ final class WriteKeepers extends Command
     public function handle(): int
     {
         foreach (People::addresses(Role::Lead, Role::Auditor) as $address) {
-            Mail::to($address)->queue(new KeepingLetter(Settings::now()->name, Ledger::head(), Keeping::now()->problems(CarbonImmutable::now())));
+            Mail::to($address)->queue(
+                new KeepingLetter(Settings::now()->name, Ledger::head(), Keeping::now()->problems(CarbonImmutable::now())),
+            );
         }
 
         return self::SUCCESS;

@@ -22,7 +22,11 @@ use Rheacid\Models\LimitRow;
 final class Findings
 {
     /** Where a limit without a point of its own is judged: at the warmest place of the room, or at the coldest of the food. */
-    private const POINTS = ['degree-hours' => ['chamber', 'surface'], 'heat-hold' => ['coldest', 'core'], 'lethality' => ['coldest', 'core']];
+    private const POINTS = [
+        'degree-hours' => ['chamber', 'surface'],
+        'heat-hold' => ['coldest', 'core'],
+        'lethality' => ['coldest', 'core'],
+    ];
 
     /** h: a longer silence of a record of hours beyond a temperature counts whole. Common practice, no source. */
     private const GAP_H = 1.0;
@@ -122,10 +126,47 @@ final class Findings
 
         return match ($course['kind'] ?? '') {
             'degree-hours' => self::degreeHours($batch, $record, $fromH, $nowH, $number('ph_limit', DegreeHours::PH_LIMIT)),
-            'heat-hold' => CourseVerdict::heatHold($record->merged(isWorstHigh: false), $record->expandedU, $number('minimum_c', 0.0), $number('minutes', 1.0), $number('gap_minutes', HeatHold::GAP_MIN), is_string($course['from'] ?? null) ? $fromH : null, is_string($course['to'] ?? null) ? $hours($batch->begun($course['to'])) : null, $record->isComplete && !is_string($course['to'] ?? null)),
-            'lethality' => CourseVerdict::lethality($record->merged(isWorstHigh: false), $record->expandedU, $number('units', 1.0), (float) $limit->low, $number('z_c', Lethality::BEER_Z_C), $number('gap_minutes', Lethality::GAP_MIN), is_string($course['from'] ?? null) ? $fromH : null, is_string($course['to'] ?? null) ? $hours($batch->begun($course['to'])) : null, $record->isComplete && !is_string($course['to'] ?? null)),
-            'time-beyond' => CourseVerdict::timeBeyond($record->merged(isWorstHigh: true), $record->expandedU, (float) $limit->high, $number('hours', 1.0), $number('gap_h', self::GAP_H), $fromH, is_string($course['to'] ?? null) ? $hours($batch->begun($course['to'])) : null, $record->isComplete && !is_string($course['to'] ?? null)),
-            default => CourseVerdict::throughout($record->merged(isWorstHigh: $limit->high !== null), $limit->kind->binds() ? $record->expandedU : 0.0, $limit->toCore()->limit, $fromH, self::spanH($batch, $limit), $number('gap_h', Throughout::GAP_H), $nowH, $toNow),
+            'heat-hold' => CourseVerdict::heatHold(
+                $record->merged(isWorstHigh: false),
+                $record->expandedU,
+                $number('minimum_c', 0.0),
+                $number('minutes', 1.0),
+                $number('gap_minutes', HeatHold::GAP_MIN),
+                is_string($course['from'] ?? null) ? $fromH : null,
+                is_string($course['to'] ?? null) ? $hours($batch->begun($course['to'])) : null,
+                $record->isComplete && !is_string($course['to'] ?? null),
+            ),
+            'lethality' => CourseVerdict::lethality(
+                $record->merged(isWorstHigh: false),
+                $record->expandedU,
+                $number('units', 1.0),
+                (float) $limit->low,
+                $number('z_c', Lethality::BEER_Z_C),
+                $number('gap_minutes', Lethality::GAP_MIN),
+                is_string($course['from'] ?? null) ? $fromH : null,
+                is_string($course['to'] ?? null) ? $hours($batch->begun($course['to'])) : null,
+                $record->isComplete && !is_string($course['to'] ?? null),
+            ),
+            'time-beyond' => CourseVerdict::timeBeyond(
+                $record->merged(isWorstHigh: true),
+                $record->expandedU,
+                (float) $limit->high,
+                $number('hours', 1.0),
+                $number('gap_h', self::GAP_H),
+                $fromH,
+                is_string($course['to'] ?? null) ? $hours($batch->begun($course['to'])) : null,
+                $record->isComplete && !is_string($course['to'] ?? null),
+            ),
+            default => CourseVerdict::throughout(
+                $record->merged(isWorstHigh: $limit->high !== null),
+                $limit->kind->binds() ? $record->expandedU : 0.0,
+                $limit->toCore()->limit,
+                $fromH,
+                self::spanH($batch, $limit),
+                $number('gap_h', Throughout::GAP_H),
+                $nowH,
+                $toNow,
+            ),
         };
     }
 
@@ -133,6 +174,14 @@ final class Findings
     {
         $ph = Series::slowest($batch, $phLimit);
 
-        return CourseVerdict::degreeHours($record->merged(isWorstHigh: true), $record->expandedU, $fromH, $nowH, array_map(static fn(array $one): array => [$one['hours'], $one['ph']], $ph), max([0.0, ...array_column($ph, 'u')]), $phLimit);
+        return CourseVerdict::degreeHours(
+            $record->merged(isWorstHigh: true),
+            $record->expandedU,
+            $fromH,
+            $nowH,
+            array_map(static fn(array $one): array => [$one['hours'], $one['ph']], $ph),
+            max([0.0, ...array_column($ph, 'u')]),
+            $phLimit,
+        );
     }
 }

@@ -24,18 +24,37 @@ final readonly class Record
      * @param float $expandedU the largest of the parts that are trusted, °C
      * @param string|null $distrust why a part proves nothing; null where all do
      */
-    private function __construct(public Course $first, private array $stretches, private array $struck, public float $expandedU, public bool $isComplete, public ?string $distrust, public CarbonImmutable $asOf) {}
+    private function __construct(
+        public Course $first,
+        private array $stretches,
+        private array $struck,
+        public float $expandedU,
+        public bool $isComplete,
+        public ?string $distrust,
+        public CarbonImmutable $asOf,
+    ) {}
 
     /** Null where nothing is on record yet. */
     public static function of(Batch $batch, string $point): ?self
     {
-        $courses = Course::query()->with(['parts', 'strikes'])->where('batch_id', $batch->id)->where('point', $point)->orderBy('id')->get();
+        $courses = Course::query()
+            ->with(['parts', 'strikes'])
+            ->where('batch_id', $batch->id)
+            ->where('point', $point)
+            ->orderBy('id')
+            ->get();
         // Asked of the models once: a record has a hundred thousand points.
         $start = $batch->started_at->getTimestamp();
         $hours = static fn(int $second): float => ($second - $start) / 3600;
         [$stretches, $struck, $u, $isComplete, $distrust, $last] = [[], [], 0.0, false, null, null];
         foreach ($courses as $course) {
-            $strikes = array_values($course->strikes->map(static fn(CourseStrike $one): array => [$hours($one->from_at->getTimestamp()), $hours($one->to_at->getTimestamp())])->all());
+            $strikes = array_values(
+                $course->strikes
+                    ->map(
+                        static fn(CourseStrike $one): array => [$hours($one->from_at->getTimestamp()), $hours($one->to_at->getTimestamp())],
+                    )
+                    ->all(),
+            );
             foreach ($course->parts as $part) {
                 $points = self::points($part);
                 if ($points === []) {
@@ -54,7 +73,9 @@ final readonly class Record
         }
         $first = $courses->first();
 
-        return $first === null || $last === null ? null : new self($first, $stretches, $struck, $u, $isComplete, $distrust, CarbonImmutable::createFromTimestamp($last));
+        return $first === null || $last === null
+            ? null
+            : new self($first, $stretches, $struck, $u, $isComplete, $distrust, CarbonImmutable::createFromTimestamp($last));
     }
 
     /** @param bool $isWorstHigh whether the higher temperature is the worse one */
@@ -80,6 +101,8 @@ final readonly class Record
     {
         $check = Verification::query()->with('outcome')->find($part->verification_id);
 
-        return StretchDoubt::of($check?->toCore()->isFailed(), $check?->due_at, $part->at, $check?->covers($highestC) === true)?->words($highestC);
+        return StretchDoubt::of($check?->toCore()->isFailed(), $check?->due_at, $part->at, $check?->covers($highestC) === true)?->words(
+            $highestC,
+        );
     }
 }

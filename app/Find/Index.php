@@ -33,7 +33,18 @@ final class Index
     ];
 
     /** Part → table of what is found. */
-    private const TABLES = ['batch' => 'batches', 'electrode' => 'electrodes', 'meter' => 'meters', 'thermometer' => 'thermometers', 'bottle' => 'lots', 'product' => 'products', 'method' => 'methods', 'person' => 'people', 'deviation' => 'deviations', 'note' => 'batch_notes'];
+    private const TABLES = [
+        'batch' => 'batches',
+        'electrode' => 'electrodes',
+        'meter' => 'meters',
+        'thermometer' => 'thermometers',
+        'bottle' => 'lots',
+        'product' => 'products',
+        'method' => 'methods',
+        'person' => 'people',
+        'deviation' => 'deviations',
+        'note' => 'batch_notes',
+    ];
 
     private const AT_ONCE = 500;
 
@@ -43,7 +54,18 @@ final class Index
         $touched = [];
         foreach ($rows as $table => $byId) {
             foreach (self::LEADS[$table] ?? [] as $lead) {
-                $values = array_values(array_unique(array_filter(array_map(static fn(array $row, int $id): ?string => $lead[1] === 'id' ? (string) $id : $row[$lead[1]] ?? null, $byId, array_keys($byId)), static fn(?string $value): bool => $value !== null)));
+                $values = array_values(
+                    array_unique(
+                        array_filter(
+                            array_map(
+                                static fn(array $row, int $id): ?string => $lead[1] === 'id' ? (string) $id : $row[$lead[1]] ?? null,
+                                $byId,
+                                array_keys($byId),
+                            ),
+                            static fn(?string $value): bool => $value !== null,
+                        ),
+                    ),
+                );
                 foreach (isset($lead[2]) ? DB::table($lead[2])->whereIn($lead[3], $values)->pluck($lead[4])->all() : $values as $id) {
                     $touched[$lead[0]->value][(int) (is_numeric($id) ? $id : 0)] = true;
                 }
@@ -86,16 +108,21 @@ final class Index
     {
         $thing = Thing::of($part, $id);
         $key = ['part' => $part->value, 'thing_id' => $id];
-        $row = $thing === null ? null : [
-            'code' => Words::code($thing->code),
-            'title' => Str::limit($thing->title, 150),
-            'detail' => Str::limit($thing->detail, 390),
-            'words' => Str::limit(implode(' ', self::words($thing)), 600, ''),
-            'leads_to' => $thing->leadsTo,
-            'is_live' => (int) $thing->isLive,
-            'at' => $thing->at->utc()->format('Y-m-d H:i:s'),
-        ];
-        $kept = DB::table('found_things')->where($key)->first(['code', 'title', 'detail', 'words', 'leads_to', 'is_live', 'at']);
+        $row
+            = $thing === null
+                ? null
+                : [
+                    'code' => Words::code($thing->code),
+                    'title' => Str::limit($thing->title, 150),
+                    'detail' => Str::limit($thing->detail, 390),
+                    'words' => Str::limit(implode(' ', self::words($thing)), 600, ''),
+                    'leads_to' => $thing->leadsTo,
+                    'is_live' => (int) $thing->isLive,
+                    'at' => $thing->at->utc()->format('Y-m-d H:i:s'),
+                ];
+        $kept = DB::table('found_things')
+            ->where($key)
+            ->first(['code', 'title', 'detail', 'words', 'leads_to', 'is_live', 'at']);
         if (($kept === null ? null : (array) $kept) === $row) {
             return;
         }
@@ -108,15 +135,27 @@ final class Index
         DB::table('found_things')->upsert([[...$key, ...$row]], ['part', 'thing_id']);
         $words = explode(' ', $row['words']);
         $terms = array_values(array_unique(array_merge(...array_map(Words::terms(...), $words))));
-        DB::table('found_terms')->insert(array_map(static fn(string $term): array => [...$key, 'term' => $term, 'is_live' => $row['is_live'], 'at' => $row['at']], array_map(strval(...), $terms)));
+        DB::table('found_terms')->insert(
+            array_map(
+                static fn(string $term): array => [...$key, 'term' => $term, 'is_live' => $row['is_live'], 'at' => $row['at']],
+                array_map(strval(...), $terms),
+            ),
+        );
         foreach (array_filter($words, Words::canBeMisspelt(...)) as $word) {
-            DB::table('found_spellings')->insertOrIgnore(array_map(static fn(string $variant): array => ['variant' => $variant, 'word' => $word], Words::variants($word)));
+            DB::table('found_spellings')->insertOrIgnore(
+                array_map(static fn(string $variant): array => ['variant' => $variant, 'word' => $word], Words::variants($word)),
+            );
         }
     }
 
     /** @return list<string> */
     private static function words(Thing $thing): array
     {
-        return array_values(array_filter(array_unique([Words::code($thing->code), ...Words::of("$thing->code $thing->title $thing->detail $thing->also")]), static fn(string $word): bool => $word !== ''));
+        return array_values(
+            array_filter(
+                array_unique([Words::code($thing->code), ...Words::of("$thing->code $thing->title $thing->detail $thing->also")]),
+                static fn(string $word): bool => $word !== '',
+            ),
+        );
     }
 }

@@ -41,7 +41,9 @@ enum Part: string
         return match ($this) {
             self::Batch => route('batches.show', $leadsTo),
             // An electrode is shown with the meter that it is on; without one, it can be paired.
-            self::Electrode, self::Meter => $leadsTo === 0 ? route(Gate::allows(Right::Record->value) ? 'pairing' : 'ready') : route('pairs.show', $leadsTo),
+            self::Electrode, self::Meter => $leadsTo === 0
+                ? route(Gate::allows(Right::Record->value) ? 'pairing' : 'ready')
+                : route('pairs.show', $leadsTo),
             self::Thermometer => route('thermometers.show', $leadsTo),
             self::Bottle => route('lots.show', $leadsTo),
             self::Product => route('products.show', $leadsTo),

@@ -87,7 +87,15 @@ final readonly class Search
     private static function byCode(string $text): ?string
     {
         $code = Words::code($text);
-        $found = $code === '' ? [] : DB::table('found_things')->where('code', $code)->whereIn('part', self::parts())->limit(2)->get(['part', 'leads_to'])->all();
+        $found
+            = $code === ''
+                ? []
+                : DB::table('found_things')
+                    ->where('code', $code)
+                    ->whereIn('part', self::parts())
+                    ->limit(2)
+                    ->get(['part', 'leads_to'])
+                    ->all();
 
         return count($found) === 1 ? self::url($found[0]) : null;
     }
@@ -98,9 +106,21 @@ final readonly class Search
         if (DB::table('found_terms')->where('term', $word)->exists()) {
             return [$word];
         }
-        $near = Words::canBeMisspelt($word) ? DB::table('found_spellings')->whereIn('variant', Words::variants($word))->distinct()->orderBy('word')->limit(self::LOOKED_THROUGH)->pluck('word')->all() : [];
+        $near = Words::canBeMisspelt($word)
+            ? DB::table('found_spellings')
+                ->whereIn('variant', Words::variants($word))
+                ->distinct()
+                ->orderBy('word')
+                ->limit(self::LOOKED_THROUGH)
+                ->pluck('word')
+                ->all()
+            : [];
 
-        return array_slice(array_values(array_filter($near, static fn(mixed $one): bool => is_string($one) && Words::isOneLetterApart($word, $one))), 0, self::SPELLINGS);
+        return array_slice(
+            array_values(array_filter($near, static fn(mixed $one): bool => is_string($one) && Words::isOneLetterApart($word, $one))),
+            0,
+            self::SPELLINGS,
+        );
     }
 
     /**
@@ -121,10 +141,22 @@ final readonly class Search
         $query = null;
         foreach (self::parts() as $part) {
             foreach ($terms[$leading] as $term) {
-                $newest = DB::table('found_terms')->where('term', $term)->where('part', $part)->orderByDesc('is_live')->orderByDesc('at')->orderByDesc('thing_id')->limit($others === [] ? self::OF_EACH : self::LOOKED_THROUGH);
+                $newest = DB::table('found_terms')
+                    ->where('term', $term)
+                    ->where('part', $part)
+                    ->orderByDesc('is_live')
+                    ->orderByDesc('at')
+                    ->orderByDesc('thing_id')
+                    ->limit($others === [] ? self::OF_EACH : self::LOOKED_THROUGH);
                 $one = DB::query()->fromSub($newest, 'one')->select('part', 'thing_id', 'is_live', 'at');
                 foreach ($others as $spellings) {
-                    $one->whereExists(static fn(Builder $other) => $other->from('found_terms as other')->whereColumn('other.part', 'one.part')->whereColumn('other.thing_id', 'one.thing_id')->whereIn('other.term', $spellings));
+                    $one->whereExists(
+                        static fn(Builder $other) => $other
+                            ->from('found_terms as other')
+                            ->whereColumn('other.part', 'one.part')
+                            ->whereColumn('other.thing_id', 'one.thing_id')
+                            ->whereIn('other.term', $spellings),
+                    );
                 }
                 $one->limit(self::OF_EACH);
                 $query = $query === null ? $one : $query->unionAll($one);
@@ -138,7 +170,15 @@ final readonly class Search
     /** @param list<string> $terms */
     private static function upToTheBound(array $terms): int
     {
-        return DB::query()->fromSub(DB::table('found_terms')->select('term')->whereIn('term', $terms)->limit(self::LOOKED_THROUGH + 1), 'some')->count();
+        return DB::query()
+            ->fromSub(
+                DB::table('found_terms')
+                    ->select('term')
+                    ->whereIn('term', $terms)
+                    ->limit(self::LOOKED_THROUGH + 1),
+                'some',
+            )
+            ->count();
     }
 
     /**
@@ -155,7 +195,13 @@ final readonly class Search
         // One query for all groups, however many of them have hits.
         $query = null;
         foreach ($ids as $part => $some) {
-            $things = DB::table('found_things')->where('part', $part)->whereIn('thing_id', $some)->orderByDesc('is_live')->orderByDesc('at')->orderByDesc('thing_id')->limit(self::OF_EACH);
+            $things = DB::table('found_things')
+                ->where('part', $part)
+                ->whereIn('thing_id', $some)
+                ->orderByDesc('is_live')
+                ->orderByDesc('at')
+                ->orderByDesc('thing_id')
+                ->limit(self::OF_EACH);
             $things = DB::query()->fromSub($things, 'some')->select('part', 'title', 'detail', 'leads_to');
             $query = $query === null ? $things : $query->unionAll($things);
         }
@@ -178,6 +224,9 @@ final readonly class Search
     /** @return list<string> what the person may find: people are looked up by leads */
     private static function parts(): array
     {
-        return array_column(array_filter(Part::cases(), static fn(Part $part): bool => $part !== Part::Person || Gate::allows(Right::Lead->value)), 'value');
+        return array_column(
+            array_filter(Part::cases(), static fn(Part $part): bool => $part !== Part::Person || Gate::allows(Right::Lead->value)),
+            'value',
+        );
     }
 }

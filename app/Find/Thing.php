@@ -57,14 +57,30 @@ final readonly class Thing
     {
         $steps = $batch->steps()->orderBy('id')->pluck('step')->unique()->implode(' ');
 
-        return new self($batch->code, "$batch->code · {$batch->product->name}", $batch->vessel, $steps, $batch->id, $batch->state()->isLive(), CarbonImmutable::instance($batch->started_at));
+        return new self(
+            $batch->code,
+            "$batch->code · {$batch->product->name}",
+            $batch->vessel,
+            $steps,
+            $batch->id,
+            $batch->state()->isLive(),
+            CarbonImmutable::instance($batch->started_at),
+        );
     }
 
     private static function electrode(Electrode $electrode): self
     {
         $pair = Pair::query()->together()->with('meter')->where('electrode_id', $electrode->id)->first();
 
-        return new self($electrode->code, "$electrode->code · $electrode->name", $pair === null ? 'not on a meter' : "on {$pair->name()}", $pair->meter->code ?? '', $pair->id ?? 0, $pair !== null, CarbonImmutable::parse($electrode->first_used_on));
+        return new self(
+            $electrode->code,
+            "$electrode->code · $electrode->name",
+            $pair === null ? 'not on a meter' : "on {$pair->name()}",
+            $pair->meter->code ?? '',
+            $pair->id ?? 0,
+            $pair !== null,
+            CarbonImmutable::parse($electrode->first_used_on),
+        );
     }
 
     /** A meter is found by itself only while no electrode is on it: with one, they are one instrument. */
@@ -72,26 +88,58 @@ final readonly class Thing
     {
         return Pair::query()->together()->where('meter_id', $meter->id)->exists()
             ? null
-            : new self($meter->code, "$meter->code · $meter->name", 'meter without an electrode', '', 0, false, CarbonImmutable::createFromTimestampUTC(0));
+            : new self(
+                $meter->code,
+                "$meter->code · $meter->name",
+                'meter without an electrode',
+                '',
+                0,
+                false,
+                CarbonImmutable::createFromTimestampUTC(0),
+            );
     }
 
     private static function thermometer(Thermometer $thermometer): self
     {
-        return new self($thermometer->code, "$thermometer->code · $thermometer->name", 'thermometer', '', $thermometer->id, true, CarbonImmutable::createFromTimestampUTC(0));
+        return new self(
+            $thermometer->code,
+            "$thermometer->code · $thermometer->name",
+            'thermometer',
+            '',
+            $thermometer->id,
+            true,
+            CarbonImmutable::createFromTimestampUTC(0),
+        );
     }
 
     private static function bottle(Lot $lot): self
     {
         $isThere = $lot->happened(BottleEvent::Discarded) === null;
 
-        return new self($lot->code, "$lot->code · $lot->label", $isThere ? '' : 'discarded', $lot->kind->value, $lot->id, $isThere, CarbonImmutable::parse($lot->expires_on));
+        return new self(
+            $lot->code,
+            "$lot->code · $lot->label",
+            $isThere ? '' : 'discarded',
+            $lot->kind->value,
+            $lot->id,
+            $isThere,
+            CarbonImmutable::parse($lot->expires_on),
+        );
     }
 
     private static function product(Product $product): ?self
     {
         return Product::query()->where('code', $product->code)->where('version', '>', $product->version)->exists()
             ? null
-            : new self('', $product->name, "version $product->version", "$product->code $product->family", $product->id, true, self::at($product->at));
+            : new self(
+                '',
+                $product->name,
+                "version $product->version",
+                "$product->code $product->family",
+                $product->id,
+                true,
+                self::at($product->at),
+            );
     }
 
     private static function method(Method $method): ?self
@@ -111,12 +159,28 @@ final readonly class Thing
     {
         return $person->credential === null
             ? null
-            : new self('', $person->name, (string) $person->role?->value, $person->credential->username, $person->id, $person->enabled, CarbonImmutable::createFromTimestampUTC(0));
+            : new self(
+                '',
+                $person->name,
+                (string) $person->role?->value,
+                $person->credential->username,
+                $person->id,
+                $person->enabled,
+                CarbonImmutable::createFromTimestampUTC(0),
+            );
     }
 
     private static function deviation(Deviation $deviation): self
     {
-        return new self('', "{$deviation->batch->code} · $deviation->limit_name", (string) $deviation->what, $deviation->batch->product->name, $deviation->id, $deviation->disposition === null, CarbonImmutable::instance($deviation->at));
+        return new self(
+            '',
+            "{$deviation->batch->code} · $deviation->limit_name",
+            (string) $deviation->what,
+            $deviation->batch->product->name,
+            $deviation->id,
+            $deviation->disposition === null,
+            CarbonImmutable::instance($deviation->at),
+        );
     }
 
     private static function note(BatchNote $note): self

@@ -23,7 +23,11 @@ final class Words
     {
         $words = preg_split('/[^a-z0-9]+/', strtolower(Str::ascii($text)), -1, PREG_SPLIT_NO_EMPTY) ?: [];
 
-        return array_slice(array_values(array_unique(array_map(static fn(string $word): string => substr($word, 0, self::LONGEST), $words))), 0, self::MOST);
+        return array_slice(
+            array_values(array_unique(array_map(static fn(string $word): string => substr($word, 0, self::LONGEST), $words))),
+            0,
+            self::MOST,
+        );
     }
 
     /** A code as it is compared: "CS-0417", "cs 0417" and "CS0417" are one. */
@@ -32,7 +36,10 @@ final class Words
         return (string) preg_replace('/[^a-z0-9]+/', '', strtolower(Str::ascii($text)));
     }
 
-    /** @return list<string> under which a word is found: each of its beginnings of two letters or more, and a number without its leading zeros */
+    /**
+     * @return list<string> under which a word is found: each of its beginnings of two letters or more, and a number without its leading
+     * zeros
+     */
     public static function terms(string $word): array
     {
         $terms = [$word];

@@ -37,7 +37,11 @@ final class AccessLog
             'at' => CarbonImmutable::now()->format('Y-m-d H:i:s.v'),
             'kind' => $kind->value,
             'person_id' => $person?->id,
-            'name' => mb_substr((string) preg_replace('/[\x00-\x1F\x7F]/u', '', $person === null ? $name : (string) $person->name), 0, self::NAME),
+            'name' => mb_substr(
+                (string) preg_replace('/[\x00-\x1F\x7F]/u', '', $person === null ? $name : (string) $person->name),
+                0,
+                self::NAME,
+            ),
             'address' => $request === null ? 'on the server' : (string) $request->ip(),
         ]);
     }
@@ -45,7 +49,11 @@ final class AccessLog
     /** @return CursorPaginator<int, \stdClass> the newest first */
     public static function page(?AccessKind $kind, string $name): CursorPaginator
     {
-        $page = DB::table('access_log')->when($kind !== null, static fn($query) => $query->where('kind', $kind?->value))->when($name !== '', static fn($query) => $query->where('name', 'like', addcslashes($name, '%_\\') . '%'))->orderByDesc('id')->cursorPaginate(self::PAGE);
+        $page = DB::table('access_log')
+            ->when($kind !== null, static fn($query) => $query->where('kind', $kind?->value))
+            ->when($name !== '', static fn($query) => $query->where('name', 'like', addcslashes($name, '%_\\') . '%'))
+            ->orderByDesc('id')
+            ->cursorPaginate(self::PAGE);
         assert($page instanceof CursorPaginator);
 
         return $page;
@@ -61,7 +69,9 @@ final class AccessLog
             return;
         }
         $today = CarbonImmutable::now('UTC')->startOfDay();
-        $day = is_string($sealed) ? CarbonImmutable::parse($sealed, 'UTC')->addDay() : CarbonImmutable::parse((string) $first, 'UTC')->startOfDay();
+        $day = is_string($sealed)
+            ? CarbonImmutable::parse($sealed, 'UTC')->addDay()
+            : CarbonImmutable::parse((string) $first, 'UTC')->startOfDay();
         for (; $day < $today; $day = $day->addDay()) {
             self::sealDay($day->toDateString(), $site);
         }
@@ -70,7 +80,9 @@ final class AccessLog
     /** The newest sealed day whose log is not what it was, of those that are still kept; null where all are. */
     public static function changedDay(): ?string
     {
-        $kept = CarbonImmutable::now('UTC')->subDays(self::KEPT_DAYS - 1)->toDateString();
+        $kept = CarbonImmutable::now('UTC')
+            ->subDays(self::KEPT_DAYS - 1)
+            ->toDateString();
         foreach (AccessDigest::query()->where('day', '>', $kept)->orderByDesc('day')->get() as $sealed) {
             $day = $sealed->day->toDateString();
             if (self::digest($day) !== [$sealed->entries, $sealed->sha256]) {
@@ -84,7 +96,15 @@ final class AccessLog
     private static function sealDay(string $on, Person $site): void
     {
         [$entries, $sha256] = self::digest($on);
-        Recording::once($site, IdempotencyKey::own(), 'seal the access log of a day', AccessDigest::class, static fn(Entry $entry): AccessDigest => $entry->add(new AccessDigest(['day' => $on, 'entries' => $entries, 'sha256' => $sha256, 'at' => $entry->at, 'person_id' => $site->id])));
+        Recording::once(
+            $site,
+            IdempotencyKey::own(),
+            'seal the access log of a day',
+            AccessDigest::class,
+            static fn(Entry $entry): AccessDigest => $entry->add(
+                new AccessDigest(['day' => $on, 'entries' => $entries, 'sha256' => $sha256, 'at' => $entry->at, 'person_id' => $site->id]),
+            ),
+        );
     }
 
     /** @return array{int, string} how many entries, and their digest */
@@ -92,7 +112,13 @@ final class AccessLog
     {
         $hash = hash_init('sha256');
         $entries = 0;
-        foreach (DB::table('access_log')->select(self::SEALED)->whereBetween('at', ["$day 00:00:00.000", "$day 23:59:59.999"])->orderBy('id')->cursor() as $row) {
+        foreach (
+            DB::table('access_log')
+                ->select(self::SEALED)
+                ->whereBetween('at', ["$day 00:00:00.000", "$day 23:59:59.999"])
+                ->orderBy('id')
+                ->cursor() as $row
+        ) {
             hash_update($hash, json_encode($row, JSON_THROW_ON_ERROR) . "\n");
             $entries++;
         }

@@ -31,7 +31,14 @@ final class Device
     {
         [$id, $known] = self::read($request);
         $known = array_slice(array_values(array_unique([SignIn::waitsAs($username), ...$known])), 0, self::MOST);
-        Cookie::queue(Cookie::make(self::COOKIE . '_' . config('session.cookie'), (string) json_encode([$id, $known]), self::DAYS * 1440, sameSite: 'strict'));
+        Cookie::queue(
+            Cookie::make(
+                self::COOKIE . '_' . config('session.cookie'),
+                (string) json_encode([$id, $known]),
+                self::DAYS * 1440,
+                sameSite: 'strict',
+            ),
+        );
     }
 
     /** @return array{string, list<string>} */
@@ -40,6 +47,8 @@ final class Device
         $cookie = $request->cookie(self::COOKIE . '_' . config('session.cookie'));
         $kept = is_string($cookie) ? json_decode($cookie, true) : null;
 
-        return is_array($kept) && is_string($kept[0] ?? null) && is_array($kept[1] ?? null) ? [$kept[0], array_values(array_filter($kept[1], is_string(...)))] : [(string) Str::uuid(), []];
+        return is_array($kept) && is_string($kept[0] ?? null) && is_array($kept[1] ?? null)
+            ? [$kept[0], array_values(array_filter($kept[1], is_string(...)))]
+            : [(string) Str::uuid(), []];
     }
 }

@@ -21,7 +21,15 @@ final class Passphrase
     /** @return array<string, list<mixed>> */
     public static function passphrase(string ...$names): array
     {
-        return ['passphrase' => ['required', 'string', 'max:200', 'confirmed', self::rule(static fn(string $typed): ?string => Secrets::passphraseProblem($typed, ...$names))]];
+        return [
+            'passphrase' => [
+                'required',
+                'string',
+                'max:200',
+                'confirmed',
+                self::rule(static fn(string $typed): ?string => Secrets::passphraseProblem($typed, ...$names)),
+            ],
+        ];
     }
 
     /** @return array<string, list<mixed>> */

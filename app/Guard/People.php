@@ -21,7 +21,13 @@ final class People
     /** @return list<string> where those who work here want to be written to, all or those of some roles */
     public static function addresses(Role ...$roles): array
     {
-        $people = Person::query()->with('credential')->whereHas('credential', static fn($credential) => $credential->whereNotNull('email'))->orderBy('name')->limit(self::MOST)->get()->filter(static fn(Person $person): bool => $person->enabled && ($roles === [] || in_array($person->role, $roles, true)));
+        $people = Person::query()
+            ->with('credential')
+            ->whereHas('credential', static fn($credential) => $credential->whereNotNull('email'))
+            ->orderBy('name')
+            ->limit(self::MOST)
+            ->get()
+            ->filter(static fn(Person $person): bool => $person->enabled && ($roles === [] || in_array($person->role, $roles, true)));
 
         return array_values(array_unique($people->map(static fn(Person $person): string => (string) $person->credential?->email)->all()));
     }
@@ -45,7 +51,15 @@ final class People
      */
     public static function backFrom(array $gone): array
     {
-        return array_values(Person::query()->whereKey($gone)->orderBy('name')->get()->filter(static fn(Person $person): bool => $person->enabled)->map(static fn(Person $person): string => (string) $person->name)->all());
+        return array_values(
+            Person::query()
+                ->whereKey($gone)
+                ->orderBy('name')
+                ->get()
+                ->filter(static fn(Person $person): bool => $person->enabled)
+                ->map(static fn(Person $person): string => (string) $person->name)
+                ->all(),
+        );
     }
 
     /** Who works here now; null for anybody else. */
@@ -71,12 +85,20 @@ final class People
     {
         $looksLike = SignIn::waitsAs($username);
 
-        return Credential::query()->lazyById(self::MOST)->contains(static fn(Credential $known): bool => SignIn::waitsAs((string) $known->username) === $looksLike);
+        return Credential::query()
+            ->lazyById(self::MOST)
+            ->contains(static fn(Credential $known): bool => SignIn::waitsAs((string) $known->username) === $looksLike);
     }
 
     /** @return Collection<int, Person> those who can change hands by a PIN, by name */
     public static function withPin(): Collection
     {
-        return Person::query()->whereHas('credential', static fn($credential) => $credential->whereNotNull('pin'))->orderBy('name')->limit(self::MOST)->get()->filter(static fn(Person $person): bool => $person->enabled)->values();
+        return Person::query()
+            ->whereHas('credential', static fn($credential) => $credential->whereNotNull('pin'))
+            ->orderBy('name')
+            ->limit(self::MOST)
+            ->get()
+            ->filter(static fn(Person $person): bool => $person->enabled)
+            ->values();
     }
 }

@@ -14,7 +14,10 @@ final class Proof
     /** @throws ValidationException at the field, if it is not the passphrase of that person, or too many were wrong */
     public static function passphrase(Request $request, Person $person, string $field = 'passphrase'): void
     {
-        $request->validate([$field => ['required', 'string', 'max:200']], ["$field.required" => 'Type your passphrase. A PIN is not enough.']);
+        $request->validate(
+            [$field => ['required', 'string', 'max:200']],
+            ["$field.required" => 'Type your passphrase. A PIN is not enough.'],
+        );
         $what = "passphrase of $person->id";
         Waits::hold($what, $field, $request, $person);
         if (!SignIn::isPassphrase($person, $request->string($field)->toString())) {
@@ -33,7 +36,7 @@ final class Proof
     {
         $request->validate(['second' => ['nullable', 'string', 'max:40'], 'second_passphrase' => ['nullable', 'string', 'max:200']]);
         $by = $request->user();
-        if (!$request->filled('second') || !$by instanceof Person) {
+        if (!$request->filled('second') || !($by instanceof Person)) {
             return null;
         }
         $what = "second person by $by->id";
@@ -58,7 +61,9 @@ final class Proof
             Waits::hold($what, 'one_time_code', $request, $person);
             if (!SecondFactor::isCode($person, $request->string('one_time_code')->toString())) {
                 AccessLog::note(AccessKind::WrongCode, $request, $person);
-                throw ValidationException::withMessages(['one_time_code' => 'That code is not valid. Each code works once: wait for the next one.']);
+                throw ValidationException::withMessages([
+                    'one_time_code' => 'That code is not valid. Each code works once: wait for the next one.',
+                ]);
             }
             Waits::forget($what);
         }

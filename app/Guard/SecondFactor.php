@@ -30,10 +30,14 @@ final class SecondFactor
         $person->unsetRelation('credential');
 
         return Closing::whileOpen(static function () use ($person, $secret, $step): array {
-            Credential::query()->whereKey($person->id)->update(['code_secret' => Crypt::encryptString(base64_encode($secret)), 'code_step' => $step, 'code_removed_at' => null]);
+            Credential::query()
+                ->whereKey($person->id)
+                ->update(['code_secret' => Crypt::encryptString(base64_encode($secret)), 'code_step' => $step, 'code_removed_at' => null]);
             self::useUp($person);
             $codes = array_map(static fn(): string => Codes::fresh(), range(1, self::RECOVERY_CODES));
-            DB::table('recovery_codes')->insert(array_map(static fn(string $code): array => ['person_id' => $person->id, 'code_sha256' => Codes::sha256($code)], $codes));
+            DB::table('recovery_codes')->insert(
+                array_map(static fn(string $code): array => ['person_id' => $person->id, 'code_sha256' => Codes::sha256($code)], $codes),
+            );
 
             return $codes;
         });
@@ -43,7 +47,9 @@ final class SecondFactor
     {
         $person->unsetRelation('credential');
         Closing::whileOpen(static function () use ($person): void {
-            Credential::query()->whereKey($person->id)->update(['code_secret' => null, 'code_step' => null, 'code_removed_at' => null]);
+            Credential::query()
+                ->whereKey($person->id)
+                ->update(['code_secret' => null, 'code_step' => null, 'code_removed_at' => null]);
             self::useUp($person);
         });
     }
@@ -59,7 +65,9 @@ final class SecondFactor
         foreach (People::everybody() as $person) {
             $secret = $person->credential?->code_secret;
             if ($secret !== null && !self::isReadable((string) $secret)) {
-                Credential::query()->whereKey($person->id)->update(['code_secret' => null, 'code_step' => null, 'code_removed_at' => self::now()]);
+                Credential::query()
+                    ->whereKey($person->id)
+                    ->update(['code_secret' => null, 'code_step' => null, 'code_removed_at' => self::now()]);
                 $names[] = (string) $person->name;
             }
         }
@@ -88,13 +96,21 @@ final class SecondFactor
         $secret = base64_decode(Crypt::decryptString((string) $credential->code_secret), true);
         $step = TimeCode::step((string) $secret, $typed, CarbonImmutable::now()->getTimestamp(), (int) $credential->code_step);
 
-        return $step !== null && Credential::query()->whereKey($person->id)->where('code_step', '<', $step)->update(['code_step' => $step]) === 1;
+        return $step !== null
+            && Credential::query()
+                ->whereKey($person->id)
+                ->where('code_step', '<', $step)
+                ->update(['code_step' => $step]) === 1;
     }
 
     /** Whether it is one of those for a lost phone; it is used up by this. */
     public static function isRecovery(Person $person, string $typed): bool
     {
-        return DB::table('recovery_codes')->where('person_id', $person->id)->where('code_sha256', Codes::sha256($typed))->whereNull('used_at')->update(['used_at' => self::now()]) === 1;
+        return DB::table('recovery_codes')
+            ->where('person_id', $person->id)
+            ->where('code_sha256', Codes::sha256($typed))
+            ->whereNull('used_at')
+            ->update(['used_at' => self::now()]) === 1;
     }
 
     public static function recoveryCodesLeft(Person $person): int
@@ -104,7 +120,10 @@ final class SecondFactor
 
     private static function useUp(Person $person): void
     {
-        DB::table('recovery_codes')->where('person_id', $person->id)->whereNull('used_at')->update(['used_at' => self::now()]);
+        DB::table('recovery_codes')
+            ->where('person_id', $person->id)
+            ->whereNull('used_at')
+            ->update(['used_at' => self::now()]);
     }
 
     private static function now(): string

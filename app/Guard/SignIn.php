@@ -37,7 +37,9 @@ final class SignIn
     public static function set(Person $person, string $passphrase, string $pin): void
     {
         Closing::whileOpen(static function () use ($person, $passphrase, $pin): void {
-            Credential::query()->whereKey($person->id)->update(['passphrase' => Hash::make($passphrase), 'pin' => Hash::make($pin)]);
+            Credential::query()
+                ->whereKey($person->id)
+                ->update(['passphrase' => Hash::make($passphrase), 'pin' => Hash::make($pin)]);
             SecondFactor::turnOff($person);
             SignIns::endAll($person);
         });
@@ -46,13 +48,21 @@ final class SignIn
     public static function changePassphrase(Person $person, string $passphrase): void
     {
         $person->unsetRelation('credential');
-        Closing::whileOpen(static fn(): int => Credential::query()->whereKey($person->id)->update(['passphrase' => Hash::make($passphrase)]));
+        Closing::whileOpen(
+            static fn(): int => Credential::query()
+                ->whereKey($person->id)
+                ->update(['passphrase' => Hash::make($passphrase)]),
+        );
     }
 
     public static function changePin(Person $person, string $pin): void
     {
         $person->unsetRelation('credential');
-        Closing::whileOpen(static fn(): int => Credential::query()->whereKey($person->id)->update(['pin' => Hash::make($pin)]));
+        Closing::whileOpen(
+            static fn(): int => Credential::query()
+                ->whereKey($person->id)
+                ->update(['pin' => Hash::make($pin)]),
+        );
     }
 
     /** As names are kept: lower case, one form for each letter. */

@@ -32,7 +32,10 @@ final readonly class SignInTries
 
         return match (true) {
             $wait > 0, $this->isKnown => $wait,
-            default => max(Waits::inHour("sign-in as $this->name from anywhere", self::OF_A_PERSON), Waits::inHour("sign-in from $this->from", self::FROM_AN_ADDRESS)),
+            default => max(
+                Waits::inHour("sign-in as $this->name from anywhere", self::OF_A_PERSON),
+                Waits::inHour("sign-in from $this->from", self::FROM_AN_ADDRESS),
+            ),
         };
     }
 

@@ -65,9 +65,13 @@ final class Standing
         }
 
         return match (true) {
-            self::isByPin() && $person->role !== Role::Checker => 'You took over with a PIN, which gives a checker’s rights. Confirm your passphrase first, under your name at the top.',
-            $person->credential?->isCodeRemoved() === true => 'The records were restored from a backup, so your authenticator no longer works. Set it up again first, under your name at the top.',
-            Settings::now()->leadsNeedCode && $person->role === Role::Lead && $person->credential?->hasCode() !== true => 'This site requires an authenticator for leads. Set one up first, under your name at the top.',
+            self::isByPin() && $person->role !== Role::Checker
+                => 'You took over with a PIN, which gives a checker’s rights. Confirm your passphrase first, under your name at the top.',
+            $person->credential?->isCodeRemoved() === true
+                => 'The records were restored from a backup, so your authenticator no longer works. Set it up again first, under your name '
+                    . 'at the top.',
+            Settings::now()->leadsNeedCode && $person->role === Role::Lead && $person->credential?->hasCode() !== true
+                => 'This site requires an authenticator for leads. Set one up first, under your name at the top.',
             default => null,
         };
     }

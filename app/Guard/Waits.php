@@ -43,11 +43,14 @@ final class Waits
     /** @return int seconds until a try may be made; 0 where fewer than so many were made in this hour, and this one is counted */
     public static function inHour(string $what, int $most): int
     {
-        return self::locked($what, static fn(int $slips, int $until, int $now): array => match (true) {
-            $until <= $now => [0, 1, $now + 3600],
-            $slips < $most => [0, $slips + 1, $until],
-            default => [$until - $now, $slips, $until],
-        });
+        return self::locked(
+            $what,
+            static fn(int $slips, int $until, int $now): array => match (true) {
+                $until <= $now => [0, 1, $now + 3600],
+                $slips < $most => [0, $slips + 1, $until],
+                default => [$until - $now, $slips, $until],
+            },
+        );
     }
 
     /**
@@ -60,7 +63,9 @@ final class Waits
         $wait = self::take($what);
         if ($wait > 0) {
             AccessLog::note(AccessKind::MadeToWait, $request, $person);
-            throw ValidationException::withMessages([$field => 'Too many wrong attempts: wait ' . self::words($wait) . ', or sign in again with the passphrase.'])->status(429);
+            throw ValidationException::withMessages([
+                $field => 'Too many wrong attempts: wait ' . self::words($wait) . ', or sign in again with the passphrase.',
+            ])->status(429);
         }
     }
 
@@ -72,7 +77,9 @@ final class Waits
     /** It was right: what was counted is gone. */
     public static function forget(string $what): void
     {
-        DB::table('waits')->where('what_sha256', self::key($what))->update(['slips' => 0, 'until' => self::at(CarbonImmutable::now()->getTimestamp())]);
+        DB::table('waits')
+            ->where('what_sha256', self::key($what))
+            ->update(['slips' => 0, 'until' => self::at(CarbonImmutable::now()->getTimestamp())]);
     }
 
     /** @param callable(int, int, int): array{int, int, int} $next from slips, until when, and now: the wait, and what is kept */
@@ -85,7 +92,9 @@ final class Waits
         return DB::transaction(static function () use ($key, $now, $next): int {
             $row = DB::table('waits')->where('what_sha256', $key)->lockForUpdate()->sole();
             [$wait, $slips, $until] = $next((int) $row->slips, CarbonImmutable::parse((string) $row->until, 'UTC')->getTimestamp(), $now);
-            DB::table('waits')->where('what_sha256', $key)->update(['slips' => $slips, 'until' => self::at($until)]);
+            DB::table('waits')
+                ->where('what_sha256', $key)
+                ->update(['slips' => $slips, 'until' => self::at($until)]);
 
             return $wait;
         }, self::ATTEMPTS);

@@ -72,13 +72,21 @@ final class Bench
             default => null,
         };
 
-        return $why === null ? $source : throw Refused::because(sprintf('%s on %s %s. Type what the meter shows.', $pair->electrode->code, $pair->name(), $why), 'source');
+        return $why === null
+            ? $source
+            : throw Refused::because(
+                sprintf('%s on %s %s. Type what the meter shows.', $pair->electrode->code, $pair->name(), $why),
+                'source',
+            );
     }
 
     /** @return array{slope_percent: float|null, offset_mv: float|null} what a meter says of its own calibration, where it says it */
     public static function ownCalibration(Request $request): array
     {
-        $request->validate(['shown_slope' => ['nullable', 'string', new Measured(Quantity::Percent)], 'shown_offset' => ['nullable', 'string', new Measured(Quantity::Millivolt)]]);
+        $request->validate([
+            'shown_slope' => ['nullable', 'string', new Measured(Quantity::Percent)],
+            'shown_offset' => ['nullable', 'string', new Measured(Quantity::Millivolt)],
+        ]);
 
         return [
             'slope_percent' => $request->filled('shown_slope') ? Quantity::Percent->read((string) $request->string('shown_slope')) : null,
@@ -94,14 +102,17 @@ final class Bench
             return new SimulatedReading($bench, $pair, $request->filled('seen_s') ? $request->float('seen_s') : null);
         }
         [$field, $quantity] = $pair->meter->shows_mv ? ['mv', Quantity::Millivolt] : ['shown_ph', Quantity::Ph];
-        $request->validate([
-            $field => ['required', 'string', new Measured($quantity)],
-            'celsius' => ['required', 'string', new Measured(Quantity::Temperature)],
-            'response_time_s' => ['nullable', 'string', new Measured(Quantity::Seconds)],
-        ], [
-            "$field.required" => $quantity->accepted(),
-            'celsius.required' => Quantity::Temperature->accepted(),
-        ]);
+        $request->validate(
+            [
+                $field => ['required', 'string', new Measured($quantity)],
+                'celsius' => ['required', 'string', new Measured(Quantity::Temperature)],
+                'response_time_s' => ['nullable', 'string', new Measured(Quantity::Seconds)],
+            ],
+            [
+                "$field.required" => $quantity->accepted(),
+                'celsius.required' => Quantity::Temperature->accepted(),
+            ],
+        );
 
         $value = $quantity->read((string) $request->string($field));
 
@@ -123,13 +134,22 @@ final class Bench
     /** What was answered about a point of a calibration, each question by itself. */
     public static function answers(Request $request): PointAnswers
     {
-        return new PointAnswers(self::remark($request), self::remark($request, 'cup_reason'), $request->boolean('label_checked'), self::remark($request, 'temperature_reason'), self::remark($request, 'gap_reason'));
+        return new PointAnswers(
+            self::remark($request),
+            self::remark($request, 'cup_reason'),
+            $request->boolean('label_checked'),
+            self::remark($request, 'temperature_reason'),
+            self::remark($request, 'gap_reason'),
+        );
     }
 
     /** What was chosen to read a temperature; null for a probe without checks. */
     public static function thermometer(Request $request): ?Thermometer
     {
-        $request->validate(['thermometer' => ['nullable', 'integer', 'exists:thermometers,id']], ['thermometer' => 'Choose a thermometer of the list.']);
+        $request->validate(
+            ['thermometer' => ['nullable', 'integer', 'exists:thermometers,id']],
+            ['thermometer' => 'Choose a thermometer of the list.'],
+        );
 
         return $request->filled('thermometer') ? Instruments::thermometer($request->integer('thermometer')) : null;
     }

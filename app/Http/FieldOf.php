@@ -29,7 +29,11 @@ final class FieldOf
             $failure instanceof LogRefused => 'log',
             $failure instanceof TemperatureOutOfRange => 'celsius',
             $failure instanceof WrongSignal => $failure->isMvNeeded ? 'mv' : 'shown_ph',
-            $failure instanceof LooksReduced, $failure instanceof ElevationNeeded, $failure instanceof PressureOutOfRange, $failure instanceof ElevationOutOfRange => 'pressure',
+            $failure instanceof LooksReduced,
+            $failure instanceof ElevationNeeded,
+            $failure instanceof PressureOutOfRange,
+            $failure instanceof ElevationOutOfRange
+                => 'pressure',
             $failure instanceof LooksLikeFahrenheit => 'unit',
             $failure instanceof ImpossibleReading => 'readings',
             $failure instanceof ResistanceOutOfRange => 'ohm',

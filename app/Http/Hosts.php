@@ -13,6 +13,9 @@ final class Hosts
         $configured = config('app.url');
         $own = is_string($configured) ? parse_url($configured, PHP_URL_HOST) : null;
 
-        return array_map(static fn(string $host): string => '^' . preg_quote($host) . '$', array_values(array_unique([...(is_string($own) ? [$own] : []), '127.0.0.1', 'localhost', '[::1]'])));
+        return array_map(
+            static fn(string $host): string => '^' . preg_quote($host) . '$',
+            array_values(array_unique([...is_string($own) ? [$own] : [], '127.0.0.1', 'localhost', '[::1]'])),
+        );
     }
 }

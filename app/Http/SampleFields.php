@@ -42,7 +42,9 @@ final class SampleFields
     /** That it takes the place of an earlier entry. @throws Refused if that is of another batch */
     public static function correction(Request $request, Batch $batch): ?Correction
     {
-        return $request->filled('corrects') ? new Correction(Found::measurement($request->integer('corrects'), $batch), Bench::remark($request)) : null;
+        return $request->filled('corrects')
+            ? new Correction(Found::measurement($request->integer('corrects'), $batch), Bench::remark($request))
+            : null;
     }
 
     /** The entry that the address of a form names as the one to be corrected, if the person at the bench may do that. */
@@ -77,7 +79,10 @@ final class SampleFields
             return null;
         }
         Bench::takeCommas($request, 'dilution_parts');
-        $request->validate(['dilution_parts' => ['nullable', 'numeric', 'between:0,99']], ['dilution_parts' => 'Type the parts of water to one part of the sample, like 1 or 0.2; 0 if none was added.']);
+        $request->validate(
+            ['dilution_parts' => ['nullable', 'numeric', 'between:0,99']],
+            ['dilution_parts' => 'Type the parts of water to one part of the sample, like 1 or 0.2; 0 if none was added.'],
+        );
 
         return $request->filled('dilution_parts') ? $request->float('dilution_parts') : SampleDilution::usual($method->dilution_parts);
     }

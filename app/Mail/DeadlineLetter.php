@@ -15,7 +15,13 @@ final class DeadlineLetter extends Mailable
     use Queueable;
 
     /** @param string $words what is due, and what is expected */
-    public function __construct(public string $code, public string $product, public string $vessel, public string $words, public string $page) {}
+    public function __construct(
+        public string $code,
+        public string $product,
+        public string $vessel,
+        public string $words,
+        public string $page,
+    ) {}
 
     public function envelope(): Envelope
     {

@@ -55,16 +55,36 @@ final readonly class Assessment
     {
         $limits = $batch->judgedBy();
         // Of the moment that the latest of its samples tells of.
-        $at = array_reduce($places, static fn(CarbonImmutable $at, MeasuredPlace $place): CarbonImmutable => $at->max($place->countsFrom($drawnAt)), $drawnAt);
-        $lacking = Places::lacking($batch->product->method->neededPlaces(), array_map(static fn(MeasuredPlace $place): array => ['measurand' => $place->measurand, 'basis' => $place->basis, 'place' => $place->place], $places));
+        $at = array_reduce(
+            $places,
+            static fn(CarbonImmutable $at, MeasuredPlace $place): CarbonImmutable => $at->max($place->countsFrom($drawnAt)),
+            $drawnAt,
+        );
+        $lacking = Places::lacking(
+            $batch->product->method->neededPlaces(),
+            array_map(
+                static fn(MeasuredPlace $place): array => [
+                    'measurand' => $place->measurand,
+                    'basis' => $place->basis,
+                    'place' => $place->place,
+                ],
+                $places,
+            ),
+        );
         $occasion = JudgedAt::of($batch, $stage, $at, $occasionId, $lacking);
         $hasEquilibrium = array_filter($limits, static fn(ProductLimit $limit): bool => $limit->applies === Applies::Equilibrium) !== [];
         $equilibrium = $hasEquilibrium ? self::equilibrium($batch, $stage, $drawnAt, $places, $occasionId) : [];
         $results = $inputs = $blocks = [];
         foreach ($places as $place) {
-            $isMissing = array_filter($lacking, static fn(array $one): bool => $one['measurand'] === $place->measurand->value && $one['basis'] === $place->basis) !== [];
-            $blocked = [...$equilibrium, ...($isMissing ? [ReleaseBlock::PlaceMissing] : [])];
-            $measured = $place->measurand === Measurand::Ph ? self::ph($place, $stage, $blocked, $limits) : self::other($place, $blocked, $limits);
+            $isMissing
+                = array_filter(
+                    $lacking,
+                    static fn(array $one): bool => $one['measurand'] === $place->measurand->value && $one['basis'] === $place->basis,
+                ) !== [];
+            $blocked = [...$equilibrium, ...$isMissing ? [ReleaseBlock::PlaceMissing] : []];
+            $measured = $place->measurand === Measurand::Ph
+                ? self::ph($place, $stage, $blocked, $limits)
+                : self::other($place, $blocked, $limits);
             [$results[], $inputs[], $blocks[]] = $measured;
         }
         $judged = Judge::on($results, $limits, $occasion);
@@ -129,7 +149,9 @@ final readonly class Assessment
     {
         $calibration = $place->calibration ?? throw new \LogicException('A pH rests on a calibration.');
         $function = $calibration->calibrationFunction();
-        $portions = array_values($place->replicates->map(static fn(Replicate $replicate) => Foundations::portion($replicate, $calibration, $function))->all());
+        $portions = array_values(
+            $place->replicates->map(static fn(Replicate $replicate) => Foundations::portion($replicate, $calibration, $function))->all(),
+        );
         assert($portions !== []);
         $measured = PhResult::of($portions, Foundations::of($place), $place->method->rules($stage), $blocked, $limits);
 
@@ -150,18 +172,29 @@ final readonly class Assessment
         $isNamed = $place->isBySomebodyNamed();
         $portions = $blocks = [];
         foreach ($place->replicates as $replicate) {
-            $own = array_values(array_filter([
-                ...match (true) {
-                    $place->titration !== null => Foundations::titration($place, $place->titration)->blocks(),
-                    $verification === null => $isNamed ? [] : [ReleaseBlock::SourceNotNamed],
-                    default => $verification->facts($place->observedAt)->blocks($replicate->value),
-                },
-                $replicate->settled ? null : ReleaseBlock::Unsettled,
-                ...$blocked,
-            ]));
+            $own = array_values(
+                array_filter([
+                    ...match (true) {
+                        $place->titration !== null => Foundations::titration($place, $place->titration)->blocks(),
+                        $verification === null => $isNamed ? [] : [ReleaseBlock::SourceNotNamed],
+                        default => $verification->facts($place->observedAt)->blocks($replicate->value),
+                    },
+                    $replicate->settled ? null : ReleaseBlock::Unsettled,
+                    ...$blocked,
+                ]),
+            );
             // An error that is not corrected is part of what is not known.
-            $expandedU = $verification === null ? $replicate->expanded_u : $verification->expanded_u_c + ($verification->outcome?->outcome === Outcome::Correct ? 0.0 : abs($verification->error_c));
-            $portions[] = new Portion($replicate->value, $expandedU, ReleaseBlock::leavesTrust($own), ReleaseBlock::provesNot($own, $limits));
+            $expandedU
+                = $verification === null
+                    ? $replicate->expanded_u
+                    : $verification->expanded_u_c
+                        + ($verification->outcome?->outcome === Outcome::Correct ? 0.0 : abs($verification->error_c));
+            $portions[] = new Portion(
+                $replicate->value,
+                $expandedU,
+                ReleaseBlock::leavesTrust($own),
+                ReleaseBlock::provesNot($own, $limits),
+            );
             $blocks[] = $own;
         }
         assert($portions !== []);
@@ -185,6 +218,8 @@ final readonly class Assessment
         }
         $atEquilibrium = $stage === Stage::Equilibrium || $stage === Stage::Finished;
 
-        return $atEquilibrium && !Equilibrium::isProven($worst, $needed, Series::before($batch, $drawnAt, $occasionId)) ? [ReleaseBlock::EquilibriumNotProven] : [];
+        return $atEquilibrium && !Equilibrium::isProven($worst, $needed, Series::before($batch, $drawnAt, $occasionId))
+            ? [ReleaseBlock::EquilibriumNotProven]
+            : [];
     }
 }

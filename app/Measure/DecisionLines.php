@@ -34,18 +34,32 @@ final readonly class DecisionLines
     private const NOTHING = ['sign' => 'idle', 'head' => 'No limit is due', 'tail' => ''];
 
     /**
-     * @param list<array{sign: string, head: string, tail: string, short: string, of: string}> $lines the worst first; "short" is for a row of a list, "of" names the quantity
+     * @param list<array{sign: string, head: string, tail: string, short: string, of: string}> $lines the worst first; "short" is for a row
+     *     of a list, "of" names the quantity
      * @param list<JudgedLimit> $due
      * @param list<NotDue> $notDue
      * @param list<string> $blocks sentences: why its portions prove nothing, or nothing against some limits
      * @param string|null $advice what to do now
      * @param bool $isOpen places of a quantity are still missing
      */
-    private function __construct(public array $lines, public array $due, public array $notDue, public array $blocks, public ?string $advice, public bool $isOpen) {}
+    private function __construct(
+        public array $lines,
+        public array $due,
+        public array $notDue,
+        public array $blocks,
+        public ?string $advice,
+        public bool $isOpen,
+    ) {}
 
     public static function of(Assessment $assessment, Batch $batch): self
     {
-        return self::told($assessment->judged->due, $assessment->judged->notDue, $assessment->allBlocks(), $assessment->occasion->open, $batch);
+        return self::told(
+            $assessment->judged->due,
+            $assessment->judged->notDue,
+            $assessment->allBlocks(),
+            $assessment->occasion->open,
+            $batch,
+        );
     }
 
     public static function recorded(Decision $decision, Batch $batch): self
@@ -54,7 +68,12 @@ final readonly class DecisionLines
             array_values($decision->outcomes->map(static fn(LimitOutcome $outcome): JudgedLimit => $outcome->toCore())->all()),
             array_values(array_map(self::kept(...), array_filter($decision->not_due, is_array(...)))),
             $decision->blocked(),
-            array_values(array_map(static fn(array $one): array => ['measurand' => (string) $one['measurand'], 'basis' => (string) $one['basis']], array_filter($decision->open ?? [], is_array(...)))),
+            array_values(
+                array_map(
+                    static fn(array $one): array => ['measurand' => (string) $one['measurand'], 'basis' => (string) $one['basis']],
+                    array_filter($decision->open ?? [], is_array(...)),
+                ),
+            ),
             $batch,
         );
     }
@@ -71,7 +90,10 @@ final readonly class DecisionLines
         return array_slice($this->lines, 1);
     }
 
-    /** @return array{sign: string, head: string, tail: string}|null the worst that is true of one quantity: what answers who has just read it; null where no limit bounds it */
+    /**
+     * @return array{sign: string, head: string, tail: string}|null the worst that is true of one quantity: what answers who has just read
+     *     it; null where no limit bounds it
+     */
     public function answers(string $measurand, string $basis): ?array
     {
         foreach ($this->lines as $line) {
@@ -92,7 +114,11 @@ final readonly class DecisionLines
     /** What the decision comes to, beside what is still missing for others. */
     public function overall(Overall $overall): string
     {
-        $isPartial = array_filter($this->notDue, static fn(NotDue $one): bool => in_array($one->reason, [NotDueReason::NoResult, NotDueReason::Unanswered], true)) !== [];
+        $isPartial
+            = array_filter(
+                $this->notDue,
+                static fn(NotDue $one): bool => in_array($one->reason, [NotDueReason::NoResult, NotDueReason::Unanswered], true),
+            ) !== [];
 
         return LimitWords::overall($overall, $isPartial);
     }
@@ -129,17 +155,33 @@ final readonly class DecisionLines
     {
         $occasion = new Occasion(Stage::Underway, open: $open);
         $ordered = WorstFirst::ordered($due, $notDue);
-        $lines = array_map(static fn(JudgedLimit|NotDue $one): array => [...($one instanceof NotDue ? self::later($one, $batch) : self::now($one, $occasion)), 'of' => "{$one->limit->measurand}|{$one->limit->basis}"], $ordered);
+        $lines = array_map(
+            static fn(JudgedLimit|NotDue $one): array => [
+                ...$one instanceof NotDue ? self::later($one, $batch) : self::now($one, $occasion),
+                'of' => "{$one->limit->measurand}|{$one->limit->basis}",
+            ],
+            $ordered,
+        );
         $worst = $ordered[0] ?? null;
         $isOpen = in_array($lines[0]['sign'] ?? 'idle', ['fail', 'care'], true);
-        $isLate = $worst instanceof NotDue ? $worst->reason === NotDueReason::Unread : $worst !== null && $worst->late && $worst->conformity !== Conformity::Inside;
+        $isLate
+            = $worst instanceof NotDue
+                ? $worst->reason === NotDueReason::Unread
+                : $worst !== null && $worst->late && $worst->conformity !== Conformity::Inside;
         $unanswered = $worst instanceof NotDue && $worst->reason === NotDueReason::Unanswered;
 
-        return new self($lines, array_values(array_filter($ordered, static fn(object $one): bool => $one instanceof JudgedLimit)), $notDue, array_map(StateWords::block(...), $blocks), match (true) {
-            !$isOpen => null,
-            $unanswered => 'Answer the question on the page of the batch.',
-            default => AdviceWords::next($blocks, $isLate),
-        }, $open !== []);
+        return new self(
+            $lines,
+            array_values(array_filter($ordered, static fn(object $one): bool => $one instanceof JudgedLimit)),
+            $notDue,
+            array_map(StateWords::block(...), $blocks),
+            match (true) {
+                !$isOpen => null,
+                $unanswered => 'Answer the question on the page of the batch.',
+                default => AdviceWords::next($blocks, $isLate),
+            },
+            $open !== [],
+        );
     }
 
     /** @return array{sign: string, head: string, tail: string, short: string} */
@@ -147,7 +189,12 @@ final readonly class DecisionLines
     {
         $isWaiting = $occasion->isOpenFor($one->limit) && $one->conformity === Conformity::Inconclusive;
 
-        return ['sign' => $isWaiting ? 'care' : self::sign($one), 'head' => $isWaiting ? 'Not all places are read' : LimitWords::head($one), 'tail' => "{$one->limit->limit->name}: " . ($isWaiting ? LimitWords::written($one->limit) . '.' : LimitWords::tail($one)), 'short' => $isWaiting ? LimitWords::written($one->limit) . ': not all places are read' : LimitWords::short($one)];
+        return [
+            'sign' => $isWaiting ? 'care' : self::sign($one),
+            'head' => $isWaiting ? 'Not all places are read' : LimitWords::head($one),
+            'tail' => "{$one->limit->limit->name}: " . ($isWaiting ? LimitWords::written($one->limit) . '.' : LimitWords::tail($one)),
+            'short' => $isWaiting ? LimitWords::written($one->limit) . ': not all places are read' : LimitWords::short($one),
+        ];
     }
 
     public static function sign(JudgedLimit $judged): string
@@ -166,10 +213,30 @@ final readonly class DecisionLines
         $written = "{$one->limit->limit->name}, $bounds";
 
         return match ($one->reason) {
-            NotDueReason::Unread => ['sign' => 'fail', 'head' => 'Deadline missed', 'tail' => "$written: nothing was measured in time.", 'short' => "$bounds: deadline missed, not measured"],
-            NotDueReason::Unanswered => ['sign' => 'care', 'head' => 'Question open', 'tail' => "{$one->limit->condition}? The answer decides whether this limit applies: $written.", 'short' => "Question open: {$one->limit->condition}?"],
-            NotDueReason::NoResult => ['sign' => 'care', 'head' => 'Not measured', 'tail' => "$written.", 'short' => "$bounds: not measured"],
-            default => ['sign' => 'idle', 'head' => 'Not due', 'tail' => "$written: " . self::when($one->limit, $batch) . '.', 'short' => "$bounds: not due"],
+            NotDueReason::Unread => [
+                'sign' => 'fail',
+                'head' => 'Deadline missed',
+                'tail' => "$written: nothing was measured in time.",
+                'short' => "$bounds: deadline missed, not measured",
+            ],
+            NotDueReason::Unanswered => [
+                'sign' => 'care',
+                'head' => 'Question open',
+                'tail' => "{$one->limit->condition}? The answer decides whether this limit applies: $written.",
+                'short' => "Question open: {$one->limit->condition}?",
+            ],
+            NotDueReason::NoResult => [
+                'sign' => 'care',
+                'head' => 'Not measured',
+                'tail' => "$written.",
+                'short' => "$bounds: not measured",
+            ],
+            default => [
+                'sign' => 'idle',
+                'head' => 'Not due',
+                'tail' => "$written: " . self::when($one->limit, $batch) . '.',
+                'short' => "$bounds: not due",
+            ],
         };
     }
 
@@ -178,7 +245,9 @@ final readonly class DecisionLines
         $begun = $batch->begun($limit->since);
 
         return match ($limit->applies) {
-            Applies::WithinHours => $begun === null ? "counted from the step “{$limit->since}”, which is not recorded yet" : self::due($begun->addSeconds((int) round(3600 * (float) $limit->hours))),
+            Applies::WithinHours => $begun === null
+                ? "counted from the step “{$limit->since}”, which is not recorded yet"
+                : self::due($begun->addSeconds((int) round(3600 * (float) $limit->hours))),
             Applies::Always => 'always',
             Applies::Start => 'at the start only',
             Applies::Equilibrium => 'when equilibrium is declared',
@@ -194,11 +263,25 @@ final readonly class DecisionLines
     /** @param array<array-key, mixed> $kept as keep() writes it */
     private static function kept(array $kept): NotDue
     {
-        $text = static fn(string $key): string => is_string($kept[$key] ?? null) ? $kept[$key] : throw new \LogicException("A kept decision says $key.");
+        $text = static fn(string $key): string => is_string($kept[$key] ?? null)
+            ? $kept[$key]
+            : throw new \LogicException("A kept decision says $key.");
         $number = static fn(string $key): ?float => is_numeric($kept[$key] ?? null) ? (float) $kept[$key] : null;
         $kind = LimitKind::from($text('kind'));
         $limit = Limit::kept($text('name'), $kind, Comparison::from($text('op')), $number('low'), $number('high'));
 
-        return new NotDue(new ProductLimit($limit, Applies::from($text('applies')), $number('hours'), $text('since'), is_string($kept['condition'] ?? null) ? $kept['condition'] : null, $text('measurand'), $text('basis'), is_string($kept['typed'] ?? null) ? $kept['typed'] : null), NotDueReason::from($text('reason')));
+        return new NotDue(
+            new ProductLimit(
+                $limit,
+                Applies::from($text('applies')),
+                $number('hours'),
+                $text('since'),
+                is_string($kept['condition'] ?? null) ? $kept['condition'] : null,
+                $text('measurand'),
+                $text('basis'),
+                is_string($kept['typed'] ?? null) ? $kept['typed'] : null,
+            ),
+            NotDueReason::from($text('reason')),
+        );
     }
 }

@@ -19,10 +19,30 @@ final readonly class Drawn
      * @param bool|null $isRinsed whether the electrode was rinsed after a strongly alkaline buffer; null where nobody was asked
      * @param Cup|null $cup which of a round it is, where it carries a code
      */
-    public function __construct(public Stage $stage, public string $place, public CarbonImmutable $at, public ?Occasion $joins = null, public bool $isChilled = false, public ?bool $hasPilotHole = null, public ?Cup $cup = null, public ?string $cupCode = null, public ?bool $isRinsed = null) {}
+    public function __construct(
+        public Stage $stage,
+        public string $place,
+        public CarbonImmutable $at,
+        public ?Occasion $joins = null,
+        public bool $isChilled = false,
+        public ?bool $hasPilotHole = null,
+        public ?Cup $cup = null,
+        public ?string $cupCode = null,
+        public ?bool $isRinsed = null,
+    ) {}
 
     public function with(?Occasion $joins): self
     {
-        return new self($this->stage, $this->place, $this->at, $joins ?? $this->joins, $this->isChilled, $this->hasPilotHole, $this->cup, $this->cupCode, $this->isRinsed);
+        return new self(
+            $this->stage,
+            $this->place,
+            $this->at,
+            $joins ?? $this->joins,
+            $this->isChilled,
+            $this->hasPilotHole,
+            $this->cup,
+            $this->cupCode,
+            $this->isRinsed,
+        );
     }
 }

@@ -33,7 +33,14 @@ final class Fit
     {
         $last = $drawn->isRinsed === true ? null : LastCup::ph($pair->id);
         if (Rinse::isAsked($last)) {
-            throw Refused::because(sprintf('The electrode was last in a buffer of pH %s. Rinse it with water, then with a little of the sample, and tick that it is rinsed.', Numbers::fixed((float) $last, 2)), 'rinsed');
+            throw Refused::because(
+                sprintf(
+                    'The electrode was last in a buffer of pH %s. Rinse it with water, then with a little of the sample, and tick that it '
+                        . 'is rinsed.',
+                    Numbers::fixed((float) $last, 2),
+                ),
+                'rinsed',
+            );
         }
     }
 
@@ -55,17 +62,33 @@ final class Fit
         }
         $thermometerState = Thermometers::status($thermometer)->state;
         if ($thermometerState === ThermometerState::OutOfUse || $thermometerState === ThermometerState::Adjusted) {
-            throw Refused::because(sprintf('This thermometer is %s. Choose another.', ThermometerWords::state($thermometerState, null)), 'thermometer');
+            throw Refused::because(
+                sprintf('This thermometer is %s. Choose another.', ThermometerWords::state($thermometerState, null)),
+                'thermometer',
+            );
         }
 
-        return [$calibration, Thermometers::checkFor($thermometer, ($method->low_c + $method->high_c) / 2) ?? throw Refused::because('This thermometer was never checked. Choose another, or verify it first.', 'thermometer')];
+        return [
+            $calibration,
+            Thermometers::checkFor($thermometer, ($method->low_c + $method->high_c) / 2)
+            ?? throw Refused::because('This thermometer was never checked. Choose another, or verify it first.', 'thermometer'),
+        ];
     }
 
     /** @throws Refused where the method asks for another kind of electrode, and no lead allows this one */
     private static function ensureSuits(Pair $pair, Method $method): void
     {
         if ($method->matrix?->suits($pair->electrode->kind) === false && $method->other_electrodes !== true) {
-            throw Refused::because(sprintf('This method asks for %s; %s is %s. Choose another pair. A lead can allow other electrodes in the method: their readings then prove nothing.', $method->matrix->asks(), $pair->electrode->code, $pair->electrode->kind->words()), 'pair');
+            throw Refused::because(
+                sprintf(
+                    'This method asks for %s; %s is %s. Choose another pair. A lead can allow other electrodes in the method: their '
+                        . 'readings then prove nothing.',
+                    $method->matrix->asks(),
+                    $pair->electrode->code,
+                    $pair->electrode->kind->words(),
+                ),
+                'pair',
+            );
         }
     }
 
@@ -73,10 +96,21 @@ final class Fit
     public static function ensureMeasuresPh(Pair $pair): void
     {
         if ($pair->parting !== null) {
-            throw Refused::because(sprintf('%s and %s were separated %s. Use the pair that the electrode belongs to now.', $pair->electrode->code, $pair->meter->name, SiteClock::short($pair->parting->at)), 'pair');
+            throw Refused::because(
+                sprintf(
+                    '%s and %s were separated %s. Use the pair that the electrode belongs to now.',
+                    $pair->electrode->code,
+                    $pair->meter->name,
+                    SiteClock::short($pair->parting->at),
+                ),
+                'pair',
+            );
         }
         if ($pair->electrode->measures !== Measures::Ph) {
-            throw Refused::because(sprintf('%s measures %s; it is calibrated on its own page.', $pair->electrode->code, $pair->electrode->measures->words()), 'pair');
+            throw Refused::because(
+                sprintf('%s measures %s; it is calibrated on its own page.', $pair->electrode->code, $pair->electrode->measures->words()),
+                'pair',
+            );
         }
     }
 }

@@ -48,14 +48,16 @@ final class Foundations
             controlErrorPh: $control->errorPh,
             thermometer: $verification->facts($place->observedAt),
             doubts: Doubts::of($calibration, $place->observedAt),
-            blocks: array_values(array_filter([
-                Readiness::at($pair, $calibration, $place->observedAt)->state->block(),
-                $control->block(),
-                $place->method->matrix?->suits($pair->electrode->kind) === false ? ReleaseBlock::ElectrodeUnsuited : null,
-                self::restsOnBarred($calibration) ? ReleaseBlock::SolutionBarred : null,
-                $calibration->restsOnSaid() ? ReleaseBlock::StabilitySaid : null,
-                $calibration->isUncertain() ? ReleaseBlock::CalibrationUncertain : null,
-            ])),
+            blocks: array_values(
+                array_filter([
+                    Readiness::at($pair, $calibration, $place->observedAt)->state->block(),
+                    $control->block(),
+                    $place->method->matrix?->suits($pair->electrode->kind) === false ? ReleaseBlock::ElectrodeUnsuited : null,
+                    self::restsOnBarred($calibration) ? ReleaseBlock::SolutionBarred : null,
+                    $calibration->restsOnSaid() ? ReleaseBlock::StabilitySaid : null,
+                    $calibration->isUncertain() ? ReleaseBlock::CalibrationUncertain : null,
+                ]),
+            ),
         );
     }
 
@@ -73,16 +75,24 @@ final class Foundations
             $isByElectrode && $reached !== [] ? max($reached) : null,
             $calibration?->bracket_high_ph,
             in_array(true, array_column($portions, 'coarse'), true),
-            Acidity::agree(array_column($portions, 'meq'), array_map(static fn(array $one): float => $one['ml'] - $titration->blank_ml, $portions), $titration->burette_digit_ml),
-            !$isByElectrode || $calibration === null || $place->pair === null ? [] : array_values(array_filter([
-                Readiness::at($place->pair, $calibration, $place->observedAt)->state->block(),
-                $control?->block(),
-                self::restsOnBarred($calibration) ? ReleaseBlock::SolutionBarred : null,
-                $calibration->restsOnSaid() ? ReleaseBlock::StabilitySaid : null,
-                $calibration->isUncertain() ? ReleaseBlock::CalibrationUncertain : null,
-                ...Doubts::of($calibration, $place->observedAt)->blocks($reached === [] ? 7.0 : max($reached), null),
-                $calibration->isEvidence() ? null : ReleaseBlock::Simulated,
-            ])),
+            Acidity::agree(
+                array_column($portions, 'meq'),
+                array_map(static fn(array $one): float => $one['ml'] - $titration->blank_ml, $portions),
+                $titration->burette_digit_ml,
+            ),
+            !$isByElectrode || $calibration === null || $place->pair === null
+                ? []
+                : array_values(
+                    array_filter([
+                        Readiness::at($place->pair, $calibration, $place->observedAt)->state->block(),
+                        $control?->block(),
+                        self::restsOnBarred($calibration) ? ReleaseBlock::SolutionBarred : null,
+                        $calibration->restsOnSaid() ? ReleaseBlock::StabilitySaid : null,
+                        $calibration->isUncertain() ? ReleaseBlock::CalibrationUncertain : null,
+                        ...Doubts::of($calibration, $place->observedAt)->blocks($reached === [] ? 7.0 : max($reached), null),
+                        $calibration->isEvidence() ? null : ReleaseBlock::Simulated,
+                    ]),
+                ),
         );
     }
 
@@ -105,7 +115,9 @@ final class Foundations
 
     private static function buffer(Calibration $calibration, float $ph): BufferValue
     {
-        $point = $calibration->points->firstOrFail(static fn(CalibrationPoint $point): bool => $point->isFitted() && abs($point->buffer_ph - $ph) < 1e-6);
+        $point = $calibration->points->firstOrFail(
+            static fn(CalibrationPoint $point): bool => $point->isFitted() && abs($point->buffer_ph - $ph) < 1e-6,
+        );
 
         return new BufferValue($ph, $point->lot->expandedU());
     }

@@ -24,7 +24,21 @@ use Rheacid\Models\Verification;
 final readonly class MeasuredPlace
 {
     /** What of a measurement is read together, so that it can be judged. */
-    public const RESTS_ON = ['sample', 'replicates', 'method', 'pair.meter', 'pair.policy', 'pair.electrode', 'calibration.points.lot', 'calibration.run', 'calibration.policy', 'calibration.void', 'verification.outcome', 'titration.standardisation', 'elsewhere'];
+    public const RESTS_ON = [
+        'sample',
+        'replicates',
+        'method',
+        'pair.meter',
+        'pair.policy',
+        'pair.electrode',
+        'calibration.points.lot',
+        'calibration.run',
+        'calibration.policy',
+        'calibration.void',
+        'verification.outcome',
+        'titration.standardisation',
+        'elsewhere',
+    ];
 
     /** @param Collection<int, Replicate> $replicates at least one */
     private function __construct(
@@ -45,7 +59,8 @@ final readonly class MeasuredPlace
     /** Whether it was measured elsewhere by one who was named for it when it was entered. */
     public function isBySomebodyNamed(): bool
     {
-        return $this->elsewhere !== null && NamedSource::covers((string) $this->elsewhere->measured_by, $this->measurand, self::lastRead($this->replicates));
+        return $this->elsewhere !== null
+            && NamedSource::covers((string) $this->elsewhere->measured_by, $this->measurand, self::lastRead($this->replicates));
     }
 
     /** The moment of which it tells: when its sample was drawn, or read where that stood too long. */
@@ -53,17 +68,43 @@ final readonly class MeasuredPlace
     {
         $drawn = $this->sample === null ? $drawn : CarbonImmutable::instance($this->sample->drawn_at);
 
-        return $this->sample === null || $this->measurand === Measurand::Temperature ? $drawn : CarbonImmutable::instance(Freshness::countsFrom($drawn, $this->observedAt, $this->sample->chilled));
+        return $this->sample === null || $this->measurand === Measurand::Temperature
+            ? $drawn
+            : CarbonImmutable::instance(Freshness::countsFrom($drawn, $this->observedAt, $this->sample->chilled));
     }
 
     public static function recorded(Measurement $measurement): self
     {
-        return new self($measurement->measurand, $measurement->basis, $measurement->sample->place, $measurement->replicates, $measurement->method, CarbonImmutable::instance($measurement->observed_at), $measurement->pair, $measurement->calibration, $measurement->verification, $measurement->titration, $measurement->sample, $measurement->elsewhere);
+        return new self(
+            $measurement->measurand,
+            $measurement->basis,
+            $measurement->sample->place,
+            $measurement->replicates,
+            $measurement->method,
+            CarbonImmutable::instance($measurement->observed_at),
+            $measurement->pair,
+            $measurement->calibration,
+            $measurement->verification,
+            $measurement->titration,
+            $measurement->sample,
+            $measurement->elsewhere,
+        );
     }
 
     public static function inHand(MeasurementDraft $draft): self
     {
-        return new self(Measurand::Ph, '', $draft->sample->place, $draft->replicates, $draft->method, self::lastRead($draft->replicates), $draft->pair, $draft->calibration, $draft->verification, sample: $draft->sample);
+        return new self(
+            Measurand::Ph,
+            '',
+            $draft->sample->place,
+            $draft->replicates,
+            $draft->method,
+            self::lastRead($draft->replicates),
+            $draft->pair,
+            $draft->calibration,
+            $draft->verification,
+            sample: $draft->sample,
+        );
     }
 
     /** @param Collection<int, Replicate> $replicates */

@@ -40,7 +40,14 @@ final readonly class PaperLine
         usort($read, static fn(self $a, self $b): int => $a->at <=> $b->at);
         foreach ($read as $i => $one) {
             if ($i > 0 && $one->at->equalTo($read[$i - 1]->at)) {
-                throw Refused::because(sprintf('Lines %d and %d have the same time. Write all portions of one sample in one line.', $read[$i - 1]->line, $one->line), 'readings');
+                throw Refused::because(
+                    sprintf(
+                        'Lines %d and %d have the same time. Write all portions of one sample in one line.',
+                        $read[$i - 1]->line,
+                        $one->line,
+                    ),
+                    'readings',
+                );
             }
         }
 
@@ -51,7 +58,14 @@ final readonly class PaperLine
     {
         $cells = array_map(trim(...), explode(';', $line));
         if (count($cells) < self::LEAST_CELLS || preg_match('/\d/', $cells[0]) !== 1) {
-            throw Refused::because(sprintf('Line %d: type date and time, the display for each portion, and °C, like 2026-11-27 09:40; %s; 21,4.', $number, $showsMv ? '138,3; 138,1' : '4,52; 4,53'), 'readings');
+            throw Refused::because(
+                sprintf(
+                    'Line %d: type date and time, the display for each portion, and °C, like 2026-11-27 09:40; %s; 21,4.',
+                    $number,
+                    $showsMv ? '138,3; 138,1' : '4,52; 4,53',
+                ),
+                'readings',
+            );
         }
         try {
             $at = SiteClock::typed(str_replace('T', ' ', $cells[0]), 'readings');
@@ -64,7 +78,17 @@ final readonly class PaperLine
         $shown = array_slice($cells, 1, -1);
         assert($shown !== []);
         try {
-            return new self($number, $at, array_map(static fn(string $cell): Signal => $showsMv ? Signal::mv(Quantity::Millivolt->read($cell)) : Signal::shownPh(Quantity::Ph->read($cell)), $shown), Quantity::Temperature->read($cells[count($cells) - 1]));
+            return new self(
+                $number,
+                $at,
+                array_map(
+                    static fn(string $cell): Signal => $showsMv
+                        ? Signal::mv(Quantity::Millivolt->read($cell))
+                        : Signal::shownPh(Quantity::Ph->read($cell)),
+                    $shown,
+                ),
+                Quantity::Temperature->read($cells[count($cells) - 1]),
+            );
         } catch (QuantityRefused $refused) {
             throw Refused::because("Line $number: " . $refused->getMessage(), 'readings');
         }

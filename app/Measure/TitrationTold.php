@@ -46,9 +46,23 @@ final readonly class TitrationTold
     /** @return non-empty-list<Titration> each portion */
     public function titrations(): array
     {
-        $uncertainty = new TitrationUncertainty(max(TitrationUncertainty::TITRANT_ML, $this->digitMl), self::SAMPLE_PERCENT, 100 * $this->titrant->expanded_u / $this->titrant->normality);
+        $uncertainty = new TitrationUncertainty(
+            max(TitrationUncertainty::TITRANT_ML, $this->digitMl),
+            self::SAMPLE_PERCENT,
+            (100 * $this->titrant->expanded_u) / $this->titrant->normality,
+        );
 
-        return array_map(fn(array $portion): Titration => Titration::of($portion['endpoint'], $portion['sample'], $this->titrant->normality, $this->kept(), $this->blankMl, $uncertainty), $this->portions);
+        return array_map(
+            fn(array $portion): Titration => Titration::of(
+                $portion['endpoint'],
+                $portion['sample'],
+                $this->titrant->normality,
+                $this->kept(),
+                $this->blankMl,
+                $uncertainty,
+            ),
+            $this->portions,
+        );
     }
 
     /** In which acid the number is kept, as limits are written: a volatile acidity as acetic, any other as tartaric. */

@@ -28,7 +28,11 @@ final class Together
     {
         $now = CarbonImmutable::now();
 
-        return array_values(self::since($batch, $now->subSeconds((int) (3600 * Places::HOURS * self::MOST)))->filter(static fn(Occasion $one): bool => self::isOpen($one, $batch, $now))->all());
+        return array_values(
+            self::since($batch, $now->subSeconds((int) (3600 * Places::HOURS * self::MOST)))
+                ->filter(static fn(Occasion $one): bool => self::isOpen($one, $batch, $now))
+                ->all(),
+        );
     }
 
     /** Whether places that its method asks for can still be drawn with it. */
@@ -40,7 +44,9 @@ final class Together
     /** Its time is that of its last draw. */
     public static function lastDrawn(Occasion $occasion): CarbonImmutable
     {
-        $last = $occasion->measurements->map(static fn(Measurement $one): CarbonImmutable => CarbonImmutable::instance($one->sample->drawn_at))->max();
+        $last = $occasion->measurements
+            ->map(static fn(Measurement $one): CarbonImmutable => CarbonImmutable::instance($one->sample->drawn_at))
+            ->max();
 
         return $last instanceof CarbonImmutable ? $last->max($occasion->drawn_at) : CarbonImmutable::instance($occasion->drawn_at);
     }
@@ -48,12 +54,32 @@ final class Together
     /** @return list<array{measurand: string, basis: string, places: list<string>}> the quantities of which places are missing */
     public static function lacking(Occasion $occasion, Batch $batch): array
     {
-        return Places::lacking($batch->product->method->neededPlaces(), array_values($occasion->measurements->map(static fn(Measurement $one): array => ['measurand' => $one->measurand, 'basis' => $one->basis, 'place' => (string) $one->sample->place])->all()));
+        return Places::lacking(
+            $batch->product->method->neededPlaces(),
+            array_values(
+                $occasion->measurements
+                    ->map(
+                        static fn(Measurement $one): array => [
+                            'measurand' => $one->measurand,
+                            'basis' => $one->basis,
+                            'place' => (string) $one->sample->place,
+                        ],
+                    )
+                    ->all(),
+            ),
+        );
     }
 
     public static function words(Occasion $occasion): string
     {
-        $places = implode(', ', array_unique($occasion->measurements->map(static fn(Measurement $one): string => $one->measurand->name() . ' of ' . $one->sample->place)->all()));
+        $places = implode(
+            ', ',
+            array_unique(
+                $occasion->measurements
+                    ->map(static fn(Measurement $one): string => $one->measurand->name() . ' of ' . $one->sample->place)
+                    ->all(),
+            ),
+        );
 
         return ($places === '' ? 'nothing read yet' : $places) . ', ' . $occasion->stage->words();
     }
@@ -61,6 +87,12 @@ final class Together
     /** @return Collection<int, Occasion> */
     private static function since(Batch $batch, CarbonImmutable $since): Collection
     {
-        return Occasion::query()->with(['measurements.sample', 'end'])->where('batch_id', $batch->id)->where('drawn_at', '>', $since->format('Y-m-d H:i:s.v'))->orderByDesc('drawn_at')->limit(self::MOST)->get();
+        return Occasion::query()
+            ->with(['measurements.sample', 'end'])
+            ->where('batch_id', $batch->id)
+            ->where('drawn_at', '>', $since->format('Y-m-d H:i:s.v'))
+            ->orderByDesc('drawn_at')
+            ->limit(self::MOST)
+            ->get();
     }
 }

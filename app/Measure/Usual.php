@@ -23,14 +23,26 @@ final readonly class Usual
     /** So far back: of each sample but those of paper and of other values there is a draft. */
     private const SAMPLES = 20;
 
-    private function __construct(public PairLine $pair, public ThermometerLine $thermometer, public Stage $stage, public string $place, public Source $source) {}
+    private function __construct(
+        public PairLine $pair,
+        public ThermometerLine $thermometer,
+        public Stage $stage,
+        public string $place,
+        public Source $source,
+    ) {}
 
     /** As the last time, where nothing has to be asked first; null where something has. */
     public static function inOneTap(Batch $batch): ?self
     {
         $batch->loadMissing(Batch::JUDGED);
 
-        $usual = $batch->state()->isMeasured() && $batch->unanswered() === [] && $batch->product->method->matrix?->needsPilotHole() !== true && Together::open($batch) === [] ? self::of($batch) : null;
+        $usual
+            = $batch->state()->isMeasured()
+            && $batch->unanswered() === []
+            && $batch->product->method->matrix?->needsPilotHole() !== true
+            && Together::open($batch) === []
+                ? self::of($batch)
+                : null;
 
         return $usual === null || Rinse::isAsked(LastCup::ph($usual->pair->id)) ? null : $usual;
     }
@@ -39,20 +51,40 @@ final readonly class Usual
     public static function of(Batch $batch): ?self
     {
         // By the newest samples of the batch: asked for the drafts themselves, the database would go through all that ever were.
-        $samples = DB::table('samples')->join('occasions', 'occasions.id', '=', 'samples.occasion_id')->where('occasions.batch_id', $batch->id)->orderByDesc('samples.id')->limit(self::SAMPLES)->pluck('samples.id');
-        $last = MeasurementDraft::query()->with(['sample.occasion', 'verification'])->whereIn('sample_id', $samples)->orderByDesc('id')->first();
+        $samples = DB::table('samples')
+            ->join('occasions', 'occasions.id', '=', 'samples.occasion_id')
+            ->where('occasions.batch_id', $batch->id)
+            ->orderByDesc('samples.id')
+            ->limit(self::SAMPLES)
+            ->pluck('samples.id');
+        $last = MeasurementDraft::query()
+            ->with(['sample.occasion', 'verification'])
+            ->whereIn('sample_id', $samples)
+            ->orderByDesc('id')
+            ->first();
         if ($last === null || !in_array($last->sample->place, $batch->product->method->places, true)) {
             return null;
         }
         $find = static fn(array $lines, int $id): PairLine|ThermometerLine|null => array_column($lines, null, 'id')[$id] ?? null;
         $pair = $find(Lines::pairs(Measures::Ph), $last->pair_id);
         $thermometer = $find(Lines::thermometers(), $last->verification->thermometer_id);
-        if (!$pair instanceof PairLine || !$thermometer instanceof ThermometerLine || $pair->status()->state !== PairState::Ready || !$thermometer->status()->state->isInForce()) {
+        if (
+            !($pair instanceof PairLine)
+            || !($thermometer instanceof ThermometerLine)
+            || $pair->status()->state !== PairState::Ready
+            || !$thermometer->status()->state->isInForce()
+        ) {
             return null;
         }
 
         // The start is read once.
-        return new self($pair, $thermometer, $last->sample->occasion->stage === Stage::Start ? Stage::Underway : $last->sample->occasion->stage, $last->sample->place, $last->source);
+        return new self(
+            $pair,
+            $thermometer,
+            $last->sample->occasion->stage === Stage::Start ? Stage::Underway : $last->sample->occasion->stage,
+            $last->sample->place,
+            $last->source,
+        );
     }
 
     public function words(): string

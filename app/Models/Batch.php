@@ -45,7 +45,12 @@ final class Batch extends Model
     /** @return HasMany<BatchStep, $this> those that stand */
     public function steps(): HasMany
     {
-        return $this->hasMany(BatchStep::class)->whereNotExists(static fn($query) => $query->from('batch_steps as later')->whereColumn('later.supersedes_id', 'batch_steps.id'))->orderBy('at')->orderBy('id');
+        return $this->hasMany(BatchStep::class)
+            ->whereNotExists(
+                static fn($query) => $query->from('batch_steps as later')->whereColumn('later.supersedes_id', 'batch_steps.id'),
+            )
+            ->orderBy('at')
+            ->orderBy('id');
     }
 
     /** @return HasMany<BatchStepWait, $this> when somebody said that a step had not happened yet */
@@ -98,13 +103,18 @@ final class Batch extends Model
     {
         $route = $this->route();
 
-        return array_values($this->product->limits->filter(static fn(LimitRow $limit): bool => $route === null || $limit->isOn($route))->all());
+        return array_values(
+            $this->product->limits->filter(static fn(LimitRow $limit): bool => $route === null || $limit->isOn($route))->all(),
+        );
     }
 
     /** @return list<ProductLimit> by which a reading is judged; those on a course of temperatures are judged on that */
     public function judgedBy(): array
     {
-        return array_map($this->judging(...), array_values(array_filter($this->limits(), static fn(LimitRow $limit): bool => $limit->course === null)));
+        return array_map(
+            $this->judging(...),
+            array_values(array_filter($this->limits(), static fn(LimitRow $limit): bool => $limit->course === null)),
+        );
     }
 
     /** A limit of one route of a batch that has not taken any waits for that answer. */
@@ -116,7 +126,9 @@ final class Batch extends Model
     /** @return list<string> what is asked once, of the limits of its route */
     public function asks(): array
     {
-        return array_values(array_unique(array_filter(array_map(static fn(LimitRow $limit): ?string => $limit->condition, $this->limits()))));
+        return array_values(
+            array_unique(array_filter(array_map(static fn(LimitRow $limit): ?string => $limit->condition, $this->limits()))),
+        );
     }
 
     /** @return list<string> of these, what nobody has answered */
@@ -125,7 +137,10 @@ final class Batch extends Model
         return array_values(array_diff($this->asks(), array_keys($this->conditions())));
     }
 
-    /** @return array<string, float|null> steps that its limits count from, besides the start, with the shortest time that one gives from it, h */
+    /**
+     * @return array<string, float|null> steps that its limits count from, besides the start, with the shortest time that one gives from
+     * it, h
+     */
     public function countedSteps(): array
     {
         $answers = $this->conditions();
@@ -154,8 +169,13 @@ final class Batch extends Model
     public function hoursSince(\DateTimeInterface $at): array
     {
         $hours = [];
-        foreach ([ProductLimit::START, ...array_unique(array_filter(array_map(static fn(BatchStep $one): string => (string) $one->step, $this->steps->all())))] as $step) {
-            foreach ([$step, ...(StepDoubt::repeats($step) ? [StepDoubt::LAST . $step] : [])] as $name) {
+        foreach (
+            [
+                ProductLimit::START,
+                ...array_unique(array_filter(array_map(static fn(BatchStep $one): string => (string) $one->step, $this->steps->all()))),
+            ] as $step
+        ) {
+            foreach ([$step, ...StepDoubt::repeats($step) ? [StepDoubt::LAST . $step] : []] as $name) {
                 $hours[$name] = ($this->begun($name) ?? CarbonImmutable::instance($this->started_at))->diffInSeconds($at) / 3600;
             }
         }

@@ -20,7 +20,13 @@ final class BlindPair extends Model
 {
     use Kept;
 
-    protected $casts = ['difference_ph' => 'float', 'is_blind' => 'boolean', 'pairs' => 'integer', 'sum_of_squares' => 'float', 'at' => 'datetime'];
+    protected $casts = [
+        'difference_ph' => 'float',
+        'is_blind' => 'boolean',
+        'pairs' => 'integer',
+        'sum_of_squares' => 'float',
+        'at' => 'datetime',
+    ];
 
     /** @return BelongsTo<Measurement, $this> */
     public function first(): BelongsTo

@@ -111,12 +111,19 @@ final class Calibration extends Model
     /** That a buffer stood still is only said, and the policy asks for more. */
     public function restsOnSaid(): bool
     {
-        return $this->policy->said_proves !== true && $this->points->contains(static fn(CalibrationPoint $point): bool => $point->isFitted() && $point->stability === Stability::Said);
+        return $this->policy->said_proves !== true
+            && $this->points->contains(
+                static fn(CalibrationPoint $point): bool => $point->isFitted() && $point->stability === Stability::Said,
+            );
     }
 
     public function isUncertain(): bool
     {
-        return Judgement::isUncertain($this->found(), $this->diagnosis, $this->points->contains(static fn(CalibrationPoint $point): bool => $point->against_recognition));
+        return Judgement::isUncertain(
+            $this->found(),
+            $this->diagnosis,
+            $this->points->contains(static fn(CalibrationPoint $point): bool => $point->against_recognition),
+        );
     }
 
     /** Percent; null where one buffer measured none, or the meter keeps it to itself. Rows of earlier versions hold 100 for one buffer. */
@@ -138,7 +145,12 @@ final class Calibration extends Model
     /** Everyone who had the run in hand, in the order in which they came to it. */
     public function people(): string
     {
-        return $this->run->events->pluck('person.name')->merge($this->points->pluck('person.name'))->push($this->person->name)->unique()->implode(', ');
+        return $this->run->events
+            ->pluck('person.name')
+            ->merge($this->points->pluck('person.name'))
+            ->push($this->person->name)
+            ->unique()
+            ->implode(', ');
     }
 
     /** Whether every point came from where numbers are evidence; asked of the points, which are sealed, and not of the run. */
@@ -158,7 +170,12 @@ final class Calibration extends Model
     {
         $found = [];
         foreach ($this->findings as $kept) {
-            $found[] = new Finding(FindingCode::from((string) $kept['code']), Severity::from((string) $kept['severity']), $kept['seen'], $kept['needed']);
+            $found[] = new Finding(
+                FindingCode::from((string) $kept['code']),
+                Severity::from((string) $kept['severity']),
+                $kept['seen'],
+                $kept['needed'],
+            );
         }
 
         return $found;

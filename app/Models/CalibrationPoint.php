@@ -88,7 +88,14 @@ final class CalibrationPoint extends Model
 
     public function toCore(): CorePoint
     {
-        return new CorePoint($this->buffer_ph, $this->signal()->idealMv($this->celsius), $this->celsius, $this->response_time_s, $this->settled, $this->settled ? null : $this->moved_ph);
+        return new CorePoint(
+            $this->buffer_ph,
+            $this->signal()->idealMv($this->celsius),
+            $this->celsius,
+            $this->response_time_s,
+            $this->settled,
+            $this->settled ? null : $this->moved_ph,
+        );
     }
 
     /**
@@ -98,7 +105,12 @@ final class CalibrationPoint extends Model
      */
     public static function ofKind(Collection $points, bool $fitted): array
     {
-        return array_values($points->filter(static fn(self $point): bool => $point->isFitted() === $fitted)->map(static fn(self $point): CorePoint => $point->toCore())->all());
+        return array_values(
+            $points
+                ->filter(static fn(self $point): bool => $point->isFitted() === $fitted)
+                ->map(static fn(self $point): CorePoint => $point->toCore())
+                ->all(),
+        );
     }
 
     public function isFitted(): bool
@@ -113,7 +125,10 @@ final class CalibrationPoint extends Model
      */
     public static function foundOff(Collection $points, Policy $policy): ?float
     {
-        return AsFound::off(array_values($points->map(static fn(self $point): ?float => $point->asFoundError())->all()), $policy->read_back_limit_ph);
+        return AsFound::off(
+            array_values($points->map(static fn(self $point): ?float => $point->asFoundError())->all()),
+            $policy->read_back_limit_ph,
+        );
     }
 
     /** What the calibration before this run made of the buffer, minus the buffer's pH. */
@@ -125,7 +140,13 @@ final class CalibrationPoint extends Model
     /** Every answer that was given to go against a question, haste first. */
     public function reasons(): string
     {
-        return implode('; ', array_filter([$this->reason, $this->cup_reason, $this->temperature_reason, $this->gap_reason], static fn(?string $reason): bool => $reason !== null));
+        return implode(
+            '; ',
+            array_filter(
+                [$this->reason, $this->cup_reason, $this->temperature_reason, $this->gap_reason],
+                static fn(?string $reason): bool => $reason !== null,
+            ),
+        );
     }
 
     /** As the meter showed it. */

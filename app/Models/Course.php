@@ -50,6 +50,10 @@ final class Course extends Model
     /** @return HasMany<CourseFinding, $this> those that stand */
     public function findings(): HasMany
     {
-        return $this->hasMany(CourseFinding::class)->whereNotExists(static fn($query) => $query->from('course_findings as later')->whereColumn('later.supersedes_id', 'course_findings.id'))->orderBy('id');
+        return $this->hasMany(CourseFinding::class)
+            ->whereNotExists(
+                static fn($query) => $query->from('course_findings as later')->whereColumn('later.supersedes_id', 'course_findings.id'),
+            )
+            ->orderBy('id');
     }
 }

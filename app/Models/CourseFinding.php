@@ -43,15 +43,34 @@ final class CourseFinding extends Model
     /** @return Builder<self> those that stand, of the courses of a batch */
     public static function standing(int $batchId): Builder
     {
-        return self::query()->whereIn('course_id', Course::query()->select('id')->where('batch_id', $batchId))
-            ->whereNotExists(static fn($query) => $query->from('course_findings as later')->whereColumn('later.supersedes_id', 'course_findings.id'))->orderBy('id');
+        return self::query()
+            ->whereIn('course_id', Course::query()->select('id')->where('batch_id', $batchId))
+            ->whereNotExists(
+                static fn($query) => $query->from('course_findings as later')->whereColumn('later.supersedes_id', 'course_findings.id'),
+            )
+            ->orderBy('id');
     }
 
-    /** @return QueryBuilder those that stand, of live batches with their line of the board, whose moment of that name in the answer has come */
+    /**
+     * @return QueryBuilder those that stand, of live batches with their line of the board, whose moment of that name in the answer has
+     * come
+     */
     public static function come(string $moment): QueryBuilder
     {
-        return DB::table('course_findings')->join('board', static fn($on) => $on->on('board.thing_id', '=', 'course_findings.batch_id')->where('board.part', Part::Batch->value)->where('board.is_live', true))
-            ->whereRaw('cast(json_value(course_findings.answer, ?) as unsigned) between 1 and ?', ["$.$moment", CarbonImmutable::now()->getTimestamp()])
-            ->whereNotExists(static fn($query) => $query->from('course_findings as later')->whereColumn('later.supersedes_id', 'course_findings.id'));
+        return DB::table('course_findings')
+            ->join(
+                'board',
+                static fn($on) => $on
+                    ->on('board.thing_id', '=', 'course_findings.batch_id')
+                    ->where('board.part', Part::Batch->value)
+                    ->where('board.is_live', true),
+            )
+            ->whereRaw('cast(json_value(course_findings.answer, ?) as unsigned) between 1 and ?', [
+                "$.$moment",
+                CarbonImmutable::now()->getTimestamp(),
+            ])
+            ->whereNotExists(
+                static fn($query) => $query->from('course_findings as later')->whereColumn('later.supersedes_id', 'course_findings.id'),
+            );
     }
 }

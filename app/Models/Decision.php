@@ -90,8 +90,14 @@ final class Decision extends Model
         if (!$on->isAcidity()) {
             return null;
         }
-        $limit = $this->outcomes->first(static fn(LimitOutcome $one): bool => $one->measurand === $on->measurand->value && $one->basis === $on->code && $one->unit !== null);
-        $measured = $this->occasion->measurements->first(static fn(Measurement $one): bool => $one->measurand === $on->measurand && $one->basis === $on->code);
+        $limit = $this->outcomes->first(
+            static fn(LimitOutcome $one): bool => $one->measurand === $on->measurand->value
+                && $one->basis === $on->code
+                && $one->unit !== null,
+        );
+        $measured = $this->occasion->measurements->first(
+            static fn(Measurement $one): bool => $one->measurand === $on->measurand && $one->basis === $on->code,
+        );
 
         return $limit === null ? $measured?->acidityUnit() : AcidityUnit::named((string) $limit->unit);
     }
@@ -99,6 +105,10 @@ final class Decision extends Model
     /** @return list<ReleaseBlock> why it proves nothing, or nothing against some limits */
     public function blocked(): array
     {
-        return array_values(array_filter(array_map(static fn(mixed $code): ?ReleaseBlock => is_string($code) ? ReleaseBlock::tryFrom($code) : null, $this->blocks)));
+        return array_values(
+            array_filter(
+                array_map(static fn(mixed $code): ?ReleaseBlock => is_string($code) ? ReleaseBlock::tryFrom($code) : null, $this->blocks),
+            ),
+        );
     }
 }

@@ -73,7 +73,17 @@ final class LimitOutcome extends Model
 
     public function limit(): ProductLimit
     {
-        return new ProductLimit(Limit::kept($this->name, $this->kind, $this->op, $this->low, $this->high), $this->applies, $this->hours, $this->since, null, $this->measurand, $this->basis, $this->typed, $this->unit);
+        return new ProductLimit(
+            Limit::kept($this->name, $this->kind, $this->op, $this->low, $this->high),
+            $this->applies,
+            $this->hours,
+            $this->since,
+            null,
+            $this->measurand,
+            $this->basis,
+            $this->typed,
+            $this->unit,
+        );
     }
 
     public function toCore(): JudgedLimit

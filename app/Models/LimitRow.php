@@ -38,7 +38,17 @@ final class LimitRow extends Model
     {
         $limit = Limit::kept($this->name, $this->kind, $this->op, $this->low, $this->high);
 
-        return new ProductLimit($limit, $this->applies, $this->hours, $this->since, $condition ?? $this->condition, $this->measurand->value, $this->basis, $this->typed, $this->unit);
+        return new ProductLimit(
+            $limit,
+            $this->applies,
+            $this->hours,
+            $this->since,
+            $condition ?? $this->condition,
+            $this->measurand->value,
+            $this->basis,
+            $this->typed,
+            $this->unit,
+        );
     }
 
     /** @return array<string, string> in which this limit can be typed, by code; empty where it is no acidity */
@@ -62,7 +72,10 @@ final class LimitRow extends Model
      */
     private static function words(array $units): array
     {
-        return array_combine(array_map(static fn(AcidityUnit $unit): string => $unit->code, $units), array_map(static fn(AcidityUnit $unit): string => $unit->words(), $units));
+        return array_combine(
+            array_map(static fn(AcidityUnit $unit): string => $unit->code, $units),
+            array_map(static fn(AcidityUnit $unit): string => $unit->words(), $units),
+        );
     }
 
     /** An edge in the unit in which it was typed, as it stands in a form. */
@@ -71,7 +84,9 @@ final class LimitRow extends Model
         $value = $which === 'low' ? $this->low : $this->high;
         $unit = $this->unit === null ? null : AcidityUnit::named($this->unit);
 
-        return $value === null || $unit === null ? $value : round(AcidityUnit::kept($this->measurand === Measurand::VolatileAcidity, $this->basis)->to($unit, $value), 3);
+        return $value === null || $unit === null
+            ? $value
+            : round(AcidityUnit::kept($this->measurand === Measurand::VolatileAcidity, $this->basis)->to($unit, $value), 3);
     }
 
     /** Whether it holds for batches that take that route. */

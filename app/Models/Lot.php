@@ -73,7 +73,10 @@ final class Lot extends Model
     /** Dipped into, or made up with tap water: never for a critical limit. */
     public function isBarred(?CarbonInterface $at = null): bool
     {
-        return $this->events->contains(static fn(LotEvent $event): bool => ($at === null || $event->at <= $at) && ($event->kind === BottleEvent::Dipped || $event->water === Water::Tap));
+        return $this->events->contains(
+            static fn(LotEvent $event): bool => ($at === null || $event->at <= $at)
+                && ($event->kind === BottleEvent::Dipped || $event->water === Water::Tap),
+        );
     }
 
     public function isBuffer(): bool
@@ -111,6 +114,8 @@ final class Lot extends Model
     {
         return $this->printed_table === null
             ? Buffer::named((string) $this->buffer)
-            : Buffer::printed(array_values(array_map(static fn(array $row): array => [(float) $row[0], (float) $row[1]], $this->printed_table)));
+            : Buffer::printed(
+                array_values(array_map(static fn(array $row): array => [(float) $row[0], (float) $row[1]], $this->printed_table)),
+            );
     }
 }

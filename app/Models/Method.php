@@ -51,12 +51,28 @@ final class Method extends Model
         $own = $this->stage_temperatures[$stage->value] ?? null;
         [$low, $high] = is_array($own) ? [(float) $own[0], (float) $own[1]] : [$this->low_c, $this->high_c];
 
-        return new MethodRules($this->portions, $this->agree_within_ph, $low, $high, $this->matrix_bound_ph, $this->matrix === Matrix::Sparkling, $this->dilution_parts, $this->dilution_bound_ph, $this->hardSample());
+        return new MethodRules(
+            $this->portions,
+            $this->agree_within_ph,
+            $low,
+            $high,
+            $this->matrix_bound_ph,
+            $this->matrix === Matrix::Sparkling,
+            $this->dilution_parts,
+            $this->dilution_bound_ph,
+            $this->hardSample(),
+        );
     }
 
     public function hardSample(): HardSample
     {
-        return new HardSample($this->salt_percent, $this->alcohol_percent, $this->fat_percent, $this->matrix === Matrix::Weak, $this->shift_ph);
+        return new HardSample(
+            $this->salt_percent,
+            $this->alcohol_percent,
+            $this->fat_percent,
+            $this->matrix === Matrix::Weak,
+            $this->shift_ph,
+        );
     }
 
     /** @return list<string> */
@@ -74,7 +90,17 @@ final class Method extends Model
     /** @return Collection<int, self> each as it stands now, by name */
     public static function newest(int $most): Collection
     {
-        return self::query()->whereNotExists(static fn($query) => $query->from('methods as later')->whereColumn('later.code', 'methods.code')->whereColumn('later.version', '>', 'methods.version'))->orderBy('name')->orderBy('id')->limit($most)->get();
+        return self::query()
+            ->whereNotExists(
+                static fn($query) => $query
+                    ->from('methods as later')
+                    ->whereColumn('later.code', 'methods.code')
+                    ->whereColumn('later.version', '>', 'methods.version'),
+            )
+            ->orderBy('name')
+            ->orderBy('id')
+            ->limit($most)
+            ->get();
     }
 
     /** @return Collection<int, self> of its code, the newest first */

@@ -43,7 +43,9 @@ final class Pair extends Model
     /** @return HasOneThrough<Policy, PolicyAssignment, $this> the one assigned last */
     public function policy(): HasOneThrough
     {
-        return $this->hasOneThrough(Policy::class, PolicyAssignment::class, 'pair_id', 'id', 'id', 'policy_id')->orderByDesc('policy_assignments.id');
+        return $this->hasOneThrough(Policy::class, PolicyAssignment::class, 'pair_id', 'id', 'id', 'policy_id')->orderByDesc(
+            'policy_assignments.id',
+        );
     }
 
     /** @return HasOne<Parting, $this> */
@@ -65,7 +67,15 @@ final class Pair extends Model
      */
     public function scopeTogether(Builder $query): void
     {
-        $query->whereDoesntHave('parting')->whereHas('electrode', static fn(Builder $electrode) => $electrode->whereDoesntHave('careEvents', static fn(Builder $care) => $care->where('kind', CareKind::Retired)));
+        $query
+            ->whereDoesntHave('parting')
+            ->whereHas(
+                'electrode',
+                static fn(Builder $electrode) => $electrode->whereDoesntHave(
+                    'careEvents',
+                    static fn(Builder $care) => $care->where('kind', CareKind::Retired),
+                ),
+            );
     }
 
     /**
@@ -75,7 +85,12 @@ final class Pair extends Model
      */
     public function scopeFollowing(Builder $query, string $code): void
     {
-        $newest = PolicyAssignment::query()->select('policies.code')->join('policies', 'policies.id', '=', 'policy_assignments.policy_id')->whereColumn('pair_id', 'pairs.id')->orderByDesc('policy_assignments.id')->limit(1);
+        $newest = PolicyAssignment::query()
+            ->select('policies.code')
+            ->join('policies', 'policies.id', '=', 'policy_assignments.policy_id')
+            ->whereColumn('pair_id', 'pairs.id')
+            ->orderByDesc('policy_assignments.id')
+            ->limit(1);
         $query->where(static fn(Builder $pairs) => $pairs->whereRaw('(' . $newest->toSql() . ') = ?', [...$newest->getBindings(), $code]));
     }
 

@@ -29,7 +29,9 @@ final class Person extends User
             // The columns of the table first: what is appointed comes beside them.
             $query->getQuery()->columns ?? $query->select('people.*');
             foreach (['role', 'enabled'] as $column) {
-                $query->addSelect([$column => Appointment::query()->select($column)->whereColumn('person_id', 'people.id')->orderByDesc('id')->limit(1)]);
+                $query->addSelect([
+                    $column => Appointment::query()->select($column)->whereColumn('person_id', 'people.id')->orderByDesc('id')->limit(1),
+                ]);
             }
         });
     }

@@ -50,6 +50,13 @@ final class Policy extends Model
 
     public function criteria(): Criteria
     {
-        return new Criteria($this->slope_low_percent, $this->slope_high_percent, $this->zero_point_ph, $this->offset_mv, $this->response_time_s, $this->residual_ph);
+        return new Criteria(
+            $this->slope_low_percent,
+            $this->slope_high_percent,
+            $this->zero_point_ph,
+            $this->offset_mv,
+            $this->response_time_s,
+            $this->residual_ph,
+        );
     }
 }

@@ -85,23 +85,65 @@ final class Product extends Model
     {
         $limits = new Collection($limits ?? $this->limits->all());
         if (is_array($this->sampling)) {
-            return new SamplingPlan(array_values(array_map(static fn(array $line): SamplingLine => new SamplingLine((string) $line['measurand'], (string) $line['basis'], Stage::tryFrom((string) $line['stage']), is_numeric($line['every_hours']) ? (float) $line['every_hours'] : null, (int) $line['count'], (string) $line['where']), array_filter($this->sampling, is_array(...)))));
+            return new SamplingPlan(
+                array_values(
+                    array_map(
+                        static fn(array $line): SamplingLine => new SamplingLine(
+                            (string) $line['measurand'],
+                            (string) $line['basis'],
+                            Stage::tryFrom((string) $line['stage']),
+                            is_numeric($line['every_hours']) ? (float) $line['every_hours'] : null,
+                            (int) $line['count'],
+                            (string) $line['where'],
+                        ),
+                        array_filter($this->sampling, is_array(...)),
+                    ),
+                ),
+            );
         }
-        $courses = array_values($limits->map(static fn(LimitRow $limit): ?string => match ($limit->course['kind'] ?? null) {
-            null => null,
-            'degree-hours' => 'chamber',
-            'throughout', 'time-beyond' => $limit->basis,
-            default => 'coldest',
-        })->filter()->unique()->all());
+        $courses = array_values(
+            $limits
+                ->map(
+                    static fn(LimitRow $limit): ?string => match ($limit->course['kind'] ?? null) {
+                        null => null,
+                        'degree-hours' => 'chamber',
+                        'throughout', 'time-beyond' => $limit->basis,
+                        default => 'coldest',
+                    },
+                )
+                ->filter()
+                ->unique()
+                ->all(),
+        );
         $needed = $this->method->neededPlaces();
 
-        return SamplingPlan::asked(array_values($limits->filter(static fn(LimitRow $limit): bool => $limit->course === null)->map(static fn(LimitRow $limit): ProductLimit => $limit->toCore())->all()), $courses, $conditions, max(1, count($needed)), $needed === [] ? 'the slowest, coldest place' : implode(', ', $needed));
+        return SamplingPlan::asked(
+            array_values(
+                $limits
+                    ->filter(static fn(LimitRow $limit): bool => $limit->course === null)
+                    ->map(static fn(LimitRow $limit): ProductLimit => $limit->toCore())
+                    ->all(),
+            ),
+            $courses,
+            $conditions,
+            max(1, count($needed)),
+            $needed === [] ? 'the slowest, coldest place' : implode(', ', $needed),
+        );
     }
 
     /** @return Collection<int, self> each as it stands now, by name */
     public static function newest(int $most): Collection
     {
-        return self::query()->whereNotExists(static fn($query) => $query->from('products as later')->whereColumn('later.code', 'products.code')->whereColumn('later.version', '>', 'products.version'))->orderBy('name')->limit($most)->get();
+        return self::query()
+            ->whereNotExists(
+                static fn($query) => $query
+                    ->from('products as later')
+                    ->whereColumn('later.code', 'products.code')
+                    ->whereColumn('later.version', '>', 'products.version'),
+            )
+            ->orderBy('name')
+            ->limit($most)
+            ->get();
     }
 
     /** @return array<string, string> names by code, as they stand now */
@@ -113,13 +155,25 @@ final class Product extends Model
     /** @return Collection<int, self> the newest versions that are measured by a method */
     public static function measuredBy(Method $method): Collection
     {
-        return self::query()->with(['limits', 'method'])->where('method_id', $method->id)->whereNotExists(static fn($query) => $query->from('products as later')->whereColumn('later.code', 'products.code')->whereColumn('later.version', '>', 'products.version'))->orderBy('name')->get();
+        return self::query()
+            ->with(['limits', 'method'])
+            ->where('method_id', $method->id)
+            ->whereNotExists(
+                static fn($query) => $query
+                    ->from('products as later')
+                    ->whereColumn('later.code', 'products.code')
+                    ->whereColumn('later.version', '>', 'products.version'),
+            )
+            ->orderBy('name')
+            ->get();
     }
 
     /** The unit in which its limits say an acidity; null where they say none. */
     public function acidityUnit(Measurand $measurand, string $basis): ?AcidityUnit
     {
-        $limit = $this->limits->first(static fn(LimitRow $row): bool => $row->measurand === $measurand && $row->basis === $basis && $row->unit !== null);
+        $limit = $this->limits->first(
+            static fn(LimitRow $row): bool => $row->measurand === $measurand && $row->basis === $basis && $row->unit !== null,
+        );
 
         return $limit === null ? null : AcidityUnit::named((string) $limit->unit);
     }

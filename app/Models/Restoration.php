@@ -13,7 +13,15 @@ final class Restoration extends Model
 {
     use Kept;
 
-    protected $casts = ['taken_at' => 'datetime', 'at' => 'datetime', 'lost_heads' => 'array', 'gone_people' => 'array', 'unproven_lines' => 'integer', 'signed' => 'boolean', 'codes_removed' => 'array'];
+    protected $casts = [
+        'taken_at' => 'datetime',
+        'at' => 'datetime',
+        'lost_heads' => 'array',
+        'gone_people' => 'array',
+        'unproven_lines' => 'integer',
+        'signed' => 'boolean',
+        'codes_removed' => 'array',
+    ];
 
     /** @return HasOne<RestorationConfirmation, $this> */
     public function confirmation(): HasOne

@@ -23,7 +23,13 @@ final class Round extends Model
 {
     use Kept;
 
-    protected $casts = ['is_still' => 'boolean', 'is_coded' => 'boolean', 'chilled' => 'boolean', 'drawn_at' => 'datetime', 'at' => 'datetime'];
+    protected $casts = [
+        'is_still' => 'boolean',
+        'is_coded' => 'boolean',
+        'chilled' => 'boolean',
+        'drawn_at' => 'datetime',
+        'at' => 'datetime',
+    ];
 
     /** @return BelongsTo<Pair, $this> */
     public function pair(): BelongsTo

@@ -17,7 +17,13 @@ final class SiteSetting extends Model
 {
     use Kept;
 
-    protected $casts = ['fahrenheit_first' => 'boolean', 'decimal_comma' => 'boolean', 'leads_need_code' => 'boolean', 'four_eyes' => 'boolean', 'at' => 'datetime'];
+    protected $casts = [
+        'fahrenheit_first' => 'boolean',
+        'decimal_comma' => 'boolean',
+        'leads_need_code' => 'boolean',
+        'four_eyes' => 'boolean',
+        'at' => 'datetime',
+    ];
 
     /** @return BelongsTo<Person, $this> */
     public function person(): BelongsTo

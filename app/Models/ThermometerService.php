@@ -61,12 +61,19 @@ final class ThermometerService extends Model
 
     public function toCore(): Service
     {
-        return new Service($this->interval_days, array_values(array_filter(array_map(static fn(mixed $stress): ?Stress => Stress::tryFrom((string) $stress), $this->stresses))), $this->cap_days, $this->each_batch);
+        return new Service(
+            $this->interval_days,
+            array_values(array_filter(array_map(static fn(mixed $stress): ?Stress => Stress::tryFrom((string) $stress), $this->stresses))),
+            $this->cap_days,
+            $this->each_batch,
+        );
     }
 
     public function toleranceClass(): ?ToleranceClass
     {
-        return $this->tolerance_standard === null || $this->tolerance_class === null ? null : ToleranceClass::named($this->tolerance_standard, $this->tolerance_class);
+        return $this->tolerance_standard === null || $this->tolerance_class === null
+            ? null
+            : ToleranceClass::named($this->tolerance_standard, $this->tolerance_class);
     }
 
     /** What it may be off at a temperature. */

@@ -34,6 +34,16 @@ final class TitrantStandardisation extends Model
     /** @return Collection<int, self> of each titrant on the shelf the newest, the newest first */
     public static function inForce(int $most): Collection
     {
-        return self::query()->with('lot')->whereNotExists(static fn($query) => $query->from('titrant_standardisations as later')->whereColumn('later.lot_id', 'titrant_standardisations.lot_id')->whereColumn('later.id', '>', 'titrant_standardisations.id'))->orderByDesc('id')->limit($most)->get();
+        return self::query()
+            ->with('lot')
+            ->whereNotExists(
+                static fn($query) => $query
+                    ->from('titrant_standardisations as later')
+                    ->whereColumn('later.lot_id', 'titrant_standardisations.lot_id')
+                    ->whereColumn('later.id', '>', 'titrant_standardisations.id'),
+            )
+            ->orderByDesc('id')
+            ->limit($most)
+            ->get();
     }
 }

@@ -37,13 +37,17 @@ final class Titration extends Model
     /** In which it was said. Rows of earlier versions name only the acid. */
     public function unit(): AcidityUnit
     {
-        return ($this->unit === null ? null : AcidityUnit::named($this->unit)) ?? AcidityUnit::grams(Acid::tryFrom((string) $this->acid) ?? Acid::Tartaric, $this->sample_ml === null);
+        return ($this->unit === null ? null : AcidityUnit::named($this->unit))
+            ?? AcidityUnit::grams(Acid::tryFrom((string) $this->acid) ?? Acid::Tartaric, $this->sample_ml === null);
     }
 
     /** @return list<array{sample: float, ml: float, ph: float, meq: float, coarse: bool, curve: list<array{float, float}>}> */
     public function portions(): array
     {
-        /** @var list<array{sample: float, ml: float, ph: float, meq: float, coarse: bool, curve: list<array{float, float}>}> $portions as the action writes them */
+        /**
+         * @var list<array{sample: float, ml: float, ph: float, meq: float, coarse: bool, curve: list<array{float, float}>}> $portions
+         *     as the action writes them
+         */
         $portions = $this->curve ?? [];
 
         return $portions;

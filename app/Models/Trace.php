@@ -19,7 +19,11 @@ final class Trace extends Model
 
     public function toCore(): CoreTrace
     {
-        return CoreTrace::of(array_values(array_map(static fn(array $point): array => [(float) $point[0], (float) $point[1], (float) $point[2]], $this->points)));
+        return CoreTrace::of(
+            array_values(
+                array_map(static fn(array $point): array => [(float) $point[0], (float) $point[1], (float) $point[2]], $this->points),
+            ),
+        );
     }
 
     /** @return list<string> */

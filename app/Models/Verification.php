@@ -98,7 +98,14 @@ final class Verification extends Model
     /** What it says of the thermometer at that moment. */
     public function facts(CarbonInterface $at): ThermometerFacts
     {
-        return new ThermometerFacts($this->expanded_u_c, $this->toCore()->isFailed(), $this->due_at < $at, $this->verified_low_c, $this->verified_high_c, $this->isBathTold());
+        return new ThermometerFacts(
+            $this->expanded_u_c,
+            $this->toCore()->isFailed(),
+            $this->due_at < $at,
+            $this->verified_low_c,
+            $this->verified_high_c,
+            $this->isBathTold(),
+        );
     }
 
     public function covers(float $celsius): bool
@@ -126,20 +133,44 @@ final class Verification extends Model
     /** @return list<VerificationFinding> */
     public function found(): array
     {
-        $kept = array_values(array_filter(array_map(static fn(mixed $code): ?VerificationFinding => is_string($code) ? VerificationFinding::tryFrom($code) : null, $this->findings)));
+        $kept = array_values(
+            array_filter(
+                array_map(
+                    static fn(mixed $code): ?VerificationFinding => is_string($code) ? VerificationFinding::tryFrom($code) : null,
+                    $this->findings,
+                ),
+            ),
+        );
 
         // Rows of earlier versions do not say it themselves.
-        return $this->isBathTold() || in_array(VerificationFinding::BathUntold, $kept, true) ? $kept : [VerificationFinding::BathUntold, ...$kept];
+        return $this->isBathTold() || in_array(VerificationFinding::BathUntold, $kept, true)
+            ? $kept
+            : [VerificationFinding::BathUntold, ...$kept];
     }
 
     public function toCore(): VerificationFacts
     {
-        return new VerificationFacts($this->method, $this->verdict, $this->error_c, $this->expanded_u_c, $this->reference_c, $this->found(), $this->insulation_megaohm, $this->outcome?->outcome, $this->isBathTold());
+        return new VerificationFacts(
+            $this->method,
+            $this->verdict,
+            $this->error_c,
+            $this->expanded_u_c,
+            $this->reference_c,
+            $this->found(),
+            $this->insulation_megaohm,
+            $this->outcome?->outcome,
+            $this->isBathTold(),
+        );
     }
 
     /** @return array{on: string, error: float, tolerance: float, proven?: bool} as the interval counts it */
     public function forInterval(): array
     {
-        return ['on' => SiteClock::local($this->at)->toDateString(), 'error' => $this->error_c, 'tolerance' => $this->tolerance_c, 'proven' => $this->verdict !== VerificationVerdict::Inconclusive];
+        return [
+            'on' => SiteClock::local($this->at)->toDateString(),
+            'error' => $this->error_c,
+            'tolerance' => $this->tolerance_c,
+            'proven' => $this->verdict !== VerificationVerdict::Inconclusive,
+        ];
     }
 }

@@ -17,7 +17,17 @@ final class NextVersion
      */
     public static function of(Entry $entry, Product $product, array $values, string $why, array $limits): Product
     {
-        $next = $entry->add($product->replicate()->fill([...$values, 'version' => $product->version + 1, 'changed_because' => $why, 'at' => $entry->at, 'person_id' => $entry->by->id]));
+        $next = $entry->add(
+            $product
+                ->replicate()
+                ->fill([
+                    ...$values,
+                    'version' => $product->version + 1,
+                    'changed_because' => $why,
+                    'at' => $entry->at,
+                    'person_id' => $entry->by->id,
+                ]),
+        );
         foreach ($limits as $limit) {
             $entry->add($limit->replicate()->fill(['product_id' => $next->id]));
         }

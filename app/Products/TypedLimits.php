@@ -25,7 +25,12 @@ final class TypedLimits
     private const MOST = 40;
 
     /** Ways in which a record of temperatures judges a limit, as a lead chooses them. */
-    public const COURSES = ['throughout' => 'at all times, from a step on', 'heat-hold' => 'held without a break, for minutes', 'lethality' => 'pasteurisation units', 'time-beyond' => 'not above it for more than hours'];
+    public const COURSES = [
+        'throughout' => 'at all times, from a step on',
+        'heat-hold' => 'held without a break, for minutes',
+        'lethality' => 'pasteurisation units',
+        'time-beyond' => 'not above it for more than hours',
+    ];
 
     /** @return list<string> keys of the empty rows at the end of the form */
     public static function blank(): array
@@ -48,7 +53,11 @@ final class TypedLimits
             if (!is_array($values) || ($values['out'] ?? '') !== '' || trim(self::text($values, 'name')) === '') {
                 continue;
             }
-            $row = self::row((string) $key, array_map(static fn(mixed $value): string => is_string($value) ? trim($value) : '', $values), $known->get((int) $key));
+            $row = self::row(
+                (string) $key,
+                array_map(static fn(mixed $value): string => is_string($value) ? trim($value) : '', $values),
+                $known->get((int) $key),
+            );
             if (in_array($row->name, $names, true)) {
                 throw Refused::because("Two limits are called \"$row->name\". Each name can be used once.", "limits.$key.name");
             }
@@ -68,20 +77,37 @@ final class TypedLimits
     {
         [$measurand, $basis] = explode('|', "$typed|");
 
-        return isset(Basis::all()["$measurand|$basis"]) ? [Measurand::from($measurand), $basis] : throw Refused::because('Choose one from the list.', "limits.$key.measurand");
+        return isset(Basis::all()["$measurand|$basis"])
+            ? [Measurand::from($measurand), $basis]
+            : throw Refused::because('Choose one from the list.', "limits.$key.measurand");
     }
 
     /** @param array<string, string> $typed */
     private static function row(string $key, array $typed, ?LimitRow $before): LimitRow
     {
-        $row = $before?->replicate() ?? new LimitRow(['measurand' => Measurand::Ph, 'basis' => '', 'since' => 'start', 'meaning' => '', 'if_violated' => '', 'source' => 'the site’s own plan', 'certainty' => 'own']);
-        $pick = static fn(string $enum, string $field): mixed => $enum::tryFrom($typed[$field] ?? '') ?? throw Refused::because('Choose one from the list.', "limits.$key.$field");
+        $row
+            = $before?->replicate()
+            ?? new LimitRow([
+                'measurand' => Measurand::Ph,
+                'basis' => '',
+                'since' => 'start',
+                'meaning' => '',
+                'if_violated' => '',
+                'source' => 'the site’s own plan',
+                'certainty' => 'own',
+            ]);
+        $pick = static fn(string $enum, string $field): mixed => $enum::tryFrom($typed[$field] ?? '')
+            ?? throw Refused::because('Choose one from the list.', "limits.$key.$field");
         $op = $pick(Comparison::class, 'op');
         $applies = $pick(Applies::class, 'applies');
         [$measurand, $basis] = $before === null ? self::quantity($typed['measurand'] ?? '', $key) : [$row->measurand, $row->basis];
         $unit = self::unit($typed, $row, $measurand, $basis, $key);
-        $low = in_array($op, [Comparison::AtLeast, Comparison::Above, Comparison::Between], true) ? self::number($typed, 'low', $key, $measurand, $basis, $unit) : null;
-        $high = in_array($op, [Comparison::AtMost, Comparison::Below, Comparison::Between], true) ? self::number($typed, 'high', $key, $measurand, $basis, $unit) : null;
+        $low = in_array($op, [Comparison::AtLeast, Comparison::Above, Comparison::Between], true)
+            ? self::number($typed, 'low', $key, $measurand, $basis, $unit)
+            : null;
+        $high = in_array($op, [Comparison::AtMost, Comparison::Below, Comparison::Between], true)
+            ? self::number($typed, 'high', $key, $measurand, $basis, $unit)
+            : null;
         if ($low !== null && $high !== null && $low >= $high) {
             throw Refused::because('The lower edge must lie below the upper one.', "limits.$key.low");
         }
@@ -105,10 +131,23 @@ final class TypedLimits
             'applies' => $applies,
             'hours' => $hours,
             'since' => ($typed['since'] ?? '') === '' ? 'start' : mb_substr($typed['since'], 0, 40),
-            ...(isset($typed['routes']) ? ['routes' => self::routes($typed['routes'])] : []),
+            ...isset($typed['routes']) ? ['routes' => self::routes($typed['routes'])] : [],
             'course' => self::course($typed, $row, $measurand, $applies, $low, $high, $key),
             'typed' => match (true) {
-                $unit !== null => sprintf('%s %s', implode('–', array_filter([$low === null ? '' : Quantity::plain($typed['low'] ?? ''), $high === null ? '' : Quantity::plain($typed['high'] ?? '')], static fn(string $edge): bool => $edge !== '')), $unit->symbol() . ($unit->acid === null ? '' : " as {$unit->acid->value}")),
+                $unit !== null => sprintf(
+                    '%s %s',
+                    implode(
+                        '–',
+                        array_filter(
+                            [
+                                $low === null ? '' : Quantity::plain($typed['low'] ?? ''),
+                                $high === null ? '' : Quantity::plain($typed['high'] ?? ''),
+                            ],
+                            static fn(string $edge): bool => $edge !== '',
+                        ),
+                    ),
+                    $unit->symbol() . ($unit->acid === null ? '' : " as {$unit->acid->value}"),
+                ),
                 $isOwn => null,
                 default => $row->typed,
             },
@@ -116,7 +155,10 @@ final class TypedLimits
             'condition' => ($typed['condition'] ?? '') === '' ? null : mb_substr($typed['condition'], 0, 200),
             'if_violated' => mb_substr(($typed['if_violated'] ?? '') === '' ? (string) $row->if_violated : $typed['if_violated'], 0, 400),
             // A number that was changed no longer has the source of the one before.
-            'source' => $isOwn && $before !== null && ($typed['source'] ?? '') === $before->source ? 'the site’s own plan' : mb_substr(($typed['source'] ?? '') === '' ? 'the site’s own plan' : $typed['source'], 0, 200),
+            'source'
+                => $isOwn && $before !== null && ($typed['source'] ?? '') === $before->source
+                    ? 'the site’s own plan'
+                    : mb_substr(($typed['source'] ?? '') === '' ? 'the site’s own plan' : $typed['source'], 0, 200),
             'certainty' => $isOwn ? 'own' : $row->certainty,
         ]);
     }
@@ -136,8 +178,15 @@ final class TypedLimits
      *
      * @throws Refused at its field
      */
-    private static function course(array $typed, LimitRow $row, Measurand $measurand, Applies $applies, ?float $low, ?float $high, string $key): ?array
-    {
+    private static function course(
+        array $typed,
+        LimitRow $row,
+        Measurand $measurand,
+        Applies $applies,
+        ?float $low,
+        ?float $high,
+        string $key,
+    ): ?array {
         $kept = $row->course;
         $kind = $typed['course'] ?? (string) ($kept['kind'] ?? '');
         if ($kind === '' || ($kept['kind'] ?? '') === 'degree-hours') {
@@ -158,17 +207,24 @@ final class TypedLimits
             default => null,
         };
         if ($edge !== null) {
-            throw Refused::because($edge === 'low' ? 'It takes a lower limit alone: the temperature to be reached, or the base of the units. Choose ≥.' : 'It takes an upper limit alone: the temperature that may be exceeded for some hours. Choose ≤.', "limits.$key.op");
+            throw Refused::because(
+                $edge === 'low'
+                    ? 'It takes a lower limit alone: the temperature to be reached, or the base of the units. Choose ≥.'
+                    : 'It takes an upper limit alone: the temperature that may be exceeded for some hours. Choose ≤.',
+                "limits.$key.op",
+            );
         }
         $step = static function (string $name) use ($typed, $kept): array {
-            $step = mb_substr((string) ($typed["course_$name"] ?? $kept[$name] ?? ''), 0, 40);
+            $step = mb_substr((string) ($typed["course_$name"] ?? ($kept[$name] ?? '')), 0, 40);
 
             return $step === '' ? [] : [$name => $step];
         };
         $amount = static function (string $field, string $of, float $most) use ($typed, $kept, $key): float {
             $number = isset($typed[$field]) ? self::plain($typed[$field]) : (is_numeric($kept[$of] ?? null) ? (float) $kept[$of] : null);
 
-            return $number !== null && $number > 0 && $number <= $most ? $number : throw Refused::because(sprintf('A number above 0, up to %s, is accepted.', Numbers::plain($most)), "limits.$key.$field");
+            return $number !== null && $number > 0 && $number <= $most
+                ? $number
+                : throw Refused::because(sprintf('A number above 0, up to %s, is accepted.', Numbers::plain($most)), "limits.$key.$field");
         };
         $gaps = array_intersect_key($kept ?? [], ['gap_minutes' => 0, 'gap_h' => 0, 'hours' => 0]);
 
@@ -180,8 +236,8 @@ final class TypedLimits
                 'time-beyond' => ['hours' => $amount('course_amount', 'hours', 100_000)],
                 default => [],
             },
-            ...($kind === 'heat-hold' || $kind === 'throughout' ? array_diff_key($gaps, $kind === 'heat-hold' ? ['hours' => 0] : []) : []),
-            ...($kind === 'throughout' ? ['from' => ProductLimit::START] : []),
+            ...$kind === 'heat-hold' || $kind === 'throughout' ? array_diff_key($gaps, $kind === 'heat-hold' ? ['hours' => 0] : []) : [],
+            ...$kind === 'throughout' ? ['from' => ProductLimit::START] : [],
             ...$step('from'),
             ...$step('to'),
         ];
@@ -196,7 +252,7 @@ final class TypedLimits
      */
     private static function unit(array $typed, LimitRow $row, Measurand $measurand, string $basis, string $key): ?AcidityUnit
     {
-        $code = $typed['unit'] ?? $row->unit ?? '';
+        $code = $typed['unit'] ?? ($row->unit ?? '');
         if ($code === '' || !in_array($measurand, [Measurand::TitratableAcidity, Measurand::VolatileAcidity], true)) {
             return null;
         }
@@ -206,7 +262,10 @@ final class TypedLimits
             }
         }
 
-        throw Refused::because('This unit does not go with this basis: a volume is never converted into a mass. Choose another.', "limits.$key.unit");
+        throw Refused::because(
+            'This unit does not go with this basis: a volume is never converted into a mass. Choose another.',
+            "limits.$key.unit",
+        );
     }
 
     /**
@@ -217,10 +276,23 @@ final class TypedLimits
     private static function number(array $typed, string $field, string $key, Measurand $measurand, string $basis, ?AcidityUnit $unit): float
     {
         $number = self::plain($typed[$field] ?? '');
-        $kept = $number === null || $unit === null || $number < 0 ? $number : $unit->to(AcidityUnit::kept($measurand === Measurand::VolatileAcidity, $basis), $number);
+        $kept
+            = $number === null || $unit === null || $number < 0
+                ? $number
+                : $unit->to(AcidityUnit::kept($measurand === Measurand::VolatileAcidity, $basis), $number);
         [$low, $high] = $measurand->range();
         if ($kept === null || $kept < $low || $kept > $high) {
-            throw Refused::because($unit === null ? sprintf('A number from %s to %s%s is accepted.', $low, $high, $measurand->unit() === '' ? '' : ' ' . $measurand->unit()) : sprintf('A number of 0 %s or more is accepted.', $unit->symbol()), "limits.$key.$field");
+            throw Refused::because(
+                $unit === null
+                    ? sprintf(
+                        'A number from %s to %s%s is accepted.',
+                        $low,
+                        $high,
+                        $measurand->unit() === '' ? '' : ' ' . $measurand->unit(),
+                    )
+                    : sprintf('A number of 0 %s or more is accepted.', $unit->symbol()),
+                "limits.$key.$field",
+            );
         }
 
         return round($kept, 4);

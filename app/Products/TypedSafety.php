@@ -27,7 +27,12 @@ final class TypedSafety
         if (!$request->has('routes')) {
             return [];
         }
-        $request->validate(['routes' => ['nullable', 'string', 'max:4000'], 'needs_none' => ['nullable', 'string', 'max:400'], 'kept' => ['nullable', 'string', 'max:10'], 'authority' => ['nullable', 'string', 'max:200']]);
+        $request->validate([
+            'routes' => ['nullable', 'string', 'max:4000'],
+            'needs_none' => ['nullable', 'string', 'max:400'],
+            'kept' => ['nullable', 'string', 'max:10'],
+            'authority' => ['nullable', 'string', 'max:200'],
+        ]);
         $routes = self::routes($request->string('routes')->toString());
         $names = array_column($routes, 'name');
         foreach ($limits as $limit) {
@@ -38,8 +43,16 @@ final class TypedSafety
         }
         $where = KeptAt::tryFrom($request->string('kept')->toString());
         $authority = $request->string('authority')->trim()->toString();
-        if ($authority === '' && $where?->needsAuthority($request->boolean('airtight'), array_map(static fn(LimitRow $limit) => $limit->toCore(), $limits)) === true) {
-            throw Refused::because('Low in acid, airtight and kept at room temperature: this is not judged here without a process authority. Name the reference of its written process.', 'authority');
+        if (
+            $authority === ''
+            && $where?->needsAuthority($request->boolean('airtight'), array_map(static fn(LimitRow $limit) => $limit->toCore(), $limits))
+                === true
+        ) {
+            throw Refused::because(
+                'Low in acid, airtight and kept at room temperature: this is not judged here without a process authority. Name the '
+                    . 'reference of its written process.',
+                'authority',
+            );
         }
         $none = $request->string('needs_none')->trim()->toString();
 
@@ -54,7 +67,13 @@ final class TypedSafety
     /** As they are typed again: one a line, the name and what it rests on. */
     public static function written(Product $product): string
     {
-        return implode("\n", array_map(static fn(array $route): string => rtrim("{$route['name']}: " . ($route['why'] ?? ''), ': '), array_values(array_filter($product->routes ?? [], is_array(...)))));
+        return implode(
+            "\n",
+            array_map(
+                static fn(array $route): string => rtrim("{$route['name']}: " . ($route['why'] ?? ''), ': '),
+                array_values(array_filter($product->routes ?? [], is_array(...))),
+            ),
+        );
     }
 
     /**
@@ -68,7 +87,10 @@ final class TypedSafety
         foreach (array_filter(array_map(trim(...), explode("\n", $typed)), static fn(string $line): bool => $line !== '') as $line) {
             [$name, $why] = array_map(trim(...), [...explode(': ', $line, 2), '']);
             if (mb_strlen($name) > 120 || in_array($name, array_column($routes, 'name'), true)) {
-                throw Refused::because('One route a line, each with a name of its own of at most 120 signs, then a colon and what it rests on.', 'routes');
+                throw Refused::because(
+                    'One route a line, each with a name of its own of at most 120 signs, then a colon and what it rests on.',
+                    'routes',
+                );
             }
             $routes[] = ['name' => $name, 'why' => mb_substr($why, 0, 400)];
         }

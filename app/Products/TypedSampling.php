@@ -42,11 +42,15 @@ final class TypedSampling
     {
         $lines = $product->samplingPlan()->lines;
 
-        return array_map(static fn(int $i): array => ['key' => "s$i", 'line' => $lines[$i] ?? null], range(0, count($lines) + self::NEW - 1));
+        return array_map(
+            static fn(int $i): array => ['key' => "s$i", 'line' => $lines[$i] ?? null],
+            range(0, count($lines) + self::NEW - 1),
+        );
     }
 
     /**
-     * @return list<array{measurand: string, basis: string, stage: string|null, every_hours: float|null, count: int, where: string}>|null null where it is what the limits ask
+     * @return list<array{measurand: string, basis: string, stage: string|null, every_hours: float|null, count: int, where: string}>|null
+     *     null where it is what the limits ask
      *
      * @throws Refused at its field
      */
@@ -75,8 +79,23 @@ final class TypedSampling
                 'measurand' => $measurand,
                 'basis' => $basis,
                 'stage' => $stage?->value,
-                'every_hours' => $stage === null ? self::number($values['every'] ?? '', "sampling.$key.every", 0.05, 10_000, 'Every how many hours? A number from 0.05 to 10000 is accepted.') : null,
-                'count' => (int) self::number($values['count'] ?? '', "sampling.$key.count", 1, 50, 'How many pieces or places? 1 to 50 are accepted.'),
+                'every_hours'
+                    => $stage === null
+                        ? self::number(
+                            $values['every'] ?? '',
+                            "sampling.$key.every",
+                            0.05,
+                            10_000,
+                            'Every how many hours? A number from 0.05 to 10000 is accepted.',
+                        )
+                        : null,
+                'count' => (int) self::number(
+                    $values['count'] ?? '',
+                    "sampling.$key.count",
+                    1,
+                    50,
+                    'How many pieces or places? 1 to 50 are accepted.',
+                ),
                 'where' => mb_substr($values['where'] ?? '', 0, 120),
             ];
         }
@@ -87,7 +106,17 @@ final class TypedSampling
     /** @return list<array{measurand: string, basis: string, stage: string|null, every_hours: float|null, count: int, where: string}> */
     private static function plain(Product $product): array
     {
-        return array_map(static fn(SamplingLine $line): array => ['measurand' => $line->measurand, 'basis' => $line->basis, 'stage' => $line->stage?->value, 'every_hours' => $line->everyHours, 'count' => $line->count, 'where' => $line->where], $product->samplingPlan()->lines);
+        return array_map(
+            static fn(SamplingLine $line): array => [
+                'measurand' => $line->measurand,
+                'basis' => $line->basis,
+                'stage' => $line->stage?->value,
+                'every_hours' => $line->everyHours,
+                'count' => $line->count,
+                'where' => $line->where,
+            ],
+            $product->samplingPlan()->lines,
+        );
     }
 
     private static function number(string $typed, string $field, float $low, float $high, string $accepted): float

@@ -44,6 +44,9 @@ final class TypedSchools
         /** @var list<array{topic: string, options: list<array{name: string, why: string}>}> $schools */
         $schools = $product->told['schools'] ?? [];
 
-        return array_map(static fn(array $school): array => [...$school, 'chosen' => $product->told['chosen'][$school['topic']] ?? null], $schools);
+        return array_map(
+            static fn(array $school): array => [...$school, 'chosen' => $product->told['chosen'][$school['topic']] ?? null],
+            $schools,
+        );
     }
 }

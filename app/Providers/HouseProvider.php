@@ -37,7 +37,12 @@ final class HouseProvider extends ServiceProvider
         TrustProxies::at(is_string($proxy) && $proxy !== '' ? [$proxy] : []);
 
         // Codes to come in by are long; this holds back the mere number of tries.
-        RateLimiter::for('hands', static fn(Request $request): Limit => Limit::perMinute(15)->by('codes:' . ($request->user()?->getAuthIdentifier() ?? $request->ip())));
+        RateLimiter::for(
+            'hands',
+            static fn(Request $request): Limit => Limit::perMinute(15)->by(
+                'codes:' . ($request->user()?->getAuthIdentifier() ?? $request->ip()),
+            ),
+        );
         // A place in a list is given by our own pages; a forged one is none.
         CursorPaginator::currentCursorResolver(static fn(string $name): ?Cursor => self::cursor(request()->query($name)));
         Queue::looping(static fn() => InstallationHealth::isAlive('queue'));
@@ -52,7 +57,10 @@ final class HouseProvider extends ServiceProvider
     private static function cursor(mixed $given): ?Cursor
     {
         $parameters = is_string($given) ? json_decode((string) base64_decode(strtr($given, '-_', '+/'), true), true) : null;
-        $isWhole = is_array($parameters) && is_bool($parameters['_pointsToNextItems'] ?? null) && array_filter($parameters, static fn(mixed $value): bool => !is_scalar($value)) === [];
+        $isWhole
+            = is_array($parameters)
+            && is_bool($parameters['_pointsToNextItems'] ?? null)
+            && array_filter($parameters, static fn(mixed $value): bool => !is_scalar($value)) === [];
 
         return $isWhole ? Cursor::fromEncoded($given) : null;
     }

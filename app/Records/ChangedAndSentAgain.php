@@ -9,6 +9,8 @@ final class ChangedAndSentAgain extends \RuntimeException
 {
     public static function form(): self
     {
-        return new self('This form was already recorded with other values. Sending it again changed nothing. Open the record and correct it there.');
+        return new self(
+            'This form was already recorded with other values. Sending it again changed nothing. Open the record and correct it there.',
+        );
     }
 }

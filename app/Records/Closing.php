@@ -17,7 +17,9 @@ final class Closing
     public static function hold(): void
     {
         if (DB::table('recording_gate')->lockForUpdate()->value('closed_at') !== null) {
-            throw Refused::because('Recording is paused while Rheacid is updated. What you typed is still here; send it again in a minute or two.');
+            throw Refused::because(
+                'Recording is paused while Rheacid is updated. What you typed is still here; send it again in a minute or two.',
+            );
         }
     }
 

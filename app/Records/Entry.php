@@ -25,7 +25,8 @@ final class Entry
     private function __construct(public readonly Person $by, public readonly CarbonImmutable $at) {}
 
     /**
-     * Begins with the row locked that says whether recording is open, and the ledger's last line: writers follow one another, and each sees what the one before wrote.
+     * Begins with the row locked that says whether recording is open, and the ledger's last line: writers follow one another, and each
+     * sees what the one before wrote.
      *
      * @throws Refused if recording is closed, or the machine's clock has gone back
      */
@@ -37,7 +38,17 @@ final class Entry
         $before = $last === null ? null : CarbonImmutable::parse($last->at);
         // Records that go back in time cannot be judged: deadlines, due dates and the order of things depend on the clock.
         if ($before !== null && !$statesTrueTime && $now->lessThan($before->subSeconds(self::CLOCK_TOLERANCE_S))) {
-            throw Refused::because(sprintf('The computer’s clock has gone back: it says %s, but the last record is from %s. Nothing was recorded. Correct the clock, then send the form again. If the clock is right now and was ahead before, a lead confirms the true time at %s.', SiteClock::full($now), SiteClock::full($before), route('clock')), 'clock');
+            throw Refused::because(
+                sprintf(
+                    'The computer’s clock has gone back: it says %s, but the last record is from %s. Nothing was recorded. Correct the '
+                        . 'clock, then send the form again. If the clock is right now and was ahead before, a lead confirms the true time '
+                        . 'at %s.',
+                    SiteClock::full($now),
+                    SiteClock::full($before),
+                    route('clock'),
+                ),
+                'clock',
+            );
         }
 
         return new self($by, $before === null || $statesTrueTime ? $now : $now->max($before));
@@ -64,15 +75,17 @@ final class Entry
         if ($this->rows === []) {
             return;
         }
-        Ledger::append(LedgerLine::after(
-            Ledger::last(),
-            $this->at->utc()->format('Y-m-d\TH:i:s.v\Z'),
-            self::id($this->by),
-            $action,
-            $leading->getTable(),
-            self::id($leading),
-            $this->rows,
-        ));
+        Ledger::append(
+            LedgerLine::after(
+                Ledger::last(),
+                $this->at->utc()->format('Y-m-d\TH:i:s.v\Z'),
+                self::id($this->by),
+                $action,
+                $leading->getTable(),
+                self::id($leading),
+                $this->rows,
+            ),
+        );
         Board::refresh($this->rows);
         Index::refresh($this->rows);
     }

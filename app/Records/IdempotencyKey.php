@@ -12,7 +12,15 @@ use Illuminate\Support\Str;
 final readonly class IdempotencyKey
 {
     /** Never hashed, not even to tell two sendings apart. */
-    public const SECRETS = ['passphrase', 'passphrase_confirmation', 'current_passphrase', 'second_passphrase', 'pin', 'one_time_code', 'recovery'];
+    public const SECRETS = [
+        'passphrase',
+        'passphrase_confirmation',
+        'current_passphrase',
+        'second_passphrase',
+        'pin',
+        'one_time_code',
+        'recovery',
+    ];
 
     /** What the page counted beside what was typed: the same form sent again may have counted further. */
     private const COUNTED = ['watched_s', 'watched'];
@@ -31,7 +39,7 @@ final readonly class IdempotencyKey
         // A file is what stands in it.
         array_walk_recursive($body, static function (mixed &$value): void {
             $value = match (true) {
-                !$value instanceof UploadedFile => $value,
+                !($value instanceof UploadedFile) => $value,
                 // One that did not arrive whole is refused by its form.
                 !$value->isValid() => null,
                 default => hash_file('sha256', $value->getPathname()),

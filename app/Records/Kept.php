@@ -31,7 +31,9 @@ trait Kept
 
     protected static function bootKept(): void
     {
-        $refuse = static fn(): never => throw new \LogicException(static::class . ' is a record: correct it with a new row; it is never changed.');
+        $refuse = static fn(): never => throw new \LogicException(
+            static::class . ' is a record: correct it with a new row; it is never changed.',
+        );
         static::updating($refuse);
         static::deleting($refuse);
     }

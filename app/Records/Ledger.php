@@ -49,7 +49,13 @@ final class Ledger
     public static function sealed(string $table, array $ids): array
     {
         $told = [];
-        foreach (DB::table('ledger')->join('people', 'people.id', '=', 'ledger.person_id')->where('table_name', $table)->whereIn('row_id', $ids)->get(['row_id', 'at', 'name']) as $line) {
+        foreach (
+            DB::table('ledger')
+                ->join('people', 'people.id', '=', 'ledger.person_id')
+                ->where('table_name', $table)
+                ->whereIn('row_id', $ids)
+                ->get(['row_id', 'at', 'name']) as $line
+        ) {
             $told[(int) $line->row_id] = ['at' => (string) $line->at, 'by' => (string) $line->name];
         }
 
@@ -66,7 +72,9 @@ final class Ledger
     /** @return list<LedgerLine> so many lines after that one */
     public static function linesAfter(int $seq, int $count): array
     {
-        return array_values(DB::table('ledger')->where('seq', '>', $seq)->orderBy('seq')->limit($count)->get()->map(self::line(...))->all());
+        return array_values(
+            DB::table('ledger')->where('seq', '>', $seq)->orderBy('seq')->limit($count)->get()->map(self::line(...))->all(),
+        );
     }
 
     public static function append(LedgerLine $line): void

@@ -38,14 +38,22 @@ final class LedgerCheck
     {
         $last = $this->since === 0 ? null : Ledger::at($this->since);
         if ($this->since > 0 && $last?->hash !== $this->head) {
-            return ['difference' => "ledger line $this->since is no longer the checkpoint: the ledger before it was altered or removed", 'lines' => 0, 'head' => ''];
+            return [
+                'difference' => "ledger line $this->since is no longer the checkpoint: the ledger before it was altered or removed",
+                'lines' => 0,
+                'head' => '',
+            ];
         }
         $headSeen = $this->head === null || $this->since > 0;
         while (($lines = Ledger::linesAfter($last->seq ?? 0, self::LINES)) !== []) {
             foreach ($lines as $i => $line) {
                 $difference = $line->breakAfter($last);
                 if ($difference !== null) {
-                    return ['difference' => $this->rowDifference(array_slice($lines, 0, $i)) ?? $difference, 'lines' => $line->seq, 'head' => $line->hash];
+                    return [
+                        'difference' => $this->rowDifference(array_slice($lines, 0, $i)) ?? $difference,
+                        'lines' => $line->seq,
+                        'head' => $line->hash,
+                    ];
                 }
                 $headSeen = $headSeen || $line->hash === $this->head;
                 $last = $line;
@@ -57,7 +65,9 @@ final class LedgerCheck
         }
 
         return [
-            'difference' => ($this->since > 0 ? null : $this->unsealed()) ?? ($headSeen ? null : "the ledger no longer holds the line {$this->head}: its end was removed"),
+            'difference'
+                => ($this->since > 0 ? null : $this->unsealed())
+                ?? ($headSeen ? null : "the ledger no longer holds the line {$this->head}: its end was removed"),
             'lines' => $last->seq ?? 0,
             'head' => $last->hash ?? LedgerLine::ORIGIN,
         ];
@@ -85,7 +95,13 @@ final class LedgerCheck
                     return "row $id of $table, sealed in ledger line $seq, is missing";
                 }
                 $now = Ledger::asSealed($table, $kept[$id]);
-                $changed = array_keys(array_filter($now, static fn(?string $value, string $column): bool => $value !== ($sealed[$column] ?? null), ARRAY_FILTER_USE_BOTH));
+                $changed = array_keys(
+                    array_filter(
+                        $now,
+                        static fn(?string $value, string $column): bool => $value !== ($sealed[$column] ?? null),
+                        ARRAY_FILTER_USE_BOTH,
+                    ),
+                );
                 if ($changed !== []) {
                     return "row $id of $table was altered (" . implode(', ', $changed) . "): it differs from ledger line $seq";
                 }

@@ -32,8 +32,15 @@ final class Recording
      * @throws ChangedAndSentAgain if the form was recorded before with other contents
      * @throws Refused if the rules do not allow what is written
      */
-    public static function once(Person $by, IdempotencyKey $form, string $action, string $class, callable $write, Right $right = Right::Record, bool $statesTrueTime = false): Model
-    {
+    public static function once(
+        Person $by,
+        IdempotencyKey $form,
+        string $action,
+        string $class,
+        callable $write,
+        Right $right = Right::Record,
+        bool $statesTrueTime = false,
+    ): Model {
         Gate::forUser($by)->authorize($right->value);
         $work = static fn(): Model => self::earlier($by, $form, $class) ?? self::write($by, $form, $action, $write, $statesTrueTime);
         if (DB::transactionLevel() > 0) {
@@ -55,7 +62,8 @@ final class Recording
 
     private static function isConflict(QueryException $failure): bool
     {
-        return $failure instanceof UniqueConstraintViolationException || (new ConcurrencyErrorDetector())->causedByConcurrencyError($failure);
+        return $failure instanceof UniqueConstraintViolationException
+            || (new ConcurrencyErrorDetector())->causedByConcurrencyError($failure);
     }
 
     /**

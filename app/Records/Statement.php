@@ -69,7 +69,10 @@ final readonly class Statement
     public static function toColumn(self|string|null $value): ?string
     {
         return match (true) {
-            $value instanceof self => json_encode(['code' => $value->code, ...$value->facts], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION),
+            $value instanceof self => json_encode(
+                ['code' => $value->code, ...$value->facts],
+                JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION,
+            ),
             $value !== null && str_starts_with($value, self::MARK) => " $value",
             default => $value,
         };
@@ -90,22 +93,61 @@ final readonly class Statement
             StatementCode::LimitJudged => LimitWords::sentence($this->outcome()->toCore()),
             StatementCode::LimitHolds => LimitWords::reason($this->outcome()->toCore()),
             StatementCode::NotMeasured => LimitWords::reason(new NotDue($this->outcome()->limit(), NotDueReason::Unread)),
-            StatementCode::DeadlineMissed => sprintf('%s, %s: the deadline %s passed and no reading in time proves it.', $this->text('name'), LimitWords::written($this->outcome()->limit()), $this->moment('due_at')),
-            StatementCode::CourseJudged => sprintf('%s %s. %s: %s', LimitWords::kind(LimitKind::from($this->text('kind_of_limit'))), $this->text('verdict') === Conformity::Outside->value ? 'not met' : 'not proven', $this->text('name'), CourseWords::sentence($this->facts)),
+            StatementCode::DeadlineMissed => sprintf(
+                '%s, %s: the deadline %s passed and no reading in time proves it.',
+                $this->text('name'),
+                LimitWords::written($this->outcome()->limit()),
+                $this->moment('due_at'),
+            ),
+            StatementCode::CourseJudged => sprintf(
+                '%s %s. %s: %s',
+                LimitWords::kind(LimitKind::from($this->text('kind_of_limit'))),
+                $this->text('verdict') === Conformity::Outside->value ? 'not met' : 'not proven',
+                $this->text('name'),
+                CourseWords::sentence($this->facts),
+            ),
             StatementCode::DeadlineWarned => $this->warned(),
             StatementCode::Begun => 'started by its first step',
             StatementCode::Released => 'released: ' . implode(', ', $this->texts('met')),
             StatementCode::ReleasedUnmeasured => "Nothing was measured. {$this->text('reason')}",
             StatementCode::GlassBroke => CareWords::glassBroke($this->text('electrode')),
             StatementCode::NoSecondPoint => "no second point for {$this->text('minutes')} min",
-            StatementCode::Asked => sprintf('%s — %s', RunQuestion::sentence(array_map(RunQuestion::from(...), $this->texts('questions'))), $this->text('answer') === '' ? 'Seen, started anyway.' : $this->text('answer')),
+            StatementCode::Asked => sprintf(
+                '%s — %s',
+                RunQuestion::sentence(array_map(RunQuestion::from(...), $this->texts('questions'))),
+                $this->text('answer') === '' ? 'Seen, started anyway.' : $this->text('answer'),
+            ),
             StatementCode::Interval => ThermometerWords::interval($this->facts),
             StatementCode::IcePoint => sprintf('ice point %s ± %s', Celsius::at(0.0, 1), Celsius::by($this->number('u'))),
-            StatementCode::IcePointResistance => sprintf('ice point, resistance of %s class %s', $this->text('standard'), $this->text('class')),
-            StatementCode::BoilingByElevation => sprintf('boiling at %s ± %s, by elevation', Celsius::at($this->number('celsius'), 2), Celsius::by($this->number('u'))),
-            StatementCode::BoilingByPressure => sprintf('boiling at %s ± %s, by pressure %s', Celsius::at($this->number('celsius'), 2), Celsius::by($this->number('u')), $this->text('pressure')),
-            StatementCode::BoilingByReducedPressure => sprintf('boiling at %s ± %s, by pressure %s reduced to sea level', Celsius::at($this->number('celsius'), 2), Celsius::by($this->number('u')), $this->text('pressure')),
-            StatementCode::Comparison => sprintf('%s at %s ± %s, certificate %s', $this->text('thermometer'), Celsius::at($this->number('celsius'), 2), Celsius::by($this->number('u')), $this->text('certificate')),
+            StatementCode::IcePointResistance => sprintf(
+                'ice point, resistance of %s class %s',
+                $this->text('standard'),
+                $this->text('class'),
+            ),
+            StatementCode::BoilingByElevation => sprintf(
+                'boiling at %s ± %s, by elevation',
+                Celsius::at($this->number('celsius'), 2),
+                Celsius::by($this->number('u')),
+            ),
+            StatementCode::BoilingByPressure => sprintf(
+                'boiling at %s ± %s, by pressure %s',
+                Celsius::at($this->number('celsius'), 2),
+                Celsius::by($this->number('u')),
+                $this->text('pressure'),
+            ),
+            StatementCode::BoilingByReducedPressure => sprintf(
+                'boiling at %s ± %s, by pressure %s reduced to sea level',
+                Celsius::at($this->number('celsius'), 2),
+                Celsius::by($this->number('u')),
+                $this->text('pressure'),
+            ),
+            StatementCode::Comparison => sprintf(
+                '%s at %s ± %s, certificate %s',
+                $this->text('thermometer'),
+                Celsius::at($this->number('celsius'), 2),
+                Celsius::by($this->number('u')),
+                $this->text('certificate'),
+            ),
             StatementCode::FromLibrary => 'taken from the library',
             StatementCode::FromFile => 'taken from a file',
             StatementCode::FromStandards => 'taken from the standard methods',
@@ -115,12 +157,35 @@ final readonly class Statement
     private function warned(): string
     {
         $started = CarbonImmutable::parse($this->text('started_at'));
-        $forecast = is_array($this->facts['forecast'] ?? null) ? Facts::unpack(Forecast::class, json_encode($this->facts['forecast'], JSON_THROW_ON_ERROR)) : null;
-        $outlook = $forecast === null ? '.' : ': ' . rtrim(ForecastWords::sentence($forecast, static fn(float $hours): string => SiteClock::short($started->addSeconds((int) round(3600 * $hours)))), '.') . '.';
+        $forecast = is_array($this->facts['forecast'] ?? null)
+            ? Facts::unpack(Forecast::class, json_encode($this->facts['forecast'], JSON_THROW_ON_ERROR))
+            : null;
+        $outlook
+            = $forecast === null
+                ? '.'
+                : ': '
+                    . rtrim(
+                        ForecastWords::sentence(
+                            $forecast,
+                            static fn(float $hours): string => SiteClock::short($started->addSeconds((int) round(3600 * $hours))),
+                        ),
+                        '.',
+                    )
+                    . '.';
 
         return match (DeadlineWarning::from($this->text('warning'))) {
             DeadlineWarning::AtRisk => sprintf('%s by %s is at risk%s', $this->text('limit'), $this->moment('due_at'), $outlook),
-            DeadlineWarning::Soon => sprintf('%s by %s is not met yet; %s left%s', $this->text('limit'), $this->moment('due_at'), CarbonImmutable::parse($this->text('at'))->diffForHumans(CarbonImmutable::parse($this->text('due_at')), syntax: CarbonInterface::DIFF_ABSOLUTE, parts: 2), $outlook),
+            DeadlineWarning::Soon => sprintf(
+                '%s by %s is not met yet; %s left%s',
+                $this->text('limit'),
+                $this->moment('due_at'),
+                CarbonImmutable::parse($this->text('at'))->diffForHumans(
+                    CarbonImmutable::parse($this->text('due_at')),
+                    syntax: CarbonInterface::DIFF_ABSOLUTE,
+                    parts: 2,
+                ),
+                $outlook,
+            ),
         };
     }
 
@@ -136,7 +201,9 @@ final readonly class Statement
 
     private function number(string $key): float
     {
-        return is_numeric($this->facts[$key] ?? null) ? (float) $this->facts[$key] : throw new \LogicException("A statement {$this->code->value} says $key.");
+        return is_numeric($this->facts[$key] ?? null)
+            ? (float) $this->facts[$key]
+            : throw new \LogicException("A statement {$this->code->value} says $key.");
     }
 
     /** @return list<string> */

@@ -28,14 +28,43 @@ final class Rights
     public static function define(): void
     {
         foreach (Right::cases() as $right) {
-            Gate::define($right->value, static fn(Person $person): Response => self::isSite($person) ? Response::allow() : self::answer($person, $right));
+            Gate::define(
+                $right->value,
+                static fn(Person $person): Response => self::isSite($person) ? Response::allow() : self::answer($person, $right),
+            );
         }
         // A checker corrects own measurements; a lead any.
-        Gate::define(self::CORRECT, static fn(Person $person, Measurement $measurement): bool => self::answer($person, Right::Lead)->allowed() || ($person->may(Right::Record) && $measurement->person_id === $person->id));
-        Gate::define(self::READ_ACCESS, static fn(Person $person): Response => self::answer($person, $person->role === Role::Auditor ? null : Right::Lead, 'Only leads and auditors can read this.'));
-        Gate::define(self::WRITE_IN, static fn(Person $person, CalibrationRun|MeasurementDraft $work): bool => $person->may(Right::Record) && self::isOpen($work) && $work->holder_id === $person->id);
-        Gate::define(self::TAKE_OVER, static fn(Person $person, CalibrationRun|MeasurementDraft $work): bool => $person->may(Right::Record) && self::isOpen($work) && $work->holder_id !== $person->id);
-        Gate::define(self::READ_UPLOAD, static fn(Person $person, LogUpload $upload): Response => $upload->person_id === $person->id ? Response::allow() : Response::denyAsNotFound());
+        Gate::define(
+            self::CORRECT,
+            static fn(Person $person, Measurement $measurement): bool => self::answer($person, Right::Lead)->allowed()
+                || ($person->may(Right::Record) && $measurement->person_id === $person->id),
+        );
+        Gate::define(
+            self::READ_ACCESS,
+            static fn(Person $person): Response => self::answer(
+                $person,
+                $person->role === Role::Auditor ? null : Right::Lead,
+                'Only leads and auditors can read this.',
+            ),
+        );
+        Gate::define(
+            self::WRITE_IN,
+            static fn(Person $person, CalibrationRun|MeasurementDraft $work): bool => $person->may(Right::Record)
+                && self::isOpen($work)
+                && $work->holder_id === $person->id,
+        );
+        Gate::define(
+            self::TAKE_OVER,
+            static fn(Person $person, CalibrationRun|MeasurementDraft $work): bool => $person->may(Right::Record)
+                && self::isOpen($work)
+                && $work->holder_id !== $person->id,
+        );
+        Gate::define(
+            self::READ_UPLOAD,
+            static fn(Person $person, LogUpload $upload): Response => $upload->person_id === $person->id
+                ? Response::allow()
+                : Response::denyAsNotFound(),
+        );
     }
 
     /** @param Right|null $right null for what an auditor's role alone lets */

@@ -15,5 +15,11 @@ final readonly class Candidate
      * @param non-empty-list<string> $places one sample each
      * @param SamplingState|null $line of its plan that asks first for a pH
      */
-    public function __construct(public Batch $batch, public Stage $stage, public array $places, public bool $isDue, public ?SamplingState $line) {}
+    public function __construct(
+        public Batch $batch,
+        public Stage $stage,
+        public array $places,
+        public bool $isDue,
+        public ?SamplingState $line,
+    ) {}
 }

@@ -38,14 +38,31 @@ final class Way
     {
         $ids = array_map(static fn(BatchLine $line): int => $line->id, array_slice(Lines::batches(), 0, self::MOST));
         $batches = Batch::query()->with(Batch::JUDGED)->whereIn('id', $ids)->get()->all();
-        usort($batches, static fn(Batch $a, Batch $b): int => strnatcasecmp((string) $a->vessel, (string) $b->vessel) !== 0 ? strnatcasecmp((string) $a->vessel, (string) $b->vessel) : strnatcasecmp((string) $a->code, (string) $b->code));
+        usort(
+            $batches,
+            static fn(Batch $a, Batch $b): int => strnatcasecmp((string) $a->vessel, (string) $b->vessel) !== 0
+                ? strnatcasecmp((string) $a->vessel, (string) $b->vessel)
+                : strnatcasecmp((string) $a->code, (string) $b->code),
+        );
         $plans = Sampling::ofMany($batches, $now);
 
         return array_map(static function (Batch $batch) use ($plans): Candidate {
             [$states, $sampled] = $plans[$batch->id];
-            $ph = array_values(array_filter($states, static fn(SamplingState $one): bool => $one->line->measurand === Measurand::Ph->value));
+            $ph = array_values(
+                array_filter($states, static fn(SamplingState $one): bool => $one->line->measurand === Measurand::Ph->value),
+            );
 
-            return new Candidate($batch, RoundStart::stage($sampled), RoundStart::places($batch->product->method->neededPlaces(), array_values(array_filter($batch->product->method->places, is_string(...))), $states), RoundStart::isDue($states), $ph[0] ?? null);
+            return new Candidate(
+                $batch,
+                RoundStart::stage($sampled),
+                RoundStart::places(
+                    $batch->product->method->neededPlaces(),
+                    array_values(array_filter($batch->product->method->places, is_string(...))),
+                    $states,
+                ),
+                RoundStart::isDue($states),
+                $ph[0] ?? null,
+            );
         }, $batches);
     }
 
@@ -58,9 +75,13 @@ final class Way
      */
     public static function chosen(array $ids, CarbonImmutable $now): array
     {
-        $chosen = array_values(array_filter(self::candidates($now), static fn(Candidate $one): bool => in_array($one->batch->id, $ids, true)));
+        $chosen = array_values(
+            array_filter(self::candidates($now), static fn(Candidate $one): bool => in_array($one->batch->id, $ids, true)),
+        );
 
-        return count($chosen) === count(array_unique($ids)) ? $chosen : throw Refused::because('One of these does not run any more. Look through the list again.', 'batches');
+        return count($chosen) === count(array_unique($ids))
+            ? $chosen
+            : throw Refused::because('One of these does not run any more. Look through the list again.', 'batches');
     }
 
     /** Samples whose pH was read since the last blind duplicate, up to ten. */
@@ -68,14 +89,29 @@ final class Way
     {
         $last = BlindPair::query()->orderByDesc('id')->value('second_id');
 
-        return DB::query()->fromSub(Measurement::query()->select('id')->where('id', '>', is_numeric($last) ? (int) $last : 0)->where('measurand', Measurand::Ph)->limit(self::COUNTED), 'since')->count();
+        return DB::query()
+            ->fromSub(
+                Measurement::query()
+                    ->select('id')
+                    ->where('id', '>', is_numeric($last) ? (int) $last : 0)
+                    ->where('measurand', Measurand::Ph)
+                    ->limit(self::COUNTED),
+                'since',
+            )
+            ->count();
     }
 
     /** @return Collection<int, Round> of the last days, on which vats are still to be read */
     public static function open(CarbonImmutable $now): Collection
     {
-        return Round::query()->with('person')->where('at', '>', $now->subDays(self::OPEN_DAYS)->format('Y-m-d H:i:s.v'))->whereHas('stops', static fn($query) => $query->whereDoesntHave('visit'))
-            ->withCount(['stops', 'stops as left_count' => static fn($query) => $query->whereDoesntHave('visit')])->orderByDesc('id')->limit(self::OPEN)->get();
+        return Round::query()
+            ->with('person')
+            ->where('at', '>', $now->subDays(self::OPEN_DAYS)->format('Y-m-d H:i:s.v'))
+            ->whereHas('stops', static fn($query) => $query->whereDoesntHave('visit'))
+            ->withCount(['stops', 'stops as left_count' => static fn($query) => $query->whereDoesntHave('visit')])
+            ->orderByDesc('id')
+            ->limit(self::OPEN)
+            ->get();
     }
 
     /** @throws Refused if the round has no such stop */
@@ -87,12 +123,22 @@ final class Way
     /** @return Collection<int, RoundStop> all of a round, in the order in which they are read */
     public static function stops(Round $round): Collection
     {
-        return RoundStop::query()->with(['visit', 'batch'])->where('round_id', $round->id)->orderBy('position')->limit(self::MOST_STOPS)->get();
+        return RoundStop::query()
+            ->with(['visit', 'batch'])
+            ->where('round_id', $round->id)
+            ->orderBy('position')
+            ->limit(self::MOST_STOPS)
+            ->get();
     }
 
     /** The next that was neither read nor passed over; null at the end. */
     public static function next(Round $round): ?RoundStop
     {
-        return RoundStop::query()->with(['batch.product.method', 'batch.product.limits', 'duplicate'])->where('round_id', $round->id)->whereDoesntHave('visit')->orderBy('position')->first();
+        return RoundStop::query()
+            ->with(['batch.product.method', 'batch.product.limits', 'duplicate'])
+            ->where('round_id', $round->id)
+            ->whereDoesntHave('visit')
+            ->orderBy('position')
+            ->first();
     }
 }

@@ -21,6 +21,13 @@ final class AskedBeforeRun
     public static function of(Pair $pair, array $lots, Lot $readBack, array $expected): array
     {
         $isNew = $pair->newestCalibration === null && CareLog::of($pair->electrode)->last(CareKind::Soak) === null;
-        return RunQuestion::asked(array_map(static fn(Lot $lot): float => (float) $lot->nominal_ph, $lots), $expected, $isNew, in_array($readBack->id, array_column($lots, 'id'), true), in_array(true, array_column([...$lots, $readBack], 'kept_cold'), true), array_filter([...$lots, $readBack], Bottles::hasOneUseMore(...)) !== []);
+        return RunQuestion::asked(
+            array_map(static fn(Lot $lot): float => (float) $lot->nominal_ph, $lots),
+            $expected,
+            $isNew,
+            in_array($readBack->id, array_column($lots, 'id'), true),
+            in_array(true, array_column([...$lots, $readBack], 'kept_cold'), true),
+            array_filter([...$lots, $readBack], Bottles::hasOneUseMore(...)) !== [],
+        );
     }
 }

@@ -18,10 +18,20 @@ final readonly class CareLog
 
     public static function of(Electrode $electrode, ?CarbonImmutable $at = null): self
     {
-        $newest = DB::table('care_events')->selectRaw('kind, max(at) as at')->where('electrode_id', $electrode->id)
-            ->where('at', '<=', ($at ?? CarbonImmutable::now())->format('Y-m-d H:i:s.v'))->groupBy('kind');
-        $events = CareEvent::query()->joinSub($newest, 'newest', static fn($join) => $join->on('newest.kind', '=', 'care_events.kind')->on('newest.at', '=', 'care_events.at'))
-            ->where('electrode_id', $electrode->id)->orderBy('care_events.id')->get('care_events.*');
+        $newest = DB::table('care_events')
+            ->selectRaw('kind, max(at) as at')
+            ->where('electrode_id', $electrode->id)
+            ->where('at', '<=', ($at ?? CarbonImmutable::now())->format('Y-m-d H:i:s.v'))
+            ->groupBy('kind');
+        $events = CareEvent::query()
+            ->joinSub(
+                $newest,
+                'newest',
+                static fn($join) => $join->on('newest.kind', '=', 'care_events.kind')->on('newest.at', '=', 'care_events.at'),
+            )
+            ->where('electrode_id', $electrode->id)
+            ->orderBy('care_events.id')
+            ->get('care_events.*');
 
         return new self($events->keyBy(static fn(CareEvent $event): string => $event->kind->value)->all());
     }
@@ -62,13 +72,21 @@ final readonly class CareLog
     /** @return list<CareKind> what was logged after a moment */
     public function since(CarbonImmutable $at): array
     {
-        return array_values(array_map(static fn(CareEvent $event): CareKind => $event->kind, array_filter($this->last, static fn(CareEvent $event): bool => $event->at > $at)));
+        return array_values(
+            array_map(
+                static fn(CareEvent $event): CareKind => $event->kind,
+                array_filter($this->last, static fn(CareEvent $event): bool => $event->at > $at),
+            ),
+        );
     }
 
     /** @return array<string, \DateTimeImmutable> by kind, the end of what takes time */
     public function lastDone(): array
     {
-        return array_map(static fn(CareEvent $event): \DateTimeImmutable => CarbonImmutable::instance($event->until_at ?? $event->at), $this->last);
+        return array_map(
+            static fn(CareEvent $event): \DateTimeImmutable => CarbonImmutable::instance($event->until_at ?? $event->at),
+            $this->last,
+        );
     }
 
     /** @param callable(CareKind): bool $is */

@@ -25,7 +25,20 @@ final class ControlChecks
             (clone $settled)->where('at', '>', $at)->orderBy('at')->orderBy('id')->first(),
         ]);
 
-        return ControlCheckStatus::at($at, array_values(array_map(static fn(ControlCheck $check): ControlCheckFacts => new ControlCheckFacts(CarbonImmutable::instance($check->at), $check->passed === true, $check->error(), self::between($calibration, CarbonImmutable::instance($check->at), $at)), $around)));
+        return ControlCheckStatus::at(
+            $at,
+            array_values(
+                array_map(
+                    static fn(ControlCheck $check): ControlCheckFacts => new ControlCheckFacts(
+                        CarbonImmutable::instance($check->at),
+                        $check->passed === true,
+                        $check->error(),
+                        self::between($calibration, CarbonImmutable::instance($check->at), $at),
+                    ),
+                    $around,
+                ),
+            ),
+        );
     }
 
     /**
@@ -35,13 +48,22 @@ final class ControlChecks
      */
     public static function counting(Calibration $calibration): Builder
     {
-        $settled = ControlCheck::query()->where('calibration_id', $calibration->id)->whereNotNull('passed')->whereIn('source', Site::evidence());
+        $settled = ControlCheck::query()
+            ->where('calibration_id', $calibration->id)
+            ->whereNotNull('passed')
+            ->whereIn('source', Site::evidence());
 
-        return $calibration->policy->said_proves === true ? $settled : $settled->where(static fn(Builder $check) => $check->whereNull('stability')->orWhere('stability', '<>', Stability::Said));
+        return $calibration->policy->said_proves === true
+            ? $settled
+            : $settled->where(static fn(Builder $check) => $check->whereNull('stability')->orWhere('stability', '<>', Stability::Said));
     }
 
     private static function between(Calibration $calibration, CarbonImmutable $check, CarbonImmutable $at): int
     {
-        return Measurement::query()->where('calibration_id', $calibration->id)->where('observed_at', '>', $check->min($at))->where('observed_at', '<', $check->max($at))->count();
+        return Measurement::query()
+            ->where('calibration_id', $calibration->id)
+            ->where('observed_at', '>', $check->min($at))
+            ->where('observed_at', '<', $check->max($at))
+            ->count();
     }
 }

@@ -23,18 +23,49 @@ final class Doubts
     /** @param CarbonImmutable $at when it was read: a check up to two hours later still speaks for it */
     public static function of(Calibration $calibration, CarbonImmutable $at): CalibrationDoubts
     {
-        $found = array_values(array_filter(array_column($calibration->found(), 'code'), static fn($code): bool => in_array($code, CalibrationDoubts::lifted(), true)));
+        $found = array_values(
+            array_filter(
+                array_column($calibration->found(), 'code'),
+                static fn($code): bool => in_array($code, CalibrationDoubts::lifted(), true),
+            ),
+        );
         if ($found === []) {
             return CalibrationDoubts::none();
         }
         $fitted = $calibration->points->filter(static fn(CalibrationPoint $point): bool => $point->isFitted());
-        $checks = ControlChecks::counting($calibration)->with(['lot', 'thermometer', 'verification.outcome'])->where('passed', true)
-            ->where('at', '<=', $at->addHours(ControlCheckStatus::HOURS))->orderByDesc('at')->limit(self::NEWEST)->get();
+        $checks = ControlChecks::counting($calibration)
+            ->with(['lot', 'thermometer', 'verification.outcome'])
+            ->where('passed', true)
+            ->where('at', '<=', $at->addHours(ControlCheckStatus::HOURS))
+            ->orderByDesc('at')
+            ->limit(self::NEWEST)
+            ->get();
 
         return new CalibrationDoubts(
             $found,
-            array_values($fitted->map(static fn(CalibrationPoint $point): DoubtedPoint => new DoubtedPoint($point->buffer_ph, $point->lot->family ?? BufferFamily::Any, $point->twin !== null))->all()),
-            array_values($checks->map(static fn(ControlCheck $check): Confirmation => new Confirmation($check->buffer_ph, $check->lot->family ?? BufferFamily::Any, $check->celsius, self::isOtherThermometer($check, $calibration)))->all()),
+            array_values(
+                $fitted
+                    ->map(
+                        static fn(CalibrationPoint $point): DoubtedPoint => new DoubtedPoint(
+                            $point->buffer_ph,
+                            $point->lot->family ?? BufferFamily::Any,
+                            $point->twin !== null,
+                        ),
+                    )
+                    ->all(),
+            ),
+            array_values(
+                $checks
+                    ->map(
+                        static fn(ControlCheck $check): Confirmation => new Confirmation(
+                            $check->buffer_ph,
+                            $check->lot->family ?? BufferFamily::Any,
+                            $check->celsius,
+                            self::isOtherThermometer($check, $calibration),
+                        ),
+                    )
+                    ->all(),
+            ),
         );
     }
 

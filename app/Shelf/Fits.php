@@ -74,12 +74,21 @@ final class Fits
     /** @return Collection<int, Calibration> of the pair before the run, newest first */
     private static function newest(CalibrationRun $run): Collection
     {
-        return Calibration::query()->with(['points', 'void', 'policy', 'pair'])->where('pair_id', $run->pair_id)->where('at', '<=', $run->opened_at)->orderByDesc('at')->limit(self::LOOKS_AT)->get();
+        return Calibration::query()
+            ->with(['points', 'void', 'policy', 'pair'])
+            ->where('pair_id', $run->pair_id)
+            ->where('at', '<=', $run->opened_at)
+            ->orderByDesc('at')
+            ->limit(self::LOOKS_AT)
+            ->get();
     }
 
     private static function isSound(Calibration $calibration, CarbonImmutable $now): bool
     {
-        return $calibration->verdict !== Verdict::Fail && $calibration->void === null && !$calibration->isUncertain() && Doubts::of($calibration, $now)->areLifted();
+        return $calibration->verdict !== Verdict::Fail
+            && $calibration->void === null
+            && !$calibration->isUncertain()
+            && Doubts::of($calibration, $now)->areLifted();
     }
 
     /** The new response, once every buffer of the run has been fitted; null where the meter keeps it to itself. */

@@ -31,7 +31,10 @@ final readonly class Health
 
     public static function of(Pair $pair): self
     {
-        return new self(self::counted($pair)->with('void')->orderByDesc('at')->limit(self::DRAWN)->get()->reverse()->values(), self::trend($pair));
+        return new self(
+            self::counted($pair)->with('void')->orderByDesc('at')->limit(self::DRAWN)->get()->reverse()->values(),
+            self::trend($pair),
+        );
     }
 
     /**
@@ -43,7 +46,12 @@ final readonly class Health
     {
         $all = Calibration::query()->where('pair_id', $pair->id);
 
-        return Site::isDemo() ? $all : $all->whereIn('calibration_run_id', CalibrationRun::query()->select('id')->where('pair_id', $pair->id)->whereIn('source', Site::evidence()));
+        return Site::isDemo()
+            ? $all
+            : $all->whereIn(
+                'calibration_run_id',
+                CalibrationRun::query()->select('id')->where('pair_id', $pair->id)->whereIn('source', Site::evidence()),
+            );
     }
 
     /**
@@ -62,8 +70,13 @@ final readonly class Health
     public static function trend(Pair $pair): ?ElectrodeTrend
     {
         // A failed one tells of a mishap, not of the glass; of a day the last one counts.
-        $rows = Calibration::withSlope(self::counted($pair))->toBase()->where('verdict', '<>', Verdict::Fail->value)
-            ->whereNotIn('id', CalibrationVoid::query()->select('calibration_id'))->orderByDesc('at')->limit(self::NEWEST)->get(['at', 'slope_percent']);
+        $rows = Calibration::withSlope(self::counted($pair))
+            ->toBase()
+            ->where('verdict', '<>', Verdict::Fail->value)
+            ->whereNotIn('id', CalibrationVoid::query()->select('calibration_id'))
+            ->orderByDesc('at')
+            ->limit(self::NEWEST)
+            ->get(['at', 'slope_percent']);
         $byDay = [];
         foreach ($rows->reverse() as $row) {
             $on = SiteClock::local(CarbonImmutable::parse($row->at, 'UTC'))->toDateString();

@@ -30,7 +30,12 @@ final class Instruments
     /** @return Collection<int, Electrode> on no meter, nor retired */
     public static function alone(): Collection
     {
-        return Electrode::query()->whereNotIn('id', Pair::query()->together()->select('electrode_id'))->withCount('retirements')->orderBy('code')->limit(Lines::MOST)->get();
+        return Electrode::query()
+            ->whereNotIn('id', Pair::query()->together()->select('electrode_id'))
+            ->withCount('retirements')
+            ->orderBy('code')
+            ->limit(Lines::MOST)
+            ->get();
     }
 
     /** @throws Refused */
@@ -59,6 +64,9 @@ final class Instruments
     {
         $owner = NewThing::owner($code);
 
-        return Refused::because($owner === null ? "There is no $code. Type the code of $needed." : "$code is $owner. Type the code of $needed.", $field);
+        return Refused::because(
+            $owner === null ? "There is no $code. Type the code of $needed." : "$code is $owner. Type the code of $needed.",
+            $field,
+        );
     }
 }

@@ -15,7 +15,10 @@ use Rheacid\SiteClock;
 /** What stands on the label of each thing. */
 final class Labels
 {
-    /** @return list<array{code: string, name: string, detail: string, warning: string|null}> of one thing, or of the whole shelf as far as a print has place */
+    /**
+     * @return list<array{code: string, name: string, detail: string, warning: string|null}> of one thing, or of the whole shelf as far as a
+     *     print has place
+     */
     public static function all(?string $code = null): array
     {
         $labels = [];
@@ -31,10 +34,20 @@ final class Labels
             ];
         }
         foreach (Thermometer::query()->orderBy('code')->limit(Lines::MOST)->get() as $thermometer) {
-            $labels[] = ['code' => (string) $thermometer->code, 'name' => 'Thermometer', 'detail' => $thermometer->kind->words(), 'warning' => null];
+            $labels[] = [
+                'code' => (string) $thermometer->code,
+                'name' => 'Thermometer',
+                'detail' => $thermometer->kind->words(),
+                'warning' => null,
+            ];
         }
         foreach (Lines::bottles() as $bottle) {
-            $labels[] = ['code' => $bottle->code, 'name' => $bottle->label, 'detail' => 'usable until ' . SiteClock::day(CarbonImmutable::parse($bottle->status()->usableUntil, 'UTC')), 'warning' => 'Never pour back'];
+            $labels[] = [
+                'code' => $bottle->code,
+                'name' => $bottle->label,
+                'detail' => 'usable until ' . SiteClock::day(CarbonImmutable::parse($bottle->status()->usableUntil, 'UTC')),
+                'warning' => 'Never pour back',
+            ];
         }
 
         return array_values(array_filter($labels, static fn(array $label): bool => $code === null || $label['code'] === $code));

@@ -21,7 +21,13 @@ final class LastCup
             $run === null ? null : CalibrationPoint::query()->where('calibration_run_id', $run)->orderByDesc('id')->first(),
             ControlCheck::query()->where('pair_id', $pairId)->orderByDesc('id')->first(),
         ]);
-        usort($cups, static fn(CalibrationPoint|ControlCheck $a, CalibrationPoint|ControlCheck $b): int => [$b->at, (float) $b->buffer_ph] <=> [$a->at, (float) $a->buffer_ph]);
+        usort(
+            $cups,
+            static fn(CalibrationPoint|ControlCheck $a, CalibrationPoint|ControlCheck $b): int => [$b->at, (float) $b->buffer_ph] <=> [
+                $a->at,
+                (float) $a->buffer_ph,
+            ],
+        );
         $last = $cups[0] ?? null;
         if ($last === null || $last->at < CarbonImmutable::now()->subHours(Rinse::HOURS)) {
             return null;

@@ -39,16 +39,46 @@ enum NewThing: string
     case Bottle = 'bottle';
 
     /** Asked about few bottles: folded on the form. */
-    public const SELDOM = ['volume_ml', 'standard_value', 'reference', 'expanded_u_ph', 'table', 'certificate', 'certificate_expanded_u_c', 'certificate_due_on'];
+    public const SELDOM = [
+        'volume_ml',
+        'standard_value',
+        'reference',
+        'expanded_u_ph',
+        'table',
+        'certificate',
+        'certificate_expanded_u_c',
+        'certificate_due_on',
+    ];
 
     /** Asked about a thermometer's service; what stays empty is as usual for its kind. */
-    private const SERVICE = ['place', 'use_low_c', 'use_high_c', 'tolerance_class', 'certificate', 'certificate_expanded_u_c', 'certificate_due_on'];
+    private const SERVICE = [
+        'place',
+        'use_low_c',
+        'use_high_c',
+        'tolerance_class',
+        'certificate',
+        'certificate_expanded_u_c',
+        'certificate_due_on',
+    ];
 
-    private const NUMBERS = ['resolution_ph', 'resolution_mv', 'resolution_c', 'volume_ml', 'standard_value', 'expanded_u_ph', 'use_low_c', 'use_high_c', 'certificate_expanded_u_c'];
+    private const NUMBERS = [
+        'resolution_ph',
+        'resolution_mv',
+        'resolution_c',
+        'volume_ml',
+        'standard_value',
+        'expanded_u_ph',
+        'use_low_c',
+        'use_high_c',
+        'certificate_expanded_u_c',
+    ];
 
     private const CODE = '/^[A-Za-z0-9][A-Za-z0-9-]{0,19}$/D';
 
-    /** @return non-empty-array<string, array{label: string, help: string|null, options: list<string>|null}> the fields, in the order of the form */
+    /**
+     * @return non-empty-array<string, array{label: string, help: string|null, options: list<string>|null}> the fields, in the order of the
+     *     form
+     */
     public function fields(): array
     {
         $code = self::field('Code on the label', 'short and easy to tell apart, like E-12');
@@ -78,12 +108,14 @@ enum NewThing: string
                 'use_low_c' => self::field('Used from, °C', 'optional; 0 if empty'),
                 'use_high_c' => self::field('Used up to, °C', 'optional; 25 if empty; hot limits need a hot check'),
                 // What a thermometer may be off, and whether it can confirm others, is the lead's.
-                ...(Gate::allows(Right::Lead->value) ? [
-                    'tolerance_class' => self::field('Tolerance class', 'of a platinum probe', ['', ...ToleranceClass::names()]),
-                    'certificate' => self::field('Certificate', 'number, if it has one'),
-                    'certificate_expanded_u_c' => self::field('Uncertainty by certificate, °C', 'k = 2'),
-                    'certificate_due_on' => self::field('Certificate until', 'day, like 2027-06-30'),
-                ] : []),
+                ...Gate::allows(Right::Lead->value)
+                    ? [
+                        'tolerance_class' => self::field('Tolerance class', 'of a platinum probe', ['', ...ToleranceClass::names()]),
+                        'certificate' => self::field('Certificate', 'number, if it has one'),
+                        'certificate_expanded_u_c' => self::field('Uncertainty by certificate, °C', 'k = 2'),
+                        'certificate_due_on' => self::field('Certificate until', 'day, like 2027-06-30'),
+                    ]
+                    : [],
             ],
             self::Bottle => [
                 'code' => self::field('Lot number', 'as on the bottle; each code is used once'),
@@ -93,7 +125,10 @@ enum NewThing: string
                 'comes_as' => self::field('Comes as', null, array_column(ComesAs::cases(), 'value')),
                 'expires_on' => self::field('Printed expiry', 'day, like 2027-06-30'),
                 'opened_on' => self::field('Opened on', 'leave empty if not opened yet'),
-                'kept_cold' => self::field('Kept', 'a cold buffer reads wrong until it is as warm as the samples', ['at room temperature', 'in the refrigerator']),
+                'kept_cold' => self::field('Kept', 'a cold buffer reads wrong until it is as warm as the samples', [
+                    'at room temperature',
+                    'in the refrigerator',
+                ]),
                 'volume_ml' => self::field('Volume, mL', 'optional'),
                 'standard_value' => self::field('Value of a standard', 'µS/cm at 25 °C, or mV at 25 °C for redox'),
                 'reference' => self::field('Redox reference', 'like Ag/AgCl 3 M KCl; for redox only'),
@@ -124,11 +159,16 @@ enum NewThing: string
     {
         // A shelf that comes from a file without that column says nothing of how its electrodes were kept.
         $isKeepingAsked = array_key_exists('wet_since', $typed);
-        $typed = array_map(static fn(mixed $value): mixed => is_string($value) ? trim($value) : $value, array_intersect_key($typed, $this->fields()));
+        $typed = array_map(
+            static fn(mixed $value): mixed => is_string($value) ? trim($value) : $value,
+            array_intersect_key($typed, $this->fields()),
+        );
         foreach (self::NUMBERS as $number) {
             $typed[$number] = is_string($typed[$number] ?? null) ? Quantity::plain($typed[$number]) : $typed[$number] ?? null;
         }
-        $typed = array_map(static fn(mixed $value): mixed => $value === '' ? null : $value, array_intersect_key($typed, $this->fields())) + array_fill_keys(array_keys($this->fields()), null);
+        $typed
+            = array_map(static fn(mixed $value): mixed => $value === '' ? null : $value, array_intersect_key($typed, $this->fields()))
+            + array_fill_keys(array_keys($this->fields()), null);
         $read = Validator::make($typed, $this->rules(), [
             'code.regex' => 'Use letters, digits and hyphens, at most 20, like E-12.',
             'required' => 'Required.',
@@ -144,7 +184,9 @@ enum NewThing: string
             'max' => 'Use at most :max characters.',
             'between' => 'Type a number from :min to :max.',
             'required_with' => 'Required with a certificate.',
-        ])->after(fn(\Illuminate\Validation\Validator $validator) => $this->lookFurther($validator, $typed))->validate();
+        ])
+            ->after(fn(\Illuminate\Validation\Validator $validator) => $this->lookFurther($validator, $typed))
+            ->validate();
 
         return $this->model($isKeepingAsked ? $read : array_diff_key($read, ['wet_since' => 0]));
     }
@@ -168,11 +210,21 @@ enum NewThing: string
         $rules = [];
         foreach ($this->fields() as $name => $field) {
             $rules[$name] = [
-                in_array($name, ['resolution_mv', 'buffer', 'opened_on', 'wet_since', 'kept_cold', 'meter', ...self::SELDOM, ...self::SERVICE], true) ? 'nullable' : 'required',
+                in_array(
+                    $name,
+                    ['resolution_mv', 'buffer', 'opened_on', 'wet_since', 'kept_cold', 'meter', ...self::SELDOM, ...self::SERVICE],
+                    true,
+                )
+                    ? 'nullable'
+                    : 'required',
                 ...match ($name) {
                     'code' => ['string', 'regex:' . self::CODE],
                     'expires_on' => ['date_format:Y-m-d', 'after:1990-01-01', 'before:2100-01-01'],
-                    'opened_on', 'first_used_on', 'wet_since' => ['date_format:Y-m-d', 'after:1990-01-01', 'before_or_equal:' . SiteClock::local(CarbonImmutable::now())->toDateString()],
+                    'opened_on', 'first_used_on', 'wet_since' => [
+                        'date_format:Y-m-d',
+                        'after:1990-01-01',
+                        'before_or_equal:' . SiteClock::local(CarbonImmutable::now())->toDateString(),
+                    ],
                     'volume_ml', 'standard_value', 'expanded_u_ph' => ['numeric', 'gt:0', 'lt:100000'],
                     'table' => ['string', 'max:400'],
                     'reference', 'place', 'certificate', 'meter' => ['string', 'max:60'],
@@ -201,7 +253,9 @@ enum NewThing: string
             $validator->errors()->add('use_high_c', 'It must be above the lower end of the range.');
         }
         if ($this === self::Thermometer && $typed['meter'] !== null && Meter::query()->where('code', $typed['meter'])->doesntExist()) {
-            $validator->errors()->add('meter', sprintf('There is no meter %s. Type the code of a meter on the shelf, or leave it empty.', $typed['meter']));
+            $validator
+                ->errors()
+                ->add('meter', sprintf('There is no meter %s. Type the code of a meter on the shelf, or leave it empty.', $typed['meter']));
         }
         if ($this === self::Bottle) {
             foreach (TypedBottle::objections($typed) as $field => $message) {
@@ -214,10 +268,17 @@ enum NewThing: string
     private function model(array $read): Model
     {
         return match ($this) {
-            self::Meter => new Meter([...$read, 'shows_mv' => $read['resolution_mv'] !== null, 'compensates' => $read['compensates'] === 'sensor']),
+            self::Meter => new Meter([
+                ...$read,
+                'shows_mv' => $read['resolution_mv'] !== null,
+                'compensates' => $read['compensates'] === 'sensor',
+            ]),
             self::Electrode => self::electrode($read),
             self::Thermometer => self::thermometer($read),
-            self::Bottle => TypedBottle::make([...$read, 'kept_cold' => $read['kept_cold'] === null ? null : $read['kept_cold'] === 'in the refrigerator']),
+            self::Bottle => TypedBottle::make([
+                ...$read,
+                'kept_cold' => $read['kept_cold'] === null ? null : $read['kept_cold'] === 'in the refrigerator',
+            ]),
         };
     }
 
@@ -225,13 +286,19 @@ enum NewThing: string
     private static function thermometer(array $read): Thermometer
     {
         $meter = $read['meter'] === null ? null : Meter::query()->where('code', $read['meter'])->value('id');
-        $thermometer = new Thermometer([...array_diff_key($read, array_flip(self::SERVICE), ['meter' => 0]), 'meter_id' => $meter, 'kind' => self::named(ThermometerKind::cases(), $read['kind'])]);
+        $thermometer = new Thermometer([
+            ...array_diff_key($read, array_flip(self::SERVICE), ['meter' => 0]),
+            'meter_id' => $meter,
+            'kind' => self::named(ThermometerKind::cases(), $read['kind']),
+        ]);
         $told = array_filter(array_intersect_key($read, array_flip(self::SERVICE)), static fn(mixed $value): bool => $value !== null);
         if (is_string($told['tolerance_class'] ?? null)) {
             [$told['tolerance_standard'], $told['tolerance_class']] = ToleranceClass::parts($told['tolerance_class']);
         }
 
-        return $told === [] ? $thermometer : $thermometer->setRelation('newestService', ThermometerService::usual($thermometer)->fill($told));
+        return $told === []
+            ? $thermometer
+            : $thermometer->setRelation('newestService', ThermometerService::usual($thermometer)->fill($told));
     }
 
     /** @param array<string, mixed> $read */
@@ -246,7 +313,9 @@ enum NewThing: string
         };
         $electrode = new Electrode([...array_diff_key($read, ['wet_since' => 0]), 'kind' => $kind, 'measures' => $measures]);
         // A cell of two plates has nothing to keep wet.
-        return $measures === Measures::Conductivity || !array_key_exists('wet_since', $read) ? $electrode : $electrode->setRelation('care', self::asKept($read['wet_since']));
+        return $measures === Measures::Conductivity || !array_key_exists('wet_since', $read)
+            ? $electrode
+            : $electrode->setRelation('care', self::asKept($read['wet_since']));
     }
 
     /** How the glass was kept until it came here: wet since that day at the latest, or dry. */
@@ -255,9 +324,16 @@ enum NewThing: string
         if (!is_string($wetSince)) {
             return new CareEvent(['kind' => CareKind::DriedOut, 'at' => CarbonImmutable::now(), 'note' => 'arrived dry']);
         }
-        $from = SiteClock::endOfDay(CarbonImmutable::parse($wetSince, SiteClock::zone(CarbonImmutable::now())))->min(CarbonImmutable::now());
+        $from = SiteClock::endOfDay(CarbonImmutable::parse($wetSince, SiteClock::zone(CarbonImmutable::now())))->min(
+            CarbonImmutable::now(),
+        );
 
-        return new CareEvent(['kind' => CareKind::Soak, 'at' => $from, 'until_at' => $from->addMinutes(SoakSchool::Careful->minutes()), 'note' => "stored wet since $wetSince"]);
+        return new CareEvent([
+            'kind' => CareKind::Soak,
+            'at' => $from,
+            'until_at' => $from->addMinutes(SoakSchool::Careful->minutes()),
+            'note' => "stored wet since $wetSince",
+        ]);
     }
 
     /**

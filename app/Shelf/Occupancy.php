@@ -23,7 +23,16 @@ final class Occupancy
     {
         $work = self::work($electrode);
         if ($work !== null) {
-            throw Refused::because(sprintf('%s is %s with %s since %s. Finish or leave that first; somebody else takes it over with a reason.', $work->holder->name, $work instanceof CalibrationRun ? 'calibrating' : 'measuring', $electrode->code, SiteClock::short($work->opened_at)), 'pair');
+            throw Refused::because(
+                sprintf(
+                    '%s is %s with %s since %s. Finish or leave that first; somebody else takes it over with a reason.',
+                    $work->holder->name,
+                    $work instanceof CalibrationRun ? 'calibrating' : 'measuring',
+                    $electrode->code,
+                    SiteClock::short($work->opened_at),
+                ),
+                'pair',
+            );
         }
     }
 
@@ -39,13 +48,29 @@ final class Occupancy
         $work = self::work($electrode);
         $isOwn = $work !== null && $for !== null && $work->is($for) && $work->holder_id === $by->id;
         if ($work !== null && !$isOwn) {
-            throw Refused::because(sprintf('%s has %s in hand since %s; only who holds that work moves the electrode.', $work->holder->name, $electrode->code, SiteClock::short($work->opened_at)), 'cup');
+            throw Refused::because(
+                sprintf(
+                    '%s has %s in hand since %s; only who holds that work moves the electrode.',
+                    $work->holder->name,
+                    $electrode->code,
+                    SiteClock::short($work->opened_at),
+                ),
+                'cup',
+            );
         }
     }
 
     public static function work(Electrode $electrode): CalibrationRun|MeasurementDraft|null
     {
-        return CalibrationRun::query()->whereNotNull('open_pair_id')->whereRelation('pair', 'electrode_id', $electrode->id)->with('holder')->first()
-            ?? MeasurementDraft::query()->whereNotNull('open_pair_id')->whereRelation('pair', 'electrode_id', $electrode->id)->with('holder')->first();
+        return CalibrationRun::query()
+            ->whereNotNull('open_pair_id')
+            ->whereRelation('pair', 'electrode_id', $electrode->id)
+            ->with('holder')
+            ->first()
+            ?? MeasurementDraft::query()
+                ->whereNotNull('open_pair_id')
+                ->whereRelation('pair', 'electrode_id', $electrode->id)
+                ->with('holder')
+                ->first();
     }
 }

@@ -25,7 +25,12 @@ final class Policies
     /** @return Collection<int, Pair> pairs that belong together now */
     public static function followers(): Collection
     {
-        return Pair::query()->together()->with(['meter', 'electrode', 'policy'])->orderBy('id')->limit(Lines::MOST)->get();
+        return Pair::query()
+            ->together()
+            ->with(['meter', 'electrode', 'policy'])
+            ->orderBy('id')
+            ->limit(Lines::MOST)
+            ->get();
     }
 
     /** @return Collection<int, Policy> the newest first */
@@ -37,6 +42,11 @@ final class Policies
     /** @return Collection<int, PolicyAssignment> the newest first */
     public static function assignments(Policy $policy): Collection
     {
-        return PolicyAssignment::query()->with(['person', 'pair.electrode'])->where('policy_id', $policy->id)->orderByDesc('at')->limit(self::SHOWN)->get();
+        return PolicyAssignment::query()
+            ->with(['person', 'pair.electrode'])
+            ->where('policy_id', $policy->id)
+            ->orderByDesc('at')
+            ->limit(self::SHOWN)
+            ->get();
     }
 }

@@ -32,7 +32,13 @@ final class Readiness
     {
         $care = CareLog::of($pair->electrode, $at);
 
-        return PairStatus::at($at, self::calibration($calibration, $care, $at), $care->soakingUntil(), $care->outOfUseBy(), $care->isStoredNow());
+        return PairStatus::at(
+            $at,
+            self::calibration($calibration, $care, $at),
+            $care->soakingUntil(),
+            $care->outOfUseBy(),
+            $care->isStoredNow(),
+        );
     }
 
     /** Of the newest calibration; null without one. */
@@ -43,7 +49,14 @@ final class Readiness
         }
         $cell = $pair->newestCell;
 
-        return $cell === null ? null : new CalibrationFacts($cell->verdict, CarbonImmutable::instance($cell->due_at), false, $care->incidentSince(CarbonImmutable::instance($cell->at)));
+        return $cell === null
+            ? null
+            : new CalibrationFacts(
+                $cell->verdict,
+                CarbonImmutable::instance($cell->due_at),
+                false,
+                $care->incidentSince(CarbonImmutable::instance($cell->at)),
+            );
     }
 
     public static function words(PairStatus $status): string
@@ -81,11 +94,26 @@ final class Readiness
     /** Voided, or found off by more than the read-back limit in a run that was begun since and not completed. */
     private static function isDoubtful(Calibration $calibration): bool
     {
-        return $calibration->void !== null || CalibrationPoint::query()
-            ->whereIn('calibration_run_id', RunEvent::query()->select('calibration_run_id')->whereIn('kind', RunEvent::ENDED_EARLY)->where('at', '>', $calibration->at)
-                // Runs of before this was sealed with the event are asked themselves.
-                ->where(static fn(Builder $event) => $event->where('pair_id', $calibration->pair_id)->orWhere(static fn(Builder $old) => $old->whereNull('pair_id')->whereRelation('run', 'pair_id', $calibration->pair_id))))
-            ->whereRaw('abs(as_found_ph - buffer_ph) > ?', [$calibration->policy->read_back_limit_ph])
-            ->exists();
+        return $calibration->void !== null
+            || CalibrationPoint::query()
+                ->whereIn(
+                    'calibration_run_id',
+                    RunEvent::query()
+                        ->select('calibration_run_id')
+                        ->whereIn('kind', RunEvent::ENDED_EARLY)
+                        ->where('at', '>', $calibration->at)
+                        // Runs of before this was sealed with the event are asked themselves.
+                        ->where(
+                            static fn(Builder $event) => $event
+                                ->where('pair_id', $calibration->pair_id)
+                                ->orWhere(
+                                    static fn(Builder $old) => $old
+                                        ->whereNull('pair_id')
+                                        ->whereRelation('run', 'pair_id', $calibration->pair_id),
+                                ),
+                        ),
+                )
+                ->whereRaw('abs(as_found_ph - buffer_ph) > ?', [$calibration->policy->read_back_limit_ph])
+                ->exists();
     }
 }

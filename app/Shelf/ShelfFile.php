@@ -21,24 +21,43 @@ final readonly class ShelfFile
     /** @return list<string> every column that is known */
     public static function columns(): array
     {
-        return array_values(array_unique(['what', ...array_merge(...array_map(static fn(NewThing $what): array => array_keys($what->fields()), NewThing::cases()))]));
+        return array_values(
+            array_unique([
+                'what',
+                ...array_merge(...array_map(static fn(NewThing $what): array => array_keys($what->fields()), NewThing::cases())),
+            ]),
+        );
     }
 
     /** @throws Refused if it is no such table */
     public static function read(string $text): self
     {
         if (strlen($text) > self::MOST_BYTES) {
-            throw Refused::because(sprintf('That is more than %d kB; at most %d things are accepted at once.', self::MOST_BYTES / 1024, self::MOST_ROWS), 'shelf');
+            throw Refused::because(
+                sprintf('That is more than %d kB; at most %d things are accepted at once.', self::MOST_BYTES / 1024, self::MOST_ROWS),
+                'shelf',
+            );
         }
-        $lines = array_values(array_filter(preg_split('/\r\n|\r|\n/', LogTable::text($text)) ?: [], static fn(string $line): bool => trim($line) !== ''));
+        $lines = array_values(
+            array_filter(preg_split('/\r\n|\r|\n/', LogTable::text($text)) ?: [], static fn(string $line): bool => trim($line) !== ''),
+        );
         if (count($lines) < 2) {
-            throw Refused::because('The file holds no things. A first line with the names of the columns and one line for each thing are accepted.', 'shelf');
+            throw Refused::because(
+                'The file holds no things. A first line with the names of the columns and one line for each thing are accepted.',
+                'shelf',
+            );
         }
         if (count($lines) > self::MOST_ROWS + 1) {
-            throw Refused::because(sprintf('The file has %d lines; at most %d things are accepted at once.', count($lines), self::MOST_ROWS), 'shelf');
+            throw Refused::because(
+                sprintf('The file has %d lines; at most %d things are accepted at once.', count($lines), self::MOST_ROWS),
+                'shelf',
+            );
         }
         $separator = substr_count($lines[0], ';') > substr_count($lines[0], ',') ? ';' : ',';
-        $header = array_map(static fn(?string $name): string => mb_strtolower(trim((string) $name)), str_getcsv($lines[0], $separator, '"', ''));
+        $header = array_map(
+            static fn(?string $name): string => mb_strtolower(trim((string) $name)),
+            str_getcsv($lines[0], $separator, '"', ''),
+        );
         self::ensureKnown($header);
         $rows = [];
         $seen = [];
@@ -66,7 +85,10 @@ final readonly class ShelfFile
     {
         $unknown = array_diff($header, self::columns());
         $why = match (true) {
-            $unknown !== [] => sprintf('Unknown column: %s.', implode(', ', array_map(static fn(string $name): string => '"' . mb_strimwidth($name, 0, 30, '…') . '"', $unknown))),
+            $unknown !== [] => sprintf(
+                'Unknown column: %s.',
+                implode(', ', array_map(static fn(string $name): string => '"' . mb_strimwidth($name, 0, 30, '…') . '"', $unknown)),
+            ),
             count(array_unique($header)) < count($header) => 'A column appears twice.',
             array_diff(['what', 'code'], $header) !== [] => 'The columns "what" and "code" are needed.',
             default => null,
@@ -91,15 +113,28 @@ final readonly class ShelfFile
         $what = NewThing::tryFrom(mb_strtolower($row['what']));
         $before = $seen[mb_strtolower($row['code'])] ?? null;
         if ($what === null || count($cells) > count($header) || $before !== null) {
-            return [...$row, 'problems' => [match (true) {
-                count($cells) > count($header) => sprintf('has %d cells, but the first line has %d', count($cells), count($header)),
-                $before !== null => "the code is already in line $before",
-                default => 'what: must be meter, electrode, thermometer or bottle',
-            }]];
+            return [
+                ...$row,
+                'problems' => [
+                    match (true) {
+                        count($cells) > count($header) => sprintf('has %d cells, but the first line has %d', count($cells), count($header)),
+                        $before !== null => "the code is already in line $before",
+                        default => 'what: must be meter, electrode, thermometer or bottle',
+                    },
+                ],
+            ];
         }
-        $alien = array_keys(array_filter(array_diff_key($filled, ['what' => 1], $what->fields()), static fn(?string $cell): bool => trim((string) $cell) !== ''));
+        $alien = array_keys(
+            array_filter(
+                array_diff_key($filled, ['what' => 1], $what->fields()),
+                static fn(?string $cell): bool => trim((string) $cell) !== '',
+            ),
+        );
         if ($alien !== []) {
-            return [...$row, 'problems' => array_map(static fn(string $name): string => "$name: leave this empty for $what->value", $alien)];
+            return [
+                ...$row,
+                'problems' => array_map(static fn(string $name): string => "$name: leave this empty for $what->value", $alien),
+            ];
         }
         try {
             return [...$row, 'thing' => $what->make($filled), 'problems' => []];

@@ -28,7 +28,12 @@ final class Thermometers
     {
         $newest = $thermometer->newestVerification;
 
-        return ThermometerStatus::at(CarbonImmutable::now(), $newest?->toCore()->isDamp() === true ? VerificationVerdict::Outside : $newest?->verdict, $newest?->outcome?->outcome, $newest === null ? null : CarbonImmutable::instance($newest->due_at));
+        return ThermometerStatus::at(
+            CarbonImmutable::now(),
+            $newest?->toCore()->isDamp() === true ? VerificationVerdict::Outside : $newest?->verdict,
+            $newest?->outcome?->outcome,
+            $newest === null ? null : CarbonImmutable::instance($newest->due_at),
+        );
     }
 
     public static function words(ThermometerStatus $status): string
@@ -42,9 +47,11 @@ final class Thermometers
         $state = self::status($reference)->state;
 
         return match (true) {
-            $reference->service()->certificate_expanded_u_c === null => "$reference->code has no certificate. A reference thermometer needs one, with its uncertainty.",
+            $reference->service()->certificate_expanded_u_c === null
+                => "$reference->code has no certificate. A reference thermometer needs one, with its uncertainty.",
             !$reference->service()->isReference() => "The certificate of $reference->code has expired.",
-            in_array($state, [ThermometerState::OutOfUse, ThermometerState::Failed, ThermometerState::Adjusted], true) => "$reference->code is " . ThermometerWords::state($state, null) . '.',
+            in_array($state, [ThermometerState::OutOfUse, ThermometerState::Failed, ThermometerState::Adjusted], true)
+                => "$reference->code is " . ThermometerWords::state($state, null) . '.',
             default => null,
         };
     }
@@ -56,7 +63,13 @@ final class Thermometers
      */
     public static function checkFor(Thermometer $thermometer, float $celsius): ?Verification
     {
-        $checks = Verification::query()->with('outcome')->where('thermometer_id', $thermometer->id)->orderByDesc('at')->orderByDesc('id')->limit(self::NEWEST)->get();
+        $checks = Verification::query()
+            ->with('outcome')
+            ->where('thermometer_id', $thermometer->id)
+            ->orderByDesc('at')
+            ->orderByDesc('id')
+            ->limit(self::NEWEST)
+            ->get();
         $newest = $checks->first();
         foreach ($checks as $check) {
             // Nothing before a failure or an adjustment speaks for it any more.
@@ -82,7 +95,12 @@ final class Thermometers
     {
         $check = $thermometer === null ? null : self::checkFor($thermometer, $shownC);
 
-        return ['thermometer_id' => $thermometer?->id, 'verification_id' => $check?->id, 'shown_c' => $shownC, 'celsius' => $check === null ? $shownC : round($check->corrected($shownC), 3)];
+        return [
+            'thermometer_id' => $thermometer?->id,
+            'verification_id' => $check?->id,
+            'shown_c' => $shownC,
+            'celsius' => $check === null ? $shownC : round($check->corrected($shownC), 3),
+        ];
     }
 
     /** @return list<Outcome> what may be made of a check */
@@ -98,9 +116,22 @@ final class Thermometers
      */
     public static function correction(Verification $verification): array
     {
-        $other = Verification::query()->with('outcome')->where('thermometer_id', $verification->thermometer_id)->where('due_at', '>', $verification->at)->where('id', '<', $verification->id)
-            ->whereRaw('abs(reference_c - ?) >= ?', [$verification->reference_c, VerificationFacts::FAR_ENOUGH_C])->orderByDesc('at')->limit(self::NEWEST)->get()
-            ->first(static fn(Verification $earlier): bool => !in_array($earlier->outcome?->outcome, [Outcome::Adjusted, Outcome::Replaced], true));
+        $other = Verification::query()
+            ->with('outcome')
+            ->where('thermometer_id', $verification->thermometer_id)
+            ->where('due_at', '>', $verification->at)
+            ->where('id', '<', $verification->id)
+            ->whereRaw('abs(reference_c - ?) >= ?', [$verification->reference_c, VerificationFacts::FAR_ENOUGH_C])
+            ->orderByDesc('at')
+            ->limit(self::NEWEST)
+            ->get()
+            ->first(
+                static fn(Verification $earlier): bool => !in_array(
+                    $earlier->outcome?->outcome,
+                    [Outcome::Adjusted, Outcome::Replaced],
+                    true,
+                ),
+            );
         if ($other === null) {
             return [1.0, -($verification->error_c + ($verification->confirms ?? $verification)->error_c) / 2];
         }
@@ -115,7 +146,13 @@ final class Thermometers
     /** The last check before this one that did not fail; null where there was none. */
     public static function lastGood(Verification $verification): ?Verification
     {
-        return Verification::query()->with('outcome')->where('thermometer_id', $verification->thermometer_id)->where('id', '<', $verification->id)->orderByDesc('at')->limit(self::NEWEST)->get()
+        return Verification::query()
+            ->with('outcome')
+            ->where('thermometer_id', $verification->thermometer_id)
+            ->where('id', '<', $verification->id)
+            ->orderByDesc('at')
+            ->limit(self::NEWEST)
+            ->get()
             ->first(static fn(Verification $earlier): bool => !$earlier->toCore()->isFailed());
     }
 
@@ -128,7 +165,15 @@ final class Thermometers
     {
         $good = self::lastGood($verification);
 
-        return Replicate::query()->with(['calibration', 'person'])->whereRelation('verification', 'thermometer_id', $verification->thermometer_id)
-            ->where('at', '<=', $verification->at)->when($good !== null, static fn($query) => $query->where('at', '>', $good?->at))->orderByDesc('at')->limit($most)->get()->reverse()->values();
+        return Replicate::query()
+            ->with(['calibration', 'person'])
+            ->whereRelation('verification', 'thermometer_id', $verification->thermometer_id)
+            ->where('at', '<=', $verification->at)
+            ->when($good !== null, static fn($query) => $query->where('at', '>', $good?->at))
+            ->orderByDesc('at')
+            ->limit($most)
+            ->get()
+            ->reverse()
+            ->values();
     }
 }

@@ -34,14 +34,27 @@ final class TypedBottle
         }
 
         return array_filter([
-            'expires_on' => $opened !== null && $typed['expires_on'] < $opened ? 'It would have expired before it was opened. An expiry on or after the day of opening is accepted.' : null,
-            'opened_on' => $typed['comes_as'] === ComesAs::Powder->value && $opened !== null ? 'A powder is made up on its own page, with volume and water.' : null,
+            'expires_on'
+                => $opened !== null && $typed['expires_on'] < $opened
+                    ? 'It would have expired before it was opened. An expiry on or after the day of opening is accepted.'
+                    : null,
+            'opened_on'
+                => $typed['comes_as'] === ComesAs::Powder->value && $opened !== null
+                    ? 'A powder is made up on its own page, with volume and water.'
+                    : null,
             'buffer' => match (true) {
-                $kind === SolutionKind::Buffer && $typed['buffer'] === null && $typed['table'] === null => 'A pH buffer needs its table: one of the list, or its own printed one.',
-                $kind !== SolutionKind::Buffer && ($typed['buffer'] !== null || $typed['table'] !== null) => sprintf('Only a pH buffer has a pH; this is %s.', $kind->value),
+                $kind === SolutionKind::Buffer && $typed['buffer'] === null && $typed['table'] === null
+                    => 'A pH buffer needs its table: one of the list, or its own printed one.',
+                $kind !== SolutionKind::Buffer && ($typed['buffer'] !== null || $typed['table'] !== null) => sprintf(
+                    'Only a pH buffer has a pH; this is %s.',
+                    $kind->value,
+                ),
                 default => null,
             },
-            'standard_value' => $typed['standard_value'] === null && in_array($kind, [SolutionKind::Conductivity, SolutionKind::Redox], true) ? 'The value on the label is needed, like 1413.' : null,
+            'standard_value'
+                => $typed['standard_value'] === null && in_array($kind, [SolutionKind::Conductivity, SolutionKind::Redox], true)
+                    ? 'The value on the label is needed, like 1413.'
+                    : null,
             'table' => $badTable,
         ]);
     }
@@ -53,7 +66,10 @@ final class TypedBottle
         $table = self::table((string) $read['table']);
         $buffer = $table === null ? ($read['buffer'] === null ? null : Buffer::named((string) $read['buffer'])) : Buffer::printed($table);
         // A printed table need not reach 25 °C; then its middle names the bottle.
-        $nominal = $buffer === null ? null : round($buffer->phAt($buffer->covers(25) || $table === null ? 25.0 : $table[intdiv(count($table), 2)][0]), 3);
+        $nominal
+            = $buffer === null
+                ? null
+                : round($buffer->phAt($buffer->covers(25) || $table === null ? 25.0 : $table[intdiv(count($table), 2)][0]), 3);
         unset($read['table']);
 
         return new Lot([

@@ -30,20 +30,28 @@ final class BatchTasks
     public static function toMeasure(array $batches, ?PairLine $ready): array
     {
         $waiting = array_values(array_filter($batches, static fn(BatchLine $batch): bool => !self::wasReadToday($batch)));
-        $tasks = array_map(static fn(BatchLine $batch): Task => new Task(
-            Priority::Measure,
-            'measure',
-            "Measure $batch->product $batch->code",
-            self::detail($batch, $ready),
-            route('drafts.store', $batch->id),
-            'Measure',
-            WhatIsNext::of($batch)->sign,
-            // One tap begins as the last time, where that is possible.
-            act: 'usual',
-        ), array_slice($waiting, 0, self::MOST));
+        $tasks = array_map(
+            static fn(BatchLine $batch): Task => new Task(
+                Priority::Measure,
+                'measure',
+                "Measure $batch->product $batch->code",
+                self::detail($batch, $ready),
+                route('drafts.store', $batch->id),
+                'Measure',
+                WhatIsNext::of($batch)->sign,
+                // One tap begins as the last time, where that is possible.
+                act: 'usual',
+            ),
+            array_slice($waiting, 0, self::MOST),
+        );
         $more = count($waiting) - count($tasks);
 
-        return $more > 0 ? [...$tasks, new Task(Priority::Measure, 'measure', "Measure $more more", 'not read today', route('measure'), 'See them', 'idle')] : $tasks;
+        return $more > 0
+            ? [
+                ...$tasks,
+                new Task(Priority::Measure, 'measure', "Measure $more more", 'not read today', route('measure'), 'See them', 'idle'),
+            ]
+            : $tasks;
     }
 
     /**
@@ -55,7 +63,18 @@ final class BatchTasks
     {
         $held = array_filter($batches, static fn(BatchLine $batch): bool => $batch->state === BatchState::Held);
 
-        return array_map(static fn(BatchLine $batch): Task => new Task(Priority::HeldBatch, 'batch', "$batch->code is held", $batch->reason(), route('batches.show', $batch->id), 'Open', 'fail'), array_slice(array_values($held), 0, self::MOST));
+        return array_map(
+            static fn(BatchLine $batch): Task => new Task(
+                Priority::HeldBatch,
+                'batch',
+                "$batch->code is held",
+                $batch->reason(),
+                route('batches.show', $batch->id),
+                'Open',
+                'fail',
+            ),
+            array_slice(array_values($held), 0, self::MOST),
+        );
     }
 
     /** The newest value and what is next: 4.62 ± 0.06 · pH ≤ 4.6 by Tue 11:40, 0.08 to go, not certain · E-07 is ready. */
@@ -65,7 +84,10 @@ final class BatchTasks
 
         $next = WhatIsNext::of($batch);
 
-        return implode(' · ', array_filter([$value, $next->short, $next->then, $ready === null ? 'calibrate a pair first' : "$ready->code is ready"]));
+        return implode(
+            ' · ',
+            array_filter([$value, $next->short, $next->then, $ready === null ? 'calibrate a pair first' : "$ready->code is ready"]),
+        );
     }
 
     public static function wasReadToday(BatchLine $batch): bool
@@ -97,7 +119,10 @@ final class BatchTasks
         return match (true) {
             $deadline->at->isPast() => 'not proven in time',
             $deadline->forecast === null => null,
-            default => ForecastWords::sentence($deadline->forecast, static fn(float $hours): string => SiteClock::short($batch->since->addSeconds((int) round($hours * 3600)))),
+            default => ForecastWords::sentence(
+                $deadline->forecast,
+                static fn(float $hours): string => SiteClock::short($batch->since->addSeconds((int) round($hours * 3600))),
+            ),
         };
     }
 }

@@ -30,7 +30,11 @@ final class BuffersToBring
         $plans = [];
         foreach ($family === BufferFamily::Any ? [BufferFamily::Technical, BufferFamily::Standard, BufferFamily::Any] : [$family] as $one) {
             $own = array_filter($bottles, static fn(BottleLine $bottle): bool => $one->holds((string) $bottle->buffer));
-            $plans[] = $plan = BufferPlan::for($expectedPh === [] ? self::USUAL_PH : $expectedPh, SiteClock::today(), array_values(array_map(static fn(BottleLine $bottle) => $bottle->forPlan(), $own)));
+            $plans[] = $plan = BufferPlan::for(
+                $expectedPh === [] ? self::USUAL_PH : $expectedPh,
+                SiteClock::today(),
+                array_values(array_map(static fn(BottleLine $bottle) => $bottle->forPlan(), $own)),
+            );
             if ($plan->brackets()) {
                 return $plan;
             }
@@ -48,15 +52,27 @@ final class BuffersToBring
     {
         $lots = array_map(static fn(BottleLine $bottle): BufferLot => $bottle->forPlan(), self::bottles());
 
-        return array_map(static fn(BufferLot $point): array => [
-            'needed' => BottlesNeeded::of(array_values(array_filter($lots, static fn(BufferLot $lot): bool => $lot->buffer === $point->buffer)), max(1, $runs), SiteClock::today()),
-            'nominalPh' => $point->nominalPh,
-        ], $plan->points);
+        return array_map(
+            static fn(BufferLot $point): array => [
+                'needed' => BottlesNeeded::of(
+                    array_values(array_filter($lots, static fn(BufferLot $lot): bool => $lot->buffer === $point->buffer)),
+                    max(1, $runs),
+                    SiteClock::today(),
+                ),
+                'nominalPh' => $point->nominalPh,
+            ],
+            $plan->points,
+        );
     }
 
     /** @return list<BottleLine> */
     private static function bottles(): array
     {
-        return array_values(array_filter(Lines::bottles(SolutionKind::Buffer), static fn(BottleLine $bottle): bool => $bottle->barredBy === null && $bottle->status()->spent !== Spent::NotMadeUp));
+        return array_values(
+            array_filter(
+                Lines::bottles(SolutionKind::Buffer),
+                static fn(BottleLine $bottle): bool => $bottle->barredBy === null && $bottle->status()->spent !== Spent::NotMadeUp,
+            ),
+        );
     }
 }

@@ -25,21 +25,28 @@ final class Calendar
                 'DTSTAMP' => CarbonImmutable::now()->utc(),
                 'SUMMARY' => $one->what,
                 'URL' => $one->url,
-                ...($one->note === null ? [] : ['DESCRIPTION' => $one->note]),
+                ...$one->note === null ? [] : ['DESCRIPTION' => $one->note],
             ]);
             assert($event instanceof Component);
             foreach (self::when($one) as $name => [$value, $parameters]) {
                 $event->add($name, $value, $parameters);
             }
             if ($one->warnHours !== null) {
-                $event->add('VALARM', ['ACTION' => 'DISPLAY', 'DESCRIPTION' => $one->what, 'TRIGGER' => '-PT' . round($one->warnHours * 60) . 'M']);
+                $event->add('VALARM', [
+                    'ACTION' => 'DISPLAY',
+                    'DESCRIPTION' => $one->what,
+                    'TRIGGER' => '-PT' . round($one->warnHours * 60) . 'M',
+                ]);
             }
         }
 
         return $calendar->serialize();
     }
 
-    /** @return array<string, array{CarbonImmutable|string, array<string, string>}> a day is a day wherever it is read, not midnight somewhere */
+    /**
+     * @return array<string, array{CarbonImmutable|string, array<string, string>}> a day is a day wherever it is read, not midnight
+     *     somewhere
+     */
     private static function when(DueDate $one): array
     {
         if (!$one->isDay) {

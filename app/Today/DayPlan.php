@@ -57,7 +57,12 @@ final class DayPlan
     {
         if ($this->tasks === null) {
             $me = Auth::id();
-            $tasks = array_map(static fn(Task $task): Task => $task->holderId === null || $task->holderId === $me ? $task : new Task(Priority::OthersWork, $task->room, $task->title, $task->detail, $task->url, 'Look', 'idle', $task->holderId), $this->kept());
+            $tasks = array_map(
+                static fn(Task $task): Task => $task->holderId === null || $task->holderId === $me
+                    ? $task
+                    : new Task(Priority::OthersWork, $task->room, $task->title, $task->detail, $task->url, 'Look', 'idle', $task->holderId),
+                $this->kept(),
+            );
             $order = array_keys($tasks);
             usort($order, static fn(int $a, int $b): int => [$tasks[$a]->priority->value, $a] <=> [$tasks[$b]->priority->value, $b]);
             $this->tasks = array_map(static fn(int $i): Task => $tasks[$i], $order);
@@ -158,9 +163,12 @@ final class DayPlan
      */
     public function expectedPh(): array
     {
-        return array_map(static fn(BatchLine $batch): array => $batch->lastPh === null
-            ? [$batch->expectedLow, $batch->expectedHigh]
-            : [min($batch->lastPh, max($batch->expectedLow, $batch->lastPh - self::FALLS_PH)), $batch->lastPh], $this->batches());
+        return array_map(
+            static fn(BatchLine $batch): array => $batch->lastPh === null
+                ? [$batch->expectedLow, $batch->expectedHigh]
+                : [min($batch->lastPh, max($batch->expectedLow, $batch->lastPh - self::FALLS_PH)), $batch->lastPh],
+            $this->batches(),
+        );
     }
 
     /** The buffers to bring for today's batches, of one family, from bottles in date with uses left. */
@@ -188,12 +196,18 @@ final class DayPlan
         $lastBatch = $batches === [] ? null : max(array_map(static fn(BatchLine $batch): CarbonImmutable => $batch->since, $batches));
         $endOfDay = SiteClock::endOfDay(CarbonImmutable::now());
 
-        return array_values(array_filter($this->thermometers(), static function (ThermometerLine $thermometer) use ($lastBatch, $endOfDay): bool {
-            $isNewBatch = $thermometer->eachBatch && $thermometer->checkedAt !== null && $lastBatch !== null && $lastBatch > $thermometer->checkedAt;
-            $isDue = !$thermometer->status()->state->isInForce() || $isNewBatch || $thermometer->dueAt <= $endOfDay;
+        return array_values(
+            array_filter($this->thermometers(), static function (ThermometerLine $thermometer) use ($lastBatch, $endOfDay): bool {
+                $isNewBatch
+                    = $thermometer->eachBatch
+                    && $thermometer->checkedAt !== null
+                    && $lastBatch !== null
+                    && $lastBatch > $thermometer->checkedAt;
+                $isDue = !$thermometer->status()->state->isInForce() || $isNewBatch || $thermometer->dueAt <= $endOfDay;
 
-            return $isDue && $thermometer->isCheckedHere();
-        }));
+                return $isDue && $thermometer->isCheckedHere();
+            }),
+        );
     }
 
     /** @return list<int> pairs that are being calibrated */
@@ -205,32 +219,56 @@ final class DayPlan
     /** @return array<int, CalibrationRun> under way, by pair */
     public function runsByPair(): array
     {
-        return $this->inRun ??= CalibrationRun::query()->with(['points', 'holder', 'pair.electrode'])->whereNotNull('open_pair_id')->limit(Lines::MOST)->get()->keyBy('pair_id')->all();
+        return $this->inRun ??= CalibrationRun::query()
+            ->with(['points', 'holder', 'pair.electrode'])
+            ->whereNotNull('open_pair_id')
+            ->limit(Lines::MOST)
+            ->get()
+            ->keyBy('pair_id')
+            ->all();
     }
 
     /** @return list<Task> */
     private function openWork(): array
     {
-        $runs = collect($this->runsByPair())->values()->map(static fn(CalibrationRun $run): Task => new Task(
-            Priority::OwnWork,
-            'calibrate',
-            "Continue calibrating {$run->pair->electrode->code}",
-            sprintf('%s, since %s%s', $run->holder->name, SiteClock::short($run->opened_at), RunDoubts::isApart($run->secondsLeft()) ? sprintf('; left for %s', SamplingWords::span($run->secondsLeft() / 3600)) : ''),
-            route('runs.show', $run),
-            'Continue',
-            'care',
-            $run->holder_id,
-        ));
-        $drafts = MeasurementDraft::query()->with(['sample.occasion.batch', 'holder'])->whereNotNull('open_pair_id')->limit(Lines::MOST)->get()->map(static fn(MeasurementDraft $draft): Task => new Task(
-            Priority::OwnWork,
-            'measure',
-            "Continue measuring {$draft->sample->occasion->batch->code}",
-            sprintf('%s, since %s', $draft->holder->name, SiteClock::short($draft->opened_at)),
-            route('drafts.show', $draft),
-            'Continue',
-            'care',
-            $draft->holder_id,
-        ));
+        $runs = collect($this->runsByPair())
+            ->values()
+            ->map(
+                static fn(CalibrationRun $run): Task => new Task(
+                    Priority::OwnWork,
+                    'calibrate',
+                    "Continue calibrating {$run->pair->electrode->code}",
+                    sprintf(
+                        '%s, since %s%s',
+                        $run->holder->name,
+                        SiteClock::short($run->opened_at),
+                        RunDoubts::isApart($run->secondsLeft())
+                            ? sprintf('; left for %s', SamplingWords::span($run->secondsLeft() / 3600))
+                            : '',
+                    ),
+                    route('runs.show', $run),
+                    'Continue',
+                    'care',
+                    $run->holder_id,
+                ),
+            );
+        $drafts = MeasurementDraft::query()
+            ->with(['sample.occasion.batch', 'holder'])
+            ->whereNotNull('open_pair_id')
+            ->limit(Lines::MOST)
+            ->get()
+            ->map(
+                static fn(MeasurementDraft $draft): Task => new Task(
+                    Priority::OwnWork,
+                    'measure',
+                    "Continue measuring {$draft->sample->occasion->batch->code}",
+                    sprintf('%s, since %s', $draft->holder->name, SiteClock::short($draft->opened_at)),
+                    route('drafts.show', $draft),
+                    'Continue',
+                    'care',
+                    $draft->holder_id,
+                ),
+            );
 
         return [...$runs->all(), ...$drafts->all()];
     }

@@ -10,5 +10,12 @@ use Carbon\CarbonImmutable;
 final readonly class DueDate
 {
     /** @param float|null $warnHours how long before it a calendar is to warn */
-    public function __construct(public CarbonImmutable $at, public string $what, public string $url, public bool $isDay = false, public ?float $warnHours = null, public ?string $note = null) {}
+    public function __construct(
+        public CarbonImmutable $at,
+        public string $what,
+        public string $url,
+        public bool $isDay = false,
+        public ?float $warnHours = null,
+        public ?string $note = null,
+    ) {}
 }

@@ -22,7 +22,10 @@ final class FirstSteps
 {
     private const BUFFERS = 2;
 
-    /** @return list<array{done: bool, what: string, why: string, url: string, button: string}> none once there is a reading, and none in the demo */
+    /**
+     * @return list<array{done: bool, what: string, why: string, url: string, button: string}> none once there is a reading, and none in the
+     *     demo
+     */
     public static function list(): array
     {
         if (Site::isDemo() || Measurement::query()->exists()) {
@@ -31,20 +34,65 @@ final class FirstSteps
         $batch = Batch::query()->orderBy('id')->first();
         $thermometer = Thermometer::query()->orderBy('id')->first();
         $pair = Pair::query()->orderBy('id')->first();
-        $step = static fn(bool $done, string $what, string $why, string $url, string $button): array => ['done' => $done, 'what' => $what, 'why' => $why, 'url' => $url, 'button' => $button];
+        $step = static fn(bool $done, string $what, string $why, string $url, string $button): array => [
+            'done' => $done,
+            'what' => $what,
+            'why' => $why,
+            'url' => $url,
+            'button' => $button,
+        ];
 
         return [
             $step(Meter::query()->exists(), 'A meter', 'its resolution is used in the uncertainty', route('add', 'meter'), 'Add'),
-            $step(Electrode::query()->exists(), 'An electrode', 'its age and storage decide when it is due', route('add', 'electrode'), 'Add'),
+            $step(
+                Electrode::query()->exists(),
+                'An electrode',
+                'its age and storage decide when it is due',
+                route('add', 'electrode'),
+                'Add',
+            ),
             $step($thermometer !== null, 'A thermometer', 'pH needs a temperature', route('add', 'thermometer'), 'Add'),
-            $step(Lot::query()->skip(self::BUFFERS - 1)->take(1)->exists(), 'Two buffers', 'about three pH apart', route('add', 'bottle'), 'Add'),
-            $step(Verification::query()->exists(), 'Check the thermometer in an ice bath', 'an unchecked thermometer proves nothing', $thermometer === null ? route('verify') : route('verify.show', $thermometer), 'Verify'),
+            $step(
+                Lot::query()
+                    ->skip(self::BUFFERS - 1)
+                    ->take(1)
+                    ->exists(),
+                'Two buffers',
+                'about three pH apart',
+                route('add', 'bottle'),
+                'Add',
+            ),
+            $step(
+                Verification::query()->exists(),
+                'Check the thermometer in an ice bath',
+                'an unchecked thermometer proves nothing',
+                $thermometer === null ? route('verify') : route('verify.show', $thermometer),
+                'Verify',
+            ),
             $step($pair !== null, 'Pair meter and electrode', 'with a calibration policy', route('pairing'), 'Pair'),
             $step(Product::query()->exists(), 'A product', 'from a library of 27; each limit with its source', route('products'), 'Choose'),
             $step($batch !== null, 'A batch', 'the batch you measure', route('batches.create'), 'Start'),
-            $step(Calibration::query()->exists(), 'The first calibration', 'every reading is based on it', $pair === null ? route('calibrate') : route('runs.create', $pair), 'Calibrate'),
-            $step(false, 'The first reading', 'judged against the limits of its product', $batch === null ? route('measure') : route('drafts.create', $batch), 'Measure'),
-            $step(Appointment::query()->skip(1)->take(1)->exists(), 'Other people', 'each with an own passphrase', route('people'), 'Invite'),
+            $step(
+                Calibration::query()->exists(),
+                'The first calibration',
+                'every reading is based on it',
+                $pair === null ? route('calibrate') : route('runs.create', $pair),
+                'Calibrate',
+            ),
+            $step(
+                false,
+                'The first reading',
+                'judged against the limits of its product',
+                $batch === null ? route('measure') : route('drafts.create', $batch),
+                'Measure',
+            ),
+            $step(
+                Appointment::query()->skip(1)->take(1)->exists(),
+                'Other people',
+                'each with an own passphrase',
+                route('people'),
+                'Invite',
+            ),
         ];
     }
 }

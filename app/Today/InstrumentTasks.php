@@ -32,9 +32,19 @@ final class InstrumentTasks
         $priority = Priority::ofCalibrating($plan->readyPair() !== null);
         foreach ($plan->pairs() as $pair) {
             $status = $pair->status();
-            $waits = $status->state->isInForce() || in_array($status->state, [PairState::Soaking, PairState::OutOfUse, PairState::Retired], true);
+            $waits
+                = $status->state->isInForce()
+                || in_array($status->state, [PairState::Soaking, PairState::OutOfUse, PairState::Retired], true);
             if (!$waits && $pair->nextStep === null && !self::isInRun($plan, $pair)) {
-                $tasks[] = new Task($priority, 'calibrate', "Calibrate $pair->code on $pair->name", Readiness::words($status) . self::freshBuffers($pair), route('runs.create', $pair->id), 'Calibrate', $status->state === PairState::Failed ? 'fail' : 'care');
+                $tasks[] = new Task(
+                    $priority,
+                    'calibrate',
+                    "Calibrate $pair->code on $pair->name",
+                    Readiness::words($status) . self::freshBuffers($pair),
+                    route('runs.create', $pair->id),
+                    'Calibrate',
+                    $status->state === PairState::Failed ? 'fail' : 'care',
+                );
             }
         }
 
@@ -44,7 +54,14 @@ final class InstrumentTasks
     /** @return list<Task> what the last calibrations called for */
     public static function followUps(DayPlan $plan): array
     {
-        return array_values(array_filter(array_map(static fn(PairLine $pair): ?Task => $pair->status()->state === PairState::Soaking ? null : self::followUp($pair), $plan->pairs())));
+        return array_values(
+            array_filter(
+                array_map(
+                    static fn(PairLine $pair): ?Task => $pair->status()->state === PairState::Soaking ? null : self::followUp($pair),
+                    $plan->pairs(),
+                ),
+            ),
+        );
     }
 
     /** @return list<Task> regular care that is due by the end of the day, and the electrode that should be ordered */
@@ -58,7 +75,16 @@ final class InstrumentTasks
             }
             foreach (self::schedule($pair) as $due) {
                 if ($due['at'] <= $endOfDay) {
-                    $tasks[] = new Task(Priority::Care, 'ready', CareWords::toDo($due['kind'], $pair->code), sprintf('due since %s · %s', SiteClock::day($due['at']), CareWords::how($due['kind'], $pair->kind) ?? ''), route('care.store', $pair->id), CareWords::oneTap($due['kind']), 'idle', act: self::act($due['kind']));
+                    $tasks[] = new Task(
+                        Priority::Care,
+                        'ready',
+                        CareWords::toDo($due['kind'], $pair->code),
+                        sprintf('due since %s · %s', SiteClock::day($due['at']), CareWords::how($due['kind'], $pair->kind) ?? ''),
+                        route('care.store', $pair->id),
+                        CareWords::oneTap($due['kind']),
+                        'idle',
+                        act: self::act($due['kind']),
+                    );
                 }
             }
             array_push($tasks, ...array_filter([self::order($pair)]));
@@ -95,8 +121,19 @@ final class InstrumentTasks
         $tasks = [];
         foreach ($plan->cells() as $pair) {
             $status = $pair->status();
-            if (!$status->state->isInForce() && !in_array($status->state, [PairState::Soaking, PairState::OutOfUse, PairState::Retired], true)) {
-                $tasks[] = new Task(Priority::Cell, 'calibrate', sprintf('Calibrate %s (%s)', $pair->code, $pair->state?->words()), Readiness::words($status), route('cells.show', $pair->id), 'Calibrate', 'care');
+            if (
+                !$status->state->isInForce()
+                && !in_array($status->state, [PairState::Soaking, PairState::OutOfUse, PairState::Retired], true)
+            ) {
+                $tasks[] = new Task(
+                    Priority::Cell,
+                    'calibrate',
+                    sprintf('Calibrate %s (%s)', $pair->code, $pair->state?->words()),
+                    Readiness::words($status),
+                    route('cells.show', $pair->id),
+                    'Calibrate',
+                    'care',
+                );
             }
         }
 
@@ -109,7 +146,15 @@ final class InstrumentTasks
         return array_map(static function (ThermometerLine $thermometer): Task {
             $status = $thermometer->status();
 
-            return new Task(Priority::Verify, 'verify', "Check $thermometer->code, $thermometer->name", Thermometers::words($status), route('verify.show', $thermometer->id), 'Verify', $status->state === ThermometerState::Failed ? 'fail' : 'care');
+            return new Task(
+                Priority::Verify,
+                'verify',
+                "Check $thermometer->code, $thermometer->name",
+                Thermometers::words($status),
+                route('verify.show', $thermometer->id),
+                'Verify',
+                $status->state === ThermometerState::Failed ? 'fail' : 'care',
+            );
         }, $plan->thermometersDue());
     }
 
@@ -120,7 +165,15 @@ final class InstrumentTasks
         foreach ($plan->pairs() as $pair) {
             $status = $pair->status();
             if ($status->state === PairState::Soaking && $status->until !== null) {
-                $tasks[] = new Task(Priority::Soak, 'ready', sprintf('Take %s out of the soak at %s, then calibrate', $pair->code, SiteClock::short($status->until)), 'storage solution: 3 M KCl, never distilled water', route('pairs.show', $pair->id), 'Look', 'idle');
+                $tasks[] = new Task(
+                    Priority::Soak,
+                    'ready',
+                    sprintf('Take %s out of the soak at %s, then calibrate', $pair->code, SiteClock::short($status->until)),
+                    'storage solution: 3 M KCl, never distilled water',
+                    route('pairs.show', $pair->id),
+                    'Look',
+                    'idle',
+                );
             }
         }
 
@@ -148,18 +201,46 @@ final class InstrumentTasks
         $then = $after === [] ? '' : ' Then ' . implode(', then ', array_map(CareWords::step(...), $after)) . '.';
         $isReplaced = $step === CareStep::Replace;
 
-        return new Task(Priority::FollowUp, 'ready', sprintf('%s: %s', $pair->code, CareWords::step($step)), DiagnosisWords::likely($pair->diagnosis, $pair->kind, $pair->alsoDiagnosed) . $then, $isReplaced ? route('pairing') : route('pairs.show', $pair->id), $isReplaced ? 'Pair a new electrode' : 'Log it', 'care');
+        return new Task(
+            Priority::FollowUp,
+            'ready',
+            sprintf('%s: %s', $pair->code, CareWords::step($step)),
+            DiagnosisWords::likely($pair->diagnosis, $pair->kind, $pair->alsoDiagnosed) . $then,
+            $isReplaced ? route('pairing') : route('pairs.show', $pair->id),
+            $isReplaced ? 'Pair a new electrode' : 'Log it',
+            'care',
+        );
     }
 
     private static function order(PairLine $pair): ?Task
     {
         $leaves = $pair->leavesPolicyOn;
         if ($leaves !== null && CareSchedule::isForeseen(new \DateTimeImmutable($leaves), CarbonImmutable::now())) {
-            return new Task(Priority::Care, 'ready', "Order a replacement for $pair->code", sprintf('the slope is expected to fall below the policy on %s (below %s %%)', SiteClock::day(CarbonImmutable::parse($leaves)), Numbers::plain($pair->slopeLow)), route('pairs.show', $pair->id), 'Look', 'care');
+            return new Task(
+                Priority::Care,
+                'ready',
+                "Order a replacement for $pair->code",
+                sprintf(
+                    'the slope is expected to fall below the policy on %s (below %s %%)',
+                    SiteClock::day(CarbonImmutable::parse($leaves)),
+                    Numbers::plain($pair->slopeLow),
+                ),
+                route('pairs.show', $pair->id),
+                'Look',
+                'care',
+            );
         }
 
         return CareSchedule::isOrderedBy($pair->firstUsed, CarbonImmutable::now())
-            ? new Task(Priority::Care, 'ready', "Order a replacement for $pair->code", sprintf('in use since %s; electrodes usually last about a year', SiteClock::day($pair->firstUsed)), route('pairs.show', $pair->id), 'Look', 'idle')
+            ? new Task(
+                Priority::Care,
+                'ready',
+                "Order a replacement for $pair->code",
+                sprintf('in use since %s; electrodes usually last about a year', SiteClock::day($pair->firstUsed)),
+                route('pairs.show', $pair->id),
+                'Look',
+                'idle',
+            )
             : null;
     }
 }

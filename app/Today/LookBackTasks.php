@@ -20,20 +20,35 @@ final class LookBackTasks
     /** @return list<Task> the newest first */
     public static function due(): array
     {
-        $due = LookBack::query()->with(['calibration.pair.electrode', 'verification.thermometer'])->where('at', '>', CarbonImmutable::now()->subDays(self::DAYS))->orderByDesc('id')->limit(self::MOST)->get();
+        $due = LookBack::query()
+            ->with(['calibration.pair.electrode', 'verification.thermometer'])
+            ->where('at', '>', CarbonImmutable::now()->subDays(self::DAYS))
+            ->orderByDesc('id')
+            ->limit(self::MOST)
+            ->get();
 
-        return array_values($due->map(static function (LookBack $one): Task {
-            $code = $one->calibration === null ? $one->verification?->thermometer->code : $one->calibration->pair->electrode->code;
+        return array_values(
+            $due
+                ->map(static function (LookBack $one): Task {
+                    $code = $one->calibration === null ? $one->verification?->thermometer->code : $one->calibration->pair->electrode->code;
 
-            return new Task(
-                Priority::LookBack,
-                'ready',
-                sprintf('Review readings with %s since %s', $code, SiteClock::short($one->since)),
-                sprintf('found %s off on %s; review those decisions', $one->calibration === null ? Celsius::by($one->off_by, 2) : Numbers::fixed($one->off_by, 2) . ' pH', SiteClock::short($one->at)),
-                $one->calibration === null ? route('verifications.show', (int) $one->verification_id) : route('calibrations.show', $one->calibration),
-                'Look',
-                'fail',
-            );
-        })->all());
+                    return new Task(
+                        Priority::LookBack,
+                        'ready',
+                        sprintf('Review readings with %s since %s', $code, SiteClock::short($one->since)),
+                        sprintf(
+                            'found %s off on %s; review those decisions',
+                            $one->calibration === null ? Celsius::by($one->off_by, 2) : Numbers::fixed($one->off_by, 2) . ' pH',
+                            SiteClock::short($one->at),
+                        ),
+                        $one->calibration === null
+                            ? route('verifications.show', (int) $one->verification_id)
+                            : route('calibrations.show', $one->calibration),
+                        'Look',
+                        'fail',
+                    );
+                })
+                ->all(),
+        );
     }
 }

@@ -18,8 +18,13 @@ final class Shopping
     /** @return list<array{label: string, why: string}> */
     public static function list(): array
     {
-        $used = DB::table('lot_uses')->join('lots', 'lots.id', '=', 'lot_uses.lot_id')->where('lot_uses.at', '>=', CarbonImmutable::now()->subDays(Stock::days())->format('Y-m-d H:i:s'))
-            ->groupBy('lots.label')->limit(Lines::MOST)->selectRaw('lots.label, count(*) as uses')->pluck('uses', 'label');
+        $used = DB::table('lot_uses')
+            ->join('lots', 'lots.id', '=', 'lot_uses.lot_id')
+            ->where('lot_uses.at', '>=', CarbonImmutable::now()->subDays(Stock::days())->format('Y-m-d H:i:s'))
+            ->groupBy('lots.label')
+            ->limit(Lines::MOST)
+            ->selectRaw('lots.label, count(*) as uses')
+            ->pluck('uses', 'label');
         $byLabel = [];
         foreach (Lines::bottles() as $bottle) {
             $byLabel[$bottle->label][] = $bottle;
@@ -31,8 +36,20 @@ final class Shopping
             $why = match (Stock::of($status, $uses, SiteClock::today())) {
                 Stock::Lasts => null,
                 Stock::Gone => 'no usable bottle',
-                Stock::Expires => 'usable until ' . SiteClock::day(CarbonImmutable::parse(max(array_map(static fn(BottleStatus $one): string => $one->spent === null ? $one->usableUntil : '', $status)) ?: SiteClock::today())),
-                Stock::UsesRunOut => sprintf('%d uses left, %d used last month', array_sum(array_map(static fn(BottleStatus $one): int => $one->spent === null ? (int) $one->usesLeft : 0, $status)), $uses),
+                Stock::Expires => 'usable until '
+                    . SiteClock::day(
+                        CarbonImmutable::parse(
+                            max(
+                                array_map(static fn(BottleStatus $one): string => $one->spent === null ? $one->usableUntil : '', $status),
+                            )
+                            ?: SiteClock::today(),
+                        ),
+                    ),
+                Stock::UsesRunOut => sprintf(
+                    '%d uses left, %d used last month',
+                    array_sum(array_map(static fn(BottleStatus $one): int => $one->spent === null ? (int) $one->usesLeft : 0, $status)),
+                    $uses,
+                ),
             };
             if ($why !== null) {
                 $list[] = ['label' => $label, 'why' => $why];

@@ -21,7 +21,12 @@ final class Week
         $due = [...self::instruments($plan), ...self::bottles(), ...self::deadlines($plan)];
         foreach ($plan->thermometers() as $thermometer) {
             if ($thermometer->dueAt !== null) {
-                $due[] = new DueDate($thermometer->dueAt, "Check thermometer $thermometer->code", route('thermometers.show', $thermometer->id), isDay: true);
+                $due[] = new DueDate(
+                    $thermometer->dueAt,
+                    "Check thermometer $thermometer->code",
+                    route('thermometers.show', $thermometer->id),
+                    isDay: true,
+                );
             }
         }
         $due = array_filter($due, static fn(DueDate $one): bool => $one->at <= $end);
@@ -45,7 +50,12 @@ final class Week
             foreach (InstrumentTasks::schedule($pair) as $care) {
                 $due[] = new DueDate($care['at'], CareWords::toDo($care['kind'], $pair->code), route('pairs.show', $pair->id));
             }
-            $due[] = new DueDate(CarbonImmutable::instance(CareSchedule::replaceBy($pair->firstUsed)), "Replace $pair->code: one year in use", route('pairs.show', $pair->id), isDay: true);
+            $due[] = new DueDate(
+                CarbonImmutable::instance(CareSchedule::replaceBy($pair->firstUsed)),
+                "Replace $pair->code: one year in use",
+                route('pairs.show', $pair->id),
+                isDay: true,
+            );
         }
         foreach ($plan->cells() as $pair) {
             if ($pair->dueAt !== null && $pair->status()->state !== PairState::OutOfUse) {
@@ -63,7 +73,12 @@ final class Week
         foreach (Lines::bottles() as $bottle) {
             $status = $bottle->status();
             if ($status->spent === null) {
-                $due[] = new DueDate(CarbonImmutable::parse($status->usableUntil, 'UTC'), "Bottle $bottle->code ($bottle->label) expires", route('lots.show', $bottle->id), isDay: true);
+                $due[] = new DueDate(
+                    CarbonImmutable::parse($status->usableUntil, 'UTC'),
+                    "Bottle $bottle->code ($bottle->label) expires",
+                    route('lots.show', $bottle->id),
+                    isDay: true,
+                );
             }
         }
 
@@ -77,7 +92,15 @@ final class Week
         foreach ($plan->batches() as $batch) {
             foreach ($batch->deadlines() as $deadline) {
                 if (!$deadline->isMet) {
-                    $due[] = new DueDate($deadline->at, "$batch->code: $deadline->written is due", route('batches.show', $batch->id), warnHours: DeadlineWarning::leadHours($deadline->hours), note: in_array(DeadlineWarning::AtRisk, $deadline->warnings(CarbonImmutable::now()), true) ? 'at risk at the last reading' : null);
+                    $due[] = new DueDate(
+                        $deadline->at,
+                        "$batch->code: $deadline->written is due",
+                        route('batches.show', $batch->id),
+                        warnHours: DeadlineWarning::leadHours($deadline->hours),
+                        note: in_array(DeadlineWarning::AtRisk, $deadline->warnings(CarbonImmutable::now()), true)
+                            ? 'at risk at the last reading'
+                            : null,
+                    );
                 }
             }
         }

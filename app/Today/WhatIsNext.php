@@ -12,10 +12,16 @@ use Rheacid\Core\Limits\StepDoubt;
 use Rheacid\Core\Words\ForecastWords;
 use Rheacid\SiteClock;
 
-/** What comes next for a batch: the worst that is true of it, or what is not proven yet. The page of a batch, the lists and Today say the same. */
+/**
+ * What comes next for a batch: the worst that is true of it, or what is not proven yet. The page of a batch, the lists and Today say the
+ * same.
+ */
 final readonly class WhatIsNext
 {
-    /** The worst first; what is still to be proven comes before what is met, so that only a batch with nothing left to prove is shown as met. */
+    /**
+     * The worst first; what is still to be proven comes before what is met, so that only a batch with nothing left to prove is shown as
+     * met.
+     */
     private const RANK = ['fail' => 0, 'care' => 1, 'idle' => 2, 'met' => 3];
 
     /**
@@ -25,7 +31,14 @@ final readonly class WhatIsNext
      * @param string $short the same in a row of a list
      * @param string|null $advice what to do
      */
-    private function __construct(public string $sign, public string $word, public string $line, public string $short, public ?string $advice, public ?string $then = null) {}
+    private function __construct(
+        public string $sign,
+        public string $word,
+        public string $line,
+        public string $short,
+        public ?string $advice,
+        public ?string $then = null,
+    ) {}
 
     public static function of(BatchLine $batch): self
     {
@@ -60,9 +73,28 @@ final readonly class WhatIsNext
         $found = $batch->found();
 
         return match (true) {
-            $found !== null => new self('fail', ucfirst((string) $batch->state?->value) . ', then found', $found, "Found after release: $found", 'A lead recalls the batch or lets it stand.'),
-            $batch->state === BatchState::Held => new self('fail', 'Held', $reason, $reason, 'A lead decides what happens to it.', self::deadline($batch)?->short),
-            $batch->state === BatchState::Recalled => new self('fail', 'Recalled', $reason, $reason, 'Keep it apart. A lead releases, diverts or discards it.'),
+            $found !== null => new self(
+                'fail',
+                ucfirst((string) $batch->state?->value) . ', then found',
+                $found,
+                "Found after release: $found",
+                'A lead recalls the batch or lets it stand.',
+            ),
+            $batch->state === BatchState::Held => new self(
+                'fail',
+                'Held',
+                $reason,
+                $reason,
+                'A lead decides what happens to it.',
+                self::deadline($batch)?->short,
+            ),
+            $batch->state === BatchState::Recalled => new self(
+                'fail',
+                'Recalled',
+                $reason,
+                $reason,
+                'Keep it apart. A lead releases, diverts or discards it.',
+            ),
             $batch->state === BatchState::Planned => new self('idle', 'Planned', 'It has not started.', 'Not started', null),
             $batch->state === BatchState::Discarded => new self('fail', 'Discarded', $reason, $reason, null),
             default => new self('idle', ucfirst((string) $batch->state?->value), $reason, $reason, null),
@@ -78,14 +110,26 @@ final readonly class WhatIsNext
         $outlook = BatchTasks::outlook($batch, $next);
         $due = BatchTasks::due($next);
         if ($next->at->isPast()) {
-            return new self('fail', 'Not proven in time', "$due.", "$due, not proven in time", 'Hold the batch: no later value makes up for a missed deadline. A lead decides.');
+            return new self(
+                'fail',
+                'Not proven in time',
+                "$due.",
+                "$due, not proven in time",
+                'Hold the batch: no later value makes up for a missed deadline. A lead decides.',
+            );
         }
         $short = implode(', ', array_filter([$due, $next->toGo, $next->forecast === null ? null : ForecastWords::short($next->forecast)]));
         $line = implode(', ', array_filter([$due, $next->toGo])) . ($outlook === null ? '' : ": $outlook");
 
-        return match ($sign = BatchTasks::sign($next)) {
+        return match (($sign = BatchTasks::sign($next))) {
             'idle' => new self('idle', $next->forecast === null ? 'Next' : 'On track', "$line.", $short, null),
-            default => new self($sign, $next->forecast?->verdict === ForecastVerdict::Late ? 'Late' : 'Not certain', "$line.", $short, ForecastWords::advice($next->forecast)),
+            default => new self(
+                $sign,
+                $next->forecast?->verdict === ForecastVerdict::Late ? 'Late' : 'Not certain',
+                "$line.",
+                $short,
+                ForecastWords::advice($next->forecast),
+            ),
         };
     }
 
@@ -103,19 +147,49 @@ final readonly class WhatIsNext
     {
         $asked = [];
         if ($batch->needsRoute) {
-            $asked[] = new self('care', 'Not answered', 'No process route is chosen, so no binding limit can be proven.', 'Process route not chosen', 'Choose it on the page of the batch.');
+            $asked[] = new self(
+                'care',
+                'Not answered',
+                'No process route is chosen, so no binding limit can be proven.',
+                'Process route not chosen',
+                'Choose it on the page of the batch.',
+            );
         }
         foreach (array_slice($batch->steps, 0, 1) as $step => $facts) {
-            if (StepDoubt::isAsked($facts['hours'], $facts['saidAt'] === null ? null : CarbonImmutable::parse($facts['saidAt'], 'UTC'), CarbonImmutable::now())) {
-                $asked[] = new self('care', 'Not answered', "When was it $step? Its limits count from then.", "When was it $step?", 'Say when, or “not yet”.');
+            if (
+                StepDoubt::isAsked(
+                    $facts['hours'],
+                    $facts['saidAt'] === null ? null : CarbonImmutable::parse($facts['saidAt'], 'UTC'),
+                    CarbonImmutable::now(),
+                )
+            ) {
+                $asked[] = new self(
+                    'care',
+                    'Not answered',
+                    "When was it $step? Its limits count from then.",
+                    "When was it $step?",
+                    'Say when, or “not yet”.',
+                );
             }
         }
         if ($batch->waiting !== null) {
             $places = implode(', ', $batch->waiting['places']);
             $drawn = SiteClock::short(CarbonImmutable::parse($batch->waiting['drawnAt'], 'UTC'));
             $asked[] = CarbonImmutable::parse($batch->waiting['until'], 'UTC')->isFuture()
-                ? new self('care', 'Sample not complete', "The sample drawn $drawn lacks: $places.", "Sample of $drawn lacks: $places", "Measure $places.")
-                : new self('care', 'Sample not complete', "The sample drawn $drawn lacks $places, so it proves nothing.", "Sample of $drawn lacks: $places", 'Draw a fresh sample.');
+                ? new self(
+                    'care',
+                    'Sample not complete',
+                    "The sample drawn $drawn lacks: $places.",
+                    "Sample of $drawn lacks: $places",
+                    "Measure $places.",
+                )
+                : new self(
+                    'care',
+                    'Sample not complete',
+                    "The sample drawn $drawn lacks $places, so it proves nothing.",
+                    "Sample of $drawn lacks: $places",
+                    'Draw a fresh sample.',
+                );
         }
 
         return $asked;

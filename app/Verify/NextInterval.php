@@ -32,7 +32,13 @@ final class NextInterval
             }
         }
 
-        return IntervalPlan::after($earned, self::byDay([...array_map(static fn(Verification $check): array => $check->forInterval(), $before->all()), $now]), $changedOn, $service->toCore(), self::alike($thermometer));
+        return IntervalPlan::after(
+            $earned,
+            self::byDay([...array_map(static fn(Verification $check): array => $check->forInterval(), $before->all()), $now]),
+            $changedOn,
+            $service->toCore(),
+            self::alike($thermometer),
+        );
     }
 
     /**
@@ -47,7 +53,18 @@ final class NextInterval
             return [];
         }
         $histories = [];
-        foreach (array_slice(array_filter(Lines::thermometers(), static fn(ThermometerLine $line): bool => $line->state === $thermometer->kind && $line->place === $place && $line->id !== $thermometer->id), 0, self::ALIKE) as $line) {
+        foreach (
+            array_slice(
+                array_filter(
+                    Lines::thermometers(),
+                    static fn(ThermometerLine $line): bool => $line->state === $thermometer->kind
+                        && $line->place === $place
+                        && $line->id !== $thermometer->id,
+                ),
+                0,
+                self::ALIKE,
+            ) as $line
+        ) {
             $checks = self::newest($line)->reverse();
             if ($checks->isNotEmpty()) {
                 $histories[] = self::byDay(array_map(static fn(Verification $check): array => $check->forInterval(), $checks->all()));
@@ -60,7 +77,12 @@ final class NextInterval
     /** @return Collection<int, Verification> the newest first */
     private static function newest(Thermometer|ThermometerLine $thermometer): Collection
     {
-        return Verification::query()->where('thermometer_id', $thermometer->id)->orderByDesc('at')->orderByDesc('id')->limit(self::NEWEST)->get();
+        return Verification::query()
+            ->where('thermometer_id', $thermometer->id)
+            ->orderByDesc('at')
+            ->orderByDesc('id')
+            ->limit(self::NEWEST)
+            ->get();
     }
 
     /**

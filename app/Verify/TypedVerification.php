@@ -44,7 +44,9 @@ final class TypedVerification
 
         return new VerificationInput(
             $reference,
-            $readings === [] ? throw Refused::because('Type at least three readings. ' . Quantity::Thermometer->accepted(), 'readings') : $readings,
+            $readings === []
+                ? throw Refused::because('Type at least three readings. ' . Quantity::Thermometer->accepted(), 'readings')
+                : $readings,
             $unit,
             self::restsOn($request, $reference, $other),
             $bath,
@@ -59,7 +61,9 @@ final class TypedVerification
         $offered = array_keys(ThermometerWords::bath(self::method($request), 0));
         $ticked = (array) $request->input('bath', []);
 
-        return in_array('all', $ticked, true) ? $offered : array_values(array_filter($offered, static fn(string $key): bool => in_array($key, $ticked, true)));
+        return in_array('all', $ticked, true)
+            ? $offered
+            : array_values(array_filter($offered, static fn(string $key): bool => in_array($key, $ticked, true)));
     }
 
     public static function unit(Request $request, Thermometer $thermometer): string
@@ -107,15 +111,21 @@ final class TypedVerification
         $site = SiteElevation::newest();
         $isReduced = self::isReduced($request);
         if ($typed !== null && $kpa !== null && $isReduced !== true) {
-            throw Refused::because('Air pressure and elevation are both filled in. Clear one of them, or choose that the pressure is reduced to sea level.', 'pressure');
+            throw Refused::because(
+                'Air pressure and elevation are both filled in. Clear one of them, or choose that the pressure is reduced to sea level.',
+                'pressure',
+            );
         }
         $metres = $typed ?? $site?->elevation_m;
 
-        return self::told(static fn(): Reference => match (true) {
-            $kpa !== null => Reference::boilingAtPressure(StationPressure::of($kpa, $isReduced, $metres)),
-            $metres !== null => Reference::boilingAtElevation($metres),
-            default => throw Refused::because('Type the air pressure or the elevation. ' . Quantity::Pressure->accepted(), 'pressure'),
-        }, 'pressure');
+        return self::told(
+            static fn(): Reference => match (true) {
+                $kpa !== null => Reference::boilingAtPressure(StationPressure::of($kpa, $isReduced, $metres)),
+                $metres !== null => Reference::boilingAtElevation($metres),
+                default => throw Refused::because('Type the air pressure or the elevation. ' . Quantity::Pressure->accepted(), 'pressure'),
+            },
+            'pressure',
+        );
     }
 
     /** As this form says, else as the site's barometer always gives it; null where a high pressure is to be asked about. */
@@ -130,7 +140,9 @@ final class TypedVerification
 
     private static function comparison(Request $request, Thermometer $other): Reference
     {
-        $celsius = self::quantity($request, 'reference_c', Quantity::Thermometer) ?? throw Refused::because('Type the reference reading. ' . Quantity::Thermometer->accepted(), 'reference_c');
+        $celsius
+            = self::quantity($request, 'reference_c', Quantity::Thermometer)
+            ?? throw Refused::because('Type the reference reading. ' . Quantity::Thermometer->accepted(), 'reference_c');
 
         return Reference::thermometer($celsius, (float) $other->service()->certificate_expanded_u_c);
     }
@@ -138,7 +150,13 @@ final class TypedVerification
     private static function referenceThermometer(Request $request): Thermometer
     {
         $code = $request->input('reference');
-        $reference = is_string($code) && $code !== '' ? Thermometer::query()->with(['newestService', 'newestVerification.outcome'])->where('code', $code)->first() : null;
+        $reference
+            = is_string($code) && $code !== ''
+                ? Thermometer::query()
+                    ->with(['newestService', 'newestVerification.outcome'])
+                    ->where('code', $code)
+                    ->first()
+                : null;
         if ($reference === null) {
             throw Refused::because('Choose the reference thermometer.', 'reference');
         }
@@ -159,10 +177,17 @@ final class TypedVerification
         return match ($reference->method) {
             VerificationMethod::Boiling => match (true) {
                 !$isByPressure => new Statement(StatementCode::BoilingByElevation, $facts),
-                self::isReduced($request) === true => new Statement(StatementCode::BoilingByReducedPressure, [...$facts, 'pressure' => mb_strimwidth($pressure, 0, 30)]),
+                self::isReduced($request) === true => new Statement(StatementCode::BoilingByReducedPressure, [
+                    ...$facts,
+                    'pressure' => mb_strimwidth($pressure, 0, 30),
+                ]),
                 default => new Statement(StatementCode::BoilingByPressure, [...$facts, 'pressure' => mb_strimwidth($pressure, 0, 30)]),
             },
-            VerificationMethod::Comparison => new Statement(StatementCode::Comparison, [...$facts, 'thermometer' => $other?->code, 'certificate' => $other?->service()->certificate]),
+            VerificationMethod::Comparison => new Statement(StatementCode::Comparison, [
+                ...$facts,
+                'thermometer' => $other?->code,
+                'certificate' => $other?->service()->certificate,
+            ]),
             default => new Statement(StatementCode::IcePoint, $facts),
         };
     }

@@ -29,12 +29,22 @@ final readonly class AlikeScreen
     {
         $lines = array_column(Lines::thermometers(goneToo: true), null, 'id');
         $alike = [];
-        foreach (Thermometer::query()->with(['newestService', 'newestVerification.outcome'])->orderBy('code')->limit(Lines::MOST)->get() as $thermometer) {
+        foreach (
+            Thermometer::query()
+                ->with(['newestService', 'newestVerification.outcome'])
+                ->orderBy('code')
+                ->limit(Lines::MOST)
+                ->get() as $thermometer
+        ) {
             $place = $thermometer->service()->place;
             $alike[$thermometer->kind->words() . ($place === null ? '' : ", $place")][] = $thermometer;
         }
         ksort($alike);
-        $errors = self::errors(array_merge(...array_values(array_map(static fn(array $thermometers): array => array_slice($thermometers, 0, self::LINES), $alike))));
+        $errors = self::errors(
+            array_merge(
+                ...array_values(array_map(static fn(array $thermometers): array => array_slice($thermometers, 0, self::LINES), $alike)),
+            ),
+        );
 
         return new self(array_map(static fn(array $thermometers): array => self::group($thermometers, $errors, $lines), $alike));
     }
@@ -60,7 +70,13 @@ final readonly class AlikeScreen
         }
         $tolerance = Celsius::difference($thermometers[0]->service()->tolerance_c);
 
-        return ['lines' => array_values(array_intersect_key($lines, array_flip(array_map(static fn(Thermometer $one): int => $one->id, $thermometers)))), 'chart' => new HistoryChart('Error, ' . Celsius::unit(), $series, -$tolerance, $tolerance, least: 0.2), 'suspect' => SharedBath::isSuspect($newest)];
+        return [
+            'lines' => array_values(
+                array_intersect_key($lines, array_flip(array_map(static fn(Thermometer $one): int => $one->id, $thermometers))),
+            ),
+            'chart' => new HistoryChart('Error, ' . Celsius::unit(), $series, -$tolerance, $tolerance, least: 0.2),
+            'suspect' => SharedBath::isSuspect($newest),
+        ];
     }
 
     /**
@@ -70,7 +86,9 @@ final readonly class AlikeScreen
      */
     private static function errors(array $thermometers): array
     {
-        $numbered = Verification::query()->select(['thermometer_id', 'at', 'error_c'])->selectRaw('row_number() over (partition by thermometer_id order by at desc, id desc) as place')
+        $numbered = Verification::query()
+            ->select(['thermometer_id', 'at', 'error_c'])
+            ->selectRaw('row_number() over (partition by thermometer_id order by at desc, id desc) as place')
             ->whereIn('thermometer_id', array_map(static fn(Thermometer $one): int => $one->id, $thermometers));
         $errors = [];
         foreach (Verification::query()->fromSub($numbered, 'numbered')->where('place', '<=', self::POINTS)->orderBy('at')->get() as $one) {

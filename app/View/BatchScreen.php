@@ -41,14 +41,30 @@ final readonly class BatchScreen
 
     /**
      * @param CursorPaginator<int, Decision> $page
-     * @param list<array{decision: Decision, measurements: list<Measurement>, distance: string, sign: string, word: string}> $rows of the page, the newest first
+     * @param list<array{decision: Decision, measurements: list<Measurement>, distance: string, sign: string, word: string}> $rows
+     *     of the page, the newest first
      * @param WhatIsNext $answer the worst that is true, and what to do
      * @param list<SamplingState> $sampling what is missing first
      * @param list<CourseFinding> $findings of records of temperature, the worst first
      */
-    private function __construct(public Batch $batch, public BatchLine $line, public CursorPaginator $page, public array $rows, public Lens $lens, public SeriesChart $chart, public ?Usual $usual, public WhatIsNext $answer, public LifeScreen $life, public array $sampling, public array $findings) {}
+    private function __construct(
+        public Batch $batch,
+        public BatchLine $line,
+        public CursorPaginator $page,
+        public array $rows,
+        public Lens $lens,
+        public SeriesChart $chart,
+        public ?Usual $usual,
+        public WhatIsNext $answer,
+        public LifeScreen $life,
+        public array $sampling,
+        public array $findings,
+    ) {}
 
-    /** @param array{from: float|null, to: float|null, compares: bool} $look hours that are looked at, and whether earlier batches are drawn too */
+    /**
+     * @param array{from: float|null, to: float|null, compares: bool} $look hours that are looked at, and whether earlier batches are drawn
+     *     too
+     */
     public static function of(Batch $batch, array $look = ['from' => null, 'to' => null, 'compares' => false]): self
     {
         $batch->load([...Batch::JUDGED, 'newestRoute.person', 'steps.person', 'answers.person']);
@@ -70,7 +86,9 @@ final readonly class BatchScreen
             WhatIsNext::of($line),
             $life,
             Sampling::of($batch, CarbonImmutable::now()),
-            array_filter($batch->limits(), static fn(LimitRow $limit): bool => $limit->course !== null) === [] ? [] : CourseScreen::findings($batch),
+            array_filter($batch->limits(), static fn(LimitRow $limit): bool => $limit->course !== null) === []
+                ? []
+                : CourseScreen::findings($batch),
         );
     }
 
@@ -121,26 +139,49 @@ final readonly class BatchScreen
     /** Binding limits that were not due yet: pH ≤ 4.6 not due. */
     private static function toCome(DecisionLines $lines): string
     {
-        $open = array_filter($lines->notDue, static fn(NotDue $one): bool => $one->reason === NotDueReason::Time && $one->limit->limit->kind->binds());
+        $open = array_filter(
+            $lines->notDue,
+            static fn(NotDue $one): bool => $one->reason === NotDueReason::Time && $one->limit->limit->kind->binds(),
+        );
 
-        return implode(', ', array_map(static fn(NotDue $one): string => LimitWords::written($one->limit) . ' not due yet', array_slice(array_values($open), 0, 1)));
+        return implode(
+            ', ',
+            array_map(
+                static fn(NotDue $one): string => LimitWords::written($one->limit) . ' not due yet',
+                array_slice(array_values($open), 0, 1),
+            ),
+        );
     }
 
     private static function chart(Batch $batch, Lens $lens, LifeScreen $life, ?Forecast $forecast): SeriesChart
     {
         $hours = static fn(\DateTimeInterface $at): float => $batch->started_at->diffInSeconds($at) / 3600;
-        $marks = [...array_map(static fn(BatchStep $step): array => ['hours' => $hours($step->at), 'label' => (string) $step->step], $batch->steps->all()), ...array_map(static fn(Addition $one): array => ['hours' => $hours($one->at), 'label' => sprintf('+ %s %s %s', Numbers::plain((float) $one->amount), $one->unit, $one->what)], $life->additions->where('state', Addition::DONE)->all())];
+        $marks = [
+            ...array_map(
+                static fn(BatchStep $step): array => ['hours' => $hours($step->at), 'label' => (string) $step->step],
+                $batch->steps->all(),
+            ),
+            ...array_map(
+                static fn(Addition $one): array => [
+                    'hours' => $hours($one->at),
+                    'label' => sprintf('+ %s %s %s', Numbers::plain((float) $one->amount), $one->unit, $one->what),
+                ],
+                $life->additions->where('state', Addition::DONE)->all(),
+            ),
+        ];
         usort($marks, static fn(array $a, array $b): int => $a['hours'] <=> $b['hours']);
 
-        return new SeriesChart(new SeriesFacts(
-            Series::drawn($batch, $lens->range),
-            Walls::of($batch),
-            $lens->nowHours,
-            $forecast,
-            $lens->range,
-            array_slice($marks, -self::MARKS),
-            array_slice(Series::others($batch), 0, self::STRIPS),
-            $lens->compares ? Series::earlier($batch, max([$lens->nowHours, 24.0])) : [],
-        ));
+        return new SeriesChart(
+            new SeriesFacts(
+                Series::drawn($batch, $lens->range),
+                Walls::of($batch),
+                $lens->nowHours,
+                $forecast,
+                $lens->range,
+                array_slice($marks, -self::MARKS),
+                array_slice(Series::others($batch), 0, self::STRIPS),
+                $lens->compares ? Series::earlier($batch, max([$lens->nowHours, 24.0])) : [],
+            ),
+        );
     }
 }

@@ -60,15 +60,30 @@ final readonly class BathScreen
     /** @return Collection<int, Thermometer> */
     private static function references(Thermometer $thermometer): Collection
     {
-        $certified = array_map(static fn(ThermometerLine $line): int => $line->id, array_filter(Lines::thermometers(), static fn(ThermometerLine $line): bool => $line->isReference() && $line->id !== $thermometer->id));
+        $certified = array_map(
+            static fn(ThermometerLine $line): int => $line->id,
+            array_filter(
+                Lines::thermometers(),
+                static fn(ThermometerLine $line): bool => $line->isReference() && $line->id !== $thermometer->id,
+            ),
+        );
 
-        return Thermometer::query()->with(['newestService', 'newestVerification.outcome'])->whereIn('id', $certified)->orderBy('code')->get()->filter(static fn(Thermometer $other): bool => Thermometers::objectionToReference($other) === null)->values();
+        return Thermometer::query()
+            ->with(['newestService', 'newestVerification.outcome'])
+            ->whereIn('id', $certified)
+            ->orderBy('code')
+            ->get()
+            ->filter(static fn(Thermometer $other): bool => Thermometers::objectionToReference($other) === null)
+            ->values();
     }
 
     /** Whether the bath that is made now can confirm the last one. */
     public function wouldConfirm(): bool
     {
-        return $this->last !== null && $this->last->toCore()->hasUsableCorrection() && $this->last->isToday() && $this->last->toCore()->isRepeatedBy($this->method, $this->last->reference_c);
+        return $this->last !== null
+            && $this->last->toCore()->hasUsableCorrection()
+            && $this->last->isToday()
+            && $this->last->toCore()->isRepeatedBy($this->method, $this->last->reference_c);
     }
 
     /** @return array<string, string> what is ticked on the drawing, by a short key */
@@ -80,15 +95,24 @@ final readonly class BathScreen
     /** What this method would and would not cover of the thermometer's range of use. */
     public function coverage(): string
     {
-        [$low, $high] = VerifiedRange::of($this->method, match ($this->method) {
-            VerificationMethod::Boiling => 98.0,
-            VerificationMethod::Comparison => ($this->service->use_low_c + $this->service->use_high_c) / 2,
-            default => 0.0,
-        });
+        [$low, $high] = VerifiedRange::of(
+            $this->method,
+            match ($this->method) {
+                VerificationMethod::Boiling => 98.0,
+                VerificationMethod::Comparison => ($this->service->use_low_c + $this->service->use_high_c) / 2,
+                default => 0.0,
+            },
+        );
 
         return match (true) {
-            $this->method === VerificationMethod::Comparison => Celsius::by(10) . ' on either side of the bath: choose the temperature of use',
-            $this->service->use_high_c > $high => sprintf('up to %s; use up to %s needs a boiling-point or comparison check within %s of it', Celsius::at($high, 0), Celsius::at($this->service->use_high_c, 0), Celsius::by(10)),
+            $this->method === VerificationMethod::Comparison => Celsius::by(10)
+                . ' on either side of the bath: choose the temperature of use',
+            $this->service->use_high_c > $high => sprintf(
+                'up to %s; use up to %s needs a boiling-point or comparison check within %s of it',
+                Celsius::at($high, 0),
+                Celsius::at($this->service->use_high_c, 0),
+                Celsius::by(10),
+            ),
             default => Celsius::between($low, $high, 0),
         };
     }

@@ -57,11 +57,25 @@ final readonly class BeginRunScreen
         $bottles = array_map(static function (BottleLine $bottle): array {
             $objection = Bottles::objection($bottle);
 
-            return ['line' => $bottle, 'words' => $objection ?? ($bottle->barredBy !== null ? 'not for critical limits' : Bottles::left($bottle->status())), 'usable' => $objection === null];
+            return [
+                'line' => $bottle,
+                'words' => $objection ?? ($bottle->barredBy !== null ? 'not for critical limits' : Bottles::left($bottle->status())),
+                'usable' => $objection === null,
+            ];
         }, Lines::bottles(SolutionKind::Buffer, SolutionKind::Conductivity));
-        usort($bottles, static fn(array $a, array $b): int => [$a['line']->state?->value, $a['line']->nominalPh, $a['line']->code] <=> [$b['line']->state?->value, $b['line']->nominalPh, $b['line']->code]);
+        usort(
+            $bottles,
+            static fn(array $a, array $b): int => [$a['line']->state?->value, $a['line']->nominalPh, $a['line']->code] <=> [
+                $b['line']->state?->value,
+                $b['line']->nominalPh,
+                $b['line']->code,
+            ],
+        );
 
-        $order = array_map(static fn(BufferLot $lot): string => $lot->id, $pair->policy->buffer_order->arrange($buffers->points, static fn(BufferLot $lot): float => $lot->nominalPh));
+        $order = array_map(
+            static fn(BufferLot $lot): string => $lot->id,
+            $pair->policy->buffer_order->arrange($buffers->points, static fn(BufferLot $lot): float => $lot->nominalPh),
+        );
         $readBack = self::independent($buffers->points, $bottles);
         $source = self::source($pair, $bench->knows($pair->electrode));
 
@@ -85,7 +99,11 @@ final readonly class BeginRunScreen
     /** Where the readings came from the last time. */
     private static function source(Pair $pair, bool $isOnBench): Source
     {
-        $last = CalibrationRun::query()->where('pair_id', $pair->id)->whereIn('source', [Source::Simulated, Source::Typed])->orderByDesc('id')->first()?->source;
+        $last = CalibrationRun::query()
+            ->where('pair_id', $pair->id)
+            ->whereIn('source', [Source::Simulated, Source::Typed])
+            ->orderByDesc('id')
+            ->first()?->source;
 
         return $last === Source::Typed || !$isOnBench ? Source::Typed : Source::Simulated;
     }
@@ -93,10 +111,19 @@ final readonly class BeginRunScreen
     /** The proposal in a line: "7.00 from Q-27 → 4.01 from Q-28 → read back in R-07". */
     public function line(): string
     {
-        $nominal = array_column(array_map(static fn(array $one): array => [$one['line']->code, $one['line']->nominalPh], $this->bottles), 1, 0);
-        $steps = array_map(static fn(string $code): string => sprintf('%s from %s', Numbers::fixed((float) ($nominal[$code] ?? 0), 2), $code), $this->order);
+        $nominal = array_column(
+            array_map(static fn(array $one): array => [$one['line']->code, $one['line']->nominalPh], $this->bottles),
+            1,
+            0,
+        );
+        $steps = array_map(
+            static fn(string $code): string => sprintf('%s from %s', Numbers::fixed((float) ($nominal[$code] ?? 0), 2), $code),
+            $this->order,
+        );
 
-        return $steps === [] ? 'Choose the buffers' : implode(' → ', [...$steps, $this->readBack === null ? 'read back in the first buffer' : "read back in $this->readBack"]);
+        return $steps === []
+            ? 'Choose the buffers'
+            : implode(' → ', [...$steps, $this->readBack === null ? 'read back in the first buffer' : "read back in $this->readBack"]);
     }
 
     /** @return list<array{line: BottleLine, words: string, usable: bool}> */
@@ -119,10 +146,17 @@ final readonly class BeginRunScreen
      */
     private static function asked(Pair $pair, array $order, ?string $readBack, array $expected): string
     {
-        $lots = Lot::query()->whereIn('code', [...$order, ...($readBack === null ? [] : [$readBack])])->get()->keyBy('code');
+        $lots = Lot::query()
+            ->whereIn('code', [...$order, ...$readBack === null ? [] : [$readBack]])
+            ->get()
+            ->keyBy('code');
         $fitted = array_values(array_filter(array_map(static fn(string $code): ?Lot => $lots->get($code), $order)));
 
-        return $fitted === [] ? '' : RunQuestion::sentence(AskedBeforeRun::of($pair, $fitted, ($readBack === null ? null : $lots->get($readBack)) ?? $fitted[0], $expected));
+        return $fitted === []
+            ? ''
+            : RunQuestion::sentence(
+                AskedBeforeRun::of($pair, $fitted, ($readBack === null ? null : $lots->get($readBack)) ?? $fitted[0], $expected),
+            );
     }
 
     /**
@@ -139,7 +173,12 @@ final readonly class BeginRunScreen
         $free = [];
         usort($bottles, static fn(array $a, array $b): int => $a['line']->expandedU <=> $b['line']->expandedU);
         foreach ($bottles as ['line' => $bottle, 'usable' => $usable]) {
-            if ($usable && $bottle->barredBy === null && $bottle->state === SolutionKind::Buffer && !in_array($bottle->code, array_column($fitted, 'id'), true)) {
+            if (
+                $usable
+                && $bottle->barredBy === null
+                && $bottle->state === SolutionKind::Buffer
+                && !in_array($bottle->code, array_column($fitted, 'id'), true)
+            ) {
                 $free[$bottle->code] = (float) $bottle->nominalPh;
             }
         }

@@ -22,7 +22,14 @@ final readonly class BottleScreen
      * @param Collection<int, LotEvent> $events the newest first
      * @param Collection<int, TitrantStandardisation> $strengths of a titrant, the newest first
      */
-    private function __construct(public Lot $lot, public BottleStatus $status, public ?string $spent, public Collection $uses, public Collection $events, public Collection $strengths) {}
+    private function __construct(
+        public Lot $lot,
+        public BottleStatus $status,
+        public ?string $spent,
+        public Collection $uses,
+        public Collection $events,
+        public Collection $strengths,
+    ) {}
 
     public static function of(Lot $lot): self
     {
@@ -30,7 +37,12 @@ final readonly class BottleScreen
             $lot,
             $lot->status(),
             Bottles::spent($lot),
-            LotUse::query()->with(['run.pair.electrode', 'run.holder', 'cell.pair.electrode', 'cell.person'])->where('lot_id', $lot->id)->orderByDesc('id')->limit(self::SHOWN)->get(),
+            LotUse::query()
+                ->with(['run.pair.electrode', 'run.holder', 'cell.pair.electrode', 'cell.person'])
+                ->where('lot_id', $lot->id)
+                ->orderByDesc('id')
+                ->limit(self::SHOWN)
+                ->get(),
             LotEvent::query()->with('person')->where('lot_id', $lot->id)->orderByDesc('id')->limit(self::SHOWN)->get(),
             TitrantStandardisation::query()->where('lot_id', $lot->id)->orderByDesc('id')->limit(self::SHOWN)->get(),
         );

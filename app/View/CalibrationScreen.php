@@ -59,11 +59,33 @@ final readonly class CalibrationScreen
 
     public static function of(Calibration $calibration): self
     {
-        $calibration->load(['points.lot', 'points.person', 'points.thermometer', 'points.verification', 'run.events.person', 'pair.meter', 'pair.electrode.careEvents', 'pair.newestCalibration', 'pair.parting', 'policy', 'person', 'void.person']);
+        $calibration->load([
+            'points.lot',
+            'points.person',
+            'points.thermometer',
+            'points.verification',
+            'run.events.person',
+            'pair.meter',
+            'pair.electrode.careEvents',
+            'pair.newestCalibration',
+            'pair.parting',
+            'policy',
+            'person',
+            'void.person',
+        ]);
         $fit = $calibration->fitted();
         // What failed tells nothing of the electrode, so a sound run after it is no jump.
-        $before = Calibration::query()->where('pair_id', $calibration->pair_id)->where('id', '<', $calibration->id)->orderByDesc('id')->first();
-        $sound = Calibration::query()->where('pair_id', $calibration->pair_id)->where('id', '<', $calibration->id)->where('verdict', '<>', Verdict::Fail->value)->orderByDesc('id')->first();
+        $before = Calibration::query()
+            ->where('pair_id', $calibration->pair_id)
+            ->where('id', '<', $calibration->id)
+            ->orderByDesc('id')
+            ->first();
+        $sound = Calibration::query()
+            ->where('pair_id', $calibration->pair_id)
+            ->where('id', '<', $calibration->id)
+            ->where('verdict', '<>', Verdict::Fail->value)
+            ->orderByDesc('id')
+            ->first();
         $isNewest = $calibration->pair->parting === null && $calibration->is($calibration->pair->newestCalibration);
         $status = $isNewest ? Readiness::of($calibration->pair) : null;
         $offset = $calibration->offset_mv === null ? 'not shown by the meter' : Numbers::fixed($calibration->offset_mv, 1) . ' mV';
@@ -77,20 +99,36 @@ final readonly class CalibrationScreen
                 Verdict::Fail => 'Fail.',
             },
             self::sentence($calibration, $status),
-            array_map(static fn(Finding $finding): array => [
-                'sign' => match ($finding->severity) {
-                    Severity::Fail => 'fail',
-                    Severity::Caution => 'care',
-                    Severity::Note => 'idle',
-                },
-                'sentence' => FindingWords::sentence($finding),
-                'advice' => FindingWords::advice($finding, $calibration->pair->electrode->kind),
-            ], self::worstFirst($calibration)),
-            $fit === null ? null : new ResponseLine($fit, $calibration->policy->criteria(), CalibrationPoint::ofKind($calibration->points, fitted: false)),
+            array_map(
+                static fn(Finding $finding): array => [
+                    'sign' => match ($finding->severity) {
+                        Severity::Fail => 'fail',
+                        Severity::Caution => 'care',
+                        Severity::Note => 'idle',
+                    },
+                    'sentence' => FindingWords::sentence($finding),
+                    'advice' => FindingWords::advice($finding, $calibration->pair->electrode->kind),
+                ],
+                self::worstFirst($calibration),
+            ),
+            $fit === null
+                ? null
+                : new ResponseLine($fit, $calibration->policy->criteria(), CalibrationPoint::ofKind($calibration->points, fitted: false)),
             self::slope($calibration, $fit),
             self::asFound($calibration, $before),
             $calibration->verdict === Verdict::Fail ? null : self::jump($calibration, $sound),
-            implode(', ', array_unique($calibration->points->map(static fn(CalibrationPoint $point): string => $point->source === Source::Simulated ? 'simulated bench, not evidence' : $point->source->words())->all())),
+            implode(
+                ', ',
+                array_unique(
+                    $calibration->points
+                        ->map(
+                            static fn(CalibrationPoint $point): string => $point->source === Source::Simulated
+                                ? 'simulated bench, not evidence'
+                                : $point->source->words(),
+                        )
+                        ->all(),
+                ),
+            ),
             $fit?->hasMeasuredSlope() ?? false,
             $offset,
             $isNewest ? Lines::pair($calibration->pair_id)->nextStep : null,
@@ -104,10 +142,13 @@ final readonly class CalibrationScreen
     /** @return list<string> what keeps it from proving a binding limit until a check buffer agrees */
     public static function doubts(Calibration $calibration): array
     {
-        $outermost = abs($calibration->bracket_low_ph - 7) >= abs($calibration->bracket_high_ph - 7) ? $calibration->bracket_low_ph : $calibration->bracket_high_ph;
+        $outermost
+            = abs($calibration->bracket_low_ph - 7) >= abs($calibration->bracket_high_ph - 7)
+                ? $calibration->bracket_low_ph
+                : $calibration->bracket_high_ph;
         $standing = Doubts::of($calibration, CarbonImmutable::now())->blocks($outermost, null);
 
-        return array_map(StateWords::block(...), [...$standing, ...($calibration->restsOnSaid() ? [ReleaseBlock::StabilitySaid] : [])]);
+        return array_map(StateWords::block(...), [...$standing, ...$calibration->restsOnSaid() ? [ReleaseBlock::StabilitySaid] : []]);
     }
 
     /** What to do first: by the diagnosis, else by the worst that was found. */
@@ -138,7 +179,20 @@ final readonly class CalibrationScreen
         }
         $percent = static fn(Segment $segment): string => Numbers::fixed($segment->percent(), 1) . ' %';
 
-        return count($fit->segments) === 1 ? $percent($fit->segments[0]) : implode(', ', array_map(static fn(Segment $segment): string => sprintf('%s from %s to %s', $percent($segment), Numbers::fixed($segment->fromPh, 2), Numbers::fixed($segment->toPh, 2)), $fit->segments));
+        return count($fit->segments) === 1
+            ? $percent($fit->segments[0])
+            : implode(
+                ', ',
+                array_map(
+                    static fn(Segment $segment): string => sprintf(
+                        '%s from %s to %s',
+                        $percent($segment),
+                        Numbers::fixed($segment->fromPh, 2),
+                        Numbers::fixed($segment->toPh, 2),
+                    ),
+                    $fit->segments,
+                ),
+            );
     }
 
     /** How far earlier readings may be off, and since when; null where the old calibration still held. */
@@ -149,19 +203,31 @@ final readonly class CalibrationScreen
             return null;
         }
 
-        return sprintf('As found, the previous calibration was off by up to %s pH; %s is allowed. Readings since %s may be off by as much. Review their decisions.', Numbers::fixed($off, 2), Numbers::plain($calibration->policy->read_back_limit_ph), $before === null ? 'it was made' : SiteClock::short($before->at));
+        return sprintf(
+            'As found, the previous calibration was off by up to %s pH; %s is allowed. Readings since %s may be off by as much. Review '
+                . 'their decisions.',
+            Numbers::fixed($off, 2),
+            Numbers::plain($calibration->policy->read_back_limit_ph),
+            $before === null ? 'it was made' : SiteClock::short($before->at),
+        );
     }
 
     /** A reference that moved so far at once will move again. */
     private static function jump(Calibration $calibration, ?Calibration $before): ?string
     {
-        return $calibration->offset_mv === null || $before?->offset_mv === null || !Diagnosis::hasJumped($calibration->offset_mv, $before->offset_mv) ? null : sprintf(
-            'From %s to %s mV since %s. %s.',
-            Numbers::fixed($before->offset_mv, 1),
-            Numbers::fixed($calibration->offset_mv, 1),
-            SiteClock::short($before->at),
-            $calibration->pair->electrode->kind->hasFillHole() === false ? 'Look at the junction, soak it 1 h' : 'Look at electrolyte and junction, soak it 1 h',
-        );
+        return $calibration->offset_mv === null
+            || $before?->offset_mv === null
+            || !Diagnosis::hasJumped($calibration->offset_mv, $before->offset_mv)
+            ? null
+            : sprintf(
+                'From %s to %s mV since %s. %s.',
+                Numbers::fixed($before->offset_mv, 1),
+                Numbers::fixed($calibration->offset_mv, 1),
+                SiteClock::short($before->at),
+                $calibration->pair->electrode->kind->hasFillHole() === false
+                    ? 'Look at the junction, soak it 1 h'
+                    : 'Look at electrolyte and junction, soak it 1 h',
+            );
     }
 
     public function kind(): ElectrodeKind
@@ -172,17 +238,35 @@ final readonly class CalibrationScreen
     /** @param PairStatus|null $status of the pair now; null where a newer calibration has taken its place, or they were separated */
     private static function sentence(Calibration $calibration, ?PairStatus $status): string
     {
-        $bracket = sprintf('from pH %s to %s', Numbers::fixed($calibration->bracket_low_ph, 2), Numbers::fixed($calibration->bracket_high_ph, 2));
+        $bracket = sprintf(
+            'from pH %s to %s',
+            Numbers::fixed($calibration->bracket_low_ph, 2),
+            Numbers::fixed($calibration->bracket_high_ph, 2),
+        );
         $until = SiteClock::short($calibration->due_at);
 
         $parting = $calibration->pair->parting;
 
         return match (true) {
-            $parting !== null => sprintf('Ended when %s was separated from %s, %s. Bracket: %s.', $calibration->pair->electrode->code, $calibration->pair->name(), SiteClock::short($parting->at), $bracket),
-            $calibration->verdict === Verdict::Fail => self::worst($calibration) . ($status === null ? ' The pair was out of use until the next calibration.' : ' This pair is out of use until a calibration passes.'),
+            $parting !== null => sprintf(
+                'Ended when %s was separated from %s, %s. Bracket: %s.',
+                $calibration->pair->electrode->code,
+                $calibration->pair->name(),
+                SiteClock::short($parting->at),
+                $bracket,
+            ),
+            $calibration->verdict === Verdict::Fail => self::worst($calibration)
+                . ($status === null
+                    ? ' The pair was out of use until the next calibration.'
+                    : ' This pair is out of use until a calibration passes.'),
             $status === null => "Usable until $until at the latest, $bracket; replaced by a newer calibration.",
             $status->state->isInForce() => "Usable until $until, $bracket.",
-            self::isHeldUpBySoakAlone($calibration, $status) => sprintf('Usable until %s, %s, once the soak is over: %s.', $until, $bracket, Readiness::words($status)),
+            self::isHeldUpBySoakAlone($calibration, $status) => sprintf(
+                'Usable until %s, %s, once the soak is over: %s.',
+                $until,
+                $bracket,
+                Readiness::words($status),
+            ),
             default => sprintf('Not valid now: %s. Bracket: %s.', Readiness::words($status), $bracket),
         };
     }
@@ -206,7 +290,8 @@ final readonly class CalibrationScreen
     /** Calibrated before the soak was over, with a reason. */
     private static function isHeldUpBySoakAlone(Calibration $calibration, PairStatus $status): bool
     {
-        return $status->state === PairState::Soaking && $status->until !== null
+        return $status->state === PairState::Soaking
+            && $status->until !== null
             && Readiness::at($calibration->pair, $calibration, CarbonImmutable::instance($status->until))->state->isInForce();
     }
 

@@ -49,20 +49,33 @@ final readonly class CellScreen
         $pair->load(['meter', 'electrode.careEvents', 'policy', 'newestCell.lot', 'newestCell.other', 'newestCell.person']);
         $measures = $pair->electrode->measures;
         $bottles = Lines::bottles(SolutionKind::Buffer, SolutionKind::Conductivity, SolutionKind::Redox);
-        usort($bottles, static fn(BottleLine $a, BottleLine $b): int => [$a->state?->value !== $measures->value, $a->code] <=> [$b->state?->value !== $measures->value, $b->code]);
+        usort(
+            $bottles,
+            static fn(BottleLine $a, BottleLine $b): int => [$a->state?->value !== $measures->value, $a->code] <=> [
+                $b->state?->value !== $measures->value,
+                $b->code,
+            ],
+        );
 
-        $usable = array_values(array_filter($bottles, static fn(BottleLine $bottle): bool => Bottles::objectionToCell($bottle, $measures) === null));
+        $usable = array_values(
+            array_filter($bottles, static fn(BottleLine $bottle): bool => Bottles::objectionToCell($bottle, $measures) === null),
+        );
         $live = self::live($pair, $bench);
 
         return new self(
             $pair,
             Readiness::of($pair),
             $measures === Measures::Conductivity,
-            CellCalibration::query()->with(['lot', 'person'])->where('pair_id', $pair->id)->orderByDesc('at')->limit(self::SHOWN)->get(),
+            CellCalibration::query()
+                ->with(['lot', 'person'])
+                ->where('pair_id', $pair->id)
+                ->orderByDesc('at')
+                ->limit(self::SHOWN)
+                ->get(),
             $bottles,
             $usable[0] ?? null,
             $live,
-            $live === null ? [] : $bench->bottleCups(...($usable === [] ? [] : [$usable[0]->id])),
+            $live === null ? [] : $bench->bottleCups(...$usable === [] ? [] : [$usable[0]->id]),
         );
     }
 
@@ -81,7 +94,8 @@ final readonly class CellScreen
     public function figure(CellCalibration $cell): string
     {
         return $this->isConductivity
-            ? Numbers::fixed((float) $cell->cell_factor, 3) . ($cell->with_id === null ? '' : sprintf(', offset %s µS/cm', Numbers::fixed((float) $cell->offset_us, 1)))
+            ? Numbers::fixed((float) $cell->cell_factor, 3)
+                    . ($cell->with_id === null ? '' : sprintf(', offset %s µS/cm', Numbers::fixed((float) $cell->offset_us, 1)))
             : Numbers::fixed((float) $cell->offset_mv, 1);
     }
 
@@ -89,8 +103,15 @@ final readonly class CellScreen
     {
         return match ($cell->verdict) {
             Verdict::Pass => 'Usable until ' . SiteClock::short($cell->due_at) . '.',
-            Verdict::Caution => ($this->isConductivity ? 'Clean the cell, knock off bubbles and use fresh standard soon. ' : 'Clean the ring and use fresh standard soon. ') . 'Usable until ' . SiteClock::short($cell->due_at) . '.',
-            Verdict::Fail => !$this->isConductivity && CellStandard::hasWrongSign($cell->standard_value, $cell->reading) ? 'The sign is the other one: check what was typed, the leads and the reference before the sensor.' : 'Rinse, use fresh standard and read it again. If it stays off, clean or replace the sensor.',
+            Verdict::Caution => ($this->isConductivity
+                ? 'Clean the cell, knock off bubbles and use fresh standard soon. '
+                : 'Clean the ring and use fresh standard soon. ')
+                . 'Usable until '
+                . SiteClock::short($cell->due_at)
+                . '.',
+            Verdict::Fail => !$this->isConductivity && CellStandard::hasWrongSign($cell->standard_value, $cell->reading)
+                ? 'The sign is the other one: check what was typed, the leads and the reference before the sensor.'
+                : 'Rinse, use fresh standard and read it again. If it stays off, clean or replace the sensor.',
         };
     }
 
@@ -98,10 +119,35 @@ final readonly class CellScreen
     public function meaning(CellCalibration $cell): string
     {
         if (!$this->isConductivity) {
-            return sprintf('Read %s mV; the standard has %s mV%s.', Numbers::fixed($cell->reading, 1), Numbers::plain($cell->standard_value), $cell->lot->reference === null ? '' : " against {$cell->lot->reference}");
+            return sprintf(
+                'Read %s mV; the standard has %s mV%s.',
+                Numbers::fixed($cell->reading, 1),
+                Numbers::plain($cell->standard_value),
+                $cell->lot->reference === null ? '' : " against {$cell->lot->reference}",
+            );
         }
-        $read = Conductivity::compensated($cell->reading, $cell->celsius, $cell->percentPerC(), (float) $cell->cell_factor, (float) $cell->offset_us);
+        $read = Conductivity::compensated(
+            $cell->reading,
+            $cell->celsius,
+            $cell->percentPerC(),
+            (float) $cell->cell_factor,
+            (float) $cell->offset_us,
+        );
 
-        return sprintf('Read %s µS/cm at %s%s: %s µS/cm at 25 °C, %s ppm dissolved solids by the factor 0.5, %s ppm by 0.7.', Numbers::plain($cell->reading), Celsius::at($cell->celsius, 1), $cell->other === null ? '' : sprintf(', and %s in %s shortly before', Numbers::plain($cell->other->reading), Numbers::plain($cell->other->standard_value)), Numbers::fixed($read->usPerCm25, 0), Numbers::fixed($read->tds500Ppm(), 0), Numbers::fixed($read->tds700Ppm(), 0));
+        return sprintf(
+            'Read %s µS/cm at %s%s: %s µS/cm at 25 °C, %s ppm dissolved solids by the factor 0.5, %s ppm by 0.7.',
+            Numbers::plain($cell->reading),
+            Celsius::at($cell->celsius, 1),
+            $cell->other === null
+                ? ''
+                : sprintf(
+                    ', and %s in %s shortly before',
+                    Numbers::plain($cell->other->reading),
+                    Numbers::plain($cell->other->standard_value),
+                ),
+            Numbers::fixed($read->usPerCm25, 0),
+            Numbers::fixed($read->tds500Ppm(), 0),
+            Numbers::fixed($read->tds700Ppm(), 0),
+        );
     }
 }

@@ -26,12 +26,26 @@ final readonly class Certificate
 
     public static function ofCalibration(Calibration $calibration): self
     {
-        return new self("calibration {$calibration->pair->electrode->code} / $calibration->id", 'Calibrate', 'certificate.calibration', route('calibrations.show', $calibration), CalibrationScreen::of($calibration), Ledger::head());
+        return new self(
+            "calibration {$calibration->pair->electrode->code} / $calibration->id",
+            'Calibrate',
+            'certificate.calibration',
+            route('calibrations.show', $calibration),
+            CalibrationScreen::of($calibration),
+            Ledger::head(),
+        );
     }
 
     public static function ofVerification(Verification $check): self
     {
-        return new self("verification {$check->thermometer->code} / $check->id", 'Verify', 'certificate.verification', route('verifications.show', $check), VerificationScreen::of($check), Ledger::head());
+        return new self(
+            "verification {$check->thermometer->code} / $check->id",
+            'Verify',
+            'certificate.verification',
+            route('verifications.show', $check),
+            VerificationScreen::of($check),
+            Ledger::head(),
+        );
     }
 
     public function fileName(): string

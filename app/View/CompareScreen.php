@@ -31,11 +31,19 @@ final readonly class CompareScreen
             $pair = Pair::query()->with('policy')->findOrFail($line->id);
             $policy ??= $pair->policy;
             $health = Health::of($pair);
-            $points = HealthScreen::series($health->calibrations->filter(static fn(Calibration $calibration): bool => $calibration->verdict !== Verdict::Fail && $calibration->void === null), 'slope_percent');
+            $points = HealthScreen::series(
+                $health->calibrations->filter(
+                    static fn(Calibration $calibration): bool => $calibration->verdict !== Verdict::Fail && $calibration->void === null,
+                ),
+                'slope_percent',
+            );
             $rows[] = ['pair' => $line, 'trend' => $health->trend, 'last' => $points === [] ? null : $points[count($points) - 1][1]];
             $series += $points === [] ? [] : [$line->code => $points];
         }
 
-        return new self($rows, new HistoryChart('Slope, % of the ideal', $series, $policy?->slope_low_percent, $policy?->slope_high_percent));
+        return new self(
+            $rows,
+            new HistoryChart('Slope, % of the ideal', $series, $policy?->slope_low_percent, $policy?->slope_high_percent),
+        );
     }
 }

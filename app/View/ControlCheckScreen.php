@@ -49,9 +49,22 @@ final readonly class ControlCheckScreen
 
     public static function of(Pair $pair, SimulatedBench $bench): self
     {
-        $pair->load(['meter', 'electrode', 'policy', 'newestCalibration.points', 'newestCalibration.void', 'newestCalibration.policy', 'newestCalibration.pair']);
+        $pair->load([
+            'meter',
+            'electrode',
+            'policy',
+            'newestCalibration.points',
+            'newestCalibration.void',
+            'newestCalibration.policy',
+            'newestCalibration.pair',
+        ]);
         $calibration = $pair->newestCalibration;
-        $checks = ControlCheck::query()->with(['lot', 'person'])->where('pair_id', $pair->id)->orderByDesc('at')->limit(self::SHOWN)->get();
+        $checks = ControlCheck::query()
+            ->with(['lot', 'person'])
+            ->where('pair_id', $pair->id)
+            ->orderByDesc('at')
+            ->limit(self::SHOWN)
+            ->get();
         $void = $calibration?->void;
 
         $bottles = self::independent($calibration);
@@ -63,9 +76,24 @@ final readonly class ControlCheckScreen
             $bottles,
             self::live($pair, $bench),
             $bench->bottleCups(...array_map(static fn(BottleLine $bottle): int => $bottle->id, array_slice($bottles, 0, 1))),
-            new CheckChart(array_values($checks->reverse()->map(static fn(ControlCheck $check): float => $check->error())->all()), $pair->policy->read_back_limit_ph),
-            $void === null ? new Collection() : Measurement::query()->with(['occasion.batch', 'occasion.decision'])->where('calibration_id', $void->calibration_id)->where('observed_at', '>', $void->back_to)->orderByDesc('observed_at')->limit(self::SHOWN)->get(),
-            CupThermometers::of($pair, $bench->knows($pair->electrode) ? Source::Simulated : Source::Typed, $standing === [] ? [] : $calibration->points->pluck('thermometer_id')->all()),
+            new CheckChart(
+                array_values($checks->reverse()->map(static fn(ControlCheck $check): float => $check->error())->all()),
+                $pair->policy->read_back_limit_ph,
+            ),
+            $void === null
+                ? new Collection()
+                : Measurement::query()
+                    ->with(['occasion.batch', 'occasion.decision'])
+                    ->where('calibration_id', $void->calibration_id)
+                    ->where('observed_at', '>', $void->back_to)
+                    ->orderByDesc('observed_at')
+                    ->limit(self::SHOWN)
+                    ->get(),
+            CupThermometers::of(
+                $pair,
+                $bench->knows($pair->electrode) ? Source::Simulated : Source::Typed,
+                $standing === [] ? [] : $calibration->points->pluck('thermometer_id')->all(),
+            ),
             $standing,
         );
     }
@@ -76,7 +104,14 @@ final readonly class ControlCheckScreen
         $calibration = $pair->newestCalibration;
 
         return $bench->knows($pair->electrode) && $calibration !== null
-            ? LiveReading::of($pair, $bench, $calibration->fitted(), Settling::WINDOW_S, route('checks.live', $pair), 'pH with the present calibration')
+            ? LiveReading::of(
+                $pair,
+                $bench,
+                $calibration->fitted(),
+                Settling::WINDOW_S,
+                route('checks.live', $pair),
+                'pH with the present calibration',
+            )
             : null;
     }
 
@@ -91,9 +126,21 @@ final readonly class ControlCheckScreen
             return [];
         }
         $used = $calibration->points->map(static fn(CalibrationPoint $point): int => $point->lot_id)->all();
-        $bottles = array_column(array_filter(Lines::bottles(SolutionKind::Buffer), static fn(BottleLine $bottle): bool => !in_array($bottle->id, $used, true) && Bottles::objection($bottle) === null), null, 'id');
+        $bottles = array_column(
+            array_filter(
+                Lines::bottles(SolutionKind::Buffer),
+                static fn(BottleLine $bottle): bool => !in_array($bottle->id, $used, true) && Bottles::objection($bottle) === null,
+            ),
+            null,
+            'id',
+        );
         uasort($bottles, static fn(BottleLine $a, BottleLine $b): int => [$a->expandedU, $a->code] <=> [$b->expandedU, $b->code]);
-        $order = ControlBuffer::among(array_map(static fn(BottleLine $bottle): float => (float) $bottle->nominalPh, $bottles), $calibration->bracket_low_ph, $calibration->bracket_high_ph, Judging::edges());
+        $order = ControlBuffer::among(
+            array_map(static fn(BottleLine $bottle): float => (float) $bottle->nominalPh, $bottles),
+            $calibration->bracket_low_ph,
+            $calibration->bracket_high_ph,
+            Judging::edges(),
+        );
 
         return array_map(static fn(int|string $id): BottleLine => $bottles[$id], $order);
     }

@@ -25,7 +25,14 @@ final readonly class CourseScreen
      * @param list<CourseFinding> $findings that stand
      * @param list<ThermometerLine> $thermometers
      */
-    private function __construct(public Batch $batch, public Collection $courses, public array $limits, public array $findings, public ?CourseChart $chart, public array $thermometers) {}
+    private function __construct(
+        public Batch $batch,
+        public Collection $courses,
+        public array $limits,
+        public array $findings,
+        public ?CourseChart $chart,
+        public array $thermometers,
+    ) {}
 
     /**
      * @param list<CourseFinding> $findings
@@ -51,7 +58,12 @@ final readonly class CourseScreen
     {
         $names = array_map(static fn(LimitRow $limit): string => (string) $limit->name, $batch->limits());
         $findings = CourseFinding::standing($batch->id)->whereIn('limit_name', $names)->limit(self::FINDINGS)->get()->all();
-        usort($findings, static fn(CourseFinding $a, CourseFinding $b): int => [$a->isDue() ? $a->verdict->rank() : 3] <=> [$b->isDue() ? $b->verdict->rank() : 3]);
+        usort(
+            $findings,
+            static fn(CourseFinding $a, CourseFinding $b): int => [$a->isDue() ? $a->verdict->rank() : 3] <=> [
+                $b->isDue() ? $b->verdict->rank() : 3,
+            ],
+        );
 
         return $findings;
     }
@@ -59,13 +71,28 @@ final readonly class CourseScreen
     public static function of(Batch $batch): self
     {
         $batch->load(Batch::JUDGED);
-        $courses = Course::query()->with(['thermometer', 'strikes', 'parts' => static fn($query) => $query->select(['id', 'course_id', 'drawn', 'is_complete', 'expanded_u_c', 'at'])])->where('batch_id', $batch->id)->orderByDesc('id')->limit(self::COURSES)->get();
+        $courses = Course::query()
+            ->with([
+                'thermometer',
+                'strikes',
+                'parts' => static fn($query) => $query->select(['id', 'course_id', 'drawn', 'is_complete', 'expanded_u_c', 'at']),
+            ])
+            ->where('batch_id', $batch->id)
+            ->orderByDesc('id')
+            ->limit(self::COURSES)
+            ->get();
         $lines = [];
         $start = $batch->started_at->getTimestamp();
         foreach ($courses as $course) {
             $points = [];
             foreach ($course->parts as $part) {
-                array_push($points, ...array_map(static fn(array $point): array => [((int) $point[0] - $start) / 3600, (float) $point[1]], array_values(array_filter((array) $part->drawn, is_array(...)))));
+                array_push(
+                    $points,
+                    ...array_map(
+                        static fn(array $point): array => [((int) $point[0] - $start) / 3600, (float) $point[1]],
+                        array_values(array_filter((array) $part->drawn, is_array(...))),
+                    ),
+                );
             }
             $lines[] = ['name' => $course->point, 'points' => $points];
         }
@@ -91,7 +118,10 @@ final readonly class CourseScreen
      */
     private static function fitFirst(array $thermometers): array
     {
-        usort($thermometers, static fn(ThermometerLine $a, ThermometerLine $b): int => $b->status()->state->isInForce() <=> $a->status()->state->isInForce());
+        usort(
+            $thermometers,
+            static fn(ThermometerLine $a, ThermometerLine $b): int => $b->status()->state->isInForce() <=> $a->status()->state->isInForce(),
+        );
 
         return $thermometers;
     }

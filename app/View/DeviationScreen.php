@@ -17,6 +17,9 @@ final readonly class DeviationScreen
     {
         $deviation->load(['batch.product.limits', 'batch.newestEvent', 'person', 'actions.person', 'disposition.person']);
 
-        return new self($deviation, $deviation->batch->product->limits->first(static fn(LimitRow $limit): bool => $limit->name === $deviation->limit_name));
+        return new self(
+            $deviation,
+            $deviation->batch->product->limits->first(static fn(LimitRow $limit): bool => $limit->name === $deviation->limit_name),
+        );
     }
 }

@@ -16,19 +16,61 @@ final class Doors
     private const SITE = [
         'People' => [
             ['People', 'people', 'who works here, roles, invitations', 'users accounts roles leads checkers auditors invite staff', null],
-            ['Your page', 'yourself', 'e-mails, passphrase, PIN, authenticator, sessions', 'account profile password passphrase pin authenticator sessions email yourself', null],
-            ['Access log', 'access', 'who signed in, from where, and what failed', 'sign in login attempts security audit', Rights::READ_ACCESS],
+            [
+                'Your page',
+                'yourself',
+                'e-mails, passphrase, PIN, authenticator, sessions',
+                'account profile password passphrase pin authenticator sessions email yourself',
+                null,
+            ],
+            [
+                'Access log',
+                'access',
+                'who signed in, from where, and what failed',
+                'sign in login attempts security audit',
+                Rights::READ_ACCESS,
+            ],
         ],
         'How things are judged' => [
             ['Products', 'products', 'limits, sampling, library', 'recipes limits critical legal library', null],
             ['Methods', 'methods', 'how each kind of sample is prepared and read', 'procedure sample preparation slurry', null],
-            ['Policies', 'policies', 'when instruments are calibrated, checked and taken out of use', 'calibration interval slope offset acceptance policy', null],
-            ['Accepted outside sources', 'sources', 'laboratories and instruments whose values count', 'laboratory external values certificate', null],
+            [
+                'Policies',
+                'policies',
+                'when instruments are calibrated, checked and taken out of use',
+                'calibration interval slope offset acceptance policy',
+                null,
+            ],
+            [
+                'Accepted outside sources',
+                'sources',
+                'laboratories and instruments whose values count',
+                'laboratory external values certificate',
+                null,
+            ],
         ],
         'Site' => [
-            ['Settings', 'settings', 'temperature unit, decimal sign, time zone, two-step sign-in', 'configuration preferences unit celsius fahrenheit zone options', null],
-            ['This installation', 'system', 'version, libraries, keys, backups, self-test', 'description system version software validation', Rights::READ_ACCESS],
-            ['How the records are kept', 'clock', 'backups, verification, the clock', 'backup restore ledger seal verify records clock time keeping integrity', null],
+            [
+                'Settings',
+                'settings',
+                'temperature unit, decimal sign, time zone, two-step sign-in',
+                'configuration preferences unit celsius fahrenheit zone options',
+                null,
+            ],
+            [
+                'This installation',
+                'system',
+                'version, libraries, keys, backups, self-test',
+                'description system version software validation',
+                Rights::READ_ACCESS,
+            ],
+            [
+                'How the records are kept',
+                'clock',
+                'backups, verification, the clock',
+                'backup restore ledger seal verify records clock time keeping integrity',
+                null,
+            ],
         ],
         'At the bench' => [
             ['Calculators', 'calculators', 'doses, blends, brines, solutions', 'calculate sums dilution acid dose brine blend', null],
@@ -36,7 +78,13 @@ final class Doors
             ['Day sheet', 'today.sheet', 'today’s work on paper', 'print paper plan', null],
             ['Compare electrodes', 'electrodes', 'slope, offset and response side by side', 'health slope aging', null],
             ['Blind duplicates', 'repeatability', 'how well two readings of one sample agree', 'repeatability precision', null],
-            ['Reference temperatures', 'verify.reference', 'ice point and boiling point at this site', 'ice boiling elevation pressure barometer', null],
+            [
+                'Reference temperatures',
+                'verify.reference',
+                'ice point and boiling point at this site',
+                'ice boiling elevation pressure barometer',
+                null,
+            ],
             ['Thermometers side by side', 'verify.alike', 'alike probes read in one bath', 'alike probes compare', null],
         ],
     ];
@@ -58,7 +106,13 @@ final class Doors
     /** @return array<string, list<array{name: string, url: string, hint: string}>> by section, those that the person may open */
     public static function site(): array
     {
-        return array_map(static fn(array $doors): array => array_map(static fn(array $door): array => ['name' => $door[0], 'url' => route($door[1]), 'hint' => $door[2]], self::open($doors)), self::SITE);
+        return array_map(
+            static fn(array $doors): array => array_map(
+                static fn(array $door): array => ['name' => $door[0], 'url' => route($door[1]), 'hint' => $door[2]],
+                self::open($doors),
+            ),
+            self::SITE,
+        );
     }
 
     /**

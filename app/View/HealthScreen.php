@@ -35,7 +35,12 @@ final readonly class HealthScreen
     {
         $trend = $health->trend;
         $perYear = $trend?->percentPerYear;
-        $rest = ' In use since ' . SiteClock::day($pair->electrode->first_used_on) . '; plan a replacement for ' . SiteClock::day(CareSchedule::replaceBy($pair->electrode->first_used_on)) . ' at the latest.';
+        $rest
+            = ' In use since '
+            . SiteClock::day($pair->electrode->first_used_on)
+            . '; plan a replacement for '
+            . SiteClock::day(CareSchedule::replaceBy($pair->electrode->first_used_on))
+            . ' at the latest.';
         if ($trend === null || $perYear === null) {
             return ['idle', 'Too few calibrations for a trend.' . $rest];
         }
@@ -45,7 +50,16 @@ final readonly class HealthScreen
         }
         $orderBy = CarbonImmutable::parse($trend->earliest ?? $trend->leavesPolicyOn)->subDays(CareSchedule::ORDER_AHEAD_DAYS);
 
-        return [CareSchedule::isForeseen(new \DateTimeImmutable($trend->leavesPolicyOn), CarbonImmutable::now()) ? 'care' : 'met', sprintf('%s It reaches %s %%, the lowest allowed, about %s. Order a replacement by %s.', $moves, Numbers::plain($pair->policy->slope_low_percent), SiteClock::reckonedDay($trend->leavesPolicyOn, $trend->earliest, $trend->latest), SiteClock::day($orderBy))];
+        return [
+            CareSchedule::isForeseen(new \DateTimeImmutable($trend->leavesPolicyOn), CarbonImmutable::now()) ? 'care' : 'met',
+            sprintf(
+                '%s It reaches %s %%, the lowest allowed, about %s. Order a replacement by %s.',
+                $moves,
+                Numbers::plain($pair->policy->slope_low_percent),
+                SiteClock::reckonedDay($trend->leavesPolicyOn, $trend->earliest, $trend->latest),
+                SiteClock::day($orderBy),
+            ),
+        ];
     }
 
     /** What a cleaning did: slope, response and check buffer before and after. */
@@ -55,13 +69,21 @@ final readonly class HealthScreen
         if ($proof === null) {
             return 'soak it 1 h, then calibrate. Slope, response and check buffer will show the effect.';
         }
-        $change = static fn(string $what, ?float $before, ?float $after, int $decimals, string $unit): ?string => $before === null || $after === null ? null : sprintf('%s %s → %s%s', $what, Numbers::fixed($before, $decimals), Numbers::fixed($after, $decimals), $unit);
+        $change = static fn(string $what, ?float $before, ?float $after, int $decimals, string $unit): ?string => $before === null
+        || $after === null
+            ? null
+            : sprintf('%s %s → %s%s', $what, Numbers::fixed($before, $decimals), Numbers::fixed($after, $decimals), $unit);
 
-        return implode(', ', array_filter([
-            $change('slope', $proof->slopeBefore, $proof->slopeAfter, 1, ' %'),
-            $change('response', $proof->responseBefore, $proof->responseAfter, 0, ' s'),
-            $change('check buffer', $cleaning->checkBefore, $cleaning->checkAfter, 2, ' pH off'),
-        ])) . '. ' . CareWords::effect($proof->effect);
+        return implode(
+            ', ',
+            array_filter([
+                $change('slope', $proof->slopeBefore, $proof->slopeAfter, 1, ' %'),
+                $change('response', $proof->responseBefore, $proof->responseAfter, 0, ' s'),
+                $change('check buffer', $cleaning->checkBefore, $cleaning->checkAfter, 2, ' pH off'),
+            ]),
+        )
+            . '. '
+            . CareWords::effect($proof->effect);
     }
 
     /** @return list<HistoryChart> */
@@ -69,15 +91,36 @@ final readonly class HealthScreen
     {
         $policy = $pair->policy;
         $of = static fn(string $column): array => self::series($health->calibrations, $column);
-        $slopes = array_filter(['acid side' => $of('slope_percent'), 'alkaline side' => $of('alkaline_slope_percent')], static fn(array $points): bool => $points !== []);
+        $slopes = array_filter(
+            ['acid side' => $of('slope_percent'), 'alkaline side' => $of('alkaline_slope_percent')],
+            static fn(array $points): bool => $points !== [],
+        );
         $limit = $policy->offset_mv ?? ($policy->zero_point_ph === null ? null : round($policy->zero_point_ph * 59.16, 1));
 
-        return array_values(array_filter([
-            new HistoryChart('Slope, % of the ideal', $slopes, $policy->slope_low_percent, $policy->slope_high_percent, self::trend($health), self::reach($health)),
-            new HistoryChart('Offset at pH 7, mV', ['offset' => $of('offset_mv')], $limit === null ? null : -$limit, $limit),
-            new HistoryChart('Response, s', ['response' => $of('response_time_s')], 0.0, $policy->response_time_s),
-            new HistoryChart('Read-back error, pH', ['read back' => $of('read_back_error_ph')], -$policy->read_back_limit_ph, $policy->read_back_limit_ph, least: 0.01),
-        ], static fn(HistoryChart $chart): bool => array_merge([], ...array_values($chart->series)) !== []));
+        return array_values(
+            array_filter(
+                [
+                    new HistoryChart(
+                        'Slope, % of the ideal',
+                        $slopes,
+                        $policy->slope_low_percent,
+                        $policy->slope_high_percent,
+                        self::trend($health),
+                        self::reach($health),
+                    ),
+                    new HistoryChart('Offset at pH 7, mV', ['offset' => $of('offset_mv')], $limit === null ? null : -$limit, $limit),
+                    new HistoryChart('Response, s', ['response' => $of('response_time_s')], 0.0, $policy->response_time_s),
+                    new HistoryChart(
+                        'Read-back error, pH',
+                        ['read back' => $of('read_back_error_ph')],
+                        -$policy->read_back_limit_ph,
+                        $policy->read_back_limit_ph,
+                        least: 0.01,
+                    ),
+                ],
+                static fn(HistoryChart $chart): bool => array_merge([], ...array_values($chart->series)) !== [],
+            ),
+        );
     }
 
     /**
@@ -87,8 +130,17 @@ final readonly class HealthScreen
      */
     public static function series(Collection $calibrations, string $column): array
     {
-        return array_values($calibrations->filter(static fn(Calibration $calibration): bool => is_float($calibration->getAttribute($column)))
-            ->map(static fn(Calibration $calibration): array => [CarbonImmutable::instance($calibration->at), (float) $calibration->getAttribute($column)])->all());
+        return array_values(
+            $calibrations
+                ->filter(static fn(Calibration $calibration): bool => is_float($calibration->getAttribute($column)))
+                ->map(
+                    static fn(Calibration $calibration): array => [
+                        CarbonImmutable::instance($calibration->at),
+                        (float) $calibration->getAttribute($column),
+                    ],
+                )
+                ->all(),
+        );
     }
 
     /** @return array{}|array{array{CarbonImmutable, float}, array{CarbonImmutable, float}} */
@@ -99,7 +151,10 @@ final readonly class HealthScreen
         if ($trend?->percentPerYear === null || $first === null) {
             return [];
         }
-        $ends = [CarbonImmutable::instance($first->at), CarbonImmutable::parse($trend->leavesPolicyOn ?? CarbonImmutable::now()->toDateString())];
+        $ends = [
+            CarbonImmutable::instance($first->at),
+            CarbonImmutable::parse($trend->leavesPolicyOn ?? CarbonImmutable::now()->toDateString()),
+        ];
 
         return array_map(static fn(CarbonImmutable $at): array => [$at, (float) $trend->at($at->toDateString())], $ends);
     }

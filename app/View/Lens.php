@@ -17,7 +17,10 @@ final readonly class Lens
     public static function on(float $nowHours, array $look): self
     {
         ['from' => $from, 'to' => $to] = $look;
-        $range = $from === null || $to === null || $from < 0 || $to > self::LONGEST_H || $to - $from < self::SHORTEST_H - 1e-9 ? null : [$from, $to];
+        $range
+            = $from === null || $to === null || $from < 0 || $to > self::LONGEST_H || $to - $from < self::SHORTEST_H - 1e-9
+                ? null
+                : [$from, $to];
 
         return new self($range, $nowHours, $look['compares']);
     }

@@ -57,16 +57,47 @@ final readonly class LifeScreen
         $additions = Addition::query()->with('person')->where('batch_id', $batch->id)->orderByDesc('id')->limit(self::SHOWN)->get();
 
         return new self(
-            array_map(static fn(string $step): array => ['step' => $step, 'stands' => $batch->steps->first(static fn(BatchStep $one): bool => $one->step === $step), 'repeats' => StepDoubt::repeats($step)], $isMeasured || $batch->state() === BatchState::Planned ? array_keys($batch->countedSteps()) : []),
+            array_map(
+                static fn(string $step): array => [
+                    'step' => $step,
+                    'stands' => $batch->steps->first(static fn(BatchStep $one): bool => $one->step === $step),
+                    'repeats' => StepDoubt::repeats($step),
+                ],
+                $isMeasured || $batch->state() === BatchState::Planned ? array_keys($batch->countedSteps()) : [],
+            ),
             $isMeasured ? $batch->unanswered() : [],
             $isMeasured ? Together::open($batch) : [],
-            Deviation::query()->with(['disposition', 'person'])->where('batch_id', $batch->id)->orderByRaw('exists (select 1 from dispositions where dispositions.deviation_id = deviations.id)')->orderByDesc('id')->limit(self::SHOWN)->get(),
+            Deviation::query()
+                ->with(['disposition', 'person'])
+                ->where('batch_id', $batch->id)
+                ->orderByRaw('exists (select 1 from dispositions where dispositions.deviation_id = deviations.id)')
+                ->orderByDesc('id')
+                ->limit(self::SHOWN)
+                ->get(),
             $additions,
             array_values($additions->pluck('plan_id')->filter(static fn(mixed $id): bool => is_int($id))->all()),
-            array_map(static fn(string $at): CarbonImmutable => CarbonImmutable::parse($at, 'UTC'), array_filter(Addition::query()->whereIn('id', $additions->modelKeys())->selectRaw('id, (select min(drawn_at) from occasions where occasions.batch_id = additions.batch_id and drawn_at > additions.at) as read_at')->pluck('read_at', 'id')->all(), is_string(...))),
+            array_map(
+                static fn(string $at): CarbonImmutable => CarbonImmutable::parse($at, 'UTC'),
+                array_filter(
+                    Addition::query()
+                        ->whereIn('id', $additions->modelKeys())
+                        ->selectRaw(
+                            'id, (select min(drawn_at) from occasions where occasions.batch_id = additions.batch_id and drawn_at > '
+                                . 'additions.at) as read_at',
+                        )
+                        ->pluck('read_at', 'id')
+                        ->all(),
+                    is_string(...),
+                ),
+            ),
             BatchNote::query()->with('person')->where('batch_id', $batch->id)->orderByDesc('id')->limit(self::SHOWN)->get(),
             BatchParent::query()->with('parent')->where('batch_id', $batch->id)->limit(self::SHOWN)->get(),
-            array_values(array_map(static fn(LimitRow $limit): string => (string) $limit->name, array_filter($batch->limits(), static fn(LimitRow $limit): bool => $limit->course !== null))),
+            array_values(
+                array_map(
+                    static fn(LimitRow $limit): string => (string) $limit->name,
+                    array_filter($batch->limits(), static fn(LimitRow $limit): bool => $limit->course !== null),
+                ),
+            ),
             $isMeasured ? Outlet::of($batch) : null,
         );
     }

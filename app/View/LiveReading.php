@@ -59,7 +59,15 @@ final readonly class LiveReading
         $trace = $bench->cellTrace($immersion);
         $in = CellReading::criterion($pair, $trace);
 
-        return self::drawn($immersion, $trace, $in, Settling::WINDOW_S, $url, $pair->electrode->measures === Measures::Redox ? $in->name : "$in->name, not compensated", '');
+        return self::drawn(
+            $immersion,
+            $trace,
+            $in,
+            Settling::WINDOW_S,
+            $url,
+            $pair->electrode->measures === Measures::Redox ? $in->name : "$in->name, not compensated",
+            '',
+        );
     }
 
     /** An immersion that has been accepted says nothing new: the electrode has to be moved on. */
@@ -73,9 +81,25 @@ final readonly class LiveReading
         return new self($url, null, null, $immersion === null ? 1 : $immersion->speed, '', '', 0.0, 0.0);
     }
 
-    private static function drawn(Immersion $immersion, CoreTrace $trace, SettlingCriterion $in, float $windowS, string $url, string $judgedBy, string $raw): self
-    {
-        return new self($url, new SettlingTrace($trace, $in->progress($trace, $windowS), $in, $windowS), $immersion->cupId, $immersion->speed, $judgedBy, $raw, $trace->points[count($trace->points) - 1][2], $trace->lastSecond());
+    private static function drawn(
+        Immersion $immersion,
+        CoreTrace $trace,
+        SettlingCriterion $in,
+        float $windowS,
+        string $url,
+        string $judgedBy,
+        string $raw,
+    ): self {
+        return new self(
+            $url,
+            new SettlingTrace($trace, $in->progress($trace, $windowS), $in, $windowS),
+            $immersion->cupId,
+            $immersion->speed,
+            $judgedBy,
+            $raw,
+            $trace->points[count($trace->points) - 1][2],
+            $trace->lastSecond(),
+        );
     }
 
     /**

@@ -65,9 +65,19 @@ final readonly class LogScreen
     /** @return list<Lot> usable buffers, the one opened last at the end */
     private static function lots(): array
     {
-        $usable = array_filter(Lines::bottles(SolutionKind::Buffer), static fn(BottleLine $bottle): bool => Bottles::objection($bottle) === null);
+        $usable = array_filter(
+            Lines::bottles(SolutionKind::Buffer),
+            static fn(BottleLine $bottle): bool => Bottles::objection($bottle) === null,
+        );
 
-        return array_values(Lot::query()->whereIn('id', array_map(static fn(BottleLine $bottle): int => $bottle->id, $usable))->orderBy('opened_on')->orderBy('code')->get()->all());
+        return array_values(
+            Lot::query()
+                ->whereIn('id', array_map(static fn(BottleLine $bottle): int => $bottle->id, $usable))
+                ->orderBy('opened_on')
+                ->orderBy('code')
+                ->get()
+                ->all(),
+        );
     }
 
     private static function window(LogUpload $upload): float

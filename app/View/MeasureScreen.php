@@ -54,7 +54,24 @@ final readonly class MeasureScreen
 
     public static function of(MeasurementDraft $draft, SimulatedBench $bench): self
     {
-        $draft->load(['replicates', 'sample.occasion.batch.product.limits', 'sample.occasion.batch.product.method', 'sample.occasion.batch.steps', 'sample.occasion.batch.answers', 'pair.meter', 'pair.electrode', 'pair.policy', 'calibration.points.lot', 'calibration.run', 'calibration.policy', 'calibration.void', 'verification.thermometer', 'verification.outcome', 'method', 'holder']);
+        $draft->load([
+            'replicates',
+            'sample.occasion.batch.product.limits',
+            'sample.occasion.batch.product.method',
+            'sample.occasion.batch.steps',
+            'sample.occasion.batch.answers',
+            'pair.meter',
+            'pair.electrode',
+            'pair.policy',
+            'calibration.points.lot',
+            'calibration.run',
+            'calibration.policy',
+            'calibration.void',
+            'verification.thermometer',
+            'verification.outcome',
+            'method',
+            'holder',
+        ]);
         $batch = $draft->sample->occasion->batch;
         $assessment = $draft->replicates->isEmpty() ? null : self::assess($draft, $batch);
         $lines = $assessment === null ? null : DecisionLines::of($assessment, $batch);
@@ -71,8 +88,23 @@ final readonly class MeasureScreen
             $draft->source === Source::Simulated ? $bench->sampleCups($batch->id) : [],
             $assessment,
             $lines,
-            $assessment === null || $lines === null ? null : new AcidRule($assessment->portion->value, $assessment->portion->expandedU, $draft->calibration->calibrationFunction()->buffers(), Wall::all($lines), self::earlier($batch, CarbonImmutable::instance($draft->sample->drawn_at), $draft->sample->occasion_id)),
-            $uncertainty === null ? null : new BudgetBar(array_map(static fn(BudgetLine $line): array => ['name' => $line->name, 'u' => $line->u, 'share' => $line->share], $uncertainty->budget)),
+            $assessment === null || $lines === null
+                ? null
+                : new AcidRule(
+                    $assessment->portion->value,
+                    $assessment->portion->expandedU,
+                    $draft->calibration->calibrationFunction()->buffers(),
+                    Wall::all($lines),
+                    self::earlier($batch, CarbonImmutable::instance($draft->sample->drawn_at), $draft->sample->occasion_id),
+                ),
+            $uncertainty === null
+                ? null
+                : new BudgetBar(
+                    array_map(
+                        static fn(BudgetLine $line): array => ['name' => $line->name, 'u' => $line->u, 'share' => $line->share],
+                        $uncertainty->budget,
+                    ),
+                ),
             $ways,
             $inputs === null || $open === null ? null : GainWords::proof($ways, $open->decides->value, $open->margin, Gain::least($inputs)),
         );
@@ -82,7 +114,13 @@ final readonly class MeasureScreen
     private static function open(?DecisionLines $lines): ?JudgedLimit
     {
         foreach ($lines->due ?? [] as $one) {
-            if ($one->limit->measurand === Measurand::Ph->value && $one->limit->limit->kind->binds() && $one->valueConformity === Conformity::Inconclusive && $one->margin >= 0 && $one->spare() < 0) {
+            if (
+                $one->limit->measurand === Measurand::Ph->value
+                && $one->limit->limit->kind->binds()
+                && $one->valueConformity === Conformity::Inconclusive
+                && $one->margin >= 0
+                && $one->spare() < 0
+            ) {
                 return $one;
             }
         }
@@ -94,7 +132,14 @@ final readonly class MeasureScreen
     public static function live(MeasurementDraft $draft, SimulatedBench $bench): ?LiveReading
     {
         return $draft->source === Source::Simulated && $draft->isOpen()
-            ? LiveReading::of($draft->pair, $bench, $draft->calibration->fitted(), $draft->windowS(), route('drafts.live', $draft), 'pH before the temperature correction')
+            ? LiveReading::of(
+                $draft->pair,
+                $bench,
+                $draft->calibration->fitted(),
+                $draft->windowS(),
+                route('drafts.live', $draft),
+                'pH before the temperature correction',
+            )
             : null;
     }
 
@@ -114,7 +159,16 @@ final readonly class MeasureScreen
         $occasion = $draft->sample->occasion;
         $joined = $occasion->measurements()->with(MeasuredPlace::RESTS_ON)->get();
 
-        return Assessment::of($batch, $occasion->stage, CarbonImmutable::instance($occasion->drawn_at), [...array_values($joined->map(static fn(Measurement $one): MeasuredPlace => MeasuredPlace::recorded($one))->all()), MeasuredPlace::inHand($draft)], $occasion->id);
+        return Assessment::of(
+            $batch,
+            $occasion->stage,
+            CarbonImmutable::instance($occasion->drawn_at),
+            [
+                ...array_values($joined->map(static fn(Measurement $one): MeasuredPlace => MeasuredPlace::recorded($one))->all()),
+                MeasuredPlace::inHand($draft),
+            ],
+            $occasion->id,
+        );
     }
 
     /** @return list<float> pH of the occasions before, the newest first */

@@ -49,7 +49,37 @@ final readonly class MeasurementScreen
 
     public static function of(Measurement $measurement): self
     {
-        $measurement->load(['occasion.batch.product.limits', 'occasion.batch.product.method', 'occasion.batch.newestEvent', 'occasion.measurements.sample', 'occasion.measurements.elsewhere', 'occasion.measurements.replicates', 'occasion.end', 'occasion.batch.steps', 'occasion.batch.answers', 'occasion.batch.newestRoute', 'occasion.decision.outcomes', 'occasion.decision.person', 'sample', 'pair.electrode', 'pair.meter', 'pair.parting', 'pair.policy', 'calibration.points.lot', 'calibration.run', 'calibration.void', 'verification.thermometer', 'verification.outcome', 'method', 'person', 'titration.standardisation.lot', 'replicates', 'elsewhere', 'superseded', 'successor']);
+        $measurement->load([
+            'occasion.batch.product.limits',
+            'occasion.batch.product.method',
+            'occasion.batch.newestEvent',
+            'occasion.measurements.sample',
+            'occasion.measurements.elsewhere',
+            'occasion.measurements.replicates',
+            'occasion.end',
+            'occasion.batch.steps',
+            'occasion.batch.answers',
+            'occasion.batch.newestRoute',
+            'occasion.decision.outcomes',
+            'occasion.decision.person',
+            'sample',
+            'pair.electrode',
+            'pair.meter',
+            'pair.parting',
+            'pair.policy',
+            'calibration.points.lot',
+            'calibration.run',
+            'calibration.void',
+            'verification.thermometer',
+            'verification.outcome',
+            'method',
+            'person',
+            'titration.standardisation.lot',
+            'replicates',
+            'elsewhere',
+            'superseded',
+            'successor',
+        ]);
         $decision = $measurement->occasion->decision ?? throw new \LogicException('What is recorded was judged.');
         $batch = $measurement->occasion->batch;
         $portions = $measurement->titration?->portions() ?? [];
@@ -64,13 +94,27 @@ final readonly class MeasurementScreen
             $decision,
             $lines,
             self::answer($measurement, $lines),
-            $decision->measurand === Measurand::Ph ? new AcidRule($decision->value, $decision->expanded_u, $measurement->calibration?->calibrationFunction()->buffers() ?? [], Wall::all($lines)) : null,
+            $decision->measurand === Measurand::Ph
+                ? new AcidRule(
+                    $decision->value,
+                    $decision->expanded_u,
+                    $measurement->calibration?->calibrationFunction()->buffers() ?? [],
+                    Wall::all($lines),
+                )
+                : null,
             $budget === [] ? null : new BudgetBar($budget),
-            $batch->state()->isMeasured() && Together::isOpen($measurement->occasion, $batch, CarbonImmutable::now()) ? self::lacks($measurement, $batch) : [],
+            $batch->state()->isMeasured() && Together::isOpen($measurement->occasion, $batch, CarbonImmutable::now())
+                ? self::lacks($measurement, $batch)
+                : [],
             $measurement->elsewhere,
             self::curves($measurement->titration),
             $meq,
-            $meq > 0 ? array_combine(array_column(Acid::cases(), 'value'), array_map(static fn(Acid $acid): float => $meq / 1000 * $acid->equivalentWeight(), Acid::cases())) : [],
+            $meq > 0
+                ? array_combine(
+                    array_column(Acid::cases(), 'value'),
+                    array_map(static fn(Acid $acid): float => ($meq / 1000) * $acid->equivalentWeight(), Acid::cases()),
+                )
+                : [],
         );
     }
 
@@ -92,14 +136,18 @@ final readonly class MeasurementScreen
 
     private function decidedIn(): ?AcidityUnit
     {
-        return ($this->decision->measurand === $this->measurement->measurand ? $this->measurement->acidityUnit() : null) ?? $this->decision->acidityUnit();
+        return ($this->decision->measurand === $this->measurement->measurand ? $this->measurement->acidityUnit() : null)
+            ?? $this->decision->acidityUnit();
     }
 
     /** @return array{sign: string, head: string, tail: string} what answers who has read this */
     private static function answer(Measurement $measurement, DecisionLines $lines): array
     {
-        return $lines->answers($measurement->measurand->value, $measurement->basis)
-            ?? ['sign' => 'idle', 'head' => 'No limit applies', 'tail' => 'This product has none on ' . $measurement->measurand->on($measurement->basis)->words() . '; the value is recorded.'];
+        return $lines->answers($measurement->measurand->value, $measurement->basis) ?? [
+            'sign' => 'idle',
+            'head' => 'No limit applies',
+            'tail' => 'This product has none on ' . $measurement->measurand->on($measurement->basis)->words() . '; the value is recorded.',
+        ];
     }
 
     /** @return list<string> */
@@ -122,18 +170,40 @@ final readonly class MeasurementScreen
     public function boundSo2(): ?array
     {
         $method = $this->elsewhere?->so2_method;
-        $of = fn(Measurand $measurand): ?Measurement => $method === null ? null : $this->measurement->occasion->measurements->first(static fn(Measurement $one): bool => $one->measurand === $measurand && $one->elsewhere?->so2_method === $method);
+        $of = fn(Measurand $measurand): ?Measurement => $method === null
+            ? null
+            : $this->measurement->occasion->measurements->first(
+                static fn(Measurement $one): bool => $one->measurand === $measurand && $one->elsewhere?->so2_method === $method,
+            );
         [$total, $free] = [$of(Measurand::TotalSo2), $of(Measurand::FreeSo2)];
         if ($total === null || $free === null) {
             return null;
         }
         $mean = static fn(Measurement $one): float => (float) $one->replicates->avg('value');
-        $bound = So2Method::bound($mean($total), $total->replicates->first()?->expanded_u, $mean($free), $free->replicates->first()?->expanded_u);
-        $numbers = sprintf('total %s and free %s mg/L, both by %s', Measurand::TotalSo2->shown($mean($total)), Measurand::FreeSo2->shown($mean($free)), $method?->words());
+        $bound = So2Method::bound(
+            $mean($total),
+            $total->replicates->first()?->expanded_u,
+            $mean($free),
+            $free->replicates->first()?->expanded_u,
+        );
+        $numbers = sprintf(
+            'total %s and free %s mg/L, both by %s',
+            Measurand::TotalSo2->shown($mean($total)),
+            Measurand::FreeSo2->shown($mean($free)),
+            $method?->words(),
+        );
 
         return $bound === null
             ? ['words' => "Free cannot be above total: $numbers. Measure both again on a fresh sample.", 'isImpossible' => true]
-            : ['words' => sprintf('%s mg/L bound%s: %s.', Measurand::TotalSo2->shown($bound[0]), $bound[1] === null ? '' : ' ± ' . Measurand::TotalSo2->shownBy($bound[1]), $numbers), 'isImpossible' => false];
+            : [
+                'words' => sprintf(
+                    '%s mg/L bound%s: %s.',
+                    Measurand::TotalSo2->shown($bound[0]),
+                    $bound[1] === null ? '' : ' ± ' . Measurand::TotalSo2->shownBy($bound[1]),
+                    $numbers,
+                ),
+                'isImpossible' => false,
+            ];
     }
 
     /** Whether its sample stood too long to tell of the moment at which it was drawn. */
@@ -141,7 +211,12 @@ final readonly class MeasurementScreen
     {
         $measurement = $this->measurement;
 
-        return $measurement->measurand !== Measurand::Temperature && Freshness::isStale(CarbonImmutable::instance($measurement->sample->drawn_at), CarbonImmutable::instance($measurement->observed_at), $measurement->sample->chilled);
+        return $measurement->measurand !== Measurand::Temperature
+            && Freshness::isStale(
+                CarbonImmutable::instance($measurement->sample->drawn_at),
+                CarbonImmutable::instance($measurement->observed_at),
+                $measurement->sample->chilled,
+            );
     }
 
     /**

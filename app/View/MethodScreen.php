@@ -21,7 +21,13 @@ final readonly class MethodScreen
      * @param Collection<int, Method> $versions the newest first
      * @param Collection<int, Product> $products that are measured by it now
      */
-    private function __construct(public Method $method, public bool $isOwn, public Collection $versions, public Collection $products, public bool $isNewest) {}
+    private function __construct(
+        public Method $method,
+        public bool $isOwn,
+        public Collection $versions,
+        public Collection $products,
+        public bool $isNewest,
+    ) {}
 
     public static function of(Method $method): self
     {
@@ -52,15 +58,59 @@ final readonly class MethodScreen
 
         return [
             ...$rows,
-            ['Portions per place', sprintf('%d; one more if they differ by more than %s pH', $method->portions, self::number($method->agree_within_ph))],
+            [
+                'Portions per place',
+                sprintf('%d; one more if they differ by more than %s pH', $method->portions, self::number($method->agree_within_ph)),
+            ],
             ['Places', implode(', ', $method->places)],
             ['All places required', $method->neededPlaces() === [] ? 'no, one is enough' : implode(', ', $method->neededPlaces())],
-            ['Electrode', ($method->matrix?->asks() ?? 'any electrode') . ($method->matrix === null || $method->matrix->electrodes() === [] ? '' : ($method->other_electrodes === true ? '; others are allowed and prove nothing' : '; others are refused'))],
+            [
+                'Electrode',
+                ($method->matrix?->asks() ?? 'any electrode')
+                . ($method->matrix === null || $method->matrix->electrodes() === []
+                    ? ''
+                    : ($method->other_electrodes === true
+                        ? '; others are allowed and prove nothing'
+                        : '; others are refused')),
+            ],
             ['Dilution', $method->dilution ?? 'none'],
-            ['Uncertainty from the water', $method->dilution_parts === null ? 'none' : sprintf('%s: at most %s pH%s', SampleDilution::words($method->dilution_parts), ($bound = SampleDilution::boundPh($method->dilution_parts, $method->dilution_parts, $method->dilution_bound_ph)) === null ? 'unknown' : self::number($bound), $method->dilution_trial === null ? ', from memory' : sprintf(', from %d samples read both ways', count($method->dilution_trial)))],
-            ...($method->hardSample()->parts() === [] ? [] : [['Uncertainty from salt, alcohol, fat or few ions', implode('; ', array_map(static fn(string $what, ?float $bound): string => $what . ': ' . match (true) {
-                $bound === null => 'unknown, so a reading proves nothing', $bound <= 0.0 => 'none', default => sprintf('at most %s pH', self::number($bound)),
-            }, array_keys($method->hardSample()->parts()), $method->hardSample()->parts())) . ' (from memory)']]),
+            [
+                'Uncertainty from the water',
+                $method->dilution_parts === null
+                    ? 'none'
+                    : sprintf(
+                        '%s: at most %s pH%s',
+                        SampleDilution::words($method->dilution_parts),
+                        ($bound = SampleDilution::boundPh($method->dilution_parts, $method->dilution_parts, $method->dilution_bound_ph))
+                        === null
+                            ? 'unknown'
+                            : self::number($bound),
+                        $method->dilution_trial === null
+                            ? ', from memory'
+                            : sprintf(', from %d samples read both ways', count($method->dilution_trial)),
+                    ),
+            ],
+            ...$method->hardSample()->parts() === []
+                ? []
+                : [
+                    [
+                        'Uncertainty from salt, alcohol, fat or few ions',
+                        implode(
+                            '; ',
+                            array_map(
+                                static fn(string $what, ?float $bound): string => $what
+                                    . ': '
+                                    . match (true) {
+                                        $bound === null => 'unknown, so a reading proves nothing',
+                                        $bound <= 0.0 => 'none',
+                                        default => sprintf('at most %s pH', self::number($bound)),
+                                    },
+                                array_keys($method->hardSample()->parts()),
+                                $method->hardSample()->parts(),
+                            ),
+                        ) . ' (from memory)',
+                    ],
+                ],
             ['Stable for', "$method->settle_window_s s"],
             ['Uncertainty from the food', sprintf('at most %s pH', self::number($method->matrix_bound_ph))],
         ];

@@ -25,18 +25,48 @@ final readonly class OtherScreen
      * @param list<ThermometerLine> $thermometers
      * @param Collection<int, Occasion> $together
      */
-    private function __construct(public Batch $batch, public array $asked, public array $others, public string $chosen, public array $thermometers, public Collection $together, public ?Measurement $corrects, public ?ExternalValue $elsewhere, public string $acidityUnit) {}
+    private function __construct(
+        public Batch $batch,
+        public array $asked,
+        public array $others,
+        public string $chosen,
+        public array $thermometers,
+        public Collection $together,
+        public ?Measurement $corrects,
+        public ?ExternalValue $elsewhere,
+        public string $acidityUnit,
+    ) {}
 
     public static function of(Batch $batch, mixed $chosen, ?Measurement $corrects): self
     {
         $batch->load('product.limits', 'product.method');
         $all = OtherRequest::quantities();
-        $asked = array_intersect_key($all, array_flip($batch->product->limits->map(static fn(LimitRow $limit): string => "{$limit->measurand->value}|$limit->basis")->all()));
+        $asked = array_intersect_key(
+            $all,
+            array_flip(
+                $batch->product->limits->map(static fn(LimitRow $limit): string => "{$limit->measurand->value}|$limit->basis")->all(),
+            ),
+        );
 
         $corrects?->load('sample', 'occasion', 'replicates', 'elsewhere', 'titration', 'verification');
-        $chosen = $corrects === null ? (is_string($chosen) && isset($all[$chosen]) ? $chosen : (string) array_key_first($asked === [] ? $all : $asked)) : "{$corrects->measurand->value}|$corrects->basis";
+        $chosen
+            = $corrects === null
+                ? (is_string($chosen) && isset($all[$chosen])
+                    ? $chosen
+                    : (string) array_key_first($asked === [] ? $all : $asked))
+                : "{$corrects->measurand->value}|$corrects->basis";
 
-        return new self($batch, $asked, array_diff_key($all, $asked), $chosen, Lines::thermometers(), Together::of($batch), $corrects, $corrects?->elsewhere, $corrects?->acidityUnit()->code ?? self::limited($batch, $chosen));
+        return new self(
+            $batch,
+            $asked,
+            array_diff_key($all, $asked),
+            $chosen,
+            Lines::thermometers(),
+            Together::of($batch),
+            $corrects,
+            $corrects?->elsewhere,
+            $corrects?->acidityUnit()->code ?? self::limited($batch, $chosen),
+        );
     }
 
     /** Code of the unit in which the product limits that acidity; empty where it limits none, for it is not guessed. */
@@ -44,7 +74,13 @@ final readonly class OtherScreen
     {
         [$measurand, $basis] = explode('|', $chosen, 2);
         $on = Measurand::from($measurand)->on($basis);
-        $unit = $batch->product->acidityUnit($on->measurand, $basis) ?? ($batch->product->limits->contains(static fn(LimitRow $one): bool => $one->measurand === $on->measurand && $one->basis === $basis) ? $on->acidityUnits()[0] ?? null : null);
+        $unit
+            = $batch->product->acidityUnit($on->measurand, $basis)
+            ?? ($batch->product->limits->contains(
+                static fn(LimitRow $one): bool => $one->measurand === $on->measurand && $one->basis === $basis,
+            )
+                ? $on->acidityUnits()[0] ?? null
+                : null);
 
         return $unit === null ? '' : $unit->code;
     }

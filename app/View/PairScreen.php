@@ -24,7 +24,15 @@ final readonly class PairScreen
      * @param Collection<int, CareEvent> $care the newest first
      * @param Collection<int, Pair> $others meters that the electrode was on
      */
-    private function __construct(public Pair $pair, public PairLine $line, public HealthScreen $health, public ?Cleaning $cleaning, public Collection $calibrations, public Collection $care, public Collection $others) {}
+    private function __construct(
+        public Pair $pair,
+        public PairLine $line,
+        public HealthScreen $health,
+        public ?Cleaning $cleaning,
+        public Collection $calibrations,
+        public Collection $care,
+        public Collection $others,
+    ) {}
 
     public static function of(Pair $pair): self
     {
@@ -35,9 +43,26 @@ final readonly class PairScreen
             Lines::pair($pair->id),
             HealthScreen::of($pair),
             Cleaning::last($pair),
-            Calibration::query()->with(['person', 'void', 'run'])->where('pair_id', $pair->id)->orderByDesc('at')->limit(self::CALIBRATIONS)->get(),
-            CareEvent::query()->with('person')->where('electrode_id', $pair->electrode_id)->orderByDesc('at')->orderByDesc('id')->limit(self::CARE)->get(),
-            Pair::query()->with('meter')->where('electrode_id', $pair->electrode_id)->whereKeyNot($pair->id)->orderByDesc('id')->limit(self::OTHERS)->get(),
+            Calibration::query()
+                ->with(['person', 'void', 'run'])
+                ->where('pair_id', $pair->id)
+                ->orderByDesc('at')
+                ->limit(self::CALIBRATIONS)
+                ->get(),
+            CareEvent::query()
+                ->with('person')
+                ->where('electrode_id', $pair->electrode_id)
+                ->orderByDesc('at')
+                ->orderByDesc('id')
+                ->limit(self::CARE)
+                ->get(),
+            Pair::query()
+                ->with('meter')
+                ->where('electrode_id', $pair->electrode_id)
+                ->whereKeyNot($pair->id)
+                ->orderByDesc('id')
+                ->limit(self::OTHERS)
+                ->get(),
         );
     }
 }

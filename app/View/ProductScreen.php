@@ -28,7 +28,16 @@ final readonly class ProductScreen
      * @param Collection<int, Product> $versions the newest first
      * @param Collection<int, Method> $methods that can be chosen
      */
-    private function __construct(public Product $product, public array $limits, public AcidRule $rule, public SeriesChart $clock, public Collection $versions, public bool $isNewest, public ?Person $by, public Collection $methods) {}
+    private function __construct(
+        public Product $product,
+        public array $limits,
+        public AcidRule $rule,
+        public SeriesChart $clock,
+        public Collection $versions,
+        public bool $isNewest,
+        public ?Person $by,
+        public Collection $methods,
+    ) {}
 
     public static function of(Product $product): self
     {
@@ -46,16 +55,42 @@ final readonly class ProductScreen
     /** @param list<LimitRow> $limits */
     private static function made(Product $product, array $limits): self
     {
-        usort($limits, static fn(LimitRow $a, LimitRow $b): int => [!$a->kind->binds(), array_search($a->kind, LimitKind::cases(), true), $a->id] <=> [!$b->kind->binds(), array_search($b->kind, LimitKind::cases(), true), $b->id]);
-        $ph = array_values(array_filter($limits, static fn(LimitRow $limit): bool => $limit->measurand === Measurand::Ph && $limit->course === null));
+        usort(
+            $limits,
+            static fn(LimitRow $a, LimitRow $b): int => [!$a->kind->binds(), array_search($a->kind, LimitKind::cases(), true), $a->id] <=> [
+                !$b->kind->binds(),
+                array_search($b->kind, LimitKind::cases(), true),
+                $b->id,
+            ],
+        );
+        $ph = array_values(
+            array_filter($limits, static fn(LimitRow $limit): bool => $limit->measurand === Measurand::Ph && $limit->course === null),
+        );
         $versions = Product::query()->where('code', $product->code)->orderByDesc('version')->limit(self::VERSIONS)->get();
 
         return new self(
             $product,
             $limits,
-            new AcidRule(null, null, [], array_map(static fn(LimitRow $limit): Wall => new Wall($limit->toCore()->limit, $limit->applies === Applies::Always), $ph)),
+            new AcidRule(
+                null,
+                null,
+                [],
+                array_map(static fn(LimitRow $limit): Wall => new Wall($limit->toCore()->limit, $limit->applies === Applies::Always), $ph),
+            ),
             // Each counted from its own step, drawn as if all began together.
-            new SeriesChart(new SeriesFacts([], array_map(static fn(LimitRow $limit): array => ['limit' => $limit->toCore(), 'from' => $limit->applies === Applies::Always ? 0.0 : $limit->hours], $ph), 0.0)),
+            new SeriesChart(
+                new SeriesFacts(
+                    [],
+                    array_map(
+                        static fn(LimitRow $limit): array => [
+                            'limit' => $limit->toCore(),
+                            'from' => $limit->applies === Applies::Always ? 0.0 : $limit->hours,
+                        ],
+                        $ph,
+                    ),
+                    0.0,
+                ),
+            ),
             $versions,
             $versions->first()?->id === $product->id,
             $product->person_id === null ? null : Person::query()->find($product->person_id),

@@ -20,8 +20,21 @@ final readonly class RepeatabilityScreen
 
     public static function of(): self
     {
-        $pairs = BlindPair::query()->with(['first.sample', 'first.occasion.batch', 'person'])->orderByDesc('id')->limit(self::SHOWN)->get();
+        $pairs = BlindPair::query()
+            ->with(['first.sample', 'first.occasion.batch', 'person'])
+            ->orderByDesc('id')
+            ->limit(self::SHOWN)
+            ->get();
 
-        return new self($pairs, BlindPair::by(CarbonImmutable::now()), new CheckChart(array_values($pairs->reverse()->map(static fn(BlindPair $pair): float => $pair->difference_ph)->all()), SiteRepeatability::LIMIT_PH, 'second cups', 'second cup'));
+        return new self(
+            $pairs,
+            BlindPair::by(CarbonImmutable::now()),
+            new CheckChart(
+                array_values($pairs->reverse()->map(static fn(BlindPair $pair): float => $pair->difference_ph)->all()),
+                SiteRepeatability::LIMIT_PH,
+                'second cups',
+                'second cup',
+            ),
+        );
     }
 }

@@ -24,7 +24,14 @@ final readonly class RoundScreen
      * @param bool $isCheckDue whether an independent buffer has to vouch before more is read
      * @param array{stop: RoundStop, lines: DecisionLines}|null $last what was read just now
      */
-    private function __construct(public Round $round, public Collection $stops, public RoundStop $stop, public ?Calibration $calibration, public bool $isCheckDue, public ?array $last) {}
+    private function __construct(
+        public Round $round,
+        public Collection $stops,
+        public RoundStop $stop,
+        public ?Calibration $calibration,
+        public bool $isCheckDue,
+        public ?array $last,
+    ) {}
 
     /** Null at the end of a round. */
     public static function of(Round $round, CarbonImmutable $now): ?self
@@ -36,12 +43,24 @@ final readonly class RoundScreen
         $round->load(['pair.electrode', 'pair.meter', 'pair.newestCalibration.void', 'thermometer', 'person', 'drawing']);
         $stops = Way::stops($round);
         $calibration = $round->pair->newestCalibration;
-        $newest = $stops->filter(static fn(RoundStop $one): bool => $one->visit?->measurement_id !== null)->sortByDesc(static fn(RoundStop $one): int => (int) $one->visit?->id)->first();
+        $newest = $stops
+            ->filter(static fn(RoundStop $one): bool => $one->visit?->measurement_id !== null)
+            ->sortByDesc(static fn(RoundStop $one): int => (int) $one->visit?->id)
+            ->first();
         $isVouched = $calibration !== null && $calibration->void === null && ControlChecks::status($calibration, $now)->vouches();
         $newest?->load(['visit.measurement.occasion.decision.outcomes', 'visit.measurement.occasion.batch.steps']);
         $occasion = $newest?->visit?->measurement?->occasion;
 
-        return new self($round, $stops, $stop, $calibration, !$isVouched, $newest === null || $occasion?->decision === null ? null : ['stop' => $newest, 'lines' => DecisionLines::recorded($occasion->decision, $occasion->batch)]);
+        return new self(
+            $round,
+            $stops,
+            $stop,
+            $calibration,
+            !$isVouched,
+            $newest === null || $occasion?->decision === null
+                ? null
+                : ['stop' => $newest, 'lines' => DecisionLines::recorded($occasion->decision, $occasion->batch)],
+        );
     }
 
     public function rules(): MethodRules

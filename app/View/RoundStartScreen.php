@@ -29,11 +29,26 @@ final readonly class RoundStartScreen
     {
         $candidates = Way::candidates($now);
         $pairs = Lines::pairs(Measures::Ph);
-        usort($pairs, static fn(PairLine $a, PairLine $b): int => ($a->status()->state !== PairState::Ready) <=> ($b->status()->state !== PairState::Ready));
+        usort(
+            $pairs,
+            static fn(PairLine $a, PairLine $b): int => ($a->status()->state !== PairState::Ready)
+                <=> ($b->status()->state !== PairState::Ready),
+        );
         $thermometers = Lines::thermometers();
-        usort($thermometers, static fn(ThermometerLine $a, ThermometerLine $b): int => [!$a->status()->state->isInForce(), $a->code] <=> [!$b->status()->state->isInForce(), $b->code]);
+        usort(
+            $thermometers,
+            static fn(ThermometerLine $a, ThermometerLine $b): int => [!$a->status()->state->isInForce(), $a->code] <=> [
+                !$b->status()->state->isInForce(),
+                $b->code,
+            ],
+        );
 
-        return new self(array_values(array_filter($candidates, static fn(Candidate $one): bool => $one->isDue)), array_values(array_filter($candidates, static fn(Candidate $one): bool => !$one->isDue)), $pairs, $thermometers);
+        return new self(
+            array_values(array_filter($candidates, static fn(Candidate $one): bool => $one->isDue)),
+            array_values(array_filter($candidates, static fn(Candidate $one): bool => !$one->isDue)),
+            $pairs,
+            $thermometers,
+        );
     }
 
     /** In words: since when or until when its plan asks for a reading. */

@@ -61,7 +61,9 @@ final readonly class RunScreen
             $plan['kind'] === PointKind::ReadBack->value,
             $lot,
             $live,
-            $run->source === Source::Simulated ? $bench->bottleCups($lot->id, ...array_values(array_diff(array_column($run->plan(), 'lot_id'), [$lot->id]))) : [],
+            $run->source === Source::Simulated
+                ? $bench->bottleCups($lot->id, ...array_values(array_diff(array_column($run->plan(), 'lot_id'), [$lot->id])))
+                : [],
             self::bufferNow($lot, $live),
             $run->points->last(),
             $run->buffer_order === BufferOrder::Free && $plan['kind'] === PointKind::Fit->value,
@@ -93,7 +95,9 @@ final readonly class RunScreen
             default => 'pH of an ideal electrode',
         };
 
-        return $run->source === Source::Simulated ? LiveReading::of($run->pair, $bench, $judging, Settling::WINDOW_S, route('runs.live', $run), $judgedBy) : null;
+        return $run->source === Source::Simulated
+            ? LiveReading::of($run->pair, $bench, $judging, Settling::WINDOW_S, route('runs.live', $run), $judgedBy)
+            : null;
     }
 
     /**
@@ -110,10 +114,13 @@ final readonly class RunScreen
             $stations[] = [
                 'name' => $plan['kind'] === PointKind::Fit->value ? $nominal : 'Read back',
                 'detail' => match (true) {
-                    $point !== null => implode(' · ', array_filter([
-                        $point->settled ? StateWords::settled($point->response_time_s) : 'accepted before it was stable',
-                        $point->as_found_ph === null ? null : 'as found ' . Numbers::fixed($point->as_found_ph, 2),
-                    ])),
+                    $point !== null => implode(
+                        ' · ',
+                        array_filter([
+                            $point->settled ? StateWords::settled($point->response_time_s) : 'accepted before it was stable',
+                            $point->as_found_ph === null ? null : 'as found ' . Numbers::fixed($point->as_found_ph, 2),
+                        ]),
+                    ),
                     $plan['kind'] === PointKind::Fit->value => $i === $now ? 'now' : '',
                     default => "in $nominal",
                 },

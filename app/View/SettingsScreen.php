@@ -18,10 +18,20 @@ final readonly class SettingsScreen
      * @param list<string> $zones that can be chosen
      * @param Collection<int, SiteZone> $moves the newest first
      */
-    private function __construct(public Settings $settings, public ?SiteElevation $elevation, public array $zones, public Collection $moves) {}
+    private function __construct(
+        public Settings $settings,
+        public ?SiteElevation $elevation,
+        public array $zones,
+        public Collection $moves,
+    ) {}
 
     public static function of(): self
     {
-        return new self(Settings::now(), SiteElevation::newest(), \DateTimeZone::listIdentifiers(), SiteZone::query()->with('person')->orderByDesc('id')->limit(self::SHOWN)->get());
+        return new self(
+            Settings::now(),
+            SiteElevation::newest(),
+            \DateTimeZone::listIdentifiers(),
+            SiteZone::query()->with('person')->orderByDesc('id')->limit(self::SHOWN)->get(),
+        );
     }
 }

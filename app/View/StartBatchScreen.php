@@ -19,14 +19,30 @@ final readonly class StartBatchScreen
      * @param Batch|null $last of the chosen product
      * @param Product|null $standing the version of it that stands now: an old link may lead to another
      */
-    private function __construct(public Collection $products, public ?Product $product, public ?Batch $last, public string $code, public ?Product $standing) {}
+    private function __construct(
+        public Collection $products,
+        public ?Product $product,
+        public ?Batch $last,
+        public string $code,
+        public ?Product $standing,
+    ) {}
 
     public static function of(mixed $chosen): self
     {
-        $product = is_numeric($chosen) ? Product::query()->with(['limits', 'method'])->find((int) $chosen) : null;
+        $product = is_numeric($chosen)
+            ? Product::query()
+                ->with(['limits', 'method'])
+                ->find((int) $chosen)
+            : null;
         $last = $product === null ? null : Batch::query()->whereRelation('product', 'code', $product->code)->orderByDesc('id')->first();
 
-        return new self(Product::newest(self::SHOWN), $product, $last, $product === null ? '' : self::next($product, $last), $product?->standing());
+        return new self(
+            Product::newest(self::SHOWN),
+            $product,
+            $last,
+            $product === null ? '' : self::next($product, $last),
+            $product?->standing(),
+        );
     }
 
     /** The number after the last one: CS-0421 leads to CS-0422. */
@@ -34,7 +50,11 @@ final readonly class StartBatchScreen
     {
         $code = $last->code ?? strtoupper(mb_substr((string) preg_replace('/[^a-z]/i', '', $product->code), 0, 2)) . '-0000';
         do {
-            $code = (string) preg_replace_callback('/\d+$/', static fn(array $digits): string => str_pad((string) ((int) $digits[0] + 1), strlen($digits[0]), '0', STR_PAD_LEFT), preg_match('/\d$/', $code) === 1 ? $code : "$code-0");
+            $code = (string) preg_replace_callback(
+                '/\d+$/',
+                static fn(array $digits): string => str_pad((string) ((int) $digits[0] + 1), strlen($digits[0]), '0', STR_PAD_LEFT),
+                preg_match('/\d$/', $code) === 1 ? $code : "$code-0",
+            );
         } while (NewThing::owner($code) !== null);
 
         return $code;

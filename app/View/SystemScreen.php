@@ -24,10 +24,21 @@ final readonly class SystemScreen
     /**
      * @param array<string, string> $versions by what it is
      * @param Collection<int, Appointment> $appointments the newest first
-     * @param list<array{policy: Policy, at: string|null, by: string|null}> $policies the newest first; null where the site was founded with it
+     * @param list<array{policy: Policy, at: string|null, by: string|null}> $policies the newest first; null where the site was founded with
+     *     it
      * @param Collection<int, SiteSetting> $settings the newest first
      */
-    private function __construct(public string $site, public array $versions, public string $head, public int $lines, public ?string $schemaDiffers, public Keeping $keeping, public Collection $appointments, public array $policies, public Collection $settings) {}
+    private function __construct(
+        public string $site,
+        public array $versions,
+        public string $head,
+        public int $lines,
+        public ?string $schemaDiffers,
+        public Keeping $keeping,
+        public Collection $appointments,
+        public array $policies,
+        public Collection $settings,
+    ) {}
 
     public static function of(): self
     {
@@ -39,7 +50,11 @@ final readonly class SystemScreen
             [
                 'Calculation rules (core)' => Version::CORE,
                 'Record format' => substr((string) hash_file('sha256', Schema::path()), 0, 16),
-                'Packages' => substr((string) hash_file('sha256', base_path('composer.versions')), 0, 16) . ', ' . substr_count((string) file_get_contents(base_path('composer.versions')), "\n") . ' of them',
+                'Packages'
+                    => substr((string) hash_file('sha256', base_path('composer.versions')), 0, 16)
+                    . ', '
+                    . substr_count((string) file_get_contents(base_path('composer.versions')), "\n")
+                    . ' of them',
                 'PHP' => PHP_VERSION,
                 'Framework' => Application::VERSION,
                 'Database' => Schema::database(),
@@ -48,8 +63,19 @@ final readonly class SystemScreen
             Ledger::lines(),
             Schema::compare()['difference'],
             Keeping::now(),
-            Appointment::query()->with(['person', 'appointedBy'])->orderByDesc('id')->limit(self::SHOWN)->get(),
-            array_map(static fn(Policy $policy): array => ['policy' => $policy, 'at' => $who[$policy->id]['at'] ?? null, 'by' => $who[$policy->id]['by'] ?? null], array_values($policies->all())),
+            Appointment::query()
+                ->with(['person', 'appointedBy'])
+                ->orderByDesc('id')
+                ->limit(self::SHOWN)
+                ->get(),
+            array_map(
+                static fn(Policy $policy): array => [
+                    'policy' => $policy,
+                    'at' => $who[$policy->id]['at'] ?? null,
+                    'by' => $who[$policy->id]['by'] ?? null,
+                ],
+                array_values($policies->all()),
+            ),
             SiteSetting::query()->with('person')->orderByDesc('id')->limit(self::SHOWN)->get(),
         );
     }

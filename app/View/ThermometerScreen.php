@@ -24,15 +24,34 @@ final readonly class ThermometerScreen
      * @param Collection<int, Verification> $verifications the newest first
      * @param list<string> $gaps temperatures of its use that no check speaks for
      */
-    private function __construct(public Thermometer $thermometer, public ThermometerLine $line, public ThermometerService $service, public Collection $verifications, public ?HistoryChart $chart, public string $covered, public array $gaps) {}
+    private function __construct(
+        public Thermometer $thermometer,
+        public ThermometerLine $line,
+        public ThermometerService $service,
+        public Collection $verifications,
+        public ?HistoryChart $chart,
+        public string $covered,
+        public array $gaps,
+    ) {}
 
     public static function of(Thermometer $thermometer): self
     {
         $thermometer->load(['newestVerification.outcome', 'newestService']);
         $service = $thermometer->service();
-        $newest = Verification::query()->with(['person', 'outcome'])->where('thermometer_id', $thermometer->id)->orderByDesc('at')->orderByDesc('id')->limit(self::SHOWN)->get();
+        $newest = Verification::query()
+            ->with(['person', 'outcome'])
+            ->where('thermometer_id', $thermometer->id)
+            ->orderByDesc('at')
+            ->orderByDesc('id')
+            ->limit(self::SHOWN)
+            ->get();
         $inForce = $newest->filter(static fn(Verification $one): bool => !$one->toCore()->isFailed() && $one->due_at->isFuture());
-        $ranges = array_values(array_unique($inForce->map(static fn(Verification $one): array => [$one->verified_low_c, $one->verified_high_c])->all(), SORT_REGULAR));
+        $ranges = array_values(
+            array_unique(
+                $inForce->map(static fn(Verification $one): array => [$one->verified_low_c, $one->verified_high_c])->all(),
+                SORT_REGULAR,
+            ),
+        );
         $words = static fn(array $ends): string => Celsius::between($ends[0], $ends[1]);
 
         return new self(
@@ -40,7 +59,9 @@ final readonly class ThermometerScreen
             Lines::thermometer($thermometer->id),
             $service,
             $newest,
-            $newest->count() > 1 ? self::chart($newest->reverse()->values(), $service->tolerance_c, $thermometer->newestVerification) : null,
+            $newest->count() > 1
+                ? self::chart($newest->reverse()->values(), $service->tolerance_c, $thermometer->newestVerification)
+                : null,
             $ranges === [] ? 'nothing: no valid check' : implode('; ', array_map($words, $ranges)),
             $ranges === [] ? [] : array_map($words, VerifiedRange::gaps($ranges, $service->use_low_c, $service->use_high_c)),
         );
@@ -51,6 +72,15 @@ final readonly class ThermometerScreen
     {
         $tolerance = Celsius::difference($tolerance);
 
-        return new HistoryChart(sprintf('Error and tolerance, %s; the bar on the right is the next check', Celsius::unit()), ['error' => VerificationScreen::series($checks)], -$tolerance, $tolerance, reach: $newest === null ? null : [CarbonImmutable::instance($newest->due_at), CarbonImmutable::instance($newest->due_at)->addDay()], least: 0.2);
+        return new HistoryChart(
+            sprintf('Error and tolerance, %s; the bar on the right is the next check', Celsius::unit()),
+            ['error' => VerificationScreen::series($checks)],
+            -$tolerance,
+            $tolerance,
+            reach: $newest === null
+                ? null
+                : [CarbonImmutable::instance($newest->due_at), CarbonImmutable::instance($newest->due_at)->addDay()],
+            least: 0.2,
+        );
     }
 }

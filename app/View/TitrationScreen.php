@@ -38,23 +38,44 @@ final readonly class TitrationScreen
      * @param list<Burette> $burettes runs of the simulated burette, one for each portion
      * @param bool $takes whether they are put into the form
      */
-    private function __construct(public Batch $batch, public Collection $titrants, public array $pairs, public Collection $together, public ?Measurement $corrects, public array $burettes, public bool $takes, public bool $isOnBench) {}
+    private function __construct(
+        public Batch $batch,
+        public Collection $titrants,
+        public array $pairs,
+        public Collection $together,
+        public ?Measurement $corrects,
+        public array $burettes,
+        public bool $takes,
+        public bool $isOnBench,
+    ) {}
 
     public static function of(Batch $batch, ?Measurement $corrects, SimulatedBench $bench, mixed $runs, bool $takes): self
     {
         $batch->load(['product.method', 'product.limits']);
         $corrects?->load('sample', 'occasion', 'titration.standardisation');
 
-        return new self($batch, TitrantStandardisation::inForce(self::TITRANTS), Lines::pairs(Measures::Ph), Together::of($batch), $corrects, $bench->burettes($batch, self::runs($runs)), $takes, $bench->canTitrate($batch));
+        return new self(
+            $batch,
+            TitrantStandardisation::inForce(self::TITRANTS),
+            Lines::pairs(Measures::Ph),
+            Together::of($batch),
+            $corrects,
+            $bench->burettes($batch, self::runs($runs)),
+            $takes,
+            $bench->canTitrate($batch),
+        );
     }
 
     /** Code of the unit that stands first: as corrected, else as the product limits it. */
     public function unit(): string
     {
-        $limits = $this->batch->product->limits->filter(static fn(LimitRow $limit): bool => $limit->measurand === Measurand::TitratableAcidity);
+        $limits = $this->batch->product->limits->filter(
+            static fn(LimitRow $limit): bool => $limit->measurand === Measurand::TitratableAcidity,
+        );
         $limited = $limits->first(static fn(LimitRow $limit): bool => $limit->unit !== null) ?? $limits->first();
 
-        return $this->corrects?->titration?->unit()->code ?? $limited->unit ?? AcidityUnit::kept(false, $limited->basis ?? '8.2 per L')->code;
+        return $this->corrects?->titration?->unit()->code
+            ?? ($limited->unit ?? AcidityUnit::kept(false, $limited->basis ?? '8.2 per L')->code);
     }
 
     /**
@@ -64,13 +85,18 @@ final readonly class TitrationScreen
      */
     public static function runs(mixed $runs): array
     {
-        return is_string($runs) && preg_match('/^\d{1,18}(,\d{1,18}){0,2}$/D', $runs) === 1 ? array_map(intval(...), explode(',', $runs)) : [];
+        return is_string($runs) && preg_match('/^\d{1,18}(,\d{1,18}){0,2}$/D', $runs) === 1
+            ? array_map(intval(...), explode(',', $runs))
+            : [];
     }
 
     /** mL of a portion, as far as it is known. */
     public function sample(int $portion): ?string
     {
-        $known = $this->takes && isset($this->burettes[$portion]) ? $this->burettes[$portion]->sampleMl : $this->corrects?->titration?->portions()[$portion]['sample'] ?? null;
+        $known
+            = $this->takes && isset($this->burettes[$portion])
+                ? $this->burettes[$portion]->sampleMl
+                : $this->corrects?->titration?->portions()[$portion]['sample'] ?? null;
 
         return $known === null ? null : Numbers::plain($known);
     }
@@ -95,11 +121,17 @@ final readonly class TitrationScreen
         try {
             $found = $endpoint === 'derivative' ? $curve->steepest() : $curve->reaches((float) $endpoint);
 
-            return ['figure' => new TitrationFigure($curve, $found->ml, $found->ph), 'words' => sprintf('Endpoint: %s mL at pH %s.', Numbers::fixed($found->ml, 2), Numbers::fixed($found->ph, 2))];
+            return [
+                'figure' => new TitrationFigure($curve, $found->ml, $found->ph),
+                'words' => sprintf('Endpoint: %s mL at pH %s.', Numbers::fixed($found->ml, 2), Numbers::fixed($found->ph, 2)),
+            ];
         } catch (Failure $notYet) {
             $last = $curve->points[count($curve->points) - 1];
 
-            return ['figure' => new TitrationFigure($curve, $last[0], $last[1]), 'words' => 'Endpoint not reached yet. ' . $notYet->getMessage()];
+            return [
+                'figure' => new TitrationFigure($curve, $last[0], $last[1]),
+                'words' => 'Endpoint not reached yet. ' . $notYet->getMessage(),
+            ];
         }
     }
 
@@ -114,7 +146,10 @@ final readonly class TitrationScreen
         return match (true) {
             $was === null => '',
             $was['curve'] === [] => Numbers::plain($was['ml']),
-            default => implode("\n", array_map(static fn(array $point): string => Numbers::plain($point[0]) . '; ' . Numbers::plain($point[1]), $was['curve'])),
+            default => implode(
+                "\n",
+                array_map(static fn(array $point): string => Numbers::plain($point[0]) . '; ' . Numbers::plain($point[1]), $was['curve']),
+            ),
         };
     }
 }

@@ -49,10 +49,30 @@ final readonly class VerificationScreen
 
     public static function of(Verification $check): self
     {
-        $check->load(['thermometer.newestVerification', 'thermometer.newestService', 'outcome.person', 'confirms', 'person', 'referenceThermometer']);
-        $history = Verification::query()->with(['outcome', 'person'])->where('thermometer_id', $check->thermometer_id)->where('method', $check->method)->where('id', '<=', $check->id)->orderByDesc('at')->orderByDesc('id')->limit(self::SHOWN)->get();
+        $check->load([
+            'thermometer.newestVerification',
+            'thermometer.newestService',
+            'outcome.person',
+            'confirms',
+            'person',
+            'referenceThermometer',
+        ]);
+        $history = Verification::query()
+            ->with(['outcome', 'person'])
+            ->where('thermometer_id', $check->thermometer_id)
+            ->where('method', $check->method)
+            ->where('id', '<=', $check->id)
+            ->orderByDesc('at')
+            ->orderByDesc('id')
+            ->limit(self::SHOWN)
+            ->get();
         $tolerance = $check->tolerance_c;
-        [$gain, $offset] = $check->outcome?->outcome === Outcome::Correct ? [(float) $check->outcome->gain, (float) $check->outcome->offset_c] : ($check->isConfirmed() ? Thermometers::correction($check) : [1.0, -$check->error_c]);
+        [$gain, $offset]
+            = $check->outcome?->outcome === Outcome::Correct
+                ? [(float) $check->outcome->gain, (float) $check->outcome->offset_c]
+                : ($check->isConfirmed()
+                    ? Thermometers::correction($check)
+                    : [1.0, -$check->error_c]);
 
         $advised = $check->toCore()->advised($check->isConfirmed(), $check->thermometer->kind->isAdjustable());
 
@@ -63,10 +83,17 @@ final readonly class VerificationScreen
             ThermometerWords::error($check->error_c, $check->expanded_u_c) . sprintf(' Tolerance ± %s.', Celsius::by($tolerance)),
             new ErrorRule($check->error_c, $check->expanded_u_c, $tolerance),
             $check->outcome === null && $check->thermometer->newestVerification?->is($check) === true ? Thermometers::allowed($check) : [],
-            abs($gain - 1) < 1e-9 ? sprintf('%s%s', $offset < 0 ? '−' : '+', Celsius::by(abs($offset), 2)) : sprintf('%s · reading %s %s °C', Numbers::fixed($gain, 4), $offset < 0 ? '−' : '+', Numbers::fixed(abs($offset), 2)),
+            abs($gain - 1) < 1e-9
+                ? sprintf('%s%s', $offset < 0 ? '−' : '+', Celsius::by(abs($offset), 2))
+                : sprintf('%s · reading %s %s °C', Numbers::fixed($gain, 4), $offset < 0 ? '−' : '+', Numbers::fixed(abs($offset), 2)),
             $history,
-            new CheckChart(array_values($history->reverse()->map(static fn(Verification $one): float => Celsius::difference($one->error_c))->all()), Celsius::difference($tolerance)),
-            $check->toCore()->isDamp() || $check->verdict === VerificationVerdict::Outside ? Thermometers::touchedBy($check, self::SHOWN) : new Collection(),
+            new CheckChart(
+                array_values($history->reverse()->map(static fn(Verification $one): float => Celsius::difference($one->error_c))->all()),
+                Celsius::difference($tolerance),
+            ),
+            $check->toCore()->isDamp() || $check->verdict === VerificationVerdict::Outside
+                ? Thermometers::touchedBy($check, self::SHOWN)
+                : new Collection(),
             self::drift($history),
             $advised,
             ThermometerWords::advice($advised, $check->toCore()),
@@ -108,7 +135,10 @@ final readonly class VerificationScreen
     /** @return list<string> each reading in the unit in which it was read */
     public function readings(): array
     {
-        return array_map(fn(mixed $celsius): string => Numbers::fixed($this->check->unit === 'F' ? (float) $celsius * 1.8 + 32 : (float) $celsius, 1), array_values($this->check->readings ?? []));
+        return array_map(
+            fn(mixed $celsius): string => Numbers::fixed($this->check->unit === 'F' ? (float) $celsius * 1.8 + 32 : (float) $celsius, 1),
+            array_values($this->check->readings ?? []),
+        );
     }
 
     /**
@@ -118,7 +148,13 @@ final readonly class VerificationScreen
      */
     public static function series(Collection $checks): array
     {
-        return array_values($checks->map(static fn(Verification $check): array => [CarbonImmutable::instance($check->at), Celsius::difference($check->error_c)])->all());
+        return array_values(
+            $checks
+                ->map(
+                    static fn(Verification $check): array => [CarbonImmutable::instance($check->at), Celsius::difference($check->error_c)],
+                )
+                ->all(),
+        );
     }
 
     /** @param Collection<int, Verification> $history */
@@ -135,6 +171,12 @@ final readonly class VerificationScreen
         $drift = Drift::of(array_values($byDay));
         $walks = sprintf('It drifts by %s per year.', Celsius::by((float) $drift->cPerYear, 2));
 
-        return $drift->leavesOn === null ? $walks . ' It is not expected to leave its tolerance soon.' : sprintf('%s At this rate it leaves its tolerance about %s.', $walks, SiteClock::reckonedDay($drift->leavesOn, $drift->earliest, $drift->latest));
+        return $drift->leavesOn === null
+            ? $walks . ' It is not expected to leave its tolerance soon.'
+            : sprintf(
+                '%s At this rate it leaves its tolerance about %s.',
+                $walks,
+                SiteClock::reckonedDay($drift->leavesOn, $drift->earliest, $drift->latest),
+            );
     }
 }

@@ -70,8 +70,10 @@ final class Secrets
         $common = self::common();
         $words = self::words($text);
 
-        return isset($common[$text]) || isset($common[trim($text, " 0123456789!?.,-_#*+$")])
-            || $words !== [] && array_filter($words, static fn(string $word): bool => !isset($common[$word]) && mb_strlen($word) > 1) === [];
+        return isset($common[$text])
+            || isset($common[trim($text, " 0123456789!?.,-_#*+$")])
+            || ($words !== []
+                && array_filter($words, static fn(string $word): bool => !isset($common[$word]) && mb_strlen($word) > 1) === []);
     }
 
     /** @param array<array-key, string> $names */
@@ -82,7 +84,11 @@ final class Secrets
             foreach ([$name, ...self::words($name)] as $part) {
                 $part = $letters($part);
                 // What is left without the name must be long enough by itself.
-                if (mb_strlen($part) >= 3 && str_contains($letters($text), $part) && mb_strlen(str_replace($part, '', $letters($text))) < self::LEAST - 4) {
+                if (
+                    mb_strlen($part) >= 3
+                    && str_contains($letters($text), $part)
+                    && mb_strlen(str_replace($part, '', $letters($text))) < self::LEAST - 4
+                ) {
                     return true;
                 }
             }
@@ -96,7 +102,10 @@ final class Secrets
     {
         $lines = explode("\n", (string) file_get_contents(__DIR__ . '/common-passphrases.txt'));
 
-        return self::$common ??= array_fill_keys(array_filter($lines, static fn(string $line): bool => $line !== '' && $line[0] !== '#'), true);
+        return self::$common ??= array_fill_keys(
+            array_filter($lines, static fn(string $line): bool => $line !== '' && $line[0] !== '#'),
+            true,
+        );
     }
 
     /** @return list<string> its runs of letters */

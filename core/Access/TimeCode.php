@@ -53,14 +53,17 @@ final class TimeCode
     {
         $bits = implode('', array_map(static fn(string $byte): string => sprintf('%08b', ord($byte)), str_split($bytes)));
 
-        return implode('', array_map(static fn(string $five): string => self::BASE32[(int) bindec(str_pad($five, 5, '0'))], str_split($bits, 5)));
+        return implode(
+            '',
+            array_map(static fn(string $five): string => self::BASE32[(int) bindec(str_pad($five, 5, '0'))], str_split($bits, 5)),
+        );
     }
 
     private static function of(string $secret, int $step, int $digits): string
     {
         $hash = hash_hmac('sha1', pack('J', $step), $secret, true);
-        $offset = ord($hash[19]) & 0xF;
-        $number = (int) hexdec(bin2hex(substr($hash, $offset, 4))) & 0x7FFFFFFF;
+        $offset = ord($hash[19]) & 0xf;
+        $number = (int) hexdec(bin2hex(substr($hash, $offset, 4))) & 0x7fffffff;
 
         return str_pad((string) ($number % 10 ** $digits), $digits, '0', STR_PAD_LEFT);
     }

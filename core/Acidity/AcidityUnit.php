@@ -18,13 +18,22 @@ final readonly class AcidityUnit
     /** @return non-empty-list<string> codes of the units per litre */
     public static function perLitre(): array
     {
-        return ['meq_per_l', ...self::DEGREES, ...array_map(static fn(Acid $acid): string => "{$acid->value}_g_per_l", Acid::cases()), ...array_map(static fn(Acid $acid): string => "{$acid->value}_g_per_100ml", Acid::cases())];
+        return [
+            'meq_per_l',
+            ...self::DEGREES,
+            ...array_map(static fn(Acid $acid): string => "{$acid->value}_g_per_l", Acid::cases()),
+            ...array_map(static fn(Acid $acid): string => "{$acid->value}_g_per_100ml", Acid::cases()),
+        ];
     }
 
     /** @return non-empty-list<string> codes of the units per kilogram */
     public static function perKg(): array
     {
-        return ['meq_per_kg', ...array_map(static fn(Acid $acid): string => "{$acid->value}_g_per_kg", Acid::cases()), ...array_map(static fn(Acid $acid): string => "{$acid->value}_g_per_100g", Acid::cases())];
+        return [
+            'meq_per_kg',
+            ...array_map(static fn(Acid $acid): string => "{$acid->value}_g_per_kg", Acid::cases()),
+            ...array_map(static fn(Acid $acid): string => "{$acid->value}_g_per_100g", Acid::cases()),
+        ];
     }
 
     /** Null where no unit has that code. */
@@ -36,13 +45,18 @@ final readonly class AcidityUnit
         }
         $acid = Acid::tryFrom(explode('_', $code)[0]);
 
-        return new self($code, match (true) {
-            $code === 'dornic' => 0.1 * 1000 / Acid::Lactic->equivalentWeight(),
-            $code === 'soxhlet_henkel' => 2.5,
-            $acid === null => 1.0,
-            str_ends_with($code, '_100ml'), str_ends_with($code, '_100g') => 10 * 1000 / $acid->equivalentWeight(),
-            default => 1000 / $acid->equivalentWeight(),
-        }, $isPerKg, $acid);
+        return new self(
+            $code,
+            match (true) {
+                $code === 'dornic' => (0.1 * 1000) / Acid::Lactic->equivalentWeight(),
+                $code === 'soxhlet_henkel' => 2.5,
+                $acid === null => 1.0,
+                str_ends_with($code, '_100ml'), str_ends_with($code, '_100g') => (10 * 1000) / $acid->equivalentWeight(),
+                default => 1000 / $acid->equivalentWeight(),
+            },
+            $isPerKg,
+            $acid,
+        );
     }
 
     /** In which numbers are kept and judged: a volatile acidity as acetic acid, any other as tartaric. */
@@ -79,7 +93,7 @@ final readonly class AcidityUnit
             throw new AcidityBasisDiffers();
         }
 
-        return $value * $this->meq / $other->meq;
+        return ($value * $this->meq) / $other->meq;
     }
 
     /** As it is written behind a number. */
@@ -91,7 +105,11 @@ final readonly class AcidityUnit
             $this->code === 'thoerner' => '°Th',
             $this->code === 'meq_per_l' => 'meq/L',
             $this->code === 'meq_per_kg' => 'meq/kg',
-            default => str_replace(['g_per_100ml', 'g_per_100g', 'g_per_kg', 'g_per_l'], ['% (g/100 mL)', '% (g/100 g)', 'g/kg', 'g/L'], substr($this->code, strlen((string) $this->acid?->value) + 1)),
+            default => str_replace(
+                ['g_per_100ml', 'g_per_100g', 'g_per_kg', 'g_per_l'],
+                ['% (g/100 mL)', '% (g/100 g)', 'g/kg', 'g/L'],
+                substr($this->code, strlen((string) $this->acid?->value) + 1),
+            ),
         };
     }
 

@@ -12,6 +12,12 @@ final class BlankTakesAll extends \DomainException implements BeyondRange
 {
     public function __construct(float $ml, float $blankMl)
     {
-        parent::__construct(sprintf('The blank used %s mL and the sample %s mL, so no acid is left to calculate.', Numbers::plain($blankMl), Numbers::plain($ml)));
+        parent::__construct(
+            sprintf(
+                'The blank used %s mL and the sample %s mL, so no acid is left to calculate.',
+                Numbers::plain($blankMl),
+                Numbers::plain($ml),
+            ),
+        );
     }
 }

@@ -22,11 +22,17 @@ final class Blend
             return 0.0;
         }
         if ($target === $b || $target < min($a, $b) || $target > max($a, $b)) {
-            throw new CannotBlend(sprintf('%s cannot be reached by blending %s and %s.', Numbers::plain($target), Numbers::plain($a), Numbers::plain($b)), false);
+            throw new CannotBlend(
+                sprintf('%s cannot be reached by blending %s and %s.', Numbers::plain($target), Numbers::plain($a), Numbers::plain($b)),
+                false,
+            );
         }
-        $needed = $volumeA * ($a - $target) / ($target - $b);
+        $needed = ($volumeA * ($a - $target)) / ($target - $b);
         if ($thereIsL !== null && !Numbers::atMost($needed, $thereIsL)) {
-            throw new CannotBlend(sprintf('%s L are needed, but only %s L are available.', Numbers::plain(round($needed, 3)), Numbers::plain($thereIsL)), true);
+            throw new CannotBlend(
+                sprintf('%s L are needed, but only %s L are available.', Numbers::plain(round($needed, 3)), Numbers::plain($thereIsL)),
+                true,
+            );
         }
 
         return $needed;

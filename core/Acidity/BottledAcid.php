@@ -65,7 +65,8 @@ enum BottledAcid: string
     public function gramsPerEquivalent(float $endpointPh): float
     {
         $pure = match ($this) {
-            self::Phosphoric75, self::Phosphoric85 => self::PHOSPHORIC_G_PER_MOL / (1 + 1 / (1 + 10 ** (self::PHOSPHORIC_PK2 - $endpointPh))),
+            self::Phosphoric75, self::Phosphoric85 => self::PHOSPHORIC_G_PER_MOL
+                / (1 + 1 / (1 + 10 ** (self::PHOSPHORIC_PK2 - $endpointPh))),
             self::Lactic80, self::Lactic88 => Acid::Lactic->equivalentWeight(),
             default => Acid::from($this->value)->equivalentWeight(),
         };

@@ -12,6 +12,13 @@ final class EndpointNotReached extends \DomainException implements Contradiction
 {
     public function __construct(public readonly float $ph, float $first, float $last)
     {
-        parent::__construct(sprintf('The curve runs from pH %s to %s and does not reach %s. Titrate further.', Numbers::plain($first), Numbers::plain($last), Numbers::plain($ph)));
+        parent::__construct(
+            sprintf(
+                'The curve runs from pH %s to %s and does not reach %s. Titrate further.',
+                Numbers::plain($first),
+                Numbers::plain($last),
+                Numbers::plain($ph),
+            ),
+        );
     }
 }

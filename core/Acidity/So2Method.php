@@ -27,7 +27,9 @@ enum So2Method: string
     {
         return match ($this) {
             self::Aspiration, self::Other => null,
-            self::Iodine => 'Iodine also takes up colour, tannin and ascorbic acid, and draws sulfite off its binding: free SO₂ of a red wine reads high, so that the wine is less protected than the number says.',
+            self::Iodine
+                => 'Iodine also takes up colour, tannin and ascorbic acid, and draws sulfite off its binding: free SO₂ of a red wine reads '
+                    . 'high, so that the wine is less protected than the number says.',
             self::Kit => 'Strips and kits are coarse, and fail in coloured wine. Confirm by titration before a dose depends on it.',
         };
     }

@@ -23,13 +23,15 @@ final class Standardisation
      */
     public static function normality(float $khpG, float $ml, float $purity = 1.0): float
     {
-        return $khpG * $purity / self::KHP_G_PER_EQ / $ml * 1000;
+        return (($khpG * $purity) / self::KHP_G_PER_EQ / $ml) * 1000;
     }
 
     /** @param list<float> $normalities eq/L */
     public static function agree(array $normalities): bool
     {
-        return count($normalities) >= self::RUNS && (max($normalities) - min($normalities)) / (array_sum($normalities) / count($normalities)) * 100 <= self::AGREE_PERCENT + 1e-9;
+        return count($normalities) >= self::RUNS
+            && ((max($normalities) - min($normalities)) / (array_sum($normalities) / count($normalities))) * 100
+                <= self::AGREE_PERCENT + 1e-9;
     }
 
     /**
@@ -43,6 +45,6 @@ final class Standardisation
         $mean = array_sum($normalities) / $n;
         $spread = $n < 2 ? 0.0 : sqrt(array_sum(array_map(static fn(float $one): float => ($one - $mean) ** 2, $normalities)) / ($n - 1));
 
-        return [$mean, max(2 * $spread / sqrt($n), $mean * TitrationUncertainty::NORMALITY_PERCENT / 100)];
+        return [$mean, max((2 * $spread) / sqrt($n), ($mean * TitrationUncertainty::NORMALITY_PERCENT) / 100)];
     }
 }

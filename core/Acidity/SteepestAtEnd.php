@@ -11,6 +11,12 @@ final class SteepestAtEnd extends \DomainException implements Contradiction
 {
     public function __construct(public readonly bool $isFirst)
     {
-        parent::__construct(sprintf('The curve is steepest at its %s, so the endpoint is outside it. Titrate %s.', $isFirst ? 'beginning' : 'end', $isFirst ? 'from further back' : 'on'));
+        parent::__construct(
+            sprintf(
+                'The curve is steepest at its %s, so the endpoint is outside it. Titrate %s.',
+                $isFirst ? 'beginning' : 'end',
+                $isFirst ? 'from further back' : 'on',
+            ),
+        );
     }
 }

@@ -26,21 +26,27 @@ final readonly class Titration
      *
      * @throws BlankTakesAll
      */
-    public static function of(Endpoint $endpoint, float $sample, float $normality, Acid $acid, float $blankMl, TitrationUncertainty $uncertainty): self
-    {
+    public static function of(
+        Endpoint $endpoint,
+        float $sample,
+        float $normality,
+        Acid $acid,
+        float $blankMl,
+        TitrationUncertainty $uncertainty,
+    ): self {
         $net = $endpoint->ml - $blankMl;
         if ($net <= 0) {
             throw new BlankTakesAll($endpoint->ml, $blankMl);
         }
-        $meq = $net * $normality / $sample * 1000;
+        $meq = (($net * $normality) / $sample) * 1000;
 
-        return new self($endpoint, $meq, $acid, $meq / 1000 * $acid->equivalentWeight() * $uncertainty->relative($net));
+        return new self($endpoint, $meq, $acid, ($meq / 1000) * $acid->equivalentWeight() * $uncertainty->relative($net));
     }
 
     /** g per litre, or per kilogram */
     public function acidity(?Acid $acid = null): float
     {
-        return $this->meq / 1000 * ($acid ?? $this->acid)->equivalentWeight();
+        return ($this->meq / 1000) * ($acid ?? $this->acid)->equivalentWeight();
     }
 
     /**
@@ -55,6 +61,7 @@ final readonly class Titration
         }
         $range = max($meq) - min($meq);
 
-        return Numbers::atMost($range, array_sum($meq) / count($meq) * self::AGREE_PERCENT / 100) || Numbers::atMost(max($netMl) - min($netMl), self::AGREE_DIGITS * $digitMl);
+        return Numbers::atMost($range, ((array_sum($meq) / count($meq)) * self::AGREE_PERCENT) / 100)
+            || Numbers::atMost(max($netMl) - min($netMl), self::AGREE_DIGITS * $digitMl);
     }
 }

@@ -11,7 +11,9 @@ use Rheacid\Core\Numbers;
 /** pH against the volume of titrant, and where it reaches an endpoint. */
 final readonly class TitrationCurve
 {
-    /** Ends of the segment in which a fixed endpoint is first reached are farther apart than this: the endpoint is guessed more than read. */
+    /**
+     * Ends of the segment in which a fixed endpoint is first reached are farther apart than this: the endpoint is guessed more than read.
+     */
     public const COARSE_PH = 0.5;
 
     private const FEWEST_FOR_DERIVATIVE = 5;
@@ -28,7 +30,10 @@ final readonly class TitrationCurve
     public static function through(array $points, ?float $sampleC = null, ?float $compensationC = null): self
     {
         if ($sampleC !== null && $compensationC !== null) {
-            $points = array_map(static fn(array $point): array => [$point[0], Nernst::compensated($point[1], $sampleC, $compensationC)], $points);
+            $points = array_map(
+                static fn(array $point): array => [$point[0], Nernst::compensated($point[1], $sampleC, $compensationC)],
+                $points,
+            );
         }
         for ($i = 1; $i < count($points); $i++) {
             if ($points[$i][0] <= $points[$i - 1][0]) {
@@ -52,7 +57,11 @@ final readonly class TitrationCurve
         for ($i = 1; $i < count($this->points); $i++) {
             [[$before, $low], [$after, $high]] = [$this->points[$i - 1], $this->points[$i]];
             if (($low - $ph) * ($high - $ph) <= 0) {
-                return new Endpoint($before + ($after - $before) * ($ph - $low) / ($high - $low), $ph, !Numbers::atMost(abs($high - $low), self::COARSE_PH));
+                return new Endpoint(
+                    $before + (($after - $before) * ($ph - $low)) / ($high - $low),
+                    $ph,
+                    !Numbers::atMost(abs($high - $low), self::COARSE_PH),
+                );
             }
         }
         throw new EndpointNotReached($ph, $this->points[0][1], $this->points[count($this->points) - 1][1]);
@@ -101,6 +110,6 @@ final readonly class TitrationCurve
         }
         [[$a, $low], [$b, $high]] = [$this->points[$i - 1], $this->points[$i]];
 
-        return $low + ($high - $low) * ($ml - $a) / ($b - $a);
+        return $low + (($high - $low) * ($ml - $a)) / ($b - $a);
     }
 }

@@ -11,7 +11,11 @@ final readonly class TitrationUncertainty
     public const SAMPLE_PERCENT = 0.5;
     public const NORMALITY_PERCENT = 0.5;
 
-    public function __construct(public float $titrantMl = self::TITRANT_ML, public float $samplePercent = self::SAMPLE_PERCENT, public float $normalityPercent = self::NORMALITY_PERCENT) {}
+    public function __construct(
+        public float $titrantMl = self::TITRANT_ML,
+        public float $samplePercent = self::SAMPLE_PERCENT,
+        public float $normalityPercent = self::NORMALITY_PERCENT,
+    ) {}
 
     /** @param float $netMl of titrant that the sample took, above 0 */
     public function relative(float $netMl): float

@@ -14,5 +14,11 @@ final readonly class CalibrationFacts
      * @param CareKind|null $dueBecause what happened since that makes a new one due at once
      * @param bool $isSpent its readings are taken, or its session is over
      */
-    public function __construct(public Verdict $verdict, public \DateTimeImmutable $dueAt, public bool $isDoubtful, public ?CareKind $dueBecause = null, public bool $isSpent = false) {}
+    public function __construct(
+        public Verdict $verdict,
+        public \DateTimeImmutable $dueAt,
+        public bool $isDoubtful,
+        public ?CareKind $dueBecause = null,
+        public bool $isSpent = false,
+    ) {}
 }

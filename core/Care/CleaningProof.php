@@ -18,8 +18,12 @@ final readonly class CleaningProof
      * @param float|null $slopeBefore percent of the ideal slope
      * @param float|null $responseBefore seconds to rest
      */
-    public function __construct(public ?float $slopeBefore, public ?float $slopeAfter, public ?float $responseBefore, public ?float $responseAfter)
-    {
+    public function __construct(
+        public ?float $slopeBefore,
+        public ?float $slopeAfter,
+        public ?float $responseBefore,
+        public ?float $responseAfter,
+    ) {
         $slope = $slopeBefore === null || $slopeAfter === null ? 0.0 : $slopeAfter - $slopeBefore;
         $faster = $responseBefore === null || $responseAfter === null || $responseBefore <= 0 ? 0.0 : 1 - $responseAfter / $responseBefore;
         $this->effect = match (true) {

@@ -24,7 +24,10 @@ final readonly class ControlCheckStatus
         $error = null;
         $isFailed = false;
         foreach ($checks as $check) {
-            $isNear = $check->at >= $moment->modify('-' . self::HOURS . ' hours') && $check->at <= $moment->modify('+' . self::HOURS . ' hours') && $check->samplesBetween < self::SAMPLES;
+            $isNear
+                = $check->at >= $moment->modify('-' . self::HOURS . ' hours')
+                && $check->at <= $moment->modify('+' . self::HOURS . ' hours')
+                && $check->samplesBetween < self::SAMPLES;
             $isFailed = $isFailed || !$check->passed;
             if ($isNear && $check->passed) {
                 $error = max($error ?? 0.0, abs($check->errorPh));

@@ -16,14 +16,20 @@ final class FollowUp
      */
     public static function of(Diagnosis $diagnosis, ElectrodeKind $kind, ?Diagnosis $beside = null): array
     {
-        $asked = [...self::steps($diagnosis), ...($beside === null ? [] : self::steps($beside))];
+        $asked = [...self::steps($diagnosis), ...$beside === null ? [] : self::steps($beside)];
 
-        return array_values(array_filter(CareStep::cases(), static fn(CareStep $step): bool => in_array($step, $asked, true) && match ($step) {
-            // What is replaced needs no care before.
-            CareStep::Replace => true,
-            CareStep::Refill => !in_array(CareStep::Replace, $asked, true) && $kind->hasFillHole() !== false,
-            default => !in_array(CareStep::Replace, $asked, true),
-        }));
+        return array_values(
+            array_filter(
+                CareStep::cases(),
+                static fn(CareStep $step): bool => in_array($step, $asked, true)
+                    && match ($step) {
+                        // What is replaced needs no care before.
+                        CareStep::Replace => true,
+                        CareStep::Refill => !in_array(CareStep::Replace, $asked, true) && $kind->hasFillHole() !== false,
+                        default => !in_array(CareStep::Replace, $asked, true),
+                    },
+            ),
+        );
     }
 
     /** @return list<CareStep> */

@@ -17,13 +17,21 @@ final readonly class PairStatus
      * @param CareKind|null $out what took the electrode out of use, if it has not been taken back since
      * @param bool $isStored put into storage, and nothing was done with it since
      */
-    public static function at(\DateTimeImmutable $now, ?CalibrationFacts $newest, ?\DateTimeImmutable $soakingUntil, ?CareKind $out, bool $isStored = false): self
-    {
+    public static function at(
+        \DateTimeImmutable $now,
+        ?CalibrationFacts $newest,
+        ?\DateTimeImmutable $soakingUntil,
+        ?CareKind $out,
+        bool $isStored = false,
+    ): self {
         return match (true) {
             $out === CareKind::Retired => new self(PairState::Retired),
             $out !== null => new self(PairState::OutOfUse, null, $out),
             $soakingUntil !== null && $soakingUntil > $now => new self(PairState::Soaking, $soakingUntil),
-            $newest !== null && self::isSound($newest) && !$newest->isSpent && $newest->dueAt > $now => new self($newest->verdict === Verdict::Pass ? PairState::Ready : PairState::UseWithCare, $newest->dueAt),
+            $newest !== null && self::isSound($newest) && !$newest->isSpent && $newest->dueAt > $now => new self(
+                $newest->verdict === Verdict::Pass ? PairState::Ready : PairState::UseWithCare,
+                $newest->dueAt,
+            ),
             $newest?->verdict === Verdict::Fail => new self(PairState::Failed),
             $newest?->isDoubtful === true => new self(PairState::Doubtful),
             $newest?->dueBecause !== null => new self(PairState::Due, null, $newest->dueBecause),

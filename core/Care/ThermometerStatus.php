@@ -21,7 +21,12 @@ final readonly class ThermometerStatus
             $outcome === Outcome::Adjusted => new self(ThermometerState::Adjusted, null),
             $verdict === VerificationVerdict::Outside && $outcome !== Outcome::Correct => new self(ThermometerState::Failed, null),
             $dueAt <= $now => new self(ThermometerState::Overdue, $dueAt),
-            default => new self($verdict === VerificationVerdict::Inconclusive && $outcome !== Outcome::Correct ? ThermometerState::WithCare : ThermometerState::Ready, $dueAt),
+            default => new self(
+                $verdict === VerificationVerdict::Inconclusive && $outcome !== Outcome::Correct
+                    ? ThermometerState::WithCare
+                    : ThermometerState::Ready,
+                $dueAt,
+            ),
         };
     }
 }

@@ -56,7 +56,13 @@ final class Contract
     /** @throws Refusal if no job has that name */
     public static function job(string $name): Job
     {
-        $class = self::JOBS[$name] ?? throw new Refusal(ErrorCode::UnknownJob, null, sprintf('No job is called "%s"; known are %s.', $name, implode(', ', self::names())));
+        $class
+            = self::JOBS[$name]
+            ?? throw new Refusal(
+                ErrorCode::UnknownJob,
+                null,
+                sprintf('No job is called "%s"; known are %s.', $name, implode(', ', self::names())),
+            );
 
         return new $class();
     }
@@ -91,7 +97,11 @@ final class Contract
     {
         try {
             if ($duplicate !== null) {
-                throw new Refusal(ErrorCode::Inconsistent, $duplicate, sprintf('"%s" appears twice in the same object; only once is accepted.', $duplicate));
+                throw new Refusal(
+                    ErrorCode::Inconsistent,
+                    $duplicate,
+                    sprintf('"%s" appears twice in the same object; only once is accepted.', $duplicate),
+                );
             }
 
             return $job->answer($shape->read($element, ''));
@@ -110,7 +120,11 @@ final class Contract
         try {
             $input = json_decode($json, false, 512, JSON_THROW_ON_ERROR);
         } catch (\JsonException $exception) {
-            throw new Refusal(ErrorCode::MalformedJson, null, 'The input is not JSON (' . $exception->getMessage() . '); one object or a list of objects is accepted.');
+            throw new Refusal(
+                ErrorCode::MalformedJson,
+                null,
+                'The input is not JSON (' . $exception->getMessage() . '); one object or a list of objects is accepted.',
+            );
         }
         $duplicates = [];
         foreach (DuplicateKeys::in($json, $input) as $place) {
@@ -126,6 +140,13 @@ final class Contract
 
     private static function encode(mixed $answer): string
     {
-        return json_encode($answer, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_INVALID_UTF8_SUBSTITUTE);
+        return json_encode(
+            $answer,
+            JSON_THROW_ON_ERROR
+                | JSON_UNESCAPED_UNICODE
+                | JSON_UNESCAPED_SLASHES
+                | JSON_PRESERVE_ZERO_FRACTION
+                | JSON_INVALID_UTF8_SUBSTITUTE,
+        );
     }
 }

@@ -25,7 +25,7 @@ final class DuplicateKeys
 
     private static function keys(mixed $value): int
     {
-        if (!is_array($value) && !$value instanceof \stdClass) {
+        if (!is_array($value) && !($value instanceof \stdClass)) {
             return 0;
         }
         $members = is_array($value) ? $value : get_object_vars($value);
@@ -47,7 +47,12 @@ final class DuplicateKeys
         foreach ($tokens[0] as $i => $token) {
             $top = count($open) - 1;
             if ($token === '{' || $token === '[') {
-                $place = $top < 0 ? '' : ($open[$top]['index'] === null ? $open[$top]['here'] : $open[$top]['place'] . '[' . $open[$top]['index'] . ']');
+                $place
+                    = $top < 0
+                        ? ''
+                        : ($open[$top]['index'] === null
+                            ? $open[$top]['here']
+                            : $open[$top]['place'] . '[' . $open[$top]['index'] . ']');
                 $open[] = ['place' => $place, 'index' => $token === '[' ? 0 : null, 'seen' => [], 'here' => $place];
             } elseif ($token === '}' || $token === ']') {
                 array_pop($open);

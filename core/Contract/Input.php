@@ -90,7 +90,9 @@ final readonly class Input
     public function pairs(string $key): array
     {
         return array_map(
-            static fn(mixed $pair): array => is_array($pair) && is_float($pair[0] ?? null) && is_float($pair[1] ?? null) ? [$pair[0], $pair[1]] : self::unpromised($key),
+            static fn(mixed $pair): array => is_array($pair) && is_float($pair[0] ?? null) && is_float($pair[1] ?? null)
+                ? [$pair[0], $pair[1]]
+                : self::unpromised($key),
             $this->values($key),
         );
     }

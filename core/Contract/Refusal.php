@@ -23,7 +23,11 @@ final class Refusal extends \DomainException implements Failure
 
     public static function at(Failure $failure, ?string $field): self
     {
-        return new self($failure instanceof Contradiction ? ErrorCode::Inconsistent : ErrorCode::OutOfRange, $field, $failure->getMessage());
+        return new self(
+            $failure instanceof Contradiction ? ErrorCode::Inconsistent : ErrorCode::OutOfRange,
+            $field,
+            $failure->getMessage(),
+        );
     }
 
     /** @return array{error: array{code: string, field: string|null, message: string}} */

@@ -33,7 +33,15 @@ final readonly class DegreeHours
      * @param list<array{float, float}> $gaps hours from and to
      * @param float $silentHours of those that were counted, in gaps
      */
-    private function __construct(public ?float $hoursToLimit, public float $degreeHours, public float $allowed, public float $remaining, public array $gaps, public float $silentHours, public DegreeHoursVerdict $verdict) {}
+    private function __construct(
+        public ?float $hoursToLimit,
+        public float $degreeHours,
+        public float $allowed,
+        public float $remaining,
+        public array $gaps,
+        public float $silentHours,
+        public DegreeHoursVerdict $verdict,
+    ) {}
 
     /**
      * @param non-empty-list<array{float, float}> $temperatures [h, value], hours strictly increasing
@@ -50,8 +58,18 @@ final readonly class DegreeHours
      * @throws BeginsTooLate if counting begins after the last temperature
      * @throws NowBeforeLastReading if something was read after now
      */
-    public static function of(array $temperatures, bool $isCelsius = false, float $baseF = self::BASE_F, float $expandedU = 0.0, array $ph = [], float $phExpandedU = 0.0, float $phLimit = self::PH_LIMIT, ?float $fromH = null, ?float $nowH = null, ?LeftOut $leftOut = null): self
-    {
+    public static function of(
+        array $temperatures,
+        bool $isCelsius = false,
+        float $baseF = self::BASE_F,
+        float $expandedU = 0.0,
+        array $ph = [],
+        float $phExpandedU = 0.0,
+        float $phLimit = self::PH_LIMIT,
+        ?float $fromH = null,
+        ?float $nowH = null,
+        ?LeftOut $leftOut = null,
+    ): self {
         $course = self::inF($temperatures, $isCelsius, $expandedU);
         self::ensureInOrder($ph);
         $leftOut ??= LeftOut::nothing();
@@ -65,8 +83,12 @@ final readonly class DegreeHours
         if ($nowH !== null && $nowH < $newest) {
             throw new NowBeforeLastReading($nowH, $newest);
         }
-        $deciding = self::deciding(array_values(array_filter($ph, static fn(array $reading): bool => Numbers::atLeast($reading[0], $from - self::GAP_H))), $phExpandedU, $phLimit);
-        $end = max($from, $deciding ?? $nowH ?? $last);
+        $deciding = self::deciding(
+            array_values(array_filter($ph, static fn(array $reading): bool => Numbers::atLeast($reading[0], $from - self::GAP_H))),
+            $phExpandedU,
+            $phLimit,
+        );
+        $end = max($from, $deciding ?? ($nowH ?? $last));
         [$sum, $highest, $gaps, $silent] = self::integrated(self::intervals($course, $from, $end), $from, $end, $baseF, $leftOut);
         $allowed = match (true) {
             $highest < self::MILD_F - Numbers::TOLERANCE => 1200.0,
@@ -74,11 +96,19 @@ final readonly class DegreeHours
             default => 900.0,
         };
 
-        return new self($deciding, $sum, $allowed, $allowed - $sum, $gaps, $silent, match (true) {
-            Numbers::atLeast($sum, $allowed) => DegreeHoursVerdict::Exceeded,
-            $deciding !== null => DegreeHoursVerdict::Within,
-            default => DegreeHoursVerdict::Running,
-        });
+        return new self(
+            $deciding,
+            $sum,
+            $allowed,
+            $allowed - $sum,
+            $gaps,
+            $silent,
+            match (true) {
+                Numbers::atLeast($sum, $allowed) => DegreeHoursVerdict::Exceeded,
+                $deciding !== null => DegreeHoursVerdict::Within,
+                default => DegreeHoursVerdict::Running,
+            },
+        );
     }
 
     /** @param list<array{float, float}> $ph */
@@ -164,7 +194,7 @@ final readonly class DegreeHours
                 continue;
             }
             [$begin, $stop] = [max($a, $from), min($b, $end)];
-            $at = static fn(float $hours): float => $b > $a ? $atA + ($atB - $atA) * ($hours - $a) / ($b - $a) : $atB;
+            $at = static fn(float $hours): float => $b > $a ? $atA + (($atB - $atA) * ($hours - $a)) / ($b - $a) : $atB;
             $isGap = $b - $a > self::GAP_H + Numbers::TOLERANCE || $leftOut->touches($a, $b);
             // Where it meets what is counted only at its own end, that temperature is known.
             if ($isGap && ($begin < $stop || ($a < $begin && $begin < $b))) {
@@ -187,9 +217,9 @@ final readonly class DegreeHours
     private static function above(float $a, float $b, float $hours): float
     {
         return match (true) {
-            $a >= 0 && $b >= 0 => $hours * ($a + $b) / 2,
+            $a >= 0 && $b >= 0 => ($hours * ($a + $b)) / 2,
             $a <= 0 && $b <= 0 => 0.0,
-            default => $hours * max($a, $b) ** 2 / (2 * abs($a - $b)),
+            default => ($hours * max($a, $b) ** 2) / (2 * abs($a - $b)),
         };
     }
 }

@@ -21,7 +21,14 @@ final readonly class HeatHold
      * @param float $runningMinutes of the hold that lasts to the end of the record; 0 where it was broken
      * @param bool $isWhole nothing between the beginning and the end of what counts is silent or left out
      */
-    private function __construct(public float $longestMinutes, public float $runningMinutes, public bool $isMet, public ?float $fromMinute, public ?float $toMinute, public bool $isWhole) {}
+    private function __construct(
+        public float $longestMinutes,
+        public float $runningMinutes,
+        public bool $isMet,
+        public ?float $fromMinute,
+        public ?float $toMinute,
+        public bool $isWhole,
+    ) {}
 
     /**
      * @param non-empty-list<array{float, float}> $temperatures [min, °C], minutes strictly increasing
@@ -33,8 +40,16 @@ final readonly class HeatHold
      * @throws TimesNotIncreasing
      * @throws LowNotBelowHigh if the end is not after the beginning
      */
-    public static function of(array $temperatures, float $expandedU, float $minimumC, float $minutes, float $gapMinutes = self::GAP_MIN, ?float $beginMinute = null, ?float $endMinute = null, ?LeftOut $leftOut = null): self
-    {
+    public static function of(
+        array $temperatures,
+        float $expandedU,
+        float $minimumC,
+        float $minutes,
+        float $gapMinutes = self::GAP_MIN,
+        ?float $beginMinute = null,
+        ?float $endMinute = null,
+        ?LeftOut $leftOut = null,
+    ): self {
         if ($beginMinute !== null && $endMinute !== null && $endMinute <= $beginMinute) {
             throw new LowNotBelowHigh($beginMinute, $endMinute);
         }
@@ -51,7 +66,14 @@ final readonly class HeatHold
             $running = $end >= $last ? $end - $start : 0.0;
         }
 
-        return new self($longest, $running, $longest > 0 && Numbers::atLeast($longest, $minutes), $from, $to, self::isWhole($temperatures, $beginMinute, $endMinute, $isGap));
+        return new self(
+            $longest,
+            $running,
+            $longest > 0 && Numbers::atLeast($longest, $minutes),
+            $from,
+            $to,
+            self::isWhole($temperatures, $beginMinute, $endMinute, $isGap),
+        );
     }
 
     /**
@@ -96,7 +118,7 @@ final readonly class HeatHold
         if ($isHot === $staysHot) {
             return $isHot ? [$a, $b] : null;
         }
-        $crossing = min($b, max($a, $a + ($needed - $atA) / ($atB - $atA) * ($b - $a)));
+        $crossing = min($b, max($a, $a + (($needed - $atA) / ($atB - $atA)) * ($b - $a)));
 
         return $staysHot ? [$crossing, $b] : [$a, $crossing];
     }
@@ -108,7 +130,11 @@ final readonly class HeatHold
     private static function isWhole(array $temperatures, ?float $begin, ?float $end, callable $isGap): bool
     {
         $times = array_column($temperatures, 0);
-        $known = [...($begin !== null && $begin < $times[0] ? [$begin] : []), ...$times, ...($end !== null && $end > $times[count($times) - 1] ? [$end] : [])];
+        $known = [
+            ...$begin !== null && $begin < $times[0] ? [$begin] : [],
+            ...$times,
+            ...$end !== null && $end > $times[count($times) - 1] ? [$end] : [],
+        ];
         for ($i = 1; $i < count($known); $i++) {
             if ($known[$i] > ($begin ?? -INF) && $known[$i - 1] < ($end ?? INF) && $isGap($known[$i - 1], $known[$i])) {
                 return false;

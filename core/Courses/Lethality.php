@@ -32,8 +32,16 @@ final readonly class Lethality
      *
      * @throws TimesNotIncreasing
      */
-    public static function of(array $temperatures, float $expandedU, float $baseC, float $zC, float $gapMinutes = self::GAP_MIN, ?LeftOut $leftOut = null, ?float $beginMinute = null, ?float $endMinute = null): self
-    {
+    public static function of(
+        array $temperatures,
+        float $expandedU,
+        float $baseC,
+        float $zC,
+        float $gapMinutes = self::GAP_MIN,
+        ?LeftOut $leftOut = null,
+        ?float $beginMinute = null,
+        ?float $endMinute = null,
+    ): self {
         $leftOut ??= LeftOut::nothing();
         $units = 0.0;
         $gaps = [];
@@ -50,7 +58,9 @@ final readonly class Lethality
                 $gaps[] = [$from, $to];
                 continue;
             }
-            $exponent = static fn(float $minute): float => ($atA + ($atB - $atA) * ($minute - $a) / ($b - $a) - $expandedU - $baseC) / $zC * M_LN10;
+            $exponent = static fn(float $minute): float => (($atA + (($atB - $atA) * ($minute - $a)) / ($b - $a) - $expandedU - $baseC)
+                / $zC)
+                * M_LN10;
             $units += ($to - $from) * self::mean($exponent($from), $exponent($to));
         }
 

@@ -21,16 +21,32 @@ final readonly class MergedRecord
     public static function of(array $stretches, array $struck, bool $isWorstHigh): self
     {
         $trusted = array_values(array_filter($stretches, static fn(Stretch $one): bool => $one->isTrusted));
-        $times = array_values(array_unique(array_merge(...array_map(static fn(Stretch $one): array => array_column($one->points, 0), $trusted), ...[[]]), SORT_REGULAR));
+        $times = array_values(
+            array_unique(
+                array_merge(...array_map(static fn(Stretch $one): array => array_column($one->points, 0), $trusted), ...[[]]),
+                SORT_REGULAR,
+            ),
+        );
         sort($times);
         $points = [];
         foreach ($times as $time) {
-            $values = array_values(array_filter(array_map(static fn(Stretch $one): ?float => $one->at($time), $trusted), static fn(?float $value): bool => $value !== null));
+            $values = array_values(
+                array_filter(
+                    array_map(static fn(Stretch $one): ?float => $one->at($time), $trusted),
+                    static fn(?float $value): bool => $value !== null,
+                ),
+            );
             if ($values !== []) {
                 $points[] = [$time, $isWorstHigh ? max($values) : min($values)];
             }
         }
-        $out = [...array_map(static fn(Stretch $one): array => [$one->from(), $one->to()], array_values(array_filter($stretches, static fn(Stretch $one): bool => !$one->isTrusted))), ...$struck];
+        $out = [
+            ...array_map(
+                static fn(Stretch $one): array => [$one->from(), $one->to()],
+                array_values(array_filter($stretches, static fn(Stretch $one): bool => !$one->isTrusted)),
+            ),
+            ...$struck,
+        ];
         $left = self::apart($out, array_map(static fn(Stretch $one): array => [$one->from(), $one->to()], $trusted), $times);
 
         return new self($points, LeftOut::of($left), $left === []);

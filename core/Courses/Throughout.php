@@ -25,7 +25,14 @@ final readonly class Throughout
      * @param list<array{float, float}> $gaps hours from and to, within the span
      * @param float|null $endH of the span; null where it has none
      */
-    private function __construct(public ThroughoutVerdict $verdict, public ?float $worstC, public ?float $firstOutsideH, public float $coveredH, public array $gaps, public ?float $endH) {}
+    private function __construct(
+        public ThroughoutVerdict $verdict,
+        public ?float $worstC,
+        public ?float $firstOutsideH,
+        public float $coveredH,
+        public array $gaps,
+        public ?float $endH,
+    ) {}
 
     /**
      * @param non-empty-list<array{float, float}> $temperatures [h, °C], hours strictly increasing
@@ -41,8 +48,17 @@ final readonly class Throughout
      * @throws NowBeforeLastReading
      * @throws BeginsTooLate if the span begins after now
      */
-    public static function of(array $temperatures, float $expandedU, Comparison $comparison, float $limitC, float $fromH, ?float $hours, ?float $nowH = null, float $gapH = self::GAP_H, ?LeftOut $leftOut = null): self
-    {
+    public static function of(
+        array $temperatures,
+        float $expandedU,
+        Comparison $comparison,
+        float $limitC,
+        float $fromH,
+        ?float $hours,
+        ?float $nowH = null,
+        float $gapH = self::GAP_H,
+        ?LeftOut $leftOut = null,
+    ): self {
         foreach ($temperatures as $i => [$at]) {
             if ($i > 0 && $at <= $temperatures[$i - 1][0]) {
                 throw new TimesNotIncreasing($i);
@@ -67,16 +83,26 @@ final readonly class Throughout
         $gaps = self::gaps($temperatures, $fromH, $end ?? INF, $isOver, $isGap);
         // Above or below: the same sum with the sign turned.
         $sign = $comparison === Comparison::AtLeast ? -1.0 : 1.0;
-        $worst = $counted === [] ? null : $sign * max(array_map(static fn(array $piece): float => max($sign * $piece[2], $sign * $piece[3]), $counted));
+        $worst
+            = $counted === []
+                ? null
+                : $sign * max(array_map(static fn(array $piece): float => max($sign * $piece[2], $sign * $piece[3]), $counted));
         $firstOutside = self::firstBeyond($counted, $sign, $sign * $limitC + $expandedU);
         $isProven = $worst !== null && Numbers::atMost($sign * $worst + $expandedU, $sign * $limitC);
 
-        return new self(match (true) {
-            $firstOutside !== null => ThroughoutVerdict::Outside,
-            $gaps !== [] || ($worst !== null && !$isProven) => ThroughoutVerdict::Inconclusive,
-            !$isOver => ThroughoutVerdict::Running,
-            default => $isProven ? ThroughoutVerdict::Inside : ThroughoutVerdict::Inconclusive,
-        }, $worst, $firstOutside, $coveredH, $gaps, $end);
+        return new self(
+            match (true) {
+                $firstOutside !== null => ThroughoutVerdict::Outside,
+                $gaps !== [] || ($worst !== null && !$isProven) => ThroughoutVerdict::Inconclusive,
+                !$isOver => ThroughoutVerdict::Running,
+                default => $isProven ? ThroughoutVerdict::Inside : ThroughoutVerdict::Inconclusive,
+            },
+            $worst,
+            $firstOutside,
+            $coveredH,
+            $gaps,
+            $end,
+        );
     }
 
     /**
@@ -95,7 +121,8 @@ final readonly class Throughout
                 [$before, $valueBefore] = $temperatures[$i - 1];
                 [$begin, $stop] = [max($before, $from), min($at, $until)];
                 if ($begin < $stop) {
-                    $line = static fn(float $hours): float => $valueBefore + ($value - $valueBefore) * ($hours - $before) / ($at - $before);
+                    $line = static fn(float $hours): float => $valueBefore
+                        + (($value - $valueBefore) * ($hours - $before)) / ($at - $before);
                     $counted[] = [$begin, $stop, $line($begin), $line($stop)];
                     $coveredH += $stop - $begin;
                 }
@@ -148,7 +175,7 @@ final readonly class Throughout
                 return $from;
             }
             if (!Numbers::atMost($b, $edge)) {
-                return $from + ($to - $from) * ($edge - $a) / ($b - $a);
+                return $from + (($to - $from) * ($edge - $a)) / ($b - $a);
             }
         }
 

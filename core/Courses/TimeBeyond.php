@@ -24,8 +24,15 @@ final readonly class TimeBeyond
      *
      * @throws TimesNotIncreasing
      */
-    public static function of(array $temperatures, float $expandedU, float $limitC, float $gapH = self::GAP_H, ?LeftOut $leftOut = null, ?float $fromH = null, ?float $toH = null): self
-    {
+    public static function of(
+        array $temperatures,
+        float $expandedU,
+        float $limitC,
+        float $gapH = self::GAP_H,
+        ?LeftOut $leftOut = null,
+        ?float $fromH = null,
+        ?float $toH = null,
+    ): self {
         $leftOut ??= LeftOut::nothing();
         $hours = 0.0;
         $gaps = [];
@@ -49,7 +56,7 @@ final readonly class TimeBeyond
             if ($isGap) {
                 $gaps[] = [$from, $to];
             }
-            $excess = static fn(float $hour): float => $atA + ($atB - $atA) * ($hour - $a) / ($b - $a) + $expandedU - $limitC;
+            $excess = static fn(float $hour): float => $atA + (($atB - $atA) * ($hour - $a)) / ($b - $a) + $expandedU - $limitC;
             $hours += ($to - $from) * ($isGap ? 1.0 : self::share($excess($from), $excess($to)));
         }
         usort($gaps, static fn(array $a, array $b): int => $a[0] <=> $b[0]);

@@ -12,6 +12,13 @@ final class BuffersTooNear extends \DomainException implements Contradiction
 {
     public function __construct(public readonly float $acidPh, public readonly float $alkalinePh)
     {
-        parent::__construct(sprintf('Buffers pH %s and %s are under %s pH apart; a slope needs more distance.', Numbers::plain($acidPh), Numbers::plain($alkalinePh), CalibrationFit::LEAST_DISTANCE_PH));
+        parent::__construct(
+            sprintf(
+                'Buffers pH %s and %s are under %s pH apart; a slope needs more distance.',
+                Numbers::plain($acidPh),
+                Numbers::plain($alkalinePh),
+                CalibrationFit::LEAST_DISTANCE_PH,
+            ),
+        );
     }
 }

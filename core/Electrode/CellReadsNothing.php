@@ -11,6 +11,8 @@ final class CellReadsNothing extends \DomainException implements Contradiction
 {
     public function __construct()
     {
-        parent::__construct('The cell reads nothing in the standard. Rinse it, immerse it deeper and knock off bubbles. Type a reading above 0 µS/cm.');
+        parent::__construct(
+            'The cell reads nothing in the standard. Rinse it, immerse it deeper and knock off bubbles. Type a reading above 0 µS/cm.',
+        );
     }
 }

@@ -19,7 +19,7 @@ final readonly class CellStandard
 
     /** Offset as a share of the lower standard. */
     private const GOOD_OFFSET_SHARE = 0.05;
-    private const USABLE_OFFSET_SHARE = 0.10;
+    private const USABLE_OFFSET_SHARE = 0.1;
 
     /** A line needs standards that lie so many times apart. */
     private const LEAST_RATIO = 2.0;
@@ -27,7 +27,12 @@ final readonly class CellStandard
     /** A wet cell in its standard reads no smaller a share of it: it is dry, or the unit is wrong. */
     private const LEAST_SHARE = 0.05;
 
-    private function __construct(public ?float $cellFactor, public ?float $offsetMv, public Verdict $verdict, public float $offsetUs = 0.0) {}
+    private function __construct(
+        public ?float $cellFactor,
+        public ?float $offsetMv,
+        public Verdict $verdict,
+        public float $offsetUs = 0.0,
+    ) {}
 
     /** @throws CellReadsNothing if the cell reads nothing */
     public static function conductivity(StandardReading $read): self
@@ -54,17 +59,25 @@ final readonly class CellStandard
         $factor = ($high->standardAtItsTemperature() - $low->standardAtItsTemperature()) / ($high->usPerCm - $low->usPerCm);
         $offset = $low->standardAtItsTemperature() - $factor * $low->usPerCm;
         $share = abs($offset) / $low->standardUsPerCm25;
-        $verdicts = [self::factorVerdict($factor), match (true) {
-            Numbers::atMost($share, self::GOOD_OFFSET_SHARE) => Verdict::Pass,
-            Numbers::atMost($share, self::USABLE_OFFSET_SHARE) => Verdict::Caution,
-            default => Verdict::Fail,
-        }];
+        $verdicts = [
+            self::factorVerdict($factor),
+            match (true) {
+                Numbers::atMost($share, self::GOOD_OFFSET_SHARE) => Verdict::Pass,
+                Numbers::atMost($share, self::USABLE_OFFSET_SHARE) => Verdict::Caution,
+                default => Verdict::Fail,
+            },
+        ];
 
-        return new self($factor, null, match (true) {
-            in_array(Verdict::Fail, $verdicts, true) => Verdict::Fail,
-            in_array(Verdict::Caution, $verdicts, true) => Verdict::Caution,
-            default => Verdict::Pass,
-        }, $offset);
+        return new self(
+            $factor,
+            null,
+            match (true) {
+                in_array(Verdict::Fail, $verdicts, true) => Verdict::Fail,
+                in_array(Verdict::Caution, $verdicts, true) => Verdict::Caution,
+                default => Verdict::Pass,
+            },
+            $offset,
+        );
     }
 
     /** Whether two standards lie far enough apart to lay a line through. */
@@ -93,7 +106,8 @@ final readonly class CellStandard
     /** As far off as the standard on the other side of zero: sign, leads or reference, not the sensor. */
     public static function hasWrongSign(float $standardMv, float $mv): bool
     {
-        return !Numbers::atMost(abs($mv - $standardMv), self::USABLE_OFFSET_MV) && Numbers::atMost(abs($mv + $standardMv), self::USABLE_OFFSET_MV);
+        return !Numbers::atMost(abs($mv - $standardMv), self::USABLE_OFFSET_MV)
+            && Numbers::atMost(abs($mv + $standardMv), self::USABLE_OFFSET_MV);
     }
 
     /** @param float $standardMv and $mv against the same reference electrode */
@@ -101,10 +115,14 @@ final readonly class CellStandard
     {
         $offset = $mv - $standardMv;
 
-        return new self(null, $offset, match (true) {
-            Numbers::atMost(abs($offset), self::GOOD_OFFSET_MV) => Verdict::Pass,
-            Numbers::atMost(abs($offset), self::USABLE_OFFSET_MV) => Verdict::Caution,
-            default => Verdict::Fail,
-        });
+        return new self(
+            null,
+            $offset,
+            match (true) {
+                Numbers::atMost(abs($offset), self::GOOD_OFFSET_MV) => Verdict::Pass,
+                Numbers::atMost(abs($offset), self::USABLE_OFFSET_MV) => Verdict::Caution,
+                default => Verdict::Fail,
+            },
+        );
     }
 }

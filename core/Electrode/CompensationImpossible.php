@@ -12,6 +12,8 @@ final class CompensationImpossible extends \DomainException implements Contradic
 {
     public function __construct(public readonly float $percentPerC, public readonly float $celsius)
     {
-        parent::__construct(sprintf('%s %% per °C leaves nothing at %s °C; 2 %% per °C is usual.', Numbers::plain($percentPerC), Numbers::plain($celsius)));
+        parent::__construct(
+            sprintf('%s %% per °C leaves nothing at %s °C; 2 %% per °C is usual.', Numbers::plain($percentPerC), Numbers::plain($celsius)),
+        );
     }
 }

@@ -26,8 +26,13 @@ final readonly class Conductivity
      *
      * @throws CompensationImpossible if the compensation would divide by nothing
      */
-    public static function compensated(float $usPerCm, float $celsius, float $percentPerC = self::PERCENT_PER_C, float $cellFactor = 1.0, float $offsetUs = 0.0): self
-    {
+    public static function compensated(
+        float $usPerCm,
+        float $celsius,
+        float $percentPerC = self::PERCENT_PER_C,
+        float $cellFactor = 1.0,
+        float $offsetUs = 0.0,
+    ): self {
         return new self(max(0.0, $usPerCm * $cellFactor + $offsetUs) / self::share($celsius, $percentPerC));
     }
 
@@ -50,7 +55,7 @@ final readonly class Conductivity
      */
     public static function share(float $celsius, float $percentPerC): float
     {
-        $share = 1 + $percentPerC / 100 * ($celsius - self::REFERENCE_C);
+        $share = 1 + ($percentPerC / 100) * ($celsius - self::REFERENCE_C);
 
         return $share > 0 ? $share : throw new CompensationImpossible($percentPerC, $celsius);
     }

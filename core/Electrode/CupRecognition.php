@@ -22,7 +22,12 @@ final readonly class CupRecognition
      * @param float|null $twinPh pH of a near twin
      * @param string|null $looksLike name of the buffer that it looks like, where it is another one
      */
-    private function __construct(public ?CupDoubt $doubt, public float $apparentPh, public ?string $looksLike, public ?float $twinPh = null) {}
+    private function __construct(
+        public ?CupDoubt $doubt,
+        public float $apparentPh,
+        public ?string $looksLike,
+        public ?float $twinPh = null,
+    ) {}
 
     /**
      * @param array<array-key, array{buffer: Buffer, nominalPh: float}> $shelf other bottles by their name
@@ -31,8 +36,17 @@ final readonly class CupRecognition
      * @param list<CalibrationFit> $lastRuns newest first
      * @param CalibrationPoint|null $before the point accepted just before, if it is not in doubt
      */
-    public static function of(Buffer $expected, float $nominalPh, array $shelf, Signal $signal, float $celsius, ?CalibrationFit $last, float $offByPh = 0.0, array $lastRuns = [], ?CalibrationPoint $before = null): self
-    {
+    public static function of(
+        Buffer $expected,
+        float $nominalPh,
+        array $shelf,
+        Signal $signal,
+        float $celsius,
+        ?CalibrationFit $last,
+        float $offByPh = 0.0,
+        array $lastRuns = [],
+        ?CalibrationPoint $before = null,
+    ): self {
         $candidates = [self::EXPECTED => $expected];
         $neighbours = [];
         foreach ($shelf as $name => $bottle) {
@@ -49,9 +63,20 @@ final readonly class CupRecognition
         $mv = $signal->idealMv($celsius);
         $recognition = BufferRecognition::among($candidates, $mv, $celsius, $last, $offByPh);
         $nearest = $recognition->matches[0];
-        $neighbour = BufferRecognition::among([self::EXPECTED => $expected, ...$neighbours], $mv, $celsius, $last, $offByPh)->matches[0]['buffer'];
-        $twin = NearTwin::among($expected, array_map(static fn(array $bottle): Buffer => $bottle['buffer'], $shelf), $mv, $celsius, $lastRuns, $before);
-        $isNear = $recognition->recognised === self::EXPECTED || ($nearest['buffer'] === self::EXPECTED && abs($nearest['difference_ph']) <= BufferRecognition::NEAR_PH);
+        $neighbour = BufferRecognition::among([self::EXPECTED => $expected, ...$neighbours], $mv, $celsius, $last, $offByPh)->matches[0][
+            'buffer'
+        ];
+        $twin = NearTwin::among(
+            $expected,
+            array_map(static fn(array $bottle): Buffer => $bottle['buffer'], $shelf),
+            $mv,
+            $celsius,
+            $lastRuns,
+            $before,
+        );
+        $isNear
+            = $recognition->recognised === self::EXPECTED
+            || ($nearest['buffer'] === self::EXPECTED && abs($nearest['difference_ph']) <= BufferRecognition::NEAR_PH);
         $doubt = match (true) {
             $isNear && $twin !== null => CupDoubt::Twin,
             $recognition->recognised === self::EXPECTED => $neighbour === self::EXPECTED ? null : CupDoubt::Neighbour,
@@ -60,11 +85,16 @@ final readonly class CupRecognition
             default => CupDoubt::Another,
         };
 
-        return new self($doubt, $recognition->apparentPh, match ($doubt) {
-            CupDoubt::Twin => $twin,
-            CupDoubt::Neighbour => $neighbour,
-            default => $nearest['buffer'] === self::EXPECTED ? null : $nearest['buffer'],
-        }, $doubt === CupDoubt::Twin ? $shelf[$twin]['buffer']->phAt($celsius) : null);
+        return new self(
+            $doubt,
+            $recognition->apparentPh,
+            match ($doubt) {
+                CupDoubt::Twin => $twin,
+                CupDoubt::Neighbour => $neighbour,
+                default => $nearest['buffer'] === self::EXPECTED ? null : $nearest['buffer'],
+            },
+            $doubt === CupDoubt::Twin ? $shelf[$twin]['buffer']->phAt($celsius) : null,
+        );
     }
 
     /** What the electrode is off in a buffer that is known, by what it is known by, in pH. */
@@ -81,7 +111,10 @@ final readonly class CupRecognition
     public static function station(array $left, Signal $signal, float $celsius, ?CalibrationFit $last, float $offByPh = 0.0): ?int
     {
         $candidates = array_filter($left, static fn(Buffer $buffer): bool => $buffer->covers($celsius));
-        $found = $candidates === [] ? null : BufferRecognition::among($candidates, $signal->idealMv($celsius), $celsius, $last, $offByPh)->recognised;
+        $found
+            = $candidates === []
+                ? null
+                : BufferRecognition::among($candidates, $signal->idealMv($celsius), $celsius, $last, $offByPh)->recognised;
 
         return is_numeric($found) ? (int) $found : null;
     }

@@ -112,7 +112,9 @@ enum Diagnosis: string
     /** @return non-empty-list<float> percent, of the segments long enough to tell; else of the line from end to end */
     private static function slopes(CalibrationFit $fit): array
     {
-        $long = array_values(array_filter($fit->segments, static fn(Segment $segment): bool => $segment->lengthPh() >= self::LEAST_SEGMENT_PH));
+        $long = array_values(
+            array_filter($fit->segments, static fn(Segment $segment): bool => $segment->lengthPh() >= self::LEAST_SEGMENT_PH),
+        );
 
         return $long === [] || $fit->method === FitMethod::LeastSquares
             ? [$fit->endToEnd()->percent()]

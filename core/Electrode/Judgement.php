@@ -39,7 +39,9 @@ final readonly class Judgement
     public static function of(CalibrationFit $fit, Criteria $criteria, array $checks = [], float $checkLimitPh = 0.05): self
     {
         $errors = array_map(
-            static fn(CalibrationPoint $check): ?float => $fit->hasSlope() ? $fit->read($check->mv, $check->celsius)->ph - $check->bufferPh : null,
+            static fn(CalibrationPoint $check): ?float => $fit->hasSlope()
+                ? $fit->read($check->mv, $check->celsius)->ph - $check->bufferPh
+                : null,
             $checks,
         );
         $found = [
@@ -86,8 +88,10 @@ final readonly class Judgement
     {
         $codes = array_column($findings, 'code');
 
-        return in_array(FindingCode::Unsettled, $codes, true) || in_array(FindingCode::SlopeHigh, $codes, true)
-            || $diagnosis?->namesBufferOrTemperature() === true || $againstRecognition;
+        return in_array(FindingCode::Unsettled, $codes, true)
+            || in_array(FindingCode::SlopeHigh, $codes, true)
+            || $diagnosis?->namesBufferOrTemperature() === true
+            || $againstRecognition;
     }
 
     public function found(FindingCode $code): ?Finding
@@ -107,10 +111,20 @@ final readonly class Judgement
         $judged = $fit->segments;
         $found = [];
         if ($fit->method === FitMethod::Segments && count($fit->points) > 1) {
-            $judged = array_values(array_filter($fit->segments, static fn(Segment $segment): bool => Numbers::atLeast($segment->lengthPh(), self::LEAST_SEGMENT_PH)));
+            $judged = array_values(
+                array_filter(
+                    $fit->segments,
+                    static fn(Segment $segment): bool => Numbers::atLeast($segment->lengthPh(), self::LEAST_SEGMENT_PH),
+                ),
+            );
             if (count($judged) < count($fit->segments)) {
                 $judged[] = $fit->endToEnd();
-                $found[] = new Finding(FindingCode::SegmentShort, Severity::Caution, min(array_map(static fn(Segment $segment): float => $segment->lengthPh(), $fit->segments)), self::LEAST_SEGMENT_PH);
+                $found[] = new Finding(
+                    FindingCode::SegmentShort,
+                    Severity::Caution,
+                    min(array_map(static fn(Segment $segment): float => $segment->lengthPh(), $fit->segments)),
+                    self::LEAST_SEGMENT_PH,
+                );
             }
         }
         foreach ($judged as $segment) {
@@ -126,12 +140,32 @@ final readonly class Judgement
         [$low, $high] = [$criteria->lowestSlopePercent, $criteria->highestSlopePercent];
 
         return match (true) {
-            $percent <= -self::NO_RESPONSE_PERCENT + Numbers::TOLERANCE => new Finding(FindingCode::SlopeReversed, Severity::Fail, $percent, $low),
-            abs($percent) < self::NO_RESPONSE_PERCENT - Numbers::TOLERANCE => new Finding(FindingCode::NoResponse, Severity::Fail, $percent, $low),
+            $percent <= -self::NO_RESPONSE_PERCENT + Numbers::TOLERANCE => new Finding(
+                FindingCode::SlopeReversed,
+                Severity::Fail,
+                $percent,
+                $low,
+            ),
+            abs($percent) < self::NO_RESPONSE_PERCENT - Numbers::TOLERANCE => new Finding(
+                FindingCode::NoResponse,
+                Severity::Fail,
+                $percent,
+                $low,
+            ),
             !Numbers::atLeast($percent, $low) => new Finding(FindingCode::SlopeLow, Severity::Fail, $percent, $low),
-            !Numbers::atMost($percent, $high + self::HIGH_MARGIN_PERCENT) => new Finding(FindingCode::SlopeHigh, Severity::Fail, $percent, $high),
+            !Numbers::atMost($percent, $high + self::HIGH_MARGIN_PERCENT) => new Finding(
+                FindingCode::SlopeHigh,
+                Severity::Fail,
+                $percent,
+                $high,
+            ),
             !Numbers::atMost($percent, $high) => new Finding(FindingCode::SlopeHigh, Severity::Caution, $percent, $high),
-            Numbers::atMost($percent, $low + self::NEAR_LOW_PERCENT) => new Finding(FindingCode::SlopeNearLow, Severity::Caution, $percent, $low),
+            Numbers::atMost($percent, $low + self::NEAR_LOW_PERCENT) => new Finding(
+                FindingCode::SlopeNearLow,
+                Severity::Caution,
+                $percent,
+                $low,
+            ),
             default => null,
         };
     }
@@ -150,7 +184,10 @@ final readonly class Judgement
         $zero = $fit->zeroPointPh();
         if ($criteria->zeroPointPh !== null && ($zero === null || Numbers::atLeast(abs($zero - 7), $criteria->zeroPointPh))) {
             $found[] = new Finding(FindingCode::ZeroPointOff, Severity::Fail, $zero, $criteria->zeroPointPh);
-        } elseif ($criteria->zeroPointPh !== null && Numbers::atLeast(abs($zero - 7), $criteria->zeroPointPh - min(self::NEAR_ZERO_PH, $criteria->zeroPointPh / 2))) {
+        } elseif (
+            $criteria->zeroPointPh !== null
+            && Numbers::atLeast(abs($zero - 7), $criteria->zeroPointPh - min(self::NEAR_ZERO_PH, $criteria->zeroPointPh / 2))
+        ) {
             $found[] = new Finding(FindingCode::ZeroPointNear, Severity::Caution, $zero, $criteria->zeroPointPh);
         }
         $found[] = self::offset($fit->neutral()->offsetMv, $criteria);
@@ -175,7 +212,14 @@ final readonly class Judgement
             return [];
         }
 
-        return [new Finding(FindingCode::ResponseSlow, Numbers::atMost($slowest, 2 * $limit) ? Severity::Caution : Severity::Fail, $slowest, $limit)];
+        return [
+            new Finding(
+                FindingCode::ResponseSlow,
+                Numbers::atMost($slowest, 2 * $limit) ? Severity::Caution : Severity::Fail,
+                $slowest,
+                $limit,
+            ),
+        ];
     }
 
     /**

@@ -28,12 +28,20 @@ final class NearTwin
      *
      * @return string|null its name; null where the buffer taken fits, or the runs scatter too much to tell
      */
-    public static function among(Buffer $taken, array $shelf, float $mv, float $celsius, array $lastRuns, ?CalibrationPoint $before = null): ?string
-    {
+    public static function among(
+        Buffer $taken,
+        array $shelf,
+        float $mv,
+        float $celsius,
+        array $lastRuns,
+        ?CalibrationPoint $before = null,
+    ): ?string {
         $apparent = [];
         foreach (array_slice($lastRuns, 0, self::RUNS) as $run) {
             if ($run->hasMeasuredSlope()) {
-                $apparent[] = $run->read($mv, $celsius)->ph - ($before === null ? 0.0 : $run->read($before->mv, $before->celsius)->ph - $before->bufferPh);
+                $apparent[]
+                    = $run->read($mv, $celsius)->ph
+                    - ($before === null ? 0.0 : $run->read($before->mv, $before->celsius)->ph - $before->bufferPh);
             }
         }
         if (count($apparent) < self::LEAST_RUNS || !$taken->covers($celsius)) {

@@ -41,7 +41,9 @@ final class RunDoubts
             $longest = max($longest, (float) $taken[$i]->format('U.v') - (float) $taken[$i - 1]->format('U.v'));
         }
 
-        return self::isApart($longest) ? new Finding(FindingCode::PointsApart, Severity::Caution, $longest / 60, self::MINUTES_APART) : null;
+        return self::isApart($longest)
+            ? new Finding(FindingCode::PointsApart, Severity::Caution, $longest / 60, self::MINUTES_APART)
+            : null;
     }
 
     /**
@@ -58,12 +60,23 @@ final class RunDoubts
             return [];
         }
         $slope = self::slopeChange($new, $before);
-        $asFound = max(array_map(static fn(CalibrationPoint $point): float => abs($before->read($point->mv, $point->celsius)->ph - $point->bufferPh), $new->points));
+        $asFound = max(
+            array_map(
+                static fn(CalibrationPoint $point): float => abs($before->read($point->mv, $point->celsius)->ph - $point->bufferPh),
+                $new->points,
+            ),
+        );
 
-        return array_values(array_filter([
-            Numbers::atMost(abs($slope), self::SLOPE_PERCENT) ? null : new Finding(FindingCode::SlopeJumped, Severity::Caution, $slope, self::SLOPE_PERCENT),
-            Numbers::atMost($asFound, self::AS_FOUND_PH) ? null : new Finding(FindingCode::AsFoundJumped, Severity::Caution, $asFound, self::AS_FOUND_PH),
-        ]));
+        return array_values(
+            array_filter([
+                Numbers::atMost(abs($slope), self::SLOPE_PERCENT)
+                    ? null
+                    : new Finding(FindingCode::SlopeJumped, Severity::Caution, $slope, self::SLOPE_PERCENT),
+                Numbers::atMost($asFound, self::AS_FOUND_PH)
+                    ? null
+                    : new Finding(FindingCode::AsFoundJumped, Severity::Caution, $asFound, self::AS_FOUND_PH),
+            ]),
+        );
     }
 
     /** The change of slope that is largest, in percentage points, each stretch of pH compared with the same stretch before. */

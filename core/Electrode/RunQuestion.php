@@ -32,20 +32,30 @@ enum RunQuestion: string
      *
      * @return list<self>
      */
-    public static function asked(array $nominalPh, array $expected, bool $isNew, bool $readBackIsFitted, bool $isAnyKeptCold = false, bool $isAnyUsedUp = false): array
-    {
+    public static function asked(
+        array $nominalPh,
+        array $expected,
+        bool $isNew,
+        bool $readBackIsFitted,
+        bool $isAnyKeptCold = false,
+        bool $isAnyUsedUp = false,
+    ): array {
         [$low, $high] = [min($nominalPh), max($nominalPh)];
-        $isOutside = $expected !== [] && !(Numbers::atMost($low, min(array_column($expected, 0))) && Numbers::atLeast($high, max(array_column($expected, 1))));
+        $isOutside
+            = $expected !== []
+            && !(Numbers::atMost($low, min(array_column($expected, 0))) && Numbers::atLeast($high, max(array_column($expected, 1))));
 
-        return array_values(array_filter([
-            count($nominalPh) === 1 ? self::OneBuffer : null,
-            $isAnyUsedUp ? self::OneUseMore : null,
-            $isAnyKeptCold ? self::KeptCold : null,
-            $isNew ? self::NeverSoaked : null,
-            $isOutside ? self::OutsideBracket : null,
-            count($nominalPh) > 1 && !Numbers::atLeast($high - $low, self::LEAST_SPAN_PH) ? self::ShortSpan : null,
-            $readBackIsFitted ? self::ReadBackIsFitted : null,
-        ]));
+        return array_values(
+            array_filter([
+                count($nominalPh) === 1 ? self::OneBuffer : null,
+                $isAnyUsedUp ? self::OneUseMore : null,
+                $isAnyKeptCold ? self::KeptCold : null,
+                $isNew ? self::NeverSoaked : null,
+                $isOutside ? self::OutsideBracket : null,
+                count($nominalPh) > 1 && !Numbers::atLeast($high - $low, self::LEAST_SPAN_PH) ? self::ShortSpan : null,
+                $readBackIsFitted ? self::ReadBackIsFitted : null,
+            ]),
+        );
     }
 
     /**

@@ -6,7 +6,10 @@ namespace Rheacid\Core\Electrode;
 
 use Rheacid\Core\Numbers;
 
-/** Compensation corrects the electrode, not the sample: a reading far from the temperature of its calibration is marked. Common practice, no source. */
+/**
+ * Compensation corrects the electrode, not the sample: a reading far from the temperature of its calibration is marked. Common practice,
+ * no source.
+ */
 final class TemperatureGap
 {
     private const FAR_C = 10.0;

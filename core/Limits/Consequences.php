@@ -17,18 +17,37 @@ final readonly class Consequences
     private function __construct(public JudgedLimit|NotDue|null $holds, public array $deviations) {}
 
     /**
-     * @param array<string, array{conformity: Conformity, late: bool, open: bool}> $before by limit: what the decision said whose place this one takes
+     * @param array<string, array{conformity: Conformity, late: bool, open: bool}> $before by limit: what the decision said whose place this
+     *     one takes
      * @param bool $wentOut whether it was released before
      * @param bool $isOwnRecord whether it is judged again because a record of the batch itself changed, not an instrument's
      */
     public static function of(BatchState $state, Judge $judged, array $before, bool $wentOut, bool $isOwnRecord): self
     {
-        $news = array_values(array_filter($judged->due, static fn(JudgedLimit $one): bool => $one->limit->limit->kind->binds() && $one->conformity !== Conformity::Inside && self::isNews($one, $before[$one->limit->limit->name] ?? null)));
+        $news = array_values(
+            array_filter(
+                $judged->due,
+                static fn(JudgedLimit $one): bool => $one->limit->limit->kind->binds()
+                    && $one->conformity !== Conformity::Inside
+                    && self::isNews($one, $before[$one->limit->limit->name] ?? null),
+            ),
+        );
         if ($state->isLive()) {
-            $holding = array_values(array_filter($news, static fn(JudgedLimit $one): bool => $one->conformity === Conformity::Outside || !$judged->occasion->isOpenFor($one->limit)));
+            $holding = array_values(
+                array_filter(
+                    $news,
+                    static fn(JudgedLimit $one): bool => $one->conformity === Conformity::Outside
+                        || !$judged->occasion->isOpenFor($one->limit),
+                ),
+            );
             $holds = WorstFirst::worst($holding, $judged->notDue)[0] ?? null;
 
-            return new self($state->mayBecome(BatchState::Held) ? $holds : null, array_values(array_filter($holding, static fn(JudgedLimit $one): bool => $one->late || $one->conformity === Conformity::Outside)));
+            return new self(
+                $state->mayBecome(BatchState::Held) ? $holds : null,
+                array_values(
+                    array_filter($holding, static fn(JudgedLimit $one): bool => $one->late || $one->conformity === Conformity::Outside),
+                ),
+            );
         }
         $breaks = static fn(JudgedLimit $one): bool => $one->conformity === Conformity::Outside
             || ($isOwnRecord && ($before[$one->limit->limit->name]['conformity'] ?? null) === Conformity::Inside);
@@ -43,14 +62,27 @@ final readonly class Consequences
      *
      * @return array{holds: bool, deviates: bool}
      */
-    public static function ofCourse(BatchState $state, LimitKind $kind, ?Conformity $now, ?Conformity $before, bool $wentOut, bool $isOwnRecord): array
-    {
+    public static function ofCourse(
+        BatchState $state,
+        LimitKind $kind,
+        ?Conformity $now,
+        ?Conformity $before,
+        bool $wentOut,
+        bool $isOwnRecord,
+    ): array {
         $isNews = $kind->binds() && $now !== null && $now !== Conformity::Inside && ($before === null || $now->rank() < $before->rank());
         if ($state->isLive()) {
             return ['holds' => $isNews && $state->mayBecome(BatchState::Held), 'deviates' => $isNews && $now === Conformity::Outside];
         }
 
-        return ['holds' => false, 'deviates' => $isNews && $wentOut && $state->mayBeRecalled() && ($now === Conformity::Outside || ($isOwnRecord && $before === Conformity::Inside))];
+        return [
+            'holds' => false,
+            'deviates'
+                => $isNews
+                && $wentOut
+                && $state->mayBeRecalled()
+                && ($now === Conformity::Outside || ($isOwnRecord && $before === Conformity::Inside)),
+        ];
     }
 
     /** @param array{conformity: Conformity, late: bool, open: bool}|null $before */

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Limits;
 
-/** The portion that stands large on a screen: the one that decides; with nothing due the one nearest its next limit; without any limit none. */
+/**
+ * The portion that stands large on a screen: the one that decides; with nothing due the one nearest its next limit; without any limit
+ * none.
+ */
 final readonly class Deciding
 {
     private function __construct(public int $result, public int $portion) {}

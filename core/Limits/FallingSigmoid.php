@@ -16,7 +16,7 @@ use Rheacid\Core\Maths\StudentT;
  */
 final readonly class FallingSigmoid
 {
-    private const CONFIDENCE = 0.90;
+    private const CONFIDENCE = 0.9;
 
     /** Scales that are searched, as shares of the record, and how many. */
     private const SCALES = [0.004, 12.0, 22];
@@ -33,7 +33,15 @@ final readonly class FallingSigmoid
     private const AS_GOOD = 1.0 + 1e-9;
 
     /** @param NonlinearFit|null $polished null where the readings do not tell every parameter */
-    private function __construct(public float $low, public float $high, public float $middle, public float $scale, public float $squares, private ?NonlinearFit $polished, private int $count) {}
+    private function __construct(
+        public float $low,
+        public float $high,
+        public float $middle,
+        public float $scale,
+        public float $squares,
+        private ?NonlinearFit $polished,
+        private int $count,
+    ) {}
 
     /**
      * @param non-empty-list<array{float, float}> $readings [hours, pH], times strictly increasing, five or more
@@ -57,7 +65,12 @@ final readonly class FallingSigmoid
         [$squares, $middle, $scale] = $best;
         [, $low, $high] = self::levels($hours, $ph, $middle, $scale) ?? [0.0, 0.0, 0.0];
         $polished = NonlinearFit::of($hours, $ph, self::curve(...), [$low, $high, $middle, $scale]);
-        if ($polished === null || $polished->squares > $squares * self::AS_GOOD + 1e-24 || $polished->parameters[0] >= $polished->parameters[1] || $polished->parameters[3] <= 0) {
+        if (
+            $polished === null
+            || $polished->squares > $squares * self::AS_GOOD + 1e-24
+            || $polished->parameters[0] >= $polished->parameters[1]
+            || $polished->parameters[3] <= 0
+        ) {
             return new self($low, $high, $middle, $scale, $squares, null, count($readings));
         }
 
@@ -92,7 +105,9 @@ final readonly class FallingSigmoid
     /** @param list<float> $gradient */
     private function half(array $gradient): float
     {
-        return $this->polished === null ? INF : StudentT::quantile((1 + self::CONFIDENCE) / 2, $this->count - 4) * $this->polished->standardError($gradient);
+        return $this->polished === null
+            ? INF
+            : StudentT::quantile((1 + self::CONFIDENCE) / 2, $this->count - 4) * $this->polished->standardError($gradient);
     }
 
     /**
@@ -109,7 +124,7 @@ final readonly class FallingSigmoid
         $found = [];
         for ($i = 0; $i < $steps; $i++) {
             $scale = $span * $least * ($most / $least) ** ($i / ($steps - 1));
-            $middles = array_map(static fn(int $j): float => $first + $span * $j / self::WITHIN, range(0, self::WITHIN));
+            $middles = array_map(static fn(int $j): float => $first + ($span * $j) / self::WITHIN, range(0, self::WITHIN));
             foreach (self::BEYOND as $times) {
                 array_push($middles, $first - $times * $scale, $last + $times * $scale);
             }
@@ -123,7 +138,11 @@ final readonly class FallingSigmoid
         sort($found);
         $apart = [];
         foreach ($found as $one) {
-            $isNear = array_filter($apart, static fn(array $other): bool => abs(log($other[2] / $one[2])) < 0.8 && abs($other[1] - $one[1]) < 0.08 * $span + 0.8 * $one[2]);
+            $isNear = array_filter(
+                $apart,
+                static fn(array $other): bool => abs(log($other[2] / $one[2])) < 0.8
+                    && abs($other[1] - $one[1]) < 0.08 * $span + 0.8 * $one[2],
+            );
             if ($isNear === []) {
                 $apart[] = $one;
             }
@@ -169,9 +188,16 @@ final readonly class FallingSigmoid
                 $simplex[2] = $reflected;
             } else {
                 $contracted = $reflected[0] < $worst[0] ? $towards(0.5) : $towards(-0.5);
-                $simplex = $contracted[0] < min($worst[0], $reflected[0])
-                    ? [$best, $good, $contracted]
-                    : [$best, ...array_map(static fn(array $one): array => $at(($one[1] + $best[1]) / 2, ($one[2] + $best[2]) / 2), [$good, $worst])];
+                $simplex
+                    = $contracted[0] < min($worst[0], $reflected[0])
+                        ? [$best, $good, $contracted]
+                        : [
+                            $best,
+                            ...array_map(static fn(array $one): array => $at(($one[1] + $best[1]) / 2, ($one[2] + $best[2]) / 2), [
+                                $good,
+                                $worst,
+                            ]),
+                        ];
             }
         }
         sort($simplex);
@@ -230,8 +256,8 @@ final readonly class FallingSigmoid
     {
         [$low, $high, $middle, $scale] = $at;
         $share = 1 / (1 + exp(min(700.0, max(-700.0, ($hours - $middle) / $scale))));
-        $steep = ($high - $low) * $share * (1 - $share) / $scale;
+        $steep = (($high - $low) * $share * (1 - $share)) / $scale;
 
-        return [$low + ($high - $low) * $share, [1 - $share, $share, $steep, $steep * ($hours - $middle) / $scale]];
+        return [$low + ($high - $low) * $share, [1 - $share, $share, $steep, ($steep * ($hours - $middle)) / $scale]];
     }
 }

@@ -71,20 +71,38 @@ final readonly class Forecast
         $decides = self::deciding($readings, $goal);
         if ($decides !== null) {
             $eta = self::crossing($readings, $decides, $goal);
-            $verdict = $withinH === null ? null : (Numbers::atMost($readings[$decides][0], $withinH) ? ForecastVerdict::Met : ForecastVerdict::Late);
+            $verdict
+                = $withinH === null
+                    ? null
+                    : (Numbers::atMost($readings[$decides][0], $withinH)
+                        ? ForecastVerdict::Met
+                        : ForecastVerdict::Late);
 
             return new self(ForecastModel::Line, $eta, $eta, $eta, null, $verdict, $goal, $withinH, true);
         }
         $sigmoid = count($readings) < self::SIGMOID_FROM ? null : FallingSigmoid::through($readings);
         $isStuck = $sigmoid !== null && $goal < $sigmoid->low - $sigmoid->lowHalfWidth();
-        [$model, $eta, $low, $high] = $isStuck ? [ForecastModel::None, null, null, null] : self::sigmoid($sigmoid, $readings, $goal) ?? self::line($readings, $goal);
+        [$model, $eta, $low, $high] = $isStuck
+            ? [ForecastModel::None, null, null, null]
+            : self::sigmoid($sigmoid, $readings, $goal) ?? self::line($readings, $goal);
 
-        return new self($model, $eta, $low, $high, $isStuck ? $sigmoid->low : null, match (true) {
-            $withinH === null => null,
-            !Numbers::atMost($now, $withinH) => ForecastVerdict::Late,
-            $high !== null && Numbers::atMost($high, (count($readings) <= self::FEW ? self::FEW_SHARE : 1.0) * $withinH) => ForecastVerdict::OnTrack,
-            default => ForecastVerdict::AtRisk,
-        }, $goal, $withinH, false);
+        return new self(
+            $model,
+            $eta,
+            $low,
+            $high,
+            $isStuck ? $sigmoid->low : null,
+            match (true) {
+                $withinH === null => null,
+                !Numbers::atMost($now, $withinH) => ForecastVerdict::Late,
+                $high !== null && Numbers::atMost($high, (count($readings) <= self::FEW ? self::FEW_SHARE : 1.0) * $withinH)
+                    => ForecastVerdict::OnTrack,
+                default => ForecastVerdict::AtRisk,
+            },
+            $goal,
+            $withinH,
+            false,
+        );
     }
 
     /**
@@ -111,7 +129,7 @@ final readonly class Forecast
         }
         [$before, $above] = $readings[$decides - 1] ?? $readings[0];
 
-        return min($hours, $before + ($above - $goal) / ($above - $ph) * ($hours - $before));
+        return min($hours, $before + (($above - $goal) / ($above - $ph)) * ($hours - $before));
     }
 
     /**
@@ -144,6 +162,8 @@ final readonly class Forecast
         $line = count($last) < self::LINE_FROM ? null : LeastSquares::line(array_column($last, 0), array_column($last, 1));
         $eta = $line === null || $line->slope >= 0 ? null : ($goal - $line->intercept) / $line->slope;
 
-        return $eta === null || $eta < $last[count($last) - 1][0] ? [ForecastModel::None, null, null, null] : [ForecastModel::Line, $eta, null, null];
+        return $eta === null || $eta < $last[count($last) - 1][0]
+            ? [ForecastModel::None, null, null, null]
+            : [ForecastModel::Line, $eta, null, null];
     }
 }

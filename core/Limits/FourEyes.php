@@ -28,7 +28,9 @@ enum FourEyes: string
      */
     public static function against(int $person, array $did, array $measured): array
     {
-        $found = array_values(array_filter(self::cases(), static fn(self $hand): bool => in_array($person, $did[$hand->value] ?? [], true)));
+        $found = array_values(
+            array_filter(self::cases(), static fn(self $hand): bool => in_array($person, $did[$hand->value] ?? [], true)),
+        );
 
         return $measured !== [] && array_unique($measured) === [$person] ? [...$found, self::MeasuredAll] : $found;
     }

@@ -90,12 +90,24 @@ final readonly class Judge
         // No later value proves that it was met in time, unless a lead has let the miss stand.
         $isUnproven = $late && $value === Conformity::Inside && !$occasion->isMissForgiven($limit->limit->name);
 
-        return new JudgedLimit($limit, $isUnproven ? Conformity::Inconclusive : $value, $value, $late, $limit->limit->margin($portion->value), $portion, ...$at);
+        return new JudgedLimit(
+            $limit,
+            $isUnproven ? Conformity::Inconclusive : $value,
+            $value,
+            $late,
+            $limit->limit->margin($portion->value),
+            $portion,
+            ...$at,
+        );
     }
 
     private static function isUnread(ProductLimit $limit, Occasion $occasion): bool
     {
-        return $limit->limit->kind->binds() && $limit->isPast($occasion) && !$occasion->isMissForgiven($limit->limit->name) && !$occasion->isOpenFor($limit) && !in_array($limit->limit->name, $occasion->awaited, true);
+        return $limit->limit->kind->binds()
+            && $limit->isPast($occasion)
+            && !$occasion->isMissForgiven($limit->limit->name)
+            && !$occasion->isOpenFor($limit)
+            && !in_array($limit->limit->name, $occasion->awaited, true);
     }
 
     /**
@@ -140,11 +152,18 @@ final readonly class Judge
      */
     private static function overall(array $due, array $notDue, Occasion $occasion): Overall
     {
-        $holds = static fn(JudgedLimit $one): bool => $one->limit->limit->kind->binds() && $one->conformity !== Conformity::Inside
+        $holds = static fn(JudgedLimit $one): bool => $one->limit->limit->kind->binds()
+            && $one->conformity !== Conformity::Inside
             // Of places that are not all read only what is outside counts.
             && (!$occasion->isOpenFor($one->limit) || $one->conformity === Conformity::Outside);
-        $isBroken = array_filter($due, $holds) !== [] || array_filter($notDue, static fn(NotDue $one): bool => $one->reason === NotDueReason::Unread) !== [];
-        $isToReview = array_filter($due, static fn(JudgedLimit $one): bool => !$one->limit->limit->kind->binds() && $one->conformity !== Conformity::Inside) !== [];
+        $isBroken
+            = array_filter($due, $holds) !== []
+            || array_filter($notDue, static fn(NotDue $one): bool => $one->reason === NotDueReason::Unread) !== [];
+        $isToReview
+            = array_filter(
+                $due,
+                static fn(JudgedLimit $one): bool => !$one->limit->limit->kind->binds() && $one->conformity !== Conformity::Inside,
+            ) !== [];
 
         return match (true) {
             $isBroken => Overall::Hold,

@@ -62,6 +62,9 @@ final readonly class ProductLimit
     {
         $clock = $this->clock($occasion);
 
-        return $clock !== null && $clock >= 0 && !Numbers::atMost($clock, $this->deadline($occasion)) && !in_array($this->limit->name, $occasion->metInTime, true);
+        return $clock !== null
+            && $clock >= 0
+            && !Numbers::atMost($clock, $this->deadline($occasion))
+            && !in_array($this->limit->name, $occasion->metInTime, true);
     }
 }

@@ -15,7 +15,8 @@ final readonly class Release
 
     /**
      * @param list<ReleaseLimit> $limits of the product
-     * @param list<list<JudgedBefore>> $judged the current occasions in the order of drawing, each judged with the trust that its portions have now
+     * @param list<list<JudgedBefore>> $judged the current occasions in the order of drawing, each judged with the trust that its portions
+     * have now
      * @param array<string, bool> $conditions
      * @param list<string> $disposed limits that the lead has decided about
      * @param bool $isBlocked something else keeps the batch from going out
@@ -23,8 +24,14 @@ final readonly class Release
      *
      * @throws NameTwice if two limits have one name
      */
-    public static function of(array $limits, array $judged, array $conditions, array $disposed, bool $isBlocked, bool $needsNone = false): self
-    {
+    public static function of(
+        array $limits,
+        array $judged,
+        array $conditions,
+        array $disposed,
+        bool $isBlocked,
+        bool $needsNone = false,
+    ): self {
         $met = [];
         $missing = [];
         $seen = [];
@@ -37,7 +44,10 @@ final readonly class Release
             if (!$limit->kind->binds() || $answer === false) {
                 continue;
             }
-            $reason = $answer === null ? MissingReason::Unanswered : self::reason(self::history($limit->name, $judged), in_array($limit->name, $disposed, true));
+            $reason
+                = $answer === null
+                    ? MissingReason::Unanswered
+                    : self::reason(self::history($limit->name, $judged), in_array($limit->name, $disposed, true));
             if ($reason === null) {
                 $met[] = $limit->name;
             } else {

@@ -87,7 +87,27 @@ enum ReleaseBlock: string
     /** Whether it keeps a portion from proving critical and legal limits only. */
     public function isForBindingLimits(): bool
     {
-        return in_array($this, [self::ControlCheckMissing, self::ControlCheckFailed, self::SolutionBarred, self::CalibrationUncertain, self::PointsApart, self::NearTwin, self::BuffersInQuestion, self::StabilitySaid, self::BathUntold, self::PlaceMissing, self::SourceNotNamed, self::TitrantStale, self::EndpointOutsideBracket, self::CurveCoarse, self::NotDuplicated], true);
+        return in_array(
+            $this,
+            [
+                self::ControlCheckMissing,
+                self::ControlCheckFailed,
+                self::SolutionBarred,
+                self::CalibrationUncertain,
+                self::PointsApart,
+                self::NearTwin,
+                self::BuffersInQuestion,
+                self::StabilitySaid,
+                self::BathUntold,
+                self::PlaceMissing,
+                self::SourceNotNamed,
+                self::TitrantStale,
+                self::EndpointOutsideBracket,
+                self::CurveCoarse,
+                self::NotDuplicated,
+            ],
+            true,
+        );
     }
 
     /** Whether it keeps a portion from proving limits at equilibrium only. */

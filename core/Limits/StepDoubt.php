@@ -26,8 +26,13 @@ enum StepDoubt: string
      * @param float|null $hours the shortest time that a limit gives from the step; null where none counts from it
      * @param list<\DateTimeImmutable> $waits when somebody said "not yet"
      */
-    public static function of(?float $hours, \DateTimeImmutable $started, array $waits, \DateTimeImmutable $happened, \DateTimeImmutable $now): ?self
-    {
+    public static function of(
+        ?float $hours,
+        \DateTimeImmutable $started,
+        array $waits,
+        \DateTimeImmutable $happened,
+        \DateTimeImmutable $now,
+    ): ?self {
         foreach ($waits as $wait) {
             if ($happened < $wait) {
                 return self::Contradicts;

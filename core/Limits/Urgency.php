@@ -28,15 +28,22 @@ enum Urgency: int
      * @param list<ForecastVerdict> $forecasts of the deadlines that lie ahead
      * @param bool $isFoundSince whether something was found after it went out, about which nobody has decided
      */
-    public static function of(BatchState $state, ?Conformity $newest, bool $isRead, bool $isLate, array $forecasts, bool $isFoundSince = false): self
-    {
+    public static function of(
+        BatchState $state,
+        ?Conformity $newest,
+        bool $isRead,
+        bool $isLate,
+        array $forecasts,
+        bool $isFoundSince = false,
+    ): self {
         return match (true) {
             $isFoundSince || $state === BatchState::Recalled => self::GoneOut,
             $state === BatchState::Held => self::Held,
             $state === BatchState::Planned => self::Planned,
             !$state->isLive() => self::Gone,
             $isLate || $newest === Conformity::Outside => self::Broken,
-            array_intersect(array_column($forecasts, 'value'), [ForecastVerdict::Late->value, ForecastVerdict::AtRisk->value]) !== [] => self::AtRisk,
+            array_intersect(array_column($forecasts, 'value'), [ForecastVerdict::Late->value, ForecastVerdict::AtRisk->value]) !== []
+                => self::AtRisk,
             $newest === Conformity::Inconclusive => self::NotProven,
             !$isRead => self::Unread,
             default => self::Calm,

@@ -52,7 +52,11 @@ enum WorstFirst: int
     public static function ordered(array $due, array $notDue): array
     {
         $all = [...$due, ...$notDue];
-        $rank = static fn(JudgedLimit|NotDue $one): array => [self::of($one)->value, $one->limit->limit->kind->rank(), $one instanceof JudgedLimit ? $one->spare() : 0.0];
+        $rank = static fn(JudgedLimit|NotDue $one): array => [
+            self::of($one)->value,
+            $one->limit->limit->kind->rank(),
+            $one instanceof JudgedLimit ? $one->spare() : 0.0,
+        ];
         usort($all, static fn(JudgedLimit|NotDue $a, JudgedLimit|NotDue $b): int => $rank($a) <=> $rank($b));
 
         return $all;
@@ -68,6 +72,9 @@ enum WorstFirst: int
      */
     public static function worst(array $due, array $notDue): array
     {
-        return self::ordered($due, array_values(array_filter($notDue, static fn(NotDue $one): bool => $one->reason === NotDueReason::Unread)));
+        return self::ordered(
+            $due,
+            array_values(array_filter($notDue, static fn(NotDue $one): bool => $one->reason === NotDueReason::Unread)),
+        );
     }
 }

@@ -11,7 +11,8 @@ final class CourseFile
 {
     private const LOWEST_C = -40.0;
     private const HIGHEST_C = 150.0;
-    private const ACCEPTED = 'Use one point per line: date and time, then temperature, like 2026-11-25 08:00; 24.5. Seconds since the first line also work.';
+    private const ACCEPTED = 'Use one point per line: date and time, then temperature, like 2026-11-25 08:00; 24.5. Seconds since the '
+        . 'first line also work.';
 
     /**
      * @param \DateTimeImmutable $base what seconds and times of day are counted from
@@ -38,7 +39,10 @@ final class CourseFile
                 $shown = LogCell::number($cells[count($cells) - 1], $line, '°', -100.0, 400.0);
                 $celsius = $isFahrenheit ? ($shown - 32) / 1.8 : $shown;
                 if (!Numbers::atLeast($celsius, self::LOWEST_C) || !Numbers::atMost($celsius, self::HIGHEST_C)) {
-                    throw LogRefused::line($line, sprintf('%s °C is not plausible for food or a room.', Numbers::plain(round($celsius, 1))));
+                    throw LogRefused::line(
+                        $line,
+                        sprintf('%s °C is not plausible for food or a room.', Numbers::plain(round($celsius, 1))),
+                    );
                 }
                 $points[] = [$at, round($celsius, 3)];
             }

@@ -34,7 +34,10 @@ final class LogCell
         if (preg_match('/^([0-9]{1,3}):([0-5][0-9]):([0-5][0-9](?:[.,][0-9]{1,6})?)$/D', $cell, $clock) === 1) {
             return (int) $clock[1] * 3600 + (int) $clock[2] * 60 + (float) str_replace(',', '.', $clock[3]);
         }
-        if (preg_match('/^[0-9]{4}-[0-9]{2}-[0-9]{2}[T ][0-9]{2}:[0-9]{2}:[0-9]{2}(\.[0-9]{1,6})?(Z|[+-][0-9]{2}:?[0-9]{2})?$/D', $cell) === 1) {
+        if (
+            preg_match('/^[0-9]{4}-[0-9]{2}-[0-9]{2}[T ][0-9]{2}:[0-9]{2}:[0-9]{2}(\.[0-9]{1,6})?(Z|[+-][0-9]{2}:?[0-9]{2})?$/D', $cell)
+            === 1
+        ) {
             $at = date_create_immutable($cell, new \DateTimeZone('UTC'));
 
             return $at === false ? throw LogRefused::line($line, sprintf('"%s" is not a time.', $cell)) : (float) $at->format('U.u');

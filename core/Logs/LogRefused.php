@@ -9,7 +9,8 @@ use Rheacid\Core\Failure;
 /** A log that cannot be read, with the line at fault and what is accepted. */
 final class LogRefused extends \DomainException implements Failure
 {
-    public const ACCEPTED = 'Accepted: a text file (UTF-8, UTF-16 or Latin-1) with time, mV and °C in columns separated by comma, semicolon or tab, one point per line.';
+    public const ACCEPTED = 'Accepted: a text file (UTF-8, UTF-16 or Latin-1) with time, mV and °C in columns separated by comma, '
+        . 'semicolon or tab, one point per line.';
 
     private function __construct(public readonly string $why, public readonly ?int $atLine, string $accepted = self::ACCEPTED)
     {

@@ -121,6 +121,7 @@ final readonly class LogTable
     /** @param list<string> $cells */
     private static function looksMeasured(array $cells): bool
     {
-        return count(array_filter($cells, static fn(string $cell): bool => preg_match('/^[=+-]?[0-9]/', $cell) === 1)) >= min(2, count($cells));
+        return count(array_filter($cells, static fn(string $cell): bool => preg_match('/^[=+-]?[0-9]/', $cell) === 1))
+            >= min(2, count($cells));
     }
 }

@@ -16,7 +16,8 @@ final class TemperatureLog
     /** Of a probe in any bath, in °C or °F. */
     private const LOWEST = -100.0;
     private const HIGHEST = 1000.0;
-    private const ACCEPTED = 'Accepted: a text file with seconds and temperature in two columns separated by comma, semicolon or tab, one point per line.';
+    private const ACCEPTED = 'Accepted: a text file with seconds and temperature in two columns separated by comma, semicolon or tab, one '
+        . 'point per line.';
 
     /**
      * @param float $digit of the display, in the unit of the file

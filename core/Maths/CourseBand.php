@@ -23,13 +23,23 @@ final class CourseBand
     {
         $band = [];
         for ($i = 0; $i < $points && $to > $from; $i++) {
-            $at = $from + ($to - $from) * $i / ($points - 1);
-            $values = array_values(array_filter(array_map(static fn(array $course): ?float => self::at($course, $at), $courses), static fn(?float $value): bool => $value !== null));
+            $at = $from + (($to - $from) * $i) / ($points - 1);
+            $values = array_values(
+                array_filter(
+                    array_map(static fn(array $course): ?float => self::at($course, $at), $courses),
+                    static fn(?float $value): bool => $value !== null,
+                ),
+            );
             if (count($values) < self::FEWEST) {
                 continue;
             }
             sort($values);
-            $band[] = ['at' => $at, 'low' => self::quantile($values, 0.25), 'median' => self::quantile($values, 0.5), 'high' => self::quantile($values, 0.75)];
+            $band[] = [
+                'at' => $at,
+                'low' => self::quantile($values, 0.25),
+                'median' => self::quantile($values, 0.5),
+                'high' => self::quantile($values, 0.75),
+            ];
         }
 
         return $band;
@@ -48,7 +58,7 @@ final class CourseBand
                 }
                 [$before, $was] = $course[$i - 1];
 
-                return $was + ($value - $was) * ($at - $before) / ($time - $before);
+                return $was + (($value - $was) * ($at - $before)) / ($time - $before);
             }
         }
 

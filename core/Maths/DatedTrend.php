@@ -29,7 +29,10 @@ final readonly class DatedTrend
     {
         $history = Days::sorted($history, static fn(array $row): string => $row[0]);
         $first = Days::number($history[0][0]);
-        $line = TrendLine::through(array_map(static fn(array $row): float => (float) (Days::number($row[0]) - $first), $history), array_column($history, 1));
+        $line = TrendLine::through(
+            array_map(static fn(array $row): float => (float) (Days::number($row[0]) - $first), $history),
+            array_column($history, 1),
+        );
 
         return $line === null ? null : new self($line->slope * Days::IN_A_YEAR, $line, $first, count($history) >= self::ENOUGH);
     }
@@ -48,10 +51,13 @@ final readonly class DatedTrend
      */
     public function meets(float $limit): array
     {
-        return array_map(function (int $edge) use ($limit): ?string {
-            $day = $this->isEnough ? $this->line->meets($limit, $edge, self::HORIZON_YEARS * Days::IN_A_YEAR) : null;
+        return array_map(
+            function (int $edge) use ($limit): ?string {
+                $day = $this->isEnough ? $this->line->meets($limit, $edge, self::HORIZON_YEARS * Days::IN_A_YEAR) : null;
 
-            return $day === null ? null : Days::date($this->firstDay + (int) round($day));
-        }, [-1, 0, 1]);
+                return $day === null ? null : Days::date($this->firstDay + (int) round($day));
+            },
+            [-1, 0, 1],
+        );
     }
 }

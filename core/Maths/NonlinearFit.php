@@ -84,7 +84,13 @@ final readonly class NonlinearFit
         $inverse = self::inverse($normal);
         $variance = $squares / (count($x) - count($at));
 
-        return $inverse === null || ($change ?? INF) > self::NEAR ? null : new self($at, array_map(static fn(array $row): array => array_map(static fn(float $value): float => $value * $variance, $row), $inverse), $squares);
+        return $inverse === null || ($change ?? INF) > self::NEAR
+            ? null
+            : new self(
+                $at,
+                array_map(static fn(array $row): array => array_map(static fn(float $value): float => $value * $variance, $row), $inverse),
+                $squares,
+            );
     }
 
     /**
@@ -98,7 +104,9 @@ final readonly class NonlinearFit
     {
         $inverse = self::inverse($normal, $damping);
 
-        return $inverse === null ? null : array_map(static fn(float $from, array $row): float => $from + self::dot($row, $gradient), $at, $inverse);
+        return $inverse === null
+            ? null
+            : array_map(static fn(float $from, array $row): float => $from + self::dot($row, $gradient), $at, $inverse);
     }
 
     /**
@@ -119,7 +127,9 @@ final readonly class NonlinearFit
      */
     public function standardError(array $gradient): float
     {
-        return sqrt(max(0.0, self::dot($gradient, array_map(static fn(array $row): float => self::dot($row, $gradient), $this->covariance))));
+        return sqrt(
+            max(0.0, self::dot($gradient, array_map(static fn(array $row): float => self::dot($row, $gradient), $this->covariance))),
+        );
     }
 
     /**
@@ -144,7 +154,10 @@ final readonly class NonlinearFit
         return [
             self::dot($left, $left),
             array_map(static fn(array $column): float => self::dot($column, $left), $columns),
-            array_map(static fn(array $column): array => array_map(static fn(array $other): float => self::dot($column, $other), $columns), $columns),
+            array_map(
+                static fn(array $column): array => array_map(static fn(array $other): float => self::dot($column, $other), $columns),
+                $columns,
+            ),
         ];
     }
 
@@ -186,7 +199,15 @@ final readonly class NonlinearFit
             }
         }
 
-        return array_map(static fn(array $row, float $own): array => array_map(static fn(float $value, float $by): float => $value / $own / $by, array_slice($row, $size), $scale), $work, $scale);
+        return array_map(
+            static fn(array $row, float $own): array => array_map(
+                static fn(float $value, float $by): float => $value / $own / $by,
+                array_slice($row, $size),
+                $scale,
+            ),
+            $work,
+            $scale,
+        );
     }
 
     /**

@@ -28,7 +28,7 @@ final class StudentT
         }
         for ($i = 0; $i < self::STEPS && $high - $low > 1e-15 * $high; $i++) {
             $middle = ($low + $high) / 2;
-            self::below($middle, $freedom) < $probability ? $low = $middle : $high = $middle;
+            self::below($middle, $freedom) < $probability ? ($low = $middle) : ($high = $middle);
         }
 
         return ($low + $high) / 2;
@@ -47,8 +47,8 @@ final class StudentT
         }
         // The fraction converges fast below the mean; above it the mirrored one does.
         return $x < ($a + 1) / ($a + $b + 2)
-            ? self::front($x, $a, $b) * self::fraction($x, $a, $b) / $a
-            : 1 - self::front($x, $a, $b) * self::fraction(1 - $x, $b, $a) / $b;
+            ? (self::front($x, $a, $b) * self::fraction($x, $a, $b)) / $a
+            : 1 - (self::front($x, $a, $b) * self::fraction(1 - $x, $b, $a)) / $b;
     }
 
     private static function front(float $x, float $a, float $b): float
@@ -58,11 +58,16 @@ final class StudentT
 
     private static function fraction(float $x, float $a, float $b): float
     {
-        $d = 1 / (1 - ($a + $b) * $x / ($a + 1));
+        $d = 1 / (1 - (($a + $b) * $x) / ($a + 1));
         $c = 1.0;
         $value = $d;
         for ($m = 1; $m < self::STEPS; $m++) {
-            foreach ([$m * ($b - $m) * $x / (($a + 2 * $m - 1) * ($a + 2 * $m)), -($a + $m) * ($a + $b + $m) * $x / (($a + 2 * $m) * ($a + 2 * $m + 1))] as $term) {
+            foreach (
+                [
+                    ($m * ($b - $m) * $x) / (($a + 2 * $m - 1) * ($a + 2 * $m)),
+                    (-($a + $m) * ($a + $b + $m) * $x) / (($a + 2 * $m) * ($a + 2 * $m + 1)),
+                ] as $term
+            ) {
                 $d = 1 / (1 + $term * $d);
                 $c = 1 + $term / $c;
                 $value *= $c * $d;

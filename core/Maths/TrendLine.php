@@ -10,9 +10,17 @@ namespace Rheacid\Core\Maths;
  */
 final readonly class TrendLine
 {
-    private const CONFIDENCE = 0.90;
+    private const CONFIDENCE = 0.9;
 
-    private function __construct(public float $intercept, public float $slope, private int $count, private float $mean, private float $sxx, private float $variance, public float $last) {}
+    private function __construct(
+        public float $intercept,
+        public float $slope,
+        private int $count,
+        private float $mean,
+        private float $sxx,
+        private float $variance,
+        public float $last,
+    ) {}
 
     /**
      * @param non-empty-list<float> $x ascending
@@ -30,7 +38,15 @@ final readonly class TrendLine
         $mean = array_sum($x) / $n;
         $scatter = array_sum(array_map(static fn(float $at, float $value): float => ($value - $line->at($at)) ** 2, $x, $y));
 
-        return new self($line->intercept, $line->slope, $n, $mean, array_sum(array_map(static fn(float $at): float => ($at - $mean) ** 2, $x)), $n > 2 ? $scatter / ($n - 2) : 0.0, $x[$n - 1]);
+        return new self(
+            $line->intercept,
+            $line->slope,
+            $n,
+            $mean,
+            array_sum(array_map(static fn(float $at): float => ($at - $mean) ** 2, $x)),
+            $n > 2 ? $scatter / ($n - 2) : 0.0,
+            $x[$n - 1],
+        );
     }
 
     public function at(float $x): float
@@ -48,7 +64,8 @@ final readonly class TrendLine
     {
         $t = $this->count > 2 ? StudentT::quantile((1 + self::CONFIDENCE) / 2, $this->count - 2) : 0.0;
         $side = $this->slope < 0 ? 1 : -1;
-        $left = fn(float $x): float => $side * ($this->at($x) - $limit) + $edge * $t * sqrt($this->variance * (1 / $this->count + ($x - $this->mean) ** 2 / $this->sxx));
+        $left = fn(float $x): float => $side * ($this->at($x) - $limit)
+            + $edge * $t * sqrt($this->variance * (1 / $this->count + ($x - $this->mean) ** 2 / $this->sxx));
         if ($left($this->last) <= 0) {
             return null;
         }
@@ -65,7 +82,7 @@ final readonly class TrendLine
         }
         for ($i = 0; $i < 60; $i++) {
             $middle = ($low + $high) / 2;
-            $left($middle) > 0 ? $low = $middle : $high = $middle;
+            $left($middle) > 0 ? ($low = $middle) : ($high = $middle);
         }
 
         return $high;

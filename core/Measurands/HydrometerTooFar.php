@@ -11,6 +11,12 @@ final class HydrometerTooFar extends \DomainException implements Failure
 {
     public function __construct(public readonly float $celsius)
     {
-        parent::__construct(sprintf('Read a hydrometer between %g and %g °C. Bring the sample closer to 20 °C and read it again.', Hydrometer::LOW_C, Hydrometer::HIGH_C));
+        parent::__construct(
+            sprintf(
+                'Read a hydrometer between %g and %g °C. Bring the sample closer to 20 °C and read it again.',
+                Hydrometer::LOW_C,
+                Hydrometer::HIGH_C,
+            ),
+        );
     }
 }

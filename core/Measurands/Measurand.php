@@ -119,19 +119,25 @@ enum Measurand: string
     /** A number of it with its unit, as it is written for people. */
     public function said(float $value, ?int $decimals = null): string
     {
-        return $this === self::Temperature ? Celsius::at($value, $decimals ?? $this->decimals()) : trim($this->shown($value, $decimals) . ' ' . $this->unit());
+        return $this === self::Temperature
+            ? Celsius::at($value, $decimals ?? $this->decimals())
+            : trim($this->shown($value, $decimals) . ' ' . $this->unit());
     }
 
     /** The number alone, in the unit that stands first here. */
     public function shown(float $value, ?int $decimals = null): string
     {
-        return $this === self::Temperature ? Celsius::bare($value, $decimals ?? $this->decimals()) : Numbers::fixed($value, $decimals ?? $this->decimals());
+        return $this === self::Temperature
+            ? Celsius::bare($value, $decimals ?? $this->decimals())
+            : Numbers::fixed($value, $decimals ?? $this->decimals());
     }
 
     /** A difference or an uncertainty of it, in the unit that stands first here. */
     public function shownBy(float $difference, ?int $decimals = null): string
     {
-        return $this === self::Temperature ? Celsius::bareBy($difference, $decimals ?? $this->decimals()) : Numbers::fixed($difference, $decimals ?? $this->decimals());
+        return $this === self::Temperature
+            ? Celsius::bareBy($difference, $decimals ?? $this->decimals())
+            : Numbers::fixed($difference, $decimals ?? $this->decimals());
     }
 
     public function shownUnit(): string
@@ -144,7 +150,10 @@ enum Measurand: string
     {
         return match ($this) {
             self::Temperature => ['core', 'coldest', 'chamber', 'surface', 'outlet'],
-            self::TitratableAcidity => self::combined(['7.0', '8.1', '8.2', '8.3', '8.5', 'by-eye', 'derivative'], ['L', 'kg', 'water-phase']),
+            self::TitratableAcidity => self::combined(
+                ['7.0', '8.1', '8.2', '8.3', '8.5', 'by-eye', 'derivative'],
+                ['L', 'kg', 'water-phase'],
+            ),
             self::VolatileAcidity => ['8.2 per L'],
             self::MolecularSo2 => ['pKa 1.81', 'pKa 2.00'],
             self::RelativeDensity => ['20/20'],

@@ -40,7 +40,13 @@ final readonly class CalibrationDoubts
     /** @return list<FindingCode> those that keep a calibration from proving a binding limit until a check buffer agrees */
     public static function lifted(): array
     {
-        return [FindingCode::SlopeJumped, FindingCode::AsFoundJumped, FindingCode::TemperatureUnchecked, FindingCode::NearTwin, FindingCode::PointsApart];
+        return [
+            FindingCode::SlopeJumped,
+            FindingCode::AsFoundJumped,
+            FindingCode::TemperatureUnchecked,
+            FindingCode::NearTwin,
+            FindingCode::PointsApart,
+        ];
     }
 
     /**
@@ -51,7 +57,9 @@ final readonly class CalibrationDoubts
     public function blocks(float $ph, ?float $celsius): array
     {
         $blocks = [];
-        foreach (array_intersect_key(array_column(self::lifted(), null, 'value'), array_flip(array_column($this->found, 'value'))) as $code) {
+        foreach (
+            array_intersect_key(array_column(self::lifted(), null, 'value'), array_flip(array_column($this->found, 'value'))) as $code
+        ) {
             foreach ($this->confirmations as $check) {
                 if ($this->lifts($check, $code, $ph, $celsius)) {
                     continue 2;
@@ -67,7 +75,12 @@ final readonly class CalibrationDoubts
     public function areLifted(): bool
     {
         $distance = static fn(DoubtedPoint $point): float => abs($point->bufferPh - self::NEUTRAL_PH);
-        $outermost = array_reduce($this->points, static fn(?DoubtedPoint $far, DoubtedPoint $point): DoubtedPoint => $far !== null && $distance($far) >= $distance($point) ? $far : $point);
+        $outermost = array_reduce(
+            $this->points,
+            static fn(?DoubtedPoint $far, DoubtedPoint $point): DoubtedPoint => $far !== null && $distance($far) >= $distance($point)
+                ? $far
+                : $point,
+        );
 
         return $this->blocks($outermost->bufferPh ?? self::NEUTRAL_PH, null) === [];
     }
@@ -88,7 +101,10 @@ final readonly class CalibrationDoubts
             FindingCode::NearTwin => $this->tellsTwinsApart($check),
             default => $check->isOtherThermometer
                 && ($celsius === null || Numbers::atMost(abs($check->celsius - $celsius), self::SAME_TEMPERATURE_C))
-                && Numbers::atLeast(($check->bufferPh - self::NEUTRAL_PH) * ($ph <=> self::NEUTRAL_PH), self::LEAST_LEVER * abs($ph - self::NEUTRAL_PH)),
+                && Numbers::atLeast(
+                    ($check->bufferPh - self::NEUTRAL_PH) * ($ph <=> self::NEUTRAL_PH),
+                    self::LEAST_LEVER * abs($ph - self::NEUTRAL_PH),
+                ),
         };
     }
 

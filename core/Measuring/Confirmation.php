@@ -14,5 +14,10 @@ final readonly class Confirmation
      * @param float $celsius in the cup
      * @param bool $isOtherThermometer its temperature was read in the cup by a verified thermometer other than that of the run
      */
-    public function __construct(public float $bufferPh, public BufferFamily $family, public float $celsius, public bool $isOtherThermometer) {}
+    public function __construct(
+        public float $bufferPh,
+        public BufferFamily $family,
+        public float $celsius,
+        public bool $isOtherThermometer,
+    ) {}
 }

@@ -26,7 +26,11 @@ final class Equilibrium
     public static function isProven(array $now, array $places, array $before): bool
     {
         $parts = array_intersect_key($now, array_flip($places));
-        if ($now === [] || count($parts) < count($places) || ($parts !== [] && !Numbers::atMost(max($parts) - min($parts), self::PARTS_AGREE_PH))) {
+        if (
+            $now === []
+            || count($parts) < count($places)
+            || ($parts !== [] && !Numbers::atMost(max($parts) - min($parts), self::PARTS_AGREE_PH))
+        ) {
             return false;
         }
         foreach ($before as $earlier) {

@@ -43,6 +43,8 @@ final readonly class Foundation
     /** Half-width of what the electrode may have drifted since it was known, pH. */
     public function driftPh(): float
     {
-        return $this->controlErrorPh === null ? $this->driftLimitPh : min($this->driftLimitPh, max(abs($this->controlErrorPh), self::LEAST_DRIFT_PH));
+        return $this->controlErrorPh === null
+            ? $this->driftLimitPh
+            : min($this->driftLimitPh, max(abs($this->controlErrorPh), self::LEAST_DRIFT_PH));
     }
 }

@@ -14,16 +14,16 @@ use Rheacid\Core\Numbers;
 final readonly class HardSample
 {
     /** % of salt in the brine, % vol of alcohol, % of fat: up to so much, so far in pH. Beyond the last nobody knows. */
-    private const SALT = [[10.0, 0.0], [20.0, 0.10]];
+    private const SALT = [[10.0, 0.0], [20.0, 0.1]];
     private const ALCOHOL = [[15.0, 0.0], [25.0, 0.05], [40.0, 0.15]];
-    private const FAT = [[20.0, 0.0], [40.0, 0.05], [80.0, 0.10]];
+    private const FAT = [[20.0, 0.0], [40.0, 0.05], [80.0, 0.1]];
 
     /** A very weak solution whose shift with potassium chloride nobody has read. */
-    private const WEAK_PH = 0.10;
+    private const WEAK_PH = 0.1;
 
     /** A trial is never better than that, and a shift above MOST_SHIFT_PH means that the junction does not work. */
     private const LEAST_SHIFT_PH = 0.03;
-    private const MOST_SHIFT_PH = 0.10;
+    private const MOST_SHIFT_PH = 0.1;
 
     /** So many samples, read without and with potassium chloride, make a trial. */
     public const TRIAL_SAMPLES = 3;
@@ -35,7 +35,13 @@ final readonly class HardSample
      * @param bool $isWeak whether it is a very weak solution
      * @param float|null $shiftPh the largest shift that a trial with potassium chloride has seen
      */
-    public function __construct(public ?float $saltPercent = null, public ?float $alcoholPercent = null, public ?float $fatPercent = null, public bool $isWeak = false, public ?float $shiftPh = null) {}
+    public function __construct(
+        public ?float $saltPercent = null,
+        public ?float $alcoholPercent = null,
+        public ?float $fatPercent = null,
+        public bool $isWeak = false,
+        public ?float $shiftPh = null,
+    ) {}
 
     /** Half-width of what it may shift, pH; 0 for an ordinary sample; null where nobody knows. */
     public function boundPh(): ?float
@@ -55,13 +61,21 @@ final readonly class HardSample
     public function parts(): array
     {
         $parts = [];
-        foreach (['up to %s %% of salt' => [$this->saltPercent, self::SALT], 'up to %s %% vol of alcohol' => [$this->alcoholPercent, self::ALCOHOL], 'up to %s %% of fat' => [$this->fatPercent, self::FAT]] as $words => [$percent, $steps]) {
+        foreach (
+            [
+                'up to %s %% of salt' => [$this->saltPercent, self::SALT],
+                'up to %s %% vol of alcohol' => [$this->alcoholPercent, self::ALCOHOL],
+                'up to %s %% of fat' => [$this->fatPercent, self::FAT],
+            ] as $words => [$percent, $steps]
+        ) {
             if ($percent !== null) {
                 $parts[sprintf($words, Numbers::plain($percent))] = self::step($percent, $steps);
             }
         }
         if ($this->isWeak) {
-            $parts[$this->shiftPh === null ? 'few ions, not tried with potassium chloride' : 'few ions, as potassium chloride shifts it'] = match (true) {
+            $parts[
+                $this->shiftPh === null ? 'few ions, not tried with potassium chloride' : 'few ions, as potassium chloride shifts it'
+            ] = match (true) {
                 $this->shiftPh === null => self::WEAK_PH,
                 !Numbers::atMost($this->shiftPh, self::MOST_SHIFT_PH) => null,
                 default => max(self::LEAST_SHIFT_PH, $this->shiftPh),
@@ -78,7 +92,9 @@ final readonly class HardSample
      */
     public static function shiftOf(array $pairs): ?float
     {
-        return count($pairs) < self::TRIAL_SAMPLES ? null : max(array_map(static fn(array $pair): float => round(abs($pair[1] - $pair[0]), 4), $pairs));
+        return count($pairs) < self::TRIAL_SAMPLES
+            ? null
+            : max(array_map(static fn(array $pair): float => round(abs($pair[1] - $pair[0]), 4), $pairs));
     }
 
     /** @param list<array{float, float}> $steps */

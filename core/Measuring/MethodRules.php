@@ -27,8 +27,17 @@ final readonly class MethodRules
      * @param HardSample $sample what of it is hard for an electrode
      * @param bool $degasses whether each portion is read after another degassing, until two in a row agree
      */
-    public function __construct(public int $portions, float $agreeWithinPh, public float $lowC, public float $highC, public float $matrixBoundPh, public bool $degasses = false, private ?float $dilutionParts = null, private ?float $dilutionBoundPh = null, private HardSample $sample = new HardSample())
-    {
+    public function __construct(
+        public int $portions,
+        float $agreeWithinPh,
+        public float $lowC,
+        public float $highC,
+        public float $matrixBoundPh,
+        public bool $degasses = false,
+        private ?float $dilutionParts = null,
+        private ?float $dilutionBoundPh = null,
+        private HardSample $sample = new HardSample(),
+    ) {
         $this->agreeWithinPh = $degasses ? min(self::DEGASSED_PH, $agreeWithinPh) : $agreeWithinPh;
     }
 
@@ -44,10 +53,14 @@ final readonly class MethodRules
     /** @return list<ReleaseBlock> what a portion cannot prove because nobody knows how far sample or water shift it */
     public function unknown(?float $dilutionParts): array
     {
-        return array_values(array_filter([
-            SampleDilution::boundPh($dilutionParts, $this->dilutionParts, $this->dilutionBoundPh) === null ? ReleaseBlock::DilutionUnknown : null,
-            $this->sample->boundPh() === null ? ReleaseBlock::MatrixUnknown : null,
-        ]));
+        return array_values(
+            array_filter([
+                SampleDilution::boundPh($dilutionParts, $this->dilutionParts, $this->dilutionBoundPh) === null
+                    ? ReleaseBlock::DilutionUnknown
+                    : null,
+                $this->sample->boundPh() === null ? ReleaseBlock::MatrixUnknown : null,
+            ]),
+        );
     }
 
     /** @param list<float> $values pH in the order in which they were read */
@@ -89,6 +102,8 @@ final readonly class MethodRules
     {
         $values = $this->degasses ? array_slice($values, -2) : $values;
 
-        return (!$this->degasses || count($values) === 2) && $values !== [] && Numbers::atMost(max($values) - min($values), $this->agreeWithinPh);
+        return (!$this->degasses || count($values) === 2)
+            && $values !== []
+            && Numbers::atMost(max($values) - min($values), $this->agreeWithinPh);
     }
 }

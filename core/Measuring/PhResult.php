@@ -34,9 +34,20 @@ final readonly class PhResult
         $sharing = $method->agree($values) ? count($gasless) : 1;
         $inputs = $blocks = $judged = [];
         foreach ($portions as $i => $portion) {
-            $inputs[] = $input = $rests->hasSlope && $method->boundPh($portion->dilutionParts) !== null ? self::inputs($portion, $rests, $method, in_array($i, $gasless, true) ? $sharing : 1) : null;
-            $blocks[] = $own = self::blocks($portion, $rests, $method, [...(in_array($i, $gasless, true) ? [] : [ReleaseBlock::Gassy]), ...$occasion]);
-            $judged[] = new Portion($portion->ph, $input === null ? null : PhUncertainty::of($input)->expanded(), ReleaseBlock::leavesTrust($own), ReleaseBlock::provesNot($own, $limits));
+            $inputs[] = $input
+                = $rests->hasSlope && $method->boundPh($portion->dilutionParts) !== null
+                    ? self::inputs($portion, $rests, $method, in_array($i, $gasless, true) ? $sharing : 1)
+                    : null;
+            $blocks[] = $own = self::blocks($portion, $rests, $method, [
+                ...in_array($i, $gasless, true) ? [] : [ReleaseBlock::Gassy],
+                ...$occasion,
+            ]);
+            $judged[] = new Portion(
+                $portion->ph,
+                $input === null ? null : PhUncertainty::of($input)->expanded(),
+                ReleaseBlock::leavesTrust($own),
+                ReleaseBlock::provesNot($own, $limits),
+            );
         }
 
         return new self(new Result(Measurand::Ph->value, '', $judged), $inputs, $blocks);
@@ -47,7 +58,10 @@ final readonly class PhResult
         return new UncertaintyInputs(
             ph: $portion->ph,
             celsius: $portion->celsius,
-            buffers: [['ph' => $portion->low->ph, 'expanded_u' => $portion->low->expandedU], ['ph' => $portion->high->ph, 'expanded_u' => $portion->high->expandedU]],
+            buffers: [
+                ['ph' => $portion->low->ph, 'expanded_u' => $portion->low->expandedU],
+                ['ph' => $portion->high->ph, 'expanded_u' => $portion->high->expandedU],
+            ],
             sd: 0.0,
             replicates: $sharing,
             pooledSd: $rests->pooledSd,
@@ -69,18 +83,20 @@ final readonly class PhResult
      */
     private static function blocks(PhPortion $portion, Foundation $rests, MethodRules $method, array $occasion): array
     {
-        return array_values(array_filter([
-            ...$rests->blocks,
-            ...$rests->doubts->blocks($portion->ph, $portion->celsius),
-            $rests->hasSlope ? null : ReleaseBlock::OnePointCalibration,
-            ...ReleaseBlock::outside($portion->ph, $rests->bracketLow, $rests->bracketHigh),
-            $portion->settled ? null : ReleaseBlock::Unsettled,
-            ...$method->unknown($portion->dilutionParts),
-            $portion->isSaid ? ReleaseBlock::StabilitySaid : null,
-            $portion->counts ? null : ReleaseBlock::Simulated,
-            ...$rests->thermometer->blocks($portion->celsius),
-            $portion->celsius < $method->lowC || $portion->celsius > $method->highC ? ReleaseBlock::SampleTemperature : null,
-            ...$occasion,
-        ]));
+        return array_values(
+            array_filter([
+                ...$rests->blocks,
+                ...$rests->doubts->blocks($portion->ph, $portion->celsius),
+                $rests->hasSlope ? null : ReleaseBlock::OnePointCalibration,
+                ...ReleaseBlock::outside($portion->ph, $rests->bracketLow, $rests->bracketHigh),
+                $portion->settled ? null : ReleaseBlock::Unsettled,
+                ...$method->unknown($portion->dilutionParts),
+                $portion->isSaid ? ReleaseBlock::StabilitySaid : null,
+                $portion->counts ? null : ReleaseBlock::Simulated,
+                ...$rests->thermometer->blocks($portion->celsius),
+                $portion->celsius < $method->lowC || $portion->celsius > $method->highC ? ReleaseBlock::SampleTemperature : null,
+                ...$occasion,
+            ]),
+        );
     }
 }

@@ -16,7 +16,7 @@ final class SampleDilution
 
     /** Parts of water, and what they may shift in pH; a line between two. */
     private const PARTS = [0.2, 1.0, 3.0, self::MOST_PARTS];
-    private const BOUNDS_PH = [0.02, 0.05, 0.10, 0.20];
+    private const BOUNDS_PH = [0.02, 0.05, 0.1, 0.2];
 
     /** So many samples, read undiluted and diluted, make a bound. */
     public const TRIAL_SAMPLES = 3;
@@ -47,7 +47,7 @@ final class SampleDilution
                 $low = $i === 0 ? 0.0 : self::PARTS[$i - 1];
                 $from = $i === 0 ? 0.0 : self::BOUNDS_PH[$i - 1];
 
-                return $from + (self::BOUNDS_PH[$i] - $from) * ($parts - $low) / max($high - $low, Numbers::TOLERANCE);
+                return $from + ((self::BOUNDS_PH[$i] - $from) * ($parts - $low)) / max($high - $low, Numbers::TOLERANCE);
             }
         }
 
@@ -67,7 +67,9 @@ final class SampleDilution
      */
     public static function ofTrial(array $pairs): ?float
     {
-        return count($pairs) < self::TRIAL_SAMPLES ? null : max(self::LEAST_PH, ...array_map(static fn(array $pair): float => round(abs($pair[1] - $pair[0]), 4), $pairs));
+        return count($pairs) < self::TRIAL_SAMPLES
+            ? null
+            : max(self::LEAST_PH, ...array_map(static fn(array $pair): float => round(abs($pair[1] - $pair[0]), 4), $pairs));
     }
 
     /** "1 + 3" */
@@ -87,6 +89,13 @@ final class SampleDilution
     {
         preg_match_all('/\b1\s?\+\s?(\d+(?:[.,]\d+)?)/u', implode("\n", $steps), $found);
 
-        return array_values(array_filter($found[0], static fn(string $ratio): bool => $methodParts === null || abs((float) str_replace(',', '.', (string) preg_replace('/^.*\+\s?/u', '', $ratio)) - $methodParts) > Numbers::TOLERANCE));
+        return array_values(
+            array_filter(
+                $found[0],
+                static fn(string $ratio): bool => $methodParts === null
+                    || abs((float) str_replace(',', '.', (string) preg_replace('/^.*\+\s?/u', '', $ratio)) - $methodParts)
+                        > Numbers::TOLERANCE,
+            ),
+        );
     }
 }

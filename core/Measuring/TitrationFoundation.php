@@ -18,19 +18,31 @@ final readonly class TitrationFoundation
      * @param float|null $bracketHigh the highest buffer of its calibration; null by eye
      * @param list<ReleaseBlock> $electrode what its calibration blocks
      */
-    public function __construct(public \DateTimeInterface $standardisedAt, public \DateTimeInterface $titratedAt, public ?float $endpointPh, public ?float $bracketHigh, public bool $isCoarse, public bool $isDuplicated, public array $electrode) {}
+    public function __construct(
+        public \DateTimeInterface $standardisedAt,
+        public \DateTimeInterface $titratedAt,
+        public ?float $endpointPh,
+        public ?float $bracketHigh,
+        public bool $isCoarse,
+        public bool $isDuplicated,
+        public array $electrode,
+    ) {}
 
     /** @return list<ReleaseBlock> */
     public function blocks(): array
     {
         $age = ($this->titratedAt->getTimestamp() - $this->standardisedAt->getTimestamp()) / 86_400;
 
-        return array_values(array_filter([
-            Numbers::atMost($age, self::DAYS) ? null : ReleaseBlock::TitrantStale,
-            $this->endpointPh !== null && !Numbers::atMost($this->endpointPh, $this->bracketHigh ?? -INF) ? ReleaseBlock::EndpointOutsideBracket : null,
-            $this->isCoarse ? ReleaseBlock::CurveCoarse : null,
-            $this->isDuplicated ? null : ReleaseBlock::NotDuplicated,
-            ...$this->electrode,
-        ]));
+        return array_values(
+            array_filter([
+                Numbers::atMost($age, self::DAYS) ? null : ReleaseBlock::TitrantStale,
+                $this->endpointPh !== null && !Numbers::atMost($this->endpointPh, $this->bracketHigh ?? -INF)
+                    ? ReleaseBlock::EndpointOutsideBracket
+                    : null,
+                $this->isCoarse ? ReleaseBlock::CurveCoarse : null,
+                $this->isDuplicated ? null : ReleaseBlock::NotDuplicated,
+                ...$this->electrode,
+            ]),
+        );
     }
 }

@@ -46,7 +46,12 @@ enum KeptAt: string
                 Measurand::WaterActivity->value => self::DRY,
                 default => null,
             };
-            if ($most !== null && $limit->limit->kind === LimitKind::Critical && $limit->limit->high !== null && Numbers::atMost($limit->limit->high, $most)) {
+            if (
+                $most !== null
+                && $limit->limit->kind === LimitKind::Critical
+                && $limit->limit->high !== null
+                && Numbers::atMost($limit->limit->high, $most)
+            ) {
                 return false;
             }
         }

@@ -30,7 +30,15 @@ final class ProductFile
     private const LONGEST_CAUTION = 400;
 
     /** As long as what is kept of them. */
-    private const LENGTHS = ['name' => 120, 'typed' => 60, 'since' => 40, 'condition' => 200, 'meaning' => 400, 'if_violated' => 400, 'source' => 200];
+    private const LENGTHS = [
+        'name' => 120,
+        'typed' => 60,
+        'since' => 40,
+        'condition' => 200,
+        'meaning' => 400,
+        'if_violated' => 400,
+        'source' => 200,
+    ];
 
     /** @throws Refusal at the place of what cannot be taken */
     public static function read(string $json): LibraryProduct
@@ -38,7 +46,11 @@ final class ProductFile
         try {
             $decoded = json_decode($json, false, 64, JSON_THROW_ON_ERROR);
         } catch (\JsonException $exception) {
-            throw new Refusal(ErrorCode::MalformedJson, null, 'This is not JSON (' . $exception->getMessage() . '); one product as it was exported is accepted.');
+            throw new Refusal(
+                ErrorCode::MalformedJson,
+                null,
+                'This is not JSON (' . $exception->getMessage() . '); one product as it was exported is accepted.',
+            );
         }
         $twice = DuplicateKeys::in($json, $decoded)[0] ?? null;
         if ($twice !== null) {
@@ -56,7 +68,10 @@ final class ProductFile
         }
         [$low, $high] = $in->numbers('expected_ph');
         self::ensureShort($in, ['needs_none' => 400, 'stage_of' => 200]);
-        $routes = array_map(static fn(Input $route): array => ['name' => $route->text('name'), 'why' => $route->text('why')], $in->records('routes'));
+        $routes = array_map(
+            static fn(Input $route): array => ['name' => $route->text('name'), 'why' => $route->text('why')],
+            $in->records('routes'),
+        );
         $names = [];
         $limits = [];
         foreach ($in->records('limits') as $limit) {
@@ -82,9 +97,20 @@ final class ProductFile
             'routes' => $routes,
             'needs_none' => $in->textOrNull('needs_none'),
             'stage_of' => $in->textOrNull('stage_of'),
-            'kept' => $in->has('kept') ? ['where' => $in->record('kept')->text('where'), 'airtight' => $in->record('kept')->flag('airtight', false)] : null,
+            'kept' => $in->has('kept')
+                ? ['where' => $in->record('kept')->text('where'), 'airtight' => $in->record('kept')->flag('airtight', false)]
+                : null,
             'told' => $in->texts('told'),
-            'schools' => array_map(static fn(Input $school): array => ['topic' => $school->text('topic'), 'options' => array_map(static fn(Input $option): array => ['name' => $option->text('name'), 'why' => $option->text('why')], $school->records('options'))], $in->records('schools')),
+            'schools' => array_map(
+                static fn(Input $school): array => [
+                    'topic' => $school->text('topic'),
+                    'options' => array_map(
+                        static fn(Input $option): array => ['name' => $option->text('name'), 'why' => $option->text('why')],
+                        $school->records('options'),
+                    ),
+                ],
+                $in->records('schools'),
+            ),
             'cautions' => $in->texts('cautions'),
         ]);
     }
@@ -93,52 +119,106 @@ final class ProductFile
     {
         $texts = ListShape::of(TextShape::any(), 0, 40);
 
-        return RecordShape::of([
-            'form' => TextShape::oneOf([self::FORM]),
-            'code' => TextShape::any(),
-            'name' => TextShape::any(),
-            'family' => TextShape::orEmpty(),
-            'description' => TextShape::orEmpty(),
-            'expected_ph' => ListShape::range(NumberShape::ph()),
-            'method' => RecordShape::of(['name' => TextShape::any(), 'steps' => $texts, 'low_c' => NumberShape::celsius(), 'high_c' => NumberShape::celsius(), 'places' => $texts, 'needed_places' => $texts, 'portions' => new CountShape(1), 'matrix_bound_ph' => NumberShape::between(0, 1)], ['agree_within_ph' => NumberShape::between(0, 1), 'settle_window_s' => new CountShape(30), 'matrix' => TextShape::oneOf(array_column(Matrix::cases(), 'value')), 'cautions' => $texts, 'dilution' => TextShape::any(), 'dilution_parts' => NumberShape::between(0, 9), 'why' => TextShape::any(), 'stage_temperatures' => RecordShape::of([], array_fill_keys(array_column(Stage::cases(), 'value'), ListShape::range(NumberShape::celsius())))]),
-            'limits' => ListShape::of(self::limitShape(), 0, 40),
-        ], [
-            'told' => $texts,
-            'schools' => ListShape::of(RecordShape::of(['topic' => TextShape::any(), 'options' => ListShape::of(RecordShape::of(['name' => TextShape::any(), 'why' => TextShape::orEmpty()]), 1, 10)]), 0, 10),
-            'cautions' => $texts,
-            'routes' => ListShape::of(RecordShape::of(['name' => TextShape::any(), 'why' => TextShape::orEmpty()]), 0, 10),
-            'needs_none' => TextShape::any(),
-            'stage_of' => TextShape::any(),
-            'kept' => RecordShape::of(['where' => TextShape::oneOf(array_column(KeptAt::cases(), 'value'))], ['airtight' => new FlagShape()]),
-        ]);
+        return RecordShape::of(
+            [
+                'form' => TextShape::oneOf([self::FORM]),
+                'code' => TextShape::any(),
+                'name' => TextShape::any(),
+                'family' => TextShape::orEmpty(),
+                'description' => TextShape::orEmpty(),
+                'expected_ph' => ListShape::range(NumberShape::ph()),
+                'method' => RecordShape::of(
+                    [
+                        'name' => TextShape::any(),
+                        'steps' => $texts,
+                        'low_c' => NumberShape::celsius(),
+                        'high_c' => NumberShape::celsius(),
+                        'places' => $texts,
+                        'needed_places' => $texts,
+                        'portions' => new CountShape(1),
+                        'matrix_bound_ph' => NumberShape::between(0, 1),
+                    ],
+                    [
+                        'agree_within_ph' => NumberShape::between(0, 1),
+                        'settle_window_s' => new CountShape(30),
+                        'matrix' => TextShape::oneOf(array_column(Matrix::cases(), 'value')),
+                        'cautions' => $texts,
+                        'dilution' => TextShape::any(),
+                        'dilution_parts' => NumberShape::between(0, 9),
+                        'why' => TextShape::any(),
+                        'stage_temperatures' => RecordShape::of(
+                            [],
+                            array_fill_keys(array_column(Stage::cases(), 'value'), ListShape::range(NumberShape::celsius())),
+                        ),
+                    ],
+                ),
+                'limits' => ListShape::of(self::limitShape(), 0, 40),
+            ],
+            [
+                'told' => $texts,
+                'schools' => ListShape::of(
+                    RecordShape::of([
+                        'topic' => TextShape::any(),
+                        'options' => ListShape::of(RecordShape::of(['name' => TextShape::any(), 'why' => TextShape::orEmpty()]), 1, 10),
+                    ]),
+                    0,
+                    10,
+                ),
+                'cautions' => $texts,
+                'routes' => ListShape::of(RecordShape::of(['name' => TextShape::any(), 'why' => TextShape::orEmpty()]), 0, 10),
+                'needs_none' => TextShape::any(),
+                'stage_of' => TextShape::any(),
+                'kept' => RecordShape::of(
+                    ['where' => TextShape::oneOf(array_column(KeptAt::cases(), 'value'))],
+                    ['airtight' => new FlagShape()],
+                ),
+            ],
+        );
     }
 
     private static function limitShape(): RecordShape
     {
-        return RecordShape::of([
-            'name' => TextShape::any(),
-            'kind' => TextShape::oneOf(array_column(LimitKind::cases(), 'value')),
-            'measurand' => TextShape::oneOf(array_column(Measurand::cases(), 'value')),
-            'basis' => TextShape::orEmpty(),
-            'op' => TextShape::oneOf(array_column(Comparison::cases(), 'value')),
-            'applies' => TextShape::oneOf(array_column(Applies::cases(), 'value')),
-            'since' => TextShape::any(),
-            'meaning' => TextShape::orEmpty(),
-            'if_violated' => TextShape::orEmpty(),
-            'source' => TextShape::any(),
-            'certainty' => TextShape::oneOf(['low', 'medium', 'high', 'own']),
-        ], [
-            'low' => NumberShape::any(),
-            'high' => NumberShape::any(),
-            'hours' => NumberShape::positive(),
-            'condition' => TextShape::any(),
-            'typed' => TextShape::any(),
-            'routes' => ListShape::of(TextShape::any(), 1, 10),
-            'course' => RecordShape::of(['kind' => TextShape::oneOf(['degree-hours', 'heat-hold', 'lethality', 'throughout', 'time-beyond'])], ['ph_limit' => NumberShape::ph(), 'minimum_c' => NumberShape::celsius(), 'minutes' => NumberShape::positive(), 'gap_minutes' => NumberShape::positive(), 'units' => NumberShape::positive(), 'z_c' => NumberShape::positive(), 'hours' => NumberShape::positive(), 'gap_h' => NumberShape::positive(), 'from' => TextShape::any(), 'to' => TextShape::any()])
-                ->when('kind', 'degree-hours', [['ph_limit']], ['ph_limit'])
-                ->when('kind', 'heat-hold', [['minimum_c', 'minutes']], ['minimum_c', 'minutes', 'gap_minutes'])
-                ->when('kind', 'throughout', [['from']], ['hours', 'gap_h']),
-        ]);
+        return RecordShape::of(
+            [
+                'name' => TextShape::any(),
+                'kind' => TextShape::oneOf(array_column(LimitKind::cases(), 'value')),
+                'measurand' => TextShape::oneOf(array_column(Measurand::cases(), 'value')),
+                'basis' => TextShape::orEmpty(),
+                'op' => TextShape::oneOf(array_column(Comparison::cases(), 'value')),
+                'applies' => TextShape::oneOf(array_column(Applies::cases(), 'value')),
+                'since' => TextShape::any(),
+                'meaning' => TextShape::orEmpty(),
+                'if_violated' => TextShape::orEmpty(),
+                'source' => TextShape::any(),
+                'certainty' => TextShape::oneOf(['low', 'medium', 'high', 'own']),
+            ],
+            [
+                'low' => NumberShape::any(),
+                'high' => NumberShape::any(),
+                'hours' => NumberShape::positive(),
+                'condition' => TextShape::any(),
+                'typed' => TextShape::any(),
+                'routes' => ListShape::of(TextShape::any(), 1, 10),
+                'course' => RecordShape::of(
+                    ['kind' => TextShape::oneOf(['degree-hours', 'heat-hold', 'lethality', 'throughout', 'time-beyond'])],
+                    [
+                        'ph_limit' => NumberShape::ph(),
+                        'minimum_c' => NumberShape::celsius(),
+                        'minutes' => NumberShape::positive(),
+                        'gap_minutes' => NumberShape::positive(),
+                        'units' => NumberShape::positive(),
+                        'z_c' => NumberShape::positive(),
+                        'hours' => NumberShape::positive(),
+                        'gap_h' => NumberShape::positive(),
+                        'from' => TextShape::any(),
+                        'to' => TextShape::any(),
+                    ],
+                )
+                    ->when('kind', 'degree-hours', [['ph_limit']], ['ph_limit'])
+                    ->when('kind', 'heat-hold', [['minimum_c', 'minutes']], ['minimum_c', 'minutes', 'gap_minutes'])
+                    ->when('kind', 'throughout', [['from']], ['hours', 'gap_h']),
+            ],
+        );
     }
 
     /** @return array<string, mixed> as the library has it */
@@ -161,18 +241,32 @@ final class ProductFile
         [$lowest, $highest] = $measurand->range();
         foreach (['low' => $low, 'high' => $high] as $edge => $value) {
             if ($value !== null && ($value < $lowest || $value > $highest)) {
-                throw $limit->refusal($edge, rtrim(sprintf('Of %s %s to %s %s', $measurand->name(), $lowest, $highest, $measurand->unit())) . ' is accepted.');
+                throw $limit->refusal(
+                    $edge,
+                    rtrim(sprintf('Of %s %s to %s %s', $measurand->name(), $lowest, $highest, $measurand->unit())) . ' is accepted.',
+                );
             }
         }
-        $limit->placing(static fn(): Limit => Limit::kept($limit->text('name'), LimitKind::from($limit->text('kind')), $comparison, $low, $high), 'low');
+        $limit->placing(
+            static fn(): Limit => Limit::kept($limit->text('name'), LimitKind::from($limit->text('kind')), $comparison, $low, $high),
+            'low',
+        );
         $hours = $limit->numberOrNull('hours');
         if (($hours !== null) !== ($limit->text('applies') === Applies::WithinHours->value)) {
-            throw $limit->refusal('hours', $hours === null ? 'Within how many hours? A number above 0 is accepted.' : sprintf('Hours belong to "%s".', Applies::WithinHours->value));
+            throw $limit->refusal(
+                'hours',
+                $hours === null
+                    ? 'Within how many hours? A number above 0 is accepted.'
+                    : sprintf('Hours belong to "%s".', Applies::WithinHours->value),
+            );
         }
         $course = $limit->recordOrNull('course');
 
         return [
-            ...array_combine($plain = ['name', 'kind', 'measurand', 'basis', 'op', 'applies', 'since', 'meaning', 'if_violated', 'source', 'certainty'], array_map($limit->text(...), $plain)),
+            ...array_combine(
+                $plain = ['name', 'kind', 'measurand', 'basis', 'op', 'applies', 'since', 'meaning', 'if_violated', 'source', 'certainty'],
+                array_map($limit->text(...), $plain),
+            ),
             'low' => $low,
             'high' => $high,
             'hours' => $hours,
@@ -217,11 +311,30 @@ final class ProductFile
         $stages = array_filter(array_column(Stage::cases(), 'value'), static fn(string $stage): bool => $own?->has($stage) ?? false);
 
         return [
-            'name' => $method->text('name'), 'steps' => $method->texts('steps'), 'low_c' => $method->number('low_c'), 'high_c' => $method->number('high_c'), 'places' => $method->texts('places'), 'needed_places' => $method->texts('needed_places'), 'portions' => $method->count('portions'), 'matrix_bound_ph' => $method->number('matrix_bound_ph'),
-            ...($method->has('agree_within_ph') ? ['agree_within_ph' => $method->number('agree_within_ph')] : []),
-            ...($method->has('settle_window_s') ? ['settle_window_s' => $method->count('settle_window_s')] : []),
-            ...array_filter(['matrix' => $method->textOrNull('matrix'), 'dilution' => $method->textOrNull('dilution'), 'dilution_parts' => $method->has('dilution_parts') ? $method->number('dilution_parts') : null, 'why' => $method->textOrNull('why'), 'cautions' => $method->has('cautions') ? $method->texts('cautions') : null], static fn(mixed $value): bool => $value !== null),
-            'stage_temperatures' => array_combine($stages, array_map(static fn(string $stage): array => $own?->numbers($stage) ?? [], $stages)),
+            'name' => $method->text('name'),
+            'steps' => $method->texts('steps'),
+            'low_c' => $method->number('low_c'),
+            'high_c' => $method->number('high_c'),
+            'places' => $method->texts('places'),
+            'needed_places' => $method->texts('needed_places'),
+            'portions' => $method->count('portions'),
+            'matrix_bound_ph' => $method->number('matrix_bound_ph'),
+            ...$method->has('agree_within_ph') ? ['agree_within_ph' => $method->number('agree_within_ph')] : [],
+            ...$method->has('settle_window_s') ? ['settle_window_s' => $method->count('settle_window_s')] : [],
+            ...array_filter(
+                [
+                    'matrix' => $method->textOrNull('matrix'),
+                    'dilution' => $method->textOrNull('dilution'),
+                    'dilution_parts' => $method->has('dilution_parts') ? $method->number('dilution_parts') : null,
+                    'why' => $method->textOrNull('why'),
+                    'cautions' => $method->has('cautions') ? $method->texts('cautions') : null,
+                ],
+                static fn(mixed $value): bool => $value !== null,
+            ),
+            'stage_temperatures' => array_combine(
+                $stages,
+                array_map(static fn(string $stage): array => $own?->numbers($stage) ?? [], $stages),
+            ),
         ];
     }
 
@@ -239,7 +352,10 @@ final class ProductFile
     private static function withoutNulls(mixed $value): mixed
     {
         if ($value instanceof \stdClass) {
-            return (object) array_map(self::withoutNulls(...), array_filter(get_object_vars($value), static fn(mixed $one): bool => $one !== null));
+            return (object) array_map(
+                self::withoutNulls(...),
+                array_filter(get_object_vars($value), static fn(mixed $one): bool => $one !== null),
+            );
         }
 
         return is_array($value) ? array_map(self::withoutNulls(...), $value) : $value;

@@ -35,21 +35,42 @@ final readonly class LedgerLine
     ) {}
 
     /**
-     * @param string $at UTC, ISO 8601 with milliseconds; moved up to the line before where it lies before it, unless it states the true time
-     * @param array<string, array<int, array<string, string|null>>> $rows every row the action wrote, by table and id; large columns by their digest
+     * @param string $at UTC, ISO 8601 with milliseconds; moved up to the line before where it lies before it, unless it states the true
+     * time
+     * @param array<string, array<int, array<string, string|null>>> $rows every row the action wrote, by table and id; large columns by
+     * their digest
      */
     public static function after(?self $last, string $at, int $personId, string $action, string $table, int $rowId, array $rows): self
     {
         $payload = self::payload($rows);
-        $line = [self::VERSION, $last === null ? 1 : $last->seq + 1, $last === null || $table === self::TRUE_TIMES ? $at : max($at, $last->at), $personId, $action, $table, $rowId];
+        $line = [
+            self::VERSION,
+            $last === null ? 1 : $last->seq + 1,
+            $last === null || $table === self::TRUE_TIMES ? $at : max($at, $last->at),
+            $personId,
+            $action,
+            $table,
+            $rowId,
+        ];
         $prev = $last === null ? self::ORIGIN : $last->hash;
         $digest = hash('sha256', $payload);
 
         return new self(...[...$line, $payload, $digest, $prev, self::seal($prev, [...$line, $digest])]);
     }
 
-    public static function kept(int $version, int $seq, string $at, int $personId, string $action, string $table, int $rowId, string $payload, string $payloadSha256, string $prev, string $hash): self
-    {
+    public static function kept(
+        int $version,
+        int $seq,
+        string $at,
+        int $personId,
+        string $action,
+        string $table,
+        int $rowId,
+        string $payload,
+        string $payloadSha256,
+        string $prev,
+        string $hash,
+    ): self {
         return new self($version, $seq, $at, $personId, $action, $table, $rowId, $payload, $payloadSha256, $prev, $hash);
     }
 
@@ -67,9 +88,21 @@ final readonly class LedgerLine
         return match (true) {
             $this->seq !== $seq => "ledger line $seq is missing",
             $this->prev !== ($last === null ? self::ORIGIN : $last->hash) => "ledger line {$this->seq} does not follow the line before it",
-            $this->hash !== self::seal($this->prev, [$this->version, $this->seq, $this->at, $this->personId, $this->action, $this->table, $this->rowId, $this->payloadSha256]) => "ledger line {$this->seq} was altered",
+            $this->hash
+                !== self::seal($this->prev, [
+                    $this->version,
+                    $this->seq,
+                    $this->at,
+                    $this->personId,
+                    $this->action,
+                    $this->table,
+                    $this->rowId,
+                    $this->payloadSha256,
+                ])
+                => "ledger line {$this->seq} was altered",
             $this->payloadSha256 !== hash('sha256', $this->payload) => "what ledger line {$this->seq} seals was altered",
-            $last !== null && $this->at < $last->at && $this->table !== self::TRUE_TIMES => "ledger line {$this->seq} is earlier than the line before it",
+            $last !== null && $this->at < $last->at && $this->table !== self::TRUE_TIMES
+                => "ledger line {$this->seq} is earlier than the line before it",
             default => null,
         };
     }
@@ -105,6 +138,9 @@ final readonly class LedgerLine
     private static function seal(string $prev, array $fields): string
     {
         // The length before each field keeps two different lines from reading alike.
-        return hash('sha256', implode('', array_map(static fn(int|string $field): string => strlen((string) $field) . ':' . $field, [$prev, ...$fields])));
+        return hash(
+            'sha256',
+            implode('', array_map(static fn(int|string $field): string => strlen((string) $field) . ':' . $field, [$prev, ...$fields])),
+        );
     }
 }

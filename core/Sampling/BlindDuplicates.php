@@ -34,7 +34,10 @@ final class BlindDuplicates
         $random = self::random($seed);
         $duplicates = [];
         foreach (self::chosen($since, $samples, $random) as $last => $of) {
-            $duplicates[min($samples - 1, $last + self::LATER)] = ['of' => $of, 'code' => self::code($random, 1, array_column($duplicates, 'code'))];
+            $duplicates[min($samples - 1, $last + self::LATER)] = [
+                'of' => $of,
+                'code' => self::code($random, 1, array_column($duplicates, 'code')),
+            ];
         }
 
         return $duplicates;

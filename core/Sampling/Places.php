@@ -12,7 +12,9 @@ final class Places
     /** So long an occasion waits for its other places. Common practice, no source. */
     public const HOURS = 2.0;
 
-    /** Whether a quantity is read place by place: pH and the temperature of the food, not what is measured of a mixed sample or of a room. */
+    /**
+     * Whether a quantity is read place by place: pH and the temperature of the food, not what is measured of a mixed sample or of a room.
+     */
     public static function counts(Measurand $measurand, string $basis): bool
     {
         return $measurand === Measurand::Ph || ($measurand === Measurand::Temperature && $basis !== 'chamber');

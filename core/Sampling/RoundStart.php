@@ -19,7 +19,10 @@ final class RoundStart
     {
         foreach ($states as $state) {
             $isMissing = $state->isMissing && $state->line->stage !== Stage::Start;
-            if ($state->line->measurand === Measurand::Ph->value && ($isMissing || ($state->dueInHours !== null && Numbers::atMost($state->dueInHours, self::AHEAD_H)))) {
+            if (
+                $state->line->measurand === Measurand::Ph->value
+                && ($isMissing || ($state->dueInHours !== null && Numbers::atMost($state->dueInHours, self::AHEAD_H)))
+            ) {
                 return true;
             }
         }
@@ -30,7 +33,10 @@ final class RoundStart
     /** @param list<Sampled> $sampled of the batch: the furthest stage that was declared stands; the start is read once */
     public static function stage(array $sampled): Stage
     {
-        $stages = array_map(static fn(Sampled $one): Stage => $one->stage, array_filter($sampled, static fn(Sampled $one): bool => $one->measurand === Measurand::Ph->value));
+        $stages = array_map(
+            static fn(Sampled $one): Stage => $one->stage,
+            array_filter($sampled, static fn(Sampled $one): bool => $one->measurand === Measurand::Ph->value),
+        );
 
         return match (true) {
             in_array(Stage::Finished, $stages, true) => Stage::Finished,
@@ -48,7 +54,13 @@ final class RoundStart
      */
     public static function places(array $needed, array $places, array $states): array
     {
-        $count = max([1, ...array_map(static fn(SamplingState $state): int => $state->line->measurand === Measurand::Ph->value ? $state->line->count : 1, $states)]);
+        $count = max([
+            1,
+            ...array_map(
+                static fn(SamplingState $state): int => $state->line->measurand === Measurand::Ph->value ? $state->line->count : 1,
+                $states,
+            ),
+        ]);
         $drawn = $needed !== [] ? $needed : array_slice($places, 0, $count);
 
         return $drawn === [] ? ['blend'] : $drawn;

@@ -13,5 +13,11 @@ final readonly class Sampled
      * @param float $lastHours h since the batch began, of the newest occasion
      * @param int $mostPlaces of one occasion
      */
-    public function __construct(public string $measurand, public string $basis, public Stage $stage, public float $lastHours, public int $mostPlaces) {}
+    public function __construct(
+        public string $measurand,
+        public string $basis,
+        public Stage $stage,
+        public float $lastHours,
+        public int $mostPlaces,
+    ) {}
 }

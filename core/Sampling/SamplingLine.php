@@ -16,8 +16,14 @@ final readonly class SamplingLine
      * @param int $count pieces or places to one occasion, at least; how many portions of each is the method's to say
      * @param string $where the coldest, thickest or slowest place, in words
      */
-    public function __construct(public string $measurand, public string $basis, public ?Stage $stage, public ?float $everyHours, public int $count, public string $where)
-    {
+    public function __construct(
+        public string $measurand,
+        public string $basis,
+        public ?Stage $stage,
+        public ?float $everyHours,
+        public int $count,
+        public string $where,
+    ) {
         if (($stage === null) === ($everyHours === null) || ($everyHours !== null && $everyHours <= 0) || $count < 1) {
             throw new SamplingUnclear();
         }

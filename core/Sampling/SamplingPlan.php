@@ -50,7 +50,14 @@ final readonly class SamplingPlan
                 $lines["$key\0$stage->value"] = new SamplingLine($limit->measurand, $limit->basis, $stage, null, $count, $where);
                 continue;
             }
-            $often[$key] = [$limit->measurand, $limit->basis, min($often[$key][2] ?? INF, $limit->applies === Applies::WithinHours ? (float) $limit->hours / self::BEFORE_DEADLINE : self::ALWAYS_EVERY_H)];
+            $often[$key] = [
+                $limit->measurand,
+                $limit->basis,
+                min(
+                    $often[$key][2] ?? INF,
+                    $limit->applies === Applies::WithinHours ? (float) $limit->hours / self::BEFORE_DEADLINE : self::ALWAYS_EVERY_H,
+                ),
+            ];
         }
         foreach ($often as $key => [$measurand, $basis, $hours]) {
             $lines[$key] = new SamplingLine($measurand, $basis, null, $hours, $count, $where);
@@ -70,8 +77,27 @@ final readonly class SamplingPlan
      */
     public function against(array $sampled, float $hours, Stage $stage): array
     {
-        $states = array_map(fn(SamplingLine $line): SamplingState => $this->state($line, array_values(array_filter($sampled, static fn(Sampled $one): bool => $one->measurand === $line->measurand && $one->basis === $line->basis)), $hours, $stage), $this->lines);
-        usort($states, static fn(SamplingState $a, SamplingState $b): int => [!$a->isMissing, $a->dueInHours ?? INF] <=> [!$b->isMissing, $b->dueInHours ?? INF]);
+        $states = array_map(
+            fn(SamplingLine $line): SamplingState => $this->state(
+                $line,
+                array_values(
+                    array_filter(
+                        $sampled,
+                        static fn(Sampled $one): bool => $one->measurand === $line->measurand && $one->basis === $line->basis,
+                    ),
+                ),
+                $hours,
+                $stage,
+            ),
+            $this->lines,
+        );
+        usort(
+            $states,
+            static fn(SamplingState $a, SamplingState $b): int => [!$a->isMissing, $a->dueInHours ?? INF] <=> [
+                !$b->isMissing,
+                $b->dueInHours ?? INF,
+            ],
+        );
 
         return $states;
     }

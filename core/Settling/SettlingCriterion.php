@@ -16,7 +16,13 @@ final readonly class SettlingCriterion
     private const REDOX_BAND_MV = 1.0;
 
     /** @param float $band within which it has come to rest */
-    private function __construct(public float $band, public int $decimals, public string $name, private ?CalibrationFit $by, private bool $isPh) {}
+    private function __construct(
+        public float $band,
+        public int $decimals,
+        public string $name,
+        private ?CalibrationFit $by,
+        private bool $isPh,
+    ) {}
 
     /** @param CalibrationFit|null $by an ideal electrode if null */
     public static function ph(?CalibrationFit $by): self

@@ -36,7 +36,9 @@ final readonly class TraceProgress
     {
         $settling = Settling::of($values, $band, $windowS);
         $end = $trace->lastSecond();
-        $window = array_values(array_filter($trace->points, static fn(array $point): bool => $point[0] >= $end - $windowS - Numbers::TOLERANCE));
+        $window = array_values(
+            array_filter($trace->points, static fn(array $point): bool => $point[0] >= $end - $windowS - Numbers::TOLERANCE),
+        );
         $gap = 0.0;
         foreach ($window as $i => $point) {
             $gap = max($gap, $i === 0 ? 0.0 : $point[0] - $window[$i - 1][0]);

@@ -30,6 +30,16 @@ final readonly class ElectrodeCondition
     /** The same glass where everything takes so many times as long. */
     public function slowed(float $times): self
     {
-        return new self($this->slopeShare, $this->offsetMv, $this->timeConstantS * $times, $this->slowShare, $this->slowTimeConstantS * $times, $this->noiseMv, $this->driftMvPerMinute, $this->seed, $this->sensorErrorC);
+        return new self(
+            $this->slopeShare,
+            $this->offsetMv,
+            $this->timeConstantS * $times,
+            $this->slowShare,
+            $this->slowTimeConstantS * $times,
+            $this->noiseMv,
+            $this->driftMvPerMinute,
+            $this->seed,
+            $this->sensorErrorC,
+        );
     }
 }

@@ -23,7 +23,12 @@ final readonly class Scene
      * @param float $celsius of every cup
      * @param float $shiftPh how far a spoilt buffer has moved towards neutral
      */
-    private function __construct(private array $faults, public ElectrodeCondition $electrode, public float $celsius, private float $shiftPh) {}
+    private function __construct(
+        private array $faults,
+        public ElectrodeCondition $electrode,
+        public float $celsius,
+        private float $shiftPh,
+    ) {}
 
     /** @param Fault ...$faults one, or several at once: each changes what the ones before it left */
     public static function draw(int $seed, Fault ...$faults): self
@@ -44,7 +49,7 @@ final readonly class Scene
     private static function with(int $seed, ?float $slopeShare, Fault ...$faults): self
     {
         $random = new Randomizer(new Xoshiro256StarStar($seed));
-        $between = static fn(float $low, float $high): float => $low + ($high - $low) * $random->getInt(0, 1_000_000) / 1_000_000;
+        $between = static fn(float $low, float $high): float => $low + (($high - $low) * $random->getInt(0, 1_000_000)) / 1_000_000;
         $sign = static fn(): int => $random->getInt(0, 1) * 2 - 1;
         // In a fixed order, whatever the fault, so that a range can be changed without moving the others.
         $drawn = $between(0.955, 1.0);
@@ -72,10 +77,19 @@ final readonly class Scene
                     [$noise, $drift] = [max($noise, $between(1, 3)), $drift + $sign() * $between(1, 4)];
                     break;
                 case Fault::Coated:
-                    [$slope, $slowShare, $slowTime] = [$slope * $between(0.80, 0.885), max($slowShare, $between(0.4, 0.7)), max($slowTime, $between(20, 45))];
+                    [$slope, $slowShare, $slowTime] = [
+                        $slope * $between(0.8, 0.885),
+                        max($slowShare, $between(0.4, 0.7)),
+                        max($slowTime, $between(20, 45)),
+                    ];
                     break;
                 case Fault::Aged:
-                    [$slope, $time, $slowShare, $slowTime] = [$slope * $between(0.82, 0.885), max($time, $between(6, 12)), max($slowShare, $between(0.1, 0.2)), max($slowTime, $between(18, 25))];
+                    [$slope, $time, $slowShare, $slowTime] = [
+                        $slope * $between(0.82, 0.885),
+                        max($time, $between(6, 12)),
+                        max($slowShare, $between(0.1, 0.2)),
+                        max($slowTime, $between(18, 25)),
+                    ];
                     break;
                 case Fault::Poisoned:
                     $offset = $sign() * (abs($offset) + $between(35, 60));
@@ -100,7 +114,12 @@ final readonly class Scene
             [$celsius, $sensor] = [$cold, self::ROOM_C - $cold];
         }
 
-        return new self(array_values($faults), new ElectrodeCondition($slope, $offset, $time, $slowShare, $slowTime, $noise, $drift, $seed, $sensor), $celsius, $shift);
+        return new self(
+            array_values($faults),
+            new ElectrodeCondition($slope, $offset, $time, $slowShare, $slowTime, $noise, $drift, $seed, $sensor),
+            $celsius,
+            $shift,
+        );
     }
 
     /** What is truly in a cup of buffer, by what its label says at its temperature. */

@@ -15,7 +15,14 @@ final readonly class SimulatedBath
      * @param float $timeConstantS first-order response
      * @param float $noiseC standard deviation
      */
-    public function __construct(private float $bathC, private float $offsetC, private float $gain, private float $timeConstantS, private float $noiseC, private int $seed) {}
+    public function __construct(
+        private float $bathC,
+        private float $offsetC,
+        private float $gain,
+        private float $timeConstantS,
+        private float $noiseC,
+        private int $seed,
+    ) {}
 
     /** @return non-empty-list<array{float, float}> [s, °C], one a second, to the display's digit */
     public function trace(float $elapsedS, float $digitC): array
@@ -25,7 +32,10 @@ final readonly class SimulatedBath
         $t = 0;
         do {
             $true = $this->bathC + (self::ROOM_C - $this->bathC) * exp(-$t / $this->timeConstantS);
-            $points[] = [(float) $t, round(round(($true * $this->gain + $this->offsetC + $this->noiseC * $noise->next()) / $digitC) * $digitC, 6)];
+            $points[] = [
+                (float) $t,
+                round(round(($true * $this->gain + $this->offsetC + $this->noiseC * $noise->next()) / $digitC) * $digitC, 6),
+            ];
             $t++;
         } while ($t <= $elapsedS);
 

@@ -29,7 +29,12 @@ final readonly class SimulatedSample
      * @param float $gasMolar mol/L of carbon dioxide before it is poured
      * @param float $lagPh by which the pieces are higher than what is around them
      */
-    public function __construct(private AcidSolution $solution, private float $gasMolar = 0.0, private float $lagPh = 0.0, private bool $isPaste = false) {}
+    public function __construct(
+        private AcidSolution $solution,
+        private float $gasMolar = 0.0,
+        private float $lagPh = 0.0,
+        private bool $isPaste = false,
+    ) {}
 
     /** A sample of that kind that truly has a pH. */
     public static function of(?Matrix $matrix, float $ph): self
@@ -48,7 +53,8 @@ final readonly class SimulatedSample
      */
     public function ph(int $pours = 0, bool $isPieces = false): float
     {
-        return $this->solution->with(AcidSolution::CARBONIC, $this->gasMolar * self::STAYS ** $pours)->ph() + ($isPieces ? $this->lagPh : 0.0);
+        return $this->solution->with(AcidSolution::CARBONIC, $this->gasMolar * self::STAYS ** $pours)->ph()
+            + ($isPieces ? $this->lagPh : 0.0);
     }
 
     /** As the electrode stands in it: slower in a paste that was not stirred into water. */

@@ -12,16 +12,23 @@ final readonly class BottleStatus
     /** @param string $today on the site's clock */
     public static function on(string $today, BottleFacts $bottle): self
     {
-        $opened = $bottle->openedOn === null ? null : (new \DateTimeImmutable($bottle->openedOn))->modify("+$bottle->daysAfterOpening days")->format('Y-m-d');
+        $opened
+            = $bottle->openedOn === null
+                ? null
+                : (new \DateTimeImmutable($bottle->openedOn))->modify("+$bottle->daysAfterOpening days")->format('Y-m-d');
         $until = $opened === null ? $bottle->expiresOn : min($opened, $bottle->expiresOn);
         $left = $bottle->usesAllowed === null ? null : max(0, $bottle->usesAllowed - $bottle->usesTaken);
 
-        return new self(match (true) {
-            $bottle->isDiscarded => Spent::Discarded,
-            $bottle->isPowder && $bottle->openedOn === null => Spent::NotMadeUp,
-            $until < $today => Spent::Expired,
-            $left === 0 => Spent::UsedUp,
-            default => null,
-        }, $until, $left);
+        return new self(
+            match (true) {
+                $bottle->isDiscarded => Spent::Discarded,
+                $bottle->isPowder && $bottle->openedOn === null => Spent::NotMadeUp,
+                $until < $today => Spent::Expired,
+                $left === 0 => Spent::UsedUp,
+                default => null,
+            },
+            $until,
+            $left,
+        );
     }
 }

@@ -26,7 +26,11 @@ enum BufferOrder: string
     {
         $neutral = $buffers === [] ? 7.0 : min(array_map(static fn(mixed $buffer): float => abs($ph($buffer) - 7.0), $buffers));
         $rank = match ($this) {
-            self::NeutralFirst => static fn(mixed $buffer): array => [abs($ph($buffer) - 7.0) > $neutral, $ph($buffer) > 7.0, abs($ph($buffer) - 7.0)],
+            self::NeutralFirst => static fn(mixed $buffer): array => [
+                abs($ph($buffer) - 7.0) > $neutral,
+                $ph($buffer) > 7.0,
+                abs($ph($buffer) - 7.0),
+            ],
             self::LowestFirst => static fn(mixed $buffer): array => [$ph($buffer)],
             self::Free => null,
         };

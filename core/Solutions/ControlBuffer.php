@@ -24,12 +24,17 @@ final class ControlBuffer
      */
     public static function among(array $bottles, float $low, float $high, array $limits): array
     {
-        $inside = array_filter($bottles, static fn(float $ph): bool => Numbers::atLeast($ph, $low - self::BEYOND_PH) && Numbers::atMost($ph, $high + self::BEYOND_PH));
+        $inside = array_filter(
+            $bottles,
+            static fn(float $ph): bool => Numbers::atLeast($ph, $low - self::BEYOND_PH) && Numbers::atMost($ph, $high + self::BEYOND_PH),
+        );
         $near = $limits === [] ? [($low + $high) / 2] : $limits;
         $distance = static fn(float $ph): float => min(array_map(static fn(float $limit): float => abs($ph - $limit), $near));
         $names = array_keys($inside);
         $best = $inside === [] ? 0.0 : min(array_map($distance, $inside));
-        $rank = static fn(int|string $name): float => $distance($inside[$name]) <= $best + self::AS_NEAR_PH ? 0.0 : $distance($inside[$name]);
+        $rank = static fn(int|string $name): float => $distance($inside[$name]) <= $best + self::AS_NEAR_PH
+            ? 0.0
+            : $distance($inside[$name]);
         usort($names, static fn(int|string $a, int|string $b): int => $rank($a) <=> $rank($b));
 
         return $names;

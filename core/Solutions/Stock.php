@@ -21,7 +21,10 @@ enum Stock: string
      */
     public static function of(array $bottles, int $usesOfLastMonth, string $today): self
     {
-        $usable = array_filter($bottles, static fn(BottleStatus $bottle): bool => $bottle->spent === null || $bottle->spent === Spent::NotMadeUp);
+        $usable = array_filter(
+            $bottles,
+            static fn(BottleStatus $bottle): bool => $bottle->spent === null || $bottle->spent === Spent::NotMadeUp,
+        );
         $monthsEnd = (new \DateTimeImmutable($today))->modify(sprintf('+%d days', self::DAYS))->format('Y-m-d');
         $lasting = array_filter($usable, static fn(BottleStatus $bottle): bool => $bottle->usableUntil > $monthsEnd);
         $isCounted = array_filter($usable, static fn(BottleStatus $bottle): bool => $bottle->usesLeft === null) === [];

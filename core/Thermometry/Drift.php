@@ -24,7 +24,8 @@ final readonly class Drift
             return new self(null, null, null, null);
         }
         $last = Days::sorted($history, static fn(array $check): string => $check['on'])[count($history) - 1];
-        [$earliest, $on, $latest] = $trend->perYear === 0.0 ? [null, null, null] : $trend->meets($last['tolerance'] * ($trend->perYear < 0 ? -1 : 1));
+        [$earliest, $on, $latest]
+            = $trend->perYear === 0.0 ? [null, null, null] : $trend->meets($last['tolerance'] * ($trend->perYear < 0 ? -1 : 1));
 
         return new self($trend->perYear, $on, $earliest, $latest);
     }

@@ -12,6 +12,13 @@ final class ElevationOutOfRange extends \DomainException implements BeyondRange
 {
     public function __construct(public readonly float $metres)
     {
-        parent::__construct(sprintf('%s m is not a plausible elevation. Type %s to %s m.', Numbers::plain($metres), Numbers::plain(BoilingPoint::LOWEST_M), Numbers::plain(BoilingPoint::HIGHEST_M)));
+        parent::__construct(
+            sprintf(
+                '%s m is not a plausible elevation. Type %s to %s m.',
+                Numbers::plain($metres),
+                Numbers::plain(BoilingPoint::LOWEST_M),
+                Numbers::plain(BoilingPoint::HIGHEST_M),
+            ),
+        );
     }
 }

@@ -35,10 +35,17 @@ final readonly class IntervalPlan
     /**
      * @param int $earnedDays the interval earned so far, before stress and cap
      * @param non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}> $own checks; °C
-     * @param list<non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}>> $alike checks of alike probes in like service
+     * @param list<non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}>> $alike checks of alike probes in like
+     *     service
      */
-    public static function after(int $earnedDays, array $own, ?string $changedOn, Service $service, array $alike = [], IntervalPolicy $policy = new IntervalPolicy()): self
-    {
+    public static function after(
+        int $earnedDays,
+        array $own,
+        ?string $changedOn,
+        Service $service,
+        array $alike = [],
+        IntervalPolicy $policy = new IntervalPolicy(),
+    ): self {
         $own = Days::sorted($own, static fn(array $check): string => $check['on']);
         $row = self::goodInRow($own, $changedOn, $policy);
         $next = VerificationInterval::after($earnedDays, $own, $changedOn, $policy);
@@ -47,14 +54,28 @@ final readonly class IntervalPlan
         $isEarned = $next->reason !== IntervalReason::Doubled || count($row) >= $policy->doubleAfter;
         [$days, $reason] = $isProven && $isEarned ? [$next->nextDays, $next->reason] : [$earnedDays, IntervalReason::Keep];
         $pooled = 1;
-        if ($reason === IntervalReason::Keep && self::haveHeldTogether($row, $alike, $changedOn, $policy) && self::staysWithin($own, 2 * $earnedDays)) {
+        if (
+            $reason === IntervalReason::Keep
+            && self::haveHeldTogether($row, $alike, $changedOn, $policy)
+            && self::staysWithin($own, 2 * $earnedDays)
+        ) {
             [$days, $reason, $pooled] = [min($earnedDays * 2, $policy->maxDays), IntervalReason::Doubled, 1 + count($alike)];
         }
         $wanted = (int) floor($days * Stress::SHORTENS ** count($service->stresses));
         $allowed = max($policy->minDays, min($wanted, $service->capDays ?? $wanted));
         $last = $own[count($own) - 1]['on'];
 
-        return new self($allowed, Days::date(Days::number($last) + $allowed), $service->capDays !== null && $wanted > $service->capDays ? IntervalReason::Capped : $reason, $days, count($row), $policy->doubleAfter, $pooled, $service, $isProven);
+        return new self(
+            $allowed,
+            Days::date(Days::number($last) + $allowed),
+            $service->capDays !== null && $wanted > $service->capDays ? IntervalReason::Capped : $reason,
+            $days,
+            count($row),
+            $policy->doubleAfter,
+            $pooled,
+            $service,
+            $isProven,
+        );
     }
 
     /** @return array<string, mixed> what the next date rests on, as a record keeps it */
@@ -87,7 +108,10 @@ final readonly class IntervalPlan
             $rows[] = self::goodInRow(Days::sorted($checks, static fn(array $check): string => $check['on']), $changedOn, $policy);
         }
 
-        return $alike !== [] && count($row) >= 2 && min(array_map(count(...), $rows)) >= 1 && array_sum(array_map(count(...), $rows)) >= $policy->doubleAfter;
+        return $alike !== []
+            && count($row) >= 2
+            && min(array_map(count(...), $rows)) >= 1
+            && array_sum(array_map(count(...), $rows)) >= $policy->doubleAfter;
     }
 
     /**
@@ -99,7 +123,7 @@ final readonly class IntervalPlan
     {
         $last = $own[count($own) - 1];
 
-        return Numbers::atMost(abs($last['error']) + abs(Drift::of($own)->cPerYear ?? 0.0) * $days / Days::IN_A_YEAR, $last['tolerance']);
+        return Numbers::atMost(abs($last['error']) + (abs(Drift::of($own)->cPerYear ?? 0.0) * $days) / Days::IN_A_YEAR, $last['tolerance']);
     }
 
     /**
@@ -117,7 +141,13 @@ final readonly class IntervalPlan
             $isOld = $changedOn !== null && $check['on'] <= $changedOn;
             $hasShifted = isset($checks[$i - 1]) && !self::isSmall($checks[$i - 1], $check, $policy);
             $isSteady = $row === [] || self::isSmall($check, $row[0], $policy);
-            if ($isOld || $hasShifted || !$isSteady || !($check['proven'] ?? true) || !Numbers::atMost(abs($check['error']), $check['tolerance'])) {
+            if (
+                $isOld
+                || $hasShifted
+                || !$isSteady
+                || !($check['proven'] ?? true)
+                || !Numbers::atMost(abs($check['error']), $check['tolerance'])
+            ) {
                 break;
             }
             $row[] = $check;

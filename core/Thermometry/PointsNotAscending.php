@@ -11,6 +11,8 @@ final class PointsNotAscending extends \DomainException implements Contradiction
 {
     public function __construct(public readonly bool $isReference)
     {
-        parent::__construct(sprintf('The %s of the low point must be below that of the high point.', $isReference ? 'reference' : 'reading'));
+        parent::__construct(
+            sprintf('The %s of the low point must be below that of the high point.', $isReference ? 'reference' : 'reading'),
+        );
     }
 }

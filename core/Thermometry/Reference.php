@@ -27,7 +27,11 @@ final readonly class Reference
     /** @param float $metres elevation, −400 to 9000 m */
     public static function boilingAtElevation(float $metres, ?float $expandedU = null): self
     {
-        return new self(VerificationMethod::Boiling, BoilingPoint::celsius(BoilingPoint::kpaAt($metres)), $expandedU ?? self::BOILING_BY_ELEVATION_U_C);
+        return new self(
+            VerificationMethod::Boiling,
+            BoilingPoint::celsius(BoilingPoint::kpaAt($metres)),
+            $expandedU ?? self::BOILING_BY_ELEVATION_U_C,
+        );
     }
 
     /** @param float $expandedU from the certificate of the reference thermometer */

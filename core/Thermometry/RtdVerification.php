@@ -35,8 +35,15 @@ final readonly class RtdVerification
      *
      * @throws ResistanceOutOfRange if no such thermometer has that resistance
      */
-    public static function of(float $ohmAtIce, ToleranceClass $class, float $r0 = 100.0, ?float $insulationMegaohm = null, ?float $previousOhm = null, float $referenceU = self::REFERENCE_U_C, float $ohmU = self::OHM_U): self
-    {
+    public static function of(
+        float $ohmAtIce,
+        ToleranceClass $class,
+        float $r0 = 100.0,
+        ?float $insulationMegaohm = null,
+        ?float $previousOhm = null,
+        float $referenceU = self::REFERENCE_U_C,
+        float $ohmU = self::OHM_U,
+    ): self {
         $deviation = Rtd::celsius($ohmAtIce, $r0);
         $tolerance = $class->at(0.0);
         $expandedU = hypot($referenceU, $ohmU / (Rtd::A * $r0));

@@ -13,5 +13,10 @@ final readonly class Service
      * @param int|null $capDays the longest interval that a third party allows
      * @param bool $eachBatch checked before and after every batch, whatever the interval
      */
-    public function __construct(public int $startDays, public array $stresses = [], public ?int $capDays = null, public bool $eachBatch = false) {}
+    public function __construct(
+        public int $startDays,
+        public array $stresses = [],
+        public ?int $capDays = null,
+        public bool $eachBatch = false,
+    ) {}
 }

@@ -25,12 +25,21 @@ final readonly class ToleranceClass
         ],
     ];
 
-    private function __construct(public string $standard, public string $class, private float $a, private float $b, private float $lowC, private float $highC) {}
+    private function __construct(
+        public string $standard,
+        public string $class,
+        private float $a,
+        private float $b,
+        private float $lowC,
+        private float $highC,
+    ) {}
 
     /** @throws UnknownToleranceClass if the standard has no such class */
     public static function named(string $standard, string $class): self
     {
-        [$a, $b, $low, $high] = self::TABLE[$standard][$class] ?? throw new UnknownToleranceClass($standard, $class, implode(', ', array_keys(self::TABLE[$standard] ?? [])));
+        [$a, $b, $low, $high]
+            = self::TABLE[$standard][$class]
+            ?? throw new UnknownToleranceClass($standard, $class, implode(', ', array_keys(self::TABLE[$standard] ?? [])));
 
         return new self($standard, $class, $a, $b, $low, $high);
     }

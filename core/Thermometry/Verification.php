@@ -53,14 +53,29 @@ final readonly class Verification
         $spread = max($readings) - min($readings);
         $deviation = max(PhUncertainty::standardDeviation($readings), $pooledSdC);
         $expandedU = 2 * sqrt(($reference->expandedU / 2) ** 2 + ($resolutionC / (2 * sqrt(3))) ** 2 + $deviation ** 2 / count($readings));
-        $isBathSuspect = $reference->method === VerificationMethod::Ice
-            && ((Numbers::atLeast($error, self::SUSPECT_FROM_C) && Numbers::atMost($error, self::SUSPECT_TO_C)) || !Numbers::atLeast($error, self::SALTED_BELOW_C));
+        $isBathSuspect
+            = $reference->method === VerificationMethod::Ice
+            && ((Numbers::atLeast($error, self::SUSPECT_FROM_C) && Numbers::atMost($error, self::SUSPECT_TO_C))
+                || !Numbers::atLeast($error, self::SALTED_BELOW_C));
 
-        return new self($reference, $mean, $error, $spread, $toleranceC, $expandedU, VerificationVerdict::of($error, $expandedU, $toleranceC), array_values(array_filter([
-            $isBathSuspect ? VerificationFinding::BathSuspect : null,
-            !Numbers::atMost($spread, self::STEADY_C) && !Numbers::atMost($spread, $resolutionC) ? VerificationFinding::Unsteady : null,
-            !Numbers::atMost($expandedU, $toleranceC / 2) ? VerificationFinding::ReferenceTooCoarse : null,
-        ])));
+        return new self(
+            $reference,
+            $mean,
+            $error,
+            $spread,
+            $toleranceC,
+            $expandedU,
+            VerificationVerdict::of($error, $expandedU, $toleranceC),
+            array_values(
+                array_filter([
+                    $isBathSuspect ? VerificationFinding::BathSuspect : null,
+                    !Numbers::atMost($spread, self::STEADY_C) && !Numbers::atMost($spread, $resolutionC)
+                        ? VerificationFinding::Unsteady
+                        : null,
+                    !Numbers::atMost($expandedU, $toleranceC / 2) ? VerificationFinding::ReferenceTooCoarse : null,
+                ]),
+            ),
+        );
     }
 
     /** What would be added to a reading, in °C. */

@@ -45,13 +45,17 @@ final readonly class VerificationFacts
 
     public function hasUsableCorrection(): bool
     {
-        return $this->method !== VerificationMethod::Rtd && $this->isBathTold && Verification::isCorrectable($this->errorC, $this->expandedU, $this->findings);
+        return $this->method !== VerificationMethod::Rtd
+            && $this->isBathTold
+            && Verification::isCorrectable($this->errorC, $this->expandedU, $this->findings);
     }
 
     /** A usable correction that a fresh bath has shown again. Common practice, no source. */
     public function isConfirmedBy(self $fresh): bool
     {
-        return $this->hasUsableCorrection() && $fresh->hasUsableCorrection() && abs($fresh->errorC - $this->errorC) <= hypot($fresh->expandedU, $this->expandedU);
+        return $this->hasUsableCorrection()
+            && $fresh->hasUsableCorrection()
+            && abs($fresh->errorC - $this->errorC) <= hypot($fresh->expandedU, $this->expandedU);
     }
 
     /** Whether a fresh bath by the same method at the same temperature would repeat it, before anything followed from it. */
@@ -67,7 +71,9 @@ final readonly class VerificationFacts
 
         return match (true) {
             $this->isDamp() => VerificationAdvice::OutOfUse,
-            in_array(VerificationFinding::BathSuspect, $this->findings, true), in_array(VerificationFinding::Unsteady, $this->findings, true) => VerificationAdvice::FreshBath,
+            in_array(VerificationFinding::BathSuspect, $this->findings, true),
+            in_array(VerificationFinding::Unsteady, $this->findings, true)
+                => VerificationAdvice::FreshBath,
             $isConfirmed => VerificationAdvice::Correct,
             !$isOpen => VerificationAdvice::Use,
             $isAdjustable && $this->isBathTold && $this->verdict === VerificationVerdict::Outside => VerificationAdvice::Adjust,

@@ -7,7 +7,10 @@ namespace Rheacid\Core\Thermometry;
 use Rheacid\Core\Days;
 use Rheacid\Core\Numbers;
 
-/** When a thermometer is checked next: earned by checks in a row without a significant shift, lost by one that is out. Common practice, no source. */
+/**
+ * When a thermometer is checked next: earned by checks in a row without a significant shift, lost by one that is out. Common practice, no
+ * source.
+ */
 final readonly class VerificationInterval
 {
     /** A hundred years: beyond it no date is told. */
@@ -23,8 +26,12 @@ final readonly class VerificationInterval
      * @throws \Rheacid\Core\DateTwice if a date appears twice
      * @throws IntervalTooLong if the next date lies beyond a hundred years
      */
-    public static function after(int $currentDays, array $history, ?string $changedOn = null, IntervalPolicy $policy = new IntervalPolicy()): self
-    {
+    public static function after(
+        int $currentDays,
+        array $history,
+        ?string $changedOn = null,
+        IntervalPolicy $policy = new IntervalPolicy(),
+    ): self {
         $history = Days::sorted($history, static fn(array $check): string => $check['on']);
         $last = $history[count($history) - 1];
         [$days, $reason] = match (true) {
@@ -49,7 +56,8 @@ final readonly class VerificationInterval
             return false;
         }
         foreach ($row as $i => $check) {
-            $isSteady = $i === 0 || Numbers::atMost(abs($check['error'] - $row[$i - 1]['error']), $policy->significantShare * $check['tolerance']);
+            $isSteady = $i === 0
+                || Numbers::atMost(abs($check['error'] - $row[$i - 1]['error']), $policy->significantShare * $check['tolerance']);
             if (!self::isWithin($check) || !$isSteady) {
                 return false;
             }
@@ -58,7 +66,8 @@ final readonly class VerificationInterval
         $walked = abs($last['error'] - $row[0]['error']);
 
         // A slow walk shows only from end to end; what it has walked it may walk again before the next check.
-        return Numbers::atMost($walked, $policy->significantShare * $last['tolerance']) && Numbers::atMost(abs($last['error']) + $walked, $last['tolerance']);
+        return Numbers::atMost($walked, $policy->significantShare * $last['tolerance'])
+            && Numbers::atMost(abs($last['error']) + $walked, $last['tolerance']);
     }
 
     /** @param array{on: string, error: float, tolerance: float, proven?: bool} $check */

@@ -42,7 +42,11 @@ enum Gain: string
             $changed = $gain->applied($in);
             $expanded = $changed === null ? $now : PhUncertainty::of($changed)->expanded();
             if (round($expanded, 2) < round($now, 2)) {
-                $ways[] = ['gain' => $gain, 'expanded_u' => $expanded, 'proves' => $margin !== null && Numbers::atLeast($margin, $expanded)];
+                $ways[] = [
+                    'gain' => $gain,
+                    'expanded_u' => $expanded,
+                    'proves' => $margin !== null && Numbers::atLeast($margin, $expanded),
+                ];
             }
         }
 
@@ -72,12 +76,17 @@ enum Gain: string
             self::SampleTemperature => $in->calibrationCelsius === null ? null : self::with($in, calibrationCelsius: $in->celsius),
             self::BufferFurtherOut => self::furtherOut($in),
             self::CleanerSample => $in->matrixU > self::CLEAN_PH / sqrt(3) ? self::with($in, matrixU: self::CLEAN_PH / sqrt(3)) : null,
-            self::FinerThermometer => $in->temperatureExpandedU > self::THERMOMETER_C ? self::with($in, temperatureExpandedU: self::THERMOMETER_C) : null,
+            self::FinerThermometer => $in->temperatureExpandedU > self::THERMOMETER_C
+                ? self::with($in, temperatureExpandedU: self::THERMOMETER_C)
+                : null,
             self::LaboratoryPolicy => $in->driftLimitPh > self::LABORATORY_PH ? self::with($in, driftLimitPh: self::LABORATORY_PH) : null,
-            self::CertifiedBuffers => self::with($in, buffers: [
-                ['ph' => $in->buffers[0]['ph'], 'expanded_u' => min(self::CERTIFIED_PH, $in->buffers[0]['expanded_u'])],
-                ['ph' => $in->buffers[1]['ph'], 'expanded_u' => min(self::CERTIFIED_PH, $in->buffers[1]['expanded_u'])],
-            ]),
+            self::CertifiedBuffers => self::with(
+                $in,
+                buffers: [
+                    ['ph' => $in->buffers[0]['ph'], 'expanded_u' => min(self::CERTIFIED_PH, $in->buffers[0]['expanded_u'])],
+                    ['ph' => $in->buffers[1]['ph'], 'expanded_u' => min(self::CERTIFIED_PH, $in->buffers[1]['expanded_u'])],
+                ],
+            ),
         };
     }
 
@@ -87,14 +96,25 @@ enum Gain: string
             return null;
         }
         [$low, $high] = $in->buffers;
-        $ends = $in->ph < $low['ph'] ? [['ph' => $in->ph, 'expanded_u' => $low['expanded_u']], $high] : [$low, ['ph' => $in->ph, 'expanded_u' => $high['expanded_u']]];
+        $ends
+            = $in->ph < $low['ph']
+                ? [['ph' => $in->ph, 'expanded_u' => $low['expanded_u']], $high]
+                : [$low, ['ph' => $in->ph, 'expanded_u' => $high['expanded_u']]];
 
         return self::with($in, buffers: $ends, outsideByPh: 0.0);
     }
 
     /** @param array{array{ph: float, expanded_u: float}, array{ph: float, expanded_u: float}}|null $buffers */
-    private static function with(UncertaintyInputs $in, ?array $buffers = null, ?int $replicates = null, ?float $temperatureExpandedU = null, ?float $driftLimitPh = null, ?float $calibrationCelsius = null, ?float $outsideByPh = null, ?float $matrixU = null): UncertaintyInputs
-    {
+    private static function with(
+        UncertaintyInputs $in,
+        ?array $buffers = null,
+        ?int $replicates = null,
+        ?float $temperatureExpandedU = null,
+        ?float $driftLimitPh = null,
+        ?float $calibrationCelsius = null,
+        ?float $outsideByPh = null,
+        ?float $matrixU = null,
+    ): UncertaintyInputs {
         return new UncertaintyInputs(
             $in->ph,
             $in->celsius,

@@ -30,10 +30,23 @@ final class AdviceWords
         return match ($block) {
             ReleaseBlock::ElectrodeOutOfUse => [0, 'Measure a fresh sample with another electrode.'],
             ReleaseBlock::ElectrodeSoaking => [0, 'Wait until the soak is over, calibrate, and measure a fresh sample.'],
-            ReleaseBlock::CalibrationFailed, ReleaseBlock::CalibrationOverdue, ReleaseBlock::CalibrationDoubtful, ReleaseBlock::OnePointCalibration, ReleaseBlock::CalibrationUncertain, ReleaseBlock::ControlCheckFailed => [1, 'Calibrate, and measure a fresh sample.'],
+            ReleaseBlock::CalibrationFailed,
+            ReleaseBlock::CalibrationOverdue,
+            ReleaseBlock::CalibrationDoubtful,
+            ReleaseBlock::OnePointCalibration,
+            ReleaseBlock::CalibrationUncertain,
+            ReleaseBlock::ControlCheckFailed
+                => [1, 'Calibrate, and measure a fresh sample.'],
             ReleaseBlock::SolutionBarred => [1, 'Calibrate on clean bottles, and measure a fresh sample.'],
-            ReleaseBlock::FarBelowBracket, ReleaseBlock::AboveBracket => [1, 'Calibrate with a buffer beyond this value, and measure a fresh sample.'],
-            ReleaseBlock::BathUntold, ReleaseBlock::ThermometerFailed, ReleaseBlock::ThermometerOverdue, ReleaseBlock::ThermometerNotCovering => [2, 'Verify the thermometer, or measure with another.'],
+            ReleaseBlock::FarBelowBracket, ReleaseBlock::AboveBracket => [
+                1,
+                'Calibrate with a buffer beyond this value, and measure a fresh sample.',
+            ],
+            ReleaseBlock::BathUntold,
+            ReleaseBlock::ThermometerFailed,
+            ReleaseBlock::ThermometerOverdue,
+            ReleaseBlock::ThermometerNotCovering
+                => [2, 'Verify the thermometer, or measure with another.'],
             ReleaseBlock::SampleTemperature => [3, 'Bring a portion to the temperature of the method, and read it again.'],
             ReleaseBlock::ElectrodeUnsuited => [0, 'Measure a fresh sample with the electrode that the method asks for.'],
             ReleaseBlock::MatrixUnknown => [3, 'Have it measured by a named laboratory, or measure it by a method whose bound is known.'],
@@ -44,7 +57,11 @@ final class AdviceWords
             ReleaseBlock::ControlCheckMissing => [5, 'Read a check buffer now: then it counts.'],
             ReleaseBlock::PointsApart => [5, 'Read a check buffer, or calibrate again without a break.'],
             ReleaseBlock::NearTwin => [5, 'Read a check buffer of the other family, away from the other points of the calibration.'],
-            ReleaseBlock::BuffersInQuestion => [5, 'Read a check buffer about as far from pH 7 as the sample, its temperature taken in the cup by another verified thermometer.'],
+            ReleaseBlock::BuffersInQuestion => [
+                5,
+                'Read a check buffer about as far from pH 7 as the sample, its temperature taken in the cup by another verified '
+                    . 'thermometer.',
+            ],
             ReleaseBlock::StabilitySaid => [3, 'Read it again: type the number and wait until the ring is full.'],
             ReleaseBlock::EquilibriumNotProven => [6, 'Measure again a day later, from every part.'],
             ReleaseBlock::SecondDiffers => [4, 'Read it with a third instrument.'],

@@ -64,15 +64,22 @@ final class CareWords
     {
         return match ($kind) {
             CareKind::ToppedUp => 'Put 3–5 drops of 3 M KCl into the cap. White crystals are harmless KCl: rinse them off.',
-            CareKind::Soak => 'Keep the tip in storage solution (3 M KCl), never in distilled, deionised or reverse-osmosis water, which leaches the reference.',
+            CareKind::Soak
+                => 'Keep the tip in storage solution (3 M KCl), never in distilled, deionised or reverse-osmosis water, which leaches the '
+                    . 'reference.',
             CareKind::Cleaned => 'Then soak 1 h in 3 M KCl and calibrate. Slope, response and check buffer show the effect.',
             CareKind::Refilled => 'Fill electrolyte to within 12 mm of the fill hole, without a bubble behind the bulb. Then calibrate.',
             CareKind::Stored => 'Tip wet, in 3 M KCl' . ($of->hasFillHole() === false ? '.' : ', fill hole closed.'),
             CareKind::GlassWhole => 'Count and inspect: no chip, nothing missing. Before and after each use in food.',
-            CareKind::Sanitised => 'Wash, sanitise and dry between raw and ready-to-eat food, and after allergens. Keep a spear for raw meat separate.',
+            CareKind::Sanitised
+                => 'Wash, sanitise and dry between raw and ready-to-eat food, and after allergens. Keep a spear for raw meat separate.',
             CareKind::DriedOut => 'Soak 24 h in 3 M KCl. A dried-out tip is often ruined; the next calibration shows it.',
-            CareKind::WrongStorage => 'A dry tip loses the hydrated layer of the glass; pure water leaches the reference. Both cause drift for hours. In an emergency, use pH 4 or 7 buffer or tap water for a short time.',
-            CareKind::Broken => 'Find every piece of glass; wear gloves. If a chip or the tip is missing, every batch measured since the last inspection may contain glass and is held. Follow your site’s rules and local codes.',
+            CareKind::WrongStorage
+                => 'A dry tip loses the hydrated layer of the glass; pure water leaches the reference. Both cause drift for hours. In an '
+                    . 'emergency, use pH 4 or 7 buffer or tap water for a short time.',
+            CareKind::Broken
+                => 'Find every piece of glass; wear gloves. If a chip or the tip is missing, every batch measured since the last '
+                    . 'inspection may contain glass and is held. Follow your site’s rules and local codes.',
             default => null,
         };
     }
@@ -92,13 +99,15 @@ final class CareWords
     /** Where several cleaners stand side by side. */
     public static function cleanersTogether(): string
     {
-        return 'Never mix cleaners, and rinse with water between two of them: bleach with acid gives off chlorine, bleach with ammonia chloramine. Both gases are poisonous.';
+        return 'Never mix cleaners, and rinse with water between two of them: bleach with acid gives off chlorine, bleach with ammonia '
+            . 'chloramine. Both gases are poisonous.';
     }
 
     /** Where lye is in the burette or the bottle. */
     public static function lye(): string
     {
-        return 'Lye burns eyes and skin. Wear goggles and gloves. Glass burettes can break: fill them below eye level. Follow your site’s rules and local codes.';
+        return 'Lye burns eyes and skin. Wear goggles and gloves. Glass burettes can break: fill them below eye level. Follow your site’s '
+            . 'rules and local codes.';
     }
 
     /** What can hurt with it. */
@@ -106,9 +115,13 @@ final class CareWords
     {
         return match ($dirt) {
             Dirt::Fat => 'Ethanol is flammable: no flames or sparks; ventilate the room. Follow your site’s rules and local codes.',
-            Dirt::Protein => 'Pepsin dust can cause allergies: do not breathe it. The solution is acidic: wear goggles and gloves. Follow your site’s rules and local codes.',
+            Dirt::Protein
+                => 'Pepsin dust can cause allergies: do not breathe it. The solution is acidic: wear goggles and gloves. Follow your '
+                    . 'site’s rules and local codes.',
             Dirt::Scale => 'Acid burns. Wear goggles and gloves, and add acid to water. Follow your site’s rules and local codes.',
-            Dirt::General, Dirt::Stubborn => 'Cleaners can splash. Wear goggles and rinse with plenty of water. Follow your site’s rules and local codes.',
+            Dirt::General,
+            Dirt::Stubborn
+                => 'Cleaners can splash. Wear goggles and rinse with plenty of water. Follow your site’s rules and local codes.',
         };
     }
 
@@ -154,16 +167,19 @@ final class CareWords
     /** @return non-empty-array<string, string> what is looked at before use, by a short key */
     public static function inspection(ElectrodeKind $kind): array
     {
-        $hole = $kind->hasFillHole() === false ? [] : [
-            'electrolyte' => 'electrolyte within 12 mm of the fill hole',
-            'hole' => 'fill hole open for measuring',
-        ];
+        $hole
+            = $kind->hasFillHole() === false
+                ? []
+                : [
+                    'electrolyte' => 'electrolyte within 12 mm of the fill hole',
+                    'hole' => 'fill hole open for measuring',
+                ];
 
         return [
             ...$hole,
             'bubbles' => 'no bubble behind the bulb (shake it down like a clinical thermometer)',
             'bulb' => 'bulb whole and clean',
-            ...($kind === ElectrodeKind::Sleeve ? ['sleeve' => 'sleeve seated'] : []),
+            ...$kind === ElectrodeKind::Sleeve ? ['sleeve' => 'sleeve seated'] : [],
             'batteries' => 'batteries and gaskets in order',
         ];
     }

@@ -17,18 +17,48 @@ final class CourseWords
         $number = static fn(string $key): float => is_numeric($facts[$key] ?? null) ? (float) $facts[$key] : 0.0;
 
         return match ($facts['kind'] ?? '') {
-            'step' => sprintf('it counts from the step “%s”, which is not recorded', is_string($facts['step'] ?? null) ? $facts['step'] : ''),
+            'step' => sprintf(
+                'it counts from the step “%s”, which is not recorded',
+                is_string($facts['step'] ?? null) ? $facts['step'] : '',
+            ),
             'nothing' => 'no trusted temperature is recorded for it',
             'degree-hours' => sprintf(
                 '%.0f °F·h of %.0f allowed%s%s',
                 $number('degree_hours'),
                 $number('allowed'),
                 ($facts['hours_to_limit'] ?? null) === null ? ', and the pH has not fallen below the limit' : '',
-                $number('silent_h') > 0 ? sprintf('; %s of it was not recorded and counts at the warmer end', self::span($number('silent_h'))) : '',
+                $number('silent_h') > 0
+                    ? sprintf('; %s of it was not recorded and counts at the warmer end', self::span($number('silent_h')))
+                    : '',
             ),
-            'heat-hold' => sprintf('%s at %s or more without a break%s, minus the uncertainty; %s required', self::span($number('longest_minutes') / 60), Celsius::at($number('minimum_c')), $number('running_minutes') < $number('longest_minutes') ? ' at the longest' : '', self::span($number('minutes') / 60)),
-            'lethality' => sprintf('%s units (minutes at %s, z %s) with the uncertainty taken off; %s required%s', Numbers::fixed($number('units'), 1), Celsius::at($number('base_c')), Celsius::by($number('z_c')), Numbers::plain($number('needed')), $number('gap_count') > 0 ? sprintf('; gap longer than %s %s, which counts nothing', self::span($number('silence_h')), $number('gap_count') > 1 ? ((int) $number('gap_count')) . ' times' : 'once') : ''),
-            'time-beyond' => sprintf('%s above %s with the uncertainty on top; %s allowed%s', self::span($number('hours')), Celsius::at($number('limit_c')), self::span($number('allowed_h')), $number('silent_h') > 0 ? sprintf('; %s of it was not recorded and counts as above', self::span($number('silent_h'))) : ''),
+            'heat-hold' => sprintf(
+                '%s at %s or more without a break%s, minus the uncertainty; %s required',
+                self::span($number('longest_minutes') / 60),
+                Celsius::at($number('minimum_c')),
+                $number('running_minutes') < $number('longest_minutes') ? ' at the longest' : '',
+                self::span($number('minutes') / 60),
+            ),
+            'lethality' => sprintf(
+                '%s units (minutes at %s, z %s) with the uncertainty taken off; %s required%s',
+                Numbers::fixed($number('units'), 1),
+                Celsius::at($number('base_c')),
+                Celsius::by($number('z_c')),
+                Numbers::plain($number('needed')),
+                $number('gap_count') > 0
+                    ? sprintf(
+                        '; gap longer than %s %s, which counts nothing',
+                        self::span($number('silence_h')),
+                        $number('gap_count') > 1 ? ((int) $number('gap_count')) . ' times' : 'once',
+                    )
+                    : '',
+            ),
+            'time-beyond' => sprintf(
+                '%s above %s with the uncertainty on top; %s allowed%s',
+                self::span($number('hours')),
+                Celsius::at($number('limit_c')),
+                self::span($number('allowed_h')),
+                $number('silent_h') > 0 ? sprintf('; %s of it was not recorded and counts as above', self::span($number('silent_h'))) : '',
+            ),
             'throughout' => self::throughout($facts, $number),
             default => '',
         };
@@ -54,8 +84,14 @@ final class CourseWords
 
         return match (true) {
             $done === null => null,
-            $all === null => $done >= 48 ? sprintf('running, day %d', (int) floor($done / 24) + 1) : sprintf('running, %s so far', self::span($done)),
-            $all >= 48 => sprintf('running, day %d of %s', min((int) ceil($all / 24), (int) floor($done / 24) + 1), Numbers::plain(round($all / 24, 1))),
+            $all === null => $done >= 48
+                ? sprintf('running, day %d', (int) floor($done / 24) + 1)
+                : sprintf('running, %s so far', self::span($done)),
+            $all >= 48 => sprintf(
+                'running, day %d of %s',
+                min((int) ceil($all / 24), (int) floor($done / 24) + 1),
+                Numbers::plain(round($all / 24, 1)),
+            ),
             default => sprintf('running, %s of %s', self::span($done), self::span($all)),
         };
     }

@@ -23,7 +23,10 @@ final class DiagnosisWords
             Diagnosis::TiredBuffers => 'The slope is low, but the electrode answers as fast as a healthy one.',
             Diagnosis::Swapped => 'The potentials run the wrong way, or one is far out. Slope and offset cannot be told from them.',
             Diagnosis::AlkalineBuffer => 'Only the alkaline side is low.',
-        } . ($beside === Diagnosis::Poisoned ? ' The offset is large as well.' : '') . ' ' . self::oneOf(Cause::behind($diagnosis, [], $beside), $kind);
+        }
+        . ($beside === Diagnosis::Poisoned ? ' The offset is large as well.' : '')
+        . ' '
+        . self::oneOf(Cause::behind($diagnosis, [], $beside), $kind);
     }
 
     /** @param list<Cause> $causes */
@@ -60,13 +63,22 @@ final class DiagnosisWords
         $isSealed = $kind->hasFillHole() === false;
 
         return match ($diagnosis) {
-            Diagnosis::Coated => 'Read fresh buffers first: minutes tell tired buffers from the glass. If the slope stays low, clean it by kind of dirt, soak it 1 h in 3 M KCl, calibrate again.',
+            Diagnosis::Coated
+                => 'Read fresh buffers first: minutes tell tired buffers from the glass. If the slope stays low, clean it by kind of dirt, '
+                    . 'soak it 1 h in 3 M KCl, calibrate again.',
             Diagnosis::Aged => 'Replace the electrode.',
-            Diagnosis::Poisoned => $isSealed ? 'Soak it 1 h in 3 M KCl, calibrate again. A sealed electrode cannot be refilled.' : 'Refill or replace the electrolyte, soak it 1 h, calibrate again.',
-            Diagnosis::Broken => 'Inspect the bulb, shake a bubble down, look at plug and cable. A broken bulb is a foreign body: find the glass.',
-            Diagnosis::Restless => sprintf('Hydrate it in 3 M KCl, %sblot instead of rubbing, calibrate again.', $isSealed ? '' : 'open the fill hole, '),
+            Diagnosis::Poisoned => $isSealed
+                ? 'Soak it 1 h in 3 M KCl, calibrate again. A sealed electrode cannot be refilled.'
+                : 'Refill or replace the electrolyte, soak it 1 h, calibrate again.',
+            Diagnosis::Broken
+                => 'Inspect the bulb, shake a bubble down, look at plug and cable. A broken bulb is a foreign body: find the glass.',
+            Diagnosis::Restless => sprintf(
+                'Hydrate it in 3 M KCl, %sblot instead of rubbing, calibrate again.',
+                $isSealed ? '' : 'open the fill hole, ',
+            ),
             Diagnosis::OtherFamily => 'Look at the bottles and at the temperature, then calibrate again.',
-            Diagnosis::TiredBuffers => 'Take fresh buffers, as warm as the samples, before anything is cleaned or replaced, and calibrate again.',
+            Diagnosis::TiredBuffers
+                => 'Take fresh buffers, as warm as the samples, before anything is cleaned or replaced, and calibrate again.',
             Diagnosis::Swapped => 'Calibrate again with the right buffer at each station.',
             Diagnosis::AlkalineBuffer => 'Take a fresh alkaline buffer and calibrate again.',
         };
@@ -81,7 +93,8 @@ final class DiagnosisWords
             Diagnosis::OtherFamily => 'If bottles and temperature are right: take new bottles of another lot.',
             Diagnosis::TiredBuffers => 'If the slope stays low on fresh buffers: clean it, soak it 1 h, calibrate again.',
             Diagnosis::Swapped => 'If one is still far out: discard that bottle.',
-            Diagnosis::AlkalineBuffer => 'If it stays low: the glass may be worn on the alkaline side; clean it and compare with another electrode.',
+            Diagnosis::AlkalineBuffer
+                => 'If it stays low: the glass may be worn on the alkaline side; clean it and compare with another electrode.',
         };
     }
 }

@@ -21,8 +21,17 @@ final class ForecastWords
             $forecast->verdict === ForecastVerdict::Late => 'not proven in time',
             $forecast->levelsOffPh !== null => sprintf('levels off at pH %s, above the limit', Numbers::fixed($forecast->levelsOffPh, 2)),
             $forecast->etaH === null => 'no forecast yet (needs three falling readings)',
-            $forecast->verdict === ForecastVerdict::OnTrack => sprintf('on track: expected about %s, at the latest %s (90 %%)', $eta, $at((float) $forecast->highH)),
-            $forecast->highH !== null => sprintf('expected about %s, possibly as late as %s (90 %%), %s', $eta, $at($forecast->highH), self::short($forecast)),
+            $forecast->verdict === ForecastVerdict::OnTrack => sprintf(
+                'on track: expected about %s, at the latest %s (90 %%)',
+                $eta,
+                $at((float) $forecast->highH),
+            ),
+            $forecast->highH !== null => sprintf(
+                'expected about %s, possibly as late as %s (90 %%), %s',
+                $eta,
+                $at($forecast->highH),
+                self::short($forecast),
+            ),
             default => sprintf('expected about %s at this pace, %s', $eta, self::short($forecast)),
         };
     }
@@ -30,7 +39,9 @@ final class ForecastWords
     /** What to do while it is in doubt; before three readings fall, nothing but reading on can be advised. */
     public static function advice(?Forecast $forecast): string
     {
-        $isUnknown = $forecast === null || ($forecast->etaH === null && $forecast->levelsOffPh === null && $forecast->verdict === ForecastVerdict::AtRisk);
+        $isUnknown
+            = $forecast === null
+            || ($forecast->etaH === null && $forecast->levelsOffPh === null && $forecast->verdict === ForecastVerdict::AtRisk);
 
         return $isUnknown ? 'Measure again.' : 'Measure again. Before the deadline you can warm it, extend the time or acidify.';
     }

@@ -20,7 +20,10 @@ final class GainWords
             Gain::BufferFurtherOut => 'A buffer as far out as this sample',
             Gain::CleanerSample => 'A sample that is clear and settled',
             Gain::FinerThermometer => sprintf('A thermometer within %s', Celsius::by(Gain::THERMOMETER_C)),
-            Gain::LaboratoryPolicy => sprintf('A pair under the laboratory policy (read-back within %s)', Numbers::plain(Gain::LABORATORY_PH)),
+            Gain::LaboratoryPolicy => sprintf(
+                'A pair under the laboratory policy (read-back within %s)',
+                Numbers::plain(Gain::LABORATORY_PH),
+            ),
             Gain::CertifiedBuffers => sprintf('Buffers with a certificate of ± %s', Numbers::plain(Gain::CERTIFIED_PH)),
         };
     }
@@ -36,12 +39,23 @@ final class GainWords
     {
         foreach ($ways as $way) {
             if ($way['proves']) {
-                return sprintf('%s: at most ± %s, which proves %s.', self::what($way['gain']), Numbers::fixed($way['expanded_u'], 2), Numbers::fixed($value, 2));
+                return sprintf(
+                    '%s: at most ± %s, which proves %s.',
+                    self::what($way['gain']),
+                    Numbers::fixed($way['expanded_u'], 2),
+                    Numbers::fixed($value, 2),
+                );
             }
         }
 
         return Numbers::atLeast($margin, $least)
             ? sprintf('No single step is enough; all of them together give ± %s.', Numbers::fixed($least, 2))
-            : sprintf('%s cannot be proven: the value is %s from the limit, and the lowest possible uncertainty is ± %s. Wait for a lower value, or treat the limit as not met.', Numbers::fixed($value, 2), Numbers::fixed($margin, 2), Numbers::fixed($least, 2));
+            : sprintf(
+                '%s cannot be proven: the value is %s from the limit, and the lowest possible uncertainty is ± %s. Wait for a lower value, '
+                    . 'or treat the limit as not met.',
+                Numbers::fixed($value, 2),
+                Numbers::fixed($margin, 2),
+                Numbers::fixed($least, 2),
+            );
     }
 }

@@ -39,9 +39,15 @@ final class LimitWords
     {
         $measurand = Measurand::tryFrom($limit->measurand);
         $name = ($measurand?->name() ?? $limit->measurand) . Basis::suffix($limit->basis);
-        $unit = in_array($measurand, [null, Measurand::Temperature], true) ? ($measurand?->unit() ?? '') : $measurand->on($limit->basis)->unit();
+        $unit = in_array($measurand, [null, Measurand::Temperature], true)
+            ? $measurand?->unit() ?? ''
+            : $measurand->on($limit->basis)->unit();
         if ($limit->typed !== null) {
-            return trim("$name " . ($limit->limit->comparison === Comparison::Between ? '' : $limit->limit->comparison->sign() . ' ') . Numbers::asTyped($limit->typed));
+            return trim(
+                "$name "
+                    . ($limit->limit->comparison === Comparison::Between ? '' : $limit->limit->comparison->sign() . ' ')
+                    . Numbers::asTyped($limit->typed),
+            );
         }
 
         return $measurand === Measurand::Temperature && Style::isFahrenheitFirst()
@@ -58,25 +64,56 @@ final class LimitWords
     {
         return match ($course['kind'] ?? null) {
             null => self::written($limit),
-            'degree-hours' => sprintf('degree-hours%s until pH %s', is_string($course['from'] ?? null) ? " from {$course['from']}" : '', self::plain($course['ph_limit'] ?? null)),
-            'throughout' => self::written($limit) . ' throughout' . (is_string($course['from'] ?? null) ? " from {$course['from']}" : '') . (is_numeric($course['hours'] ?? null) ? ', for ' . self::plain($course['hours']) . ' h' : '') . (is_string($course['to'] ?? null) ? " to {$course['to']}" : ''),
-            'lethality' => sprintf('at least %s units (minutes at %s, z %s)%s', self::plain($course['units'] ?? null), Celsius::at((float) $limit->limit->low), Celsius::by(is_numeric($course['z_c'] ?? null) ? (float) $course['z_c'] : Lethality::BEER_Z_C), self::steps($course)),
-            'time-beyond' => sprintf('at most %s above %s%s', is_numeric($course['hours'] ?? null) ? CourseWords::span((float) $course['hours']) : '', Celsius::at((float) $limit->limit->high), self::steps($course)),
-            default => sprintf('%s for %s, on a temperature record', is_numeric($course['minimum_c'] ?? null) ? Celsius::at((float) $course['minimum_c']) : '', is_numeric($course['minutes'] ?? null) ? CourseWords::span((float) $course['minutes'] / 60) : ''),
+            'degree-hours' => sprintf(
+                'degree-hours%s until pH %s',
+                is_string($course['from'] ?? null) ? " from {$course['from']}" : '',
+                self::plain($course['ph_limit'] ?? null),
+            ),
+            'throughout' => self::written($limit)
+                . ' throughout'
+                . (is_string($course['from'] ?? null) ? " from {$course['from']}" : '')
+                . (is_numeric($course['hours'] ?? null) ? ', for ' . self::plain($course['hours']) . ' h' : '')
+                . (is_string($course['to'] ?? null) ? " to {$course['to']}" : ''),
+            'lethality' => sprintf(
+                'at least %s units (minutes at %s, z %s)%s',
+                self::plain($course['units'] ?? null),
+                Celsius::at((float) $limit->limit->low),
+                Celsius::by(is_numeric($course['z_c'] ?? null) ? (float) $course['z_c'] : Lethality::BEER_Z_C),
+                self::steps($course),
+            ),
+            'time-beyond' => sprintf(
+                'at most %s above %s%s',
+                is_numeric($course['hours'] ?? null) ? CourseWords::span((float) $course['hours']) : '',
+                Celsius::at((float) $limit->limit->high),
+                self::steps($course),
+            ),
+            default => sprintf(
+                '%s for %s, on a temperature record',
+                is_numeric($course['minimum_c'] ?? null) ? Celsius::at((float) $course['minimum_c']) : '',
+                is_numeric($course['minutes'] ?? null) ? CourseWords::span((float) $course['minutes'] / 60) : '',
+            ),
         };
     }
 
     /** @param array<string, mixed> $course */
     private static function steps(array $course): string
     {
-        return (is_string($course['from'] ?? null) ? " from {$course['from']}" : '') . (is_string($course['to'] ?? null) ? " to {$course['to']}" : '') . ', on a temperature record';
+        return (is_string($course['from'] ?? null) ? " from {$course['from']}" : '')
+            . (is_string($course['to'] ?? null) ? " to {$course['to']}" : '')
+            . ', on a temperature record';
     }
 
     /** When it is due: within 24 h of pitched, if acid was added. */
     public static function due(ProductLimit $limit): string
     {
         return $limit->applies->words()
-            . ($limit->hours === null ? '' : sprintf(' %s h of %s', Numbers::plain($limit->hours), $limit->since === ProductLimit::START ? 'the start' : $limit->since))
+            . ($limit->hours === null
+                ? ''
+                : sprintf(
+                    ' %s h of %s',
+                    Numbers::plain($limit->hours),
+                    $limit->since === ProductLimit::START ? 'the start' : $limit->since,
+                ))
             . ($limit->condition === null ? '' : ', if ' . self::within($limit->condition));
     }
 
@@ -117,27 +154,36 @@ final class LimitWords
         $guard = $judged->decides->guard($judged->limit->limit);
         $lacks = -$judged->spare();
 
-        return $limit . match (true) {
-            $judged->late && $judged->valueConformity === Conformity::Inside => ': met only after its deadline. No later value makes up for that.',
-            $judged->conformity === Conformity::Inside => sprintf(', %s to spare%s.', self::down($judged->spare(), $judged->limit), $guard > 0 ? ' beyond the uncertainty' : ''),
-            $judged->conformity === Conformity::Outside => sprintf(', missed by %s.', self::up(-$judged->margin, $judged->limit)),
-            $judged->decides->expandedU === null => ': the uncertainty is unknown, so nothing is proven.',
-            // A value that would prove it, were it trusted, lacks nothing but the trust.
-            $lacks <= Numbers::TOLERANCE => ': the value would meet it, but it is not trusted.',
-            default => sprintf(', lacks %s to be proven.', self::up($lacks, $judged->limit)),
-        };
+        return $limit
+            . match (true) {
+                $judged->late && $judged->valueConformity === Conformity::Inside
+                    => ': met only after its deadline. No later value makes up for that.',
+                $judged->conformity === Conformity::Inside => sprintf(
+                    ', %s to spare%s.',
+                    self::down($judged->spare(), $judged->limit),
+                    $guard > 0 ? ' beyond the uncertainty' : '',
+                ),
+                $judged->conformity === Conformity::Outside => sprintf(', missed by %s.', self::up(-$judged->margin, $judged->limit)),
+                $judged->decides->expandedU === null => ': the uncertainty is unknown, so nothing is proven.',
+                // A value that would prove it, were it trusted, lacks nothing but the trust.
+                $lacks <= Numbers::TOLERANCE => ': the value would meet it, but it is not trusted.',
+                default => sprintf(', lacks %s to be proven.', self::up($lacks, $judged->limit)),
+            };
     }
 
     /** One limit in a row of a list: pH ≤ 4.6 met, 0.22 to spare. */
     public static function short(JudgedLimit $judged): string
     {
-        return self::written($judged->limit) . ' ' . self::conformity($judged) . match (true) {
-            $judged->late && $judged->valueConformity === Conformity::Inside => '',
-            $judged->conformity === Conformity::Inside => ', ' . self::down($judged->spare(), $judged->limit) . ' to spare',
-            $judged->conformity === Conformity::Outside => ', missed by ' . self::up(-$judged->margin, $judged->limit),
-            $judged->decides->expandedU === null || -$judged->spare() <= Numbers::TOLERANCE => '',
-            default => ', lacks ' . self::up(-$judged->spare(), $judged->limit),
-        };
+        return self::written($judged->limit)
+            . ' '
+            . self::conformity($judged)
+            . match (true) {
+                $judged->late && $judged->valueConformity === Conformity::Inside => '',
+                $judged->conformity === Conformity::Inside => ', ' . self::down($judged->spare(), $judged->limit) . ' to spare',
+                $judged->conformity === Conformity::Outside => ', missed by ' . self::up(-$judged->margin, $judged->limit),
+                $judged->decides->expandedU === null || -$judged->spare() <= Numbers::TOLERANCE => '',
+                default => ', lacks ' . self::up(-$judged->spare(), $judged->limit),
+            };
     }
 
     /** The whole sentence of one line: what a deviation says. */
@@ -158,7 +204,9 @@ final class LimitWords
     public static function overall(Overall $overall, bool $isPartial = false): string
     {
         return match ($overall) {
-            Overall::Accept => $isPartial ? 'The measured limits are met. Others are not measured or not answered yet.' : 'Every limit that is due is met.',
+            Overall::Accept => $isPartial
+                ? 'The measured limits are met. Others are not measured or not answered yet.'
+                : 'Every limit that is due is met.',
             Overall::Open => 'Not all places are read yet.',
             Overall::Review => 'A non-binding limit was not met. It is listed for review.',
             Overall::Hold => 'The batch is held.',
@@ -192,7 +240,9 @@ final class LimitWords
         [$value, $decimals, $unit] = self::shown($value, $limit);
         $step = 10 ** -$decimals;
 
-        return ($value < $step - Numbers::TOLERANCE ? 'less than ' . Numbers::fixed($step, $decimals) : Numbers::fixed(floor($value / $step + 1e-7) * $step, $decimals)) . $unit;
+        return ($value < $step - Numbers::TOLERANCE
+            ? 'less than ' . Numbers::fixed($step, $decimals)
+            : Numbers::fixed(floor($value / $step + 1e-7) * $step, $decimals)) . $unit;
     }
 
     private static function up(float $value, ProductLimit $limit): string
@@ -203,14 +253,21 @@ final class LimitWords
         return Numbers::fixed(max($step, ceil($value / $step - 1e-7) * $step), $decimals) . $unit;
     }
 
-    /** @return array{float, int, string} the difference as it is shown here, its decimals, and the unit where it is not that of the measurand */
+    /**
+     * @return array{float, int, string} the difference as it is shown here, its decimals, and the unit where it is not that of the
+     *     measurand
+     */
     private static function shown(float $difference, ProductLimit $limit): array
     {
         $of = Measurand::tryFrom($limit->measurand) ?? Measurand::Ph;
         $unit = $limit->unit === null ? null : AcidityUnit::named($limit->unit);
 
         return match (true) {
-            $unit !== null => [AcidityUnit::kept($of === Measurand::VolatileAcidity, $limit->basis)->to($unit, $difference), $of->decimals(), ' ' . $unit->symbol()],
+            $unit !== null => [
+                AcidityUnit::kept($of === Measurand::VolatileAcidity, $limit->basis)->to($unit, $difference),
+                $of->decimals(),
+                ' ' . $unit->symbol(),
+            ],
             $of === Measurand::Temperature => [Celsius::difference($difference), $of->decimals(), ' ' . Celsius::unit()],
             default => [$difference, $of->decimals(), ''],
         };

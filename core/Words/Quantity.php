@@ -26,7 +26,16 @@ enum Quantity: string
     case Megaohm = 'MΩ';
 
     /** Units of pressure in kPa: exact by definition, but mmHg and inHg conventional (13.5951 g/cm³, 9.80665 m/s²). */
-    private const KPA = ['hpa' => 0.1, 'mbar' => 0.1, 'bar' => 100.0, 'pa' => 0.001, 'mmhg' => 0.133322387415, 'torr' => 101.325 / 760, 'inhg' => 3.386388640341, 'atm' => 101.325];
+    private const KPA = [
+        'hpa' => 0.1,
+        'mbar' => 0.1,
+        'bar' => 100.0,
+        'pa' => 0.001,
+        'mmhg' => 0.133322387415,
+        'torr' => 101.325 / 760,
+        'inhg' => 3.386388640341,
+        'atm' => 101.325,
+    ];
     private const METRES_PER_FOOT = 0.3048;
 
     /**
@@ -42,7 +51,10 @@ enum Quantity: string
         }
         $number = (float) str_replace(',', '.', $match[1]);
         $unit = mb_strtolower(trim($match[2]));
-        if (($this === self::Temperature || $this === self::Thermometer) && (in_array($unit, ['f', '°f', 'degf', 'deg f'], true) || ($unit === '' && Style::isFahrenheitFirst()))) {
+        if (
+            ($this === self::Temperature || $this === self::Thermometer)
+            && (in_array($unit, ['f', '°f', 'degf', 'deg f'], true) || ($unit === '' && Style::isFahrenheitFirst()))
+        ) {
             $number = Celsius::ofFahrenheit($number);
         } elseif ($this === self::Conductivity && in_array($unit, ['ms/cm', 'ms'], true)) {
             $number *= 1000;
@@ -57,7 +69,10 @@ enum Quantity: string
         }
         [$low, $high] = $this->range();
         if ($number < $low || $number > $high) {
-            throw new QuantityRefused($this, sprintf('%s is outside %s to %s %s.', Numbers::plain($number), Numbers::plain($low), Numbers::plain($high), $this->value));
+            throw new QuantityRefused(
+                $this,
+                sprintf('%s is outside %s to %s %s.', Numbers::plain($number), Numbers::plain($low), Numbers::plain($high), $this->value),
+            );
         }
 
         return $number;
@@ -76,7 +91,9 @@ enum Quantity: string
         return match ($this) {
             self::Ph => 'A pH like 4.52 or 4,52 is accepted.',
             self::Millivolt => 'A potential in mV like 177.4 or −12,5 is accepted.',
-            self::Temperature => Style::isFahrenheitFirst() ? 'A temperature in °F like 70.5, or with its unit like 21.4 C, is accepted.' : 'A temperature in °C like 21.4, or with its unit like 70.5 F, is accepted.',
+            self::Temperature => Style::isFahrenheitFirst()
+                ? 'A temperature in °F like 70.5, or with its unit like 21.4 C, is accepted.'
+                : 'A temperature in °C like 21.4, or with its unit like 70.5 F, is accepted.',
             self::Seconds => 'Seconds like 44 are accepted.',
             self::Thermometer => 'A temperature like 0.4, or with its unit like 32.9 F, is accepted.',
             self::Pressure => 'A pressure in kPa like 98.2, or with its unit like 982 hPa or 737 mmHg, is accepted.',

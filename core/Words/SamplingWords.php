@@ -52,7 +52,12 @@ final class SamplingWords
     /** What to do about two cups of one sample that lie too far apart. */
     public static function apart(string $sample, float $differencePh): string
     {
-        return sprintf('Two cups of %s differ by %s pH, more than two cups of one sample should. Read the check buffer. If it agrees, stir the vat, draw two fresh cups and read both; if it fails, clean and calibrate. Until then the worse of the two decides.', $sample, Numbers::fixed(abs($differencePh), 2));
+        return sprintf(
+            'Two cups of %s differ by %s pH, more than two cups of one sample should. Read the check buffer. If it agrees, stir the vat, '
+                . 'draw two fresh cups and read both; if it fails, clean and calibrate. Until then the worse of the two decides.',
+            $sample,
+            Numbers::fixed(abs($differencePh), 2),
+        );
     }
 
     /** Hours as a person says them. */

@@ -12,7 +12,10 @@ final readonly class WallClock
 {
     private const AROUND_S = 2 * 86_400;
 
-    /** @param non-empty-list<array{int, \DateTimeZone}> $since [seconds of the epoch, zone] from then on, rising; the first held before as well */
+    /**
+     * @param non-empty-list<array{int, \DateTimeZone}> $since [seconds of the epoch, zone] from then on, rising; the first held before as
+     *     well
+     */
     public function __construct(private array $since) {}
 
     public static function of(\DateTimeZone $zone): self
@@ -36,7 +39,8 @@ final readonly class WallClock
     /**
      * @param string $shown a day and a time, YYYY-MM-DD HH:MM
      *
-     * @return list<\DateTimeImmutable> the moments at which it shows that, in order: none in an hour that is left out, two in one that comes twice
+     * @return list<\DateTimeImmutable> the moments at which it shows that, in order: none in an hour that is left out, two in one that
+     * comes twice
      */
     public function moments(string $shown): array
     {
@@ -58,7 +62,9 @@ final readonly class WallClock
     /** Whether the clock shows the same again before or after. */
     public function isTwice(\DateTimeInterface $moment): bool
     {
-        return count($this->moments(\DateTimeImmutable::createFromInterface($moment)->setTimezone($this->zone($moment))->format('Y-m-d H:i'))) > 1;
+        return count(
+            $this->moments(\DateTimeImmutable::createFromInterface($moment)->setTimezone($this->zone($moment))->format('Y-m-d H:i')),
+        ) > 1;
     }
 
     /** @return list<int> seconds from UTC in that zone about then */

@@ -25,7 +25,13 @@ use Rheacid\SiteClock;
  */
 final readonly class Scenario
 {
-    public function __construct(private Past $past, private Year $year, private Work $work, private FoundSite $found, private TakeOn $takeOn) {}
+    public function __construct(
+        private Past $past,
+        private Year $year,
+        private Work $work,
+        private FoundSite $found,
+        private TakeOn $takeOn,
+    ) {}
 
     public function load(string $passphrase): void
     {
@@ -36,10 +42,17 @@ final readonly class Scenario
                 // The shelf was set up before the first thing that happened at it: records never go back in time.
                 CarbonImmutable::setTestNow($now->subDays(371));
                 $people = $this->furnish($passphrase, $now);
-                $events = [...$this->year->events($people, $now), ...$this->past->events($people, $now), [$now->subMinutes(48), static function () use ($people, $now): void {
-                    CarbonImmutable::setTestNow($now->subMinutes(48));
-                    self::soak($people['lead'], $now);
-                }]];
+                $events = [
+                    ...$this->year->events($people, $now),
+                    ...$this->past->events($people, $now),
+                    [
+                        $now->subMinutes(48),
+                        static function () use ($people, $now): void {
+                            CarbonImmutable::setTestNow($now->subMinutes(48));
+                            self::soak($people['lead'], $now);
+                        },
+                    ],
+                ];
                 usort($events, static fn(array $a, array $b): int => $a[0] <=> $b[0]);
                 foreach ($events as [, $happen]) {
                     $happen();
@@ -61,7 +74,10 @@ final readonly class Scenario
     public function furnish(string $passphrase, CarbonImmutable $now): array
     {
         $people = $this->people($passphrase);
-        Recording::once($people['lead'], IdempotencyKey::own(), 'set up the shelf', Person::class, static function (Entry $entry) use ($people, $now): Person {
+        Recording::once($people['lead'], IdempotencyKey::own(), 'set up the shelf', Person::class, static function (Entry $entry) use (
+            $people,
+            $now,
+        ): Person {
             Shelf::stock($entry, $now);
 
             return $people['lead'];
@@ -73,10 +89,22 @@ final readonly class Scenario
     /** One electrode lies in its storage solution, and comes out an hour from now. */
     public static function soak(Person $by, CarbonImmutable $now): void
     {
-        Recording::once($by, IdempotencyKey::own(), 'log care', CareEvent::class, static function (Entry $entry) use ($by, $now): CareEvent {
+        Recording::once($by, IdempotencyKey::own(), 'log care', CareEvent::class, static function (Entry $entry) use (
+            $by,
+            $now,
+        ): CareEvent {
             $electrode = Electrode::query()->where('code', 'E-09')->firstOrFail();
 
-            return $entry->add(new CareEvent(['electrode_id' => $electrode->id, 'kind' => CareKind::Soak, 'at' => $now->subMinutes(48), 'until_at' => $now->addMinutes(72), 'note' => 're-hydration, 2 h in storage solution', 'person_id' => $by->id]));
+            return $entry->add(
+                new CareEvent([
+                    'electrode_id' => $electrode->id,
+                    'kind' => CareKind::Soak,
+                    'at' => $now->subMinutes(48),
+                    'until_at' => $now->addMinutes(72),
+                    'note' => 're-hydration, 2 h in storage solution',
+                    'person_id' => $by->id,
+                ]),
+            );
         });
     }
 
@@ -87,7 +115,16 @@ final readonly class Scenario
         $hash = Hash::make($passphrase);
         $pin = config('rheacid.demo_pin');
         $pin = is_string($pin) && $pin !== '' ? Hash::make($pin) : null;
-        $make = fn(string $username, string $name, Role $role): Person => ($this->takeOn)($site->person, IdempotencyKey::own(), $username, $name, $role, $hash, $pin, true);
+        $make = fn(string $username, string $name, Role $role): Person => ($this->takeOn)(
+            $site->person,
+            IdempotencyKey::own(),
+            $username,
+            $name,
+            $role,
+            $hash,
+            $pin,
+            true,
+        );
 
         return [
             'checker' => $make('oda', 'Oda Venn', Role::Checker),

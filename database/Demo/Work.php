@@ -120,7 +120,15 @@ final readonly class Work
         $pair = $this->pair($electrode);
         $lot = Lot::query()->with('uses')->where('code', $code)->firstOrFail();
         $this->immerse($by, $pair, 'lot_id', $lot->id, null);
-        ($this->readControlCheck)($by, IdempotencyKey::own(), $pair, $lot, SessionMoment::Start, new SimulatedReading($this->bench, $pair, null), null);
+        ($this->readControlCheck)(
+            $by,
+            IdempotencyKey::own(),
+            $pair,
+            $lot,
+            SessionMoment::Start,
+            new SimulatedReading($this->bench, $pair, null),
+            null,
+        );
     }
 
     /** @param list<string> $codes bottles in the order of the run; the first is read back */
@@ -130,7 +138,17 @@ final readonly class Work
         $pair = $this->pair($electrode);
         $lots = array_map(static fn(string $code): Lot => Lot::query()->where('code', $code)->firstOrFail(), $codes);
         assert($lots !== []);
-        $run = ($this->open)($by, IdempotencyKey::own(), $pair, $lots, $lots[0], Source::Simulated, null, answer: 'usual here: the check buffer comes after it', thermometer: Thermometer::query()->where('meter_id', $pair->meter_id)->first());
+        $run = ($this->open)(
+            $by,
+            IdempotencyKey::own(),
+            $pair,
+            $lots,
+            $lots[0],
+            Source::Simulated,
+            null,
+            answer: 'usual here: the check buffer comes after it',
+            thermometer: Thermometer::query()->where('meter_id', $pair->meter_id)->first(),
+        );
         foreach ([...$lots, $lots[0]] as $station => $lot) {
             $this->immerse($by, $pair, 'lot_id', $lot->id, $run);
             $this->accept($by, $run->refresh(), $station, new SimulatedReading($this->bench, $pair, null));
@@ -143,7 +161,19 @@ final readonly class Work
         try {
             ($this->acceptPoint)($by, IdempotencyKey::own(), $run, $station, $reading);
         } catch (Refused) {
-            ($this->acceptPoint)($by, IdempotencyKey::own(), $run, $station, $reading, new PointAnswers(haste: 'the demo goes on', isLabelChecked: true, cup: 'The label was looked at: it is the right cup.', temperature: 'the room had cooled down'));
+            ($this->acceptPoint)(
+                $by,
+                IdempotencyKey::own(),
+                $run,
+                $station,
+                $reading,
+                new PointAnswers(
+                    haste: 'the demo goes on',
+                    isLabelChecked: true,
+                    cup: 'The label was looked at: it is the right cup.',
+                    temperature: 'the room had cooled down',
+                ),
+            );
         }
     }
 
@@ -157,12 +187,28 @@ final readonly class Work
         }
     }
 
-    private function measureAt(Person $by, Batch $batch, Stage $stage, string $place, float $ph, CarbonImmutable $at, ?Occasion $joins): Occasion
-    {
+    private function measureAt(
+        Person $by,
+        Batch $batch,
+        Stage $stage,
+        string $place,
+        float $ph,
+        CarbonImmutable $at,
+        ?Occasion $joins,
+    ): Occasion {
         $code = (string) $batch->code;
         $isPushedIn = $batch->product->method->matrix?->needsPilotHole() === true;
         $pair = $this->pair($isPushedIn ? 'E-09' : 'E-07');
-        $draft = ($this->begin)($by, IdempotencyKey::own(), $batch, $pair, Thermometer::query()->where('code', 'T-03')->firstOrFail(), new Drawn($stage, $place, $at->subMinutes(8), $joins, hasPilotHole: $isPushedIn ? true : null), [], Source::Simulated);
+        $draft = ($this->begin)(
+            $by,
+            IdempotencyKey::own(),
+            $batch,
+            $pair,
+            Thermometer::query()->where('code', 'T-03')->firstOrFail(),
+            new Drawn($stage, $place, $at->subMinutes(8), $joins, hasPilotHole: $isPushedIn ? true : null),
+            [],
+            Source::Simulated,
+        );
         foreach ([$ph - 0.006, $ph] as $portion) {
             $this->fill($code, $portion);
             $this->immerse($by, $pair, 'batch_id', $batch->id, $draft);
@@ -180,30 +226,64 @@ final readonly class Work
 
     public function fill(string $code, float $ph): void
     {
-        DB::table('bench_cups')->where('batch_id', Batch::query()->where('code', $code)->firstOrFail()->id)->update(['ph' => $ph]);
+        DB::table('bench_cups')
+            ->where('batch_id', Batch::query()->where('code', $code)->firstOrFail()->id)
+            ->update(['ph' => $ph]);
     }
 
     private function pair(string $electrode): Pair
     {
-        return Pair::query()->with(['electrode', 'meter', 'policy'])->whereRelation('electrode', 'code', $electrode)->firstOrFail();
+        return Pair::query()
+            ->with(['electrode', 'meter', 'policy'])
+            ->whereRelation('electrode', 'code', $electrode)
+            ->firstOrFail();
     }
 
-    public function care(Person $by, string $electrode, CareKind $kind, CarbonImmutable $at, ?SoakSchool $school = null, ?Dirt $dirt = null): void
-    {
+    public function care(
+        Person $by,
+        string $electrode,
+        CareKind $kind,
+        CarbonImmutable $at,
+        ?SoakSchool $school = null,
+        ?Dirt $dirt = null,
+    ): void {
         CarbonImmutable::setTestNow($at);
-        ($this->logCare)($by, IdempotencyKey::own(), Electrode::query()->where('code', $electrode)->firstOrFail(), $kind, $school, $dirt, null);
+        ($this->logCare)(
+            $by,
+            IdempotencyKey::own(),
+            Electrode::query()->where('code', $electrode)->firstOrFail(),
+            $kind,
+            $school,
+            $dirt,
+            null,
+        );
     }
 
     public function cell(Person $by, string $electrode, string $code, float $reading, float $celsius, CarbonImmutable $at): void
     {
         CarbonImmutable::setTestNow($at);
-        ($this->calibrateCell)($by, IdempotencyKey::own(), $this->pair($electrode), Lot::query()->with('uses')->where('code', $code)->firstOrFail(), CellReading::typed($reading, $celsius, true), null);
+        ($this->calibrateCell)(
+            $by,
+            IdempotencyKey::own(),
+            $this->pair($electrode),
+            Lot::query()->with('uses')->where('code', $code)->firstOrFail(),
+            CellReading::typed($reading, $celsius, true),
+            null,
+        );
     }
 
     public function discard(Person $by, string $code, CarbonImmutable $at): void
     {
         CarbonImmutable::setTestNow($at);
-        ($this->logBottle)($by, IdempotencyKey::own(), Lot::query()->where('code', $code)->firstOrFail(), BottleEvent::Discarded, null, null, 'used up');
+        ($this->logBottle)(
+            $by,
+            IdempotencyKey::own(),
+            Lot::query()->where('code', $code)->firstOrFail(),
+            BottleEvent::Discarded,
+            null,
+            null,
+            'used up',
+        );
     }
 
     public function take(Person $by, string $product, CarbonImmutable $at): void
@@ -212,10 +292,29 @@ final readonly class Work
         ($this->takeProduct)($by, IdempotencyKey::own(), Library::all()[$product], isFromFile: false);
     }
 
-    public function start(Person $by, string $product, string $code, string $vessel, string $size, CarbonImmutable $at, ?string $step = null, ?string $route = null): void
-    {
+    public function start(
+        Person $by,
+        string $product,
+        string $code,
+        string $vessel,
+        string $size,
+        CarbonImmutable $at,
+        ?string $step = null,
+        ?string $route = null,
+    ): void {
         CarbonImmutable::setTestNow($at);
-        $batch = ($this->startBatch)($by, IdempotencyKey::own(), Product::query()->with('limits')->where('code', $product)->firstOrFail(), $code, $vessel, $size, $at, false, [], $route);
+        $batch = ($this->startBatch)(
+            $by,
+            IdempotencyKey::own(),
+            Product::query()->with('limits')->where('code', $product)->firstOrFail(),
+            $code,
+            $vessel,
+            $size,
+            $at,
+            false,
+            [],
+            $route,
+        );
         if ($step !== null) {
             ($this->takeStep)($by, IdempotencyKey::own(), $batch, $step, null);
         }
@@ -258,21 +357,57 @@ final readonly class Work
     {
         CarbonImmutable::setTestNow($at);
         $titrant = TitrantStandardisation::inForce(1)->firstOrFail();
-        $portions = array_map(static fn(float $one): array => ['sample' => $sampleMl, 'endpoint' => new Endpoint($one, 8.3, false), 'curve' => []], $ml);
-        ($this->recordTitration)($by, IdempotencyKey::own(), Batch::query()->where('code', $code)->firstOrFail(), new TitrationTold(Measurand::TitratableAcidity->on('by-eye per L'), $portions, 'by-eye', AcidityUnit::grams(Acid::Tartaric, false), 0.0, 0.05, $titrant, null, new Drawn(Stage::Start, $place, $at->subMinutes(15)), false), null);
+        $portions = array_map(
+            static fn(float $one): array => ['sample' => $sampleMl, 'endpoint' => new Endpoint($one, 8.3, false), 'curve' => []],
+            $ml,
+        );
+        ($this->recordTitration)(
+            $by,
+            IdempotencyKey::own(),
+            Batch::query()->where('code', $code)->firstOrFail(),
+            new TitrationTold(
+                Measurand::TitratableAcidity->on('by-eye per L'),
+                $portions,
+                'by-eye',
+                AcidityUnit::grams(Acid::Tartaric, false),
+                0.0,
+                0.05,
+                $titrant,
+                null,
+                new Drawn(Stage::Start, $place, $at->subMinutes(15)),
+                false,
+            ),
+            null,
+        );
     }
 
     /** The newest reading of a batch was written down wrong. */
     public function correct(Person $by, string $code, float $ph, string $reason, CarbonImmutable $at): void
     {
         CarbonImmutable::setTestNow($at);
-        $measurement = Measurement::query()->with(['sample', 'occasion', 'replicates'])->whereRelation('occasion.batch', 'code', $code)->orderByDesc('id')->firstOrFail();
+        $measurement = Measurement::query()
+            ->with(['sample', 'occasion', 'replicates'])
+            ->whereRelation('occasion.batch', 'code', $code)
+            ->orderByDesc('id')
+            ->firstOrFail();
         $values = [];
         foreach ($measurement->replicates as $replicate) {
             $perPh = -Nernst::mvPerPh((float) $replicate->celsius);
-            $values[(int) $replicate->position] = ['signal' => Signal::mv(round((float) $replicate->mv + $perPh * ($ph - (float) $replicate->value), 1)), 'celsius' => (float) $replicate->shown_c];
+            $values[(int) $replicate->position] = [
+                'signal' => Signal::mv(round((float) $replicate->mv + $perPh * ($ph - (float) $replicate->value), 1)),
+                'celsius' => (float) $replicate->shown_c,
+            ];
         }
-        ($this->correctMeasurement)($by, IdempotencyKey::own(), $measurement, $measurement->occasion->stage, (string) $measurement->sample->place, CarbonImmutable::instance($measurement->sample->drawn_at), $values, $reason);
+        ($this->correctMeasurement)(
+            $by,
+            IdempotencyKey::own(),
+            $measurement,
+            $measurement->occasion->stage,
+            (string) $measurement->sample->place,
+            CarbonImmutable::instance($measurement->sample->drawn_at),
+            $values,
+            $reason,
+        );
     }
 
     public function add(Person $by, string $code, string $what, float $amount, string $unit, CarbonImmutable $at): void
@@ -285,8 +420,19 @@ final readonly class Work
     public function setOut(Person $by, string $electrode, array $codes, CarbonImmutable $at): void
     {
         CarbonImmutable::setTestNow($at);
-        $ids = array_map(static fn(mixed $id): int => is_numeric($id) ? (int) $id : 0, Batch::query()->whereIn('code', $codes)->pluck('id')->all());
-        ($this->openRound)($by, IdempotencyKey::own(), $this->pair($electrode), Thermometer::query()->where('code', 'T-03')->firstOrFail(), Way::chosen(array_values($ids), $at), true, false);
+        $ids = array_map(
+            static fn(mixed $id): int => is_numeric($id) ? (int) $id : 0,
+            Batch::query()->whereIn('code', $codes)->pluck('id')->all(),
+        );
+        ($this->openRound)(
+            $by,
+            IdempotencyKey::own(),
+            $this->pair($electrode),
+            Thermometer::query()->where('code', 'T-03')->firstOrFail(),
+            Way::chosen(array_values($ids), $at),
+            true,
+            false,
+        );
     }
 
     /** A logger, from the start of the batch until then: in the warmest spot of the chamber every half hour, or as it is said. */
@@ -299,30 +445,64 @@ final readonly class Work
             $points[] = [$moment->getTimestamp(), round($celsius + 0.6 * sin(count($points) / 4), 1)];
         }
         assert($points !== []);
-        ($this->recordCourse)($by, IdempotencyKey::own(), $batch, Thermometer::query()->where('code', 'T-03')->firstOrFail(), $point, $points, Source::Imported, false);
+        ($this->recordCourse)(
+            $by,
+            IdempotencyKey::own(),
+            $batch,
+            Thermometer::query()->where('code', 'T-03')->firstOrFail(),
+            $point,
+            $points,
+            Source::Imported,
+            false,
+        );
     }
 
     /** What the glass has become by then; nobody at the bench can see it. */
     public function wear(string $electrode, float $slopeShare, float $offsetMv): void
     {
-        DB::table('bench_electrodes')->where('electrode_id', Electrode::query()->where('code', $electrode)->firstOrFail()->id)->update(['slope_share' => $slopeShare, 'offset_mv' => $offsetMv]);
+        DB::table('bench_electrodes')
+            ->where('electrode_id', Electrode::query()->where('code', $electrode)->firstOrFail()->id)
+            ->update(['slope_share' => $slopeShare, 'offset_mv' => $offsetMv]);
     }
 
     /** @param list<float> $readings °C */
     public function verify(Person $by, string $code, array $readings, CarbonImmutable $at): void
     {
         CarbonImmutable::setTestNow($at);
-        $thermometer = Thermometer::query()->with(['newestService', 'newestVerification.outcome'])->where('code', $code)->firstOrFail();
+        $thermometer = Thermometer::query()
+            ->with(['newestService', 'newestVerification.outcome'])
+            ->where('code', $code)
+            ->firstOrFail();
         assert($readings !== []);
-        $check = ($this->recordVerification)($by, IdempotencyKey::own(), $thermometer, new VerificationInput(Reference::ice(), $readings, $thermometer->service()->unit, new Statement(StatementCode::IcePoint, ['celsius' => 0.0, 'u' => 0.1]), ['crushed', 'water', 'depth', 'clear', 'stirred'], Source::Typed));
+        $check = ($this->recordVerification)(
+            $by,
+            IdempotencyKey::own(),
+            $thermometer,
+            new VerificationInput(
+                Reference::ice(),
+                $readings,
+                $thermometer->service()->unit,
+                new Statement(StatementCode::IcePoint, ['celsius' => 0.0, 'u' => 0.1]),
+                ['crushed', 'water', 'depth', 'clear', 'stirred'],
+                Source::Typed,
+            ),
+        );
         ($this->chooseOutcome)($by, IdempotencyKey::own(), $check, Outcome::Use, null);
     }
 
     public function verifyRtd(Person $by, string $code, float $ohm, float $insulation, CarbonImmutable $at): void
     {
         CarbonImmutable::setTestNow($at);
-        $thermometer = Thermometer::query()->with(['newestService', 'newestVerification.outcome'])->where('code', $code)->firstOrFail();
-        $check = ($this->recordVerification)($by, IdempotencyKey::own(), $thermometer, new RtdInput($ohm, $insulation, ['crushed', 'water', 'depth', 'clear', 'stirred']));
+        $thermometer = Thermometer::query()
+            ->with(['newestService', 'newestVerification.outcome'])
+            ->where('code', $code)
+            ->firstOrFail();
+        $check = ($this->recordVerification)(
+            $by,
+            IdempotencyKey::own(),
+            $thermometer,
+            new RtdInput($ohm, $insulation, ['crushed', 'water', 'depth', 'clear', 'stirred']),
+        );
         ($this->chooseOutcome)($by, IdempotencyKey::own(), $check, Outcome::Use, null);
     }
 }

@@ -22,10 +22,12 @@ use Rheacid\Records\Recording;
 /** A year at the demo's shelf: electrodes that wear, bottles that are used up, care that is logged. Invented. */
 final readonly class Year
 {
-    /** Electrode, days in use, days between calibrations, slope when new, lost in a year, offset now in mV, until so many days ago, seed. */
+    /**
+     * Electrode, days in use, days between calibrations, slope when new, lost in a year, offset now in mV, until so many days ago, seed.
+     */
     private const ELECTRODES = [
         ['E-05', 340, 7, 0.984, 0.078, 8.6, 3, 5],
-        ['E-07', 120, 7, 0.994, 0.030, -3.4, 15, 7],
+        ['E-07', 120, 7, 0.994, 0.03, -3.4, 15, 7],
         ['E-09', 40, 7, 0.972, 0.035, 2.1, 5, 9],
     ];
 
@@ -59,10 +61,13 @@ final readonly class Year
                 $events[] = [Scenario::day($now, $daysAgo, '07:30'), fn() => $this->open($people['lead'], $bottles, $now, $daysAgo)];
             }
             $at = Scenario::day($now, $daysAgo, sprintf('13:%02d', 10 + 15 * ($n % 3)));
-            $events[] = [$at, function () use ($by, $electrode, $slope, $offset, $bottles, $at): void {
-                $this->work->wear($electrode, $slope, $offset);
-                $this->work->calibrate($by, $electrode, ["H7-$bottles", "H4-$bottles"], $at);
-            }];
+            $events[] = [
+                $at,
+                function () use ($by, $electrode, $slope, $offset, $bottles, $at): void {
+                    $this->work->wear($electrode, $slope, $offset);
+                    $this->work->calibrate($by, $electrode, ["H7-$bottles", "H4-$bottles"], $at);
+                },
+            ];
             if (($n + 1) % self::USES === 0 || $n === count($runs) - 1) {
                 $at = Scenario::day($now, $daysAgo, '16:30');
                 foreach (['H7', 'H4'] as $code) {
@@ -81,7 +86,12 @@ final readonly class Year
         foreach (self::ELECTRODES as [$electrode, $age, $every, $new, $lost, $offset, $until, $seed]) {
             $noise = new Noise($seed);
             for ($daysAgo = $age - 1; $daysAgo >= $until; $daysAgo -= $every) {
-                $runs[] = [$daysAgo, $electrode, $new - $lost * ($age - $daysAgo) / 365 + self::SCATTER * $noise->next(), $offset - self::OFFSET_MV_A_YEAR * $daysAgo / 365 + self::SCATTER_MV * $noise->next()];
+                $runs[] = [
+                    $daysAgo,
+                    $electrode,
+                    $new - ($lost * ($age - $daysAgo)) / 365 + self::SCATTER * $noise->next(),
+                    $offset - (self::OFFSET_MV_A_YEAR * $daysAgo) / 365 + self::SCATTER_MV * $noise->next(),
+                ];
             }
         }
         usort($runs, static fn(array $a, array $b): int => $b[0] <=> $a[0]);
@@ -100,7 +110,10 @@ final readonly class Year
                 if (intdiv($age - $daysAgo, 7) % 4 === 3) {
                     $cleaned = Scenario::day($now, $daysAgo, '11:00');
                     $events[] = [$cleaned, fn() => $this->work->care($by, $electrode, CareKind::Cleaned, $cleaned, dirt: Dirt::General)];
-                    $events[] = [$cleaned->addMinutes(31), fn() => $this->work->care($by, $electrode, CareKind::Soak, $cleaned->addMinutes(31), SoakSchool::AfterCleaning)];
+                    $events[] = [
+                        $cleaned->addMinutes(31),
+                        fn() => $this->work->care($by, $electrode, CareKind::Soak, $cleaned->addMinutes(31), SoakSchool::AfterCleaning),
+                    ];
                 }
             }
         }
@@ -116,8 +129,16 @@ final readonly class Year
         foreach ([['T-07', 320, 30, 0.12, 0.45], ['T-08', 150, 30, 0.1, 0.0]] as [$code, $age, $every, $new, $walk]) {
             for ($daysAgo = $age; $daysAgo > 25; $daysAgo -= $every) {
                 $at = Scenario::day($now, $daysAgo, '07:50');
-                $error = $new + $walk * ($age - $daysAgo) / 320 + 0.03 * $noise->next();
-                $events[] = [$at, fn() => $this->work->verify($by, $code, array_map(static fn(float $more): float => round($error + $more, 1), [0.0, 0.04, -0.03]), $at)];
+                $error = $new + ($walk * ($age - $daysAgo)) / 320 + 0.03 * $noise->next();
+                $events[] = [
+                    $at,
+                    fn() => $this->work->verify(
+                        $by,
+                        $code,
+                        array_map(static fn(float $more): float => round($error + $more, 1), [0.0, 0.04, -0.03]),
+                        $at,
+                    ),
+                ];
             }
         }
         foreach ([[300, 100.01, 900.0], [120, 100.015, 620.0]] as [$daysAgo, $ohm, $insulation]) {
@@ -131,22 +152,33 @@ final readonly class Year
     private function open(Person $by, string $bottles, CarbonImmutable $now, int $daysAgo): void
     {
         CarbonImmutable::setTestNow(Scenario::day($now, $daysAgo, '07:30'));
-        Recording::once($by, IdempotencyKey::own(), 'add to the shelf', Lot::class, static function (Entry $entry) use ($bottles, $now, $daysAgo): Lot {
-            foreach (['H7' => ['technical-7.00', 7.0, 'pH 7.00'], 'H4' => ['technical-4.01', 4.01, 'pH 4.01']] as $code => [$buffer, $nominal, $label]) {
-                $lot = $entry->add(new Lot([
-                    'code' => "$code-$bottles",
-                    'kind' => SolutionKind::Buffer,
-                    'comes_as' => ComesAs::Bottle,
-                    'family' => BufferFamily::of($buffer),
-                    'buffer' => $buffer,
-                    'nominal_ph' => $nominal,
-                    'label' => $label,
-                    'opened_on' => Scenario::day($now, $daysAgo, '07:30')->toDateString(),
-                    'expires_on' => $now->subDays($daysAgo)->addYear()->toDateString(),
-                    'days_after_opening' => 90,
-                    'uses_allowed' => self::USES,
-                    'expanded_u_ph' => 0.02,
-                ]));
+        Recording::once($by, IdempotencyKey::own(), 'add to the shelf', Lot::class, static function (Entry $entry) use (
+            $bottles,
+            $now,
+            $daysAgo,
+        ): Lot {
+            foreach (
+                [
+                    'H7' => ['technical-7.00', 7.0, 'pH 7.00'],
+                    'H4' => ['technical-4.01', 4.01, 'pH 4.01'],
+                ] as $code => [$buffer, $nominal, $label]
+            ) {
+                $lot = $entry->add(
+                    new Lot([
+                        'code' => "$code-$bottles",
+                        'kind' => SolutionKind::Buffer,
+                        'comes_as' => ComesAs::Bottle,
+                        'family' => BufferFamily::of($buffer),
+                        'buffer' => $buffer,
+                        'nominal_ph' => $nominal,
+                        'label' => $label,
+                        'opened_on' => Scenario::day($now, $daysAgo, '07:30')->toDateString(),
+                        'expires_on' => $now->subDays($daysAgo)->addYear()->toDateString(),
+                        'days_after_opening' => 90,
+                        'uses_allowed' => self::USES,
+                        'expanded_u_ph' => 0.02,
+                    ]),
+                );
                 DB::table('bench_cups')->insert(['lot_id' => $lot->id, 'buffer' => $buffer, 'celsius' => 21.4]);
             }
 

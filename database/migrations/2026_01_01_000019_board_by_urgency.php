@@ -15,7 +15,9 @@ return new class extends Migration {
             $table->unsignedTinyInteger('urgency')->default(9);
             $table->decimal('spare', 9, 4)->default(9999);
         });
-        foreach (['part, urgency, spare, since DESC, thing_id DESC', 'part, state, urgency, spare, since DESC, thing_id DESC'] as $i => $columns) {
+        foreach (
+            ['part, urgency, spare, since DESC, thing_id DESC', 'part, state, urgency, spare, since DESC, thing_id DESC'] as $i => $columns
+        ) {
             DB::connection($this->getConnection())->statement("CREATE INDEX board_worst_first_$i ON board ($columns)");
         }
     }

@@ -8,7 +8,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /**
- * What the list of batches is filtered by; what the search finds, and under which words: worked out from the records after each action, no record itself. It can be
+ * What the list of batches is filtered by; what the search finds, and under which words: worked out from the records after each action, no
+ * record itself. It can be
  * thrown away and worked out anew.
  */
 return new class extends Migration {
@@ -23,7 +24,9 @@ return new class extends Migration {
             $table->index(['part', 'code', 'thing_id']);
         });
         foreach (['product', 'vessel'] as $column) {
-            DB::connection($this->getConnection())->statement("CREATE INDEX board_by_$column ON board (part, $column, urgency, spare, since DESC, thing_id DESC)");
+            DB::connection($this->getConnection())->statement(
+                "CREATE INDEX board_by_$column ON board (part, $column, urgency, spare, since DESC, thing_id DESC)",
+            );
         }
         Schema::create('found_things', static function (Blueprint $table): void {
             $table->string('part', 12);

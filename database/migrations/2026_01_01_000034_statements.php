@@ -6,7 +6,9 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Where the application itself says something in a record, the record keeps a code with its facts: longer than the sentence it stands for. */
+/**
+ * Where the application itself says something in a record, the record keeps a code with its facts: longer than the sentence it stands for.
+ */
 return new class extends Migration {
     private const COLUMNS = [
         'deviations' => ['what' => false],

@@ -16,7 +16,10 @@ use Rheacid\Models\Batch;
 use Rheacid\Models\Product;
 use Rheacid\SiteClock;
 
-/** Whole lives of batches, as two people see them. What was read on the days before is recorded by the application's own actions at its own time. */
+/**
+ * Whole lives of batches, as two people see them. What was read on the days before is recorded by the application's own actions at its own
+ * time.
+ */
 final class BatchJourneyTest extends BrowserTestCase
 {
     private const DAYS = 6;
@@ -31,7 +34,10 @@ final class BatchJourneyTest extends BrowserTestCase
         return $this->now->subDays(self::DAYS)->toIso8601String();
     }
 
-    /** @return iterable<string, array{float, int, list<string>, BatchState}> °C of the chamber, hours of the record, what is seen, what becomes of it */
+    /**
+     * @return iterable<string, array{float, int, list<string>, BatchState}> °C of the chamber, hours of the record, what is seen, what
+     *     becomes of it
+     */
     public static function chambers(): iterable
     {
         yield 'in time' => [22.0, 45, ['Met.', '°F·h of 1200 allowed'], BatchState::Running];
@@ -48,9 +54,25 @@ final class BatchJourneyTest extends BrowserTestCase
             $this->read($batch, [[44.9, 5.1]]);
         }
         $file = sys_get_temp_dir() . '/chamber-' . getmypid() . '.csv';
-        file_put_contents($file, "time;celsius\n" . implode("\n", array_map(static fn(int $i): string => $batch->started_at->addMinutes(30 * $i)->setTimezone(SiteClock::zone($batch->started_at))->format('Y-m-d H:i') . ";$celsius", range(0, 2 * $hours))));
+        file_put_contents(
+            $file,
+            "time;celsius\n"
+                . implode(
+                    "\n",
+                    array_map(
+                        static fn(int $i): string => $batch->started_at
+                            ->addMinutes(30 * $i)
+                            ->setTimezone(SiteClock::zone($batch->started_at))
+                            ->format('Y-m-d H:i') . ";$celsius",
+                        range(0, 2 * $hours),
+                    ),
+                ),
+        );
 
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/batches/$batch->id/temperatures")->sees('No record yet.');
+        $oda = $this->atTheBench()
+            ->signsIn('oda', self::PASSPHRASE)
+            ->opens("/batches/$batch->id/temperatures")
+            ->sees('No record yet.');
         $input = $oda->browser->findElement(WebDriverBy::name('file'));
         $input->setFileDetector(new LocalFileDetector())->sendKeys($file);
         $oda->chooses('thermometer', (string) $this->thermometer()->id)->taps('Add to record');
@@ -65,13 +87,37 @@ final class BatchJourneyTest extends BrowserTestCase
     {
         $batch = $this->started('milk-kefir', 'KF-0001', 20);
         // As if its check covered hot milk as well.
-        DB::connection('owner')->table('verifications')->update(['verified_high_c' => 90]);
-        $at = static fn(int $minutes): string => SiteClock::local(CarbonImmutable::instance($batch->started_at)->addMinutes($minutes))->format('Y-m-d H:i');
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/batches/$batch->id/temperatures");
+        DB::connection('owner')
+            ->table('verifications')
+            ->update(['verified_high_c' => 90]);
+        $at = static fn(int $minutes): string => SiteClock::local(
+            CarbonImmutable::instance($batch->started_at)->addMinutes($minutes),
+        )->format('Y-m-d H:i');
+        $oda = $this->atTheBench()
+            ->signsIn('oda', self::PASSPHRASE)
+            ->opens("/batches/$batch->id/temperatures");
 
-        $oda->chooses('point', 'coldest')->chooses('thermometer', (string) $this->thermometer()->id)->fills('Or type the points', implode("\n", array_map(static fn(int $minutes): string => "{$at($minutes)}; " . ($minutes <= 20 ? 64 : 58), range(0, 40, 5))))->taps('The record is complete')->taps('Add to record');
-        $oda->sees('Running')->sees('min at 63 °C or more')->opens("/batches/$batch->id")->sees('When was it pitched?');
-        $oda->sets('or at', str_replace(' ', 'T', $at(45)))->taps('Pitched at that time')->sees('Pitched: noted.')->sees('Held.')->opens("/batches/$batch->id/temperatures")->sees('Not met.');
+        $oda->chooses('point', 'coldest')
+            ->chooses('thermometer', (string) $this->thermometer()->id)
+            ->fills(
+                'Or type the points',
+                implode(
+                    "\n",
+                    array_map(static fn(int $minutes): string => "{$at($minutes)}; " . ($minutes <= 20 ? 64 : 58), range(0, 40, 5)),
+                ),
+            )
+            ->taps('The record is complete')
+            ->taps('Add to record');
+        $oda->sees('Running')
+            ->sees('min at 63 °C or more')
+            ->opens("/batches/$batch->id")
+            ->sees('When was it pitched?');
+        $oda->sets('or at', str_replace(' ', 'T', $at(45)))
+            ->taps('Pitched at that time')
+            ->sees('Pitched: noted.')
+            ->sees('Held.')
+            ->opens("/batches/$batch->id/temperatures")
+            ->sees('Not met.');
         self::assertSame(BatchState::Held, $this->batch('KF-0001')->state());
     }
 
@@ -79,13 +125,20 @@ final class BatchJourneyTest extends BrowserTestCase
     {
         $batch = $this->started('vegetable-ferment', 'KR-0001', 110);
         $this->read($batch, [[2, 6.03], [10, 5.99], [18, 5.91], [26, 5.78], [34, 5.58], [42, 5.31], [48, 5.07], [54, 4.81]]);
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/batches/$batch->id")->sees('on track: expected about');
+        $oda = $this->atTheBench()
+            ->signsIn('oda', self::PASSPHRASE)
+            ->opens("/batches/$batch->id")
+            ->sees('on track: expected about');
 
         $this->read($batch, [[60, 4.76]]);
-        $oda->opens("/batches/$batch->id")->sees('Not certain')->sees('Measure again. Before the deadline you can warm it, extend the time or acidify.');
+        $oda->opens("/batches/$batch->id")
+            ->sees('Not certain')
+            ->sees('Measure again. Before the deadline you can warm it, extend the time or acidify.');
 
         $this->read($batch, [[66, 4.75], [72, 4.75], [80, 4.75], [90, 4.75]]);
-        $oda->opens("/batches/$batch->id")->sees('Not certain')->sees('levels off at pH 4.7');
+        $oda->opens("/batches/$batch->id")
+            ->sees('Not certain')
+            ->sees('levels off at pH 4.7');
         $oda->taps('Nearer')->waitsUntil(static fn(): bool => str_contains($oda->page(), 'Whole batch'), 'a part of its time');
         self::assertSame(BatchState::Running, $this->batch('KR-0001')->state(), 'its time is not up');
     }
@@ -99,22 +152,57 @@ final class BatchJourneyTest extends BrowserTestCase
         $this->read($batch, [[$age - 24, 4.53]], Stage::Equilibrium);
         $this->calibrate();
 
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/measure/$batch->id")->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->chooses('stage', 'equilibrium')->taps('typed from a real meter')->taps('Start measuring');
+        $oda = $this->atTheBench()
+            ->signsIn('oda', self::PASSPHRASE)
+            ->opens("/measure/$batch->id")
+            ->chooses('pair', (string) $this->pair()->id)
+            ->chooses('thermometer', (string) $this->thermometer()->id)
+            ->chooses('stage', 'equilibrium')
+            ->taps('typed from a real meter')
+            ->taps('Start measuring');
         foreach ([1, 2] as $portion) {
-            $oda->sees("Portion $portion")->fills('Potential', (string) $this->shown(4.53))->fills('Temperature', '21,4')->watches()->taps("Accept portion $portion");
+            $oda->sees("Portion $portion")
+                ->fills('Potential', (string) $this->shown(4.53))
+                ->fills('Temperature', '21,4')
+                ->watches()
+                ->taps("Accept portion $portion");
         }
-        $oda->sees('Not needed')->sees('Critical limit not proven. Equilibrium: pH ≤ 4.6, lacks 0.02')->sees('4.53 ± 0.08')->taps('Record reading on CS-0421')->sees('Recorded on CS-0421.');
+        $oda->sees('Not needed')
+            ->sees('Critical limit not proven. Equilibrium: pH ≤ 4.6, lacks 0.02')
+            ->sees('4.53 ± 0.08')
+            ->taps('Record reading on CS-0421')
+            ->sees('Recorded on CS-0421.');
         self::assertSame(BatchState::Held, $this->batch('CS-0421')->state(), 'what is not proven does not go on by itself');
 
-        $oda->opens("/pairs/{$this->pair()->id}/check")->chooses('lot', 'R-07')->taps('Or type from a real meter')->fills('Potential', (string) $this->shown($this->lot('R-07')->buffer()->phAt(21)))->fills('Temperature', '21')->watches()->taps('Accept typed reading')->sees('Check passed. It confirms this calibration.');
-        $oda->opens("/batches/$batch->id")->sees('judged again')->sees('Equilibrium');
+        $oda->opens("/pairs/{$this->pair()->id}/check")
+            ->chooses('lot', 'R-07')
+            ->taps('Or type from a real meter')
+            ->fills('Potential', (string) $this->shown($this->lot('R-07')->buffer()->phAt(21)))
+            ->fills('Temperature', '21')
+            ->watches()
+            ->taps('Accept typed reading')
+            ->sees('Check passed. It confirms this calibration.');
+        $oda->opens("/batches/$batch->id")
+            ->sees('judged again')
+            ->sees('Equilibrium');
 
-        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id");
+        $sela = $this->atTheBench()
+            ->signsIn('sela', self::PASSPHRASE)
+            ->opens("/batches/$batch->id");
         $sela->sees('Met.');
         foreach ($this->openDeviations($batch) as $deviation) {
-            $sela->opens("/deviations/$deviation")->chooses('disposition', 'go-on')->fills('Reason', 'proven by the control check within the hour')->taps('Record decision')->sees('Resume the batch.');
+            $sela
+                ->opens("/deviations/$deviation")
+                ->chooses('disposition', 'go-on')
+                ->fills('Reason', 'proven by the control check within the hour')
+                ->taps('Record decision')
+                ->sees('Resume the batch.');
         }
-        $sela->opens("/batches/$batch->id")->fills('Your passphrase', self::PASSPHRASE)->taps('Release CS-0421')->sees('is released.');
+        $sela
+            ->opens("/batches/$batch->id")
+            ->fills('Your passphrase', self::PASSPHRASE)
+            ->taps('Release CS-0421')
+            ->sees('is released.');
         self::assertSame(BatchState::Released, $this->batch('CS-0421')->state());
     }
 
@@ -141,7 +229,11 @@ final class BatchJourneyTest extends BrowserTestCase
             $this->read($batch, [[$age - 26, 3.5], [$age - 1, 3.5]], Stage::Finished);
         }
 
-        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens("/batches/$batch->id")->sees('Missing.')->sees($said);
+        $sela = $this->atTheBench()
+            ->signsIn('sela', self::PASSPHRASE)
+            ->opens("/batches/$batch->id")
+            ->sees('Missing.')
+            ->sees($said);
         self::assertStringNotContainsString("Release $batch->code", $sela->page());
     }
 
@@ -154,14 +246,28 @@ final class BatchJourneyTest extends BrowserTestCase
     private function started(string $code, string $batch, int $hoursAgo, string $answer = 'no', ?string $step = null): Batch
     {
         CarbonImmutable::setTestNow($this->now->subHours($hoursAgo));
-        $this->actingAs($this->people['lead'])->post("/products/library/$code", ['form' => self::formId()])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['lead'])
+            ->post("/products/library/$code", ['form' => self::formId()])
+            ->assertSessionHasNoErrors();
         $product = Product::query()->with('limits')->where('code', $code)->sole();
-        $this->actingAs($this->people['checker'])->post('/batches', ['product' => $product->id, 'code' => $batch, 'vessel' => 'room 1', 'size' => '40 kg', 'route' => $product->routeNames()[0] ?? null, 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['checker'])
+            ->post('/batches', [
+                'product' => $product->id,
+                'code' => $batch,
+                'vessel' => 'room 1',
+                'size' => '40 kg',
+                'route' => $product->routeNames()[0] ?? null,
+                'form' => self::formId(),
+            ])
+            ->assertSessionHasNoErrors();
         foreach ($this->batch($batch)->load(Batch::JUDGED)->asks() as $condition) {
             $this->answered($this->batch($batch), $condition, $answer);
         }
         if ($step !== null) {
-            $this->post("/batches/{$this->batch($batch)->id}/steps", ['step' => $step, 'form' => self::formId()])->assertSessionHasNoErrors();
+            $this->post("/batches/{$this->batch($batch)->id}/steps", [
+                'step' => $step,
+                'form' => self::formId(),
+            ])->assertSessionHasNoErrors();
         }
 
         return $this->batch($batch);
@@ -169,7 +275,9 @@ final class BatchJourneyTest extends BrowserTestCase
 
     private function answered(Batch $batch, string $condition, string $answer = 'no'): void
     {
-        $this->actingAs($this->people['checker'])->post("/batches/$batch->id/answers", ['condition' => $condition, 'answer' => $answer, 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['checker'])
+            ->post("/batches/$batch->id/answers", ['condition' => $condition, 'answer' => $answer, 'form' => self::formId()])
+            ->assertSessionHasNoErrors();
     }
 
     /**

@@ -20,8 +20,12 @@ final class Chromium
     /** @var resource */
     private $process;
 
-    private function __construct(public readonly RemoteWebDriver $driver, mixed $process, private readonly string $profile, private readonly bool $scripts)
-    {
+    private function __construct(
+        public readonly RemoteWebDriver $driver,
+        mixed $process,
+        private readonly string $profile,
+        private readonly bool $scripts,
+    ) {
         assert(is_resource($process));
         $this->process = $process;
     }
@@ -29,7 +33,12 @@ final class Chromium
     public static function open(int $width = 1280, int $height = 800, bool $dark = false, bool $scripts = true): self
     {
         $chromium = ($scripts ? array_pop(self::$free) : null) ?? self::start($scripts);
-        $chromium->tells('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 600]);
+        $chromium->tells('Emulation.setDeviceMetricsOverride', [
+            'width' => $width,
+            'height' => $height,
+            'deviceScaleFactor' => 1,
+            'mobile' => $width < 600,
+        ]);
         $chromium->tells('Emulation.setTouchEmulationEnabled', ['enabled' => $width < 600]);
         $chromium->prefers($dark ? 'dark' : 'light');
 
@@ -40,13 +49,26 @@ final class Chromium
     {
         $port = self::freePort();
         $profile = sys_get_temp_dir() . '/rheacid-chromium-' . bin2hex(random_bytes(6));
-        $process = proc_open(['/usr/bin/chromedriver', "--port=$port", '--log-level=OFF'], [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes);
+        $process = proc_open(
+            ['/usr/bin/chromedriver', "--port=$port", '--log-level=OFF'],
+            [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']],
+            $pipes,
+        );
         $options = new ChromeOptions();
         $options->setBinary('/usr/bin/chromium');
         $options->addArguments([
-            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-dev-shm-usage',
-            '--disable-background-networking', '--disable-component-update', '--disable-sync', '--hide-scrollbars',
-            "--user-data-dir=$profile", '--window-size=1280,800',
+            '--headless=new',
+            '--no-sandbox',
+            '--disable-gpu',
+            '--disable-quic',
+            '--no-first-run',
+            '--disable-dev-shm-usage',
+            '--disable-background-networking',
+            '--disable-component-update',
+            '--disable-sync',
+            '--hide-scrollbars',
+            "--user-data-dir=$profile",
+            '--window-size=1280,800',
         ]);
         if (!$scripts) {
             $options->setExperimentalOption('prefs', ['profile.managed_default_content_settings.javascript' => 2]);
@@ -89,7 +111,10 @@ final class Chromium
      */
     public function tells(string $command, array $parameters = []): void
     {
-        $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => $command, 'params' => $parameters === [] ? new \stdClass() : $parameters]);
+        $this->driver->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+            'cmd' => $command,
+            'params' => $parameters === [] ? new \stdClass() : $parameters,
+        ]);
     }
 
     /**

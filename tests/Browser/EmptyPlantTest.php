@@ -37,17 +37,23 @@ final class EmptyPlantTest extends BrowserTestCase
     {
         $this->isByKeyboard = true;
         $runa = $this->founds($this->atTheBench());
-        $this->reads($runa, $this->leaving($runa, static fn(string $name): Person => $runa->leavesFields()->tabsTo($name)->presses(WebDriverKeys::ENTER)));
+        $this->reads(
+            $runa,
+            $this->leaving($runa, static fn(string $name): Person => $runa->leavesFields()->tabsTo($name)->presses(WebDriverKeys::ENTER)),
+        );
     }
 
     public function test_by_telephone(): void
     {
         $runa = $this->founds($this->atTheBench(390, 844));
-        $this->reads($runa, $this->leaving($runa, static function (string $name) use ($runa): Person {
-            self::assertFalse($runa->scrollsSideways(), "before $name at {$runa->browser->getCurrentURL()}");
+        $this->reads(
+            $runa,
+            $this->leaving($runa, static function (string $name) use ($runa): Person {
+                self::assertFalse($runa->scrollsSideways(), "before $name at {$runa->browser->getCurrentURL()}");
 
-            return $runa->touches($name);
-        }));
+                return $runa->touches($name);
+            }),
+        );
     }
 
     /**
@@ -63,7 +69,10 @@ final class EmptyPlantTest extends BrowserTestCase
         return static function (string $name) use ($runa, $does): Person {
             $runa->browser->executeScript('window.isLeft = true');
             $does($name);
-            $runa->waitsUntil(static fn(): bool => (bool) $runa->browser->executeScript('return !window.isLeft && document.readyState === "complete"'), "the page after $name");
+            $runa->waitsUntil(
+                static fn(): bool => (bool) $runa->browser->executeScript('return !window.isLeft && document.readyState === "complete"'),
+                "the page after $name",
+            );
             usleep(150_000);
 
             return $runa;
@@ -77,7 +86,19 @@ final class EmptyPlantTest extends BrowserTestCase
         Settings::forget();
         $code = SetUpCode::fresh();
         $runa->opens('/sign-in')->sees('Set up your site');
-        foreach (['Set-up code' => strtolower($code), 'Site name' => 'Saltmarsh Ferments', 'Time zone' => 'Europe/Lisbon', 'Elevation' => '12 m', 'Your name' => 'Runa Thistle', 'Sign-in name' => 'runa', 'Passphrase' => self::PASSPHRASE_OF_HER_OWN, 'Repeat passphrase' => self::PASSPHRASE_OF_HER_OWN, 'PIN' => '246810'] as $label => $text) {
+        foreach (
+            [
+                'Set-up code' => strtolower($code),
+                'Site name' => 'Saltmarsh Ferments',
+                'Time zone' => 'Europe/Lisbon',
+                'Elevation' => '12 m',
+                'Your name' => 'Runa Thistle',
+                'Sign-in name' => 'runa',
+                'Passphrase' => self::PASSPHRASE_OF_HER_OWN,
+                'Repeat passphrase' => self::PASSPHRASE_OF_HER_OWN,
+                'PIN' => '246810',
+            ] as $label => $text
+        ) {
             $this->fills($runa, $label, $text);
         }
         $runa->presses(WebDriverKeys::ENTER)->sees('The site is set up');
@@ -94,7 +115,12 @@ final class EmptyPlantTest extends BrowserTestCase
         $this->fillsAll($runa, ['Code on the label' => 'M-1', 'Name' => 'Bench meter', 'Resolution, mV' => '0.1']);
         $does('Add ');
         $this->next($runa, $does, 'An electrode', 'Add an electrode');
-        $this->fillsAll($runa, ['Code on the label' => 'E-1', 'Name' => 'Electrode one', 'First used on' => '2026-06-01', 'Stored wet since' => '2026-06-02']);
+        $this->fillsAll($runa, [
+            'Code on the label' => 'E-1',
+            'Name' => 'Electrode one',
+            'First used on' => '2026-06-01',
+            'Stored wet since' => '2026-06-02',
+        ]);
         $does('Add ');
         $runa->sees('Pair meter and electrode');
         $this->fillsAll($runa, ['Electrode or sensor' => 'E-1', 'Meter' => 'M-1']);
@@ -111,7 +137,13 @@ final class EmptyPlantTest extends BrowserTestCase
         $does('Use without correction');
         foreach ([['B-7', 'pH 7.00', '7.00'], ['B-4', 'pH 4.01', '4.01']] as [$lot, $label, $buffer]) {
             $this->next($runa, $does, 'Two buffers', 'Add a bottle');
-            $this->fillsAll($runa, ['Lot number' => $lot, 'Label' => $label, 'Buffer' => "technical $buffer", 'Printed expiry' => '2028-06-30', 'Opened on' => date('Y-m-d')]);
+            $this->fillsAll($runa, [
+                'Lot number' => $lot,
+                'Label' => $label,
+                'Buffer' => "technical $buffer",
+                'Printed expiry' => '2028-06-30',
+                'Opened on' => date('Y-m-d'),
+            ]);
             $does('Add ');
             $runa->sees("Bottle $lot");
         }
@@ -126,7 +158,13 @@ final class EmptyPlantTest extends BrowserTestCase
         $does('Start ');
         $this->next($runa, $does, 'The first calibration', 'Calibrate');
         $does('Start anyway');
-        foreach ([[-0.9, 'Accept 7.0', 'Accept 4.0'], [170.9, 'Accept 4.0', 'Accept read-back'], [-1.0, 'Accept read-back', 'Usable until']] as [$mv, $accept, $then]) {
+        foreach (
+            [
+                [-0.9, 'Accept 7.0', 'Accept 4.0'],
+                [170.9, 'Accept 4.0', 'Accept read-back'],
+                [-1.0, 'Accept read-back', 'Usable until'],
+            ] as [$mv, $accept, $then]
+        ) {
             $runa->sees($accept);
             $this->types($runa, $mv);
             $does($accept);

@@ -18,9 +18,17 @@ final class FindTest extends BrowserTestCase
         $oda->tabsTo('CS-0417')->presses(WebDriverKeys::ENTER)->sees('Sampling plan');
         self::assertStringContainsString('CS-0417', $oda->title());
 
-        $oda->leavesFields()->presses('/')->types('cs 0417')->presses(WebDriverKeys::ENTER)->waitsUntil(static fn(): bool => str_contains($oda->browser->getCurrentURL(), '/batches/'), 'the batch to open');
+        $oda->leavesFields()
+            ->presses('/')
+            ->types('cs 0417')
+            ->presses(WebDriverKeys::ENTER)
+            ->waitsUntil(static fn(): bool => str_contains($oda->browser->getCurrentURL(), '/batches/'), 'the batch to open');
         $oda->leavesFields()->presses('/')->types('durian')->presses(WebDriverKeys::ENTER)->sees('Nothing found for “durian”');
-        self::assertStringContainsString('durian', (string) $oda->browser->executeScript("return document.querySelector('[name=q]').value"), 'what was typed is kept');
+        self::assertStringContainsString(
+            'durian',
+            (string) $oda->browser->executeScript("return document.querySelector('[name=q]').value"),
+            'what was typed is kept',
+        );
     }
 
     public function test_on_a_phone_every_page_is_reached_through_site_by_right(): void

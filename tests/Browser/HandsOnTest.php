@@ -16,18 +16,48 @@ final class HandsOnTest extends BrowserTestCase
     public function test_the_whole_journey_by_touch_on_a_telephone_in_the_dark(): void
     {
         $oda = $this->atTheBench(390, 844, dark: true)->signsIn('oda', self::PASSPHRASE);
-        self::assertSame('rgb(26, 34, 39)', $oda->browser->executeScript("return getComputedStyle(document.querySelector('.surface')).backgroundColor"), 'the dark scheme');
+        self::assertSame(
+            'rgb(26, 34, 39)',
+            $oda->browser->executeScript("return getComputedStyle(document.querySelector('.surface')).backgroundColor"),
+            'the dark scheme',
+        );
 
-        $oda->touches('Calibrate: Calibrate E-07')->sees('read back in')->touches('Start anyway')->sees('Waiting for the electrode.')->chooses('speed', '60');
-        $oda->touches('pH 7.00 · Q-27')->seesAcceptAwake()->touches('Accept 7.0')->sees('4.01 now')
-            ->touches('pH 4.01 · Q-28')->seesAcceptAwake()->touches('Accept 4.0')->sees('Accept read-back')
-            ->touches('pH 4.01 reference · R-07')->seesAcceptAwake()->touches('Accept read-back')->sees('Usable until');
+        $oda->touches('Calibrate: Calibrate E-07')
+            ->sees('read back in')
+            ->touches('Start anyway')
+            ->sees('Waiting for the electrode.')
+            ->chooses('speed', '60');
+        $oda->touches('pH 7.00 · Q-27')
+            ->seesAcceptAwake()
+            ->touches('Accept 7.0')
+            ->sees('4.01 now')
+            ->touches('pH 4.01 · Q-28')
+            ->seesAcceptAwake()
+            ->touches('Accept 4.0')
+            ->sees('Accept read-back')
+            ->touches('pH 4.01 reference · R-07')
+            ->seesAcceptAwake()
+            ->touches('Accept read-back')
+            ->sees('Usable until');
         self::assertSame(Verdict::Pass, Calibration::query()->sole()->verdict);
 
-        $oda->touches('Measure a batch')->sees('Batches to measure')->touches('Measure CS-0417')->sees('Start measuring')->touches('Start measuring')->sees('Portion 1')->chooses('speed', '60');
-        $oda->touches('sample of CS-0417')->seesAcceptAwake()->touches('Accept portion 1')->sees('Portion 2')
-            ->touches('sample of CS-0417')->seesAcceptAwake()->touches('Accept portion 2')->sees('Not needed')
-            ->touches('Record reading on CS-0417')->sees('Recorded on CS-0417.');
+        $oda->touches('Measure a batch')
+            ->sees('Batches to measure')
+            ->touches('Measure CS-0417')
+            ->sees('Start measuring')
+            ->touches('Start measuring')
+            ->sees('Portion 1')
+            ->chooses('speed', '60');
+        $oda->touches('sample of CS-0417')
+            ->seesAcceptAwake()
+            ->touches('Accept portion 1')
+            ->sees('Portion 2')
+            ->touches('sample of CS-0417')
+            ->seesAcceptAwake()
+            ->touches('Accept portion 2')
+            ->sees('Not needed')
+            ->touches('Record reading on CS-0417')
+            ->sees('Recorded on CS-0417.');
 
         self::assertEqualsWithDelta(5.7, $this->decided(Measurement::query()->sole())->value, 0.02);
     }
@@ -35,8 +65,12 @@ final class HandsOnTest extends BrowserTestCase
     public function test_a_connection_lost_in_the_middle_of_a_run_loses_nothing(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
-        $oda->opens("/calibrate/{$this->pair()->id}")->taps('typed from a real meter')->taps('Start anyway')->sees('type what it shows')
-            ->fills('Potential', '-4,2')->fills('Temperature', '21,5');
+        $oda->opens("/calibrate/{$this->pair()->id}")
+            ->taps('typed from a real meter')
+            ->taps('Start anyway')
+            ->sees('type what it shows')
+            ->fills('Potential', '-4,2')
+            ->fills('Temperature', '21,5');
 
         $this->connection($oda, lost: true);
         $oda->watches()->taps('Accept 7.0')->sees('No connection. What you typed');
@@ -45,7 +79,10 @@ final class HandsOnTest extends BrowserTestCase
         $this->connection($oda, lost: false);
         $oda->browser->navigate()->refresh();
         $oda->sees('is back; it was not recorded yet');
-        self::assertSame(['-4,2', '21,5'], $oda->browser->executeScript("return ['mv', 'celsius'].map((name) => document.querySelector('[name=' + name + ']').value)"));
+        self::assertSame(
+            ['-4,2', '21,5'],
+            $oda->browser->executeScript("return ['mv', 'celsius'].map((name) => document.querySelector('[name=' + name + ']').value)"),
+        );
 
         $oda->watches()->taps('Accept 7.0')->sees('4.01 now');
         self::assertSame(-4.2, CalibrationPoint::query()->sole()->mv);
@@ -55,7 +92,12 @@ final class HandsOnTest extends BrowserTestCase
     public function test_a_live_trace_goes_on_when_the_connection_is_back(): void
     {
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
-        $oda->opens("/calibrate/{$this->pair()->id}")->taps('Start anyway')->sees('Waiting for the electrode.')->chooses('speed', '30')->taps('pH 7.00 · Q-27')->sees('of 30 s');
+        $oda->opens("/calibrate/{$this->pair()->id}")
+            ->taps('Start anyway')
+            ->sees('Waiting for the electrode.')
+            ->chooses('speed', '30')
+            ->taps('pH 7.00 · Q-27')
+            ->sees('of 30 s');
 
         $this->connection($oda, lost: true);
         $oda->sees('No connection.');
@@ -71,7 +113,12 @@ final class HandsOnTest extends BrowserTestCase
         $pin = self::PIN;
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/batches')->sees('CS-0417');
 
-        $oda->taps('Oda Venn')->sees('Who is at the bench?')->taps('Perrin Quillby')->sees('PIN')->types($pin)->presses(WebDriverKeys::ENTER);
+        $oda->taps('Oda Venn')
+            ->sees('Who is at the bench?')
+            ->taps('Perrin Quillby')
+            ->sees('PIN')
+            ->types($pin)
+            ->presses(WebDriverKeys::ENTER);
 
         $oda->sees('Perrin Quillby is at the bench.');
         self::assertStringEndsWith('/batches', $oda->browser->getCurrentURL());
@@ -80,15 +127,27 @@ final class HandsOnTest extends BrowserTestCase
     public function test_a_common_passphrase_is_refused_and_a_new_one_ends_every_other_session(): void
     {
         $elsewhere = $this->atTheBench(390, 844)->signsIn('oda', self::PASSPHRASE)->opens('/batches')->sees('CS-0417');
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/yourself')->taps('Passphrase, PIN and sessions')->sees('this device');
+        $oda = $this->atTheBench()
+            ->signsIn('oda', self::PASSPHRASE)
+            ->opens('/yourself')
+            ->taps('Passphrase, PIN and sessions')
+            ->sees('this device');
         self::assertSame(1, $oda->browser->executeScript('return document.querySelectorAll("main form[action*=sessions]").length'));
-        $types = static fn(string $now, string $new) => $oda->fills('Current passphrase', $now)->fills('New passphrase', $new)->fills('Repeat new passphrase', $new)->taps('Change passphrase');
+        $types = static fn(string $now, string $new) => $oda
+            ->fills('Current passphrase', $now)
+            ->fills('New passphrase', $new)
+            ->fills('Repeat new passphrase', $new)
+            ->taps('Change passphrase');
 
         $types('not hers', 'kettle and nine herons')->sees('That is not your passphrase.');
         $types(self::PASSPHRASE, 'Password12345')->sees('very common');
         $types(self::PASSPHRASE, 'kettle and nine herons')->sees('Passphrase changed.')->sees('this device');
 
-        self::assertSame(0, $oda->browser->executeScript('return document.querySelectorAll("main form[action*=sessions]").length'), 'no other session is left');
+        self::assertSame(
+            0,
+            $oda->browser->executeScript('return document.querySelectorAll("main form[action*=sessions]").length'),
+            'no other session is left',
+        );
         $elsewhere->opens('/batches')->sees('Passphrase');
         self::assertStringEndsWith('/sign-in', $elsewhere->browser->getCurrentURL());
     }
@@ -109,15 +168,32 @@ final class HandsOnTest extends BrowserTestCase
         $this->calibrate();
         $oda = $this->atTheBench(390, 844)->signsIn('oda', self::PASSPHRASE);
         $small = [];
-        foreach (['/', '/ready', '/calibrate', "/calibrate/{$this->pair()->id}", '/measure', "/measure/{$this->batch()->id}", '/batches', "/batches/{$this->batch()->id}", '/hands', "/pairs/{$this->pair()->id}/check"] as $path) {
-            $found = $oda->opens($path)->browser->executeScript(<<<'JS'
+        foreach (
+            [
+                '/',
+                '/ready',
+                '/calibrate',
+                "/calibrate/{$this->pair()->id}",
+                '/measure',
+                "/measure/{$this->batch()->id}",
+                '/batches',
+                "/batches/{$this->batch()->id}",
+                '/hands',
+                "/pairs/{$this->pair()->id}/check",
+            ] as $path
+        ) {
+            $found = $oda->opens($path)->browser->executeScript(
+                <<<'JS'
                 // A link within a sentence may be as tall as its line.
                 const inSentence = (e) => e.tagName === 'A' && e.closest('p, dd, dt, small') !== null;
-                return [...document.querySelectorAll('main a, main button, main select, main input:not([type=hidden]):not([type=checkbox]):not([type=radio]), nav li a, .hands a, .hands button')]
+                return [...document.querySelectorAll('main a, main button, main select, main '
+                    . 'input:not([type=hidden]):not([type=checkbox]):not([type=radio]), nav li a, .hands a, .hands button')]
                     .filter((e) => e.offsetParent !== null && !inSentence(e) && e.getBoundingClientRect().height < 43.5)
                     .map((e) => `${location.pathname} ${e.innerText.trim() || e.name} ${Math.round(e.getBoundingClientRect().height)} px`);
-                JS);
-            array_push($small, ...(is_array($found) ? $found : []));
+                JS
+                ,
+            );
+            array_push($small, ...is_array($found) ? $found : []);
         }
 
         self::assertSame([], $small);
@@ -127,16 +203,40 @@ final class HandsOnTest extends BrowserTestCase
     private function connection(Person $person, bool $lost): void
     {
         $person->chromium->tells('Network.enable');
-        $person->chromium->tells('Network.emulateNetworkConditions', ['offline' => $lost, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $person->chromium->tells('Network.emulateNetworkConditions', [
+            'offline' => $lost,
+            'latency' => 0,
+            'downloadThroughput' => -1,
+            'uploadThroughput' => -1,
+        ]);
     }
 
     public function test_a_new_person_joins_by_code_with_the_keyboard_alone_and_is_signed_out_when_disabled(): void
     {
-        $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens('/people')->fills('Name', 'Runa Thistle')->fills('Sign-in name', 'runa')->taps('Invite')->sees('is the invitation code of Runa Thistle');
+        $sela = $this->atTheBench()
+            ->signsIn('sela', self::PASSPHRASE)
+            ->opens('/people')
+            ->fills('Name', 'Runa Thistle')
+            ->fills('Sign-in name', 'runa')
+            ->taps('Invite')
+            ->sees('is the invitation code of Runa Thistle');
         self::assertSame(1, preg_match('/[A-Z0-9]{4}-[A-Z0-9]{4}-[A-Z0-9]{4}/', $sela->page(), $code));
 
-        $runa = $this->atTheBench(390, 844)->opens('/sign-in')->tabsTo('I have an invitation code')->presses(WebDriverKeys::ENTER)->sees('Choose a passphrase and a PIN');
-        $runa->types($code[0] ?? "")->presses(WebDriverKeys::TAB)->types('three words and a comma')->presses(WebDriverKeys::TAB)->types('three words and a comma')->presses(WebDriverKeys::TAB)->types('246810')->presses(WebDriverKeys::ENTER)->sees('Welcome, Runa Thistle.');
+        $runa = $this->atTheBench(390, 844)
+            ->opens('/sign-in')
+            ->tabsTo('I have an invitation code')
+            ->presses(WebDriverKeys::ENTER)
+            ->sees('Choose a passphrase and a PIN');
+        $runa
+            ->types($code[0] ?? '')
+            ->presses(WebDriverKeys::TAB)
+            ->types('three words and a comma')
+            ->presses(WebDriverKeys::TAB)
+            ->types('three words and a comma')
+            ->presses(WebDriverKeys::TAB)
+            ->types('246810')
+            ->presses(WebDriverKeys::ENTER)
+            ->sees('Welcome, Runa Thistle.');
         self::assertFalse($runa->scrollsSideways());
     }
 }

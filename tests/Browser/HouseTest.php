@@ -58,7 +58,12 @@ final class HouseTest extends BrowserTestCase
         $sockets = [];
         for ($i = 0; $i < 500; $i++) {
             $socket = $this->connect();
-            fwrite($socket, "GET /up HTTP/1.1\r\nHost: 127.0.0.1\r\nCookie: rheacid_" . basename((string) getenv('RHEACID_HOME')) . "=chosen-$i\r\nConnection: close\r\n\r\n");
+            fwrite(
+                $socket,
+                "GET /up HTTP/1.1\r\nHost: 127.0.0.1\r\nCookie: rheacid_"
+                    . basename((string) getenv('RHEACID_HOME'))
+                    . "=chosen-$i\r\nConnection: close\r\n\r\n",
+            );
             $sockets[] = $socket;
         }
         $answers = array_count_values(array_map(static fn($socket): int => (int) substr((string) fgets($socket), 9, 3), $sockets));

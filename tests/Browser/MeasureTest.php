@@ -23,7 +23,10 @@ use Rheacid\Models\RoundStop;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\SiteClock;
 
-/** Every kind of sample at the bench: a round of vats, a day on paper, wine by both schools, beer with its gas, brine and pieces, sausage, rice. */
+/**
+ * Every kind of sample at the bench: a round of vats, a day on paper, wine by both schools, beer with its gas, brine and pieces, sausage,
+ * rice.
+ */
 final class MeasureTest extends BrowserTestCase
 {
     private CarbonImmutable $now;
@@ -39,10 +42,26 @@ final class MeasureTest extends BrowserTestCase
     public function test_a_round_of_six_vats_takes_enter_and_numbers_alone(): void
     {
         foreach (['CS-0501' => 'vat 5', 'CS-0502' => 'vat 6', 'CS-0503' => 'vat 11'] as $code => $vessel) {
-            $this->actingAs($this->people['checker'])->post('/batches', ['product' => $this->batch()->product_id, 'code' => $code, 'vessel' => $vessel, 'size' => '90 kg', 'form' => self::formId()])->assertSessionHasNoErrors();
+            $this->actingAs($this->people['checker'])
+                ->post('/batches', [
+                    'product' => $this->batch()->product_id,
+                    'code' => $code,
+                    'vessel' => $vessel,
+                    'size' => '90 kg',
+                    'form' => self::formId(),
+                ])
+                ->assertSessionHasNoErrors();
         }
         $this->nowAtTheBench();
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/rounds/new')->sees('Due now')->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->leavesFields()->presses(WebDriverKeys::ENTER)->sees('Round · 1 of 6');
+        $oda = $this->atTheBench()
+            ->signsIn('oda', self::PASSPHRASE)
+            ->opens('/rounds/new')
+            ->sees('Due now')
+            ->chooses('pair', (string) $this->pair()->id)
+            ->chooses('thermometer', (string) $this->thermometer()->id)
+            ->leavesFields()
+            ->presses(WebDriverKeys::ENTER)
+            ->sees('Round · 1 of 6');
 
         $found = ['vat 1' => 4.2, 'vat 2' => 5.9, 'vat 4' => 4.3, 'vat 5' => 5.5, 'vat 6' => 5.4, 'vat 11' => 5.3];
         foreach (array_keys($found) as $i => $vessel) {
@@ -60,7 +79,16 @@ final class MeasureTest extends BrowserTestCase
     public function test_cups_drawn_first_are_read_by_codes_and_named_at_the_end(): void
     {
         $this->nowAtTheBench();
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/rounds/new')->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->taps('At the bench: draw all cups first')->leavesFields()->presses(WebDriverKeys::ENTER)->sees('Draw 3 cups.')->sees('vat 2 · CS-0417');
+        $oda = $this->atTheBench()
+            ->signsIn('oda', self::PASSPHRASE)
+            ->opens('/rounds/new')
+            ->chooses('pair', (string) $this->pair()->id)
+            ->chooses('thermometer', (string) $this->thermometer()->id)
+            ->taps('At the bench: draw all cups first')
+            ->leavesFields()
+            ->presses(WebDriverKeys::ENTER)
+            ->sees('Draw 3 cups.')
+            ->sees('vat 2 · CS-0417');
         $oda->leavesFields()->presses(WebDriverKeys::ENTER);
         $codes = RoundStop::query()->orderBy('position')->pluck('cup_code');
         foreach ($codes as $i => $code) {
@@ -71,7 +99,9 @@ final class MeasureTest extends BrowserTestCase
             }
         }
 
-        $oda->sees('Round · results')->sees('vat 2 · CS-0417')->sees("cup {$codes[0]}");
+        $oda->sees('Round · results')
+            ->sees('vat 2 · CS-0417')
+            ->sees("cup {$codes[0]}");
     }
 
     public function test_a_day_on_paper_is_entered_together_with_its_own_times(): void
@@ -80,10 +110,26 @@ final class MeasureTest extends BrowserTestCase
         $this->calibrate();
         $this->vouch();
         CarbonImmutable::setTestNow();
-        $lines = array_map(fn(int $i): string => sprintf('%s; %s; %s; 21,4', SiteClock::local($this->now->subMinutes(400 - 30 * $i))->format('Y-m-d H:i'), $this->shown(4.7 - 0.02 * $i), $this->shown(4.71 - 0.02 * $i)), range(0, 9));
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/measure/{$this->batch()->id}")->taps('Readings from paper')->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id);
+        $lines = array_map(
+            fn(int $i): string => sprintf(
+                '%s; %s; %s; 21,4',
+                SiteClock::local($this->now->subMinutes(400 - 30 * $i))->format('Y-m-d H:i'),
+                $this->shown(4.7 - 0.02 * $i),
+                $this->shown(4.71 - 0.02 * $i),
+            ),
+            range(0, 9),
+        );
+        $oda = $this->atTheBench()
+            ->signsIn('oda', self::PASSPHRASE)
+            ->opens("/measure/{$this->batch()->id}")
+            ->taps('Readings from paper')
+            ->chooses('pair', (string) $this->pair()->id)
+            ->chooses('thermometer', (string) $this->thermometer()->id);
 
-        $oda->fills('Readings', implode("\n", $lines))->taps('Each was stable')->taps('Record readings')->sees('10 readings recorded, marked as entered late.');
+        $oda->fills('Readings', implode("\n", $lines))
+            ->taps('Each was stable')
+            ->taps('Record readings')
+            ->sees('10 readings recorded, marked as entered late.');
 
         self::assertSame(10, Measurement::query()->count());
     }
@@ -92,11 +138,22 @@ final class MeasureTest extends BrowserTestCase
     {
         $wine = $this->begun('white-wine', 'WW-0001');
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens('/ready/add/bottle');
-        $oda->fills('Lot number', 'W-03')->fills('Label', 'pH 3.00')->chooses('kind', 'buffer')->chooses('buffer', 'technical-3.00')->fills('Printed expiry', $this->now->addYear()->toDateString())->taps('Add ')->sees('W-03');
+        $oda->fills('Lot number', 'W-03')
+            ->fills('Label', 'pH 3.00')
+            ->chooses('kind', 'buffer')
+            ->chooses('buffer', 'technical-3.00')
+            ->fills('Printed expiry', $this->now->addYear()->toDateString())
+            ->taps('Add ')
+            ->sees('W-03');
 
         foreach ([['Q-31', true], ['W-03', false]] as [$acid, $isOutside]) {
             $this->calibrateOn(['Q-29', $acid]);
-            $oda->opens("/measure/$wine->id")->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->chooses('stage', 'finished')->taps('typed from a real meter')->taps('Start measuring');
+            $oda->opens("/measure/$wine->id")
+                ->chooses('pair', (string) $this->pair()->id)
+                ->chooses('thermometer', (string) $this->thermometer()->id)
+                ->chooses('stage', 'finished')
+                ->taps('typed from a real meter')
+                ->taps('Start measuring');
             $this->typesPortions($oda, 3.3)->taps('Record reading on WW-0001')->sees('Recorded on WW-0001.');
             self::assertSame($isOutside, str_contains($oda->page(), '0.70 outside the buffers'), $acid);
         }
@@ -107,14 +164,32 @@ final class MeasureTest extends BrowserTestCase
     public function test_beer_is_poured_until_two_readings_in_a_row_agree(): void
     {
         $beer = $this->begun('beer-ale', 'AL-0001');
-        DB::table('bench_cups')->where('batch_id', $beer->id)->update(['ph' => 4.1]);
+        DB::table('bench_cups')
+            ->where('batch_id', $beer->id)
+            ->update(['ph' => 4.1]);
         $this->nowAtTheBench();
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/measure/$beer->id")->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->taps('from the simulated bench')->taps('Start measuring')->sees('Portion 1, degassed')->chooses('speed', '60');
+        $oda = $this->atTheBench()
+            ->signsIn('oda', self::PASSPHRASE)
+            ->opens("/measure/$beer->id")
+            ->chooses('pair', (string) $this->pair()->id)
+            ->chooses('thermometer', (string) $this->thermometer()->id)
+            ->taps('from the simulated bench')
+            ->taps('Start measuring')
+            ->sees('Portion 1, degassed')
+            ->chooses('speed', '60');
 
         $isGone = static fn(): bool => str_contains($oda->page(), 'Not needed');
         for ($portion = 1; $portion <= 5 && !$isGone(); $portion++) {
-            $portion === 1 ? $oda->taps('sample of AL-0001') : $oda->taps('Pour ')->sees($portion === 2 ? 'poured once' : 'poured ' . ($portion - 1) . ' times');
-            $oda->seesAcceptAwake()->taps("Accept portion $portion")->waitsUntil(static fn(): bool => str_contains($oda->page(), 'Not needed') || str_contains($oda->page(), 'Portion ' . ($portion + 1)), 'the portion to be kept');
+            $portion === 1
+                ? $oda->taps('sample of AL-0001')
+                : $oda->taps('Pour ')->sees($portion === 2 ? 'poured once' : 'poured ' . ($portion - 1) . ' times');
+            $oda->seesAcceptAwake()
+                ->taps("Accept portion $portion")
+                ->waitsUntil(
+                    static fn(): bool => str_contains($oda->page(), 'Not needed')
+                        || str_contains($oda->page(), 'Portion ' . ($portion + 1)),
+                    'the portion to be kept',
+                );
         }
         $oda->sees('Not needed: the last two agree within 0.02')->taps('Record reading on AL-0001')->sees('Recorded on AL-0001.');
 
@@ -137,8 +212,21 @@ final class MeasureTest extends BrowserTestCase
         CarbonImmutable::setTestNow();
         $this->nowAtTheBench();
 
-        $oda = $this->atTheBench(390, 844)->signsIn('oda', self::PASSPHRASE)->opens("/measure/$kraut->id")->chooses('stage', 'equilibrium')->chooses('place', 'brine')->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->taps('typed from a real meter')->taps('Start measuring');
-        $this->typesPortions($oda, 3.9)->taps('Record reading on KR-0001')->sees('Measure solids')->taps('Measure solids')->taps('typed from a real meter')->taps('Start measuring');
+        $oda = $this->atTheBench(390, 844)
+            ->signsIn('oda', self::PASSPHRASE)
+            ->opens("/measure/$kraut->id")
+            ->chooses('stage', 'equilibrium')
+            ->chooses('place', 'brine')
+            ->chooses('pair', (string) $this->pair()->id)
+            ->chooses('thermometer', (string) $this->thermometer()->id)
+            ->taps('typed from a real meter')
+            ->taps('Start measuring');
+        $this->typesPortions($oda, 3.9)
+            ->taps('Record reading on KR-0001')
+            ->sees('Measure solids')
+            ->taps('Measure solids')
+            ->taps('typed from a real meter')
+            ->taps('Start measuring');
         $this->typesPortions($oda, 3.93)->taps('Record reading on KR-0001')->sees('Critical limit met. Critical, at equilibrium');
         self::assertStringNotContainsString('Equilibrium is not proven', $oda->page());
     }
@@ -152,9 +240,19 @@ final class MeasureTest extends BrowserTestCase
         CarbonImmutable::setTestNow();
         $this->calibrate(electrode: 'E-09');
         $this->vouch(electrode: 'E-09');
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/measure/$sausage->id")->taps('· change')->sees('it asks for a spear tip')->chooses('thermometer', (string) $this->thermometer()->id)->chooses('stage', 'finished');
+        $oda = $this->atTheBench()
+            ->signsIn('oda', self::PASSPHRASE)
+            ->opens("/measure/$sausage->id")
+            ->taps('· change')
+            ->sees('it asks for a spear tip')
+            ->chooses('thermometer', (string) $this->thermometer()->id)
+            ->chooses('stage', 'finished');
         foreach ([['piece 1', 4.9], ['piece 2', 5.12], ['piece 3', 4.95]] as $i => [$piece, $ph]) {
-            $oda->chooses('place', $piece)->chooses('pair', (string) $this->pair('E-09')->id)->taps('typed from a real meter')->taps('Pilot hole made')->taps('Start measuring');
+            $oda->chooses('place', $piece)
+                ->chooses('pair', (string) $this->pair('E-09')->id)
+                ->taps('typed from a real meter')
+                ->taps('Pilot hole made')
+                ->taps('Start measuring');
             $this->typesPortions($oda, $ph)->taps('Record reading on SA-0001')->sees('Recorded on SA-0001.');
             if ($i < 2) {
                 $oda->taps('Measure piece ' . ($i + 2))->sees('Start measuring');
@@ -170,8 +268,23 @@ final class MeasureTest extends BrowserTestCase
     {
         $rice = $this->begun('acidified-rice', 'RI-0001');
         $this->nowAtTheBench();
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/measure/$rice->id")->sees('Start measuring')->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->taps('from the simulated bench')->taps('Start measuring')->sees('Portion 1')->chooses('speed', '60');
-        $oda->taps('sample of RI-0001')->sees('still')->taps('Stir into water')->sees('Stirred into water')->seesAcceptAwake()->taps('Accept portion 1')->sees('Portion 2');
+        $oda = $this->atTheBench()
+            ->signsIn('oda', self::PASSPHRASE)
+            ->opens("/measure/$rice->id")
+            ->sees('Start measuring')
+            ->chooses('pair', (string) $this->pair()->id)
+            ->chooses('thermometer', (string) $this->thermometer()->id)
+            ->taps('from the simulated bench')
+            ->taps('Start measuring')
+            ->sees('Portion 1')
+            ->chooses('speed', '60');
+        $oda->taps('sample of RI-0001')
+            ->sees('still')
+            ->taps('Stir into water')
+            ->sees('Stirred into water')
+            ->seesAcceptAwake()
+            ->taps('Accept portion 1')
+            ->sees('Portion 2');
 
         self::assertTrue(Replicate::query()->sole()->settled);
     }
@@ -190,18 +303,38 @@ final class MeasureTest extends BrowserTestCase
         $run = $this->openRun([$lots[0], $lots[1]]);
         $accept = app(AcceptPoint::class);
         foreach ([$lots[0], $lots[1], $lots[0]] as $station => $code) {
-            $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), $station, $this->typed($this->shown($this->lot($code)->buffer()->phAt(21))), self::answers('typed by a test'));
+            $accept(
+                $this->people['checker'],
+                IdempotencyKey::own(),
+                $run->refresh(),
+                $station,
+                $this->typed($this->shown($this->lot($code)->buffer()->phAt(21))),
+                self::answers('typed by a test'),
+            );
         }
         $this->vouch();
     }
 
     private function begun(string $product, string $code): Batch
     {
-        $this->actingAs($this->people['lead'])->post("/products/library/$product", ['form' => self::formId()])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['lead'])
+            ->post("/products/library/$product", ['form' => self::formId()])
+            ->assertSessionHasNoErrors();
         $taken = Product::query()->where('code', $product)->sole();
-        $this->post('/batches', ['product' => $taken->id, 'code' => $code, 'vessel' => 'tank 1', 'size' => '600 L', 'route' => $taken->routeNames()[0] ?? null, 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post('/batches', [
+            'product' => $taken->id,
+            'code' => $code,
+            'vessel' => 'tank 1',
+            'size' => '600 L',
+            'route' => $taken->routeNames()[0] ?? null,
+            'form' => self::formId(),
+        ])->assertSessionHasNoErrors();
         foreach ($this->batch($code)->load(Batch::JUDGED)->asks() as $condition) {
-            $this->post("/batches/{$this->batch($code)->id}/answers", ['condition' => $condition, 'answer' => 'yes', 'form' => self::formId()])->assertSessionHasNoErrors();
+            $this->post("/batches/{$this->batch($code)->id}/answers", [
+                'condition' => $condition,
+                'answer' => 'yes',
+                'form' => self::formId(),
+            ])->assertSessionHasNoErrors();
         }
         CarbonImmutable::setTestNow();
 
@@ -211,7 +344,11 @@ final class MeasureTest extends BrowserTestCase
     private function typesPortions(Person $oda, float $ph): Person
     {
         foreach ([1, 2] as $portion) {
-            $oda->sees("Portion $portion")->fills('Potential', (string) $this->shown($ph))->fills('Temperature', '21,4')->watches()->taps("Accept portion $portion");
+            $oda->sees("Portion $portion")
+                ->fills('Potential', (string) $this->shown($ph))
+                ->fills('Temperature', '21,4')
+                ->watches()
+                ->taps("Accept portion $portion");
         }
 
         return $oda->sees('Not needed');
@@ -219,7 +356,16 @@ final class MeasureTest extends BrowserTestCase
 
     private function drawn(string $code, string $place, float $ph, ?Measurement $with): Measurement
     {
-        $draft = (new BeginMeasuring())($this->people['checker'], IdempotencyKey::own(), $this->batch($code), $this->pair(), $this->thermometer(), new Drawn(Stage::Equilibrium, $place, CarbonImmutable::now(), $with?->occasion), [], Source::Typed);
+        $draft = (new BeginMeasuring())(
+            $this->people['checker'],
+            IdempotencyKey::own(),
+            $this->batch($code),
+            $this->pair(),
+            $this->thermometer(),
+            new Drawn(Stage::Equilibrium, $place, CarbonImmutable::now(), $with?->occasion),
+            [],
+            Source::Typed,
+        );
         foreach ([1, 2] as $portion) {
             (new AcceptReplicate())($this->people['checker'], IdempotencyKey::own(), $draft, $this->typed($this->shown($ph), 21.4), null);
         }

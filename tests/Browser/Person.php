@@ -34,7 +34,12 @@ final class Person
 
     public function signsIn(string $username, string $passphrase): self
     {
-        return $this->opens('/sign-in')->types($username)->presses(WebDriverKeys::TAB)->types($passphrase)->presses(WebDriverKeys::ENTER)->sees('Today');
+        return $this->opens('/sign-in')
+            ->types($username)
+            ->presses(WebDriverKeys::TAB)
+            ->types($passphrase)
+            ->presses(WebDriverKeys::ENTER)
+            ->sees('Today');
     }
 
     /** Types where the focus is, as a keyboard does. */
@@ -86,7 +91,10 @@ final class Person
         $this->touches++;
         $element = $this->named($name);
         $this->browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
-        $place = $this->browser->executeScript('const r = arguments[0].getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2];', [$element]);
+        $place = $this->browser->executeScript(
+            'const r = arguments[0].getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2];',
+            [$element],
+        );
         assert(is_array($place));
         foreach ([['touchStart', [['x' => $place[0], 'y' => $place[1]]]], ['touchEnd', []]] as [$type, $points]) {
             $this->chromium->tells('Input.dispatchTouchEvent', ['type' => $type, 'touchPoints' => $points]);
@@ -113,7 +121,10 @@ final class Person
     public function sets(string $label, string $moment): self
     {
         $field = $this->found(WebDriverBy::xpath("//*[@id = //label[normalize-space() = '$label']/@for]"));
-        $this->browser->executeScript('arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event("input", { bubbles: true }))', [$field, $moment]);
+        $this->browser->executeScript(
+            'arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event("input", { bubbles: true }))',
+            [$field, $moment],
+        );
 
         return $this;
     }
@@ -136,7 +147,10 @@ final class Person
     /** Looks at the typed number until the ring is full. */
     public function watches(): self
     {
-        $this->lets(61)->waitsUntil(fn(): bool => (string) $this->browser->executeScript("return document.querySelector('[name=watched_s]').value") !== '', 'the ring to be full');
+        $this->lets(61)->waitsUntil(
+            fn(): bool => (string) $this->browser->executeScript("return document.querySelector('[name=watched_s]').value") !== '',
+            'the ring to be full',
+        );
 
         return $this;
     }
@@ -144,7 +158,10 @@ final class Person
     /** The reading has become stable: Accept is awake. */
     public function seesAcceptAwake(): self
     {
-        $this->waitsUntil(fn(): bool => $this->browser->findElements(WebDriverBy::cssSelector('[data-accept][aria-disabled=false]')) !== [], 'Accept to wake');
+        $this->waitsUntil(
+            fn(): bool => $this->browser->findElements(WebDriverBy::cssSelector('[data-accept][aria-disabled=false]')) !== [],
+            'Accept to wake',
+        );
 
         return $this;
     }
@@ -176,12 +193,19 @@ final class Person
 
     public function scrollsSideways(): bool
     {
-        return (bool) $this->browser->executeScript('return document.documentElement.scrollWidth > document.documentElement.clientWidth + 1');
+        return (bool) $this->browser->executeScript(
+            'return document.documentElement.scrollWidth > document.documentElement.clientWidth + 1',
+        );
     }
 
     public function named(string $name): RemoteWebElement
     {
-        return $this->found(WebDriverBy::xpath("//*[self::a or self::button or self::summary or self::label][not(@aria-hidden = 'true')][contains(normalize-space(), '$name')]"));
+        return $this->found(
+            WebDriverBy::xpath(
+                "//*[self::a or self::button or self::summary or self::label][not(@aria-hidden = 'true')][contains(normalize-space(), "
+                    . "'$name')]",
+            ),
+        );
     }
 
     /** Waits for it: on a slow machine a page may be on its way still. */
@@ -203,7 +227,11 @@ final class Person
     /** Opens what it is folded away in, as a person does who looks for it. */
     private function opened(RemoteWebElement $element): RemoteWebElement
     {
-        $this->browser->executeScript('for (let at = arguments[0].closest("details:not([open])"); at; at = at.parentElement.closest("details:not([open])")) { const summary = at.querySelector(":scope > summary"); if (!summary.contains(arguments[0])) summary.click(); }', [$element]);
+        $this->browser->executeScript(
+            'for (let at = arguments[0].closest("details:not([open])"); at; at = at.parentElement.closest("details:not([open])")) { const '
+                . 'summary = at.querySelector(":scope > summary"); if (!summary.contains(arguments[0])) summary.click(); }',
+            [$element],
+        );
 
         return $element;
     }
@@ -245,11 +273,14 @@ final class Person
 
     private function focused(): string
     {
-        return (string) $this->browser->executeScript(<<<'JS'
+        return (string) $this->browser->executeScript(
+            <<<'JS'
             const here = document.activeElement;
             if (here === document.body) return '';
             const label = here.labels && here.labels.length ? here.labels[0].innerText : '';
             return [label, here.getAttribute('aria-label') ?? '', here.innerText ?? ''].join(' ').replace(/\s+/g, ' ').trim().slice(0, 80);
-            JS);
+            JS
+            ,
+        );
     }
 }

@@ -24,7 +24,10 @@ final class SettingsTest extends BrowserTestCase
         $drawn = $from->subMinutes(30);
         $wall = $drawn->setTimezone('Europe/Dublin')->format('Y-m-d\TH:i');
 
-        $sela->opens("/measure/{$this->batch()->id}/other")->chooses('of', 'temperature|core')->fills('Value', '21.4');
+        $sela
+            ->opens("/measure/{$this->batch()->id}/other")
+            ->chooses('of', 'temperature|core')
+            ->fills('Value', '21.4');
         $sela->chooses('thermometer', (string) $this->thermometer()->id);
         $this->writes($sela, 'drawn_at', $wall);
         $this->writes($sela, 'measured_at', $wall);
@@ -39,12 +42,29 @@ final class SettingsTest extends BrowserTestCase
     public function test_a_lead_sets_up_an_authenticator_and_signs_in_with_it(): void
     {
         $sela = $this->atTheBench()->signsIn('sela', self::PASSPHRASE)->opens('/yourself/code')->sees('scan the code or type the key');
-        $sela->waitsUntil(static fn(): bool => (bool) $sela->browser->executeScript("const c = document.querySelector('canvas'); return !c.hidden && new Set(c.getContext('2d').getImageData(0, 0, c.width, c.height).data).size > 1"), 'the square to be drawn');
+        $sela->waitsUntil(
+            static fn(): bool => (bool) $sela->browser->executeScript(
+                "const c = document.querySelector('canvas'); return !c.hidden && new Set(c.getContext('2d').getImageData(0, 0, c.width, "
+                    . "c.height).data).size > 1",
+            ),
+            'the square to be drawn',
+        );
         $key = (string) $sela->browser->executeScript("return document.querySelector('.secret').innerText.replace(/\\s/g, '')");
-        $sela->fills('Authenticator code', $this->code($key))->fills('Passphrase', self::PASSPHRASE)->leavesFields()->presses(WebDriverKeys::ENTER)->sees('They are shown only now.');
+        $sela
+            ->fills('Authenticator code', $this->code($key))
+            ->fills('Passphrase', self::PASSPHRASE)
+            ->leavesFields()
+            ->presses(WebDriverKeys::ENTER)
+            ->sees('They are shown only now.');
         $recovery = (string) $sela->browser->executeScript("return document.querySelector('.codes li').innerText");
 
-        $sela->taps('Sign out')->sees('I have an invitation code')->fills('Sign-in name', 'sela')->fills('Passphrase', self::PASSPHRASE)->presses(WebDriverKeys::ENTER)->sees('Authenticator code');
+        $sela
+            ->taps('Sign out')
+            ->sees('I have an invitation code')
+            ->fills('Sign-in name', 'sela')
+            ->fills('Passphrase', self::PASSPHRASE)
+            ->presses(WebDriverKeys::ENTER)
+            ->sees('Authenticator code');
         $sela->types('123456')->presses(WebDriverKeys::ENTER)->sees('That code is not valid');
         $sela->taps('I do not have my phone')->fills('Recovery code', $recovery)->presses(WebDriverKeys::ENTER)->sees('Sela Thornmere');
     }

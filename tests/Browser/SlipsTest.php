@@ -33,16 +33,42 @@ final class SlipsTest extends BrowserTestCase
     {
         $this->before(1, 97.0);
         $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
-        $oda->opens("/calibrate/{$this->pair()->id}")->taps('change')->chooses('thermometer', (string) $this->probe()?->id)->taps('typed from a real meter')->taps('Start anyway')->sees('type what it shows');
-        foreach ([['Q-27', 'Accept 7.0', '4.01 now'], ['Q-28', 'Accept 4.0', 'Accept read-back'], ['R-07', 'Accept read-back', 'Use with care.']] as [$lot, $accept, $then]) {
+        $oda->opens("/calibrate/{$this->pair()->id}")
+            ->taps('change')
+            ->chooses('thermometer', (string) $this->probe()?->id)
+            ->taps('typed from a real meter')
+            ->taps('Start anyway')
+            ->sees('type what it shows');
+        foreach (
+            [
+                ['Q-27', 'Accept 7.0', '4.01 now'],
+                ['Q-28', 'Accept 4.0', 'Accept read-back'],
+                ['R-07', 'Accept read-back', 'Use with care.'],
+            ] as [$lot, $accept, $then]
+        ) {
             // Truly at 8 °C, typed as the room.
-            $oda->fills('Potential', (string) $this->shown($this->lot($lot)->buffer()->phAt(8), 97.0, celsius: 8))->fills('Temperature', '21')->watches()->taps($accept)->sees($then);
+            $oda->fills('Potential', (string) $this->shown($this->lot($lot)->buffer()->phAt(8), 97.0, celsius: 8))
+                ->fills('Temperature', '21')
+                ->watches()
+                ->taps($accept)
+                ->sees($then);
         }
         $oda->sees('As found, a buffer read')->sees('Question the new buffers first')->sees('Not yet for critical or legal limits.');
-        self::assertContains(FindingCode::AsFoundJumped, array_column(Calibration::query()->orderByDesc('id')->firstOrFail()->found(), 'code'));
+        self::assertContains(
+            FindingCode::AsFoundJumped,
+            array_column(Calibration::query()->orderByDesc('id')->firstOrFail()->found(), 'code'),
+        );
 
-        $oda->opens("/pairs/{$this->pair()->id}/check")->sees('In doubt.')->chooses('lot', 'Q-31')->chooses('thermometer', (string) $this->thermometer()->id)->taps('Or type from a real meter')
-            ->fills('Potential', (string) $this->shown($this->lot('Q-31')->buffer()->phAt(21), 97.0))->fills('Temperature', '21,4')->watches()->taps('Accept typed reading')->sees('Check failed.');
+        $oda->opens("/pairs/{$this->pair()->id}/check")
+            ->sees('In doubt.')
+            ->chooses('lot', 'Q-31')
+            ->chooses('thermometer', (string) $this->thermometer()->id)
+            ->taps('Or type from a real meter')
+            ->fills('Potential', (string) $this->shown($this->lot('Q-31')->buffer()->phAt(21), 97.0))
+            ->fills('Temperature', '21,4')
+            ->watches()
+            ->taps('Accept typed reading')
+            ->sees('Check failed.');
         self::assertSame($this->thermometer()->id, ControlCheck::query()->orderByDesc('id')->firstOrFail()->thermometer_id);
     }
 
@@ -50,12 +76,29 @@ final class SlipsTest extends BrowserTestCase
     {
         $this->before(4, 97.0);
         $oda = $this->atTheBench(390, 844)->signsIn('oda', self::PASSPHRASE);
-        $oda->opens("/calibrate/{$this->pair()->id}")->taps('change')->taps('typed from a real meter')->taps('Start anyway')->sees('type what it shows')
-            ->fills('Potential', (string) $this->shown($this->lot('R-08')->buffer()->phAt(21), 97.0))->fills('Temperature', '21')->watches()->taps('Accept 7.0')
+        $oda->opens("/calibrate/{$this->pair()->id}")
+            ->taps('change')
+            ->taps('typed from a real meter')
+            ->taps('Start anyway')
+            ->sees('type what it shows')
+            ->fills('Potential', (string) $this->shown($this->lot('R-08')->buffer()->phAt(21), 97.0))
+            ->fills('Temperature', '21')
+            ->watches()
+            ->taps('Accept 7.0')
             ->sees('By the last runs of this electrode, this is pH 6.86 reference rather than pH 7.00');
-        self::assertSame('21', $oda->browser->executeScript("return document.querySelector('[name=celsius]').value"), 'nothing typed is lost');
+        self::assertSame(
+            '21',
+            $oda->browser->executeScript("return document.querySelector('[name=celsius]').value"),
+            'nothing typed is lost',
+        );
         self::assertFalse($oda->scrollsSideways());
-        self::assertSame(0, CalibrationPoint::query()->where('source', 'typed')->where('at', '>', CarbonImmutable::now()->subMinutes(5))->count());
+        self::assertSame(
+            0,
+            CalibrationPoint::query()
+                ->where('source', 'typed')
+                ->where('at', '>', CarbonImmutable::now()->subMinutes(5))
+                ->count(),
+        );
 
         $oda->watches()->tabsTo('I looked at the label')->types(' ')->leavesFields()->presses(WebDriverKeys::ENTER)->sees('4.01 now');
         self::assertStringContainsString('6.86', (string) CalibrationPoint::query()->orderByDesc('id')->firstOrFail()->twin);
@@ -66,14 +109,29 @@ final class SlipsTest extends BrowserTestCase
         $this->calibrate();
         $this->vouch();
         $batch = $this->batch();
-        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE)->opens("/measure/$batch->id")->chooses('pair', (string) $this->pair()->id)->chooses('thermometer', (string) $this->thermometer()->id)->taps('typed from a real meter')->taps('Start measuring')->sees('Portion 1');
+        $oda = $this->atTheBench()
+            ->signsIn('oda', self::PASSPHRASE)
+            ->opens("/measure/$batch->id")
+            ->chooses('pair', (string) $this->pair()->id)
+            ->chooses('thermometer', (string) $this->thermometer()->id)
+            ->taps('typed from a real meter')
+            ->taps('Start measuring')
+            ->sees('Portion 1');
 
         $oda->fills('Potential', (string) $this->shown(4.45))->fills('Temperature', '21,4')->sees('Accept portion 1 in');
         $oda->taps('Accept portion 1');
         self::assertSame(0, Replicate::query()->count(), 'a sleeping button does nothing');
-        $oda->lets(61)->sees('still ' . $this->shown(4.45))->taps('Accept portion 1')->sees('Portion 2');
+        $oda->lets(61)
+            ->sees('still ' . $this->shown(4.45))
+            ->taps('Accept portion 1')
+            ->sees('Portion 2');
 
-        $oda->fills('Potential', (string) $this->shown(4.45))->fills('Temperature', '21,4')->taps('before I typed it')->taps('Accept portion 2')->sees('Not needed')->sees('stable by the checker’s word');
+        $oda->fills('Potential', (string) $this->shown(4.45))
+            ->fills('Temperature', '21,4')
+            ->taps('before I typed it')
+            ->taps('Accept portion 2')
+            ->sees('Not needed')
+            ->sees('stable by the checker’s word');
         self::assertSame([Stability::Watched, Stability::Said], Replicate::query()->orderBy('id')->pluck('stability')->all());
         $oda->taps('Record reading on CS-0417')->sees('Recorded on CS-0417.');
         self::assertSame(['stability-said'], $batch->occasions()->orderByDesc('id')->firstOrFail()->decision->blocks ?? []);
@@ -84,15 +142,39 @@ final class SlipsTest extends BrowserTestCase
         CarbonImmutable::setTestNow(CarbonImmutable::now()->subMinutes(20));
         $run = $this->openRun();
         foreach (['Q-29', 'Q-31'] as $station => $lot) {
-            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run->refresh(), $station, $this->typed($this->shown($this->lot($lot)->buffer()->phAt(21))), self::answers('as it stands'));
+            app(AcceptPoint::class)(
+                $this->people['checker'],
+                IdempotencyKey::own(),
+                $run->refresh(),
+                $station,
+                $this->typed($this->shown($this->lot($lot)->buffer()->phAt(21))),
+                self::answers('as it stands'),
+            );
         }
         CarbonImmutable::setTestNow();
 
-        $perrin = $this->atTheBench()->signsIn('perrin', self::PASSPHRASE)->opens('/calibrate')->sees('last touched 20 min ago')->opens("/runs/$run->id")->sees('Left for 20 min.')
-            ->fills('Reason to take over', 'Oda is at the vat')->taps('Take over calibration')->sees('Accept read-back');
-        $perrin->fills('Potential', (string) $this->shown($this->lot('Q-29')->buffer()->phAt(21)))->fills('Temperature', '21')->watches()->taps('Accept read-back')->sees('The previous point was accepted 20 min ago.')
-            ->fills('Why you go on after the break', 'the buffers stood covered')->watches()->taps('Accept read-back')
-            ->sees('Use with care.')->sees('20 min lay between two points')->sees('Not yet for critical or legal limits.')->sees('the buffers stood covered');
+        $perrin = $this->atTheBench()
+            ->signsIn('perrin', self::PASSPHRASE)
+            ->opens('/calibrate')
+            ->sees('last touched 20 min ago')
+            ->opens("/runs/$run->id")
+            ->sees('Left for 20 min.')
+            ->fills('Reason to take over', 'Oda is at the vat')
+            ->taps('Take over calibration')
+            ->sees('Accept read-back');
+        $perrin
+            ->fills('Potential', (string) $this->shown($this->lot('Q-29')->buffer()->phAt(21)))
+            ->fills('Temperature', '21')
+            ->watches()
+            ->taps('Accept read-back')
+            ->sees('The previous point was accepted 20 min ago.')
+            ->fills('Why you go on after the break', 'the buffers stood covered')
+            ->watches()
+            ->taps('Accept read-back')
+            ->sees('Use with care.')
+            ->sees('20 min lay between two points')
+            ->sees('Not yet for critical or legal limits.')
+            ->sees('the buffers stood covered');
         $perrin->sees('Oda Venn, Perrin Quillby');
         self::assertSame('the buffers stood covered', CalibrationPoint::query()->orderByDesc('id')->firstOrFail()->gap_reason);
     }

@@ -35,27 +35,56 @@ final class AcidityTest extends TestCase
         self::assertFalse(Standardisation::agree([0.1, 0.1, 0.1004]));
         self::assertFalse(Standardisation::agree([0.1, 0.1]), 'two are too few');
         self::assertEqualsWithDelta([0.1, 0.0005], Standardisation::of([0.1, 0.1, 0.1]), 1e-12);
-        self::assertEqualsWithDelta(2 * 0.001 / sqrt(3), Standardisation::of([0.099, 0.1, 0.101])[1], 1e-12);
+        self::assertEqualsWithDelta((2 * 0.001) / sqrt(3), Standardisation::of([0.099, 0.1, 0.101])[1], 1e-12);
     }
 
     public function test_each_source_of_a_titration_blocks_on_its_own(): void
     {
         $day = static fn(string $on): \DateTimeImmutable => new \DateTimeImmutable($on);
-        $of = static fn(string $titrated = '2026-11-30', ?float $endpoint = 8.2, ?float $high = 10.01, bool $isCoarse = false, bool $isDuplicated = true): array => (new TitrationFoundation($day('2026-10-31'), $day($titrated), $endpoint, $high, $isCoarse, $isDuplicated, []))->blocks();
+        $of = static fn(
+            string $titrated = '2026-11-30',
+            ?float $endpoint = 8.2,
+            ?float $high = 10.01,
+            bool $isCoarse = false,
+            bool $isDuplicated = true,
+        ): array => (new TitrationFoundation(
+            $day('2026-10-31'),
+            $day($titrated),
+            $endpoint,
+            $high,
+            $isCoarse,
+            $isDuplicated,
+            [],
+        ))->blocks();
 
         self::assertSame([], $of());
         self::assertSame([ReleaseBlock::TitrantStale], $of(titrated: '2026-12-01'));
-        self::assertSame([[], [ReleaseBlock::EndpointOutsideBracket], [ReleaseBlock::EndpointOutsideBracket]], [$of(high: 8.2), $of(high: 7.0), $of(high: null)]);
+        self::assertSame(
+            [[], [ReleaseBlock::EndpointOutsideBracket], [ReleaseBlock::EndpointOutsideBracket]],
+            [$of(high: 8.2), $of(high: 7.0), $of(high: null)],
+        );
         self::assertSame([], $of(endpoint: null, high: null), 'by eye no electrode is asked');
         self::assertSame([ReleaseBlock::CurveCoarse, ReleaseBlock::NotDuplicated], $of(isCoarse: true, isDuplicated: false));
-        foreach ([ReleaseBlock::TitrantStale, ReleaseBlock::EndpointOutsideBracket, ReleaseBlock::CurveCoarse, ReleaseBlock::NotDuplicated] as $block) {
+        foreach (
+            [
+                ReleaseBlock::TitrantStale,
+                ReleaseBlock::EndpointOutsideBracket,
+                ReleaseBlock::CurveCoarse,
+                ReleaseBlock::NotDuplicated,
+            ] as $block
+        ) {
             self::assertTrue($block->isForBindingLimits());
         }
     }
 
     public function test_a_curve_without_its_turning_point_inside_is_refused(): void
     {
-        self::assertEqualsWithDelta(3.0, TitrationCurve::through([[1, 3], [2, 4], [2.5, 5], [3.5, 9], [4, 10], [5, 11]])->steepest()->ml, 1e-9, 'alike on both sides: the middle');
+        self::assertEqualsWithDelta(
+            3.0,
+            TitrationCurve::through([[1, 3], [2, 4], [2.5, 5], [3.5, 9], [4, 10], [5, 11]])->steepest()->ml,
+            1e-9,
+            'alike on both sides: the middle',
+        );
         $this->expectException(SteepestAtEnd::class);
 
         TitrationCurve::through([[0, 3], [1, 4], [2, 5], [3, 6], [4, 9]])->steepest();
@@ -63,8 +92,8 @@ final class AcidityTest extends TestCase
 
     public function test_brine_of_everything_and_of_the_brine_are_two_percentages(): void
     {
-        self::assertEqualsWithDelta(2.5, 100 * ($salt = Brine::ofTotal(2.5, 8000, 2000)) / (10_000 + $salt), 1e-9);
-        self::assertEqualsWithDelta(5.0, 100 * ($salt = Brine::ofBrine(5, 1900)) / (1900 + $salt), 1e-9);
+        self::assertEqualsWithDelta(2.5, (100 * ($salt = Brine::ofTotal(2.5, 8000, 2000))) / (10_000 + $salt), 1e-9);
+        self::assertEqualsWithDelta(5.0, (100 * ($salt = Brine::ofBrine(5, 1900))) / (1900 + $salt), 1e-9);
     }
 
     public function test_the_same_equivalents_in_another_acid(): void
@@ -85,6 +114,9 @@ final class AcidityTest extends TestCase
     {
         $at = static fn(string $time): \DateTimeImmutable => new \DateTimeImmutable("2026-11-24 $time");
 
-        self::assertSame([false, true], [LateEntry::isLate($at('10:00:00'), $at('10:30:00')), LateEntry::isLate($at('10:00:00'), $at('10:30:01'))]);
+        self::assertSame(
+            [false, true],
+            [LateEntry::isLate($at('10:00:00'), $at('10:30:00')), LateEntry::isLate($at('10:00:00'), $at('10:30:01'))],
+        );
     }
 }

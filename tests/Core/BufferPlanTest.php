@@ -38,7 +38,9 @@ final class BufferPlanTest extends TestCase
 
     public function test_a_middle_buffer_half_a_ph_from_an_end_gives_no_slope_of_its_own(): void
     {
-        $with = static fn(float $middle): array => self::buffers(self::plan([[4.1, 9.0]], [self::lot('a', 'low', 4.0), self::lot('b', 'middle', $middle), self::lot('c', 'high', 10.01)]));
+        $with = static fn(float $middle): array => self::buffers(
+            self::plan([[4.1, 9.0]], [self::lot('a', 'low', 4.0), self::lot('b', 'middle', $middle), self::lot('c', 'high', 10.01)]),
+        );
 
         self::assertSame(['low', 'high'], $with(4.49));
         self::assertSame(['low', 'middle', 'high'], $with(4.5));
@@ -54,12 +56,15 @@ final class BufferPlanTest extends TestCase
 
     public function test_of_several_bottles_the_first_to_expire_is_used_up_first(): void
     {
-        $plan = self::plan([[4.1, 4.6]], [
-            self::lot('late', '7.00', 7.0, '2027-06-01'),
-            self::lot('soon', '7.00', 7.0, '2026-12-01'),
-            self::lot('acid-b', '4.01', 4.01, '2027-01-01'),
-            self::lot('acid-a', '4.01', 4.01, '2027-01-01'),
-        ]);
+        $plan = self::plan(
+            [[4.1, 4.6]],
+            [
+                self::lot('late', '7.00', 7.0, '2027-06-01'),
+                self::lot('soon', '7.00', 7.0, '2026-12-01'),
+                self::lot('acid-b', '4.01', 4.01, '2027-01-01'),
+                self::lot('acid-a', '4.01', 4.01, '2027-01-01'),
+            ],
+        );
 
         self::assertSame(['acid-a', 'soon'], array_column($plan->points, 'id'));
     }
@@ -113,16 +118,26 @@ final class BufferPlanTest extends TestCase
 
     public function test_each_run_takes_one_use_and_the_bottle_that_expires_first_goes_first(): void
     {
-        $lots = [new BufferLot('late', 'technical-7.00', 7.0, '2027-01-01', 5), new BufferLot('soon', 'technical-7.00', 7.0, '2026-12-01', 2), new BufferLot('gone', 'technical-7.00', 7.0, '2026-11-01', 9)];
+        $lots = [
+            new BufferLot('late', 'technical-7.00', 7.0, '2027-01-01', 5),
+            new BufferLot('soon', 'technical-7.00', 7.0, '2026-12-01', 2),
+            new BufferLot('gone', 'technical-7.00', 7.0, '2026-11-01', 9),
+        ];
         $needed = BottlesNeeded::of($lots, 3, '2026-11-25');
 
-        self::assertSame([['soon', 2], ['late', 1]], array_map(static fn(array $one): array => [$one['lot']->id, $one['uses']], $needed->taken));
+        self::assertSame(
+            [['soon', 2], ['late', 1]],
+            array_map(static fn(array $one): array => [$one['lot']->id, $one['uses']], $needed->taken),
+        );
         self::assertSame([0, 1], [$needed->missing, BottlesNeeded::of($lots, 8, '2026-11-25')->missing]);
     }
 
     public function test_buffers_that_will_run_out_within_a_month_are_to_be_bought(): void
     {
-        $bottle = static fn(string $expires, ?int $allowed = 10, int $taken = 0): BottleStatus => BottleStatus::on('2026-11-25', new BottleFacts($expires, null, 90, $allowed, $taken, false, false));
+        $bottle = static fn(string $expires, ?int $allowed = 10, int $taken = 0): BottleStatus => BottleStatus::on(
+            '2026-11-25',
+            new BottleFacts($expires, null, 90, $allowed, $taken, false, false),
+        );
 
         self::assertSame(Stock::Gone, Stock::of([$bottle('2026-11-24'), $bottle('2027-06-01', 10, 10)], 0, '2026-11-25'));
         self::assertSame(Stock::Expires, Stock::of([$bottle('2026-12-25')], 0, '2026-11-25'));

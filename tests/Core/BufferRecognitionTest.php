@@ -38,7 +38,12 @@ final class BufferRecognitionTest extends TestCase
     public function test_with_a_last_calibration_it_must_be_twice_as_near(): void
     {
         $last = CalibrationFit::through([CalibrationFitTest::seen(7, 0.95, 8), CalibrationFitTest::seen(4, 0.95, 8)]);
-        $in = static fn(float $ph): ?string => BufferRecognition::among(self::buffers(['technical-4.01']), CalibrationFitTest::seen($ph, 0.95, 8)->mv, 25, $last)->recognised;
+        $in = static fn(float $ph): ?string => BufferRecognition::among(
+            self::buffers(['technical-4.01']),
+            CalibrationFitTest::seen($ph, 0.95, 8)->mv,
+            25,
+            $last,
+        )->recognised;
 
         self::assertSame('technical-4.01', $in(4.26));
         self::assertNull($in(4.27));
@@ -46,7 +51,11 @@ final class BufferRecognitionTest extends TestCase
 
     public function test_the_nearest_is_told_first_with_its_signed_difference(): void
     {
-        $matches = BufferRecognition::among(self::buffers(['technical-10.01', 'technical-4.01']), CalibrationFitTest::seen(3.9, 1.0, 0.0)->mv, 25)->matches;
+        $matches = BufferRecognition::among(
+            self::buffers(['technical-10.01', 'technical-4.01']),
+            CalibrationFitTest::seen(3.9, 1.0, 0.0)->mv,
+            25,
+        )->matches;
 
         self::assertSame('technical-4.01', $matches[0]['buffer']);
         self::assertEqualsWithDelta(-0.11, $matches[0]['difference_ph'], 1e-9);
@@ -64,13 +73,28 @@ final class BufferRecognitionTest extends TestCase
 
     public function test_the_offset_of_the_point_before_is_taken_off_and_a_neighbour_is_asked_about(): void
     {
-        $shelf = ['pH 3.00' => ['buffer' => self::flat(3.0), 'nominalPh' => 3.0], 'pH 6.86' => ['buffer' => self::flat(6.86), 'nominalPh' => 6.86], 'pH 7.01' => ['buffer' => self::flat(7.01), 'nominalPh' => 7.01]];
+        $shelf = [
+            'pH 3.00' => ['buffer' => self::flat(3.0), 'nominalPh' => 3.0],
+            'pH 6.86' => ['buffer' => self::flat(6.86), 'nominalPh' => 6.86],
+            'pH 7.01' => ['buffer' => self::flat(7.01), 'nominalPh' => 7.01],
+        ];
         $seen = static fn(float $ph): Signal => Signal::mv(CalibrationFitTest::seen($ph, 1.0, 58.0)->mv);
         $offBy = CupRecognition::offBy($seen(7.0), 25.0, 7.0, null);
 
-        self::assertSame(CupDoubt::Another, CupRecognition::of(self::flat(4.0), 4.0, $shelf, $seen(4.0), 25.0, null)->doubt, 'a poisoned reference alone makes 4.00 look like 3.00');
+        self::assertSame(
+            CupDoubt::Another,
+            CupRecognition::of(self::flat(4.0), 4.0, $shelf, $seen(4.0), 25.0, null)->doubt,
+            'a poisoned reference alone makes 4.00 look like 3.00',
+        );
         self::assertNull(CupRecognition::of(self::flat(4.0), 4.0, $shelf, $seen(4.0), 25.0, null, $offBy)->doubt);
-        $cup = static fn(float $ph): CupRecognition => CupRecognition::of(self::flat(7.0), 7.0, $shelf, Signal::mv(CalibrationFitTest::seen($ph, 1.0, 0.0)->mv), 25.0, null);
+        $cup = static fn(float $ph): CupRecognition => CupRecognition::of(
+            self::flat(7.0),
+            7.0,
+            $shelf,
+            Signal::mv(CalibrationFitTest::seen($ph, 1.0, 0.0)->mv),
+            25.0,
+            null,
+        );
         self::assertSame([CupDoubt::Neighbour, 'pH 6.86'], [$cup(6.86)->doubt, $cup(6.86)->looksLike]);
         self::assertNull($cup(6.94)->doubt, 'two labels of one buffer are no rivals');
     }

@@ -56,7 +56,10 @@ final class CalibrationScenesTest extends TestCase
     /** @var array<string, list<CalibrationFit>> sound runs of this week by buffers and seed, newest first */
     private static array $before = [];
 
-    /** @return iterable<string, array{non-empty-list<string>, string, string}> buffers, check buffer of the other family, fresh check buffer near the sample */
+    /**
+     * @return iterable<string, array{non-empty-list<string>, string, string}> buffers, check buffer of the other family, fresh check buffer
+     *     near the sample
+     */
     public static function families(): iterable
     {
         yield '4.01 and 7.00' => [['technical-7.00', 'technical-4.01'], 'phosphate-6.86', 'phthalate'];
@@ -65,30 +68,59 @@ final class CalibrationScenesTest extends TestCase
 
     /** @param non-empty-list<string> $buffers */
     #[DataProvider('families')]
-    public function test_no_fault_and_no_pair_of_faults_releases_a_reading_below_the_truth(array $buffers, string $check, string $fresh): void
-    {
+    public function test_no_fault_and_no_pair_of_faults_releases_a_reading_below_the_truth(
+        array $buffers,
+        string $check,
+        string $fresh,
+    ): void {
         $scenes = $named = 0;
         foreach (self::faults() as $faults) {
             for ($seed = 1; $seed <= self::SEEDS; $seed++) {
                 $scene = Scene::of($seed, self::slope($seed), ...$faults);
-                $what = sprintf('%s, seed %d', implode(' and ', array_map(static fn(Fault $fault): string => $fault->words(), $faults)), $seed);
+                $what = sprintf(
+                    '%s, seed %d',
+                    implode(' and ', array_map(static fn(Fault $fault): string => $fault->words(), $faults)),
+                    $seed,
+                );
                 foreach ([self::soundRuns($buffers, $seed), []] as $before) {
                     [$judgement, $diagnosis, $found, $points, $againstRecognition] = self::calibrated($scene, $buffers, $check, $before);
                     $touchesNothing = $faults === [Fault::AlkalineTaken];
                     if ($before !== [] && !$touchesNothing) {
-                        self::assertFalse($judgement->verdict === Verdict::Pass && $diagnosis === null && $found === [] && !$againstRecognition, "a plain pass: $what");
+                        self::assertFalse(
+                            $judgement->verdict === Verdict::Pass && $diagnosis === null && $found === [] && !$againstRecognition,
+                            "a plain pass: $what",
+                        );
                     }
-                    foreach ([null, self::confirmation($judgement, $scene, $check, false), self::confirmation($judgement, $scene, $fresh, true)] as $confirmation) {
-                        self::assertSafe($judgement, $diagnosis, $againstRecognition, new CalibrationDoubts($found, $points, $confirmation === null ? [] : [$confirmation]), $scene, $what);
+                    foreach (
+                        [
+                            null,
+                            self::confirmation($judgement, $scene, $check, false),
+                            self::confirmation($judgement, $scene, $fresh, true),
+                        ] as $confirmation
+                    ) {
+                        self::assertSafe(
+                            $judgement,
+                            $diagnosis,
+                            $againstRecognition,
+                            new CalibrationDoubts($found, $points, $confirmation === null ? [] : [$confirmation]),
+                            $scene,
+                            $what,
+                        );
                     }
                     if ($before !== [] && !$touchesNothing) {
                         $scenes++;
-                        $named += self::isNamedAndHarmless($faults, $diagnosis, [...array_column($judgement->findings, 'code'), ...$found]) ? 1 : 0;
+                        $named += self::isNamedAndHarmless($faults, $diagnosis, [...array_column($judgement->findings, 'code'), ...$found])
+                            ? 1
+                            : 0;
                     }
                 }
             }
         }
-        self::assertGreaterThanOrEqual(0.95 * $scenes, $named, "$named of $scenes named a true fault, with a first step that is right or harmless");
+        self::assertGreaterThanOrEqual(
+            0.95 * $scenes,
+            $named,
+            "$named of $scenes named a true fault, with a first step that is right or harmless",
+        );
     }
 
     /** @param non-empty-list<string> $buffers */
@@ -97,7 +129,7 @@ final class CalibrationScenesTest extends TestCase
     {
         for ($seed = 1; $seed <= self::SEEDS; $seed++) {
             // Below 92 % even a sound electrode is told to be near the end.
-            $slope = 0.925 + 0.075 * $seed / self::SEEDS;
+            $slope = 0.925 + (0.075 * $seed) / self::SEEDS;
             $history = [];
             for ($day = 4; $day >= 1; $day--) {
                 $history[] = PatientChecker::calibrated(Scene::of($seed, $slope, Fault::Healthy), $buffers, 10 * $day)[0];
@@ -105,8 +137,16 @@ final class CalibrationScenesTest extends TestCase
             $scene = Scene::of($seed, $slope, Fault::Healthy);
             [$judgement, $diagnosis, $found, $points, $againstRecognition] = self::calibrated($scene, $buffers, $check, $history);
 
-            self::assertSame([Verdict::Pass, null, [], false], [$judgement->verdict, $diagnosis, $found, $againstRecognition], "seed $seed");
-            self::assertSame([], self::read($judgement, $diagnosis, $againstRecognition, new CalibrationDoubts($found, $points, []), $scene)->blocks[0], "seed $seed");
+            self::assertSame(
+                [Verdict::Pass, null, [], false],
+                [$judgement->verdict, $diagnosis, $found, $againstRecognition],
+                "seed $seed",
+            );
+            self::assertSame(
+                [],
+                self::read($judgement, $diagnosis, $againstRecognition, new CalibrationDoubts($found, $points, []), $scene)->blocks[0],
+                "seed $seed",
+            );
         }
     }
 
@@ -128,7 +168,7 @@ final class CalibrationScenesTest extends TestCase
     /** From 92 to 100 %. */
     private static function slope(int $seed): float
     {
-        return 0.92 + 0.08 * ($seed * 37 % 51) / 50;
+        return 0.92 + (0.08 * (($seed * 37) % 51)) / 50;
     }
 
     /**
@@ -138,7 +178,14 @@ final class CalibrationScenesTest extends TestCase
      */
     private static function soundRuns(array $buffers, int $seed): array
     {
-        return self::$before[implode(' ', $buffers) . $seed] ??= array_map(static fn(int $day): CalibrationFit => PatientChecker::calibrated(Scene::of($seed, self::slope($seed), Fault::Healthy), $buffers, 10 * $day)[0], [4, 3, 2, 1]);
+        return self::$before[implode(' ', $buffers) . $seed] ??= array_map(
+            static fn(int $day): CalibrationFit => PatientChecker::calibrated(
+                Scene::of($seed, self::slope($seed), Fault::Healthy),
+                $buffers,
+                10 * $day,
+            )[0],
+            [4, 3, 2, 1],
+        );
     }
 
     /**
@@ -158,7 +205,17 @@ final class CalibrationScenesTest extends TestCase
         $sure = null;
         foreach ($buffers as $i => $buffer) {
             [$point, $settled, $fromMv] = PatientChecker::point($scene, $buffer, $i, $fromMv, $last);
-            $cup = CupRecognition::of(Buffer::named($buffer), Buffer::named($buffer)->phAt(25), self::shelf($buffer), Signal::mv($point->mv), $point->celsius, $last, $offBy, $before, $sure);
+            $cup = CupRecognition::of(
+                Buffer::named($buffer),
+                Buffer::named($buffer)->phAt(25),
+                self::shelf($buffer),
+                Signal::mv($point->mv),
+                $point->celsius,
+                $last,
+                $offBy,
+                $before,
+                $sure,
+            );
             $isRestless = $isRestless || !$settled;
             $againstRecognition = $againstRecognition || $cup->doubt === CupDoubt::Another;
             if (!in_array($cup->doubt, [CupDoubt::Another, CupDoubt::Twin], true)) {
@@ -172,11 +229,17 @@ final class CalibrationScenesTest extends TestCase
         $changes = array_column(RunDoubts::changes($fit, $last, false), 'code');
         $found = [
             ...$changes,
-            ...(in_array(true, array_column($doubted, 'isTwin'), true) ? [FindingCode::NearTwin] : []),
-            ...($before === [] ? [FindingCode::TemperatureUnchecked] : []),
+            ...in_array(true, array_column($doubted, 'isTwin'), true) ? [FindingCode::NearTwin] : [],
+            ...$before === [] ? [FindingCode::TemperatureUnchecked] : [],
         ];
 
-        return [Judgement::of($fit, Criteria::process(), [$readBack]), Diagnosis::of($fit, Criteria::process(), $isRestless, new ElectrodePast()), $found, $doubted, $againstRecognition];
+        return [
+            Judgement::of($fit, Criteria::process(), [$readBack]),
+            Diagnosis::of($fit, Criteria::process(), $isRestless, new ElectrodePast()),
+            $found,
+            $doubted,
+            $againstRecognition,
+        ];
     }
 
     /** @return array<string, array{buffer: Buffer, nominalPh: float}> */
@@ -190,13 +253,20 @@ final class CalibrationScenesTest extends TestCase
         return $shelf;
     }
 
-    /** A check buffer, as spoilt and as cold as the others, or a fresh one at room temperature that another thermometer has read; null where it disagrees. */
+    /**
+     * A check buffer, as spoilt and as cold as the others, or a fresh one at room temperature that another thermometer has read; null
+     * where it disagrees.
+     */
     private static function confirmation(Judgement $judgement, Scene $scene, string $buffer, bool $isFresh): ?Confirmation
     {
         $sound = Scene::draw(1, Fault::Healthy);
         [$ph, $celsius, $shownC] = $isFresh
             ? [Buffer::named($buffer)->phAt($sound->celsius), $sound->celsius, $sound->celsius]
-            : [$scene->inCup(Buffer::named($buffer)->phAt($scene->celsius)), $scene->celsius, $scene->celsius + $scene->electrode->sensorErrorC];
+            : [
+                $scene->inCup(Buffer::named($buffer)->phAt($scene->celsius)),
+                $scene->celsius,
+                $scene->celsius + $scene->electrode->sensorErrorC,
+            ];
         if (!$judgement->fit->hasSlope()) {
             return null;
         }
@@ -212,8 +282,14 @@ final class CalibrationScenesTest extends TestCase
         return (new Segment(0, 14, $scene->electrode->offsetMv, $scene->electrode->slopeShare))->mv($ph, $celsius);
     }
 
-    private static function assertSafe(Judgement $judgement, ?Diagnosis $diagnosis, bool $againstRecognition, CalibrationDoubts $doubts, Scene $scene, string $what): void
-    {
+    private static function assertSafe(
+        Judgement $judgement,
+        ?Diagnosis $diagnosis,
+        bool $againstRecognition,
+        CalibrationDoubts $doubts,
+        Scene $scene,
+        string $what,
+    ): void {
         if (!$judgement->fit->hasSlope()) {
             return;
         }
@@ -224,18 +300,54 @@ final class CalibrationScenesTest extends TestCase
     }
 
     /** Two portions that agree, on that calibration, at room temperature by a verified thermometer. */
-    private static function read(Judgement $judgement, ?Diagnosis $diagnosis, bool $againstRecognition, CalibrationDoubts $doubts, Scene $scene): PhResult
-    {
+    private static function read(
+        Judgement $judgement,
+        ?Diagnosis $diagnosis,
+        bool $againstRecognition,
+        CalibrationDoubts $doubts,
+        Scene $scene,
+    ): PhResult {
         $fit = $judgement->fit;
         [$low, $high] = $fit->bracket();
         $reading = $fit->read(self::mv($scene, self::TRUE_PH, self::ROOM_C), self::ROOM_C);
-        $portion = new PhPortion($reading->ph, self::ROOM_C, new BufferValue($low, 0.02), new BufferValue($high, 0.02), $reading->outsideByPh(), true, true);
-        $rests = new Foundation(true, $low, $high, 0.0, $fit->referenceCelsius(), 0.01, 0.018, 0.05, 0.02, new ThermometerFacts(0.3, false, false, 0, 25), $doubts, array_values(array_filter([
-            $judgement->verdict === Verdict::Fail ? ReleaseBlock::CalibrationFailed : null,
-            Judgement::isUncertain($judgement->findings, $diagnosis, $againstRecognition) ? ReleaseBlock::CalibrationUncertain : null,
-        ])));
+        $portion = new PhPortion(
+            $reading->ph,
+            self::ROOM_C,
+            new BufferValue($low, 0.02),
+            new BufferValue($high, 0.02),
+            $reading->outsideByPh(),
+            true,
+            true,
+        );
+        $rests = new Foundation(
+            true,
+            $low,
+            $high,
+            0.0,
+            $fit->referenceCelsius(),
+            0.01,
+            0.018,
+            0.05,
+            0.02,
+            new ThermometerFacts(0.3, false, false, 0, 25),
+            $doubts,
+            array_values(
+                array_filter([
+                    $judgement->verdict === Verdict::Fail ? ReleaseBlock::CalibrationFailed : null,
+                    Judgement::isUncertain($judgement->findings, $diagnosis, $againstRecognition)
+                        ? ReleaseBlock::CalibrationUncertain
+                        : null,
+                ]),
+            ),
+        );
 
-        return PhResult::of([$portion, $portion], $rests, new MethodRules(2, 0.05, 15, 30, 0.01), [], [new ProductLimit(Limit::edge('≤ 4.6', LimitKind::Critical, Comparison::AtMost, 4.6))]);
+        return PhResult::of(
+            [$portion, $portion],
+            $rests,
+            new MethodRules(2, 0.05, 15, 30, 0.01),
+            [],
+            [new ProductLimit(Limit::edge('≤ 4.6', LimitKind::Critical, Comparison::AtMost, 4.6))],
+        );
     }
 
     /**

@@ -38,7 +38,13 @@ final class CareTest extends TestCase
     #[DataProvider('intervals')]
     public function test_a_calibration_holds_as_long_as_its_policy_says(IntervalKind $kind, int $count, string $due): void
     {
-        self::assertEquals(new \DateTimeImmutable($due), (new CalibrationInterval($kind, $count))->dueAt(new \DateTimeImmutable('2026-11-25T08:00:00Z'), new \DateTimeImmutable('2026-11-25T23:59:59Z')));
+        self::assertEquals(
+            new \DateTimeImmutable($due),
+            (new CalibrationInterval($kind, $count))->dueAt(
+                new \DateTimeImmutable('2026-11-25T08:00:00Z'),
+                new \DateTimeImmutable('2026-11-25T23:59:59Z'),
+            ),
+        );
     }
 
     public function test_readings_are_counted_and_a_session_ends_with_storage(): void
@@ -52,14 +58,23 @@ final class CareTest extends TestCase
 
     public function test_the_cap_weekly_cleaning_and_soaking_monthly_each_from_the_last_time(): void
     {
-        $next = CareSchedule::next(new \DateTimeImmutable('2026-11-01'), ['topped-up' => new \DateTimeImmutable('2026-11-20'), 'soak' => new \DateTimeImmutable('2026-10-02')]);
+        $next = CareSchedule::next(new \DateTimeImmutable('2026-11-01'), [
+            'topped-up' => new \DateTimeImmutable('2026-11-20'),
+            'soak' => new \DateTimeImmutable('2026-10-02'),
+        ]);
 
-        self::assertSame(['soak 2026-11-01', 'topped-up 2026-11-27', 'cleaned 2026-12-01'], array_map(static fn(array $due): string => $due['kind']->value . ' ' . $due['at']->format('Y-m-d'), $next));
+        self::assertSame(
+            ['soak 2026-11-01', 'topped-up 2026-11-27', 'cleaned 2026-12-01'],
+            array_map(static fn(array $due): string => $due['kind']->value . ' ' . $due['at']->format('Y-m-d'), $next),
+        );
     }
 
     public function test_what_happens_to_an_electrode_makes_a_calibration_due_and_what_is_done_with_it_does_not(): void
     {
-        $due = array_map(static fn(CareKind $kind): string => $kind->value, array_values(array_filter(CareKind::cases(), static fn(CareKind $kind): bool => $kind->makesCalibrationDue())));
+        $due = array_map(
+            static fn(CareKind $kind): string => $kind->value,
+            array_values(array_filter(CareKind::cases(), static fn(CareKind $kind): bool => $kind->makesCalibrationDue())),
+        );
 
         self::assertSame(['cleaned', 'refilled', 'dropped', 'dried-out', 'wrong-storage', 'battery', 'repaired', 'broken'], $due);
     }
@@ -81,7 +96,10 @@ final class CareTest extends TestCase
         self::assertSame([$days, $uses], [$kind->daysAfterOpening($madeUp, $ph), $kind->usesAllowed()]);
     }
 
-    /** @return iterable<string, array{CleaningEffect, float|null, float|null, float|null, float|null}> effect, slope before and after, response before and after; common practice, no source */
+    /**
+     * @return iterable<string, array{CleaningEffect, float|null, float|null, float|null, float|null}> effect, slope before and after,
+     *     response before and after; common practice, no source
+     */
     public static function cleanings(): iterable
     {
         yield 'the slope rose by a point' => [CleaningEffect::Better, 91.0, 92.0, null, null];
@@ -94,14 +112,27 @@ final class CareTest extends TestCase
     }
 
     #[DataProvider('cleanings')]
-    public function test_a_cleaning_is_judged_by_what_came_after_it(CleaningEffect $effect, ?float $slopeBefore, ?float $slopeAfter, ?float $before, ?float $after): void
-    {
+    public function test_a_cleaning_is_judged_by_what_came_after_it(
+        CleaningEffect $effect,
+        ?float $slopeBefore,
+        ?float $slopeAfter,
+        ?float $before,
+        ?float $after,
+    ): void {
         self::assertSame($effect, (new CleaningProof($slopeBefore, $slopeAfter, $before, $after))->effect);
     }
 
     public function test_a_sample_more_than_ten_degrees_from_the_calibration_is_marked(): void
     {
-        self::assertSame([false, true, false, true], [TemperatureGap::isFar(31.0, 21.0), TemperatureGap::isFar(31.1, 21.0), TemperatureGap::isFar(11.0, 21.0), TemperatureGap::isFar(10.9, 21.0)]);
+        self::assertSame(
+            [false, true, false, true],
+            [
+                TemperatureGap::isFar(31.0, 21.0),
+                TemperatureGap::isFar(31.1, 21.0),
+                TemperatureGap::isFar(11.0, 21.0),
+                TemperatureGap::isFar(10.9, 21.0),
+            ],
+        );
     }
 
     public function test_each_school_takes_the_buffers_in_its_order(): void
@@ -133,22 +164,52 @@ final class CareTest extends TestCase
 
     public function test_a_redox_electrode_is_judged_by_its_offset_and_a_dry_cell_is_reported(): void
     {
-        self::assertSame([Verdict::Pass, Verdict::Caution, Verdict::Fail], array_map(static fn(float $mv): Verdict => CellStandard::redox(220, $mv)->verdict, [230.0, 205.0, 241.0]));
+        self::assertSame(
+            [Verdict::Pass, Verdict::Caution, Verdict::Fail],
+            array_map(static fn(float $mv): Verdict => CellStandard::redox(220, $mv)->verdict, [230.0, 205.0, 241.0]),
+        );
         $this->expectException(Contradiction::class);
         CellStandard::conductivity(new StandardReading(1413, 0, 25));
     }
 
     public function test_two_standards_make_a_line_with_factor_and_offset(): void
     {
-        $read = static fn(float $standard, float $factor, float $offset, float $celsius = 25.0, float $percent = 2.0): StandardReading => new StandardReading($standard, ($standard * (1 + $percent / 100 * ($celsius - 25)) - $offset) / $factor, $celsius, $percent);
+        $read = static fn(
+            float $standard,
+            float $factor,
+            float $offset,
+            float $celsius = 25.0,
+            float $percent = 2.0,
+        ): StandardReading => new StandardReading(
+            $standard,
+            ($standard * (1 + ($percent / 100) * ($celsius - 25)) - $offset) / $factor,
+            $celsius,
+            $percent,
+        );
         $line = CellStandard::line($read(12880.0, 1.05, -20.0, 21.0), $read(1413.0, 1.05, -20.0, 19.0));
         self::assertEqualsWithDelta([1.05, -20.0], [$line->cellFactor, $line->offsetUs], 1e-9);
         self::assertSame(Verdict::Pass, $line->verdict);
-        self::assertEqualsWithDelta(1413.0, Conductivity::compensated($read(1413.0, 1.05, -20.0, 19.0)->usPerCm, 19.0, cellFactor: 1.05, offsetUs: -20.0)->usPerCm25, 1e-9, 'it reads its own standard right');
-        self::assertEqualsWithDelta(1.05, CellStandard::line($read(1413.0, 1.05, -20.0, 19.0, 0.0), $read(12880.0, 1.05, -20.0))->cellFactor, 1e-9, 'a pen that compensates by itself');
+        self::assertEqualsWithDelta(
+            1413.0,
+            Conductivity::compensated($read(1413.0, 1.05, -20.0, 19.0)->usPerCm, 19.0, cellFactor: 1.05, offsetUs: -20.0)->usPerCm25,
+            1e-9,
+            'it reads its own standard right',
+        );
+        self::assertEqualsWithDelta(
+            1.05,
+            CellStandard::line($read(1413.0, 1.05, -20.0, 19.0, 0.0), $read(12880.0, 1.05, -20.0))->cellFactor,
+            1e-9,
+            'a pen that compensates by itself',
+        );
 
-        $verdict = static fn(float $factor, float $offset): Verdict => CellStandard::line($read(1413.0, $factor, $offset), $read(12880.0, $factor, $offset))->verdict;
-        self::assertSame([Verdict::Pass, Verdict::Caution, Verdict::Caution, Verdict::Fail, Verdict::Fail], [$verdict(1.0, 70.0), $verdict(1.0, 72.0), $verdict(1.15, 0.0), $verdict(1.0, -142.0), $verdict(1.25, 0.0)]);
+        $verdict = static fn(float $factor, float $offset): Verdict => CellStandard::line(
+            $read(1413.0, $factor, $offset),
+            $read(12880.0, $factor, $offset),
+        )->verdict;
+        self::assertSame(
+            [Verdict::Pass, Verdict::Caution, Verdict::Caution, Verdict::Fail, Verdict::Fail],
+            [$verdict(1.0, 70.0), $verdict(1.0, 72.0), $verdict(1.15, 0.0), $verdict(1.0, -142.0), $verdict(1.25, 0.0)],
+        );
         self::assertTrue(CellStandard::makeALine(1413.0, 2826.0));
         self::assertFalse(CellStandard::makeALine(1413.0, 2825.0));
         self::assertTrue(CellStandard::isFarTooLow(1413.0, 4.2));

@@ -17,10 +17,18 @@ final class CheckTest extends TestCase
 {
     private const NOW = '2026-11-25T10:00:00Z';
 
-    /** @return iterable<string, array{ReleaseBlock|null, float|null, list<ControlCheckFacts>}> block, error that is known, checks before and after */
+    /**
+     * @return iterable<string, array{ReleaseBlock|null, float|null, list<ControlCheckFacts>}> block, error that is known, checks before and
+     *     after
+     */
     public static function checks(): iterable
     {
-        $read = static fn(string $when, float $error = 0.01, bool $passed = true, int $between = 0): ControlCheckFacts => new ControlCheckFacts((new \DateTimeImmutable(self::NOW))->modify($when), $passed, $error, $between);
+        $read = static fn(
+            string $when,
+            float $error = 0.01,
+            bool $passed = true,
+            int $between = 0,
+        ): ControlCheckFacts => new ControlCheckFacts((new \DateTimeImmutable(self::NOW))->modify($when), $passed, $error, $between);
         yield 'none was read' => [ReleaseBlock::ControlCheckMissing, null, []];
         yield 'a good one within two hours and ten samples' => [null, 0.01, [$read('-2 hours', between: 9)]];
         yield 'one after it vouches as well' => [null, 0.01, [$read('+2 hours')]];
@@ -47,7 +55,7 @@ final class CheckTest extends TestCase
 
     public function test_with_eight_results_their_own_deviation_counts(): void
     {
-        $chart = ControlChart::of([0.00, 0.01, -0.01, 0.01, -0.01, 0.01, -0.01, 0.00], 0.05);
+        $chart = ControlChart::of([0.0, 0.01, -0.01, 0.01, -0.01, 0.01, -0.01, 0.0], 0.05);
 
         self::assertEqualsWithDelta(0.00926, $chart->deviation, 0.00001);
         self::assertEqualsWithDelta(0.0, $chart->centre, 1e-12);
@@ -76,9 +84,17 @@ final class CheckTest extends TestCase
         $bottles = ['R-03' => 3.0, 'R-07' => 4.005, 'R-08' => 6.865, 'R-09' => 9.18];
 
         self::assertSame(['R-07', 'R-08'], ControlBuffer::among($bottles, 4.0, 7.0, [4.6, 6.0]));
-        self::assertSame(['R-08', 'R-07'], ControlBuffer::among($bottles, 4.05, 7.0, [6.0]), '4.005 lies 0.045 below the range, and is taken');
+        self::assertSame(
+            ['R-08', 'R-07'],
+            ControlBuffer::among($bottles, 4.05, 7.0, [6.0]),
+            '4.005 lies 0.045 below the range, and is taken',
+        );
         self::assertSame(['R-08'], ControlBuffer::among($bottles, 4.06, 7.0, []), '0.055 is too far');
-        self::assertSame(['R-07', 'Q-31'], ControlBuffer::among(['R-07' => 4.005, 'Q-31' => 4.104], 4.0, 7.0, [4.6]), 'as near as makes no difference: the first goes before');
+        self::assertSame(
+            ['R-07', 'Q-31'],
+            ControlBuffer::among(['R-07' => 4.005, 'Q-31' => 4.104], 4.0, 7.0, [4.6]),
+            'as near as makes no difference: the first goes before',
+        );
         self::assertSame(['Q-31', 'R-07'], ControlBuffer::among(['R-07' => 4.005, 'Q-31' => 4.11], 4.0, 7.0, [4.6]));
     }
 }

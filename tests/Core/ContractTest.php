@@ -69,13 +69,43 @@ final class ContractTest extends TestCase
         yield 'nothing' => ['nernst-slope', '', 'malformed_json', null];
         yield 'a number alone' => ['nernst-slope', '25', 'wrong_type', null];
         yield 'an infinite number' => ['nernst-slope', '{"temperature_c": 1e999}', 'out_of_range', 'temperature_c'];
-        yield 'the place in a list' => ['ph-calibration', '{"points": [{"buffer_ph": 7, "mv": 0, "temperature_c": 25}, {"buffer_ph": 4, "mv": "170", "temperature_c": 25}]}', 'wrong_type', 'points[1].mv'];
-        yield 'the place of what a table refuses' => ['ph-calibration', '{"points": [{"buffer": "tartrate", "mv": 0, "temperature_c": 20}]}', 'out_of_range', 'points[0].temperature_c'];
-        yield 'the place inside a calibration' => ['ph-from-mv', '{"calibration": {"points": [{"buffer": "tartrate", "mv": 0, "temperature_c": 20}]}, "mv": 1, "temperature_c": 25}', 'out_of_range', 'calibration.points[0].temperature_c'];
-        yield 'a key that appears twice in a nested object' => ['ph-calibration', '{"points": [{"mv": 1, "buffer_ph": 7, "temperature_c": 25, "m\u0076": 2}]}', 'inconsistent', 'points[0].mv'];
+        yield 'the place in a list' => [
+            'ph-calibration',
+            '{"points": [{"buffer_ph": 7, "mv": 0, "temperature_c": 25}, {"buffer_ph": 4, "mv": "170", "temperature_c": 25}]}',
+            'wrong_type',
+            'points[1].mv',
+        ];
+        yield 'the place of what a table refuses' => [
+            'ph-calibration',
+            '{"points": [{"buffer": "tartrate", "mv": 0, "temperature_c": 20}]}',
+            'out_of_range',
+            'points[0].temperature_c',
+        ];
+        yield 'the place inside a calibration' => [
+            'ph-from-mv',
+            '{"calibration": {"points": [{"buffer": "tartrate", "mv": 0, "temperature_c": 20}]}, "mv": 1, "temperature_c": 25}',
+            'out_of_range',
+            'calibration.points[0].temperature_c',
+        ];
+        yield 'a key that appears twice in a nested object' => [
+            'ph-calibration',
+            '{"points": [{"mv": 1, "buffer_ph": 7, "temperature_c": 25, "m\u0076": 2}]}',
+            'inconsistent',
+            'points[0].mv',
+        ];
         yield 'a colon within a text is no key' => ['nernst-slope', '{"a:b": 25}', 'unknown_field', 'a:b'];
-        yield 'a table beyond what a buffer can be' => ['buffer-ph', '{"table": [[20, 7.0], [30, 16.5]], "temperature_c": 20}', 'out_of_range', 'table[1][1]'];
-        yield 'a table colder than any bench' => ['buffer-ph', '{"table": [[-6, 7.0], [30, 6.9]], "temperature_c": 20}', 'out_of_range', 'table[0][0]'];
+        yield 'a table beyond what a buffer can be' => [
+            'buffer-ph',
+            '{"table": [[20, 7.0], [30, 16.5]], "temperature_c": 20}',
+            'out_of_range',
+            'table[1][1]',
+        ];
+        yield 'a table colder than any bench' => [
+            'buffer-ph',
+            '{"table": [[-6, 7.0], [30, 6.9]], "temperature_c": 20}',
+            'out_of_range',
+            'table[0][0]',
+        ];
         yield 'too deep' => ['nernst-slope', str_repeat('[', 600) . str_repeat(']', 600), 'malformed_json', null];
     }
 
@@ -91,7 +121,10 @@ final class ContractTest extends TestCase
 
     public function test_a_bad_element_spoils_only_itself(): void
     {
-        [$answer, $complete] = Contract::answer('nernst-slope', '[{"temperature_c": 25}, {"temperature_c": 1, "temperature_c": 2}, [], {"temperature_c": 0}]');
+        [$answer, $complete] = Contract::answer(
+            'nernst-slope',
+            '[{"temperature_c": 25}, {"temperature_c": 1, "temperature_c": 2}, [], {"temperature_c": 0}]',
+        );
         $answers = json_decode($answer, true);
 
         self::assertFalse($complete);

@@ -47,7 +47,10 @@ final class DecisionTest extends TestCase
 
     public function test_operating_limits_and_targets_ask_for_no_guard_and_hold_nothing(): void
     {
-        $limits = [Limit::edge('shelf', LimitKind::Operating, Comparison::AtMost, 4.0), Limit::between('recipe', LimitKind::Target, 3.4, 3.8)];
+        $limits = [
+            Limit::edge('shelf', LimitKind::Operating, Comparison::AtMost, 4.0),
+            Limit::between('recipe', LimitKind::Target, 3.4, 3.8),
+        ];
 
         self::assertSame(Overall::Accept, Decision::on(3.8, 0.3, $limits)->overall);
         self::assertSame(Overall::Review, Decision::on(4.1, 0.0, $limits)->overall);

@@ -55,10 +55,17 @@ final class DiagnosisTest extends TestCase
             $found[] = Diagnosis::of($fit, Criteria::process(), $isRestless, $past)?->value;
         }
 
-        self::assertGreaterThanOrEqual(0.9 * self::SEEDS, count(array_keys($found, $expected->value, true)), json_encode(array_count_values(array_map('strval', $found))) ?: '');
+        self::assertGreaterThanOrEqual(
+            0.9 * self::SEEDS,
+            count(array_keys($found, $expected->value, true)),
+            json_encode(array_count_values(array_map('strval', $found))) ?: '',
+        );
     }
 
-    /** @return iterable<string, array{list<Fault>, list<Verdict>, CareStep, list<string>, ElectrodePast}> what is wrong, the verdicts that say so, what is done first */
+    /**
+     * @return iterable<string, array{list<Fault>, list<Verdict>, CareStep, list<string>, ElectrodePast}> what is wrong, the verdicts that
+     *     say so, what is done first
+     */
     public static function scenes(): iterable
     {
         $fresh = new ElectrodePast();
@@ -75,8 +82,20 @@ final class DiagnosisTest extends TestCase
         yield 'alkaline buffer' => [[Fault::AlkalineTaken], $fail, CareStep::FreshBuffers, self::TECHNICAL, $fresh];
         yield 'coated and poisoned' => [[Fault::Coated, Fault::Poisoned], $fail, CareStep::FreshBuffers, self::TECHNICAL, $fresh];
         yield 'worn and poisoned' => [[Fault::Aged, Fault::Poisoned], $fail, CareStep::Replace, self::TECHNICAL, $worn];
-        yield 'exhausted buffers and a poisoned reference' => [[Fault::Exhausted, Fault::Poisoned], $fail, CareStep::FreshBuffers, self::TECHNICAL, $fresh];
-        yield 'dry and poisoned: the offset shows once it rests' => [[Fault::Dry, Fault::Poisoned], $fail, CareStep::Soak, self::TECHNICAL, $fresh];
+        yield 'exhausted buffers and a poisoned reference' => [
+            [Fault::Exhausted, Fault::Poisoned],
+            $fail,
+            CareStep::FreshBuffers,
+            self::TECHNICAL,
+            $fresh,
+        ];
+        yield 'dry and poisoned: the offset shows once it rests' => [
+            [Fault::Dry, Fault::Poisoned],
+            $fail,
+            CareStep::Soak,
+            self::TECHNICAL,
+            $fresh,
+        ];
     }
 
     /**
@@ -85,8 +104,13 @@ final class DiagnosisTest extends TestCase
      * @param list<string> $buffers
      */
     #[DataProvider('scenes')]
-    public function test_verdict_first_step_and_what_may_be_released_are_right_and_nothing_broken_passes(array $faults, array $verdicts, CareStep $first, array $buffers, ElectrodePast $past): void
-    {
+    public function test_verdict_first_step_and_what_may_be_released_are_right_and_nothing_broken_passes(
+        array $faults,
+        array $verdicts,
+        CareStep $first,
+        array $buffers,
+        ElectrodePast $past,
+    ): void {
         $right = 0;
         for ($seed = 1; $seed <= self::SEEDS; $seed++) {
             $scene = Scene::draw($seed, ...$faults);
@@ -100,7 +124,10 @@ final class DiagnosisTest extends TestCase
             self::assertFalse($mayRelease, "seed $seed");
 
             $steps = $diagnosis === null ? [] : FollowUp::of($diagnosis, ElectrodeKind::Refillable, $beside);
-            $isNamed = count($faults) === 1 || in_array($diagnosis, [Diagnosis::Aged, Diagnosis::Restless], true) || $beside === Diagnosis::Poisoned;
+            $isNamed
+                = count($faults) === 1
+                || in_array($diagnosis, [Diagnosis::Aged, Diagnosis::Restless], true)
+                || $beside === Diagnosis::Poisoned;
             $right += in_array($judgement->verdict, $verdicts, true) && ($steps[0] ?? null) === $first && $isNamed ? 1 : 0;
         }
 
@@ -115,7 +142,10 @@ final class DiagnosisTest extends TestCase
             [$check] = PatientChecker::point($scene, 'phosphate-6.86', 9);
 
             self::assertSame([], Judgement::of($fit, Criteria::process(), [$check])->findings, "seed $seed");
-            self::assertNull(Diagnosis::of($fit, Criteria::process(), $isRestless, new ElectrodePast(wasCleaned: true, isFalling: true)), "seed $seed");
+            self::assertNull(
+                Diagnosis::of($fit, Criteria::process(), $isRestless, new ElectrodePast(wasCleaned: true, isFalling: true)),
+                "seed $seed",
+            );
         }
     }
 
@@ -128,17 +158,35 @@ final class DiagnosisTest extends TestCase
         self::assertSame(Diagnosis::TiredBuffers, Diagnosis::of($fit, Criteria::laboratory(), false, new ElectrodePast()));
     }
 
-    /** @return iterable<string, array{Diagnosis|null, CalibrationFit, bool, ElectrodePast}> worked by hand at 25 °C, 1 % each side of the edge */
+    /**
+     * @return iterable<string, array{Diagnosis|null, CalibrationFit, bool, ElectrodePast}> worked by hand at 25 °C, 1 % each side of the
+     *     edge
+     */
     public static function edges(): iterable
     {
         $fresh = new ElectrodePast();
         yield 'at rest and sound' => [null, self::fit(98.0), false, $fresh];
         yield 'up to 102 % is noise' => [null, self::fit(101.9), false, $fresh];
-        yield '6.86 taken for 7.00: 105 %' => [Diagnosis::OtherFamily, CalibrationFit::through([new CalibrationPoint(6.86, 0.0, 25, 40), new CalibrationPoint(4.005, 177.3, 25, 40)]), false, $fresh];
-        yield 'a bottle of 4.01 that is really 4.15 cannot be seen: 95 %' => [null, CalibrationFit::through([new CalibrationPoint(7.0, 0.0, 25, 40), new CalibrationPoint(4.01, (7 - 4.15) * 59.16, 25, 40)]), false, $fresh];
+        yield '6.86 taken for 7.00: 105 %' => [
+            Diagnosis::OtherFamily,
+            CalibrationFit::through([new CalibrationPoint(6.86, 0.0, 25, 40), new CalibrationPoint(4.005, 177.3, 25, 40)]),
+            false,
+            $fresh,
+        ];
+        yield 'a bottle of 4.01 that is really 4.15 cannot be seen: 95 %' => [
+            null,
+            CalibrationFit::through([new CalibrationPoint(7.0, 0.0, 25, 40), new CalibrationPoint(4.01, (7 - 4.15) * 59.16, 25, 40)]),
+            false,
+            $fresh,
+        ];
         yield 'low and quick: the buffers first' => [Diagnosis::TiredBuffers, self::fit(89.0, seconds: 60), false, $fresh];
         yield 'low and slow' => [Diagnosis::Coated, self::fit(89.0, seconds: 61), false, $fresh];
-        yield 'low after a cleaning and falling for months' => [Diagnosis::Aged, self::fit(89.0, seconds: 61), false, new ElectrodePast(wasCleaned: true, isFalling: true)];
+        yield 'low after a cleaning and falling for months' => [
+            Diagnosis::Aged,
+            self::fit(89.0, seconds: 61),
+            false,
+            new ElectrodePast(wasCleaned: true, isFalling: true),
+        ];
         yield 'cleaned, but not falling' => [Diagnosis::Coated, self::fit(89.0, seconds: 61), false, new ElectrodePast(wasCleaned: true)];
         yield 'falling, but never cleaned' => [Diagnosis::Coated, self::fit(89.0, seconds: 61), false, new ElectrodePast(isFalling: true)];
         yield 'the alkaline side alone' => [Diagnosis::AlkalineBuffer, self::fit(98.0, 89.0), false, $fresh];
@@ -152,13 +200,22 @@ final class DiagnosisTest extends TestCase
         yield 'not quite half a unit' => [null, self::fit(98.0, offset: 29.0), false, $fresh];
         yield 'restless goes before low' => [Diagnosis::Restless, self::fit(85.0), true, $fresh];
         yield 'swapped goes before restless' => [Diagnosis::Swapped, self::fit(-50.0), true, $fresh];
-        yield 'one buffer that never comes to rest' => [Diagnosis::Restless, CalibrationFit::through([new CalibrationPoint(7.0, 0.0, 25, 40)]), true, $fresh];
+        yield 'one buffer that never comes to rest' => [
+            Diagnosis::Restless,
+            CalibrationFit::through([new CalibrationPoint(7.0, 0.0, 25, 40)]),
+            true,
+            $fresh,
+        ];
         yield 'one buffer tells no slope' => [null, CalibrationFit::through([new CalibrationPoint(7.0, 90.0, 25, 40)]), false, $fresh];
     }
 
     #[DataProvider('edges')]
-    public function test_a_signature_is_reported_at_its_edge(?Diagnosis $expected, CalibrationFit $fit, bool $isRestless, ElectrodePast $past): void
-    {
+    public function test_a_signature_is_reported_at_its_edge(
+        ?Diagnosis $expected,
+        CalibrationFit $fit,
+        bool $isRestless,
+        ElectrodePast $past,
+    ): void {
         self::assertSame($expected, Diagnosis::of($fit, Criteria::process(), $isRestless, $past));
     }
 
@@ -166,11 +223,22 @@ final class DiagnosisTest extends TestCase
     {
         self::assertSame(Diagnosis::Poisoned, Diagnosis::beside(Diagnosis::Coated, 31.0, Criteria::process()));
         self::assertNull(Diagnosis::beside(Diagnosis::Coated, 29.0, Criteria::process()));
-        self::assertSame(Diagnosis::Poisoned, Diagnosis::beside(Diagnosis::Coated, -16.0, Criteria::laboratory()), 'the policy\'s own limit');
+        self::assertSame(
+            Diagnosis::Poisoned,
+            Diagnosis::beside(Diagnosis::Coated, -16.0, Criteria::laboratory()),
+            'the policy\'s own limit',
+        );
         self::assertNull(Diagnosis::beside(Diagnosis::Poisoned, 60.0, Criteria::process()), 'said already');
         self::assertNull(Diagnosis::beside(null, 60.0, Criteria::process()));
-        self::assertSame([CareStep::FreshBuffers, CareStep::Clean, CareStep::Refill, CareStep::SoakHour, CareStep::Calibrate], FollowUp::of(Diagnosis::Coated, ElectrodeKind::Sleeve, Diagnosis::Poisoned));
-        self::assertSame([CareStep::SoakHour, CareStep::Calibrate], FollowUp::of(Diagnosis::Poisoned, ElectrodeKind::SealedGel), 'nothing can be refilled');
+        self::assertSame(
+            [CareStep::FreshBuffers, CareStep::Clean, CareStep::Refill, CareStep::SoakHour, CareStep::Calibrate],
+            FollowUp::of(Diagnosis::Coated, ElectrodeKind::Sleeve, Diagnosis::Poisoned),
+        );
+        self::assertSame(
+            [CareStep::SoakHour, CareStep::Calibrate],
+            FollowUp::of(Diagnosis::Poisoned, ElectrodeKind::SealedGel),
+            'nothing can be refilled',
+        );
         self::assertSame([CareStep::Replace], FollowUp::of(Diagnosis::Aged, ElectrodeKind::Refillable, Diagnosis::Poisoned));
         self::assertTrue(Diagnosis::hasJumped(12.0, -8.0));
         self::assertFalse(Diagnosis::hasJumped(11.9, -8.0));
@@ -180,6 +248,8 @@ final class DiagnosisTest extends TestCase
     {
         $points = [new CalibrationPoint(7.0, $offset, 25, $seconds), new CalibrationPoint(4.0, $offset + 3 * 0.5916 * $acid, 25, $seconds)];
 
-        return CalibrationFit::through($alkaline === null ? $points : [...$points, new CalibrationPoint(10.0, $offset - 3 * 0.5916 * $alkaline, 25, $seconds)]);
+        return CalibrationFit::through(
+            $alkaline === null ? $points : [...$points, new CalibrationPoint(10.0, $offset - 3 * 0.5916 * $alkaline, 25, $seconds)],
+        );
     }
 }

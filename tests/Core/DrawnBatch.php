@@ -33,7 +33,12 @@ final class DrawnBatch
     public array $steps = [ProductLimit::START => 0.0];
     /** @var array<string, bool> */
     public array $answers = [];
-    /** @var list<array{at: float, stage: Stage, results: list<array{measurand: string, basis: string, place: string, value: float, u: float, trusted: bool}>}> */
+    /**
+     * @var list<array{
+     *     at: float, stage: Stage,
+     *     results: list<array{measurand: string, basis: string, place: string, value: float, u: float, trusted: bool}>,
+     * }>
+     */
     public array $occasions = [];
     /** @var array<string, list<array{points: non-empty-list<array{float, float}>, trusted: bool}>> by point */
     public array $parts = [];
@@ -52,8 +57,12 @@ final class DrawnBatch
     private array $judged = [];
 
     /** @param list<string> $needed places */
-    public function __construct(LibraryProduct $product, public readonly string $route, public readonly array $needed, public readonly bool $needsNone = false)
-    {
+    public function __construct(
+        LibraryProduct $product,
+        public readonly string $route,
+        public readonly array $needed,
+        public readonly bool $needsNone = false,
+    ) {
         $judged = $product->judged();
         foreach ($product->limits as $limit) {
             if ($limit['routes'] !== null && !in_array($route, $limit['routes'], true)) {
@@ -75,14 +84,23 @@ final class DrawnBatch
         foreach ($order as $i) {
             $judged = $this->judged[$i] = $this->judgeOccasion($i, $met);
             foreach ($judged->due as $one) {
-                if ($one->limit->applies === Applies::WithinHours && $one->conformity === Conformity::Inside && !$one->late && !$judged->occasion->isOpenFor($one->limit)) {
+                if (
+                    $one->limit->applies === Applies::WithinHours
+                    && $one->conformity === Conformity::Inside
+                    && !$one->late
+                    && !$judged->occasion->isOpenFor($one->limit)
+                ) {
                     $met[] = $one->limit->limit->name;
                 }
             }
             $follows = Consequences::of($this->state, $judged, $this->said[$i] ?? [], false, false);
             $this->said[$i] = [];
             foreach ($judged->due as $one) {
-                $this->said[$i][$one->limit->limit->name] = ['conformity' => $one->conformity, 'late' => $one->late, 'open' => $judged->occasion->isOpenFor($one->limit)];
+                $this->said[$i][$one->limit->limit->name] = [
+                    'conformity' => $one->conformity,
+                    'late' => $one->late,
+                    'open' => $judged->occasion->isOpenFor($one->limit),
+                ];
             }
             foreach ($follows->deviations as $one) {
                 $this->deviate($one->limit->limit->name, $one->late, $now);
@@ -113,7 +131,16 @@ final class DrawnBatch
         $open = array_filter(array_keys($this->occasions), fn(int $i): bool => $this->waits($i, $now));
 
         return Release::of(
-            array_values(array_map(static fn(ProductLimit $limit): ReleaseLimit => new ReleaseLimit($limit->limit->name, $limit->limit->kind, $limit->condition), $this->limits)),
+            array_values(
+                array_map(
+                    static fn(ProductLimit $limit): ReleaseLimit => new ReleaseLimit(
+                        $limit->limit->name,
+                        $limit->limit->kind,
+                        $limit->condition,
+                    ),
+                    $this->limits,
+                ),
+            ),
             [...array_values($history), $courses],
             $this->answers,
             $this->disposedForGood(),
@@ -125,7 +152,12 @@ final class DrawnBatch
     /** @return list<string> limits of which every deviation was decided about */
     public function disposedForGood(): array
     {
-        return array_values(array_diff(array_column(array_filter($this->deviations, static fn(array $one): bool => $one['decided']), 'limit'), $this->undecided()));
+        return array_values(
+            array_diff(
+                array_column(array_filter($this->deviations, static fn(array $one): bool => $one['decided']), 'limit'),
+                $this->undecided(),
+            ),
+        );
     }
 
     /** @return list<string> */
@@ -137,7 +169,17 @@ final class DrawnBatch
     /** @return list<array{measurand: string, basis: string, places: list<string>}> */
     public function lacking(int $i): array
     {
-        return Places::lacking($this->needed, array_map(static fn(array $one): array => ['measurand' => Measurand::from($one['measurand']), 'basis' => $one['basis'], 'place' => $one['place']], $this->occasions[$i]['results']));
+        return Places::lacking(
+            $this->needed,
+            array_map(
+                static fn(array $one): array => [
+                    'measurand' => Measurand::from($one['measurand']),
+                    'basis' => $one['basis'],
+                    'place' => $one['place'],
+                ],
+                $this->occasions[$i]['results'],
+            ),
+        );
     }
 
     public function deadline(ProductLimit $limit): ?float
@@ -158,9 +200,30 @@ final class DrawnBatch
         $drawn = $this->occasions[$i];
         $open = array_map(static fn(array $one): array => ['measurand' => $one['measurand'], 'basis' => $one['basis']], $this->lacking($i));
         $binding = array_keys(array_filter($this->limits, static fn(ProductLimit $limit): bool => $limit->limit->kind->binds()));
-        $results = array_map(static fn(array $one): Result => new Result($one['measurand'], $one['basis'], [new Portion($one['value'], $one['u'], $one['trusted'], in_array(['measurand' => $one['measurand'], 'basis' => $one['basis']], $open, true) ? $binding : [])]), $drawn['results']);
+        $results = array_map(
+            static fn(array $one): Result => new Result($one['measurand'], $one['basis'], [
+                new Portion(
+                    $one['value'],
+                    $one['u'],
+                    $one['trusted'],
+                    in_array(['measurand' => $one['measurand'], 'basis' => $one['basis']], $open, true) ? $binding : [],
+                ),
+            ]),
+            $drawn['results'],
+        );
 
-        return Judge::on($results, array_values(array_diff_key($this->limits, $this->courses)), new Occasion($drawn['stage'], array_map(static fn(float $at): float => $drawn['at'] - $at, $this->steps), $this->answers, array_values(array_unique($met)), $this->disposed(), $open));
+        return Judge::on(
+            $results,
+            array_values(array_diff_key($this->limits, $this->courses)),
+            new Occasion(
+                $drawn['stage'],
+                array_map(static fn(float $at): float => $drawn['at'] - $at, $this->steps),
+                $this->answers,
+                array_values(array_unique($met)),
+                $this->disposed(),
+                $open,
+            ),
+        );
     }
 
     /** @return array<string, float|null> */
@@ -184,11 +247,28 @@ final class DrawnBatch
         foreach ($this->limits as $name => $limit) {
             $deadline = $this->deadline($limit);
             $isLetStand = array_key_exists($name, $disposed) && $disposed[$name] === null;
-            if ($limit->applies !== Applies::WithinHours || !$limit->limit->kind->binds() || $deadline === null || $now <= $deadline || in_array($name, $met, true) || $isLetStand || ($limit->condition !== null && ($this->answers[$limit->condition] ?? false) === false)) {
+            if (
+                $limit->applies !== Applies::WithinHours
+                || !$limit->limit->kind->binds()
+                || $deadline === null
+                || $now <= $deadline
+                || in_array($name, $met, true)
+                || $isLetStand
+                || ($limit->condition !== null && ($this->answers[$limit->condition] ?? false) === false)
+            ) {
                 continue;
             }
-            $awaited = array_filter(array_keys($this->occasions), fn(int $i): bool => $this->waits($i, $now) && $this->occasions[$i]['at'] <= $deadline && in_array($limit->measurand, array_column($this->lacking($i), 'measurand'), true));
-            $isKnown = array_filter($this->deviations, static fn(array $one): bool => $one['limit'] === $name && $one['missed'] && $one['at'] >= $deadline) !== [];
+            $awaited = array_filter(
+                array_keys($this->occasions),
+                fn(int $i): bool => $this->waits($i, $now)
+                    && $this->occasions[$i]['at'] <= $deadline
+                    && in_array($limit->measurand, array_column($this->lacking($i), 'measurand'), true),
+            );
+            $isKnown
+                = array_filter(
+                    $this->deviations,
+                    static fn(array $one): bool => $one['limit'] === $name && $one['missed'] && $one['at'] >= $deadline,
+                ) !== [];
             if ($awaited === [] && !$isKnown) {
                 $this->deviations[] = ['limit' => $name, 'missed' => true, 'at' => $now, 'decided' => false, 'until' => null];
                 $this->state = BatchState::Held;
@@ -198,7 +278,10 @@ final class DrawnBatch
 
     private function deviate(string $limit, bool $missed, float $now): void
     {
-        $open = array_filter($this->deviations, static fn(array $one): bool => $one['limit'] === $limit && !$one['decided'] && (!$missed || $one['missed']));
+        $open = array_filter(
+            $this->deviations,
+            static fn(array $one): bool => $one['limit'] === $limit && !$one['decided'] && (!$missed || $one['missed']),
+        );
         if ($open === []) {
             $this->deviations[] = ['limit' => $limit, 'missed' => $missed, 'at' => $now, 'decided' => false, 'until' => null];
         }
@@ -208,7 +291,14 @@ final class DrawnBatch
     {
         foreach (array_keys($this->courses) as $name) {
             $conformity = $this->courseVerdict($name, $now)?->conformity;
-            $follows = Consequences::ofCourse($this->state, $this->limits[$name]->limit->kind, $conformity, $this->found[$name] ?? null, false, false);
+            $follows = Consequences::ofCourse(
+                $this->state,
+                $this->limits[$name]->limit->kind,
+                $conformity,
+                $this->found[$name] ?? null,
+                false,
+                false,
+            );
             $this->found[$name] = $conformity;
             if ($follows['deviates']) {
                 $this->deviate($name, ($this->courses[$name]['kind'] ?? '') === 'degree-hours', $now);
@@ -229,12 +319,42 @@ final class DrawnBatch
             return null;
         }
         $to = $step('to') === null ? null : $this->steps[$step('to')] ?? null;
-        $merged = MergedRecord::of(array_map(static fn(array $part): Stretch => new Stretch($part['points'], $part['trusted']), $this->parts[$point]), [], $course['kind'] !== 'heat-hold' && $limit->limit->high !== null);
+        $merged = MergedRecord::of(
+            array_map(static fn(array $part): Stretch => new Stretch($part['points'], $part['trusted']), $this->parts[$point]),
+            [],
+            $course['kind'] !== 'heat-hold' && $limit->limit->high !== null,
+        );
 
         return match ($course['kind']) {
-            'degree-hours' => CourseVerdict::degreeHours($merged, StateTest::U_C, $from, $now, $this->slowest(), StateTest::U_PH, $number('ph_limit', 5.3)),
-            'heat-hold' => CourseVerdict::heatHold($merged, StateTest::U_C, $number('minimum_c', 0), $number('minutes', 1), $number('gap_minutes', 5), $step('from') === null ? null : $from, $to, false),
-            default => CourseVerdict::throughout($merged, $limit->limit->kind->binds() ? StateTest::U_C : 0.0, $limit->limit, $from, $to === null || $to <= $from ? null : $to - $from, $number('gap_h', 24), $now, $toNow),
+            'degree-hours' => CourseVerdict::degreeHours(
+                $merged,
+                StateTest::U_C,
+                $from,
+                $now,
+                $this->slowest(),
+                StateTest::U_PH,
+                $number('ph_limit', 5.3),
+            ),
+            'heat-hold' => CourseVerdict::heatHold(
+                $merged,
+                StateTest::U_C,
+                $number('minimum_c', 0),
+                $number('minutes', 1),
+                $number('gap_minutes', 5),
+                $step('from') === null ? null : $from,
+                $to,
+                false,
+            ),
+            default => CourseVerdict::throughout(
+                $merged,
+                $limit->limit->kind->binds() ? StateTest::U_C : 0.0,
+                $limit->limit,
+                $from,
+                $to === null || $to <= $from ? null : $to - $from,
+                $number('gap_h', 24),
+                $now,
+                $toNow,
+            ),
         };
     }
 
@@ -243,7 +363,10 @@ final class DrawnBatch
     {
         $worst = [];
         foreach ($this->occasions as $i => $drawn) {
-            $ph = array_column(array_filter($drawn['results'], static fn(array $one): bool => $one['measurand'] === 'ph' && $one['trusted']), 'value');
+            $ph = array_column(
+                array_filter($drawn['results'], static fn(array $one): bool => $one['measurand'] === 'ph' && $one['trusted']),
+                'value',
+            );
             $isOpen = in_array('ph', array_column($this->lacking($i), 'measurand'), true);
             if ($ph !== [] && (!$isOpen || max($ph) > 5.3)) {
                 $worst[(string) $drawn['at']] = max($worst[(string) $drawn['at']] ?? -INF, max($ph));

@@ -77,7 +77,10 @@ final class ElectrodeTrendTest extends TestCase
      */
     private static function falling(float $percentADay, array $days): array
     {
-        $history = array_map(static fn(int $day): array => [gmdate('Y-m-d', gmmktime(0, 0, 0, 1, 1 + $day, 2025) ?: 0), 98.0 - $percentADay * $day], $days);
+        $history = array_map(
+            static fn(int $day): array => [gmdate('Y-m-d', gmmktime(0, 0, 0, 1, 1 + $day, 2025) ?: 0), 98.0 - $percentADay * $day],
+            $days,
+        );
 
         return $history === [] ? throw new \LogicException() : $history;
     }

@@ -31,8 +31,8 @@ final class ForecastTest extends TestCase
     {
         $readings = [[0.0, 5.7], [24.0, 4.58], [48.0, 4.5]];
 
-        self::assertEqualsWithDelta(24 * 1.1 / 1.12, Forecast::of($readings, 4.6)->etaH, 1e-9);
-        self::assertEqualsWithDelta(24 + 24 * 0.05 / 0.08, Forecast::of($readings, 4.6, 0.07)->etaH, 1e-9);
+        self::assertEqualsWithDelta((24 * 1.1) / 1.12, Forecast::of($readings, 4.6)->etaH, 1e-9);
+        self::assertEqualsWithDelta(24 + (24 * 0.05) / 0.08, Forecast::of($readings, 4.6, 0.07)->etaH, 1e-9);
         self::assertSame(48.0, Forecast::of($readings, 4.6, 0.1)->etaH, 'a hair of rounding does not miss it');
     }
 
@@ -44,17 +44,31 @@ final class ForecastTest extends TestCase
         yield 'met before the deadline' => [[[0.0, 5.0], [20.0, 4.5]], 4.6, 24.0, ForecastVerdict::Met];
         yield 'met after it' => [[[0.0, 5.0], [30.0, 4.5]], 4.6, 12.0, ForecastVerdict::Late];
         yield 'not met, and the deadline is past' => [[[0.0, 5.0], [30.0, 4.9]], 4.6, 24.0, ForecastVerdict::Late];
-        yield 'read at the very deadline and not met: the clock has not yet run out' => [[[0.0, 5.0], [24.0, 4.9]], 4.6, 24.0, ForecastVerdict::AtRisk];
+        yield 'read at the very deadline and not met: the clock has not yet run out' => [
+            [[0.0, 5.0], [24.0, 4.9]],
+            4.6,
+            24.0,
+            ForecastVerdict::AtRisk,
+        ];
         yield 'far enough before the deadline' => [$six, 4.0, 100.0, ForecastVerdict::OnTrack];
         yield 'six readings are trusted to four fifths of the time only' => [$six, 4.0, 70.0, ForecastVerdict::AtRisk];
         yield 'eight are trusted to the whole of it' => [$eight, 4.0, 70.0, ForecastVerdict::OnTrack];
-        yield 'a straight line has no interval, so it promises nothing' => [[[0.0, 5.7], [1.0, 5.0], [2.0, 4.7]], 4.6, 100.0, ForecastVerdict::AtRisk];
+        yield 'a straight line has no interval, so it promises nothing' => [
+            [[0.0, 5.7], [1.0, 5.0], [2.0, 4.7]],
+            4.6,
+            100.0,
+            ForecastVerdict::AtRisk,
+        ];
     }
 
     /** @param non-empty-list<array{float, float}> $readings */
     #[DataProvider('clocks')]
-    public function test_a_deadline_at_risk_is_reported_while_something_can_still_be_done(array $readings, float $target, float $withinH, ForecastVerdict $verdict): void
-    {
+    public function test_a_deadline_at_risk_is_reported_while_something_can_still_be_done(
+        array $readings,
+        float $target,
+        float $withinH,
+        ForecastVerdict $verdict,
+    ): void {
         self::assertSame($verdict, Forecast::of($readings, $target, 0.0, $withinH)->verdict);
         self::assertNull(Forecast::of($readings, $target)->verdict, 'without a deadline nothing is judged');
     }
@@ -69,7 +83,13 @@ final class ForecastTest extends TestCase
 
     public function test_two_readings_or_a_rising_ferment_give_no_forecast(): void
     {
-        foreach ([[[0.0, 5.7], [10.0, 5.0]], [[0.0, 5.7], [10.0, 5.0], [20.0, 5.2], [30.0, 5.3]], array_map(static fn(int $n): array => [$n * 10.0, 5.0 + $n * 0.05], range(0, 7))] as $readings) {
+        foreach (
+            [
+                [[0.0, 5.7], [10.0, 5.0]],
+                [[0.0, 5.7], [10.0, 5.0], [20.0, 5.2], [30.0, 5.3]],
+                array_map(static fn(int $n): array => [$n * 10.0, 5.0 + $n * 0.05], range(0, 7)),
+            ] as $readings
+        ) {
             $forecast = Forecast::of($readings, 4.6);
             self::assertSame([ForecastModel::None, null], [$forecast->model, $forecast->etaH]);
         }
@@ -85,15 +105,25 @@ final class ForecastTest extends TestCase
     {
         $at = static fn(float $hours): string => "h$hours";
         /** @param non-empty-list<array{float, float}> $readings */
-        $say = static fn(array $readings, float $within): string => ForecastWords::sentence(Forecast::of($readings, 4.6, 0.0, $within), $at);
+        $say = static fn(array $readings, float $within): string => ForecastWords::sentence(
+            Forecast::of($readings, 4.6, 0.0, $within),
+            $at,
+        );
 
         self::assertSame('expected about h16', $say([[0.0, 5.0], [20.0, 4.5]], 24.0));
         self::assertSame('expected about h16, after the deadline', $say([[0.0, 5.0], [20.0, 4.5]], 12.0));
         self::assertSame('expected about h40 at this pace, likely late', $say([[0.0, 5.6], [10.0, 5.35], [20.0, 5.1]], 30.0));
-        self::assertSame('expected about h40 at this pace, not certain', $say([[0.0, 5.6], [10.0, 5.35], [20.0, 5.1]], 50.0), 'a line has no interval to rely on');
+        self::assertSame(
+            'expected about h40 at this pace, not certain',
+            $say([[0.0, 5.6], [10.0, 5.35], [20.0, 5.1]], 50.0),
+            'a line has no interval to rely on',
+        );
         self::assertSame('no forecast yet (needs three falling readings)', $say([[0.0, 5.6]], 30.0));
         self::assertSame('not proven in time', $say([[0.0, 5.6], [31.0, 5.3]], 30.0));
-        self::assertMatchesRegularExpression('/^on track: expected about h[\d.]+, at the latest h[\d.]+ \(90 %\)$/', $say(self::ferment([0, 12, 24, 36, 40, 42]), 168.0));
+        self::assertMatchesRegularExpression(
+            '/^on track: expected about h[\d.]+, at the latest h[\d.]+ \(90 %\)$/',
+            $say(self::ferment([0, 12, 24, 36, 40, 42]), 168.0),
+        );
     }
 
     /**
@@ -112,7 +142,11 @@ final class ForecastTest extends TestCase
     {
         self::assertSame([], DeadlineWarning::of(25.0, 168.0, ForecastVerdict::OnTrack));
         self::assertSame([DeadlineWarning::AtRisk], DeadlineWarning::of(25.0, 168.0, ForecastVerdict::AtRisk));
-        self::assertSame([DeadlineWarning::AtRisk, DeadlineWarning::Soon], DeadlineWarning::of(24.0, 168.0, ForecastVerdict::Late), 'a day at most');
+        self::assertSame(
+            [DeadlineWarning::AtRisk, DeadlineWarning::Soon],
+            DeadlineWarning::of(24.0, 168.0, ForecastVerdict::Late),
+            'a day at most',
+        );
         self::assertSame([DeadlineWarning::Soon], DeadlineWarning::of(2.0, 4.0, null), 'two hours at least');
         self::assertSame([[], [DeadlineWarning::Soon]], [DeadlineWarning::of(6.1, 24.0, null), DeadlineWarning::of(6.0, 24.0, null)]);
         self::assertSame([], DeadlineWarning::of(0.0, 24.0, ForecastVerdict::Late), 'too late for a warning');
@@ -120,7 +154,13 @@ final class ForecastTest extends TestCase
 
     public function test_the_worst_batch_stands_first(): void
     {
-        $of = static fn(BatchState $state, ?Conformity $newest = null, bool $isRead = true, bool $isLate = false, ForecastVerdict ...$forecasts): Urgency => Urgency::of($state, $newest, $isRead, $isLate, array_values($forecasts));
+        $of = static fn(
+            BatchState $state,
+            ?Conformity $newest = null,
+            bool $isRead = true,
+            bool $isLate = false,
+            ForecastVerdict ...$forecasts,
+        ): Urgency => Urgency::of($state, $newest, $isRead, $isLate, array_values($forecasts));
 
         $order = [
             $of(BatchState::Recalled, Conformity::Inside),

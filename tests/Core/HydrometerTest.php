@@ -25,7 +25,11 @@ final class HydrometerTest extends TestCase
     public function test_warm_liquid_reads_too_low_and_cold_too_high(): void
     {
         self::assertSame(1.05, Hydrometer::relativeDensity(1.05, 20.0));
-        self::assertEqualsWithDelta([1.04949, 1.04853], [Hydrometer::relativeDensity(1.048, 26.0), Hydrometer::relativeDensity(1.05, 11.0)], 0.00005);
+        self::assertEqualsWithDelta(
+            [1.04949, 1.04853],
+            [Hydrometer::relativeDensity(1.048, 26.0), Hydrometer::relativeDensity(1.05, 11.0)],
+            0.00005,
+        );
         self::assertEqualsWithDelta(15.0, Hydrometer::brix(15.0, 20.0), 1e-6);
         self::assertEqualsWithDelta(15.65, Hydrometer::brix(15.0, 30.0), 0.1, 'about 0.065 °Brix for each degree, from memory');
     }
@@ -41,7 +45,11 @@ final class HydrometerTest extends TestCase
 
     public function test_it_still_answers_at_either_end(): void
     {
-        self::assertEqualsWithDelta([1.04846, 1.05257], [Hydrometer::relativeDensity(1.05, 10.0), Hydrometer::relativeDensity(1.05, 30.0)], 0.0002);
+        self::assertEqualsWithDelta(
+            [1.04846, 1.05257],
+            [Hydrometer::relativeDensity(1.05, 10.0), Hydrometer::relativeDensity(1.05, 30.0)],
+            0.0002,
+        );
     }
 
     #[TestWith([9.9])]

@@ -31,7 +31,7 @@ final class JudgeTest extends TestCase
     {
         $limits = [new ProductLimit(Limit::edge('floor', LimitKind::Critical, Comparison::AtLeast, 2.87)), self::critical('ceiling', 4.6)];
 
-        $judged = Judge::on([self::ph(new Portion(4.10, 0.074), new Portion(2.95, 0.098))], $limits, new Occasion(Stage::Underway));
+        $judged = Judge::on([self::ph(new Portion(4.1, 0.074), new Portion(2.95, 0.098))], $limits, new Occasion(Stage::Underway));
 
         self::assertSame(Overall::Hold, $judged->overall, 'the low portion, with its own 0.098, does not prove the floor');
         self::assertSame(['floor' => Conformity::Inconclusive, 'ceiling' => Conformity::Inside], self::conformities($judged));
@@ -41,9 +41,16 @@ final class JudgeTest extends TestCase
     public function test_no_later_value_proves_that_a_deadline_was_met(): void
     {
         $week = self::critical('within a week', 4.6, Applies::WithinHours, 168);
-        $at = static fn(float $hours, string ...$met): Judge => Judge::on([self::ph(new Portion(4.46, 0.08))], [$week], new Occasion(Stage::Underway, ['start' => $hours], metInTime: array_values($met)));
+        $at = static fn(float $hours, string ...$met): Judge => Judge::on(
+            [self::ph(new Portion(4.46, 0.08))],
+            [$week],
+            new Occasion(Stage::Underway, ['start' => $hours], metInTime: array_values($met)),
+        );
 
-        self::assertSame([Conformity::Inconclusive, Conformity::Inside, true, Overall::Hold], [$at(190)->due[0]->conformity, $at(190)->due[0]->valueConformity, $at(190)->due[0]->late, $at(190)->overall]);
+        self::assertSame(
+            [Conformity::Inconclusive, Conformity::Inside, true, Overall::Hold],
+            [$at(190)->due[0]->conformity, $at(190)->due[0]->valueConformity, $at(190)->due[0]->late, $at(190)->overall],
+        );
         self::assertSame('Critical limit not proven in time', LimitWords::head($at(190)->due[0]));
         self::assertSame(Overall::Accept, $at(190, 'within a week')->overall, 'it was met in time before');
         self::assertSame(Overall::Accept, $at(168)->overall, 'at its hour it is still in time');
@@ -51,7 +58,11 @@ final class JudgeTest extends TestCase
 
     public function test_a_deadline_binds_from_its_hour_on_or_as_soon_as_it_is_met(): void
     {
-        $isDue = static fn(float $hours, float $ph): bool => Judge::on([self::ph(new Portion($ph, 0.07))], [self::critical('week', 4.6, Applies::WithinHours, 168)], new Occasion(Stage::Underway, ['start' => $hours]))->due !== [];
+        $isDue = static fn(float $hours, float $ph): bool => Judge::on(
+            [self::ph(new Portion($ph, 0.07))],
+            [self::critical('week', 4.6, Applies::WithinHours, 168)],
+            new Occasion(Stage::Underway, ['start' => $hours]),
+        )->due !== [];
 
         self::assertFalse($isDue(167.9, 4.7));
         self::assertTrue($isDue(168.0, 4.7));
@@ -74,21 +85,49 @@ final class JudgeTest extends TestCase
     public function test_what_is_not_trusted_proves_nothing_but_may_break_a_limit(): void
     {
         $limits = [self::critical('equilibrium', 4.6), new ProductLimit(Limit::between('recipe', LimitKind::Target, 3.4, 4.3))];
-        $judge = static fn(Portion $portion, Portion ...$others): array => self::conformities(Judge::on([self::ph($portion, ...$others)], $limits, new Occasion(Stage::Underway)));
+        $judge = static fn(Portion $portion, Portion ...$others): array => self::conformities(
+            Judge::on([self::ph($portion, ...$others)], $limits, new Occasion(Stage::Underway)),
+        );
 
-        self::assertSame(['equilibrium' => Conformity::Inconclusive, 'recipe' => Conformity::Inconclusive], $judge(new Portion(4.2, 0.05, false)));
+        self::assertSame(
+            ['equilibrium' => Conformity::Inconclusive, 'recipe' => Conformity::Inconclusive],
+            $judge(new Portion(4.2, 0.05, false)),
+        );
         self::assertSame(['equilibrium' => Conformity::Outside, 'recipe' => Conformity::Outside], $judge(new Portion(4.9, 0.05, false)));
-        self::assertSame(['equilibrium' => Conformity::Inconclusive, 'recipe' => Conformity::Inside], $judge(new Portion(4.2, null)), 'without an uncertainty nothing binding is proven');
-        self::assertSame(['equilibrium' => Conformity::Inconclusive, 'recipe' => Conformity::Inside], $judge(new Portion(4.2, 0.05, true, ['equilibrium'])));
-        self::assertSame(['equilibrium' => Conformity::Inside, 'recipe' => Conformity::Inside], $judge(new Portion(4.2, 0.05, false), new Portion(4.2, 0.05)), 'beside one that proves it, it does not count');
-        self::assertSame(Conformity::Outside, $judge(new Portion(4.2, 0.05), new Portion(4.9, 0.05, false))['equilibrium'], 'but where it breaks the limit it does');
+        self::assertSame(
+            ['equilibrium' => Conformity::Inconclusive, 'recipe' => Conformity::Inside],
+            $judge(new Portion(4.2, null)),
+            'without an uncertainty nothing binding is proven',
+        );
+        self::assertSame(
+            ['equilibrium' => Conformity::Inconclusive, 'recipe' => Conformity::Inside],
+            $judge(new Portion(4.2, 0.05, true, ['equilibrium'])),
+        );
+        self::assertSame(
+            ['equilibrium' => Conformity::Inside, 'recipe' => Conformity::Inside],
+            $judge(new Portion(4.2, 0.05, false), new Portion(4.2, 0.05)),
+            'beside one that proves it, it does not count',
+        );
+        self::assertSame(
+            Conformity::Outside,
+            $judge(new Portion(4.2, 0.05), new Portion(4.9, 0.05, false))['equilibrium'],
+            'but where it breaks the limit it does',
+        );
     }
 
     public function test_each_place_proves_for_itself(): void
     {
-        $judged = Judge::on([self::ph(new Portion(4.2, 0.05)), self::ph(new Portion(4.2, 0.05, false))], [self::critical('ceiling', 4.6)], new Occasion(Stage::Underway));
+        $judged = Judge::on(
+            [self::ph(new Portion(4.2, 0.05)), self::ph(new Portion(4.2, 0.05, false))],
+            [self::critical('ceiling', 4.6)],
+            new Occasion(Stage::Underway),
+        );
 
-        self::assertSame([Conformity::Inconclusive, 1], [$judged->due[0]->conformity, $judged->due[0]->result], 'what is trusted in the brine says nothing of the pieces');
+        self::assertSame(
+            [Conformity::Inconclusive, 1],
+            [$judged->due[0]->conformity, $judged->due[0]->result],
+            'what is trusted in the brine says nothing of the pieces',
+        );
     }
 
     public function test_stage_condition_measurand_and_basis_say_what_is_asked(): void
@@ -100,20 +139,38 @@ final class JudgeTest extends TestCase
             new ProductLimit(Limit::edge('acidified', LimitKind::Critical, Comparison::AtMost, 4.2), condition: 'acid was added'),
             self::critical('core', 72.0, measurand: 'temperature', basis: 'core'),
         ];
-        $on = static fn(Stage $stage, array $answers): Judge => Judge::on([self::ph(new Portion(4.1, 0.07)), new Result('temperature', 'chamber', [new Portion(4.0, 0.3)])], $limits, new Occasion($stage, [], $answers));
-        $waits = static fn(Judge $judge): array => array_column(array_map(static fn(NotDue $one): array => [$one->limit->limit->name, $one->reason->value], $judge->notDue), 1, 0);
+        $on = static fn(Stage $stage, array $answers): Judge => Judge::on(
+            [self::ph(new Portion(4.1, 0.07)), new Result('temperature', 'chamber', [new Portion(4.0, 0.3)])],
+            $limits,
+            new Occasion($stage, [], $answers),
+        );
+        $waits = static fn(Judge $judge): array => array_column(
+            array_map(static fn(NotDue $one): array => [$one->limit->limit->name, $one->reason->value], $judge->notDue),
+            1,
+            0,
+        );
 
-        self::assertSame(['equilibrium' => 'stage', 'shelf' => 'stage', 'acidified' => 'unanswered', 'core' => 'no-result'], $waits($on(Stage::Underway, [])));
+        self::assertSame(
+            ['equilibrium' => 'stage', 'shelf' => 'stage', 'acidified' => 'unanswered', 'core' => 'no-result'],
+            $waits($on(Stage::Underway, [])),
+        );
         self::assertSame(['shelf' => 'stage', 'core' => 'no-result'], $waits($on(Stage::Equilibrium, ['acid was added' => false])));
         $finished = $on(Stage::Finished, ['acid was added' => true]);
-        self::assertSame(['under way', 'equilibrium', 'shelf', 'acidified'], array_keys(self::conformities($finished)), 'a finished product is still bound by what binds at equilibrium');
+        self::assertSame(
+            ['under way', 'equilibrium', 'shelf', 'acidified'],
+            array_keys(self::conformities($finished)),
+            'a finished product is still bound by what binds at equilibrium',
+        );
         self::assertSame(Overall::Accept, $on(Stage::Equilibrium, ['acid was added' => false])->overall);
-        self::assertSame(Overall::Review, Judge::on([self::ph(new Portion(4.1, 0.07))], [$limits[2]], new Occasion(Stage::Finished))->overall);
+        self::assertSame(
+            Overall::Review,
+            Judge::on([self::ph(new Portion(4.1, 0.07))], [$limits[2]], new Occasion(Stage::Finished))->overall,
+        );
     }
 
     public function test_the_portion_nearest_to_the_next_limit_decides_where_nothing_is_due(): void
     {
-        $results = [self::ph(new Portion(4.40, 0.05), new Portion(4.36, 0.30))];
+        $results = [self::ph(new Portion(4.4, 0.05), new Portion(4.36, 0.3))];
         $judged = Judge::on($results, [self::critical('equilibrium', 4.6, Applies::Equilibrium)], new Occasion(Stage::Underway));
 
         self::assertSame(1, Deciding::of($judged, $results)?->portion, 'least margin beyond its uncertainty');
@@ -129,17 +186,27 @@ final class JudgeTest extends TestCase
 
     public function test_a_deadline_without_its_hours_is_refused_by_bin_compute(): void
     {
-        [$answer] = Contract::answer('judge', '{"results":[],"limits":[{"name":"a","kind":"critical","op":"<=","value":4.6,"applies":"within_hours"}],"hours_since":{}}');
+        [$answer] = Contract::answer(
+            'judge',
+            '{"results":[],"limits":[{"name":"a","kind":"critical","op":"<=","value":4.6,"applies":"within_hours"}],"hours_since":{}}',
+        );
 
         self::assertStringContainsString('limits[0].hours', $answer);
-        [$answer] = Contract::answer('judge', '{"results":[],"limits":[{"name":"a","kind":"critical","op":"<=","value":4.6,"hours":6}],"hours_since":{}}');
+        [$answer] = Contract::answer(
+            'judge',
+            '{"results":[],"limits":[{"name":"a","kind":"critical","op":"<=","value":4.6,"hours":6}],"hours_since":{}}',
+        );
         self::assertStringContainsString('"inconsistent"', $answer);
     }
 
     public function test_the_sentence_says_what_is_to_spare_and_never_that_food_is_safe(): void
     {
         $say = static function (float $value, ?float $u, bool $trusted = true): string {
-            $judged = Judge::on([self::ph(new Portion($value, $u, $trusted))], [self::critical('limit', 4.6)], new Occasion(Stage::Underway))->due[0];
+            $judged = Judge::on(
+                [self::ph(new Portion($value, $u, $trusted))],
+                [self::critical('limit', 4.6)],
+                new Occasion(Stage::Underway),
+            )->due[0];
 
             return LimitWords::head($judged) . '. ' . LimitWords::tail($judged);
         };
@@ -153,9 +220,24 @@ final class JudgeTest extends TestCase
         self::assertStringContainsString('less than 0.01', $say(4.535, 0.06));
     }
 
-    private static function critical(string $name, float $atMost, Applies $applies = Applies::Always, ?float $hours = null, string $since = ProductLimit::START, string $measurand = 'ph', string $basis = ''): ProductLimit
-    {
-        return new ProductLimit(Limit::edge($name, LimitKind::Critical, Comparison::AtMost, $atMost), $applies, $hours, $since, null, $measurand, $basis);
+    private static function critical(
+        string $name,
+        float $atMost,
+        Applies $applies = Applies::Always,
+        ?float $hours = null,
+        string $since = ProductLimit::START,
+        string $measurand = 'ph',
+        string $basis = '',
+    ): ProductLimit {
+        return new ProductLimit(
+            Limit::edge($name, LimitKind::Critical, Comparison::AtMost, $atMost),
+            $applies,
+            $hours,
+            $since,
+            null,
+            $measurand,
+            $basis,
+        );
     }
 
     private static function ph(Portion $portion, Portion ...$others): Result
@@ -166,6 +248,10 @@ final class JudgeTest extends TestCase
     /** @return array<string, Conformity> */
     private static function conformities(Judge $judged): array
     {
-        return array_column(array_map(static fn(JudgedLimit $one): array => [$one->limit->limit->name, $one->conformity], $judged->due), 1, 0);
+        return array_column(
+            array_map(static fn(JudgedLimit $one): array => [$one->limit->limit->name, $one->conformity], $judged->due),
+            1,
+            0,
+        );
     }
 }

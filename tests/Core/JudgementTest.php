@@ -54,7 +54,11 @@ final class JudgementTest extends TestCase
     public function test_at_25_degrees_a_read_back_of_9_25_in_9_18_fails_and_6_83_in_6_86_passes(): void
     {
         $points = [self::seen(Buffer::named('phosphate-6.86')->phAt(25), 98), self::seen(Buffer::named('borax-9.18')->phAt(25), 98)];
-        $reading = static fn(string $buffer, float $shown): CalibrationPoint => new CalibrationPoint(Buffer::named($buffer)->phAt(25), self::seen($shown, 98)->mv, 25);
+        $reading = static fn(string $buffer, float $shown): CalibrationPoint => new CalibrationPoint(
+            Buffer::named($buffer)->phAt(25),
+            self::seen($shown, 98)->mv,
+            25,
+        );
 
         $bad = self::judged($points, checks: [$reading('borax-9.18', 9.25)]);
         $good = self::judged($points, checks: [$reading('phosphate-6.86', 6.83)]);
@@ -69,8 +73,12 @@ final class JudgementTest extends TestCase
     {
         $points = [self::seen(7, 98), self::seen(4, 98)];
 
-        self::assertNull(self::judged($points, checks: [new CalibrationPoint(7.0, self::seen(7.05, 98)->mv, 25)])->found(Code::CheckFailed));
-        self::assertNotNull(self::judged($points, checks: [new CalibrationPoint(7.0, self::seen(7.0501, 98)->mv, 25)])->found(Code::CheckFailed));
+        self::assertNull(
+            self::judged($points, checks: [new CalibrationPoint(7.0, self::seen(7.05, 98)->mv, 25)])->found(Code::CheckFailed),
+        );
+        self::assertNotNull(
+            self::judged($points, checks: [new CalibrationPoint(7.0, self::seen(7.0501, 98)->mv, 25)])->found(Code::CheckFailed),
+        );
     }
 
     public function test_without_a_read_back_there_is_a_note_and_the_verdict_stays(): void
@@ -92,7 +100,9 @@ final class JudgementTest extends TestCase
     public function test_the_laboratory_allows_an_offset_of_15_mv(): void
     {
         self::assertNull(self::judged([self::seen(7, 98, -15), self::seen(4, 98, -15)], Criteria::laboratory())->found(Code::OffsetOff));
-        self::assertNotNull(self::judged([self::seen(7, 98, -15.1), self::seen(4, 98, -15.1)], Criteria::laboratory())->found(Code::OffsetOff));
+        self::assertNotNull(
+            self::judged([self::seen(7, 98, -15.1), self::seen(4, 98, -15.1)], Criteria::laboratory())->found(Code::OffsetOff),
+        );
     }
 
     /** @return iterable<string, array{float, Severity|null}> */
@@ -144,12 +154,17 @@ final class JudgementTest extends TestCase
     public function test_buffers_more_than_3_degrees_apart_are_marked(): void
     {
         self::assertNull(self::judged([self::seen(7, 98, celsius: 20), self::seen(4, 98, celsius: 23)])->found(Code::TemperatureSpread));
-        self::assertNotNull(self::judged([self::seen(7, 98, celsius: 20), self::seen(4, 98, celsius: 23.1)])->found(Code::TemperatureSpread));
+        self::assertNotNull(
+            self::judged([self::seen(7, 98, celsius: 20), self::seen(4, 98, celsius: 23.1)])->found(Code::TemperatureSpread),
+        );
     }
 
     public function test_an_electrode_without_any_slope_is_reported_as_having_none(): void
     {
-        $judgement = self::judged([new CalibrationPoint(4, 3, 25), new CalibrationPoint(7, 3, 25)], checks: [new CalibrationPoint(7, 3, 25)]);
+        $judgement = self::judged(
+            [new CalibrationPoint(4, 3, 25), new CalibrationPoint(7, 3, 25)],
+            checks: [new CalibrationPoint(7, 3, 25)],
+        );
 
         self::assertSame([Code::NoResponse, Code::ZeroPointOff], self::codes($judgement));
         self::assertSame([null], $judgement->checkErrors);
@@ -165,7 +180,10 @@ final class JudgementTest extends TestCase
                 self::assertNotNull(FindingWords::advice($finding, ElectrodeKind::Refillable), $code->value);
             }
         }
-        self::assertStringContainsString('fresh buffers first', (string) FindingWords::advice(new Finding(Code::SlopeLow, Severity::Fail, 88.0, 90.0), ElectrodeKind::Refillable));
+        self::assertStringContainsString(
+            'fresh buffers first',
+            (string) FindingWords::advice(new Finding(Code::SlopeLow, Severity::Fail, 88.0, 90.0), ElectrodeKind::Refillable),
+        );
     }
 
     /**
@@ -177,8 +195,13 @@ final class JudgementTest extends TestCase
         return Judgement::of(CalibrationFit::through($points), $criteria ?? Criteria::process(), $checks);
     }
 
-    private static function seen(float $ph, float $percent, float $offset = 0.0, float $celsius = 25, ?float $response = null): CalibrationPoint
-    {
+    private static function seen(
+        float $ph,
+        float $percent,
+        float $offset = 0.0,
+        float $celsius = 25,
+        ?float $response = null,
+    ): CalibrationPoint {
         return CalibrationFitTest::seen($ph, $percent / 100, $offset, $celsius, $response);
     }
 
@@ -196,7 +219,10 @@ final class JudgementTest extends TestCase
         self::assertSame([], RunQuestion::asked([7.0, 4.2], [[4.2, 7.0]], false, false), '2.8 apart is far enough');
         self::assertSame([RunQuestion::ShortSpan], RunQuestion::asked([7.0, 4.21], [], false, false));
         self::assertSame([RunQuestion::OneBuffer], RunQuestion::asked([7.0], [], false, false));
-        self::assertSame([RunQuestion::OneUseMore, RunQuestion::KeptCold], RunQuestion::asked([7.0, 4.01], [], false, false, isAnyKeptCold: true, isAnyUsedUp: true));
+        self::assertSame(
+            [RunQuestion::OneUseMore, RunQuestion::KeptCold],
+            RunQuestion::asked([7.0, 4.01], [], false, false, isAnyKeptCold: true, isAnyUsedUp: true),
+        );
         self::assertSame([true, false], [RunQuestion::OneUseMore->needsReason(), RunQuestion::KeptCold->needsReason()]);
         self::assertSame([RunQuestion::NeverSoaked, RunQuestion::ReadBackIsFitted], RunQuestion::asked([7.0, 4.01], [], true, true));
         self::assertFalse(RunQuestion::asksTemperature(23.0, [21.0, 22.0]));

@@ -25,13 +25,28 @@ final class LedgerLineTest extends TestCase
         $other = LedgerLine::after(null, 't', 1, 'record', 'readings', 5, ['readings' => [5 => ['b' => null, 'a' => '1']]]);
 
         self::assertSame($one->hash, $other->hash);
-        self::assertNotSame($one->hash, LedgerLine::after(null, 't', 1, 'record', 'readings', 5, ['readings' => [5 => ['a' => '1', 'b' => '']]])->hash);
+        self::assertNotSame(
+            $one->hash,
+            LedgerLine::after(null, 't', 1, 'record', 'readings', 5, ['readings' => [5 => ['a' => '1', 'b' => '']]])->hash,
+        );
     }
 
     public function test_fields_cannot_be_shifted_into_one_another(): void
     {
         $line = self::line(null, '4.52');
-        $shifted = LedgerLine::kept($line->version, 1, $line->at, 1, 'recor', 'dreadings', 5, $line->payload, $line->payloadSha256, $line->prev, $line->hash);
+        $shifted = LedgerLine::kept(
+            $line->version,
+            1,
+            $line->at,
+            1,
+            'recor',
+            'dreadings',
+            5,
+            $line->payload,
+            $line->payloadSha256,
+            $line->prev,
+            $line->hash,
+        );
 
         self::assertSame('ledger line 1 was altered', $shifted->breakAfter(null));
     }
@@ -39,7 +54,9 @@ final class LedgerLineTest extends TestCase
     public function test_time_goes_back_with_a_statement_of_the_true_time_alone(): void
     {
         $ahead = LedgerLine::after(null, '2026-11-28T08:00:00.000Z', 1, 'record', 'readings', 5, ['readings' => [5 => ['id' => '5']]]);
-        $stated = LedgerLine::after($ahead, '2026-11-25T08:00:00.000Z', 1, 'state', 'true_times', 1, ['true_times' => [1 => ['id' => '1']]]);
+        $stated = LedgerLine::after($ahead, '2026-11-25T08:00:00.000Z', 1, 'state', 'true_times', 1, [
+            'true_times' => [1 => ['id' => '1']],
+        ]);
         $moved = LedgerLine::after($ahead, '2026-11-25T08:00:00.000Z', 1, 'record', 'readings', 6, ['readings' => [6 => ['id' => '6']]]);
 
         self::assertSame(['2026-11-25T08:00:00.000Z', '2026-11-28T08:00:00.000Z'], [$stated->at, $moved->at]);
@@ -48,6 +65,8 @@ final class LedgerLineTest extends TestCase
 
     private static function line(?LedgerLine $last, string $ph): LedgerLine
     {
-        return LedgerLine::after($last, '2026-11-25T08:00:00.000Z', 1, 'record', 'readings', 5, ['readings' => [5 => ['id' => '5', 'ph' => $ph]]]);
+        return LedgerLine::after($last, '2026-11-25T08:00:00.000Z', 1, 'record', 'readings', 5, [
+            'readings' => [5 => ['id' => '5', 'ph' => $ph]],
+        ]);
     }
 }

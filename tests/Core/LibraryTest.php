@@ -32,7 +32,11 @@ final class LibraryTest extends TestCase
             self::assertNotSame([], $product->cautions, $code);
             self::assertLessThan($product->expectedPh[1], $product->expectedPh[0], $code);
             self::assertSame([], array_diff($product->method['needed_places'], $product->method['places']), $code);
-            self::assertDoesNotMatchRegularExpression('/\bis safe\b|\bsafe to eat\b/i', json_encode($product->limits, JSON_THROW_ON_ERROR), "$code never says that food is safe");
+            self::assertDoesNotMatchRegularExpression(
+                '/\bis safe\b|\bsafe to eat\b/i',
+                json_encode($product->limits, JSON_THROW_ON_ERROR),
+                "$code never says that food is safe",
+            );
         }
     }
 
@@ -43,11 +47,16 @@ final class LibraryTest extends TestCase
         }
     }
 
-    /** @return iterable<string, array{array<string, mixed>, string, string}> what is changed in a limit or the product, the place told, a word of what is told */
+    /**
+     * @return iterable<string, array{array<string, mixed>, string, string}> what is changed in a limit or the product, the place told, a
+     *     word of what is told
+     */
     public static function slips(): iterable
     {
         $limit = static fn(array $changed): array => ['limits' => [[...self::written()[0]['limits'][0], ...$changed]]];
-        foreach (['name' => 120, 'since' => 40, 'condition' => 200, 'meaning' => 400, 'if_violated' => 400, 'source' => 200] as $field => $most) {
+        foreach (
+            ['name' => 120, 'since' => 40, 'condition' => 200, 'meaning' => 400, 'if_violated' => 400, 'source' => 200] as $field => $most
+        ) {
             yield "a longer $field than is kept" => [$limit([$field => str_repeat('a', $most + 1)]), "limits[0].$field", (string) $most];
         }
         yield 'another form' => [['form' => 'a-form-of-ours'], 'form', 'rheacid-product-1'];
@@ -55,16 +64,32 @@ final class LibraryTest extends TestCase
         yield 'a code with a slash' => [['code' => 'a/b'], 'code', 'hyphens'];
         yield 'expected the wrong way round' => [['expected_ph' => [5, 3]], 'expected_ph', 'above the second'];
         yield 'a limit with low above high' => [$limit(['op' => 'between', 'low' => 4, 'high' => 3]), 'limits[0].low', ''];
-        yield 'both edges where one is asked' => [$limit(['op' => '<=', 'low' => 3, 'high' => 4]), 'limits[0].high', 'takes high and nothing else'];
+        yield 'both edges where one is asked' => [
+            $limit(['op' => '<=', 'low' => 3, 'high' => 4]),
+            'limits[0].high',
+            'takes high and nothing else',
+        ];
         yield 'a pH of forty' => [$limit(['op' => '<=', 'high' => 40]), 'limits[0].high', 'is accepted'];
         yield 'a basis of another measurand' => [$limit(['basis' => 'chamber']), 'limits[0].basis', ''];
         yield 'a deadline without hours' => [$limit(['applies' => 'within_hours']), 'limits[0].hours', 'how many hours'];
         yield 'a kind that is none' => [$limit(['kind' => 'deadly']), 'limits[0].kind', 'accepted'];
         yield 'a name too long' => [$limit(['name' => str_repeat('a', 121)]), 'limits[0].name', '120'];
-        yield 'one name twice' => [['limits' => [self::written()[0]['limits'][0], self::written()[0]['limits'][0]]], 'limits[1].name', 'a name of its own'];
-        yield 'a hold without minutes' => [$limit(['course' => ['kind' => 'heat-hold', 'minimum_c' => 63]]), 'limits[0].course.minutes', ''];
+        yield 'one name twice' => [
+            ['limits' => [self::written()[0]['limits'][0], self::written()[0]['limits'][0]]],
+            'limits[1].name',
+            'a name of its own',
+        ];
+        yield 'a hold without minutes' => [
+            $limit(['course' => ['kind' => 'heat-hold', 'minimum_c' => 63]]),
+            'limits[0].course.minutes',
+            '',
+        ];
         yield 'a caution too long' => [['cautions' => ['short', str_repeat('a', 401)]], 'cautions[1]', '400'];
-        yield 'a place that it does not have' => [['method' => [...self::written()[0]['method'], 'needed_places' => ['attic']]], 'method.needed_places', 'attic'];
+        yield 'a place that it does not have' => [
+            ['method' => [...self::written()[0]['method'], 'needed_places' => ['attic']]],
+            'method.needed_places',
+            'attic',
+        ];
     }
 
     /** @param array<string, mixed> $changed */
@@ -86,7 +111,12 @@ final class LibraryTest extends TestCase
     private static function written(): array
     {
         /** @var list<array<string, mixed>> $library */
-        $library = json_decode((string) file_get_contents(dirname(__DIR__, 2) . '/core/Products/library.json'), true, 64, JSON_THROW_ON_ERROR);
+        $library = json_decode(
+            (string) file_get_contents(dirname(__DIR__, 2) . '/core/Products/library.json'),
+            true,
+            64,
+            JSON_THROW_ON_ERROR,
+        );
 
         return array_map(static fn(array $product): array => ['form' => ProductFile::FORM, ...$product], $library);
     }
@@ -94,32 +124,58 @@ final class LibraryTest extends TestCase
     public function test_every_product_says_what_controls_its_hazards_and_no_batch_is_released_without_a_limit(): void
     {
         foreach (Library::all() as $code => $product) {
-            $binding = static fn(?string $route): array => array_filter($product->limits, static fn(array $limit): bool => LimitKind::from($limit['kind'])->binds() && $limit['condition'] === null && ($limit['routes'] === null || in_array($route, $limit['routes'], true)));
+            $binding = static fn(?string $route): array => array_filter(
+                $product->limits,
+                static fn(array $limit): bool => LimitKind::from($limit['kind'])->binds()
+                    && $limit['condition'] === null
+                    && ($limit['routes'] === null || in_array($route, $limit['routes'], true)),
+            );
             foreach ($product->routes as $route) {
                 self::assertNotSame([], $binding($route['name']), "$code: the route {$route['name']} is proven by something");
                 self::assertNotSame('', $route['why'], $code);
             }
             $saysWhy = $product->needsNone !== null || $product->stageOf !== null;
-            self::assertSame(!$saysWhy, $product->routes !== [] || $binding(null) !== [], "$code: a binding limit that nobody can answer away, or the reason why there is none");
+            self::assertSame(
+                !$saysWhy,
+                $product->routes !== [] || $binding(null) !== [],
+                "$code: a binding limit that nobody can answer away, or the reason why there is none",
+            );
         }
     }
 
     public function test_the_library_holds_no_codes_and_a_limit_keeps_its_value_as_it_is_written(): void
     {
         foreach (Library::all() as $code => $product) {
-            foreach ([...$product->told, ...array_column($product->limits, 'name'), ...array_column($product->limits, 'meaning'), ...array_filter(array_column($product->limits, 'condition'))] as $words) {
-                self::assertDoesNotMatchRegularExpression('/>=|<=|\bper l\b|\btemperature c\b|\bbrix drop\b|\bpercent of\b|\bso2\b|_/', $words, $code);
+            foreach (
+                [
+                    ...$product->told,
+                    ...array_column($product->limits, 'name'),
+                    ...array_column($product->limits, 'meaning'),
+                    ...array_filter(array_column($product->limits, 'condition')),
+                ] as $words
+            ) {
+                self::assertDoesNotMatchRegularExpression(
+                    '/>=|<=|\bper l\b|\btemperature c\b|\bbrix drop\b|\bpercent of\b|\bso2\b|_/',
+                    $words,
+                    $code,
+                );
             }
         }
         $kimchi = Library::all()['kimchi']->judged()['Legal, finished: acidity, 10 g/L as lactic'];
         self::assertSame('titratable acidity (to pH 8.2, per litre) ≤ 10 g/L as lactic', LimitWords::written($kimchi));
-        self::assertEqualsWithDelta(10 * 75.04 / 90.08, $kimchi->limit->high, 1e-4, 'it is judged in tartaric acid');
-        self::assertSame(LibraryTables::tables(array_values(Library::all())), file_get_contents(dirname(__DIR__, 2) . '/docs/library.md'), 'php artisan rheacid:library writes it anew');
+        self::assertEqualsWithDelta((10 * 75.04) / 90.08, $kimchi->limit->high, 1e-4, 'it is judged in tartaric acid');
+        self::assertSame(
+            LibraryTables::tables(array_values(Library::all())),
+            file_get_contents(dirname(__DIR__, 2) . '/docs/library.md'),
+            'php artisan rheacid:library writes it anew',
+        );
     }
 
     public function test_low_acid_food_in_airtight_packages_is_not_judged_here_without_an_authority(): void
     {
-        $limit = static fn(string $of, float $most, LimitKind $kind = LimitKind::Critical): array => [new ProductLimit(Limit::edge('one', $kind, Comparison::AtMost, $most), measurand: $of)];
+        $limit = static fn(string $of, float $most, LimitKind $kind = LimitKind::Critical): array => [
+            new ProductLimit(Limit::edge('one', $kind, Comparison::AtMost, $most), measurand: $of),
+        ];
 
         self::assertTrue(KeptAt::Room->needsAuthority(true, []));
         self::assertTrue(KeptAt::Room->needsAuthority(true, $limit('ph', 4.7)));
@@ -130,20 +186,63 @@ final class LibraryTest extends TestCase
         self::assertFalse(KeptAt::Room->needsAuthority(false, []));
         self::assertFalse(KeptAt::Cold->needsAuthority(true, []));
         foreach (Library::all() as $code => $product) {
-            self::assertFalse($product->kept !== null && KeptAt::from($product->kept['where'])->needsAuthority($product->kept['airtight'], array_values($product->judged())), $code);
+            self::assertFalse(
+                $product->kept !== null
+                    && KeptAt::from($product->kept['where'])->needsAuthority($product->kept['airtight'], array_values($product->judged())),
+                $code,
+            );
         }
     }
 
     /** Values that the trade depends on, as its rules have them (paragraphs from memory; none was looked up). */
     public function test_the_limits_that_matter_most_are_in_it(): void
     {
-        $high = static fn(string $code, Applies $applies): array => array_column(array_filter(Library::all()[$code]->limits, static fn(array $limit): bool => $limit['measurand'] === 'ph' && $limit['applies'] === $applies->value && $limit['kind'] !== 'target' && $limit['course'] === null), 'high');
+        $high = static fn(string $code, Applies $applies): array => array_column(
+            array_filter(
+                Library::all()[$code]->limits,
+                static fn(array $limit): bool => $limit['measurand'] === 'ph'
+                    && $limit['applies'] === $applies->value
+                    && $limit['kind'] !== 'target'
+                    && $limit['course'] === null,
+            ),
+            'high',
+        );
 
-        self::assertContains(4.6, $high('acidified-vegetables', Applies::Equilibrium), '21 CFR 114.3 and 114.80: equilibrium pH 4.6 or below');
+        self::assertContains(
+            4.6,
+            $high('acidified-vegetables', Applies::Equilibrium),
+            '21 CFR 114.3 and 114.80: equilibrium pH 4.6 or below',
+        );
         self::assertContains(4.6, $high('yogurt', Applies::WithinHours), '21 CFR 131.200: 4.6 or lower');
         self::assertContains(5.3, $high('fermented-sausage', Applies::Finished), 'guideline on fermented sausage: pH 5.3');
         self::assertContains(4.2, $high('acidified-rice', Applies::WithinHours), 'model code for acidified rice: below 4.2');
-        self::assertSame([['kind' => 'degree-hours', 'ph_limit' => 5.3, 'from' => 'stuffed']], array_values(array_filter(array_column(Library::all()['fermented-sausage']->limits, 'course'), static fn(?array $course): bool => ($course['kind'] ?? '') === 'degree-hours')));
-        self::assertSame([], array_filter(Library::all(), static fn(LibraryProduct $product): bool => in_array($product->code, ['white-must', 'red-must', 'white-wine', 'red-wine', 'cider', 'beer-ale', 'beer-lager'], true) && array_filter($product->limits, static fn(array $limit): bool => $limit['kind'] === 'critical' && $limit['measurand'] === 'ph' && $limit['condition'] === null && $limit['routes'] === null) !== []), 'wine and beer have no pathogen limit that binds always');
+        self::assertSame(
+            [['kind' => 'degree-hours', 'ph_limit' => 5.3, 'from' => 'stuffed']],
+            array_values(
+                array_filter(
+                    array_column(Library::all()['fermented-sausage']->limits, 'course'),
+                    static fn(?array $course): bool => ($course['kind'] ?? '') === 'degree-hours',
+                ),
+            ),
+        );
+        self::assertSame(
+            [],
+            array_filter(
+                Library::all(),
+                static fn(LibraryProduct $product): bool => in_array(
+                    $product->code,
+                    ['white-must', 'red-must', 'white-wine', 'red-wine', 'cider', 'beer-ale', 'beer-lager'],
+                    true,
+                )
+                    && array_filter(
+                        $product->limits,
+                        static fn(array $limit): bool => $limit['kind'] === 'critical'
+                            && $limit['measurand'] === 'ph'
+                            && $limit['condition'] === null
+                            && $limit['routes'] === null,
+                    ) !== [],
+            ),
+            'wine and beer have no pathogen limit that binds always',
+        );
     }
 }

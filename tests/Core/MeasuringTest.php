@@ -47,7 +47,10 @@ final class MeasuringTest extends TestCase
     private const SLURRY = 0.04;
     private const CLEAR = 0.01;
 
-    /** @return iterable<string, array{float, float, float|null, float, Conformity}> pH, matrix bound, error of the control check, uncertainty to two decimals, against a critical pH ≤ 4.6 */
+    /**
+     * @return iterable<string, array{float, float, float|null, float, Conformity}> pH, matrix bound, error of the control check,
+     *     uncertainty to two decimals, against a critical pH ≤ 4.6
+     */
     public static function worked(): iterable
     {
         yield 'a slurry without a control check' => [4.53, self::SLURRY, null, 0.08, Conformity::Inconclusive];
@@ -57,8 +60,13 @@ final class MeasuringTest extends TestCase
     }
 
     #[DataProvider('worked')]
-    public function test_a_control_check_makes_the_drift_as_good_as_it_was_found(float $ph, float $matrix, ?float $control, float $expandedU, Conformity $conformity): void
-    {
+    public function test_a_control_check_makes_the_drift_as_good_as_it_was_found(
+        float $ph,
+        float $matrix,
+        ?float $control,
+        float $expandedU,
+        Conformity $conformity,
+    ): void {
         $result = self::read([self::portion($ph), self::portion($ph - 0.006)], self::rests(control: $control), $matrix)->result;
 
         self::assertSame($expandedU, round((float) $result->portions[0]->expandedU, 2));
@@ -67,7 +75,10 @@ final class MeasuringTest extends TestCase
 
     public function test_a_check_makes_it_no_better_than_0_02_nor_worse_than_the_policy(): void
     {
-        self::assertSame([0.05, 0.02, 0.03, 0.05], array_map(static fn(?float $error): float => self::rests(control: $error)->driftPh(), [null, 0.001, -0.03, 0.2]));
+        self::assertSame(
+            [0.05, 0.02, 0.03, 0.05],
+            array_map(static fn(?float $error): float => self::rests(control: $error)->driftPh(), [null, 0.001, -0.03, 0.2]),
+        );
     }
 
     public function test_portions_that_agree_share_their_repeatability_and_others_stand_alone(): void
@@ -80,7 +91,9 @@ final class MeasuringTest extends TestCase
         self::assertEqualsWithDelta((float) $alone, (float) $differ, 1e-12);
     }
 
-    /** @return iterable<string, array{list<float>, list<bool>, int}> pH one after the other, of which the gas was gone, how many are needed */
+    /**
+     * @return iterable<string, array{list<float>, list<bool>, int}> pH one after the other, of which the gas was gone, how many are needed
+     */
     public static function degassed(): iterable
     {
         yield 'the first alone says nothing' => [[3.9], [false], 2];
@@ -104,12 +117,21 @@ final class MeasuringTest extends TestCase
         self::assertSame($gone, array_map(static fn(Portion $portion): bool => $portion->trusted, $read->result->portions));
         self::assertSame($needed, $rules->needed($values));
         self::assertSame(count($values) >= $needed, $rules->areComplete($values));
-        self::assertSame(in_array(true, $gone, true) ? Conformity::Inside : Conformity::Inconclusive, self::against46($read->result->portions));
+        self::assertSame(
+            in_array(true, $gone, true) ? Conformity::Inside : Conformity::Inconclusive,
+            self::against46($read->result->portions),
+        );
     }
 
     public function test_what_was_read_with_gas_in_it_shares_no_repeatability_with_the_rest(): void
     {
-        $read = PhResult::of([self::portion(3.9), self::portion(4.05), self::portion(4.06)], self::rests(), new MethodRules(2, 0.02, 20, 25, self::CLEAR, degasses: true), [], []);
+        $read = PhResult::of(
+            [self::portion(3.9), self::portion(4.05), self::portion(4.06)],
+            self::rests(),
+            new MethodRules(2, 0.02, 20, 25, self::CLEAR, degasses: true),
+            [],
+            [],
+        );
 
         self::assertGreaterThan((float) $read->result->portions[2]->expandedU, (float) $read->result->portions[0]->expandedU);
     }
@@ -119,23 +141,52 @@ final class MeasuringTest extends TestCase
     {
         self::assertSame([ReleaseBlock::BathUntold], (new ThermometerFacts(0.2, false, false, -5, 25, isBathTold: false))->blocks(21));
         $overdue = new ThermometerFacts(0.2, false, true, -5, 25);
-        yield 'one point: no slope, no uncertainty' => [self::rests(hasSlope: false), self::portion(4.2), ReleaseBlock::OnePointCalibration, false];
+        yield 'one point: no slope, no uncertainty' => [
+            self::rests(hasSlope: false),
+            self::portion(4.2),
+            ReleaseBlock::OnePointCalibration,
+            false,
+        ];
         yield 'at 5 °C' => [self::rests(), self::portion(4.2, 5), ReleaseBlock::SampleTemperature, false];
         yield 'at 60 °C' => [self::rests(), self::portion(4.2, 60), ReleaseBlock::ThermometerNotCovering, false];
         yield 'at 72 °C' => [self::rests(), self::portion(4.2, 72), ReleaseBlock::SampleTemperature, false];
-        yield 'a soaking pair' => [self::rests(blocks: [ReleaseBlock::ElectrodeSoaking]), self::portion(4.2), ReleaseBlock::ElectrodeSoaking, false];
-        yield 'an overdue pair' => [self::rests(blocks: [ReleaseBlock::CalibrationOverdue]), self::portion(4.2), ReleaseBlock::CalibrationOverdue, false];
+        yield 'a soaking pair' => [
+            self::rests(blocks: [ReleaseBlock::ElectrodeSoaking]),
+            self::portion(4.2),
+            ReleaseBlock::ElectrodeSoaking,
+            false,
+        ];
+        yield 'an overdue pair' => [
+            self::rests(blocks: [ReleaseBlock::CalibrationOverdue]),
+            self::portion(4.2),
+            ReleaseBlock::CalibrationOverdue,
+            false,
+        ];
         yield 'an overdue thermometer' => [self::rests(thermometer: $overdue), self::portion(4.2), ReleaseBlock::ThermometerOverdue, false];
         yield 'before it stood still' => [self::rests(), self::portion(4.2, settled: false), ReleaseBlock::Unsettled, false];
         yield 'the simulated bench of a real site' => [self::rests(), self::portion(4.2, counts: false), ReleaseBlock::Simulated, false];
         yield 'far below the buffers' => [self::rests(), self::portion(3.0), ReleaseBlock::FarBelowBracket, false];
-        yield 'no control check' => [self::rests(blocks: [ReleaseBlock::ControlCheckMissing]), self::portion(4.2), ReleaseBlock::ControlCheckMissing, true];
-        yield 'a bottle that was dipped' => [self::rests(blocks: [ReleaseBlock::SolutionBarred]), self::portion(4.2), ReleaseBlock::SolutionBarred, true];
+        yield 'no control check' => [
+            self::rests(blocks: [ReleaseBlock::ControlCheckMissing]),
+            self::portion(4.2),
+            ReleaseBlock::ControlCheckMissing,
+            true,
+        ];
+        yield 'a bottle that was dipped' => [
+            self::rests(blocks: [ReleaseBlock::SolutionBarred]),
+            self::portion(4.2),
+            ReleaseBlock::SolutionBarred,
+            true,
+        ];
     }
 
     #[DataProvider('blocked')]
-    public function test_doubtful_instruments_keep_a_reading_from_proving_a_critical_limit(Foundation $rests, PhPortion $portion, ReleaseBlock $block, bool $isTrusted): void
-    {
+    public function test_doubtful_instruments_keep_a_reading_from_proving_a_critical_limit(
+        Foundation $rests,
+        PhPortion $portion,
+        ReleaseBlock $block,
+        bool $isTrusted,
+    ): void {
         $read = self::read([$portion], $rests);
 
         self::assertContains($block, $read->blocks[0]);
@@ -168,15 +219,21 @@ final class MeasuringTest extends TestCase
     {
         self::assertEqualsWithDelta(7.2, Measurand::Sugar->on('')->value(7200, 'mg/L'), 1e-9);
         $acidity = Measurand::TitratableAcidity->on('8.2 per kg');
-        self::assertSame(['g/kg as tartaric', '7.50', '9.00'], [$acidity->unit(), $acidity->shown(7.5), $acidity->shown(7.5, AcidityUnit::grams(Acid::Lactic, true))], 'per kilogram, in another acid');
+        self::assertSame(
+            ['g/kg as tartaric', '7.50', '9.00'],
+            [$acidity->unit(), $acidity->shown(7.5), $acidity->shown(7.5, AcidityUnit::grams(Acid::Lactic, true))],
+            'per kilogram, in another acid',
+        );
         self::assertEqualsWithDelta(7.5, $acidity->acidity(9.003, AcidityUnit::grams(Acid::Lactic, true)), 1e-3);
         self::assertEqualsWithDelta(63.0, Measurand::Temperature->on('core')->value(145.4, '°F'), 1e-9);
-        foreach ([
-            UnitUnknown::class => static fn(): float => Measurand::Ph->on('')->value(4.2, 'g/L'),
-            BasisUnknown::class => static fn(): float => Measurand::Temperature->on('')->value(4.2, '°C'),
-            AcidityBasisDiffers::class => static fn(): float => $acidity->acidity(24.0, AcidityUnit::named('dornic') ?? self::fail()),
-            ValueImpossible::class => static fn(): float => Measurand::WaterActivity->on('')->value(1.01, ''),
-        ] as $class => $read) {
+        foreach (
+            [
+                UnitUnknown::class => static fn(): float => Measurand::Ph->on('')->value(4.2, 'g/L'),
+                BasisUnknown::class => static fn(): float => Measurand::Temperature->on('')->value(4.2, '°C'),
+                AcidityBasisDiffers::class => static fn(): float => $acidity->acidity(24.0, AcidityUnit::named('dornic') ?? self::fail()),
+                ValueImpossible::class => static fn(): float => Measurand::WaterActivity->on('')->value(1.01, ''),
+            ] as $class => $read
+        ) {
             try {
                 $read();
                 self::fail("$class was not told");
@@ -216,11 +273,11 @@ final class MeasuringTest extends TestCase
         yield '20 mL to 100 g' => [0.02, 0.2, 1.0, null];
         yield '1 + 1' => [0.05, 1.0, 1.0, null];
         yield 'between two' => [0.075, 2.0, 1.0, null];
-        yield '1 + 3' => [0.10, 3.0, 3.0, null];
-        yield '1 + 9' => [0.20, 9.0, 9.0, null];
+        yield '1 + 3' => [0.1, 3.0, 3.0, null];
+        yield '1 + 9' => [0.2, 9.0, 9.0, null];
         yield 'more than anybody knows' => [null, 9.1, 9.0, null];
         yield 'as the trial of the site was' => [0.03, 1.0, 1.0, 0.03];
-        yield 'more water than in the trial' => [0.10, 3.0, 1.0, 0.03];
+        yield 'more water than in the trial' => [0.1, 3.0, 1.0, 0.03];
     }
 
     #[DataProvider('dilutions')]
@@ -240,15 +297,15 @@ final class MeasuringTest extends TestCase
     {
         yield 'an ordinary one' => [0.0, new HardSample()];
         yield 'a brine of 10 %' => [0.0, new HardSample(saltPercent: 10.0)];
-        yield 'a brine of 18 %' => [0.10, new HardSample(saltPercent: 18.0)];
+        yield 'a brine of 18 %' => [0.1, new HardSample(saltPercent: 18.0)];
         yield 'a brine beyond what anybody knows' => [null, new HardSample(saltPercent: 20.1)];
         yield 'a fortified wine' => [0.05, new HardSample(alcoholPercent: 18.0)];
         yield 'a spirit' => [0.15, new HardSample(alcoholPercent: 40.0)];
         yield 'a strong spirit' => [null, new HardSample(alcoholPercent: 40.5)];
         yield 'a dressing' => [0.05, new HardSample(fatPercent: 40.0)];
-        yield 'a mayonnaise in a salty brine' => [sqrt(0.10 ** 2 + 0.10 ** 2), new HardSample(saltPercent: 12.0, fatPercent: 75.0)];
+        yield 'a mayonnaise in a salty brine' => [sqrt(0.1 ** 2 + 0.1 ** 2), new HardSample(saltPercent: 12.0, fatPercent: 75.0)];
         yield 'an oil' => [null, new HardSample(fatPercent: 90.0)];
-        yield 'a weak water that nobody tried' => [0.10, new HardSample(isWeak: true)];
+        yield 'a weak water that nobody tried' => [0.1, new HardSample(isWeak: true)];
         yield 'a weak water that hardly shifts' => [0.03, new HardSample(isWeak: true, shiftPh: 0.01)];
         yield 'a weak water whose junction does not work' => [null, new HardSample(isWeak: true, shiftPh: 0.101)];
     }
@@ -258,7 +315,13 @@ final class MeasuringTest extends TestCase
     {
         self::assertEqualsWithDelta($bound, $sample->boundPh(), 1e-9);
         $portion = new PhPortion(4.2, 21.0, new BufferValue(4.01, 0.02), new BufferValue(7.0, 0.02), 0.0, true, true);
-        $result = PhResult::of([$portion, $portion], self::rests(), new MethodRules(2, 0.05, 20, 25, 0.04, sample: $sample), [], [self::limit()]);
+        $result = PhResult::of(
+            [$portion, $portion],
+            self::rests(),
+            new MethodRules(2, 0.05, 20, 25, 0.04, sample: $sample),
+            [],
+            [self::limit()],
+        );
 
         self::assertSame($bound === null ? [ReleaseBlock::MatrixUnknown] : [], $result->blocks[0]);
         self::assertSame($bound !== null, $result->result->portions[0]->trusted);
@@ -283,8 +346,8 @@ final class MeasuringTest extends TestCase
 
     public function test_a_small_trial_gives_a_bound_and_steps_name_the_ratio_of_the_method(): void
     {
-        self::assertNull(SampleDilution::ofTrial([[4.31, 4.36], [4.40, 4.44]]), 'two samples are too few');
-        self::assertEqualsWithDelta(0.05, SampleDilution::ofTrial([[4.31, 4.36], [4.40, 4.44], [4.5, 4.47]]), 1e-9);
+        self::assertNull(SampleDilution::ofTrial([[4.31, 4.36], [4.4, 4.44]]), 'two samples are too few');
+        self::assertEqualsWithDelta(0.05, SampleDilution::ofTrial([[4.31, 4.36], [4.4, 4.44], [4.5, 4.47]]), 1e-9);
         self::assertSame(0.02, SampleDilution::ofTrial([[4.3, 4.3], [4.4, 4.4], [4.5, 4.5]]), 'three may be lucky');
         self::assertSame([1.0, 0.0], [SampleDilution::usual(1.0), SampleDilution::usual(0.2)]);
         self::assertSame(['1+3'], SampleDilution::contradicted(['Weigh 100 g.', 'Add water, 1+3, and blend.'], 1.0));
@@ -299,11 +362,22 @@ final class MeasuringTest extends TestCase
             $text = implode("\n", $method['steps']);
             self::assertSame([], SampleDilution::contradicted($method['steps'], $method['dilution_parts']), (string) $code);
             self::assertSame($method['dilution_parts'] !== null, $method['dilution'] !== null, "$code: words and number of the dilution");
-            self::assertSame($method['dilution_parts'] !== null, preg_match('/(blend|thin|mash|add)[^.]*\\bwater\\b|as the dilution says/i', (string) preg_replace('/without adding water|read the watery part/i', '', $text)) === 1, "$code: steps that add water");
+            self::assertSame(
+                $method['dilution_parts'] !== null,
+                preg_match(
+                    '/(blend|thin|mash|add)[^.]*\\bwater\\b|as the dilution says/i',
+                    (string) preg_replace('/without adding water|read the watery part/i', '', $text),
+                ) === 1,
+                "$code: steps that add water",
+            );
             preg_match_all('/(\\d+)\\s?[–-]\\s?(\\d+) °C/u', $text, $ranges, PREG_SET_ORDER);
             $known = [[$method['low_c'], $method['high_c']], ...array_values($method['stage_temperatures'])];
             foreach ($ranges as [$range, $low, $high]) {
-                self::assertNotSame([], array_filter($known, static fn(array $one): bool => $one[0] <= (float) $low && $one[1] >= (float) $high), "$code: $range");
+                self::assertNotSame(
+                    [],
+                    array_filter($known, static fn(array $one): bool => $one[0] <= (float) $low && $one[1] >= (float) $high),
+                    "$code: $range",
+                );
             }
         }
     }
@@ -315,12 +389,37 @@ final class MeasuringTest extends TestCase
 
     private static function portion(float $ph, float $celsius = 21.0, bool $settled = true, bool $counts = true): PhPortion
     {
-        return new PhPortion($ph, $celsius, new BufferValue(4.01, 0.02), new BufferValue(7.0, 0.02), max(0.0, 4.01 - $ph), $settled, $counts);
+        return new PhPortion(
+            $ph,
+            $celsius,
+            new BufferValue(4.01, 0.02),
+            new BufferValue(7.0, 0.02),
+            max(0.0, 4.01 - $ph),
+            $settled,
+            $counts,
+        );
     }
 
     /** @param list<ReleaseBlock> $blocks */
-    private static function rests(bool $hasSlope = true, ?float $control = 0.0, ?ThermometerFacts $thermometer = null, array $blocks = []): Foundation
-    {
-        return new Foundation($hasSlope, 4.01, 7.0, 0.0, 21.0, 0.01, 0.018, 0.05, $control, $thermometer ?? new ThermometerFacts(0.2, false, false, -5, 25), CalibrationDoubts::none(), $blocks);
+    private static function rests(
+        bool $hasSlope = true,
+        ?float $control = 0.0,
+        ?ThermometerFacts $thermometer = null,
+        array $blocks = [],
+    ): Foundation {
+        return new Foundation(
+            $hasSlope,
+            4.01,
+            7.0,
+            0.0,
+            21.0,
+            0.01,
+            0.018,
+            0.05,
+            $control,
+            $thermometer ?? new ThermometerFacts(0.2, false, false, -5, 25),
+            CalibrationDoubts::none(),
+            $blocks,
+        );
     }
 }

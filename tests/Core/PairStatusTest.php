@@ -18,10 +18,17 @@ final class PairStatusTest extends TestCase
     private const LATER = '2026-11-25T20:00:00Z';
     private const EARLIER = '2026-11-25T09:00:00Z';
 
-    /** @return iterable<string, array{PairState, CalibrationFacts|null, string|null, CareKind|null}> state, calibration, soaking until, what took it out of use */
+    /**
+     * @return iterable<string, array{PairState, CalibrationFacts|null, string|null, CareKind|null}> state, calibration, soaking until, what
+     *     took it out of use
+     */
     public static function pairs(): iterable
     {
-        $calibrated = static fn(Verdict $verdict, string $due = self::LATER, bool $doubtful = false): CalibrationFacts => new CalibrationFacts($verdict, new \DateTimeImmutable($due), $doubtful);
+        $calibrated = static fn(
+            Verdict $verdict,
+            string $due = self::LATER,
+            bool $doubtful = false,
+        ): CalibrationFacts => new CalibrationFacts($verdict, new \DateTimeImmutable($due), $doubtful);
         yield 'a pass is ready' => [PairState::Ready, $calibrated(Verdict::Pass), null, null];
         yield 'a caution is usable with care' => [PairState::UseWithCare, $calibrated(Verdict::Caution), null, null];
         yield 'a fail puts the pair out of use, however old' => [PairState::Failed, $calibrated(Verdict::Fail, self::EARLIER), null, null];
@@ -30,11 +37,21 @@ final class PairStatusTest extends TestCase
         yield 'never calibrated' => [PairState::Uncalibrated, null, null, null];
         yield 'soaking goes before calibrated' => [PairState::Soaking, $calibrated(Verdict::Pass), self::LATER, null];
         yield 'a soak that is over is over' => [PairState::Ready, $calibrated(Verdict::Pass), self::NOW, null];
-        $happened = static fn(CareKind $kind, Verdict $verdict = Verdict::Pass): CalibrationFacts => new CalibrationFacts($verdict, new \DateTimeImmutable(self::LATER), false, $kind);
+        $happened = static fn(CareKind $kind, Verdict $verdict = Verdict::Pass): CalibrationFacts => new CalibrationFacts(
+            $verdict,
+            new \DateTimeImmutable(self::LATER),
+            false,
+            $kind,
+        );
         $spent = new CalibrationFacts(Verdict::Pass, new \DateTimeImmutable(self::LATER), false, isSpent: true);
         yield 'cleaned since: due at once' => [PairState::Due, $happened(CareKind::Cleaned), null, null];
         yield 'dropped and stored since: still due' => [PairState::Due, $happened(CareKind::Dropped), null, null, true];
-        yield 'a failed one that was cleaned is failed until it is calibrated' => [PairState::Failed, $happened(CareKind::Cleaned, Verdict::Fail), null, null];
+        yield 'a failed one that was cleaned is failed until it is calibrated' => [
+            PairState::Failed,
+            $happened(CareKind::Cleaned, Verdict::Fail),
+            null,
+            null,
+        ];
         yield 'its readings are taken' => [PairState::Spent, $spent, null, null];
         yield 'its session is over and it is stored' => [PairState::Stored, $spent, null, null, true];
         yield 'stored, and its calibration still holds' => [PairState::Ready, $calibrated(Verdict::Pass), null, null, true];
@@ -44,9 +61,20 @@ final class PairStatusTest extends TestCase
     }
 
     #[DataProvider('pairs')]
-    public function test_a_pair_is_in_one_state(PairState $state, ?CalibrationFacts $calibration, ?string $soaking, ?CareKind $out, bool $isStored = false): void
-    {
-        $status = PairStatus::at(new \DateTimeImmutable(self::NOW), $calibration, $soaking === null ? null : new \DateTimeImmutable($soaking), $out, $isStored);
+    public function test_a_pair_is_in_one_state(
+        PairState $state,
+        ?CalibrationFacts $calibration,
+        ?string $soaking,
+        ?CareKind $out,
+        bool $isStored = false,
+    ): void {
+        $status = PairStatus::at(
+            new \DateTimeImmutable(self::NOW),
+            $calibration,
+            $soaking === null ? null : new \DateTimeImmutable($soaking),
+            $out,
+            $isStored,
+        );
 
         self::assertSame($state, $status->state);
         self::assertSame($state->isInForce(), $state->block() === null, 'what is not in force blocks a release');

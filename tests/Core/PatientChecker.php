@@ -53,7 +53,13 @@ final class PatientChecker
     /** @return array{CalibrationPoint, bool, float} the point, whether it came to rest, and where the electrode then stands */
     public static function point(Scene $scene, string $buffer, int $seed, float $fromMv = 0.0, ?CalibrationFit $by = null): array
     {
-        $immersion = new SimulatedImmersion($scene->electrode, $scene->inCup(Buffer::named($buffer)->phAt($scene->celsius)), $scene->celsius, $fromMv, $seed);
+        $immersion = new SimulatedImmersion(
+            $scene->electrode,
+            $scene->inCup(Buffer::named($buffer)->phAt($scene->celsius)),
+            $scene->celsius,
+            $fromMv,
+            $seed,
+        );
         $trace = self::trace($immersion, self::USUALLY_S);
         $rest = $trace->progress($by)->settling->settledAtS;
         if ($rest === null) {
@@ -62,6 +68,17 @@ final class PatientChecker
         }
         $progress = ($rest === null ? $trace : $trace->until($rest))->progress($by);
 
-        return [new CalibrationPoint(Buffer::named($buffer)->phAt($progress->celsius), $progress->mv, $progress->celsius, $progress->responseTimeS, $progress->settled, $progress->settled ? null : $progress->settling->rangeInWindow), $progress->settled, $immersion->restMv()];
+        return [
+            new CalibrationPoint(
+                Buffer::named($buffer)->phAt($progress->celsius),
+                $progress->mv,
+                $progress->celsius,
+                $progress->responseTimeS,
+                $progress->settled,
+                $progress->settled ? null : $progress->settling->rangeInWindow,
+            ),
+            $progress->settled,
+            $immersion->restMv(),
+        ];
     }
 }

@@ -29,7 +29,10 @@ final class QuantityTest extends TestCase
         self::assertEqualsWithDelta($value, $quantity->read($typed), 1e-9);
     }
 
-    /** @return iterable<string, array{Quantity, string, string, string, string}> the lowest and the highest that is taken, and what lies beyond */
+    /**
+     * @return iterable<string, array{Quantity, string, string, string, string}> the lowest and the highest that is taken, and what lies
+     *     beyond
+     */
     public static function ranges(): iterable
     {
         yield 'pH' => [Quantity::Ph, '-2', '16', '-2.01', '16.01'];
@@ -47,8 +50,13 @@ final class QuantityTest extends TestCase
     }
 
     #[DataProvider('ranges')]
-    public function test_a_quantity_is_taken_up_to_its_edge_and_no_further(Quantity $quantity, string $lowest, string $highest, string $below, string $above): void
-    {
+    public function test_a_quantity_is_taken_up_to_its_edge_and_no_further(
+        Quantity $quantity,
+        string $lowest,
+        string $highest,
+        string $below,
+        string $above,
+    ): void {
         self::assertLessThan($quantity->read($highest), $quantity->read($lowest));
         foreach ([$below, $above] as $beyond) {
             try {

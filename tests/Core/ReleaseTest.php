@@ -15,7 +15,10 @@ use Rheacid\Core\Limits\ReleaseLimit;
 
 final class ReleaseTest extends TestCase
 {
-    /** @return iterable<string, array{list<JudgedBefore>, MissingReason|null, MissingReason|null}> occasions, why it is missing, and why after the lead has decided */
+    /**
+     * @return iterable<string, array{list<JudgedBefore>, MissingReason|null, MissingReason|null}> occasions, why it is missing, and why
+     *     after the lead has decided
+     */
     public static function histories(): iterable
     {
         $in = self::judged(Conformity::Inside);
@@ -35,9 +38,18 @@ final class ReleaseTest extends TestCase
 
     /** @param list<JudgedBefore> $history */
     #[DataProvider('histories')]
-    public function test_what_was_missed_or_broken_stays_so_until_the_lead_decides(array $history, ?MissingReason $reason, ?MissingReason $disposed): void
-    {
-        $of = static fn(string ...$names): Release => Release::of([new ReleaseLimit('a', LimitKind::Critical)], array_map(static fn(JudgedBefore $one): array => [$one], $history), [], array_values($names), false);
+    public function test_what_was_missed_or_broken_stays_so_until_the_lead_decides(
+        array $history,
+        ?MissingReason $reason,
+        ?MissingReason $disposed,
+    ): void {
+        $of = static fn(string ...$names): Release => Release::of(
+            [new ReleaseLimit('a', LimitKind::Critical)],
+            array_map(static fn(JudgedBefore $one): array => [$one], $history),
+            [],
+            array_values($names),
+            false,
+        );
 
         self::assertSame([$reason, $reason === null], [$of()->missing[0]['reason'] ?? null, $of()->releasable]);
         self::assertSame([$disposed, $disposed === null], [$of('a')->missing[0]['reason'] ?? null, $of('a')->releasable]);
@@ -48,9 +60,18 @@ final class ReleaseTest extends TestCase
         $limits = [new ReleaseLimit('a', LimitKind::Legal, 'acid was added'), new ReleaseLimit('recipe', LimitKind::Target)];
 
         self::assertSame(MissingReason::Unanswered, Release::of($limits, [], [], [], false)->missing[0]['reason']);
-        self::assertFalse(Release::of($limits, [], ['acid was added' => false], [], false)->releasable, 'nothing binding is met: it would go out on nothing');
-        self::assertTrue(Release::of($limits, [], ['acid was added' => false], [], false, needsNone: true)->releasable, 'as its version says');
-        self::assertFalse(Release::of($limits, [], ['acid was added' => false], [], true, needsNone: true)->releasable, 'something else is open');
+        self::assertFalse(
+            Release::of($limits, [], ['acid was added' => false], [], false)->releasable,
+            'nothing binding is met: it would go out on nothing',
+        );
+        self::assertTrue(
+            Release::of($limits, [], ['acid was added' => false], [], false, needsNone: true)->releasable,
+            'as its version says',
+        );
+        self::assertFalse(
+            Release::of($limits, [], ['acid was added' => false], [], true, needsNone: true)->releasable,
+            'something else is open',
+        );
         self::assertSame(['a'], Release::of($limits, [[self::judged(Conformity::Inside)]], ['acid was added' => true], [], false)->met);
     }
 

@@ -60,7 +60,11 @@ final class RoundTest extends TestCase
             $cups = BlindDuplicates::coded($since, $samples, $seed);
             self::assertCount($samples + $duplicates, $cups);
             self::assertCount($samples + $duplicates, array_unique(array_column($cups, 'code')), 'each code stands once');
-            self::assertSame([], preg_grep('/^[A-Z]\d\d$/', array_column($cups, 'code'), PREG_GREP_INVERT), 'a second cup looks like any other');
+            self::assertSame(
+                [],
+                preg_grep('/^[A-Z]\d\d$/', array_column($cups, 'code'), PREG_GREP_INVERT),
+                'a second cup looks like any other',
+            );
             self::assertCount($duplicates, array_filter($cups, static fn(array $cup): bool => $cup['second']));
             self::assertCount($samples, array_unique(array_column($cups, 'of')), 'none is left out');
         }
@@ -70,8 +74,13 @@ final class RoundTest extends TestCase
     {
         $before = 0;
         foreach (range(1, 400) as $seed) {
-            $seconds = array_column(array_filter(BlindDuplicates::coded(0, 10, $seed), static fn(array $cup): bool => $cup['second']), 'of');
-            $order = array_values(array_filter(BlindDuplicates::coded(0, 10, $seed), static fn(array $cup): bool => $cup['of'] === $seconds[0]));
+            $seconds = array_column(
+                array_filter(BlindDuplicates::coded(0, 10, $seed), static fn(array $cup): bool => $cup['second']),
+                'of',
+            );
+            $order = array_values(
+                array_filter(BlindDuplicates::coded(0, 10, $seed), static fn(array $cup): bool => $cup['of'] === $seconds[0]),
+            );
             $before += $order[0]['second'] ? 1 : 0;
         }
 
@@ -84,7 +93,10 @@ final class RoundTest extends TestCase
         yield 'the first, at the limit' => [[0.05], false];
         yield 'the first, beyond it' => [[-0.051], true];
         yield 'beyond it at a site that always scatters' => [[0.2, -0.2, 0.2, -0.2, 0.2, -0.2, 0.2, -0.2, 0.1], true];
-        yield 'within it, but far beyond what this site does' => [[0.005, -0.005, 0.004, -0.004, 0.005, -0.005, 0.004, -0.004, 0.005, -0.005, 0.004, -0.004, 0.045], true];
+        yield 'within it, but far beyond what this site does' => [
+            [0.005, -0.005, 0.004, -0.004, 0.005, -0.005, 0.004, -0.004, 0.005, -0.005, 0.004, -0.004, 0.045],
+            true,
+        ];
         yield 'an earlier one was beyond' => [[0.2, 0.0], false];
     }
 
@@ -98,13 +110,38 @@ final class RoundTest extends TestCase
     public function test_twenty_pairs_give_the_repeatability_of_a_portion(): void
     {
         $site = SiteRepeatability::unknown();
-        $differences = [0.02, -0.02, 0.04, -0.01, 0.00, 0.03, -0.03, 0.01, 0.02, -0.04, 0.02, -0.02, 0.04, -0.01, 0.00, 0.03, -0.03, 0.01, 0.02, -0.04];
+        $differences = [
+            0.02,
+            -0.02,
+            0.04,
+            -0.01,
+            0.0,
+            0.03,
+            -0.03,
+            0.01,
+            0.02,
+            -0.04,
+            0.02,
+            -0.02,
+            0.04,
+            -0.01,
+            0.0,
+            0.03,
+            -0.03,
+            0.01,
+            0.02,
+            -0.04,
+        ];
         foreach ($differences as $i => $difference) {
             self::assertNull($site->sd(), "$i pairs");
             $site = $site->with($difference);
         }
 
-        self::assertEqualsWithDelta(sqrt(array_sum(array_map(static fn(float $d): float => $d * $d, $differences)) / 40), $site->sd(), 1e-12);
+        self::assertEqualsWithDelta(
+            sqrt(array_sum(array_map(static fn(float $d): float => $d * $d, $differences)) / 40),
+            $site->sd(),
+            1e-12,
+        );
         self::assertEqualsWithDelta(0.0179, $site->sd(), 0.0001, 'worked by hand: √(0.0128/40)');
     }
 
@@ -117,7 +154,9 @@ final class RoundTest extends TestCase
     public function test_a_known_spread_is_estimated_correctly(): void
     {
         mt_srand(11);
-        $draw = static fn(): float => 0.02 * sqrt(-2 * log(mt_rand(1, 1_000_000) / 1_000_001)) * cos(2 * M_PI * mt_rand() / mt_getrandmax());
+        $draw = static fn(): float => 0.02
+            * sqrt(-2 * log(mt_rand(1, 1_000_000) / 1_000_001))
+            * cos((2 * M_PI * mt_rand()) / mt_getrandmax());
         $site = SiteRepeatability::unknown();
         for ($pair = 0; $pair < 5000; $pair++) {
             $site = $site->with($draw() - $draw());
@@ -130,8 +169,11 @@ final class RoundTest extends TestCase
     #[TestWith([31, false, true])]
     #[TestWith([31, true, false])]
     #[TestWith([600, true, false])]
-    public function test_within_half_an_hour_or_chilled_a_sample_counts_from_when_it_was_drawn(int $minutes, bool $isChilled, bool $isStale): void
-    {
+    public function test_within_half_an_hour_or_chilled_a_sample_counts_from_when_it_was_drawn(
+        int $minutes,
+        bool $isChilled,
+        bool $isStale,
+    ): void {
         $drawn = new \DateTimeImmutable('2026-11-27T09:00:00Z');
         $read = $drawn->modify("+$minutes minutes");
 
@@ -146,9 +188,18 @@ final class RoundTest extends TestCase
         yield 'overdue' => [new SamplingState($often, true, 2.0, -3.0), true];
         yield 'due in two hours' => [new SamplingState($often, false, 2.0, 2.0), true];
         yield 'due later' => [new SamplingState($often, false, 2.0, 2.1), false];
-        yield 'another quantity' => [new SamplingState(new SamplingLine('temperature', 'core', null, 1.0, 1, 'the middle'), true, 2.0, -3.0), false];
-        yield 'at a stage that stands' => [new SamplingState(new SamplingLine('ph', '', Stage::Equilibrium, null, 1, 'the middle'), true, null, null), true];
-        yield 'the start, long over' => [new SamplingState(new SamplingLine('ph', '', Stage::Start, null, 1, 'the middle'), true, null, null), false];
+        yield 'another quantity' => [
+            new SamplingState(new SamplingLine('temperature', 'core', null, 1.0, 1, 'the middle'), true, 2.0, -3.0),
+            false,
+        ];
+        yield 'at a stage that stands' => [
+            new SamplingState(new SamplingLine('ph', '', Stage::Equilibrium, null, 1, 'the middle'), true, null, null),
+            true,
+        ];
+        yield 'the start, long over' => [
+            new SamplingState(new SamplingLine('ph', '', Stage::Start, null, 1, 'the middle'), true, null, null),
+            false,
+        ];
     }
 
     #[\PHPUnit\Framework\Attributes\DataProvider('states')]
@@ -159,8 +210,13 @@ final class RoundTest extends TestCase
 
     public function test_it_is_read_as_what_was_declared_last_and_at_each_place(): void
     {
-        $read = static fn(Stage ...$stages): Stage => RoundStart::stage(array_values(array_map(static fn(Stage $stage): Sampled => new Sampled('ph', '', $stage, 1.0, 1), $stages)));
-        self::assertSame([Stage::Underway, Stage::Underway, Stage::Equilibrium, Stage::Finished], [$read(), $read(Stage::Start), $read(Stage::Equilibrium, Stage::Start), $read(Stage::Finished, Stage::Equilibrium)]);
+        $read = static fn(Stage ...$stages): Stage => RoundStart::stage(
+            array_values(array_map(static fn(Stage $stage): Sampled => new Sampled('ph', '', $stage, 1.0, 1), $stages)),
+        );
+        self::assertSame(
+            [Stage::Underway, Stage::Underway, Stage::Equilibrium, Stage::Finished],
+            [$read(), $read(Stage::Start), $read(Stage::Equilibrium, Stage::Start), $read(Stage::Finished, Stage::Equilibrium)],
+        );
 
         $three = new SamplingState(new SamplingLine('ph', '', null, 24.0, 3, 'the thickest'), true, null, 0.0);
         self::assertSame(['brine', 'solids'], RoundStart::places(['brine', 'solids'], ['brine', 'solids', 'lid'], [$three]));

@@ -35,19 +35,42 @@ final class SamplingTest extends TestCase
             self::limit('if acidified', Applies::WithinHours, 24, 'it is acidified'),
         ];
 
-        $asked = array_map(static fn(SamplingLine $line): array => [$line->measurand, $line->basis, $line->stage, $line->everyHours], SamplingPlan::asked($limits, ['chamber'], ['it is acidified' => false], 1, '')->lines);
+        $asked = array_map(
+            static fn(SamplingLine $line): array => [$line->measurand, $line->basis, $line->stage, $line->everyHours],
+            SamplingPlan::asked($limits, ['chamber'], ['it is acidified' => false], 1, '')->lines,
+        );
         self::assertSame([['ph', '', Stage::Equilibrium, null], ['temperature', 'chamber', null, 1.0], ['ph', '', null, 21.0]], $asked);
         self::assertSame(3.0, SamplingPlan::asked($limits, [], [], 1, '')->lines[1]->everyHours, 'not answered yet: it may apply');
     }
 
     public function test_what_is_missing_stands_first_and_what_waits_for_its_stage_is_not_missing(): void
     {
-        $plan = new SamplingPlan([new SamplingLine('ph', '', Stage::Finished, null, 1, ''), new SamplingLine('ph', '', Stage::Start, null, 3, ''), new SamplingLine('ph', '', null, 12.0, 1, ''), new SamplingLine('salt', 'of total', Stage::Start, null, 1, '')]);
-        $words = static fn(float $hours, Stage $stage, Sampled ...$sampled): array => array_map(static fn(SamplingState $one): string => SamplingWords::what($one->line) . ': ' . SamplingWords::state($one), $plan->against(array_values($sampled), $hours, $stage));
+        $plan = new SamplingPlan([
+            new SamplingLine('ph', '', Stage::Finished, null, 1, ''),
+            new SamplingLine('ph', '', Stage::Start, null, 3, ''),
+            new SamplingLine('ph', '', null, 12.0, 1, ''),
+            new SamplingLine('salt', 'of total', Stage::Start, null, 1, ''),
+        ]);
+        $words = static fn(float $hours, Stage $stage, Sampled ...$sampled): array => array_map(
+            static fn(SamplingState $one): string => SamplingWords::what($one->line) . ': ' . SamplingWords::state($one),
+            $plan->against(array_values($sampled), $hours, $stage),
+        );
 
-        self::assertSame(['pH: 6 h late', 'pH: fewer than 3 places', 'salt, of the total weight: not read yet', 'pH: waits for its stage'], $words(20.0, Stage::Underway, new Sampled('ph', '', Stage::Start, 2.0, 2)));
-        self::assertSame(['salt, of the total weight: not read yet', 'pH: next in 30 min', 'pH: read', 'pH: waits for its stage'], self::sorted($words(20.0, Stage::Underway, new Sampled('ph', '', Stage::Start, 2.0, 3), new Sampled('ph', '', Stage::Underway, 8.5, 1))));
-        self::assertContains('pH: not read yet', $words(20.0, Stage::Finished, new Sampled('ph', '', Stage::Start, 2.0, 3), new Sampled('ph', '', Stage::Underway, 19.0, 1)), 'finished was declared');
+        self::assertSame(
+            ['pH: 6 h late', 'pH: fewer than 3 places', 'salt, of the total weight: not read yet', 'pH: waits for its stage'],
+            $words(20.0, Stage::Underway, new Sampled('ph', '', Stage::Start, 2.0, 2)),
+        );
+        self::assertSame(
+            ['salt, of the total weight: not read yet', 'pH: next in 30 min', 'pH: read', 'pH: waits for its stage'],
+            self::sorted(
+                $words(20.0, Stage::Underway, new Sampled('ph', '', Stage::Start, 2.0, 3), new Sampled('ph', '', Stage::Underway, 8.5, 1)),
+            ),
+        );
+        self::assertContains(
+            'pH: not read yet',
+            $words(20.0, Stage::Finished, new Sampled('ph', '', Stage::Start, 2.0, 3), new Sampled('ph', '', Stage::Underway, 19.0, 1)),
+            'finished was declared',
+        );
     }
 
     public function test_a_line_says_either_a_stage_or_how_often(): void
@@ -74,16 +97,36 @@ final class SamplingTest extends TestCase
 
     public function test_there_is_a_standard_method_for_every_kind_of_sample(): void
     {
-        self::assertSame(array_column(Matrix::cases(), 'value'), array_values(array_map(static fn(array $method): string => $method['matrix'], StandardMethods::all())));
+        self::assertSame(
+            array_column(Matrix::cases(), 'value'),
+            array_values(array_map(static fn(array $method): string => $method['matrix'], StandardMethods::all())),
+        );
         foreach (StandardMethods::all() as $code => $method) {
             self::assertSame([], array_diff($method['needed_places'], $method['places']), $code);
             self::assertNotSame([], $method['cautions'], $code);
         }
-        self::assertSame([true, false, true], [Matrix::Insertion->suits(ElectrodeKind::Spear), Matrix::Insertion->suits(ElectrodeKind::Refillable), Matrix::Slurry->suits(ElectrodeKind::Refillable)]);
-        self::assertSame([true, true, false], array_map(Matrix::Must->suits(...), [ElectrodeKind::Sleeve, ElectrodeKind::DoubleJunction, ElectrodeKind::SealedGel]));
+        self::assertSame(
+            [true, false, true],
+            [
+                Matrix::Insertion->suits(ElectrodeKind::Spear),
+                Matrix::Insertion->suits(ElectrodeKind::Refillable),
+                Matrix::Slurry->suits(ElectrodeKind::Refillable),
+            ],
+        );
+        self::assertSame(
+            [true, true, false],
+            array_map(Matrix::Must->suits(...), [ElectrodeKind::Sleeve, ElectrodeKind::DoubleJunction, ElectrodeKind::SealedGel]),
+        );
         self::assertSame([true, false], array_map(Matrix::Surface->suits(...), [ElectrodeKind::Flat, ElectrodeKind::Spear]));
-        self::assertSame([Matrix::Insertion], array_values(array_filter(Matrix::cases(), static fn(Matrix $matrix): bool => $matrix->needsPilotHole())));
-        self::assertSame([0.02, 0.05], [StandardMethods::all()['sparkling']['agree_within_ph'], StandardMethods::all()['still-liquid']['agree_within_ph']], 'two readings within 0.02 show that the gas is gone');
+        self::assertSame(
+            [Matrix::Insertion],
+            array_values(array_filter(Matrix::cases(), static fn(Matrix $matrix): bool => $matrix->needsPilotHole())),
+        );
+        self::assertSame(
+            [0.02, 0.05],
+            [StandardMethods::all()['sparkling']['agree_within_ph'], StandardMethods::all()['still-liquid']['agree_within_ph']],
+            'two readings within 0.02 show that the gas is gone',
+        );
     }
 
     /**
@@ -101,6 +144,11 @@ final class SamplingTest extends TestCase
 
     private static function limit(string $name, Applies $applies, ?float $hours = null, ?string $condition = null): ProductLimit
     {
-        return new ProductLimit(Limit::kept($name, LimitKind::Critical, Comparison::AtMost, null, 4.6), $applies, $hours, condition: $condition);
+        return new ProductLimit(
+            Limit::kept($name, LimitKind::Critical, Comparison::AtMost, null, 4.6),
+            $applies,
+            $hours,
+            condition: $condition,
+        );
     }
 }

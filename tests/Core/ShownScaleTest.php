@@ -23,7 +23,10 @@ final class ShownScaleTest extends TestCase
     {
         $scale = ShownScale::onBuffers([10.01, 4.01, 7.0], 21.0, 0.03);
 
-        self::assertSame([4.52, 0.0], [$scale->tell(Signal::shownPh(4.52), 21)->ph, $scale->tell(Signal::shownPh(4.52), 21)->outsideByPh()]);
+        self::assertSame(
+            [4.52, 0.0],
+            [$scale->tell(Signal::shownPh(4.52), 21)->ph, $scale->tell(Signal::shownPh(4.52), 21)->outsideByPh()],
+        );
         self::assertEqualsWithDelta(0.61, $scale->tell(Signal::shownPh(3.4), 21)->outsideByPh(), 1e-9);
         self::assertSame([7.0, 10.01], $scale->leansOn($scale->tell(Signal::shownPh(8.2), 21)));
     }
@@ -61,7 +64,12 @@ final class ShownScaleTest extends TestCase
     public function test_a_meters_own_calibration_is_judged_by_what_it_shows_afterwards(): void
     {
         $points = [new CalibrationPoint(7.0, 0.0, 21.0), new CalibrationPoint(4.0, 0.0, 21.0)];
-        $judge = static fn(array $errors, array $on = []): ShownJudgement => ShownJudgement::of($on === [] ? $points : $on, $errors, Criteria::process(), 0.05);
+        $judge = static fn(array $errors, array $on = []): ShownJudgement => ShownJudgement::of(
+            $on === [] ? $points : $on,
+            $errors,
+            Criteria::process(),
+            0.05,
+        );
 
         self::assertSame(Verdict::Pass, $judge([0.05, -0.03])->verdict);
         self::assertSame(Verdict::Fail, $judge([0.01, -0.06])->verdict);

@@ -34,7 +34,8 @@ final class SimulatedSampleTest extends TestCase
 
         $glass = new ElectrodeCondition(0.98, -3, 8, 0.1, 30, 0, 0, 7);
         $rice = SimulatedSample::of(Matrix::Slurry, 4.2);
-        $after = static fn(ElectrodeCondition $electrode): float => (new SimulatedImmersion($electrode, 4.2, 21, 0, 1))->trace(40)->points[40][1];
+        $after = static fn(ElectrodeCondition $electrode): float => (new SimulatedImmersion($electrode, 4.2, 21, 0, 1))->trace(40)
+            ->points[40][1];
         $rest = (new SimulatedImmersion($glass, 4.2, 21, 0, 1))->restMv();
         self::assertGreaterThan(10.0, abs($after($rice->slows($glass, false)) - $rest));
         self::assertLessThan(6.0, abs($after($rice->slows($glass, true)) - $rest));
@@ -53,7 +54,10 @@ final class SimulatedSampleTest extends TestCase
         self::assertEqualsWithDelta(0.05, $near[1][0] - $near[0][0], 1e-9);
         self::assertGreaterThan(10.0, $whole[count($whole) - 1][1]);
         self::assertLessThan(10.0, $whole[count($whole) - 2][1]);
-        self::assertSame([true, false, false], [SimulatedBurette::isPast($whole), SimulatedBurette::isEmpty($whole), SimulatedBurette::isPast($burette->points(30))]);
+        self::assertSame(
+            [true, false, false],
+            [SimulatedBurette::isPast($whole), SimulatedBurette::isEmpty($whole), SimulatedBurette::isPast($burette->points(30))],
+        );
 
         $short = (new SimulatedBurette($solution, 100, 0.02))->points(1e6);
         self::assertSame([false, true], [SimulatedBurette::isPast($short), SimulatedBurette::isEmpty($short)]);

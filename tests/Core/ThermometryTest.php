@@ -41,7 +41,10 @@ use Rheacid\Core\Words\ThermometerWords;
 /** The rules of checking thermometers: verdict, suspicion, coverage, interval. */
 final class ThermometryTest extends TestCase
 {
-    /** @return iterable<string, array{list<float>, float, float, VerificationVerdict, list<VerificationFinding>}> readings, digit, tolerance */
+    /**
+     * @return iterable<string, array{list<float>, float, float, VerificationVerdict, list<VerificationFinding>}>
+     *     readings, digit, tolerance
+     */
     public static function icePoints(): iterable
     {
         yield 'right' => [[0.1, 0.1, 0.1], 0.1, 0.5, VerificationVerdict::Within, []];
@@ -51,7 +54,13 @@ final class ThermometryTest extends TestCase
         yield 'as salted ice reads' => [[-0.4, -0.4, -0.4], 0.1, 1.0, VerificationVerdict::Within, [VerificationFinding::BathSuspect]];
         yield 'wandering' => [[0.0, 0.4, 0.1], 0.1, 1.0, VerificationVerdict::Within, [VerificationFinding::Unsteady]];
         yield 'one digit of a coarse display is no wandering' => [[0.0, 1.0, 0.0], 1.0, 4.0, VerificationVerdict::Within, []];
-        yield 'a display too coarse to prove it' => [[0.0, 0.0, 0.0], 1.0, 1.0, VerificationVerdict::Within, [VerificationFinding::ReferenceTooCoarse]];
+        yield 'a display too coarse to prove it' => [
+            [0.0, 0.0, 0.0],
+            1.0,
+            1.0,
+            VerificationVerdict::Within,
+            [VerificationFinding::ReferenceTooCoarse],
+        ];
     }
 
     /**
@@ -59,8 +68,13 @@ final class ThermometryTest extends TestCase
      * @param list<VerificationFinding> $findings
      */
     #[DataProvider('icePoints')]
-    public function test_an_ice_point_is_judged_with_its_uncertainty(array $readings, float $digit, float $tolerance, VerificationVerdict $verdict, array $findings): void
-    {
+    public function test_an_ice_point_is_judged_with_its_uncertainty(
+        array $readings,
+        float $digit,
+        float $tolerance,
+        VerificationVerdict $verdict,
+        array $findings,
+    ): void {
         $check = Verification::of(Reference::ice(), $readings, $digit, $tolerance);
 
         self::assertSame([$verdict, $findings], [$check->verdict, $check->findings]);
@@ -68,32 +82,73 @@ final class ThermometryTest extends TestCase
 
     public function test_a_correction_is_usable_only_where_the_error_is_known_and_nothing_is_suspect(): void
     {
-        $usable = static fn(float $error): bool => Verification::of(Reference::ice(), [$error, $error, $error], 0.1, 1.0)->isCorrectionUsable();
+        $usable = static fn(float $error): bool => Verification::of(
+            Reference::ice(),
+            [$error, $error, $error],
+            0.1,
+            1.0,
+        )->isCorrectionUsable();
 
-        self::assertSame([false, true, false], [$usable(0.05), $usable(0.5), $usable(1.2)], 'smaller than its uncertainty; known; the bath is suspect');
+        self::assertSame(
+            [false, true, false],
+            [$usable(0.05), $usable(0.5), $usable(1.2)],
+            'smaller than its uncertainty; known; the bath is suspect',
+        );
     }
 
     public function test_what_may_follow_depends_on_the_verdict(): void
     {
         self::assertSame([Outcome::Use, Outcome::Replaced, Outcome::OutOfUse], Outcome::allowed(VerificationVerdict::Within, false, false));
-        self::assertSame([Outcome::Correct, Outcome::Adjusted, Outcome::Replaced, Outcome::OutOfUse], Outcome::allowed(VerificationVerdict::Outside, true, true));
+        self::assertSame(
+            [Outcome::Correct, Outcome::Adjusted, Outcome::Replaced, Outcome::OutOfUse],
+            Outcome::allowed(VerificationVerdict::Outside, true, true),
+        );
     }
 
     public function test_what_is_advised_first_is_the_bath_then_the_probe(): void
     {
-        $advised = static fn(VerificationVerdict $verdict, float $error = 0.5, array $findings = [], bool $isConfirmed = false, bool $isDial = false, bool $isTold = true, ?float $megaohm = null, VerificationMethod $method = VerificationMethod::Ice): VerificationAdvice
-            => (new VerificationFacts($method, $verdict, $error, 0.2, 0.0, $findings, $megaohm, null, $isTold))->advised($isConfirmed, $isDial);
+        $advised = static fn(
+            VerificationVerdict $verdict,
+            float $error = 0.5,
+            array $findings = [],
+            bool $isConfirmed = false,
+            bool $isDial = false,
+            bool $isTold = true,
+            ?float $megaohm = null,
+            VerificationMethod $method = VerificationMethod::Ice,
+        ): VerificationAdvice => (new VerificationFacts($method, $verdict, $error, 0.2, 0.0, $findings, $megaohm, null, $isTold))->advised(
+            $isConfirmed,
+            $isDial,
+        );
 
-        self::assertSame(VerificationAdvice::FreshBath, $advised(VerificationVerdict::Outside, 1.4, [VerificationFinding::BathSuspect], isDial: true), 'before it is adjusted or taken out');
+        self::assertSame(
+            VerificationAdvice::FreshBath,
+            $advised(VerificationVerdict::Outside, 1.4, [VerificationFinding::BathSuspect], isDial: true),
+            'before it is adjusted or taken out',
+        );
         self::assertSame(VerificationAdvice::FreshBath, $advised(VerificationVerdict::Outside, 2.9));
         self::assertSame(VerificationAdvice::Correct, $advised(VerificationVerdict::Outside, 2.9, isConfirmed: true));
         self::assertSame(VerificationAdvice::Adjust, $advised(VerificationVerdict::Outside, 2.9, isDial: true));
         self::assertSame(VerificationAdvice::FreshBath, $advised(VerificationVerdict::Outside, 2.9, isDial: true, isTold: false));
         self::assertSame(VerificationAdvice::Use, $advised(VerificationVerdict::Within));
         self::assertSame(VerificationAdvice::FreshBath, $advised(VerificationVerdict::Inconclusive));
-        self::assertSame(VerificationAdvice::OutOfUse, $advised(VerificationVerdict::Within, megaohm: 3.0, method: VerificationMethod::Rtd));
+        self::assertSame(
+            VerificationAdvice::OutOfUse,
+            $advised(VerificationVerdict::Within, megaohm: 3.0, method: VerificationMethod::Rtd),
+        );
         self::assertSame(VerificationAdvice::OutOfUse, $advised(VerificationVerdict::Outside, method: VerificationMethod::Rtd));
-        self::assertFalse((new VerificationFacts(VerificationMethod::Ice, VerificationVerdict::Within, 0.5, 0.2, 0.0, [], isBathTold: false))->hasUsableCorrection(), 'a bath that nobody told about');
+        self::assertFalse(
+            (new VerificationFacts(
+                VerificationMethod::Ice,
+                VerificationVerdict::Within,
+                0.5,
+                0.2,
+                0.0,
+                [],
+                isBathTold: false,
+            ))->hasUsableCorrection(),
+            'a bath that nobody told about',
+        );
     }
 
     public function test_what_proves_nothing_and_what_has_shifted_count_for_no_interval(): void
@@ -117,7 +172,11 @@ final class ThermometryTest extends TestCase
         $out[1]['proven'] = false;
         self::assertSame([IntervalReason::Keep, 30], [$plan($out)->reason, $plan($out)->nextDays], 'not proven is not outside');
 
-        self::assertSame([IntervalReason::Keep, 4], [$plan($checks(0.6, 0.1, 0.1, 0.1, 0.1, 0.1))->reason, $plan($checks(0.6, 0.1, 0.1, 0.1, 0.1, 0.1))->goodInRow], 'the one that shifted is no good one');
+        self::assertSame(
+            [IntervalReason::Keep, 4],
+            [$plan($checks(0.6, 0.1, 0.1, 0.1, 0.1, 0.1))->reason, $plan($checks(0.6, 0.1, 0.1, 0.1, 0.1, 0.1))->goodInRow],
+            'the one that shifted is no good one',
+        );
         self::assertSame(IntervalReason::Doubled, $plan($checks(0.6, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1))->reason);
     }
 
@@ -141,9 +200,21 @@ final class ThermometryTest extends TestCase
     }
 
     #[DataProvider('standings')]
-    public function test_a_thermometer_is_in_one_state(?VerificationVerdict $verdict, ?Outcome $outcome, string $due, ThermometerState $state): void
-    {
-        self::assertSame($state, ThermometerStatus::at(new \DateTimeImmutable('2026-11-25T10:00Z'), $verdict, $outcome, $verdict === null ? null : new \DateTimeImmutable($due))->state);
+    public function test_a_thermometer_is_in_one_state(
+        ?VerificationVerdict $verdict,
+        ?Outcome $outcome,
+        string $due,
+        ThermometerState $state,
+    ): void {
+        self::assertSame(
+            $state,
+            ThermometerStatus::at(
+                new \DateTimeImmutable('2026-11-25T10:00Z'),
+                $verdict,
+                $outcome,
+                $verdict === null ? null : new \DateTimeImmutable($due),
+            )->state,
+        );
     }
 
     public function test_impossible_readings_are_refused_and_another_unit_is_recognised(): void
@@ -168,36 +239,82 @@ final class ThermometryTest extends TestCase
         self::assertSame(96.0, StationPressure::of(96.0, null, 500.0));
         self::assertEqualsWithDelta(BoilingPoint::kpaAt(500), StationPressure::of(101.325, true, 500.0), 1e-9);
         // By the steam table: 1.7 °C at 500 m, the error of taking one for the other (common practice).
-        self::assertEqualsWithDelta(1.7, BoilingPoint::celsius(101.325) - BoilingPoint::celsius(StationPressure::of(101.325, true, 500.0)), 0.05);
+        self::assertEqualsWithDelta(
+            1.7,
+            BoilingPoint::celsius(101.325) - BoilingPoint::celsius(StationPressure::of(101.325, true, 500.0)),
+            0.05,
+        );
         $this->expectException(Contradiction::class);
         StationPressure::of(101.325, null, 350.0);
     }
 
     public function test_units_of_pressure_and_height_are_read_as_typed(): void
     {
-        self::assertEqualsWithDelta([101.325, 101.325, 101.325, 99.5, 304.8], [Quantity::Pressure->read('1013.25 hPa'), Quantity::Pressure->read('760 mmHg'), Quantity::Pressure->read('1 atm'), Quantity::Pressure->read('99,5'), Quantity::Elevation->read('1000 ft')], 0.001);
+        self::assertEqualsWithDelta(
+            [101.325, 101.325, 101.325, 99.5, 304.8],
+            [
+                Quantity::Pressure->read('1013.25 hPa'),
+                Quantity::Pressure->read('760 mmHg'),
+                Quantity::Pressure->read('1 atm'),
+                Quantity::Pressure->read('99,5'),
+                Quantity::Elevation->read('1000 ft'),
+            ],
+            0.001,
+        );
         $this->expectException(BeyondRange::class);
         Quantity::Elevation->read('90 km');
     }
 
     public function test_like_probes_hard_use_and_a_third_party_change_the_interval(): void
     {
-        $checks = static fn(int $count, float $error = 0.1): array => array_map(static fn(int $i): array => ['on' => sprintf('2026-%02d-01', $i), 'error' => $error, 'tolerance' => 1.0], range(1, max(1, $count)));
-        $plan = static fn(Service $service, array ...$alike): IntervalPlan => IntervalPlan::after(30, $checks(3), null, $service, array_values($alike));
+        $checks = static fn(int $count, float $error = 0.1): array => array_map(
+            static fn(int $i): array => ['on' => sprintf('2026-%02d-01', $i), 'error' => $error, 'tolerance' => 1.0],
+            range(1, max(1, $count)),
+        );
+        $plan = static fn(Service $service, array ...$alike): IntervalPlan => IntervalPlan::after(
+            30,
+            $checks(3),
+            null,
+            $service,
+            array_values($alike),
+        );
 
         self::assertSame([30, IntervalReason::Keep], [$plan(new Service(30))->nextDays, $plan(new Service(30))->reason]);
-        self::assertSame([60, IntervalReason::Doubled, 2], [$plan(new Service(30), $checks(2))->nextDays, $plan(new Service(30), $checks(2))->reason, $plan(new Service(30), $checks(2))->pooledFrom]);
+        self::assertSame(
+            [60, IntervalReason::Doubled, 2],
+            [
+                $plan(new Service(30), $checks(2))->nextDays,
+                $plan(new Service(30), $checks(2))->reason,
+                $plan(new Service(30), $checks(2))->pooledFrom,
+            ],
+        );
         self::assertSame(IntervalReason::Keep, $plan(new Service(30), $checks(2, 1.4))->reason, 'one of them is out');
         self::assertSame(IntervalReason::Doubled, IntervalPlan::after(30, $checks(5), '2026-03-15', new Service(30), [$checks(8)])->reason);
-        $walking = array_map(static fn(int $i): array => ['on' => sprintf('2026-%02d-01', $i), 'error' => 0.19 * $i, 'tolerance' => 1.0], range(1, 5));
-        self::assertSame(IntervalReason::Keep, IntervalPlan::after(30, $walking, '2026-03-15', new Service(30), [$checks(8)])->reason, 'it would walk out before the next check');
+        $walking = array_map(
+            static fn(int $i): array => ['on' => sprintf('2026-%02d-01', $i), 'error' => 0.19 * $i, 'tolerance' => 1.0],
+            range(1, 5),
+        );
+        self::assertSame(
+            IntervalReason::Keep,
+            IntervalPlan::after(30, $walking, '2026-03-15', new Service(30), [$checks(8)])->reason,
+            'it would walk out before the next check',
+        );
         self::assertSame(16, $plan(new Service(30, [Stress::Sticky, Stress::Shock]))->nextDays, '30 · 0.75 · 0.75, rounded down');
         self::assertSame([20, IntervalReason::Capped], [$plan(new Service(30, [], 20))->nextDays, $plan(new Service(30, [], 20))->reason]);
-        self::assertStringContainsString('Kept at 30 days: 3 passed checks in a row. 2 more with no shift over 0.30 °C double it', ThermometerWords::interval([...$plan(new Service(30))->facts(), 'tolerance_c' => 1.0]));
-        self::assertStringContainsString('before and after every batch', ThermometerWords::interval([...$plan(new Service(30, eachBatch: true))->facts(), 'tolerance_c' => 1.0]));
+        self::assertStringContainsString(
+            'Kept at 30 days: 3 passed checks in a row. 2 more with no shift over 0.30 °C double it',
+            ThermometerWords::interval([...$plan(new Service(30))->facts(), 'tolerance_c' => 1.0]),
+        );
+        self::assertStringContainsString(
+            'before and after every batch',
+            ThermometerWords::interval([...$plan(new Service(30, eachBatch: true))->facts(), 'tolerance_c' => 1.0]),
+        );
     }
 
-    /** @return iterable<string, array{list<array{float, float}>, list<array{float, float}>}> what the checks cover of 0–90 °C, what they leave open */
+    /**
+     * @return iterable<string, array{list<array{float, float}>, list<array{float, float}>}> what the checks cover of 0–90 °C, what they
+     *     leave open
+     */
     public static function coverings(): iterable
     {
         yield 'ice alone does not cover a hot limit' => [[[-10.0, 25.0]], [[25.0, 90.0]]];
@@ -221,10 +338,20 @@ final class ThermometryTest extends TestCase
 
     public function test_drift_is_forecast_in_either_direction(): void
     {
-        $walk = static fn(float $a_month): Drift => Drift::of(array_map(static fn(int $i): array => ['on' => sprintf('2026-%02d-01', $i), 'error' => $a_month * $i, 'tolerance' => 1.0], range(1, 6)));
+        $walk = static fn(float $a_month): Drift => Drift::of(
+            array_map(
+                static fn(int $i): array => ['on' => sprintf('2026-%02d-01', $i), 'error' => $a_month * $i, 'tolerance' => 1.0],
+                range(1, 6),
+            ),
+        );
 
         // 0.1 °C a month from 0.6 in June: 1.0 about four months later.
-        self::assertEqualsWithDelta(Days::number('2026-10-01'), Days::number((string) $walk(0.1)->leavesOn), 3, 'months are not quite alike');
+        self::assertEqualsWithDelta(
+            Days::number('2026-10-01'),
+            Days::number((string) $walk(0.1)->leavesOn),
+            3,
+            'months are not quite alike',
+        );
         self::assertSame($walk(0.1)->leavesOn, $walk(-0.1)->leavesOn);
         self::assertNull($walk(0.0)->leavesOn);
     }
@@ -232,9 +359,18 @@ final class ThermometryTest extends TestCase
     public function test_drift_with_scatter_is_forecast_between_two_days_like_the_slope_of_an_electrode(): void
     {
         $errors = ['2026-01-10' => 0.05, '2026-02-09' => 0.21, '2026-03-12' => 0.18, '2026-04-10' => 0.37, '2026-05-11' => 0.33];
-        $drift = Drift::of(array_map(static fn(string $on, float $error): array => ['on' => $on, 'error' => $error, 'tolerance' => 0.5], array_keys($errors), $errors));
+        $drift = Drift::of(
+            array_map(
+                static fn(string $on, float $error): array => ['on' => $on, 'error' => $error, 'tolerance' => 0.5],
+                array_keys($errors),
+                $errors,
+            ),
+        );
         // The same points as a falling slope; that trend is answered a second time by SciPy.
-        $slope = ElectrodeTrend::of(array_map(static fn(string $on, float $error): array => [$on, 100 - $error], array_keys($errors), $errors), 99.5);
+        $slope = ElectrodeTrend::of(
+            array_map(static fn(string $on, float $error): array => [$on, 100 - $error], array_keys($errors), $errors),
+            99.5,
+        );
 
         self::assertSame([$slope->earliest, $slope->leavesPolicyOn, $slope->latest], [$drift->earliest, $drift->leavesOn, $drift->latest]);
         self::assertLessThan((string) $drift->latest, (string) $drift->leavesOn);
@@ -248,8 +384,15 @@ final class ThermometryTest extends TestCase
         $line = static fn(int $second, float $celsius): string => "$second\t$celsius";
         $rising = implode("\n", array_map(static fn(int $t): string => $line($t, $t < 20 ? 25 - $t : 5 + 0.002 * ($t - 20)), range(0, 60)));
         yield 'first, middle and last of the half minute at rest' => ["s\t°C\n$rising", [5.02, 5.05, 5.08]];
-        yield 'by the clock, with a comma' => ["time;°C\n" . implode("\n", array_map(static fn(int $t): string => sprintf('07:%02d:%02d;4,9', intdiv($t, 60), $t % 60), range(0, 90))), [4.9, 4.9, 4.9]];
-        yield 'never at rest' => [implode("\n", array_map(static fn(int $t): string => $line($t, 25 - 0.3 * $t), range(0, 60))), 'never stable within 0.1 for 30 s'];
+        yield 'by the clock, with a comma' => [
+            "time;°C\n"
+            . implode("\n", array_map(static fn(int $t): string => sprintf('07:%02d:%02d;4,9', intdiv($t, 60), $t % 60), range(0, 90))),
+            [4.9, 4.9, 4.9],
+        ];
+        yield 'never at rest' => [
+            implode("\n", array_map(static fn(int $t): string => $line($t, 25 - 0.3 * $t), range(0, 60))),
+            'never stable within 0.1 for 30 s',
+        ];
         yield 'words' => ["1;cold\n2;warm\n", 'Line 2: "warm" is not a number'];
         yield 'a number beyond all bounds' => ["$rising\n61\t1e400", 'Line 62: "1e400" is not a number'];
         yield 'hotter than any bath' => ["$rising\n61\t1001", 'Line 62: 1001 ° is outside -100 to 1000'];
@@ -272,7 +415,16 @@ final class ThermometryTest extends TestCase
     public function test_a_loggers_file_is_read_where_it_is_stable(): void
     {
         $trace = (new SimulatedBath(BathKind::Cubes->celsius(0.0), 0.1, 1.0, 6.0, 0.02, 3))->trace(150, 0.1);
-        $readings = TemperatureLog::readings(implode("\n", array_map(static fn(array $point): string => sprintf('%d;%s', $point[0], str_replace('.', ',', (string) $point[1])), $trace)), 0.1);
+        $readings = TemperatureLog::readings(
+            implode(
+                "\n",
+                array_map(
+                    static fn(array $point): string => sprintf('%d;%s', $point[0], str_replace('.', ',', (string) $point[1])),
+                    $trace,
+                ),
+            ),
+            0.1,
+        );
 
         self::assertEqualsWithDelta([1.5, 1.5, 1.5], $readings, 0.11, 'cubes read 1–2 °C high (common practice)');
         $this->expectException(LogRefused::class);

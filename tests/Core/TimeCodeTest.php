@@ -16,7 +16,10 @@ final class TimeCodeTest extends TestCase
     {
         $code = TimeCode::at(self::SECRET, 59);
 
-        self::assertSame([1, 1, 1, null, null], array_map(static fn(int $at): ?int => TimeCode::step(self::SECRET, $code, $at, 0), [0, 59, 89, 90, 3600]));
+        self::assertSame(
+            [1, 1, 1, null, null],
+            array_map(static fn(int $at): ?int => TimeCode::step(self::SECRET, $code, $at, 0), [0, 59, 89, 90, 3600]),
+        );
         self::assertSame(1, TimeCode::step(self::SECRET, '287 082', 59, 0));
         self::assertNull(TimeCode::step(self::SECRET, $code, 59, 1), 'it was used');
         foreach (['', '28708', '2870820', '000000', 'abcdef'] as $other) {

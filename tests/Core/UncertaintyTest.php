@@ -59,7 +59,19 @@ final class UncertaintyTest extends TestCase
 
     public function test_the_cheapest_proof_is_named_or_that_there_is_none(): void
     {
-        $in = new UncertaintyInputs(4.55, 21, [['ph' => 4.0, 'expanded_u' => 0.02], ['ph' => 7.0, 'expanded_u' => 0.02]], 0, 2, 0.018, 0.01, 0.3, 0.05, calibrationCelsius: 21, matrixU: 0.01 / sqrt(3));
+        $in = new UncertaintyInputs(
+            4.55,
+            21,
+            [['ph' => 4.0, 'expanded_u' => 0.02], ['ph' => 7.0, 'expanded_u' => 0.02]],
+            0,
+            2,
+            0.018,
+            0.01,
+            0.3,
+            0.05,
+            calibrationCelsius: 21,
+            matrixU: 0.01 / sqrt(3),
+        );
         // By hand: buffers 0.0083, repeatability 0.018/√2, display 0.0029, temperature 0.0013, drift 0.03/√3, kind of sample 0.0058.
         $byHand = 2 * sqrt(0.0083 ** 2 + 0.018 ** 2 / 2 + 0.0029 ** 2 + 0.0013 ** 2 + 0.03 ** 2 / 3 + 0.0058 ** 2);
         $ways = Gain::ways($in, 0.05);
@@ -67,14 +79,34 @@ final class UncertaintyTest extends TestCase
         self::assertSame([Gain::ControlCheck, true], [$ways[0]['gain'], $ways[0]['proves']]);
         self::assertEqualsWithDelta($byHand, $ways[0]['expanded_u'], 0.0002);
         self::assertNotContains(Gain::CleanerSample, array_column($ways, 'gain'), 'it is clear already');
-        self::assertSame('A check buffer within 0.03: at most ± 0.05, which proves 4.55.', GainWords::proof($ways, 4.55, 0.05, Gain::least($in)));
-        self::assertStringStartsWith('4.59 cannot be proven: the value is 0.01 from the limit', GainWords::proof(Gain::ways($in, 0.01), 4.59, 0.01, Gain::least($in)));
-        $between = (Gain::least($in) + min(1.0, ...array_column($ways, "expanded_u"))) / 2;
-        self::assertStringStartsWith('No single step is enough; all of them together', GainWords::proof(Gain::ways($in, $between), 4.56, $between, Gain::least($in)));
+        self::assertSame(
+            'A check buffer within 0.03: at most ± 0.05, which proves 4.55.',
+            GainWords::proof($ways, 4.55, 0.05, Gain::least($in)),
+        );
+        self::assertStringStartsWith(
+            '4.59 cannot be proven: the value is 0.01 from the limit',
+            GainWords::proof(Gain::ways($in, 0.01), 4.59, 0.01, Gain::least($in)),
+        );
+        $between = (Gain::least($in) + min(1.0, ...array_column($ways, 'expanded_u'))) / 2;
+        self::assertStringStartsWith(
+            'No single step is enough; all of them together',
+            GainWords::proof(Gain::ways($in, $between), 4.56, $between, Gain::least($in)),
+        );
     }
 
     private static function inputs(float $ph = 4.5, float $sd = 0.0, int $replicates = 1, float $outside = 0.0): UncertaintyInputs
     {
-        return new UncertaintyInputs($ph, 21, [['ph' => 4.0, 'expanded_u' => 0.02], ['ph' => 7.0, 'expanded_u' => 0.04]], $sd, $replicates, 0.018, 0.01, 0.3, 0.05, outsideByPh: $outside);
+        return new UncertaintyInputs(
+            $ph,
+            21,
+            [['ph' => 4.0, 'expanded_u' => 0.02], ['ph' => 7.0, 'expanded_u' => 0.04]],
+            $sd,
+            $replicates,
+            0.018,
+            0.01,
+            0.3,
+            0.05,
+            outsideByPh: $outside,
+        );
     }
 }

@@ -25,14 +25,28 @@ final class WallClockTest extends TestCase
     #[TestWith(['2026-10-25 01:30', 'Asia/Kolkata', ['2026-10-24 20:00']])]
     public function test_a_local_time_is_one_moment_two_or_none(string $shown, string $zone, array $moments): void
     {
-        self::assertSame($moments, array_map(static fn(\DateTimeImmutable $moment): string => $moment->format('Y-m-d H:i'), WallClock::of(new \DateTimeZone($zone))->moments($shown)));
+        self::assertSame(
+            $moments,
+            array_map(
+                static fn(\DateTimeImmutable $moment): string => $moment->format('Y-m-d H:i'),
+                WallClock::of(new \DateTimeZone($zone))->moments($shown),
+            ),
+        );
     }
 
     public function test_an_ambiguous_local_time_gives_both_moments(): void
     {
         $dublin = WallClock::of(new \DateTimeZone('Europe/Dublin'));
 
-        self::assertSame([false, true, true, false], array_map(static fn(string $utc): bool => $dublin->isTwice(new \DateTimeImmutable("$utc UTC")), ['2026-10-24 23:59', '2026-10-25 00:00', '2026-10-25 01:59', '2026-10-25 02:00']));
+        self::assertSame(
+            [false, true, true, false],
+            array_map(static fn(string $utc): bool => $dublin->isTwice(new \DateTimeImmutable("$utc UTC")), [
+                '2026-10-24 23:59',
+                '2026-10-25 00:00',
+                '2026-10-25 01:59',
+                '2026-10-25 02:00',
+            ]),
+        );
     }
 
     /** The site moves from Dublin to Tallinn (two hours more) at noon UTC on 1 July, and later to Lisbon (two hours less). */
@@ -43,10 +57,24 @@ final class WallClockTest extends TestCase
             [(int) strtotime('2026-07-01 12:00 UTC'), new \DateTimeZone('Europe/Tallinn')],
             [(int) strtotime('2026-09-01 12:00 UTC'), new \DateTimeZone('Europe/Lisbon')],
         ]);
-        $moments = static fn(string $shown): array => array_map(static fn(\DateTimeImmutable $moment): string => $moment->format('Y-m-d H:i'), $moves->moments($shown));
+        $moments = static fn(string $shown): array => array_map(
+            static fn(\DateTimeImmutable $moment): string => $moment->format('Y-m-d H:i'),
+            $moves->moments($shown),
+        );
 
-        self::assertSame(['Europe/Dublin', 'Europe/Tallinn', 'Europe/Lisbon'], array_map(static fn(string $utc): string => $moves->zone(new \DateTimeImmutable("$utc UTC"))->getName(), ['2026-07-01 11:59', '2026-07-01 12:00', '2026-09-01 12:00']));
-        self::assertSame([['2026-07-01 11:30'], [], ['2026-07-01 12:00']], array_map($moments, ['2026-07-01 12:30', '2026-07-01 13:30', '2026-07-01 15:00']), 'the clock was put forward by two hours at one');
+        self::assertSame(
+            ['Europe/Dublin', 'Europe/Tallinn', 'Europe/Lisbon'],
+            array_map(static fn(string $utc): string => $moves->zone(new \DateTimeImmutable("$utc UTC"))->getName(), [
+                '2026-07-01 11:59',
+                '2026-07-01 12:00',
+                '2026-09-01 12:00',
+            ]),
+        );
+        self::assertSame(
+            [['2026-07-01 11:30'], [], ['2026-07-01 12:00']],
+            array_map($moments, ['2026-07-01 12:30', '2026-07-01 13:30', '2026-07-01 15:00']),
+            'the clock was put forward by two hours at one',
+        );
         self::assertSame(['2026-09-01 10:30', '2026-09-01 12:30'], $moments('2026-09-01 13:30'), 'and back by two at three');
         self::assertTrue($moves->isTwice(new \DateTimeImmutable('2026-09-01 12:30 UTC')));
         self::assertFalse($moves->isTwice(new \DateTimeImmutable('2026-09-01 14:30 UTC')));

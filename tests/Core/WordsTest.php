@@ -66,12 +66,21 @@ final class WordsTest extends TestCase
         yield 'read-back' => [FindingCode::CheckFailed, 0.07, 0.05, 'The read-back was 0.070 pH off; at most 0.05 is allowed.'];
         yield 'no zero point' => [FindingCode::ZeroPointOff, null, 0.5, 'Zero point at pH not known; it must be within 0.5 of 7.'];
         yield 'short span' => [FindingCode::SpanShort, 2.5, 2.8, 'The buffers are 2.50 pH apart; 2.8 or more gives a reliable slope.'];
-        yield 'temperatures' => [FindingCode::TemperatureSpread, 4.2, 3.0, 'The buffer temperatures differed by 4.2 °C; they should differ by at most 3 °C.'];
+        yield 'temperatures' => [
+            FindingCode::TemperatureSpread,
+            4.2,
+            3.0,
+            'The buffer temperatures differed by 4.2 °C; they should differ by at most 3 °C.',
+        ];
     }
 
     #[DataProvider('findings')]
-    public function test_a_finding_says_what_was_seen_and_what_is_needed(FindingCode $code, ?float $seen, ?float $needed, string $sentence): void
-    {
+    public function test_a_finding_says_what_was_seen_and_what_is_needed(
+        FindingCode $code,
+        ?float $seen,
+        ?float $needed,
+        string $sentence,
+    ): void {
         self::assertSame($sentence, FindingWords::sentence(new Finding($code, Severity::Fail, $seen, $needed)));
     }
 
@@ -87,8 +96,15 @@ final class WordsTest extends TestCase
     {
         foreach ([ElectrodeKind::SealedGel, ElectrodeKind::BuiltIn, ElectrodeKind::Spear, ElectrodeKind::Flat] as $sealed) {
             $said = [
-                ...array_map(static fn(FindingCode $code): string => (string) FindingWords::advice(new Finding($code, Severity::Note), $sealed), FindingCode::cases()),
-                ...array_map(static fn(Diagnosis $diagnosis): string => DiagnosisWords::likely($diagnosis, $sealed) . DiagnosisWords::first($diagnosis, $sealed), Diagnosis::cases()),
+                ...array_map(
+                    static fn(FindingCode $code): string => (string) FindingWords::advice(new Finding($code, Severity::Note), $sealed),
+                    FindingCode::cases(),
+                ),
+                ...array_map(
+                    static fn(Diagnosis $diagnosis): string => DiagnosisWords::likely($diagnosis, $sealed)
+                        . DiagnosisWords::first($diagnosis, $sealed),
+                    Diagnosis::cases(),
+                ),
                 ...CareWords::inspection($sealed),
                 CareWords::how(CareKind::Stored, $sealed),
             ];
@@ -99,7 +115,10 @@ final class WordsTest extends TestCase
 
     public function test_broken_glass_is_called_a_foreign_body(): void
     {
-        self::assertStringContainsString('foreign body', (string) FindingWords::advice(new Finding(FindingCode::NoResponse, Severity::Fail), ElectrodeKind::Refillable));
+        self::assertStringContainsString(
+            'foreign body',
+            (string) FindingWords::advice(new Finding(FindingCode::NoResponse, Severity::Fail), ElectrodeKind::Refillable),
+        );
     }
 
     public function test_every_state_block_and_outcome_has_its_words_and_none_says_safe(): void
@@ -110,7 +129,11 @@ final class WordsTest extends TestCase
             ...array_map(StateWords::verdict(...), Verdict::cases()),
             ...array_map(LimitWords::kind(...), LimitKind::cases()),
             ...array_map(LimitWords::overall(...), Overall::cases()),
-            ...array_map(static fn(FindingCode $code): string => FindingWords::sentence(new Finding($code, Severity::Note)) . FindingWords::advice(new Finding($code, Severity::Note), ElectrodeKind::Refillable), FindingCode::cases()),
+            ...array_map(
+                static fn(FindingCode $code): string => FindingWords::sentence(new Finding($code, Severity::Note))
+                    . FindingWords::advice(new Finding($code, Severity::Note), ElectrodeKind::Refillable),
+                FindingCode::cases(),
+            ),
         ];
 
         self::assertSame(count($said), count(array_unique($said)), 'no two are said alike');
@@ -121,11 +144,20 @@ final class WordsTest extends TestCase
 
     public function test_a_limit_says_when_it_is_due_and_under_which_condition(): void
     {
-        $limit = static fn(?string $condition, string $since): ProductLimit => new ProductLimit(Limit::edge('acid', LimitKind::Critical, Comparison::AtMost, 4.6), Applies::WithinHours, 24, $since, $condition);
+        $limit = static fn(?string $condition, string $since): ProductLimit => new ProductLimit(
+            Limit::edge('acid', LimitKind::Critical, Comparison::AtMost, 4.6),
+            Applies::WithinHours,
+            24,
+            $since,
+            $condition,
+        );
 
         self::assertSame('within 24 h of the start, if acid was added', LimitWords::due($limit('Acid was added', 'start')));
         self::assertSame('within 24 h of pitched, if US standard', LimitWords::due($limit('US standard', 'pitched')));
-        self::assertSame('63 °C for 30 min, on a temperature record', LimitWords::bounds($limit(null, 'start'), ['kind' => 'heat-hold', 'minimum_c' => 63, 'minutes' => 30.0]));
+        self::assertSame(
+            '63 °C for 30 min, on a temperature record',
+            LimitWords::bounds($limit(null, 'start'), ['kind' => 'heat-hold', 'minimum_c' => 63, 'minutes' => 30.0]),
+        );
     }
 
     public function test_states_say_until_when(): void
@@ -139,12 +171,23 @@ final class WordsTest extends TestCase
     public function test_every_signature_has_its_words_and_its_steps(): void
     {
         foreach (Diagnosis::cases() as $diagnosis) {
-            $words = [DiagnosisWords::likely($diagnosis, ElectrodeKind::Refillable), DiagnosisWords::first($diagnosis, ElectrodeKind::Refillable), DiagnosisWords::otherwise($diagnosis)];
+            $words = [
+                DiagnosisWords::likely($diagnosis, ElectrodeKind::Refillable),
+                DiagnosisWords::first($diagnosis, ElectrodeKind::Refillable),
+                DiagnosisWords::otherwise($diagnosis),
+            ];
             self::assertCount(3, array_unique($words), $diagnosis->value);
             self::assertNotSame([], FollowUp::of($diagnosis, ElectrodeKind::Refillable), $diagnosis->value);
         }
-        self::assertSame([CareStep::FreshBuffers, CareStep::Calibrate], FollowUp::of(Diagnosis::TiredBuffers, ElectrodeKind::Refillable), 'fresh buffers before cleaning or replacing');
-        self::assertSame([CareStep::FreshBuffers, CareStep::Clean, CareStep::SoakHour, CareStep::Calibrate], FollowUp::of(Diagnosis::Coated, ElectrodeKind::Refillable));
+        self::assertSame(
+            [CareStep::FreshBuffers, CareStep::Calibrate],
+            FollowUp::of(Diagnosis::TiredBuffers, ElectrodeKind::Refillable),
+            'fresh buffers before cleaning or replacing',
+        );
+        self::assertSame(
+            [CareStep::FreshBuffers, CareStep::Clean, CareStep::SoakHour, CareStep::Calibrate],
+            FollowUp::of(Diagnosis::Coated, ElectrodeKind::Refillable),
+        );
     }
 
     public function test_what_can_hurt_has_its_caution(): void
@@ -153,12 +196,18 @@ final class WordsTest extends TestCase
         self::assertStringContainsString('goggles and gloves', (string) CareWords::cleaningCaution(Dirt::Scale));
         self::assertStringContainsString('may contain glass', (string) CareWords::how(CareKind::Broken, ElectrodeKind::Refillable));
         self::assertStringContainsString('leaches', (string) CareWords::how(CareKind::WrongStorage, ElectrodeKind::Refillable));
-        self::assertSame(['Top up the cap of E-07', 'Clean E-07', 'Top up the cap'], [CareWords::toDo(CareKind::ToppedUp, 'E-07'), CareWords::toDo(CareKind::Cleaned, 'E-07'), CareWords::toDo(CareKind::ToppedUp)]);
+        self::assertSame(
+            ['Top up the cap of E-07', 'Clean E-07', 'Top up the cap'],
+            [CareWords::toDo(CareKind::ToppedUp, 'E-07'), CareWords::toDo(CareKind::Cleaned, 'E-07'), CareWords::toDo(CareKind::ToppedUp)],
+        );
     }
 
     public function test_cleaners_side_by_side_are_never_mixed(): void
     {
-        self::assertMatchesRegularExpression('/bleach with acid gives off chlorine, bleach with ammonia chloramine/', CareWords::cleanersTogether());
+        self::assertMatchesRegularExpression(
+            '/bleach with acid gives off chlorine, bleach with ammonia chloramine/',
+            CareWords::cleanersTogether(),
+        );
     }
 
     public function test_what_keeps_a_value_from_proving_says_what_to_do_now(): void
@@ -166,8 +215,16 @@ final class WordsTest extends TestCase
         foreach (ReleaseBlock::cases() as $block) {
             self::assertMatchesRegularExpression('/^[A-Z].*\.$/', (string) AdviceWords::next([$block]), $block->value);
         }
-        self::assertSame('Calibrate, and measure a fresh sample.', AdviceWords::next([ReleaseBlock::ControlCheckMissing, ReleaseBlock::SampleTemperature, ReleaseBlock::CalibrationOverdue]), 'what everything else rests on comes first');
+        self::assertSame(
+            'Calibrate, and measure a fresh sample.',
+            AdviceWords::next([ReleaseBlock::ControlCheckMissing, ReleaseBlock::SampleTemperature, ReleaseBlock::CalibrationOverdue]),
+            'what everything else rests on comes first',
+        );
         self::assertNull(AdviceWords::next([]));
-        self::assertSame('Hold the batch: a lead decides about it.', AdviceWords::next([ReleaseBlock::ControlCheckMissing], isLate: true), 'nothing measured now mends a deadline');
+        self::assertSame(
+            'Hold the batch: a lead decides about it.',
+            AdviceWords::next([ReleaseBlock::ControlCheckMissing], isLate: true),
+            'nothing measured now mends a deadline',
+        );
     }
 }

@@ -19,8 +19,14 @@ final class AccessTest extends BenchTestCase
         $this->post("/hands/{$this->people['second']->id}", ['pin' => '0000-wrong']);
         $this->post('/sign-out');
 
-        self::assertSame(['wrong-passphrase', 'wrong-passphrase', 'signed-in', 'wrong-pin', 'signed-out'], DB::table('access_log')->orderBy('id')->pluck('kind')->all());
-        self::assertSame(['oda', 'nobody', $this->people['checker']->name, $this->people['second']->name, $this->people['checker']->name], DB::table('access_log')->orderBy('id')->pluck('name')->all());
+        self::assertSame(
+            ['wrong-passphrase', 'wrong-passphrase', 'signed-in', 'wrong-pin', 'signed-out'],
+            DB::table('access_log')->orderBy('id')->pluck('kind')->all(),
+        );
+        self::assertSame(
+            ['oda', 'nobody', $this->people['checker']->name, $this->people['second']->name, $this->people['checker']->name],
+            DB::table('access_log')->orderBy('id')->pluck('name')->all(),
+        );
         self::assertSame(5, DB::table('access_log')->where('address', '127.0.0.1')->count());
         $all = (string) json_encode(DB::table('access_log')->get());
         self::assertStringNotContainsString('not-hers-at-all', $all);
@@ -35,7 +41,14 @@ final class AccessTest extends BenchTestCase
         }
 
         $last->assertSessionHasErrors(['username' => 'Too many attempts: wait 30 s, then try again.']);
-        self::assertSame(['made-to-wait', 'oda'], array_values((array) DB::table('access_log')->orderByDesc('id')->first(['kind', 'name'])));
+        self::assertSame(
+            ['made-to-wait', 'oda'],
+            array_values(
+                (array) DB::table('access_log')
+                    ->orderByDesc('id')
+                    ->first(['kind', 'name']),
+            ),
+        );
     }
 
     public function test_an_idle_sign_out_is_logged_as_well(): void
@@ -56,7 +69,10 @@ final class AccessTest extends BenchTestCase
         $this->actingAs($this->people['checker'])->get('/access')->assertForbidden();
         foreach (['lead', 'auditor'] as $role) {
             $this->flushSession();
-            $this->actingAs($this->people[$role])->get('/access')->assertOk()->assertSeeInOrder(['odd one', 'perrin', 'oda']);
+            $this->actingAs($this->people[$role])
+                ->get('/access')
+                ->assertOk()
+                ->assertSeeInOrder(['odd one', 'perrin', 'oda']);
         }
         $this->get('/access?name=od')->assertSee('odd one')->assertDontSee('perrin');
         $this->get('/access?kind=signed-in')->assertDontSee('odd one')->assertSee('No entry matches.');
@@ -75,7 +91,9 @@ final class AccessTest extends BenchTestCase
         self::assertSame(1, AccessDigest::query()->sole()->entries);
         self::assertSame(0, Artisan::call('ledger:verify'));
 
-        DB::connection('owner')->table('access_log')->update(['name' => 'somebody else']);
+        DB::connection('owner')
+            ->table('access_log')
+            ->update(['name' => 'somebody else']);
         self::assertSame(1, Artisan::call('ledger:verify'));
         self::assertStringContainsString('the access log of 2026-11-25 differs from its sealed digest', Artisan::output());
     }

@@ -22,8 +22,17 @@ final class BadInputTest extends BenchTestCase
     {
         $run = $this->openRun();
 
-        $this->actingAs($this->people['checker'])->from("/runs/{$run->id}")->followingRedirects()
-            ->post("/runs/{$run->id}/points", ['form' => self::formId(), 'station' => 0, 'mv' => $typed, 'celsius' => '21,4 C', 'reason' => 'in a hurry', 'still' => '1'])
+        $this->actingAs($this->people['checker'])
+            ->from("/runs/{$run->id}")
+            ->followingRedirects()
+            ->post("/runs/{$run->id}/points", [
+                'form' => self::formId(),
+                'station' => 0,
+                'mv' => $typed,
+                'celsius' => '21,4 C',
+                'reason' => 'in a hurry',
+                'still' => '1',
+            ])
             ->assertSee('A potential in mV like 177.4 or −12,5 is accepted.')
             ->assertSee('value="21,4 C"', false)
             ->assertSee('value="in a hurry"', false);
@@ -35,7 +44,15 @@ final class BadInputTest extends BenchTestCase
     {
         $run = $this->openRun();
 
-        $this->actingAs($this->people['checker'])->post("/runs/{$run->id}/points", ['form' => self::formId(), 'station' => 0, 'mv' => '−4,0 mV', 'celsius' => '69.8 F', 'still' => '1'])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['checker'])
+            ->post("/runs/{$run->id}/points", [
+                'form' => self::formId(),
+                'station' => 0,
+                'mv' => '−4,0 mV',
+                'celsius' => '69.8 F',
+                'still' => '1',
+            ])
+            ->assertSessionHasNoErrors();
 
         $point = CalibrationPoint::query()->sole();
         self::assertSame([-4.0, 21.0], [$point->mv, $point->celsius]);
@@ -66,9 +83,19 @@ final class BadInputTest extends BenchTestCase
     public function test_an_unusable_sample_is_reported_beside_its_field(array $changed, string $field): void
     {
         $this->calibrate();
-        $form = ['form' => self::formId(), 'pair' => $this->pair()->id, 'thermometer' => $this->thermometer()->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T09:30', 'source' => 'typed'];
+        $form = [
+            'form' => self::formId(),
+            'pair' => $this->pair()->id,
+            'thermometer' => $this->thermometer()->id,
+            'stage' => 'underway',
+            'place' => 'blend',
+            'drawn_at' => '2026-11-25T09:30',
+            'source' => 'typed',
+        ];
 
-        $this->actingAs($this->people['checker'])->post("/measure/{$this->batch()->id}/drafts", [...$form, ...$changed])->assertSessionHasErrors($field);
+        $this->actingAs($this->people['checker'])
+            ->post("/measure/{$this->batch()->id}/drafts", [...$form, ...$changed])
+            ->assertSessionHasErrors($field);
         $this->post("/measure/{$this->batch()->id}/drafts", $form)->assertSessionHasNoErrors();
     }
 }

@@ -33,10 +33,14 @@ final class BatchLifeTest extends BenchTestCase
     public function test_a_batch_is_begun_under_the_next_number_and_keeps_the_version_of_its_product(): void
     {
         $product = $this->batch()->product_id;
-        $this->get("/batches/new?product=$product")->assertOk()->assertSee('CS-0422');
+        $this->get("/batches/new?product=$product")
+            ->assertOk()
+            ->assertSee('CS-0422');
         $form = ['product' => $product, 'code' => 'CS-0422', 'vessel' => 'vat 7', 'size' => '90 kg'];
 
-        $this->start([...$form, 'code' => 'CS-0417'])->assertSessionHasErrors(['code' => 'CS-0417 is already the code of a batch. Each code can be used once.']);
+        $this->start([...$form, 'code' => 'CS-0417'])->assertSessionHasErrors([
+            'code' => 'CS-0417 is already the code of a batch. Each code can be used once.',
+        ]);
         $this->start([...$form, 'started_at' => '2026-11-26T10:00'])->assertSessionHasErrors('started_at');
         $this->start([...$form, 'code' => 'no spaces'])->assertSessionHasErrors('code');
         $this->start([...$form, 'parents' => 'CS-0409 CS-9999'])->assertSessionHasErrors(['parents' => 'There is no batch CS-9999.']);
@@ -44,18 +48,30 @@ final class BatchLifeTest extends BenchTestCase
 
         $batch = $this->batch('CS-0422');
         self::assertSame([BatchState::Running, '2026-11-20'], [$batch->state(), $batch->started_at->toDateString()]);
-        $this->get("/batches/$batch->id")->assertSee('No reading yet')->assertSee('Made from');
+        $this->get("/batches/$batch->id")
+            ->assertSee('No reading yet')
+            ->assertSee('Made from');
         $this->get("/batches/new?product=$product")->assertSee('CS-0423');
     }
 
     public function test_a_planned_batch_begins_with_its_first_step(): void
     {
-        $this->start(['product' => $this->batch()->product_id, 'code' => 'CS-0500', 'vessel' => 'vat 7', 'size' => '90 kg', 'planned' => '1'])->assertSessionHasNoErrors();
+        $this->start([
+            'product' => $this->batch()->product_id,
+            'code' => 'CS-0500',
+            'vessel' => 'vat 7',
+            'size' => '90 kg',
+            'planned' => '1',
+        ])->assertSessionHasNoErrors();
         $batch = $this->batch('CS-0500');
         self::assertSame(BatchState::Planned, $batch->state());
 
         $this->wait(60);
-        $this->post("/batches/$batch->id/steps", ['step' => 'packed', 'at' => '2026-11-27T10:00', 'form' => self::formId()])->assertSessionHasErrors(['at' => 'That is in the future. Type a time up to now.']);
+        $this->post("/batches/$batch->id/steps", [
+            'step' => 'packed',
+            'at' => '2026-11-27T10:00',
+            'form' => self::formId(),
+        ])->assertSessionHasErrors(['at' => 'That is in the future. Type a time up to now.']);
         $this->post("/batches/$batch->id/steps", ['step' => 'packed', 'form' => self::formId()])->assertSessionHasNoErrors();
 
         self::assertSame(BatchState::Running, $this->batch('CS-0500')->state());
@@ -68,14 +84,19 @@ final class BatchLifeTest extends BenchTestCase
         $this->calibrate();
         $this->measure([5.18, 5.18]);
 
-        $this->get("/batches/$batch->id/tag")->assertSee('pH 5.18')->assertDontSee('5.2');
+        $this->get("/batches/$batch->id/tag")
+            ->assertSee('pH 5.18')
+            ->assertDontSee('5.2');
         $this->get("/batches/$batch->id/tag?digits=1")->assertSee('pH 5.2, rounded to one decimal; judged as 5.18');
     }
 
     public function test_what_is_missing_for_a_release_is_named_and_a_lead_releases_with_a_passphrase(): void
     {
         $batch = $this->batch();
-        self::assertSame([MissingReason::Unanswered, MissingReason::NeverJudged], self::missing($this->batch('CS-0421'), 'Acidified within a day', 'Equilibrium'));
+        self::assertSame(
+            [MissingReason::Unanswered, MissingReason::NeverJudged],
+            self::missing($this->batch('CS-0421'), 'Acidified within a day', 'Equilibrium'),
+        );
         $this->post("/batches/$batch->id/answers", ['condition' => self::CONDITION, 'answer' => 'no', 'form' => self::formId()]);
         $this->readsFinished();
         $this->wait(86_400 - 7200);
@@ -104,7 +125,10 @@ final class BatchLifeTest extends BenchTestCase
         $this->wait(2 * 86_400);
         $this->measure([4.2, 4.2], Stage::Finished);
 
-        self::assertSame([MissingReason::MissedInTime, MissingReason::NotProven], self::missing($this->batch(), 'Acid within a week', 'Equilibrium'));
+        self::assertSame(
+            [MissingReason::MissedInTime, MissingReason::NotProven],
+            self::missing($this->batch(), 'Acid within a week', 'Equilibrium'),
+        );
     }
 
     public function test_a_voided_calibration_takes_its_proof_back_but_not_what_it_broke(): void
@@ -129,20 +153,38 @@ final class BatchLifeTest extends BenchTestCase
         $this->measure([6.4, 6.4]);
         $deviation = Deviation::query()->sole();
         self::assertSame(BatchState::Held, $this->batch()->state());
-        $this->get("/batches/{$this->batch()->id}")->assertSeeInOrder(['Held.', 'Deviation.', 'Critical limit not met', 'One deviation is open.']);
-        $this->get("/deviations/$deviation->id")->assertOk()->assertSee('second verified instrument');
-        $this->get("/batches/{$this->batch()->id}/tag")->assertSee('HELD')->assertSee('until a lead decides');
+        $this->get("/batches/{$this->batch()->id}")->assertSeeInOrder([
+            'Held.',
+            'Deviation.',
+            'Critical limit not met',
+            'One deviation is open.',
+        ]);
+        $this->get("/deviations/$deviation->id")
+            ->assertOk()
+            ->assertSee('second verified instrument');
+        $this->get("/batches/{$this->batch()->id}/tag")
+            ->assertSee('HELD')
+            ->assertSee('until a lead decides');
 
-        $this->post("/deviations/$deviation->id/actions", ['action' => 'pressed under the brine again', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post("/deviations/$deviation->id/actions", [
+            'action' => 'pressed under the brine again',
+            'form' => self::formId(),
+        ])->assertSessionHasNoErrors();
         $this->dispose($deviation, 'go-on', 'a checker says so')->assertForbidden();
         $this->actingAs($this->people['lead']);
-        $this->move(BatchState::Running, 'looks fine')->assertSessionHasErrors(['state' => 'A deviation is still open. Decide about it first.']);
+        $this->move(BatchState::Running, 'looks fine')->assertSessionHasErrors([
+            'state' => 'A deviation is still open. Decide about it first.',
+        ]);
         $this->dispose($deviation, 'go-on', null)->assertSessionHasErrors('reason');
         $this->dispose($deviation, 'go-on', 'acidified within the hour')->assertSessionHasNoErrors();
         $this->dispose($deviation, 'discard', 'no, rather not')->assertSessionHasErrors('disposition');
         $this->move(BatchState::Running, 'acidified within the hour')->assertSessionHasNoErrors();
 
-        self::assertSame([MissingReason::Outside], self::missing($this->batch(), 'Mash under way'), 'the newest value has to be met all the same');
+        self::assertSame(
+            [MissingReason::Outside],
+            self::missing($this->batch(), 'Mash under way'),
+            'the newest value has to be met all the same',
+        );
         $this->measure([4.2, 4.2]);
         self::assertNotContains('Mash under way', array_column(Outlet::of($this->batch())->release->missing, 'name'));
     }
@@ -160,18 +202,29 @@ final class BatchLifeTest extends BenchTestCase
         $deviation = Deviation::query()->sole();
         self::assertTrue($deviation->is_missed_in_time);
 
-        $answer = $this->actingAs($this->people['lead'])->post("/deviations/$deviation->id/disposition", ['reason' => 'as written', ...$with, 'form' => self::formId()]);
+        $answer = $this->actingAs($this->people['lead'])->post("/deviations/$deviation->id/disposition", [
+            'reason' => 'as written',
+            ...$with,
+            'form' => self::formId(),
+        ]);
 
         $refused === null ? $answer->assertSessionHasNoErrors() : $answer->assertSessionHasErrors($refused);
-        self::assertSame(match (true) {
-            $refused !== null || $with['disposition'] === 'go-on' => BatchState::Held,
-            default => BatchState::Diverted,
-        }, $this->batch()->state());
+        self::assertSame(
+            match (true) {
+                $refused !== null || $with['disposition'] === 'go-on' => BatchState::Held,
+                default => BatchState::Diverted,
+            },
+            $this->batch()->state(),
+        );
     }
 
     public function test_a_deadline_that_passes_unread_is_recorded_by_the_site_once_and_holds(): void
     {
-        self::assertSame([1, 0], [app(RecordMissedDeadlines::class)(), app(RecordMissedDeadlines::class)()], 'that of CS-0409 has passed, and is said once');
+        self::assertSame(
+            [1, 0],
+            [app(RecordMissedDeadlines::class)(), app(RecordMissedDeadlines::class)()],
+            'that of CS-0409 has passed, and is said once',
+        );
         $this->wait(2 * 86_400);
 
         self::assertSame(1, app(RecordMissedDeadlines::class)());
@@ -191,7 +244,12 @@ final class BatchLifeTest extends BenchTestCase
     public function test_no_deadline_is_overlooked_in_a_plant_of_more_batches_than_a_page_shows(): void
     {
         $line = (array) DB::table('board')->where('part', 'batch')->where('thing_id', $this->batch()->id)->first();
-        DB::table('board')->insert(array_map(static fn(int $i): array => [...$line, 'thing_id' => 1_000_000 + $i, 'since' => '2020-01-01 00:00:00'], range(1, Lines::MOST)));
+        DB::table('board')->insert(
+            array_map(
+                static fn(int $i): array => [...$line, 'thing_id' => 1_000_000 + $i, 'since' => '2020-01-01 00:00:00'],
+                range(1, Lines::MOST),
+            ),
+        );
 
         self::assertSame(1, app(RecordMissedDeadlines::class)(), 'that of CS-0409');
     }
@@ -224,21 +282,41 @@ final class BatchLifeTest extends BenchTestCase
     {
         $batch = $this->batch();
         $form = ['what' => 'vinegar, 10 %', 'amount' => '2,5', 'unit' => 'L'];
-        $this->post("/batches/$batch->id/additions", [...$form, 'amount' => 'much', 'form' => self::formId()])->assertSessionHasErrors('amount');
+        $this->post("/batches/$batch->id/additions", [...$form, 'amount' => 'much', 'form' => self::formId()])->assertSessionHasErrors(
+            'amount',
+        );
         $this->post("/batches/$batch->id/additions", [...$form, 'done' => '', 'form' => self::formId()])->assertSessionHasNoErrors();
         $plan = Addition::query()->sole();
         $this->get("/batches/$batch->id")->assertSee('Planned: 2.5 L vinegar, 10 %');
 
-        $this->post("/batches/$batch->id/additions", [...$form, 'done' => '1', 'plan' => $plan->id, 'form' => self::formId()])->assertSessionHasNoErrors();
-        $this->post("/batches/$batch->id/additions", [...$form, 'done' => '1', 'plan' => $plan->id, 'form' => self::formId()])->assertSessionHasErrors('plan');
+        $this->post("/batches/$batch->id/additions", [
+            ...$form,
+            'done' => '1',
+            'plan' => $plan->id,
+            'form' => self::formId(),
+        ])->assertSessionHasNoErrors();
+        $this->post("/batches/$batch->id/additions", [
+            ...$form,
+            'done' => '1',
+            'plan' => $plan->id,
+            'form' => self::formId(),
+        ])->assertSessionHasErrors('plan');
         $this->post("/batches/$batch->id/notes", ['note' => 'bubbling well', 'form' => self::formId()]);
-        $this->get("/batches/$batch->id")->assertSee('Was planned')->assertSee('bubbling well')->assertSee('not measured since then');
-        self::assertContains('Something was added and it has not been measured since. Measure again after mixing.', Outlet::of($batch)->blocks);
+        $this->get("/batches/$batch->id")
+            ->assertSee('Was planned')
+            ->assertSee('bubbling well')
+            ->assertSee('not measured since then');
+        self::assertContains(
+            'Something was added and it has not been measured since. Measure again after mixing.',
+            Outlet::of($batch)->blocks,
+        );
 
         $this->travel(10)->minutes();
         $this->calibrate();
         $this->measure([4.3, 4.3]);
-        $this->get("/batches/$batch->id")->assertSee('measured again')->assertDontSee('not measured since then');
+        $this->get("/batches/$batch->id")
+            ->assertSee('measured again')
+            ->assertDontSee('not measured since then');
         self::assertSame([], Outlet::of($batch)->blocks);
     }
 
@@ -260,7 +338,11 @@ final class BatchLifeTest extends BenchTestCase
 
     private function dispose(Deviation $deviation, string $kind, ?string $reason): TestResponse
     {
-        return $this->post("/deviations/$deviation->id/disposition", ['disposition' => $kind, 'reason' => $reason, 'form' => self::formId()]);
+        return $this->post("/deviations/$deviation->id/disposition", [
+            'disposition' => $kind,
+            'reason' => $reason,
+            'form' => self::formId(),
+        ]);
     }
 
     private function readsFinished(): void

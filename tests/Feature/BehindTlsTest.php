@@ -18,7 +18,11 @@ final class BehindTlsTest extends BenchTestCase
     public function test_behind_the_proxy_that_is_named_addresses_and_headers_are_those_of_tls(): void
     {
         TrustProxies::at(['10.0.0.7']);
-        $response = $this->withServerVariables(['REMOTE_ADDR' => '10.0.0.7', 'HTTP_X_FORWARDED_PROTO' => 'https', 'HTTP_X_FORWARDED_PORT' => '443'])->get('/');
+        $response = $this->withServerVariables([
+            'REMOTE_ADDR' => '10.0.0.7',
+            'HTTP_X_FORWARDED_PROTO' => 'https',
+            'HTTP_X_FORWARDED_PORT' => '443',
+        ])->get('/');
 
         self::assertStringStartsWith('https://', (string) $response->headers->get('Location'));
         self::assertSame('max-age=31536000', $response->headers->get('Strict-Transport-Security'));
@@ -28,7 +32,11 @@ final class BehindTlsTest extends BenchTestCase
     public function test_headers_of_any_other_proxy_are_ignored(): void
     {
         TrustProxies::at(['10.0.0.7']);
-        $response = $this->withServerVariables(['REMOTE_ADDR' => '10.0.0.8', 'HTTP_X_FORWARDED_PROTO' => 'https', 'HTTP_X_FORWARDED_FOR' => '1.2.3.4'])->get('/');
+        $response = $this->withServerVariables([
+            'REMOTE_ADDR' => '10.0.0.8',
+            'HTTP_X_FORWARDED_PROTO' => 'https',
+            'HTTP_X_FORWARDED_FOR' => '1.2.3.4',
+        ])->get('/');
 
         self::assertStringStartsWith('http://', (string) $response->headers->get('Location'));
         self::assertNull($response->headers->get('Strict-Transport-Security'));

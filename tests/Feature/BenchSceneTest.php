@@ -32,7 +32,9 @@ final class BenchSceneTest extends BenchTestCase
     #[TestWith(['healthy', null])]
     public function test_a_scene_that_was_set_is_found_in_the_calibration(string $fault, ?Diagnosis $found): void
     {
-        $this->sets($fault, '11')->assertRedirect("/calibrate/{$this->pair()->id}")->assertSessionHas('done', 'Simulated bench set.');
+        $this->sets($fault, '11')
+            ->assertRedirect("/calibrate/{$this->pair()->id}")
+            ->assertSessionHas('done', 'Simulated bench set.');
 
         self::assertSame($found, $this->calibrateAtTheBench()->diagnosis);
     }
@@ -71,7 +73,11 @@ final class BenchSceneTest extends BenchTestCase
     {
         $this->flushSession();
 
-        return $this->actingAs($this->people['checker'])->post("/bench/{$this->pair()->id}", ['fault' => $fault, 'seed' => $seed, 'form' => self::formId()]);
+        return $this->actingAs($this->people['checker'])->post("/bench/{$this->pair()->id}", [
+            'fault' => $fault,
+            'seed' => $seed,
+            'form' => self::formId(),
+        ]);
     }
 
     private function calibrateAtTheBench(): Calibration
@@ -80,7 +86,14 @@ final class BenchSceneTest extends BenchTestCase
         foreach (['Q-29', 'Q-31', 'Q-29'] as $station => $code) {
             $this->immerse('lot_id', $this->lot($code)->id, $run);
             $this->wait(600);
-            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, $station, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null), self::answers('it is the right bottle'));
+            app(AcceptPoint::class)(
+                $this->people['checker'],
+                IdempotencyKey::own(),
+                $run,
+                $station,
+                new SimulatedReading(app(SimulatedBench::class), $this->pair(), null),
+                self::answers('it is the right bottle'),
+            );
         }
 
         return $run->calibration()->firstOrFail();
@@ -88,13 +101,31 @@ final class BenchSceneTest extends BenchTestCase
 
     public function test_outside_the_demo_the_simulated_bench_takes_no_bottle_moves_no_trend_and_proves_nothing(): void
     {
-        DB::connection('owner')->table('sites')->update(['is_demo' => false]);
+        DB::connection('owner')
+            ->table('sites')
+            ->update(['is_demo' => false]);
         $before = $this->lot('Q-29')->status()->usesLeft;
-        $run = app(OpenRun::class)($this->people['checker'], IdempotencyKey::own(), $this->pair(), [$this->lot('Q-29'), $this->lot('Q-31')], $this->lot('Q-29'), Source::Simulated, null, answer: 'asked by a test');
+        $run = app(OpenRun::class)(
+            $this->people['checker'],
+            IdempotencyKey::own(),
+            $this->pair(),
+            [$this->lot('Q-29'), $this->lot('Q-31')],
+            $this->lot('Q-29'),
+            Source::Simulated,
+            null,
+            answer: 'asked by a test',
+        );
         foreach (['Q-29', 'Q-31', 'Q-29'] as $station => $code) {
             $this->immerse('lot_id', $this->lot($code)->id, $run);
             $this->wait(120);
-            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run->refresh(), $station, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null), self::answers('a test'));
+            app(AcceptPoint::class)(
+                $this->people['checker'],
+                IdempotencyKey::own(),
+                $run->refresh(),
+                $station,
+                new SimulatedReading(app(SimulatedBench::class), $this->pair(), null),
+                self::answers('a test'),
+            );
         }
 
         self::assertSame($before, $this->lot('Q-29')->status()->usesLeft);
@@ -102,6 +133,10 @@ final class BenchSceneTest extends BenchTestCase
         // Nor does it become evidence where the application's account calls the run another, which nothing seals.
         DB::table('calibration_runs')->update(['source' => Source::Typed->value]);
         $typed = $this->measure([4.2, 4.2]);
-        self::assertSame([false], array_values(array_unique(array_column($this->decided($typed)->outcomes->toArray(), 'trusted'))), 'a typed reading on it proves no more');
+        self::assertSame(
+            [false],
+            array_values(array_unique(array_column($this->decided($typed)->outcomes->toArray(), 'trusted'))),
+            'a typed reading on it proves no more',
+        );
     }
 }

@@ -51,7 +51,12 @@ abstract class BenchTestCase extends TestCase
     /** Tables that emptying leaves alone. */
     private const STAY = ['migrations', 'recording_gate'];
 
-    /** @var array<string, array{tables: array<string, list<array<string, mixed>>>, people: array{checker: int, second: int, lead: int, auditor: int}}> the bench as it was furnished last, by its clock: to furnish it takes longer than most tests */
+    /**
+     * @var array<string, array{
+     *     tables: array<string, list<array<string, mixed>>>, people: array{checker: int, second: int, lead: int, auditor: int},
+     * }>
+     *     the bench as it was furnished last, by its clock: to furnish it takes longer than most tests
+     */
     private static array $furnished = [];
 
     /** @var array{checker: Person, second: Person, lead: Person, auditor: Person} */
@@ -91,8 +96,15 @@ abstract class BenchTestCase extends TestCase
         $people = DB::transaction(static fn(): array => app(Scenario::class)->furnish(self::PASSPHRASE, CarbonImmutable::now()));
         Scenario::soak($people['lead'], CarbonImmutable::now());
         if ($clock !== null) {
-            $tables = array_map(static fn(string $table): array => array_values(DB::connection('owner')->table($table)->get()->map(static fn(object $row): array => (array) $row)->all()), array_combine(self::tables(), self::tables()));
-            self::$furnished = [$clock => ['tables' => array_filter($tables), 'people' => array_map(static fn(Person $one): int => $one->id, $people)]];
+            $tables = array_map(
+                static fn(string $table): array => array_values(
+                    DB::connection('owner')->table($table)->get()->map(static fn(object $row): array => (array) $row)->all(),
+                ),
+                array_combine(self::tables(), self::tables()),
+            );
+            self::$furnished = [
+                $clock => ['tables' => array_filter($tables), 'people' => array_map(static fn(Person $one): int => $one->id, $people)],
+            ];
         }
 
         return $people;
@@ -101,7 +113,9 @@ abstract class BenchTestCase extends TestCase
     /**
      * The same rows again, with the same numbers.
      *
-     * @param array{tables: array<string, list<array<string, mixed>>>, people: array{checker: int, second: int, lead: int, auditor: int}} $furnished
+     * @param array{
+     *     tables: array<string, list<array<string, mixed>>>, people: array{checker: int, second: int, lead: int, auditor: int},
+     * } $furnished
      *
      * @return array{checker: Person, second: Person, lead: Person, auditor: Person}
      */
@@ -156,7 +170,10 @@ abstract class BenchTestCase extends TestCase
     /** Makes the everyday electrode one that can be pushed into food. */
     protected function sharpen(): void
     {
-        DB::connection('owner')->table('electrodes')->where('code', 'E-07')->update(['kind' => ElectrodeKind::Spear->value]);
+        DB::connection('owner')
+            ->table('electrodes')
+            ->where('code', 'E-07')
+            ->update(['kind' => ElectrodeKind::Spear->value]);
     }
 
     protected function lot(string $code): Lot
@@ -175,11 +192,25 @@ abstract class BenchTestCase extends TestCase
     }
 
     /** @param non-empty-list<string> $lots */
-    protected function openRun(array $lots = ['Q-29', 'Q-31'], string $electrode = 'E-07', ?Person $by = null, ?string $reason = null): CalibrationRun
-    {
+    protected function openRun(
+        array $lots = ['Q-29', 'Q-31'],
+        string $electrode = 'E-07',
+        ?Person $by = null,
+        ?string $reason = null,
+    ): CalibrationRun {
         $bottles = array_map($this->lot(...), $lots);
 
-        return (new OpenRun())($by ?? $this->people['checker'], IdempotencyKey::own(), $this->pair($electrode), $bottles, $bottles[0], Source::Typed, $reason, answer: 'asked by a test', thermometer: $this->probe($electrode));
+        return (new OpenRun())(
+            $by ?? $this->people['checker'],
+            IdempotencyKey::own(),
+            $this->pair($electrode),
+            $bottles,
+            $bottles[0],
+            Source::Typed,
+            $reason,
+            answer: 'asked by a test',
+            thermometer: $this->probe($electrode),
+        );
     }
 
     /** The meter's own, which has been checked. */
@@ -197,7 +228,7 @@ abstract class BenchTestCase extends TestCase
     /** What an electrode of that slope shows in a solution of that pH, in mV to a tenth. */
     protected function shown(float $ph, float $percent = 98.0, float $offset = -3.0, float $celsius = 21.0): float
     {
-        return round($offset - $percent / 100 * Nernst::mvPerPh($celsius) * ($ph - 7), 1);
+        return round($offset - ($percent / 100) * Nernst::mvPerPh($celsius) * ($ph - 7), 1);
     }
 
     protected function typed(float $mv, float $celsius = 21.0, bool $still = true): TypedReading
@@ -215,27 +246,70 @@ abstract class BenchTestCase extends TestCase
         $run = $this->openRun(electrode: $electrode);
         $accept = app(AcceptPoint::class);
         foreach ([$this->lot('Q-29'), $this->lot('Q-31')] as $station => $lot) {
-            $accept($this->people['checker'], IdempotencyKey::own(), $run, $station, $this->typed($this->shown($lot->buffer()->phAt(21), $percent)), self::answers('typed by a test'));
+            $accept(
+                $this->people['checker'],
+                IdempotencyKey::own(),
+                $run,
+                $station,
+                $this->typed($this->shown($lot->buffer()->phAt(21), $percent)),
+                self::answers('typed by a test'),
+            );
         }
-        $accept($this->people['checker'], IdempotencyKey::own(), $run, 2, $this->typed($this->shown($readBackPh ?? $this->lot('Q-29')->buffer()->phAt(21), $percent)), self::answers('typed by a test'));
+        $accept(
+            $this->people['checker'],
+            IdempotencyKey::own(),
+            $run,
+            2,
+            $this->typed($this->shown($readBackPh ?? $this->lot('Q-29')->buffer()->phAt(21), $percent)),
+            self::answers('typed by a test'),
+        );
 
         return $run->calibration()->firstOrFail();
     }
 
-    protected function begin(Stage $stage = Stage::Underway, string $batch = 'CS-0417', ?Person $by = null, string $electrode = 'E-07', string $place = 'blend', ?Occasion $joins = null): MeasurementDraft
-    {
-        return (new BeginMeasuring())($by ?? $this->people['checker'], IdempotencyKey::own(), $this->batch($batch), $this->pair($electrode), $this->thermometer(), new Drawn($stage, $place, CarbonImmutable::now(), $joins), [], Source::Typed);
+    protected function begin(
+        Stage $stage = Stage::Underway,
+        string $batch = 'CS-0417',
+        ?Person $by = null,
+        string $electrode = 'E-07',
+        string $place = 'blend',
+        ?Occasion $joins = null,
+    ): MeasurementDraft {
+        return (new BeginMeasuring())(
+            $by ?? $this->people['checker'],
+            IdempotencyKey::own(),
+            $this->batch($batch),
+            $this->pair($electrode),
+            $this->thermometer(),
+            new Drawn($stage, $place, CarbonImmutable::now(), $joins),
+            [],
+            Source::Typed,
+        );
     }
 
     /** Reads the independent buffer on an electrode of 98 %, so that critical limits can be proven. */
     protected function vouch(float $off = 0.0, string $electrode = 'E-07'): ControlCheck
     {
-        return app(ReadControlCheck::class)($this->people['checker'], IdempotencyKey::own(), $this->pair($electrode), $this->lot('R-07'), SessionMoment::Start, $this->typed($this->shown($this->lot('R-07')->buffer()->phAt(21) + $off)), null);
+        return app(ReadControlCheck::class)(
+            $this->people['checker'],
+            IdempotencyKey::own(),
+            $this->pair($electrode),
+            $this->lot('R-07'),
+            SessionMoment::Start,
+            $this->typed($this->shown($this->lot('R-07')->buffer()->phAt(21) + $off)),
+            null,
+        );
     }
 
     /** @param list<float> $portions pH of each; the thermometer shows 21.4 °C, which its correction makes 21.0 */
-    protected function measure(array $portions, Stage $stage = Stage::Underway, string $batch = 'CS-0417', string $electrode = 'E-07', string $place = 'blend', ?Occasion $joins = null): Measurement
-    {
+    protected function measure(
+        array $portions,
+        Stage $stage = Stage::Underway,
+        string $batch = 'CS-0417',
+        string $electrode = 'E-07',
+        string $place = 'blend',
+        ?Occasion $joins = null,
+    ): Measurement {
         $draft = $this->begin($stage, $batch, electrode: $electrode, place: $place, joins: $joins);
         foreach ($portions as $ph) {
             (new AcceptReplicate())($this->people['checker'], IdempotencyKey::own(), $draft, $this->typed($this->shown($ph), 21.4), null);
@@ -264,10 +338,22 @@ abstract class BenchTestCase extends TestCase
     protected function brew(string $product, string $code, string $startedAt, ?string $route = null): Batch
     {
         if (!Product::query()->where('code', $product)->exists()) {
-            $this->actingAs($this->people['lead'])->post("/products/library/$product", ['form' => self::formId()])->assertSessionHasNoErrors();
+            $this->actingAs($this->people['lead'])
+                ->post("/products/library/$product", ['form' => self::formId()])
+                ->assertSessionHasNoErrors();
         }
         $taken = Product::query()->where('code', $product)->sole();
-        $this->actingAs($this->people['checker'])->post('/batches', ['product' => $taken->id, 'code' => $code, 'vessel' => 'room 1', 'size' => '40 kg', 'started_at' => $startedAt, 'route' => $route ?? $taken->routeNames()[0] ?? null, 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['checker'])
+            ->post('/batches', [
+                'product' => $taken->id,
+                'code' => $code,
+                'vessel' => 'room 1',
+                'size' => '40 kg',
+                'started_at' => $startedAt,
+                'route' => $route ?? ($taken->routeNames()[0] ?? null),
+                'form' => self::formId(),
+            ])
+            ->assertSessionHasNoErrors();
 
         return $this->batch($code);
     }
@@ -276,7 +362,9 @@ abstract class BenchTestCase extends TestCase
     protected function answerAll(Batch $batch, string $answer = 'no'): void
     {
         foreach ($batch->load(Batch::JUDGED)->unanswered() as $condition) {
-            $this->actingAs($this->people['checker'])->post("/batches/$batch->id/answers", ['condition' => $condition, 'answer' => $answer, 'form' => self::formId()])->assertSessionHasNoErrors();
+            $this->actingAs($this->people['checker'])
+                ->post("/batches/$batch->id/answers", ['condition' => $condition, 'answer' => $answer, 'form' => self::formId()])
+                ->assertSessionHasNoErrors();
         }
     }
 
@@ -294,7 +382,13 @@ abstract class BenchTestCase extends TestCase
     /** Puts the simulated electrode into the cup of a bottle or batch. */
     protected function immerse(string $column, int $id, ?CalibrationRun $run = null, string $electrode = 'E-07'): void
     {
-        app(MoveElectrode::class)($this->people['checker'], $this->pair($electrode)->electrode, (int) DB::table('bench_cups')->where($column, $id)->value('id'), 1, $run);
+        app(MoveElectrode::class)(
+            $this->people['checker'],
+            $this->pair($electrode)->electrode,
+            (int) DB::table('bench_cups')->where($column, $id)->value('id'),
+            1,
+            $run,
+        );
     }
 
     protected static function formId(): string

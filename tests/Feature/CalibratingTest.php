@@ -30,7 +30,13 @@ final class CalibratingTest extends BenchTestCase
         foreach (['Q-29', 'Q-31', 'Q-29'] as $station => $code) {
             $this->immerse('lot_id', $this->lot($code)->id, $run);
             $this->wait(120);
-            $accept($this->people['checker'], IdempotencyKey::own(), $run, $station, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null));
+            $accept(
+                $this->people['checker'],
+                IdempotencyKey::own(),
+                $run,
+                $station,
+                new SimulatedReading(app(SimulatedBench::class), $this->pair(), null),
+            );
         }
 
         $calibration = $run->calibration()->firstOrFail();
@@ -51,15 +57,26 @@ final class CalibratingTest extends BenchTestCase
     }
 
     #[DataProvider('verdicts')]
-    public function test_the_verdict_decides_what_the_pair_is_fit_for(float $percent, ?float $readBack, Verdict $verdict, PairState $state): void
-    {
+    public function test_the_verdict_decides_what_the_pair_is_fit_for(
+        float $percent,
+        ?float $readBack,
+        Verdict $verdict,
+        PairState $state,
+    ): void {
         $calibration = $this->calibrate($percent, $readBack);
 
         self::assertSame($verdict, $calibration->verdict);
         self::assertSame($state, Readiness::of($this->pair())->state);
-        $page = $this->actingAs($this->people['auditor'])->get("/calibrations/{$calibration->id}")->assertOk();
+        $page = $this->actingAs($this->people['auditor'])
+            ->get("/calibrations/{$calibration->id}")
+            ->assertOk();
         if ($verdict === Verdict::Fail && $readBack === null) {
-            $page->assertSeeInOrder(['Fail.', 'Slope 88.0 %', 'Take fresh buffers, as warm as the samples', 'One of these: exhausted or contaminated buffers']);
+            $page->assertSeeInOrder([
+                'Fail.',
+                'Slope 88.0 %',
+                'Take fresh buffers, as warm as the samples',
+                'One of these: exhausted or contaminated buffers',
+            ]);
         }
     }
 
@@ -89,13 +106,22 @@ final class CalibratingTest extends BenchTestCase
         foreach ([[0.0, PairState::Ready], [6.0, PairState::Doubtful]] as [$off, $state]) {
             $this->wait(600);
             $run = $this->openRun();
-            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown(7.017) + $off), self::answers('the label says 7.00'));
+            app(AcceptPoint::class)(
+                $this->people['checker'],
+                IdempotencyKey::own(),
+                $run,
+                0,
+                $this->typed($this->shown(7.017) + $off),
+                self::answers('the label says 7.00'),
+            );
             (new LeaveRun())($this->people['checker'], IdempotencyKey::own(), $run, null);
 
             self::assertSame($state, Readiness::of($this->pair())->state, "$off mV off as found");
             self::assertSame(RunState::Abandoned, $run->refresh()->state);
             // What is not sealed of the run says nothing about it.
-            DB::table('calibration_runs')->where('id', $run->id)->update(['state' => 'completed']);
+            DB::table('calibration_runs')
+                ->where('id', $run->id)
+                ->update(['state' => 'completed']);
             self::assertSame($state, Readiness::of($this->pair())->state, "$off mV off as found");
         }
     }
@@ -112,7 +138,17 @@ final class CalibratingTest extends BenchTestCase
         }
 
         self::assertSame(0, CalibrationPoint::query()->count());
-        self::assertSame('swapped on purpose', $accept($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown(4.0)), self::answers('swapped on purpose'))->cup_reason);
+        self::assertSame(
+            'swapped on purpose',
+            $accept(
+                $this->people['checker'],
+                IdempotencyKey::own(),
+                $run,
+                0,
+                $this->typed($this->shown(4.0)),
+                self::answers('swapped on purpose'),
+            )->cup_reason,
+        );
     }
 
     public function test_an_unsettled_reading_is_refused_with_the_seconds_to_go(): void
@@ -123,7 +159,13 @@ final class CalibratingTest extends BenchTestCase
 
         $this->expectException(Refused::class);
         $this->expectExceptionMessageMatches('/Not stable yet: \d+ s to go/');
-        app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, 0, new SimulatedReading(app(SimulatedBench::class), $this->pair(), null));
+        app(AcceptPoint::class)(
+            $this->people['checker'],
+            IdempotencyKey::own(),
+            $run,
+            0,
+            new SimulatedReading(app(SimulatedBench::class), $this->pair(), null),
+        );
     }
 
     public function test_one_immersion_serves_one_point(): void
@@ -182,7 +224,10 @@ final class CalibratingTest extends BenchTestCase
             self::assertSame('soak_reason', $refusal->field());
         }
 
-        self::assertSame('the other one broke', $this->openRun(electrode: 'E-09', reason: 'the other one broke')->events()->firstOrFail()->reason);
+        self::assertSame(
+            'the other one broke',
+            $this->openRun(electrode: 'E-09', reason: 'the other one broke')->events()->firstOrFail()->reason,
+        );
     }
 
     public function test_a_second_person_at_an_electrode_is_told_and_may_take_over_with_a_reason(): void
@@ -218,10 +263,18 @@ final class CalibratingTest extends BenchTestCase
         $this->actingAs($this->people['checker']);
         $form = ['lots' => ['Q-29', 'Q-31'], 'source' => 'typed'];
         $this->post("/calibrate/{$this->pair()->id}/runs", [...$form, 'form' => self::formId()])->assertSessionHasErrors('answer');
-        $this->post("/calibrate/{$this->pair()->id}/runs", [...$form, 'seen' => 'What another choice was asked.', 'form' => self::formId()])->assertSessionHasErrors('answer');
+        $this->post("/calibrate/{$this->pair()->id}/runs", [
+            ...$form,
+            'seen' => 'What another choice was asked.',
+            'form' => self::formId(),
+        ])->assertSessionHasErrors('answer');
         self::assertSame(0, CalibrationRun::query()->count());
 
-        $this->post("/calibrate/{$this->pair()->id}/runs", [...$form, 'answer' => 'no other bottle is left', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post("/calibrate/{$this->pair()->id}/runs", [
+            ...$form,
+            'answer' => 'no other bottle is left',
+            'form' => self::formId(),
+        ])->assertSessionHasNoErrors();
 
         $asked = CalibrationRun::query()->sole()->events()->where('kind', 'asked')->sole();
         self::assertStringContainsString('which confirms itself. — no other bottle is left', (string) $asked->reason);
@@ -231,7 +284,14 @@ final class CalibratingTest extends BenchTestCase
     {
         $run = $this->openRun();
         $accept = app(AcceptPoint::class);
-        $accept($this->people['checker'], IdempotencyKey::own(), $run, 0, $this->typed($this->shown($this->lot('Q-29')->buffer()->phAt(21))), self::answers('typed by a test'));
+        $accept(
+            $this->people['checker'],
+            IdempotencyKey::own(),
+            $run,
+            0,
+            $this->typed($this->shown($this->lot('Q-29')->buffer()->phAt(21))),
+            self::answers('typed by a test'),
+        );
         $warmer = $this->typed($this->shown($this->lot('Q-31')->buffer()->phAt(23.5), celsius: 23.5), 23.5);
         try {
             $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), 1, $warmer);
@@ -239,8 +299,22 @@ final class CalibratingTest extends BenchTestCase
         } catch (Refused $refused) {
             self::assertStringContainsString('23.5 °C, the previous one was at 21.0 °C', $refused->getMessage());
         }
-        $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), 1, $warmer, self::answers('the bottle came from the warm shelf'));
-        $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), 2, $this->typed($this->shown($this->lot('Q-29')->buffer()->phAt(21))), self::answers('read back'));
+        $accept(
+            $this->people['checker'],
+            IdempotencyKey::own(),
+            $run->refresh(),
+            1,
+            $warmer,
+            self::answers('the bottle came from the warm shelf'),
+        );
+        $accept(
+            $this->people['checker'],
+            IdempotencyKey::own(),
+            $run->refresh(),
+            2,
+            $this->typed($this->shown($this->lot('Q-29')->buffer()->phAt(21))),
+            self::answers('read back'),
+        );
 
         self::assertSame(Verdict::Pass, $run->calibration()->firstOrFail()->verdict);
     }

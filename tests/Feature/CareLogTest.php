@@ -72,15 +72,24 @@ final class CareLogTest extends BenchTestCase
         $this->calibrate();
         $reading = $this->measure([4.45, 4.46]);
         $this->actingAs($this->people['checker']);
-        $this->get("/readings/{$reading->id}")->assertSee('Clean the electrode')->assertSee('Keep a spear for raw meat separate');
+        $this->get("/readings/{$reading->id}")
+            ->assertSee('Clean the electrode')
+            ->assertSee('Keep a spear for raw meat separate');
 
         foreach (['glass-whole', 'sanitised'] as $act) {
-            $this->from("/readings/{$reading->id}")->post("/pairs/{$this->pair()->id}/care", ['form' => self::formId(), 'act' => $act])->assertRedirect("/readings/{$reading->id}");
+            $this->from("/readings/{$reading->id}")
+                ->post("/pairs/{$this->pair()->id}/care", ['form' => self::formId(), 'act' => $act])
+                ->assertRedirect("/readings/{$reading->id}");
         }
 
-        self::assertSame([CareKind::GlassWhole, CareKind::Sanitised], CareEvent::query()->orderByDesc('id')->limit(2)->pluck('kind')->reverse()->values()->all());
+        self::assertSame(
+            [CareKind::GlassWhole, CareKind::Sanitised],
+            CareEvent::query()->orderByDesc('id')->limit(2)->pluck('kind')->reverse()->values()->all(),
+        );
         self::assertSame(PairState::Ready, Readiness::of($this->pair())->state);
-        $this->actingAs($this->people['auditor'])->get("/readings/{$reading->id}")->assertDontSee('Clean the electrode');
+        $this->actingAs($this->people['auditor'])
+            ->get("/readings/{$reading->id}")
+            ->assertDontSee('Clean the electrode');
     }
 
     public function test_a_cleaning_is_proved_by_the_calibrations_before_and_after(): void
@@ -97,7 +106,10 @@ final class CareLogTest extends BenchTestCase
         $proof = Cleaning::last($this->pair())?->proof;
         self::assertSame(CleaningEffect::Better, $proof?->effect);
         self::assertEqualsWithDelta([91.0, 97.0], [$proof->slopeBefore, $proof->slopeAfter], 0.1);
-        $this->actingAs($this->people['auditor'])->get("/pairs/{$this->pair()->id}")->assertSee('slope 91.0 → 97.0 %')->assertSee('It helped.');
+        $this->actingAs($this->people['auditor'])
+            ->get("/pairs/{$this->pair()->id}")
+            ->assertSee('slope 91.0 → 97.0 %')
+            ->assertSee('It helped.');
     }
 
     /** @return iterable<string, array{SoakSchool, int}> school, minutes; common practice, no source */
@@ -134,10 +146,21 @@ final class CareLogTest extends BenchTestCase
 
     public function test_an_inspection_names_what_was_not_good(): void
     {
-        $this->actingAs($this->people['checker'])->post("/pairs/{$this->pair()->id}/care", ['act' => 'inspected', 'good' => ['electrolyte', 'bulb', 'hole', 'sleeve', 'batteries'], 'note' => 'one bubble', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['checker'])
+            ->post("/pairs/{$this->pair()->id}/care", [
+                'act' => 'inspected',
+                'good' => ['electrolyte', 'bulb', 'hole', 'sleeve', 'batteries'],
+                'note' => 'one bubble',
+                'form' => self::formId(),
+            ])
+            ->assertSessionHasNoErrors();
         self::assertSame('not good: bubbles; one bubble', $this->pair()->electrode->careEvents->last()->note);
 
-        $this->post("/pairs/{$this->pair()->id}/care", ['act' => 'inspected', 'good' => array_keys(CareWords::inspection($this->pair()->electrode->kind)), 'form' => self::formId()]);
+        $this->post("/pairs/{$this->pair()->id}/care", [
+            'act' => 'inspected',
+            'good' => array_keys(CareWords::inspection($this->pair()->electrode->kind)),
+            'form' => self::formId(),
+        ]);
         self::assertSame('all good', $this->pair()->electrode->careEvents->last()->note);
     }
 }

@@ -27,14 +27,28 @@ final class ControlCheckTest extends BenchTestCase
 
         self::assertSame([], $this->decided($this->measure([4.45, 4.46]))->blocks);
         $this->wait(2 * 3600 + 60);
-        self::assertSame(['control-check-missing'], $this->decided($this->measure([4.45, 4.46]))->blocks, 'after two hours it is due again');
+        self::assertSame(
+            ['control-check-missing'],
+            $this->decided($this->measure([4.45, 4.46]))->blocks,
+            'after two hours it is due again',
+        );
     }
 
     public function test_what_only_looks_for_new_points_takes_no_message_from_the_page_that_waits_for_it(): void
     {
         $this->calibrate();
         $page = "/pairs/{$this->pair()->id}/check";
-        $this->actingAs($this->people['checker'])->from($page)->post($page, ['lot' => 'Q-29', 'moment' => 'start', 'mv' => '0', 'celsius' => '21', 'watched_s' => '60', 'form' => self::formId()])->assertSessionHasErrors('lot');
+        $this->actingAs($this->people['checker'])
+            ->from($page)
+            ->post($page, [
+                'lot' => 'Q-29',
+                'moment' => 'start',
+                'mv' => '0',
+                'celsius' => '21',
+                'watched_s' => '60',
+                'form' => self::formId(),
+            ])
+            ->assertSessionHasErrors('lot');
 
         $this->get("$page/live", ['HX-Request' => 'true'])->assertOk();
 
@@ -58,7 +72,10 @@ final class ControlCheckTest extends BenchTestCase
         self::assertSame(PairState::Doubtful, Readiness::of($this->pair())->state);
         self::assertEquals(ControlCheck::query()->where('passed', true)->sole()->at, CalibrationVoid::query()->sole()->back_to);
         self::assertSame([false, true], [$this->fresh($before)->isInDoubt(), $this->fresh($after)->isInDoubt()]);
-        $this->actingAs($this->people['auditor'])->get("/readings/{$after->id}")->assertSee('In doubt.')->assertSee('The decision below is the one made at the time');
+        $this->actingAs($this->people['auditor'])
+            ->get("/readings/{$after->id}")
+            ->assertSee('In doubt.')
+            ->assertSee('The decision below is the one made at the time');
         $this->get("/pairs/{$this->pair()->id}/check")->assertSeeInOrder(['Readings in doubt', 'CS-0417']);
         $this->get("/calibrations/{$calibration->id}")->assertSee('Voided.');
         self::assertNull(LedgerCheck::run()['difference']);
@@ -106,14 +123,33 @@ final class ControlCheckTest extends BenchTestCase
         $this->calibrate();
         $url = "/pairs/{$this->pair()->id}/check";
 
-        $this->actingAs($this->people['checker'])->from($url)->followingRedirects()
-            ->post($url, ['form' => self::formId(), 'lot' => 'Q-28', 'moment' => 'start', 'mv' => (string) $this->shown(4.02), 'celsius' => '21', 'still' => '1'])
-            ->assertSee('Check passed. It confirms this calibration.')->assertSee('within the warning lines')->assertSee('Q-28');
+        $this->actingAs($this->people['checker'])
+            ->from($url)
+            ->followingRedirects()
+            ->post($url, [
+                'form' => self::formId(),
+                'lot' => 'Q-28',
+                'moment' => 'start',
+                'mv' => (string) $this->shown(4.02),
+                'celsius' => '21',
+                'still' => '1',
+            ])
+            ->assertSee('Check passed. It confirms this calibration.')
+            ->assertSee('within the warning lines')
+            ->assertSee('Q-28');
     }
 
     private function check(float $seenPh, string $lot = 'Q-28'): ControlCheck
     {
-        return app(ReadControlCheck::class)($this->people['checker'], IdempotencyKey::own(), $this->pair(), $this->lot($lot), SessionMoment::Within, $this->typed($this->shown($seenPh)), null);
+        return app(ReadControlCheck::class)(
+            $this->people['checker'],
+            IdempotencyKey::own(),
+            $this->pair(),
+            $this->lot($lot),
+            SessionMoment::Within,
+            $this->typed($this->shown($seenPh)),
+            null,
+        );
     }
 
     private function fresh(Measurement $reading): Measurement

@@ -45,9 +45,16 @@ final class CourseTest extends BenchTestCase
         $this->vouch();
         $this->measurePlaces(['piece 1' => 5.1, 'piece 2' => 5.05, 'piece 3' => 5.1], 'SA-0001');
         $finding = $this->finding();
-        self::assertSame([Conformity::Inside, true], [$finding->verdict, $finding->answer['is_due']], (string) json_encode($finding->answer));
+        self::assertSame(
+            [Conformity::Inside, true],
+            [$finding->verdict, $finding->answer['is_due']],
+            (string) json_encode($finding->answer),
+        );
         self::assertSame([null], $this->missing());
-        $this->get("/batches/{$this->batch('SA-0001')->id}/temperatures")->assertOk()->assertSee('Met.')->assertSee('°F·h of 1200 allowed');
+        $this->get("/batches/{$this->batch('SA-0001')->id}/temperatures")
+            ->assertOk()
+            ->assertSee('Met.')
+            ->assertSee('°F·h of 1200 allowed');
 
         $this->hang('SA-0002', '2026-11-20T10:00');
         $this->sends($this->warm(25.0, 100, begun: '2026-11-20 10:00'), 'SA-0002')->assertSessionHasNoErrors();
@@ -76,7 +83,11 @@ final class CourseTest extends BenchTestCase
         $this->vouch();
         $this->measurePlaces(['piece 1' => 5.1, 'piece 2' => 5.05, 'piece 3' => 5.1], 'SA-0001');
 
-        self::assertSame([Conformity::Inconclusive, 'no check of its thermometer covers 28.6 °C', true], [$this->finding()->verdict, $this->finding()->answer['distrust'], $this->finding()->answer['gap_count'] > 0], 'what is not vouched for is a gap');
+        self::assertSame(
+            [Conformity::Inconclusive, 'no check of its thermometer covers 28.6 °C', true],
+            [$this->finding()->verdict, $this->finding()->answer['distrust'], $this->finding()->answer['gap_count'] > 0],
+            'what is not vouched for is a gap',
+        );
     }
 
     /** @return iterable<string, array{string, string}> */
@@ -105,18 +116,29 @@ final class CourseTest extends BenchTestCase
         $this->hang('SA-0003', '2026-11-23T10:00');
         $this->sends($this->warm(24.0, 10), 'SA-0003')->assertSessionHasErrors(['course' => 'This record already belongs to SA-0001.']);
         $this->sends($this->warm(24.5, 10))->assertSessionHasNoErrors();
-        self::assertSame([24.1, 2], [round($this->warmest(), 1), CoursePart::query()->count()], 'corrected by −0.4 °C; where they overlap, the warmer one counts');
+        self::assertSame(
+            [24.1, 2],
+            [round($this->warmest(), 1), CoursePart::query()->count()],
+            'corrected by −0.4 °C; where they overlap, the warmer one counts',
+        );
     }
 
     public function test_a_heat_record_is_judged_by_temperature_and_time(): void
     {
         $this->brew('milk-kefir', 'KF-0001', '2026-11-25T08:00', 'Milk pasteurised in a vat, 63 °C for 30 min');
         $this->covers();
-        $heat = static fn(int $minutes): string => implode("\n", array_map(static fn(int $i): string => sprintf('2026-11-25 08:%02d; 66', $i), range(0, $minutes)));
+        $heat = static fn(int $minutes): string => implode(
+            "\n",
+            array_map(static fn(int $i): string => sprintf('2026-11-25 08:%02d; 66', $i), range(0, $minutes)),
+        );
 
         $this->sends($heat(20), 'KF-0001', 'coldest', complete: true);
         self::assertFalse(CourseFinding::query()->orderByDesc('id')->firstOrFail()->isDue(), 'until the culture is in');
-        $this->post("/batches/{$this->batch('KF-0001')->id}/steps", ['step' => 'pitched', 'at' => '2026-11-25T08:20', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post("/batches/{$this->batch('KF-0001')->id}/steps", [
+            'step' => 'pitched',
+            'at' => '2026-11-25T08:20',
+            'form' => self::formId(),
+        ])->assertSessionHasNoErrors();
         $finding = CourseFinding::query()->orderByDesc('id')->firstOrFail();
         self::assertSame(Conformity::Outside, $finding->verdict, (string) json_encode($finding->answer));
         self::assertSame(BatchState::Held, $this->batch('KF-0001')->state());
@@ -127,21 +149,69 @@ final class CourseTest extends BenchTestCase
     {
         $this->brew('milk-kefir', 'KF-0001', '2026-11-25T08:00', 'Milk pasteurised in a vat, 63 °C for 30 min');
         $product = $this->batch('KF-0001')->product;
-        $new = fn(array $limit): TestResponse => $this->actingAs($this->people['lead'])->post("/products/$product->id", ['name' => $product->name, 'expected_low_ph' => '4', 'expected_high_ph' => '6,8', 'method' => $product->method->code, 'routes' => TypedSafety::written($product), 'changed_because' => 'our plan', 'limits' => $limit, 'form' => self::formId()]);
-        $row = ['kind' => 'critical', 'applies' => 'always', 'since' => 'start', 'measurand' => 'temperature|coldest', 'course_amount' => '', 'course_z' => '7', 'course_from' => '', 'course_to' => ''];
+        $new = fn(array $limit): TestResponse => $this->actingAs($this->people['lead'])->post("/products/$product->id", [
+            'name' => $product->name,
+            'expected_low_ph' => '4',
+            'expected_high_ph' => '6,8',
+            'method' => $product->method->code,
+            'routes' => TypedSafety::written($product),
+            'changed_because' => 'our plan',
+            'limits' => $limit,
+            'form' => self::formId(),
+        ]);
+        $row = [
+            'kind' => 'critical',
+            'applies' => 'always',
+            'since' => 'start',
+            'measurand' => 'temperature|coldest',
+            'course_amount' => '',
+            'course_z' => '7',
+            'course_from' => '',
+            'course_to' => '',
+        ];
         $units = [...$row, 'name' => 'Units', 'op' => '>=', 'low' => '60', 'course' => 'lethality', 'course_amount' => '15'];
-        foreach ([['course_amount' => 'many'], ['course_z' => '0'], ['op' => '<=', 'high' => '60'], ['measurand' => 'ph|'], ['course' => 'boiled']] as $wrong) {
+        foreach (
+            [
+                ['course_amount' => 'many'],
+                ['course_z' => '0'],
+                ['op' => '<=', 'high' => '60'],
+                ['measurand' => 'ph|'],
+                ['course' => 'boiled'],
+            ] as $wrong
+        ) {
             $new(['new1' => [...$units, ...$wrong]])->assertSessionHasErrors();
         }
         $new([
             'new1' => $units,
-            'new2' => [...$row, 'name' => 'Cold', 'measurand' => 'temperature|surface', 'op' => '<=', 'high' => '5', 'course' => 'time-beyond', 'course_amount' => '4', 'course_to' => 'packed'],
-            'new3' => [...$row, 'name' => 'Outlet', 'measurand' => 'temperature|outlet', 'op' => '>=', 'low' => '72', 'course' => 'throughout'],
+            'new2' => [
+                ...$row,
+                'name' => 'Cold',
+                'measurand' => 'temperature|surface',
+                'op' => '<=',
+                'high' => '5',
+                'course' => 'time-beyond',
+                'course_amount' => '4',
+                'course_to' => 'packed',
+            ],
+            'new3' => [
+                ...$row,
+                'name' => 'Outlet',
+                'measurand' => 'temperature|outlet',
+                'op' => '>=',
+                'low' => '72',
+                'course' => 'throughout',
+            ],
             'new4' => [...$row, 'name' => 'Tube', 'measurand' => 'holding-time|', 'op' => '>=', 'low' => '15', 'course' => ''],
         ])->assertSessionHasNoErrors();
         $now = Product::query()->where('code', 'milk-kefir')->orderByDesc('version')->firstOrFail();
-        $this->get("/products/$now->id")->assertSee('at least 15 units (minutes at 60 °C, z 7 °C), on a temperature record')->assertSee('at most 4 h above 5 °C to packed, on a temperature record')->assertSee('holding time of the tube ≥ 15.0 s');
-        DB::connection('owner')->table('batches')->where('code', 'KF-0001')->update(['product_id' => $now->id]);
+        $this->get("/products/$now->id")
+            ->assertSee('at least 15 units (minutes at 60 °C, z 7 °C), on a temperature record')
+            ->assertSee('at most 4 h above 5 °C to packed, on a temperature record')
+            ->assertSee('holding time of the tube ≥ 15.0 s');
+        DB::connection('owner')
+            ->table('batches')
+            ->where('code', 'KF-0001')
+            ->update(['product_id' => $now->id]);
         $this->actingAs($this->people['checker']);
         $this->covers();
 
@@ -150,7 +220,11 @@ final class CourseTest extends BenchTestCase
         self::assertSame([Conformity::Inside, true], [$found->verdict, $found->isDue()], $found->words());
         $this->sends(self::minutes(20, 12.0), 'KF-0001', 'surface')->assertSessionHasNoErrors();
         self::assertFalse($this->found('Cold')->isDue());
-        $this->post("/batches/{$this->batch('KF-0001')->id}/steps", ['step' => 'packed', 'at' => '2026-11-25T08:30', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post("/batches/{$this->batch('KF-0001')->id}/steps", [
+            'step' => 'packed',
+            'at' => '2026-11-25T08:30',
+            'form' => self::formId(),
+        ])->assertSessionHasNoErrors();
         $found = $this->found('Cold');
         self::assertSame(Conformity::Inside, $found->verdict, $found->words());
         self::assertStringContainsString('10 min of it was not recorded and counts as above', $found->words());
@@ -158,9 +232,24 @@ final class CourseTest extends BenchTestCase
         self::assertSame(Conformity::Outside, $this->found('Outlet')->verdict);
         self::assertSame(BatchState::Held, $this->batch('KF-0001')->state());
 
-        $this->post("/measure/{$this->batch('KF-0001')->id}/other", ['of' => 'holding-time|', 'values' => '18,5', 'expanded_u' => '1', 'measured_by' => 'the maker of the plant', 'measured_with' => 'salt pulse', 'stage' => 'underway', 'place' => $product->method->places[0], 'form' => self::formId()])->assertSessionHasNoErrors();
-        self::assertSame(Conformity::Inconclusive, LimitOutcome::query()->where('name', 'Tube')->sole()->outcome, 'a source that nobody named proves nothing');
-        $this->get("/batches/{$this->batch('KF-0001')->id}/temperatures")->assertOk()->assertSee('outlet');
+        $this->post("/measure/{$this->batch('KF-0001')->id}/other", [
+            'of' => 'holding-time|',
+            'values' => '18,5',
+            'expanded_u' => '1',
+            'measured_by' => 'the maker of the plant',
+            'measured_with' => 'salt pulse',
+            'stage' => 'underway',
+            'place' => $product->method->places[0],
+            'form' => self::formId(),
+        ])->assertSessionHasNoErrors();
+        self::assertSame(
+            Conformity::Inconclusive,
+            LimitOutcome::query()->where('name', 'Tube')->sole()->outcome,
+            'a source that nobody named proves nothing',
+        );
+        $this->get("/batches/{$this->batch('KF-0001')->id}/temperatures")
+            ->assertOk()
+            ->assertSee('outlet');
     }
 
     public function test_a_hundred_thousand_lines_are_kept_whole_and_drawn_thinned(): void
@@ -168,11 +257,17 @@ final class CourseTest extends BenchTestCase
         $lines = [];
         $at = CarbonImmutable::parse('2026-11-24T00:00:00Z');
         for ($i = 0; $i < 100_000; $i++) {
-            $lines[] = $at->addSeconds($i)->format('Y-m-d H:i:s') . ';' . (20 + $i % 3);
+            $lines[] = $at->addSeconds($i)->format('Y-m-d H:i:s') . ';' . (20 + ($i % 3));
         }
         $file = UploadedFile::fake()->createWithContent('chamber.csv', implode("\n", $lines));
 
-        $this->post("/batches/{$this->batch('SA-0001')->id}/temperatures", ['thermometer' => $this->thermometer()->id, 'point' => 'chamber', 'unit' => 'C', 'file' => $file, 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post("/batches/{$this->batch('SA-0001')->id}/temperatures", [
+            'thermometer' => $this->thermometer()->id,
+            'point' => 'chamber',
+            'unit' => 'C',
+            'file' => $file,
+            'form' => self::formId(),
+        ])->assertSessionHasNoErrors();
 
         $part = CoursePart::query()->sole();
         self::assertCount(100_000, $part->points);
@@ -183,14 +278,19 @@ final class CourseTest extends BenchTestCase
     private function hang(string $code, string $at): void
     {
         $batch = $this->brew('fermented-sausage', $code, $at, 'Fermented, then kept cold');
-        $this->actingAs($this->people['checker'])->post("/batches/$batch->id/steps", ['step' => 'stuffed', 'at' => $at, 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['checker'])
+            ->post("/batches/$batch->id/steps", ['step' => 'stuffed', 'at' => $at, 'form' => self::formId()])
+            ->assertSessionHasNoErrors();
     }
 
     /** As if its check covered hot milk as well. */
     private function covers(): void
     {
         $check = $this->thermometer()->newestVerification ?? throw new \LogicException('It was checked.');
-        DB::connection('owner')->table('verifications')->where('id', $check->id)->update(['verified_high_c' => 90]);
+        DB::connection('owner')
+            ->table('verifications')
+            ->where('id', $check->id)
+            ->update(['verified_high_c' => 90]);
     }
 
     private function warmest(): float
@@ -202,7 +302,14 @@ final class CourseTest extends BenchTestCase
 
     private function sends(string $text, string $code = 'SA-0001', string $point = 'chamber', bool $complete = false): TestResponse
     {
-        return $this->post("/batches/{$this->batch($code)->id}/temperatures", ['thermometer' => $this->thermometer()->id, 'point' => $point, 'unit' => 'C', 'course' => $text, 'complete' => $complete ? '1' : '', 'form' => self::formId()]);
+        return $this->post("/batches/{$this->batch($code)->id}/temperatures", [
+            'thermometer' => $this->thermometer()->id,
+            'point' => $point,
+            'unit' => 'C',
+            'course' => $text,
+            'complete' => $complete ? '1' : '',
+            'form' => self::formId(),
+        ]);
     }
 
     /** Every half hour, begun with the batch. */
@@ -210,7 +317,13 @@ final class CourseTest extends BenchTestCase
     {
         $begun = CarbonImmutable::parse($begun);
 
-        return implode("\n", array_map(static fn(int $i): string => $begun->addMinutes((int) (60 * $from) + 30 * $i)->format('Y-m-d H:i') . "; $celsius", range(0, 2 * $hours)));
+        return implode(
+            "\n",
+            array_map(
+                static fn(int $i): string => $begun->addMinutes((int) (60 * $from) + 30 * $i)->format('Y-m-d H:i') . "; $celsius",
+                range(0, 2 * $hours),
+            ),
+        );
     }
 
     private static function minutes(int $minutes, float $celsius): string

@@ -88,7 +88,13 @@ final class DatabaseKilledTest extends BenchTestCase
     private static function startDatabase(): void
     {
         $port = config('database.connections.bench.port');
-        $script = sprintf('. %s/ops/house.sh; instance %s 0 %d; DATABASE_FLUSH=2; command_of mariadb; cd "$(place_of mariadb)"; "${COMMAND[@]}" > /dev/null 2>&1 < /dev/null & disown; until_up mariadb', escapeshellarg(base_path()), basename((string) getenv('RHEACID_HOME')), is_numeric($port) ? (int) $port : 0);
+        $script = sprintf(
+            '. %s/ops/house.sh; instance %s 0 %d; DATABASE_FLUSH=2; command_of mariadb; cd "$(place_of mariadb)"; "${COMMAND[@]}" > '
+                . '/dev/null 2>&1 < /dev/null & disown; until_up mariadb',
+            escapeshellarg(base_path()),
+            basename((string) getenv('RHEACID_HOME')),
+            is_numeric($port) ? (int) $port : 0,
+        );
         exec('bash -c ' . escapeshellarg($script) . ' > /dev/null 2>&1', result_code: $status);
         self::assertSame(0, $status, 'MariaDB came up again');
         DB::purge('bench');

@@ -45,17 +45,27 @@ final class DoubtfulCalibrationTest extends BenchTestCase
         $this->accepts($run, 0, 'Q-29');
         $this->accepts($run, 1, 'Q-31');
         $this->wait(9 * 3600);
-        $this->actingAs($this->people['checker'])->get("/runs/$run->id")->assertSeeInOrder(['Left for 9 h.', 'go on with a reason']);
+        $this->actingAs($this->people['checker'])
+            ->get("/runs/$run->id")
+            ->assertSeeInOrder(['Left for 9 h.', 'go on with a reason']);
         $this->get('/calibrate')->assertSee('last touched 9 h ago');
 
         $this->refuses(fn() => $this->accepts($run, 2, 'Q-29'), 'gap_reason', 'accepted 9 h ago');
-        $this->refuses(fn() => $this->accepts($run, 2, 'Q-29', new PointAnswers(haste: 'in a hurry', cup: 'it is')), 'gap_reason', 'accepted 9 h ago');
+        $this->refuses(
+            fn() => $this->accepts($run, 2, 'Q-29', new PointAnswers(haste: 'in a hurry', cup: 'it is')),
+            'gap_reason',
+            'accepted 9 h ago',
+        );
         $this->accepts($run, 2, 'Q-29', new PointAnswers(gap: 'the shift ended'));
 
         $calibration = $run->calibration()->firstOrFail();
         self::assertSame([Verdict::Caution, [FindingCode::PointsApart]], [$calibration->verdict, self::cautions($calibration)]);
         self::assertSame(['control-check-missing', 'points-apart'], $this->blocks());
-        $this->get("/calibrations/$calibration->id")->assertSeeInOrder(['Use with care.', 'Not yet for critical or legal limits.', 'the shift ended']);
+        $this->get("/calibrations/$calibration->id")->assertSeeInOrder([
+            'Use with care.',
+            'Not yet for critical or legal limits.',
+            'the shift ended',
+        ]);
         $this->vouch();
         self::assertSame([], $this->blocks());
         $this->get("/calibrations/$calibration->id")->assertDontSee('Not yet for critical');
@@ -69,7 +79,11 @@ final class DoubtfulCalibrationTest extends BenchTestCase
         self::assertSame(0, (new CloseStaleRun())());
         $this->wait(1);
 
-        $this->refuses(fn() => $this->accepts($run, 1, 'Q-31', self::answers('all the same')), 'run', 'left for 15 min before its second point');
+        $this->refuses(
+            fn() => $this->accepts($run, 1, 'Q-31', self::answers('all the same')),
+            'run',
+            'left for 15 min before its second point',
+        );
         self::assertSame(1, (new CloseStaleRun())());
         self::assertSame(RunState::Abandoned, $run->refresh()->state);
         self::assertSame('Quillmere Pantry Works', $run->events()->where('kind', 'abandoned')->sole()->person->name);
@@ -86,7 +100,9 @@ final class DoubtfulCalibrationTest extends BenchTestCase
 
         $this->checks(8.0, 21.0, $this->probe());
         self::assertSame(['buffers-in-question'], $this->blocks(), 'a check buffer as cold as the others agrees with the fault');
-        $this->actingAs($this->people['checker'])->get("/pairs/{$this->pair()->id}/check")->assertSee('another verified thermometer');
+        $this->actingAs($this->people['checker'])
+            ->get("/pairs/{$this->pair()->id}/check")
+            ->assertSee('another verified thermometer');
 
         // The same fault again the next day does not confirm itself.
         $this->wait(86_400);
@@ -118,7 +134,14 @@ final class DoubtfulCalibrationTest extends BenchTestCase
         $this->calibrate(93.0);
         $this->wait(3600);
         $this->actingAs($this->people['checker']);
-        app(LogCare::class)($this->people['checker'], IdempotencyKey::own(), $this->pair()->electrode, CareKind::Cleaned, null, Dirt::General);
+        app(LogCare::class)(
+            $this->people['checker'],
+            IdempotencyKey::own(),
+            $this->pair()->electrode,
+            CareKind::Cleaned,
+            null,
+            Dirt::General,
+        );
         $this->wait(3600);
         self::assertSame([], self::cautions($this->calibrate(97.5)));
 
@@ -140,7 +163,11 @@ final class DoubtfulCalibrationTest extends BenchTestCase
         self::assertSame([], $this->blocks());
 
         $this->wait(86_400);
-        self::assertNotContains(FindingCode::TemperatureUnchecked, array_column($this->typedRun(null)->found(), 'code'), 'yesterday’s run speaks for it');
+        self::assertNotContains(
+            FindingCode::TemperatureUnchecked,
+            array_column($this->typedRun(null)->found(), 'code'),
+            'yesterday’s run speaks for it',
+        );
     }
 
     public function test_a_near_twin_in_the_cup_asks_for_the_label_and_for_a_check_of_another_family(): void
@@ -151,7 +178,14 @@ final class DoubtfulCalibrationTest extends BenchTestCase
         }
         // A bottle of 6.86 stands in the cup of 7.00: the slope alone would pass.
         $run = $this->openRun();
-        $twin = fn(?PointAnswers $answers = null) => $this->accepts($run, 0, 'Q-29', $answers ?? new PointAnswers(), ph: $this->lot('R-08')->buffer()->phAt(21), percent: 97.0);
+        $twin = fn(?PointAnswers $answers = null) => $this->accepts(
+            $run,
+            0,
+            'Q-29',
+            $answers ?? new PointAnswers(),
+            ph: $this->lot('R-08')->buffer()->phAt(21),
+            percent: 97.0,
+        );
         $this->refuses($twin, 'label', 'this is pH 6.86');
         $this->refuses(fn() => $twin(new PointAnswers(haste: 'in a hurry')), 'label', 'this is pH 6.86');
         $twin(new PointAnswers(isLabelChecked: true));
@@ -160,10 +194,15 @@ final class DoubtfulCalibrationTest extends BenchTestCase
 
         $calibration = $run->calibration()->firstOrFail();
         self::assertContains(FindingCode::NearTwin, self::cautions($calibration));
-        self::assertStringContainsString('6.86', (string) CalibrationPoint::query()->where('calibration_run_id', $run->id)->orderBy('station')->firstOrFail()->twin);
+        self::assertStringContainsString(
+            '6.86',
+            (string) CalibrationPoint::query()->where('calibration_run_id', $run->id)->orderBy('station')->firstOrFail()->twin,
+        );
         $this->vouch();
         self::assertContains('near-twin', $this->blocks(97.0), 'a second bottle of 4.01 confirms 4.01 alone');
-        $this->actingAs($this->people['checker'])->get("/calibrations/$calibration->id")->assertSee('The cup of 7.02 may have held 6.88');
+        $this->actingAs($this->people['checker'])
+            ->get("/calibrations/$calibration->id")
+            ->assertSee('The cup of 7.02 may have held 6.88');
     }
 
     public function test_haste_is_no_reason_for_the_wrong_cup_nor_the_label_for_a_buffer_that_is_recognised(): void
@@ -172,7 +211,11 @@ final class DoubtfulCalibrationTest extends BenchTestCase
         $wrong = fn(PointAnswers $answers) => $this->accepts($run, 0, 'Q-29', $answers, ph: 4.0);
         $this->refuses(fn() => $wrong(new PointAnswers(haste: 'in a hurry')), 'cup_reason', 'Move the electrode to the right cup');
         $this->refuses(fn() => $wrong(new PointAnswers(isLabelChecked: true)), 'cup_reason', 'Move the electrode to the right cup');
-        $this->refuses(fn() => $this->accepts($run, 0, 'Q-29', new PointAnswers(cup: 'it is'), isStill: false), 'reason', 'stable for 30 s');
+        $this->refuses(
+            fn() => $this->accepts($run, 0, 'Q-29', new PointAnswers(cup: 'it is'), isStill: false),
+            'reason',
+            'stable for 30 s',
+        );
 
         $wrong(new PointAnswers(cup: 'the labels are swapped'));
         self::assertTrue(CalibrationPoint::query()->sole()->against_recognition);
@@ -184,15 +227,40 @@ final class DoubtfulCalibrationTest extends BenchTestCase
     {
         if ($saidProves) {
             $now = $this->pair()->policy;
-            $typed = [...$now->only(['slope_low_percent', 'slope_high_percent', 'zero_point_ph', 'offset_mv', 'response_time_s', 'residual_ph', 'read_back_limit_ph', 'pooled_sd_ph', 'interval_count', 'rinse']), 'interval_kind' => $now->interval_kind->value, 'buffer_family' => $now->buffer_family->value, 'buffer_order' => $now->buffer_order->value, 'fit' => $now->fit->value];
-            $this->actingAs($this->people['lead'])->post("/policies/$now->id", [...$typed, 'said_proves' => '1', 'reason' => 'a small cellar', 'form' => self::formId()])->assertSessionHasNoErrors();
+            $typed = [
+                ...$now->only([
+                    'slope_low_percent',
+                    'slope_high_percent',
+                    'zero_point_ph',
+                    'offset_mv',
+                    'response_time_s',
+                    'residual_ph',
+                    'read_back_limit_ph',
+                    'pooled_sd_ph',
+                    'interval_count',
+                    'rinse',
+                ]),
+                'interval_kind' => $now->interval_kind->value,
+                'buffer_family' => $now->buffer_family->value,
+                'buffer_order' => $now->buffer_order->value,
+                'fit' => $now->fit->value,
+            ];
+            $this->actingAs($this->people['lead'])
+                ->post("/policies/$now->id", [...$typed, 'said_proves' => '1', 'reason' => 'a small cellar', 'form' => self::formId()])
+                ->assertSessionHasNoErrors();
         }
         $this->calibrate();
         $this->vouch();
         $draft = $this->begin();
         $this->actingAs($this->people['checker']);
         foreach (['45', null] as $watched) {
-            $this->post("/drafts/$draft->id/replicates", ['mv' => (string) $this->shown(4.45), 'celsius' => '21.4', 'still' => '1', 'watched_s' => $watched, 'form' => self::formId()])->assertSessionHasNoErrors();
+            $this->post("/drafts/$draft->id/replicates", [
+                'mv' => (string) $this->shown(4.45),
+                'celsius' => '21.4',
+                'still' => '1',
+                'watched_s' => $watched,
+                'form' => self::formId(),
+            ])->assertSessionHasNoErrors();
         }
         $this->get("/drafts/$draft->id")->assertSee('stable by the checker’s word');
         $this->post("/drafts/$draft->id/reading", ['form' => self::formId()]);
@@ -200,14 +268,30 @@ final class DoubtfulCalibrationTest extends BenchTestCase
         self::assertSame([Stability::Said, Stability::Said], Replicate::query()->pluck('stability')->all());
         $measured = $this->measure([4.45, 4.45]);
         self::assertSame([], $this->decided($measured)->blocks, 'watched ones prove');
-        self::assertSame($saidProves ? [] : ['stability-said'], $this->batch()->occasions()->orderBy('id')->firstOrFail()->decision->blocks);
+        self::assertSame(
+            $saidProves ? [] : ['stability-said'],
+            $this->batch()->occasions()->orderBy('id')->firstOrFail()->decision->blocks,
+        );
     }
 
     public function test_one_buffer_is_called_screening_before_it_begins_and_shows_no_slope_anywhere(): void
     {
-        $this->actingAs($this->people['checker'])->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-31'], 'read_back' => 'R-07', 'source' => 'typed', 'form' => self::formId()])->assertSessionHasErrors('answer');
+        $this->actingAs($this->people['checker'])
+            ->post("/calibrate/{$this->pair()->id}/runs", [
+                'lots' => ['Q-31'],
+                'read_back' => 'R-07',
+                'source' => 'typed',
+                'form' => self::formId(),
+            ])
+            ->assertSessionHasErrors('answer');
         self::assertStringStartsWith('One buffer measures no slope: this is for screening only', session('errors')->first('answer'));
-        $this->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-31'], 'read_back' => 'R-07', 'source' => 'typed', 'answer' => 'a quick look', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post("/calibrate/{$this->pair()->id}/runs", [
+            'lots' => ['Q-31'],
+            'read_back' => 'R-07',
+            'source' => 'typed',
+            'answer' => 'a quick look',
+            'form' => self::formId(),
+        ])->assertSessionHasNoErrors();
         $run = CalibrationRun::query()->sole();
         $this->accepts($run, 0, 'Q-31');
         (new TakeOverRun())($this->people['second'], IdempotencyKey::own(), $run, 'Oda was called away');
@@ -215,7 +299,15 @@ final class DoubtfulCalibrationTest extends BenchTestCase
         $calibration = $run->calibration()->firstOrFail();
 
         self::assertNull($calibration->slope_percent);
-        foreach (["/calibrations/$calibration->id", "/calibrations/$calibration->id/certificate", "/pairs/{$this->pair()->id}", '/ready', "/calibrate/{$this->pair()->id}"] as $page) {
+        foreach (
+            [
+                "/calibrations/$calibration->id",
+                "/calibrations/$calibration->id/certificate",
+                "/pairs/{$this->pair()->id}",
+                '/ready',
+                "/calibrate/{$this->pair()->id}",
+            ] as $page
+        ) {
             $this->get($page)->assertOk()->assertDontSee('100.0');
         }
         $this->get("/calibrations/$calibration->id")->assertSeeInOrder(['One buffer', 'for screening only']);
@@ -227,14 +319,28 @@ final class DoubtfulCalibrationTest extends BenchTestCase
         $lot = $this->lot('Q-31');
         $used = CalibrationRun::query()->count();
         while ($lot->status()->usesLeft > 0) {
-            DB::connection('owner')->table('lot_uses')->insert(['lot_id' => $lot->id, 'calibration_run_id' => null, 'at' => '2026-11-25 09:00:00.000']);
+            DB::connection('owner')
+                ->table('lot_uses')
+                ->insert(['lot_id' => $lot->id, 'calibration_run_id' => null, 'at' => '2026-11-25 09:00:00.000']);
         }
         $this->actingAs($this->people['checker']);
         $form = ['lots' => ['Q-29', 'Q-31'], 'read_back' => 'R-07', 'source' => 'typed', 'thermometer' => $this->probe()?->id];
-        $this->post("/calibrate/{$this->pair()->id}/runs", [...$form, 'seen' => session('asked'), 'form' => self::formId()])->assertSessionHasErrors('answer');
+        $this->post("/calibrate/{$this->pair()->id}/runs", [
+            ...$form,
+            'seen' => session('asked'),
+            'form' => self::formId(),
+        ])->assertSessionHasErrors('answer');
         self::assertStringContainsString('A bottle has no use left.', session('errors')->first('answer'));
-        $this->post("/calibrate/{$this->pair()->id}/runs", [...$form, 'seen' => str_replace(' Give a reason, or change your choice.', '', session('errors')->first('answer')), 'form' => self::formId()])->assertSessionHasErrors('answer');
-        $this->post("/calibrate/{$this->pair()->id}/runs", [...$form, 'answer' => 'the new bottle comes tomorrow', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post("/calibrate/{$this->pair()->id}/runs", [
+            ...$form,
+            'seen' => str_replace(' Give a reason, or change your choice.', '', session('errors')->first('answer')),
+            'form' => self::formId(),
+        ])->assertSessionHasErrors('answer');
+        $this->post("/calibrate/{$this->pair()->id}/runs", [
+            ...$form,
+            'answer' => 'the new bottle comes tomorrow',
+            'form' => self::formId(),
+        ])->assertSessionHasNoErrors();
 
         $run = CalibrationRun::query()->sole();
         foreach (['Q-29', 'Q-31', 'R-07'] as $station => $code) {
@@ -253,7 +359,13 @@ final class DoubtfulCalibrationTest extends BenchTestCase
     {
         $draft = $this->begin();
         foreach ([1, 2] as $portion) {
-            (new AcceptReplicate())($this->people['checker'], IdempotencyKey::own(), $draft, $this->typed($this->shown(4.45, $percent), 21.4), null);
+            (new AcceptReplicate())(
+                $this->people['checker'],
+                IdempotencyKey::own(),
+                $draft,
+                $this->typed($this->shown(4.45, $percent), 21.4),
+                null,
+            );
         }
 
         return $this->decided(app(RecordMeasurement::class)($this->people['checker'], IdempotencyKey::own(), $draft))->blocks;
@@ -262,12 +374,36 @@ final class DoubtfulCalibrationTest extends BenchTestCase
     /** @return list<FindingCode> */
     private static function cautions(Calibration $calibration): array
     {
-        return array_values(array_filter(array_column($calibration->found(), 'code'), static fn(FindingCode $code): bool => !in_array($code, [FindingCode::SlopeNearLow, FindingCode::NoCheck, FindingCode::OnePoint], true)));
+        return array_values(
+            array_filter(
+                array_column($calibration->found(), 'code'),
+                static fn(FindingCode $code): bool => !in_array(
+                    $code,
+                    [FindingCode::SlopeNearLow, FindingCode::NoCheck, FindingCode::OnePoint],
+                    true,
+                ),
+            ),
+        );
     }
 
-    private function accepts(CalibrationRun $run, int $station, string $lot, PointAnswers $answers = new PointAnswers(), ?float $ph = null, float $percent = 98.0, bool $isStill = true, string $by = 'checker'): void
-    {
-        app(AcceptPoint::class)($this->people[$by], IdempotencyKey::own(), $run->refresh(), $station, $this->typed($this->shown($ph ?? $this->lot($lot)->buffer()->phAt(21), $percent), still: $isStill), $answers);
+    private function accepts(
+        CalibrationRun $run,
+        int $station,
+        string $lot,
+        PointAnswers $answers = new PointAnswers(),
+        ?float $ph = null,
+        float $percent = 98.0,
+        bool $isStill = true,
+        string $by = 'checker',
+    ): void {
+        app(AcceptPoint::class)(
+            $this->people[$by],
+            IdempotencyKey::own(),
+            $run->refresh(),
+            $station,
+            $this->typed($this->shown($ph ?? $this->lot($lot)->buffer()->phAt(21), $percent), still: $isStill),
+            $answers,
+        );
     }
 
     private function refuses(callable $does, string $field, string $says): void
@@ -292,9 +428,26 @@ final class DoubtfulCalibrationTest extends BenchTestCase
     private function typedRun(?Thermometer $thermometer, float $trueC = 21.0, float $percent = 98.0): Calibration
     {
         $bottles = [$this->lot('Q-29'), $this->lot('Q-31')];
-        $run = (new OpenRun())($this->people['checker'], IdempotencyKey::own(), $this->pair(), $bottles, $bottles[0], Source::Typed, null, answer: 'asked by a test', thermometer: $thermometer);
+        $run = (new OpenRun())(
+            $this->people['checker'],
+            IdempotencyKey::own(),
+            $this->pair(),
+            $bottles,
+            $bottles[0],
+            Source::Typed,
+            null,
+            answer: 'asked by a test',
+            thermometer: $thermometer,
+        );
         foreach ([...$bottles, $bottles[0]] as $station => $lot) {
-            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run->refresh(), $station, $this->typed($this->shown($lot->buffer()->phAt($trueC), $percent, celsius: $trueC)), self::answers('as it stands'));
+            app(AcceptPoint::class)(
+                $this->people['checker'],
+                IdempotencyKey::own(),
+                $run->refresh(),
+                $station,
+                $this->typed($this->shown($lot->buffer()->phAt($trueC), $percent, celsius: $trueC)),
+                self::answers('as it stands'),
+            );
         }
 
         return $run->calibration()->firstOrFail();
@@ -305,6 +458,20 @@ final class DoubtfulCalibrationTest extends BenchTestCase
     {
         $lot = $this->lot('R-07');
 
-        return app(ReadControlCheck::class)($this->people['checker'], IdempotencyKey::own(), $this->pair(), $lot, SessionMoment::Within, new TypedReading(Signal::mv($this->shown($lot->buffer()->phAt($trueC), $trueC < 10 || $percent !== 98.0 ? ($percent === 98.0 ? 97.0 : $percent) : 98.0, celsius: $trueC)), $shownC, false, 40.0, 60.0), null, $by);
+        $slope = match (true) {
+            $trueC >= 10 && $percent === 98.0 => 98.0,
+            default => $percent === 98.0 ? 97.0 : $percent,
+        };
+
+        return app(ReadControlCheck::class)(
+            $this->people['checker'],
+            IdempotencyKey::own(),
+            $this->pair(),
+            $lot,
+            SessionMoment::Within,
+            new TypedReading(Signal::mv($this->shown($lot->buffer()->phAt($trueC), $slope, celsius: $trueC)), $shownC, false, 40.0, 60.0),
+            null,
+            $by,
+        );
     }
 }

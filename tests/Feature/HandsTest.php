@@ -31,7 +31,9 @@ final class HandsTest extends BenchTestCase
             $this->post("/hands/{$second->id}", ['pin' => '000001'])->assertSessionHasErrors('pin');
         }
 
-        $this->post("/hands/{$second->id}", ['pin' => self::PIN])->assertSessionHasErrors(['pin' => 'Too many wrong attempts: wait 30 s, or sign in again with the passphrase.']);
+        $this->post("/hands/{$second->id}", ['pin' => self::PIN])->assertSessionHasErrors([
+            'pin' => 'Too many wrong attempts: wait 30 s, or sign in again with the passphrase.',
+        ]);
         // The page by another writing of its address is the same person's.
         $this->post("/hands/0{$second->id}", ['pin' => self::PIN])->assertSessionHasErrors('pin');
         $this->assertAuthenticatedAs($this->people['checker']);
@@ -42,7 +44,9 @@ final class HandsTest extends BenchTestCase
         $run = $this->openRun();
         $this->actingAs($this->people['checker'])->post("/hands/{$this->people['second']->id}", ['pin' => self::PIN]);
 
-        $this->get("/runs/{$run->id}")->assertSee('Oda Venn has been calibrating')->assertSee('Take over calibration');
+        $this->get("/runs/{$run->id}")
+            ->assertSee('Oda Venn has been calibrating')
+            ->assertSee('Take over calibration');
     }
 
     public function test_an_idle_person_is_signed_out_and_returns_to_the_same_page(): void
@@ -61,7 +65,9 @@ final class HandsTest extends BenchTestCase
     {
         $run = $this->openRun();
         $run->update(['source' => 'simulated']);
-        $this->actingAs($this->people['checker'])->get("/runs/{$run->id}")->assertOk();
+        $this->actingAs($this->people['checker'])
+            ->get("/runs/{$run->id}")
+            ->assertOk();
         foreach (range(1, 3) as $_) {
             $this->wait(11 * 60);
             $last = $this->get("/runs/{$run->id}/live", ['HX-Request' => 'true']);

@@ -25,11 +25,16 @@ final class HolesTest extends BenchTestCase
     {
         $form = ['electrode' => 'E-07', 'meter' => 'M-B', 'channel' => 'third socket', 'exchange' => '1'];
 
-        $this->actingAs($this->people['checker'])->post('/ready/pairs', [...$form, 'policy' => 'laboratory', 'form' => self::formId()])->assertSessionHasErrors('policy');
+        $this->actingAs($this->people['checker'])
+            ->post('/ready/pairs', [...$form, 'policy' => 'laboratory', 'form' => self::formId()])
+            ->assertSessionHasErrors('policy');
         $this->post('/ready/pairs', [...$form, 'form' => self::formId()])->assertSessionHasNoErrors();
         self::assertSame('process', Pair::query()->together()->whereRelation('electrode', 'code', 'E-07')->sole()->policy->code);
         $this->wait(60);
-        $this->actingAs($this->people['lead'])->post('/ready/pairs', [...$form, 'channel' => 'fourth socket', 'policy' => 'laboratory', 'form' => self::formId()])->assertRedirect()->assertSessionHasNoErrors();
+        $this->actingAs($this->people['lead'])
+            ->post('/ready/pairs', [...$form, 'channel' => 'fourth socket', 'policy' => 'laboratory', 'form' => self::formId()])
+            ->assertRedirect()
+            ->assertSessionHasNoErrors();
         self::assertSame('laboratory', Pair::query()->together()->whereRelation('electrode', 'code', 'E-07')->sole()->policy->code);
     }
 
@@ -64,7 +69,15 @@ final class HolesTest extends BenchTestCase
     {
         $this->calibrate();
 
-        $check = app(ReadControlCheck::class)($this->people['checker'], IdempotencyKey::own(), $this->pair(), $this->lot('R-07'), SessionMoment::Start, $this->typed($this->shown(4.3), still: false), 'in a hurry');
+        $check = app(ReadControlCheck::class)(
+            $this->people['checker'],
+            IdempotencyKey::own(),
+            $this->pair(),
+            $this->lot('R-07'),
+            SessionMoment::Start,
+            $this->typed($this->shown(4.3), still: false),
+            'in a hurry',
+        );
 
         self::assertNull($check->passed);
         self::assertSame(0, CalibrationVoid::query()->count());
@@ -78,7 +91,9 @@ final class HolesTest extends BenchTestCase
             $this->post('/sign-in', ['username' => $name, 'passphrase' => 'wrong']);
         }
 
-        $this->post('/sign-in', ['username' => 'oda', 'passphrase' => self::PASSPHRASE])->assertSessionHasErrors(['username' => 'Too many attempts: wait 30 s, then try again.']);
+        $this->post('/sign-in', ['username' => 'oda', 'passphrase' => self::PASSPHRASE])->assertSessionHasErrors([
+            'username' => 'Too many attempts: wait 30 s, then try again.',
+        ]);
     }
 
     public function test_each_wrong_pin_after_the_fifth_doubles_the_wait_and_the_passphrase_always_works(): void
@@ -89,7 +104,9 @@ final class HolesTest extends BenchTestCase
             $this->post($url, ['pin' => '0000'])->assertSessionHasErrors(['pin' => 'PIN is not correct.']);
         }
         foreach ([30, 60] as $seconds) {
-            $this->post($url, ['pin' => '4711'])->assertSessionHasErrors(['pin' => "Too many wrong attempts: wait $seconds s, or sign in again with the passphrase."]);
+            $this->post($url, ['pin' => '4711'])->assertSessionHasErrors([
+                'pin' => "Too many wrong attempts: wait $seconds s, or sign in again with the passphrase.",
+            ]);
             $this->wait($seconds + 1);
             $this->post($url, ['pin' => '0000'])->assertSessionHasErrors(['pin' => 'PIN is not correct.']);
         }
@@ -109,7 +126,17 @@ final class HolesTest extends BenchTestCase
         $this->measure([4.45, 4.46]);
         $this->actingAs($this->people['lead']);
         $forge = static fn(mixed $of): string => str_replace(['+', '/', '='], ['-', '_', ''], base64_encode((string) json_encode($of)));
-        foreach ([['id' => 1], ['_pointsToNextItems' => true], ['id' => ['a'], '_pointsToNextItems' => true], ['name' => 'x', 'id' => null, '_pointsToNextItems' => false], 'text', [[[]]], null] as $forged) {
+        foreach (
+            [
+                ['id' => 1],
+                ['_pointsToNextItems' => true],
+                ['id' => ['a'], '_pointsToNextItems' => true],
+                ['name' => 'x', 'id' => null, '_pointsToNextItems' => false],
+                'text',
+                [[[]]],
+                null,
+            ] as $forged
+        ) {
             self::assertContains($this->get("$page?cursor=" . $forge($forged))->status(), [200, 422], (string) json_encode($forged));
         }
         foreach (['%FF', 'a[]=1', '', '%00'] as $broken) {
@@ -119,14 +146,20 @@ final class HolesTest extends BenchTestCase
 
     public function test_a_refusal_on_the_way_in_says_what_a_browser_may_do_too(): void
     {
-        $this->get('http://elsewhere.example/sign-in')->assertStatus(400)->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('Content-Security-Policy');
+        $this->get('http://elsewhere.example/sign-in')
+            ->assertStatus(400)
+            ->assertHeader('X-Content-Type-Options', 'nosniff')
+            ->assertHeader('Content-Security-Policy');
     }
 
     public function test_files_that_are_too_large_or_hold_nothing_but_separators_are_refused_at_their_form(): void
     {
         $this->actingAs($this->people['checker']);
         foreach ([str_repeat(',', 4_900_000), str_repeat("\n", 4_900_000), str_repeat('1;2;3', 1000)] as $content) {
-            $this->post("/pairs/{$this->pair()->id}/log", ['log' => UploadedFile::fake()->createWithContent('a.csv', $content), 'form' => self::formId()])->assertSessionHasErrors();
+            $this->post("/pairs/{$this->pair()->id}/log", [
+                'log' => UploadedFile::fake()->createWithContent('a.csv', $content),
+                'form' => self::formId(),
+            ])->assertSessionHasErrors();
         }
         // What the server has cut off at its own limit.
         $cut = new UploadedFile('', 'a.csv', 'text/csv', UPLOAD_ERR_INI_SIZE, true);
@@ -150,21 +183,44 @@ final class HolesTest extends BenchTestCase
 
     public function test_a_character_without_width_breaks_nothing(): void
     {
-        $this->actingAs($this->people['checker'])->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-29', 'Q-31'], 'order' => "neutral\u{200B}first", 'source' => 'typed', 'answer' => 'asked', 'form' => self::formId()])->assertSessionHasErrors('order');
-        $this->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-29', 'Q-31'], 'order' => "\u{200B}", 'source' => 'typed', 'answer' => 'asked', 'form' => self::formId()])->assertSessionHasNoErrors()->assertRedirect();
+        $this->actingAs($this->people['checker'])
+            ->post("/calibrate/{$this->pair()->id}/runs", [
+                'lots' => ['Q-29', 'Q-31'],
+                'order' => "neutral\u{200B}first",
+                'source' => 'typed',
+                'answer' => 'asked',
+                'form' => self::formId(),
+            ])
+            ->assertSessionHasErrors('order');
+        $this->post("/calibrate/{$this->pair()->id}/runs", [
+            'lots' => ['Q-29', 'Q-31'],
+            'order' => "\u{200B}",
+            'source' => 'typed',
+            'answer' => 'asked',
+            'form' => self::formId(),
+        ])
+            ->assertSessionHasNoErrors()
+            ->assertRedirect();
     }
 
     public function test_nobody_is_led_to_another_site(): void
     {
-        $this->actingAs($this->people['checker'])->post("/calibrate/{$this->pair()->id}/runs", ['lots' => [], 'form' => self::formId()], ['Referer' => 'http://elsewhere.example/trap'])->assertRedirect(url('/'));
+        $this->actingAs($this->people['checker'])
+            ->post(
+                "/calibrate/{$this->pair()->id}/runs",
+                ['lots' => [], 'form' => self::formId()],
+                ['Referer' => 'http://elsewhere.example/trap'],
+            )
+            ->assertRedirect(url('/'));
     }
 
     public function test_what_is_secret_never_enters_the_hash_of_a_sent_form(): void
     {
-        $hash = static fn(array $secret): string => IdempotencyKey::from(Request::create('/x', 'POST', ['form' => '0b0b5a1c-3c1e-4b52-9b39-111111111111', 'note' => 'a', ...$secret]))->bodyHash;
+        $hash = static fn(array $secret): string => IdempotencyKey::from(
+            Request::create('/x', 'POST', ['form' => '0b0b5a1c-3c1e-4b52-9b39-111111111111', 'note' => 'a', ...$secret]),
+        )->bodyHash;
 
         self::assertSame($hash(['pin' => '1234', 'passphrase' => 'one']), $hash(['pin' => '9999', 'passphrase' => 'two']));
         self::assertNotSame($hash(['other' => '1']), $hash(['other' => '2']));
     }
-
 }

@@ -28,14 +28,16 @@ final class JudgedTest extends BenchTestCase
         $this->calibrate();
         $this->vouch();
 
-        $reading = $this->measure([4.30, 4.31], batch: 'CS-0409');
+        $reading = $this->measure([4.3, 4.31], batch: 'CS-0409');
 
         self::assertSame(Overall::Hold, $this->decided($reading)->overall);
         $this->actingAs($this->people['auditor']);
         foreach (["/readings/$reading->id", "/batches/{$this->batch('CS-0409')->id}", '/batches'] as $page) {
             $this->get($page)->assertSee('Critical limit not proven in time');
         }
-        $this->get("/readings/$reading->id")->assertSee('met only after its deadline. No later value makes up for that.')->assertSee('Hold the batch: a lead decides about it.');
+        $this->get("/readings/$reading->id")
+            ->assertSee('met only after its deadline. No later value makes up for that.')
+            ->assertSee('Hold the batch: a lead decides about it.');
         $this->get('/')->assertSeeInOrder(['CS-0409 is held', 'Critical limit not proven in time']);
     }
 
@@ -43,7 +45,11 @@ final class JudgedTest extends BenchTestCase
     {
         $this->calibrate();
         $reading = $this->measure([4.45, 4.46]);
-        self::assertSame([Overall::Hold, 'held'], [$this->decided($reading)->overall, $this->batch()->state()->value], 'without a check nothing binding is proven');
+        self::assertSame(
+            [Overall::Hold, 'held'],
+            [$this->decided($reading)->overall, $this->batch()->state()->value],
+            'without a check nothing binding is proven',
+        );
         $this->wait(600);
 
         $this->vouch();
@@ -52,7 +58,9 @@ final class JudgedTest extends BenchTestCase
         self::assertSame([DecisionCause::ControlCheck, Overall::Accept], [$anew->because, $anew->overall]);
         self::assertSame('held', $this->batch()->state()->value, 'a lead decides about a held batch');
         self::assertSame(2, Decision::query()->count(), 'the first decision stays on record');
-        $this->actingAs($this->people['auditor'])->get("/readings/$reading->id")->assertSee('again, after a check buffer');
+        $this->actingAs($this->people['auditor'])
+            ->get("/readings/$reading->id")
+            ->assertSee('again, after a check buffer');
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
@@ -65,7 +73,15 @@ final class JudgedTest extends BenchTestCase
         $this->get('/batches')->assertSee('Question open');
         $url = "/measure/{$this->batch('CS-0421')->id}";
         $this->get($url)->assertSee('Acid was added after or instead of fermentation?');
-        $form = ['pair' => $this->pair()->id, 'thermometer' => $this->thermometer()->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T10:00', 'source' => 'typed', 'form' => self::formId()];
+        $form = [
+            'pair' => $this->pair()->id,
+            'thermometer' => $this->thermometer()->id,
+            'stage' => 'underway',
+            'place' => 'blend',
+            'drawn_at' => '2026-11-25T10:00',
+            'source' => 'typed',
+            'form' => self::formId(),
+        ];
 
         $this->post("$url/drafts", [...$form, 'answers' => ['yes']])->assertSessionHasNoErrors();
 
@@ -74,7 +90,9 @@ final class JudgedTest extends BenchTestCase
         foreach ([5.1, 5.11] as $ph) {
             (new AcceptReplicate())($this->people['checker'], IdempotencyKey::own(), $draft, $this->typed($this->shown($ph), 21.4), null);
         }
-        $this->get("/drafts/$draft->id")->assertSee('Acidified within a day')->assertSee('Critical limit not met');
+        $this->get("/drafts/$draft->id")
+            ->assertSee('Acidified within a day')
+            ->assertSee('Critical limit not met');
         $this->get($url)->assertDontSee('Acid was added after or instead of fermentation?');
     }
 
@@ -82,19 +100,35 @@ final class JudgedTest extends BenchTestCase
     {
         $this->calibrate();
         $this->vouch();
-        $first = $this->measure([4.30, 4.31]);
+        $first = $this->measure([4.3, 4.31]);
         self::assertSame(Overall::Accept, $this->decided($first)->overall);
 
-        $draft = (new BeginMeasuring())($this->people['checker'], IdempotencyKey::own(), $this->batch(), $this->pair(), $this->thermometer(), new Drawn(Stage::Underway, 'solids', CarbonImmutable::now(), $first->occasion), [], Source::Typed);
+        $draft = (new BeginMeasuring())(
+            $this->people['checker'],
+            IdempotencyKey::own(),
+            $this->batch(),
+            $this->pair(),
+            $this->thermometer(),
+            new Drawn(Stage::Underway, 'solids', CarbonImmutable::now(), $first->occasion),
+            [],
+            Source::Typed,
+        );
         foreach ([6.2, 6.21] as $ph) {
             (new AcceptReplicate())($this->people['checker'], IdempotencyKey::own(), $draft, $this->typed($this->shown($ph), 21.4), null);
         }
         $second = app(RecordMeasurement::class)($this->people['checker'], IdempotencyKey::own(), $draft);
 
         $decision = $this->decided($second);
-        self::assertSame([$first->occasion_id, DecisionCause::Joined, Overall::Hold], [$second->occasion_id, $decision->because, $decision->overall]);
+        self::assertSame(
+            [$first->occasion_id, DecisionCause::Joined, Overall::Hold],
+            [$second->occasion_id, $decision->because, $decision->overall],
+        );
         self::assertSame(['blend', 'solids'], array_column($decision->results, 'place'));
-        self::assertSame(Conformity::Outside, $decision->outcomes->firstWhere('name', 'Mash under way')?->outcome, 'the pieces lie above 6.0, though the blend does not');
+        self::assertSame(
+            Conformity::Outside,
+            $decision->outcomes->firstWhere('name', 'Mash under way')?->outcome,
+            'the pieces lie above 6.0, though the blend does not',
+        );
         self::assertSame('held', $this->batch()->state()->value);
     }
 }

@@ -28,16 +28,30 @@ final class LateTest extends BenchTestCase
 
     public function test_ten_readings_of_a_day_are_entered_at_their_own_times_and_say_so(): void
     {
-        $lines = array_map(fn(int $i): string => $this->line($i * 30 + 10, 4.70 - $i * 0.02), range(0, 9));
+        $lines = array_map(fn(int $i): string => $this->line($i * 30 + 10, 4.7 - $i * 0.02), range(0, 9));
         $this->enter(implode("\n", array_reverse($lines)))->assertSessionHasNoErrors();
 
         $readings = Measurement::query()->orderBy('observed_at')->get();
         self::assertCount(10, $readings);
         self::assertSame(['10:10', '14:40'], [$readings[0]->observed_at->format('H:i'), $readings[9]->observed_at->format('H:i')]);
-        self::assertEqualsWithDelta(4.52, Series::newest($this->batch())?->value, 0.01, 'the last that was drawn, not the last that was typed');
-        self::assertNotContains('control-check-missing', Decision::query()->where('occasion_id', $readings[0]->occasion_id)->sole()->blocks);
-        self::assertContains('control-check-missing', Decision::query()->where('occasion_id', $readings[9]->occasion_id)->sole()->blocks, 'four hours after the check nothing vouched for it');
-        $this->get("/readings/{$readings[0]->id}")->assertOk()->assertSee('entered late');
+        self::assertEqualsWithDelta(
+            4.52,
+            Series::newest($this->batch())?->value,
+            0.01,
+            'the last that was drawn, not the last that was typed',
+        );
+        self::assertNotContains(
+            'control-check-missing',
+            Decision::query()->where('occasion_id', $readings[0]->occasion_id)->sole()->blocks,
+        );
+        self::assertContains(
+            'control-check-missing',
+            Decision::query()->where('occasion_id', $readings[9]->occasion_id)->sole()->blocks,
+            'four hours after the check nothing vouched for it',
+        );
+        $this->get("/readings/{$readings[0]->id}")
+            ->assertOk()
+            ->assertSee('entered late');
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
@@ -56,9 +70,15 @@ final class LateTest extends BenchTestCase
         yield 'the future' => ['2026-11-26 10:00; 138,3; 138,1; 21,4', 'Line 1 is in the future'];
         yield 'before the batch' => ['2026-11-10 10:00; 138,3; 138,1; 21,4', 'Line 1: the sampling time must be between the start'];
         yield 'before any calibration' => ['2026-11-25 09:00; 138,3; 138,1; 21,4', 'the pair had no calibration at that time'];
-        yield 'one portion of two' => ["2026-11-25 11:00; 138,3; 138,1; 21,4\n2026-11-25 11:30; 138,3; 21,4", 'Line 2: 2 portions are required; you typed 1'];
+        yield 'one portion of two' => [
+            "2026-11-25 11:00; 138,3; 138,1; 21,4\n2026-11-25 11:30; 138,3; 21,4",
+            'Line 2: 2 portions are required; you typed 1',
+        ];
         yield 'words' => ['2026-11-25 11:00; sour; 138,1; 21,4', 'Line 1: "sour"'];
-        yield 'two at one time' => ["2026-11-25 11:00; 138,3; 138,1; 21,4\n2026-11-25 11:00; 138,3; 138,1; 21,4", 'Lines 1 and 2 have the same time'];
+        yield 'two at one time' => [
+            "2026-11-25 11:00; 138,3; 138,1; 21,4\n2026-11-25 11:00; 138,3; 138,1; 21,4",
+            'Lines 1 and 2 have the same time',
+        ];
     }
 
     #[DataProvider('slips')]
@@ -81,6 +101,14 @@ final class LateTest extends BenchTestCase
 
     private function enter(string $readings, bool $isStill = true): TestResponse
     {
-        return $this->post("/measure/{$this->batch()->id}/late", ['pair' => $this->pair()->id, 'thermometer' => $this->thermometer()->id, 'stage' => 'underway', 'place' => 'blend', 'still' => $isStill ? '1' : '', 'readings' => $readings, 'form' => self::formId()]);
+        return $this->post("/measure/{$this->batch()->id}/late", [
+            'pair' => $this->pair()->id,
+            'thermometer' => $this->thermometer()->id,
+            'stage' => 'underway',
+            'place' => 'blend',
+            'still' => $isStill ? '1' : '',
+            'readings' => $readings,
+            'form' => self::formId(),
+        ]);
     }
 }

@@ -39,10 +39,15 @@ final class LedgerTest extends BenchTestCase
 
     public function test_an_altered_row_is_named(): void
     {
-        DB::connection('owner')->table('decisions')->update(['value' => 4.2]);
+        DB::connection('owner')
+            ->table('decisions')
+            ->update(['value' => 4.2]);
 
         $decision = Decision::query()->firstOrFail();
-        self::assertMatchesRegularExpression("/^row {$decision->id} of decisions was altered \\(value\\)/", (string) LedgerCheck::run()['difference']);
+        self::assertMatchesRegularExpression(
+            "/^row {$decision->id} of decisions was altered \\(value\\)/",
+            (string) LedgerCheck::run()['difference'],
+        );
         self::assertSame(1, Artisan::call('ledger:verify'));
         self::assertStringContainsString('First difference: row', Artisan::output());
     }
@@ -50,7 +55,10 @@ final class LedgerTest extends BenchTestCase
     public function test_an_altered_line_is_named(): void
     {
         $seq = (int) DB::table('ledger')->where('table_name', 'measurements')->value('seq');
-        DB::connection('owner')->table('ledger')->where('seq', $seq)->update(['person_id' => $this->people['lead']->id]);
+        DB::connection('owner')
+            ->table('ledger')
+            ->where('seq', $seq)
+            ->update(['person_id' => $this->people['lead']->id]);
 
         self::assertSame("ledger line $seq was altered", LedgerCheck::run()['difference']);
     }
@@ -87,7 +95,10 @@ final class LedgerTest extends BenchTestCase
     {
         DB::connection('owner')->table('batch_events')->orderByDesc('id')->limit(1)->delete();
 
-        self::assertMatchesRegularExpression('/^row \d+ of batch_events, sealed in ledger line \d+, is missing$/', (string) LedgerCheck::run()['difference']);
+        self::assertMatchesRegularExpression(
+            '/^row \d+ of batch_events, sealed in ledger line \d+, is missing$/',
+            (string) LedgerCheck::run()['difference'],
+        );
     }
 
     /** @return iterable<string, array{string}> */
@@ -116,6 +127,8 @@ final class LedgerTest extends BenchTestCase
     {
         $this->expectException(\LogicException::class);
 
-        Measurement::query()->firstOrFail()->update(['reason' => 'tidied up']);
+        Measurement::query()
+            ->firstOrFail()
+            ->update(['reason' => 'tidied up']);
     }
 }

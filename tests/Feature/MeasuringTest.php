@@ -28,8 +28,13 @@ final class MeasuringTest extends BenchTestCase
 
         self::assertEqualsWithDelta(4.48, $this->decided($reading)->value, 0.002);
         self::assertEqualsWithDelta(4.465, $this->decided($reading)->mean, 0.002);
-        // By hand: buffers 0.0085, repeatability 0.018/√2, display 0.0029, temperature 0.0009, drift 0.02/√3 after the check, matrix 0.04/√3.
-        self::assertEqualsWithDelta(2 * sqrt(0.0085 ** 2 + 0.018 ** 2 / 2 + 0.0029 ** 2 + 0.0009 ** 2 + 0.02 ** 2 / 3 + 0.04 ** 2 / 3), $this->decided($reading)->expanded_u, 0.0005);
+        // By hand: buffers 0.0085, repeatability 0.018/√2, display 0.0029, temperature 0.0009, drift 0.02/√3 after the check, matrix
+        // 0.04/√3.
+        self::assertEqualsWithDelta(
+            2 * sqrt(0.0085 ** 2 + 0.018 ** 2 / 2 + 0.0029 ** 2 + 0.0009 ** 2 + 0.02 ** 2 / 3 + 0.04 ** 2 / 3),
+            $this->decided($reading)->expanded_u,
+            0.0005,
+        );
         self::assertSame(Overall::Accept, $this->decided($reading)->overall);
     }
 
@@ -40,7 +45,9 @@ final class MeasuringTest extends BenchTestCase
         $replicate = $this->measure([4.45, 4.46])->replicates[0];
 
         self::assertSame([21.4, -0.4, 21.0], [$replicate->shown_c, $replicate->correction_c, $replicate->celsius]);
-        $this->actingAs($this->people['auditor'])->get('/readings/' . Measurement::query()->firstOrFail()->id)->assertSee('shown 21.4, correction −0.4');
+        $this->actingAs($this->people['auditor'])
+            ->get('/readings/' . Measurement::query()->firstOrFail()->id)
+            ->assertSee('shown 21.4, correction −0.4');
     }
 
     public function test_a_stored_ph_can_be_computed_again_from_its_row_and_its_calibration(): void
@@ -49,7 +56,11 @@ final class MeasuringTest extends BenchTestCase
         $this->measure([4.45, 4.48]);
 
         foreach (Replicate::query()->with('calibration.points')->get() as $replicate) {
-            self::assertEqualsWithDelta($replicate->value, $replicate->calibration->calibrationFunction()->tell($replicate->signal(), $replicate->celsius)->ph, 1e-9);
+            self::assertEqualsWithDelta(
+                $replicate->value,
+                $replicate->calibration->calibrationFunction()->tell($replicate->signal(), $replicate->celsius)->ph,
+                1e-9,
+            );
         }
     }
 
@@ -57,7 +68,7 @@ final class MeasuringTest extends BenchTestCase
     {
         $this->calibrate();
         try {
-            $this->measure([4.40, 4.47]);
+            $this->measure([4.4, 4.47]);
             self::fail('Two were enough.');
         } catch (Refused $refusal) {
             self::assertStringContainsString('3 portions are required; 2 read so far', $refusal->getMessage());
@@ -89,7 +100,8 @@ final class MeasuringTest extends BenchTestCase
 
         self::assertSame(Overall::Hold, $this->decided($reading)->overall);
         self::assertSame('held', $this->batch('CS-0409')->state()->value);
-        $this->actingAs($this->people['checker'])->get("/readings/{$reading->id}")
+        $this->actingAs($this->people['checker'])
+            ->get("/readings/{$reading->id}")
             ->assertSeeInOrder(['Critical limit not proven.', 'Equilibrium: pH ≤ 4.6, lacks 0.05 to be proven.', 'Not proven.']);
     }
 
@@ -101,7 +113,9 @@ final class MeasuringTest extends BenchTestCase
         $reading = $this->measure([4.45, 4.46]);
 
         self::assertContains('calibration-overdue', $this->decided($reading)->blocks);
-        $this->actingAs($this->people['checker'])->get("/readings/{$reading->id}")->assertSee('The calibration is overdue');
+        $this->actingAs($this->people['checker'])
+            ->get("/readings/{$reading->id}")
+            ->assertSee('The calibration is overdue');
     }
 
     public function test_a_sample_below_the_buffers_is_marked_and_less_certain_and_above_them_cannot_release(): void
@@ -133,10 +147,19 @@ final class MeasuringTest extends BenchTestCase
         $this->calibrate();
         $draft = $this->begin();
         foreach ([34.0, 22.0] as $celsius) {
-            (new AcceptReplicate())($this->people['checker'], IdempotencyKey::own(), $draft, $this->typed($this->shown(4.5, celsius: $celsius), $celsius), null);
+            (new AcceptReplicate())(
+                $this->people['checker'],
+                IdempotencyKey::own(),
+                $draft,
+                $this->typed($this->shown(4.5, celsius: $celsius), $celsius),
+                null,
+            );
         }
 
-        $page = (string) $this->actingAs($this->people['checker'])->get("/drafts/{$draft->id}")->assertOk()->getContent();
+        $page = (string) $this->actingAs($this->people['checker'])
+            ->get("/drafts/{$draft->id}")
+            ->assertOk()
+            ->getContent();
 
         self::assertSame(1, substr_count($page, 'calibrated at 21.0 °C'), 'the warm portion, and not the other');
     }
@@ -155,12 +178,14 @@ final class MeasuringTest extends BenchTestCase
         $first = $this->measure([4.45, 4.46]);
         $before = $first->replicates->pluck('mv');
 
-        $corrected = $this->correct($first, [1 => ['signal' => Signal::mv($this->shown(4.40)), 'celsius' => 21.4]], 'one digit mistyped');
+        $corrected = $this->correct($first, [1 => ['signal' => Signal::mv($this->shown(4.4)), 'celsius' => 21.4]], 'one digit mistyped');
 
         self::assertSame($first->id, $corrected->supersedes_id);
         self::assertEquals($before, $first->refresh()->replicates->pluck('mv'), 'the first entry stands as it was');
         self::assertSame([$corrected->id], $corrected->occasion->measurements()->pluck('id')->all());
-        $this->actingAs($this->people['auditor'])->get("/readings/{$first->id}")->assertSee('A newer entry replaces this one');
+        $this->actingAs($this->people['auditor'])
+            ->get("/readings/{$first->id}")
+            ->assertSee('A newer entry replaces this one');
     }
 
     public function test_a_reading_is_corrected_once_by_its_own_checker_or_the_lead_and_never_without_a_reason(): void
@@ -207,6 +232,15 @@ final class MeasuringTest extends BenchTestCase
     {
         $sample = $reading->sample;
 
-        return app(CorrectMeasurement::class)($this->people[$by], IdempotencyKey::own(), $reading, $reading->occasion->stage, $sample->place, $sample->drawn_at, $values, $reason);
+        return app(CorrectMeasurement::class)(
+            $this->people[$by],
+            IdempotencyKey::own(),
+            $reading,
+            $reading->occasion->stage,
+            $sample->place,
+            $sample->drawn_at,
+            $values,
+            $reason,
+        );
     }
 }

@@ -30,48 +30,114 @@ final class OtherTest extends BenchTestCase
 
     public function test_a_temperature_rests_on_its_thermometer_and_is_judged_with_its_correction(): void
     {
-        $this->tells('HC-0001', ['of' => 'temperature|chamber', 'values' => '4,0; 4,2', 'place' => 'piece 1', 'stage' => 'start', 'thermometer' => $this->thermometer()->id, 'still' => '1'])->assertSessionHasNoErrors();
+        $this->tells('HC-0001', [
+            'of' => 'temperature|chamber',
+            'values' => '4,0; 4,2',
+            'place' => 'piece 1',
+            'stage' => 'start',
+            'thermometer' => $this->thermometer()->id,
+            'still' => '1',
+        ])->assertSessionHasNoErrors();
 
         $measurement = Measurement::query()->sole();
-        self::assertSame([3.6, 3.8], $measurement->replicates->map(static fn($one): float => round($one->value, 3))->all(), 'corrected by −0.4');
+        self::assertSame(
+            [3.6, 3.8],
+            $measurement->replicates->map(static fn($one): float => round($one->value, 3))->all(),
+            'corrected by −0.4',
+        );
         $outcome = LimitOutcome::query()->where('name', 'Critical, at the start: temperature, raw milk storage')->sole();
         self::assertSame([Conformity::Inside, 3.8], [$outcome->outcome, round($outcome->value, 3)], 'the worst portion, proven');
-        $this->get("/readings/$measurement->id")->assertOk()->assertSee('display 4.2 °C');
-        $this->get("/batches/{$this->batch('HC-0001')->id}")->assertOk()->assertSee('temperature, chamber, °C');
+        $this->get("/readings/$measurement->id")
+            ->assertOk()
+            ->assertSee('display 4.2 °C');
+        $this->get("/batches/{$this->batch('HC-0001')->id}")
+            ->assertOk()
+            ->assertSee('temperature, chamber, °C');
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
     public function test_a_temperature_that_nobody_called_stable_proves_nothing(): void
     {
-        $this->tells('HC-0001', ['of' => 'temperature|chamber', 'values' => '4,0', 'place' => 'piece 1', 'stage' => 'start', 'thermometer' => $this->thermometer()->id])->assertSessionHasNoErrors();
+        $this->tells('HC-0001', [
+            'of' => 'temperature|chamber',
+            'values' => '4,0',
+            'place' => 'piece 1',
+            'stage' => 'start',
+            'thermometer' => $this->thermometer()->id,
+        ])->assertSessionHasNoErrors();
 
-        self::assertSame(Conformity::Inconclusive, LimitOutcome::query()->where('name', 'Critical, at the start: temperature, raw milk storage')->sole()->outcome);
+        self::assertSame(
+            Conformity::Inconclusive,
+            LimitOutcome::query()->where('name', 'Critical, at the start: temperature, raw milk storage')->sole()->outcome,
+        );
     }
 
     public function test_a_value_from_elsewhere_is_kept_with_who_and_what_and_releases_nothing_that_binds(): void
     {
-        $this->tells('WW-0001', ['of' => 'alcohol|at 20 °C', 'values' => '12,4', 'stage' => 'finished', 'measured_by' => 'a laboratory in town', 'measured_with' => 'distillation', 'expanded_u' => '0,2', 'certificate' => 'A-17'])->assertSessionHasNoErrors();
-        $this->tells('WW-0001', ['of' => 'titratable-acidity|8.2 per L', 'values' => '6,2', 'acidity_unit' => 'tartaric_g_per_l', 'stage' => 'finished', 'measured_by' => 'a laboratory in town', 'measured_with' => 'titration'])->assertSessionHasNoErrors();
+        $this->tells('WW-0001', [
+            'of' => 'alcohol|at 20 °C',
+            'values' => '12,4',
+            'stage' => 'finished',
+            'measured_by' => 'a laboratory in town',
+            'measured_with' => 'distillation',
+            'expanded_u' => '0,2',
+            'certificate' => 'A-17',
+        ])->assertSessionHasNoErrors();
+        $this->tells('WW-0001', [
+            'of' => 'titratable-acidity|8.2 per L',
+            'values' => '6,2',
+            'acidity_unit' => 'tartaric_g_per_l',
+            'stage' => 'finished',
+            'measured_by' => 'a laboratory in town',
+            'measured_with' => 'titration',
+        ])->assertSessionHasNoErrors();
 
-        self::assertSame(['a laboratory in town', 'distillation', 'A-17'], array_values(ExternalValue::query()->firstOrFail()->only(['measured_by', 'measured_with', 'certificate'])));
+        self::assertSame(
+            ['a laboratory in town', 'distillation', 'A-17'],
+            array_values(
+                ExternalValue::query()
+                    ->firstOrFail()
+                    ->only(['measured_by', 'measured_with', 'certificate']),
+            ),
+        );
         $missing = array_column(Outlet::of($this->batch('WW-0001'))->release->missing, 'reason', 'name');
         self::assertSame(MissingReason::NotProven, $missing['Legal, finished: alcohol, US']);
-        self::assertSame(MissingReason::NeverJudged, $missing['Legal, finished: acidity, 3.5 g/L as tartaric'], 'an acidity to 8.2 says nothing of one to 7.0');
-        $this->get('/readings/' . Measurement::query()->firstOrFail()->id)->assertSee('a laboratory in town')->assertSee('certificate A-17');
+        self::assertSame(
+            MissingReason::NeverJudged,
+            $missing['Legal, finished: acidity, 3.5 g/L as tartaric'],
+            'an acidity to 8.2 says nothing of one to 7.0',
+        );
+        $this->get('/readings/' . Measurement::query()->firstOrFail()->id)
+            ->assertSee('a laboratory in town')
+            ->assertSee('certificate A-17');
     }
 
     public function test_an_acidity_from_elsewhere_is_typed_and_shown_in_the_unit_of_the_trade(): void
     {
         // 24 °SH are 60 meq/L: by 90.079 g/mol of lactic and 75.04 g of tartaric acid an equivalent, 5.40 and 4.50 g/L.
-        $this->tells('WW-0001', ['of' => 'titratable-acidity|8.2 per L', 'values' => '24; 24,2', 'expanded_u' => '1', 'acidity_unit' => 'soxhlet_henkel', 'stage' => 'finished', 'measured_by' => 'the dairy', 'measured_with' => 'titration'])->assertSessionHasNoErrors();
+        $this->tells('WW-0001', [
+            'of' => 'titratable-acidity|8.2 per L',
+            'values' => '24; 24,2',
+            'expanded_u' => '1',
+            'acidity_unit' => 'soxhlet_henkel',
+            'stage' => 'finished',
+            'measured_by' => 'the dairy',
+            'measured_with' => 'titration',
+        ])->assertSessionHasNoErrors();
 
         $reading = Measurement::query()->sole();
         self::assertEqualsWithDelta([4.5026, 4.5401], $reading->replicates->pluck('value')->all(), 0.0005);
         self::assertEqualsWithDelta(0.1876, $reading->replicates->firstOrFail()->expanded_u, 0.0001);
         $this->get("/readings/$reading->id")->assertSeeInOrder(['24.00', '± 1.00', 'titratable acidity, °SH', '24.00 °SH', '24.20 °SH']);
-        $this->get("/batches/{$this->batch('WW-0001')->id}")->assertSeeInOrder(['24.00', '± 1.00', 'titratable acidity (to pH 8.2, per litre), °SH']);
+        $this->get("/batches/{$this->batch('WW-0001')->id}")->assertSeeInOrder([
+            '24.00',
+            '± 1.00',
+            'titratable acidity (to pH 8.2, per litre), °SH',
+        ]);
         $this->get('/batches')->assertSee('24.00 °SH');
-        $this->get("/measure/{$this->batch('WW-0001')->id}/other?corrects=$reading->id")->assertSee('24; 24.2')->assertSee('value="soxhlet_henkel" selected', false);
+        $this->get("/measure/{$this->batch('WW-0001')->id}/other?corrects=$reading->id")
+            ->assertSee('24; 24.2')
+            ->assertSee('value="soxhlet_henkel" selected', false);
     }
 
     public function test_bound_sulfite_is_told_of_one_sample_and_one_method(): void
@@ -79,7 +145,10 @@ final class OtherTest extends BenchTestCase
         $told = ['stage' => 'finished', 'measured_by' => 'a laboratory', 'expanded_u' => '3', 'drawn_at' => '2026-11-25T09:50'];
         $this->tells('WW-0001', [...$told, 'of' => 'free-so2|', 'values' => '28', 'so2_method' => 'iodine'])->assertSessionHasNoErrors();
         $free = Measurement::query()->sole();
-        $this->get("/readings/$free->id")->assertSee('iodine titration (OIV-MA-AS323-04B)')->assertSee('free SO₂ of a red wine reads high')->assertDontSee('mg/L bound');
+        $this->get("/readings/$free->id")
+            ->assertSee('iodine titration (OIV-MA-AS323-04B)')
+            ->assertSee('free SO₂ of a red wine reads high')
+            ->assertDontSee('mg/L bound');
         $joined = [...$told, 'of' => 'total-so2|', 'joins' => (string) $free->occasion_id];
         $this->tells('WW-0001', [...$joined, 'values' => '90', 'so2_method' => 'aspiration'])->assertSessionHasNoErrors();
         $this->get("/readings/$free->id")->assertDontSee('mg/L bound');
@@ -87,13 +156,28 @@ final class OtherTest extends BenchTestCase
         $this->tells('WW-0001', [...$joined, 'values' => '92', 'expanded_u' => '4', 'so2_method' => 'iodine'])->assertSessionHasNoErrors();
         $this->get("/readings/$free->id")->assertSee('64 mg/L bound ± 5: total 92 and free 28 mg/L, both by iodine titration');
 
-        $this->tells('WW-0001', [...$told, 'of' => 'free-so2|', 'joins' => (string) $free->occasion_id, 'values' => '95', 'so2_method' => 'aspiration'])->assertSessionHasNoErrors();
-        $this->get('/readings/' . Measurement::query()->max('id'))->assertSee('Contradiction.')->assertSee('Free cannot be above total');
+        $this->tells('WW-0001', [
+            ...$told,
+            'of' => 'free-so2|',
+            'joins' => (string) $free->occasion_id,
+            'values' => '95',
+            'so2_method' => 'aspiration',
+        ])->assertSessionHasNoErrors();
+        $this->get('/readings/' . Measurement::query()->max('id'))
+            ->assertSee('Contradiction.')
+            ->assertSee('Free cannot be above total');
     }
 
     public function test_a_source_that_a_lead_named_proves_with_its_uncertainty_until_it_is_taken_back(): void
     {
-        $told = ['of' => 'alcohol|at 20 °C', 'values' => '12,4', 'stage' => 'finished', 'measured_by' => 'a laboratory in town', 'measured_with' => 'distillation', 'expanded_u' => '0,2'];
+        $told = [
+            'of' => 'alcohol|at 20 °C',
+            'values' => '12,4',
+            'stage' => 'finished',
+            'measured_by' => 'a laboratory in town',
+            'measured_with' => 'distillation',
+            'expanded_u' => '0,2',
+        ];
         $source = ['name' => 'A laboratory in town', 'measurand' => 'alcohol', 'is_named' => '1', 'reason' => 'accredited for it'];
         $this->post('/sources', [...$source, 'form' => self::formId()])->assertForbidden();
         $this->names([...$source, 'reason' => ''])->assertSessionHasErrors('reason');
@@ -116,8 +200,17 @@ final class OtherTest extends BenchTestCase
 
     public function test_a_hydrometer_reading_is_given_at_20_degrees_and_as_it_was_read(): void
     {
-        $told = ['of' => 'relative-density|20/20', 'values' => '1,048; 1,048', 'hydrometer_c' => '26', 'stage' => 'underway', 'measured_by' => 'Oda', 'measured_with' => 'hydrometer'];
-        $this->tells('WW-0001', [...$told, 'hydrometer_c' => '45'])->assertSessionHasErrors(['hydrometer_c' => 'Read a hydrometer between 10 and 30 °C. Bring the sample closer to 20 °C and read it again.']);
+        $told = [
+            'of' => 'relative-density|20/20',
+            'values' => '1,048; 1,048',
+            'hydrometer_c' => '26',
+            'stage' => 'underway',
+            'measured_by' => 'Oda',
+            'measured_with' => 'hydrometer',
+        ];
+        $this->tells('WW-0001', [...$told, 'hydrometer_c' => '45'])->assertSessionHasErrors([
+            'hydrometer_c' => 'Read a hydrometer between 10 and 30 °C. Bring the sample closer to 20 °C and read it again.',
+        ]);
         $this->tells('WW-0001', [...$told, 'of' => 'alcohol|at 20 °C', 'values' => '12'])->assertSessionHasErrors('hydrometer_c');
         $this->tells('WW-0001', $told)->assertSessionHasNoErrors();
 
@@ -128,23 +221,49 @@ final class OtherTest extends BenchTestCase
 
     public function test_another_quantity_is_corrected_by_an_entry_with_a_reason_and_the_first_stays(): void
     {
-        $told = ['of' => 'alcohol|at 20 °C', 'values' => '21,4', 'stage' => 'finished', 'measured_by' => 'us', 'measured_with' => 'distillation', 'drawn_at' => '2026-11-25T09:40', 'measured_at' => '2026-11-25T09:50'];
+        $told = [
+            'of' => 'alcohol|at 20 °C',
+            'values' => '21,4',
+            'stage' => 'finished',
+            'measured_by' => 'us',
+            'measured_with' => 'distillation',
+            'drawn_at' => '2026-11-25T09:40',
+            'measured_at' => '2026-11-25T09:50',
+        ];
         $this->tells('WW-0001', $told)->assertSessionHasNoErrors();
         $first = Measurement::query()->sole();
         $this->get("/readings/$first->id/correction")->assertRedirect("/measure/{$this->batch('WW-0001')->id}/other?corrects=$first->id");
-        $this->get("/measure/{$this->batch('WW-0001')->id}/other?corrects=$first->id")->assertOk()->assertSee('value="21.4"', false)->assertSee('stays on record');
+        $this->get("/measure/{$this->batch('WW-0001')->id}/other?corrects=$first->id")
+            ->assertOk()
+            ->assertSee('value="21.4"', false)
+            ->assertSee('stays on record');
 
-        $this->tells('WW-0001', [...$told, 'values' => '12,4', 'corrects' => $first->id])->assertSessionHasErrors(['reason' => 'Give a reason for the correction.']);
-        $this->tells('WW-0001', [...$told, 'values' => '12,4', 'corrects' => $first->id, 'reason' => 'digits were swapped'])->assertSessionHasNoErrors();
+        $this->tells('WW-0001', [...$told, 'values' => '12,4', 'corrects' => $first->id])->assertSessionHasErrors([
+            'reason' => 'Give a reason for the correction.',
+        ]);
+        $this->tells('WW-0001', [
+            ...$told,
+            'values' => '12,4',
+            'corrects' => $first->id,
+            'reason' => 'digits were swapped',
+        ])->assertSessionHasNoErrors();
 
         $second = Measurement::query()->orderByDesc('id')->firstOrFail();
-        self::assertSame([$first->id, $first->occasion_id, 12.4], [$second->supersedes_id, $second->occasion_id, $second->replicates->firstOrFail()->value]);
-        self::assertSame(12.4, (float) LimitOutcome::query()->where('name', 'Legal, finished: alcohol, US')->orderByDesc('id')->firstOrFail()->value);
+        self::assertSame(
+            [$first->id, $first->occasion_id, 12.4],
+            [$second->supersedes_id, $second->occasion_id, $second->replicates->firstOrFail()->value],
+        );
+        self::assertSame(
+            12.4,
+            (float) LimitOutcome::query()->where('name', 'Legal, finished: alcohol, US')->orderByDesc('id')->firstOrFail()->value,
+        );
         $this->get("/readings/$first->id")->assertSee('A newer entry replaces this one.');
         $this->tells('WW-0001', [...$told, 'corrects' => $first->id, 'reason' => 'again'])->assertSessionHasErrors('reason');
 
         $this->flushSession();
-        $this->actingAs($this->people['second'])->get("/measure/{$this->batch('WW-0001')->id}/other?corrects=$second->id")->assertForbidden();
+        $this->actingAs($this->people['second'])
+            ->get("/measure/{$this->batch('WW-0001')->id}/other?corrects=$second->id")
+            ->assertForbidden();
         $this->tells('WW-0001', [...$told, 'corrects' => $second->id, 'reason' => 'not mine'])->assertSessionHasErrors('reason');
         self::assertSame(2, Measurement::query()->count());
         self::assertNull(LedgerCheck::run()['difference']);
@@ -177,9 +296,13 @@ final class OtherTest extends BenchTestCase
 
     public function test_for_pierced_food_a_round_bulb_stands_last_and_says_why(): void
     {
-        $this->get("/measure/{$this->batch()->id}")->assertOk()->assertDontSee('not for this method');
+        $this->get("/measure/{$this->batch()->id}")
+            ->assertOk()
+            ->assertDontSee('not for this method');
         $sausage = $this->brew('fermented-sausage', 'SA-0009', '2026-11-25T09:00', 'Fermented, then kept cold');
-        $this->get("/measure/$sausage->id")->assertOk()->assertSee('not for this method: it asks for a spear tip');
+        $this->get("/measure/$sausage->id")
+            ->assertOk()
+            ->assertSee('not for this method: it asks for a spear tip');
     }
 
     /** @return iterable<string, array{array<string, string>, string}> */
@@ -190,8 +313,14 @@ final class OtherTest extends BenchTestCase
         yield 'impossible' => [['values' => '180'], 'values'];
         yield 'a unit of something else' => [['unit' => 'kg'], 'unit'];
         yield 'an acidity in no unit' => [['of' => 'titratable-acidity|8.2 per L', 'values' => '7'], 'acidity_unit'];
-        yield 'an acidity per kilogram for one per litre' => [['of' => 'titratable-acidity|8.2 per L', 'values' => '7', 'acidity_unit' => 'lactic_g_per_kg'], 'acidity_unit'];
-        yield 'an acidity in two units' => [['of' => 'titratable-acidity|8.2 per L', 'values' => '7', 'acidity_unit' => 'lactic_g_per_l', 'unit' => 'mg/L'], 'unit'];
+        yield 'an acidity per kilogram for one per litre' => [
+            ['of' => 'titratable-acidity|8.2 per L', 'values' => '7', 'acidity_unit' => 'lactic_g_per_kg'],
+            'acidity_unit',
+        ];
+        yield 'an acidity in two units' => [
+            ['of' => 'titratable-acidity|8.2 per L', 'values' => '7', 'acidity_unit' => 'lactic_g_per_l', 'unit' => 'mg/L'],
+            'unit',
+        ];
         yield 'a sugar per kilogram, which takes a density' => [['of' => 'sugar|', 'values' => '7', 'unit' => 'g/kg'], 'unit'];
         yield 'a sulfur dioxide by no method' => [['of' => 'free-so2|', 'values' => '30'], 'so2_method'];
         yield 'nobody' => [['measured_by' => ''], 'measured_by'];
@@ -205,7 +334,14 @@ final class OtherTest extends BenchTestCase
     #[DataProvider('slips')]
     public function test_a_wrong_entry_is_reported_at_its_field_and_nothing_is_saved(array $typed, string $field): void
     {
-        $this->tells('WW-0001', ['of' => 'alcohol|at 20 °C', 'values' => '12', 'stage' => 'finished', 'measured_by' => 'us', 'measured_with' => 'hydrometer', ...$typed])->assertSessionHasErrors($field);
+        $this->tells('WW-0001', [
+            'of' => 'alcohol|at 20 °C',
+            'values' => '12',
+            'stage' => 'finished',
+            'measured_by' => 'us',
+            'measured_with' => 'hydrometer',
+            ...$typed,
+        ])->assertSessionHasErrors($field);
 
         self::assertSame(0, Measurement::query()->count());
     }
@@ -234,10 +370,23 @@ final class OtherTest extends BenchTestCase
     private function read(string $place, float $ph, ?int $joins): Measurement
     {
         $batch = $this->batch('KR-0001');
-        $this->post("/measure/$batch->id/drafts", ['pair' => $this->pair()->id, 'thermometer' => $this->thermometer()->id, 'stage' => Stage::Equilibrium->value, 'place' => $place, 'source' => 'typed', 'joins' => $joins ?? '', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post("/measure/$batch->id/drafts", [
+            'pair' => $this->pair()->id,
+            'thermometer' => $this->thermometer()->id,
+            'stage' => Stage::Equilibrium->value,
+            'place' => $place,
+            'source' => 'typed',
+            'joins' => $joins ?? '',
+            'form' => self::formId(),
+        ])->assertSessionHasNoErrors();
         $draft = MeasurementDraft::query()->orderByDesc('id')->firstOrFail();
         foreach ([1, 2] as $portion) {
-            $this->post("/drafts/$draft->id/replicates", ['mv' => (string) $this->shown($ph), 'celsius' => '21.4', 'watched_s' => '60', 'form' => self::formId()])->assertSessionHasNoErrors();
+            $this->post("/drafts/$draft->id/replicates", [
+                'mv' => (string) $this->shown($ph),
+                'celsius' => '21.4',
+                'watched_s' => '60',
+                'form' => self::formId(),
+            ])->assertSessionHasNoErrors();
         }
         $this->post("/drafts/$draft->id/reading", ['form' => self::formId()])->assertSessionHasNoErrors();
 
@@ -249,6 +398,10 @@ final class OtherTest extends BenchTestCase
     {
         $batch = $this->batch($code);
 
-        return $this->post("/measure/$batch->id/other", ['place' => $batch->product->method->places[0], 'form' => self::formId(), ...$typed]);
+        return $this->post("/measure/$batch->id/other", [
+            'place' => $batch->product->method->places[0],
+            'form' => self::formId(),
+            ...$typed,
+        ]);
     }
 }

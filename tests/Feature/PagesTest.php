@@ -21,7 +21,9 @@ use Rheacid\Models\Round;
 use Rheacid\Models\Verification;
 use Rheacid\Shelf\NewThing;
 
-/** No page reads a history: on a plant with ten times the past every page asks the same number of questions, and gets as much as it shows. */
+/**
+ * No page reads a history: on a plant with ten times the past every page asks the same number of questions, and gets as much as it shows.
+ */
 final class PagesTest extends BenchTestCase
 {
     private const TIMES = 10;
@@ -35,10 +37,36 @@ final class PagesTest extends BenchTestCase
     /** Rows that a page may have the database look through beyond those of the small plant: the pages of its lists, by their keys. */
     private const EXAMINED = 6000;
 
-    /** Tables that are not multiplied: what stands on the bench and how it is judged, what there is once, and the board and the search, which are computed. */
+    /**
+     * Tables that are not multiplied: what stands on the bench and how it is judged, what there is once, and the board and the search,
+     * which are computed.
+     */
     private const ONCE = [
-        'assignments', 'bench_cells', 'bench_cups', 'bench_electrodes', 'bench_thermometers', 'electrodes', 'meters', 'pairs', 'partings', 'thermometers', 'thermometer_services', 'policy_assignments',
-        'methods', 'policies', 'product_limits', 'products', 'site_elevations', 'sites', 'board', 'found_things', 'found_terms', 'found_spellings', 'migrations', 'recording_gate', 'waits',
+        'assignments',
+        'bench_cells',
+        'bench_cups',
+        'bench_electrodes',
+        'bench_thermometers',
+        'electrodes',
+        'meters',
+        'pairs',
+        'partings',
+        'thermometers',
+        'thermometer_services',
+        'policy_assignments',
+        'methods',
+        'policies',
+        'product_limits',
+        'products',
+        'site_elevations',
+        'sites',
+        'board',
+        'found_things',
+        'found_terms',
+        'found_spellings',
+        'migrations',
+        'recording_gate',
+        'waits',
     ];
 
     /** Where a table is not numbered by id. */
@@ -86,13 +114,27 @@ final class PagesTest extends BenchTestCase
     /** @return list<string> */
     private static function board(): array
     {
-        return array_values(DB::table('board')->orderBy('part')->orderBy('thing_id')->get()->map(static fn(object $row): string => json_encode($row, JSON_THROW_ON_ERROR))->all());
+        return array_values(
+            DB::table('board')
+                ->orderBy('part')
+                ->orderBy('thing_id')
+                ->get()
+                ->map(static fn(object $row): string => json_encode($row, JSON_THROW_ON_ERROR))
+                ->all(),
+        );
     }
 
     /** @return list<string> */
     private static function found(): array
     {
-        return array_values(DB::table('found_things')->orderBy('part')->orderBy('thing_id')->get()->map(static fn(object $row): string => json_encode($row, JSON_THROW_ON_ERROR))->all());
+        return array_values(
+            DB::table('found_things')
+                ->orderBy('part')
+                ->orderBy('thing_id')
+                ->get()
+                ->map(static fn(object $row): string => json_encode($row, JSON_THROW_ON_ERROR))
+                ->all(),
+        );
     }
 
     /** @return array<string, array{int, int, int}> queries, rows sent, and rows looked through, by page */
@@ -121,7 +163,9 @@ final class PagesTest extends BenchTestCase
 
     private static function counted(string $what): int
     {
-        return (int) array_sum(array_map(static fn(\stdClass $row): int => (int) $row->Value, DB::select("SHOW SESSION STATUS LIKE '$what'")));
+        return (int) array_sum(
+            array_map(static fn(\stdClass $row): int => (int) $row->Value, DB::select("SHOW SESSION STATUS LIKE '$what'")),
+        );
     }
 
     /** @return array<string, string> every page that is looked at, by its route; one whose parameter is not known here fails */
@@ -152,8 +196,19 @@ final class PagesTest extends BenchTestCase
         $pages = [];
         foreach (Route::getRoutes()->getRoutes() as $route) {
             // A log is shown to nobody but who uploaded it, and holds no more than its own points.
-            if (in_array('GET', $route->methods(), true) && in_array('auth', $route->gatherMiddleware(), true) && !str_starts_with($route->uri(), 'logs/')) {
-                $pages[(string) $route->getName()] = '/' . preg_replace_callback('/\{(\w+)\}/', static fn(array $match): string => (string) ($known[$match[1]] ?? self::fail("No example of {$match[1]} for {$route->uri()}.")), $route->uri());
+            if (
+                in_array('GET', $route->methods(), true)
+                && in_array('auth', $route->gatherMiddleware(), true)
+                && !str_starts_with($route->uri(), 'logs/')
+            ) {
+                $pages[(string) $route->getName()]
+                    = '/'
+                    . preg_replace_callback(
+                        '/\{(\w+)\}/',
+                        static fn(array $match): string => (string) ($known[$match[1]]
+                            ?? self::fail("No example of {$match[1]} for {$route->uri()}.")),
+                        $route->uri(),
+                    );
             }
         }
         $pages['find.many'] = '/find?q=ch';
@@ -184,23 +239,40 @@ final class PagesTest extends BenchTestCase
             for ($copy = 1; $copy < self::TIMES; $copy++) {
                 $apart = $copy * self::APART;
                 $columns = $schema->getColumnListing($table);
-                $values = array_map(static fn(string $column): string => match (true) {
-                    $column === $number => "`$column` + $apart",
-                    $column === 'open_pair_id' => 'null',
-                    $column === 'immersion_id' => "immersion_id + $apart",
-                    in_array($column, ['username', 'uuid'], true) => "concat(`$column`, '$copy')",
-                    in_array($column, ['hash', 'code_sha256'], true) => "sha2(concat(`$column`, '$copy'), 256)",
-                    $column === 'idempotency_key' => "concat(lpad('$copy', 4, '0'), substr(idempotency_key, 5))",
-                    isset($foreign[$column]) && in_array($foreign[$column], $tables, true) => "`$column` + $apart",
-                    $column === 'code' => "concat(code, '/$copy')",
-                    $column === 'series' => "concat(lpad('$copy', 4, '0'), substr(series, 5))",
-                    default => "`$column`",
-                }, $columns);
-                $owner->statement("insert into `$table` (" . implode(', ', array_map(static fn(string $column): string => "`$column`", $columns)) . ') select ' . implode(', ', $values) . " from `$table` where $number < " . self::APART);
+                $values = array_map(
+                    static fn(string $column): string => match (true) {
+                        $column === $number => "`$column` + $apart",
+                        $column === 'open_pair_id' => 'null',
+                        $column === 'immersion_id' => "immersion_id + $apart",
+                        in_array($column, ['username', 'uuid'], true) => "concat(`$column`, '$copy')",
+                        in_array($column, ['hash', 'code_sha256'], true) => "sha2(concat(`$column`, '$copy'), 256)",
+                        $column === 'idempotency_key' => "concat(lpad('$copy', 4, '0'), substr(idempotency_key, 5))",
+                        isset($foreign[$column]) && in_array($foreign[$column], $tables, true) => "`$column` + $apart",
+                        $column === 'code' => "concat(code, '/$copy')",
+                        $column === 'series' => "concat(lpad('$copy', 4, '0'), substr(series, 5))",
+                        default => "`$column`",
+                    },
+                    $columns,
+                );
+                $owner->statement(
+                    "insert into `$table` ("
+                        . implode(', ', array_map(static fn(string $column): string => "`$column`", $columns))
+                        . ') select '
+                        . implode(', ', $values)
+                        . " from `$table` where $number < "
+                        . self::APART,
+                );
             }
         }
-        $owner->table('batch_events')->where('id', '>', self::APART)->update(['state' => 'closed']);
-        $owner->statement("insert into lot_events (lot_id, kind, at, person_id) select id, 'discarded', '2026-11-24 09:00:00', (select min(id) from people) from lots where id > " . self::APART);
+        $owner
+            ->table('batch_events')
+            ->where('id', '>', self::APART)
+            ->update(['state' => 'closed']);
+        $owner->statement(
+            "insert into lot_events (lot_id, kind, at, person_id) select id, 'discarded', '2026-11-24 09:00:00', (select min(id) from "
+                . "people) from lots where id > "
+                . self::APART,
+        );
         $owner->statement('SET FOREIGN_KEY_CHECKS = 1');
     }
 }

@@ -57,7 +57,11 @@ final class ParallelTest extends BenchTestCase
             $this->openRun(by: $writer % 2 === 0 ? $this->people['checker'] : $this->people['second']);
         });
 
-        self::assertSame(1, count(array_filter($statuses, static fn(int $status): bool => $status === 0)), 'the others were told who holds it');
+        self::assertSame(
+            1,
+            count(array_filter($statuses, static fn(int $status): bool => $status === 0)),
+            'the others were told who holds it',
+        );
         self::assertSame(1, DB::table('calibration_runs')->whereNotNull('open_pair_id')->count());
         self::assertNull(LedgerCheck::run()['difference']);
     }
@@ -65,7 +69,13 @@ final class ParallelTest extends BenchTestCase
     public function test_of_a_release_and_a_sample_at_the_same_moment_one_comes_first_and_the_other_is_refused(): void
     {
         $batch = $this->batch();
-        $this->actingAs($this->people['checker'])->post("/batches/$batch->id/answers", ['condition' => $batch->load(Batch::JUDGED)->asks()[0], 'answer' => 'no', 'form' => (string) Str::uuid()])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['checker'])
+            ->post("/batches/$batch->id/answers", [
+                'condition' => $batch->load(Batch::JUDGED)->asks()[0],
+                'answer' => 'no',
+                'form' => (string) Str::uuid(),
+            ])
+            ->assertSessionHasNoErrors();
         foreach ([0, 79_200] as $later) {
             $this->wait($later);
             $this->calibrate();
@@ -78,7 +88,10 @@ final class ParallelTest extends BenchTestCase
         });
 
         self::assertSame(1, count(array_filter($statuses, static fn(int $status): bool => $status === 0)));
-        self::assertSame($this->batch()->state() === BatchState::Released ? 0 : 1, MeasurementDraft::query()->whereNotNull('open_pair_id')->count());
+        self::assertSame(
+            $this->batch()->state() === BatchState::Released ? 0 : 1,
+            MeasurementDraft::query()->whereNotNull('open_pair_id')->count(),
+        );
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
@@ -108,13 +121,17 @@ final class ParallelTest extends BenchTestCase
                 }
             }
             usleep(200_000);
-            DB::connection('owner')->table('recording_gate')->update(['closed_at' => '2026-11-25 10:00:00.000']);
+            DB::connection('owner')
+                ->table('recording_gate')
+                ->update(['closed_at' => '2026-11-25 10:00:00.000']);
             file_put_contents(storage_path('framework/closed'), (string) CareEvent::query()->count());
             usleep(200_000);
         });
         $closed = (int) file_get_contents(storage_path('framework/closed'));
         unlink(storage_path('framework/closed'));
-        DB::connection('owner')->table('recording_gate')->update(['closed_at' => null]);
+        DB::connection('owner')
+            ->table('recording_gate')
+            ->update(['closed_at' => null]);
 
         self::assertSame($closed, CareEvent::query()->count());
         self::assertGreaterThan(3, $closed);
@@ -126,19 +143,30 @@ final class ParallelTest extends BenchTestCase
         $this->calibrate();
         $this->begin();
 
-        self::assertContains("{$this->people['checker']->name} is measuring it now. Wait until that is finished.", Outlet::of($this->batch())->blocks);
+        self::assertContains(
+            "{$this->people['checker']->name} is measuring it now. Wait until that is finished.",
+            Outlet::of($this->batch())->blocks,
+        );
     }
 
     private function soak(string $note, IdempotencyKey $form): CareEvent
     {
-        return Recording::once($this->people['checker'], $form, 'care', CareEvent::class, fn(Entry $entry): CareEvent => $entry->add(new CareEvent([
-            'electrode_id' => $this->pair('E-05')->electrode_id,
-            'kind' => 'soak',
-            'at' => $entry->at,
-            'until_at' => $entry->at->addHours(2),
-            'note' => $note,
-            'person_id' => $entry->by->id,
-        ])));
+        return Recording::once(
+            $this->people['checker'],
+            $form,
+            'care',
+            CareEvent::class,
+            fn(Entry $entry): CareEvent => $entry->add(
+                new CareEvent([
+                    'electrode_id' => $this->pair('E-05')->electrode_id,
+                    'kind' => 'soak',
+                    'at' => $entry->at,
+                    'until_at' => $entry->at->addHours(2),
+                    'note' => $note,
+                    'person_id' => $entry->by->id,
+                ]),
+            ),
+        );
     }
 
     /**

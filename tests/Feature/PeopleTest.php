@@ -23,7 +23,9 @@ final class PeopleTest extends BenchTestCase
         $this->post('/sign-out');
 
         $this->enters(['one_time_code' => 'AAAA-AAAA-AAAA'])->assertSessionHasErrors('one_time_code');
-        $this->enters(['one_time_code' => $code, 'passphrase' => 'short', 'passphrase_confirmation' => 'short'])->assertSessionHasErrors('passphrase');
+        $this->enters(['one_time_code' => $code, 'passphrase' => 'short', 'passphrase_confirmation' => 'short'])->assertSessionHasErrors(
+            'passphrase',
+        );
         $this->enters(['one_time_code' => $code, 'passphrase_confirmation' => 'something else'])->assertSessionHasErrors('passphrase');
         $this->enters(['one_time_code' => $code, 'pin' => '12345'])->assertSessionHasErrors('pin');
         $this->enters(['one_time_code' => strtolower(str_replace('-', ' ', $code))])->assertRedirect('/');
@@ -34,7 +36,10 @@ final class PeopleTest extends BenchTestCase
         $this->post('/sign-in', ['username' => 'runa', 'passphrase' => 'three words and a comma'])->assertRedirect('/');
         self::assertNull(LedgerCheck::run()['difference']);
         foreach (['three words and a comma', '246810', str_replace('-', '', $code)] as $secret) {
-            self::assertStringNotContainsString($secret, (string) json_encode([DB::table('ledger')->get(), DB::table('access_log')->get(), DB::table('idempotency_keys')->get()]));
+            self::assertStringNotContainsString(
+                $secret,
+                (string) json_encode([DB::table('ledger')->get(), DB::table('access_log')->get(), DB::table('idempotency_keys')->get()]),
+            );
         }
     }
 
@@ -69,10 +74,18 @@ final class PeopleTest extends BenchTestCase
         for ($i = 0; $i < 120; $i++) {
             $id = DB::table('people')->insertGetId(['name' => sprintf('Aaron %03d', $i), 'invented' => true]);
             DB::table('credentials')->insert(['person_id' => $id, 'username' => "aaron$i", 'passphrase' => 'x']);
-            DB::table('appointments')->insert(['person_id' => $id, 'role' => 'checker', 'enabled' => false, 'at' => now()->format('Y-m-d H:i:s.v'), 'appointed_by_id' => $id]);
+            DB::table('appointments')->insert([
+                'person_id' => $id,
+                'role' => 'checker',
+                'enabled' => false,
+                'at' => now()->format('Y-m-d H:i:s.v'),
+                'appointed_by_id' => $id,
+            ]);
         }
 
-        $this->actingAs($this->people['lead'])->post('/people', ['name' => 'Other', 'username' => 'Pérrin', 'role' => 'checker', 'form' => self::formId()])->assertSessionHasErrors('username');
+        $this->actingAs($this->people['lead'])
+            ->post('/people', ['name' => 'Other', 'username' => 'Pérrin', 'role' => 'checker', 'form' => self::formId()])
+            ->assertSessionHasErrors('username');
         $this->appoints('second', ['role' => 'lead', 'enabled' => '1']);
         $this->appoints('second', ['role' => 'lead']);
         $this->get('/people')->assertSee('Aaron 000')->assertDontSee('Oda Venn')->assertSee('rel="next"', false);
@@ -86,7 +99,9 @@ final class PeopleTest extends BenchTestCase
     public function test_a_name_that_exists_in_other_letters_or_is_none_is_refused(string $username): void
     {
         $before = Person::query()->count();
-        $this->actingAs($this->people['lead'])->post('/people', ['name' => 'Somebody', 'username' => $username, 'role' => 'checker', 'form' => self::formId()])->assertSessionHasErrors('username');
+        $this->actingAs($this->people['lead'])
+            ->post('/people', ['name' => 'Somebody', 'username' => $username, 'role' => 'checker', 'form' => self::formId()])
+            ->assertSessionHasErrors('username');
 
         self::assertSame($before, Person::query()->count());
     }
@@ -122,7 +137,10 @@ final class PeopleTest extends BenchTestCase
     public function test_nobody_changes_themselves_and_one_lead_is_always_left(): void
     {
         $this->actingAs($this->people['lead']);
-        $own = fn(array $more): TestResponse => $this->post("/people/{$this->people['lead']->id}/appointment", [...['role' => 'auditor', 'reason' => 'why not', 'form' => self::formId()], ...$more]);
+        $own = fn(array $more): TestResponse => $this->post("/people/{$this->people['lead']->id}/appointment", [
+            ...['role' => 'auditor', 'reason' => 'why not', 'form' => self::formId()],
+            ...$more,
+        ]);
         $own([])->assertSessionHasErrors('reason');
 
         $this->appoints('second', ['role' => 'lead', 'enabled' => '1']);
@@ -132,9 +150,18 @@ final class PeopleTest extends BenchTestCase
         self::assertSame(Role::Auditor, Person::query()->findOrFail($this->people['lead']->id)->role);
         $this->appoints('checker', ['role' => 'lead', 'enabled' => '1'], by: 'second');
         $this->flushSession();
-        $this->actingAs($this->again('checker'))->post("/people/{$this->people['second']->id}/appointment", ['role' => 'checker', 'enabled' => '1', 'reason' => 'back to the bench', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->actingAs($this->again('checker'))
+            ->post("/people/{$this->people['second']->id}/appointment", [
+                'role' => 'checker',
+                'enabled' => '1',
+                'reason' => 'back to the bench',
+                'form' => self::formId(),
+            ])
+            ->assertSessionHasNoErrors();
         $this->flushSession();
-        $this->actingAs($this->again('second'))->post("/people/{$this->people['checker']->id}/appointment", ['role' => 'checker', 'reason' => 'x', 'form' => self::formId()])->assertForbidden();
+        $this->actingAs($this->again('second'))
+            ->post("/people/{$this->people['checker']->id}/appointment", ['role' => 'checker', 'reason' => 'x', 'form' => self::formId()])
+            ->assertForbidden();
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
@@ -152,7 +179,10 @@ final class PeopleTest extends BenchTestCase
     /** As they are appointed now. */
     public function test_a_list_in_place_of_a_code_is_refused_at_its_field(): void
     {
-        $this->from('/join')->post('/join', ['one_time_code' => ['1e999', ['a' => 'x']]])->assertRedirect('/join')->assertSessionHasErrors('one_time_code');
+        $this->from('/join')
+            ->post('/join', ['one_time_code' => ['1e999', ['a' => 'x']]])
+            ->assertRedirect('/join')
+            ->assertSessionHasErrors('one_time_code');
     }
 
     private function again(string $who): Person
@@ -162,7 +192,9 @@ final class PeopleTest extends BenchTestCase
 
     private function invites(string $username, string $name): string
     {
-        $this->actingAs($this->people['lead'])->post('/people', ['name' => $name, 'username' => $username, 'role' => 'checker', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['lead'])
+            ->post('/people', ['name' => $name, 'username' => $username, 'role' => 'checker', 'form' => self::formId()])
+            ->assertSessionHasNoErrors();
         $told = session('code');
         self::assertIsArray($told);
         $this->get('/people')->assertSee($told['code']);
@@ -174,13 +206,20 @@ final class PeopleTest extends BenchTestCase
     /** @param array<string, string> $typed */
     private function enters(array $typed): TestResponse
     {
-        return $this->from('/join')->post('/join', ['passphrase' => 'three words and a comma', 'passphrase_confirmation' => 'three words and a comma', 'pin' => '246810', ...$typed]);
+        return $this->from('/join')->post('/join', [
+            'passphrase' => 'three words and a comma',
+            'passphrase_confirmation' => 'three words and a comma',
+            'pin' => '246810',
+            ...$typed,
+        ]);
     }
 
     /** @param array<string, string> $typed */
     private function appoints(string $who, array $typed, string $by = 'lead'): void
     {
         $this->flushSession();
-        $this->actingAs($this->again($by))->post("/people/{$this->people[$who]->id}/appointment", ['reason' => 'told by a test', 'form' => self::formId(), ...$typed])->assertSessionHasNoErrors();
+        $this->actingAs($this->again($by))
+            ->post("/people/{$this->people[$who]->id}/appointment", ['reason' => 'told by a test', 'form' => self::formId(), ...$typed])
+            ->assertSessionHasNoErrors();
     }
 }

@@ -59,7 +59,9 @@ final class ReadyTest extends BenchTestCase
         }
         $this->post("/pairs/{$this->pair()->id}/care", ['act' => 'retired', 'form' => self::formId()])->assertForbidden();
         (new LogCare())($this->people['lead'], IdempotencyKey::own(), $this->pair()->electrode, CareKind::Retired);
-        $this->post("/pairs/{$this->pair()->id}/care", ['act' => 'soak fast', 'form' => self::formId()])->assertSessionHasErrors(['kind' => 'This electrode is retired; its log is closed.']);
+        $this->post("/pairs/{$this->pair()->id}/care", ['act' => 'soak fast', 'form' => self::formId()])->assertSessionHasErrors([
+            'kind' => 'This electrode is retired; its log is closed.',
+        ]);
     }
 
     public function test_what_a_calibration_called_for_stands_on_today_until_it_is_done(): void
@@ -85,19 +87,48 @@ final class ReadyTest extends BenchTestCase
     {
         $pen = $this->pair('L-01');
         $form = ['lot' => 'Q-31', 'reading' => '1280', 'celsius' => '20', 'still' => '1'];
-        $this->post("/cells/$pen->id", [...$form, 'form' => self::formId()])->assertSessionHasErrors(['lot' => 'Bottle Q-31 (pH 4.01): a pH buffer, not a conductivity standard.']);
-        $this->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-29', 'C-02'], 'source' => 'typed', 'answer' => 'asked', 'form' => self::formId()])->assertSessionHasErrors(['lots' => 'Bottle C-02 (conductivity 1413 µS/cm): a conductivity standard, not a pH buffer. Choose a pH buffer that is in date with uses left.']);
+        $this->post("/cells/$pen->id", [...$form, 'form' => self::formId()])->assertSessionHasErrors([
+            'lot' => 'Bottle Q-31 (pH 4.01): a pH buffer, not a conductivity standard.',
+        ]);
+        $this->post("/calibrate/{$this->pair()->id}/runs", [
+            'lots' => ['Q-29', 'C-02'],
+            'source' => 'typed',
+            'answer' => 'asked',
+            'form' => self::formId(),
+        ])->assertSessionHasErrors([
+            'lots'
+                => 'Bottle C-02 (conductivity 1413 µS/cm): a conductivity standard, not a pH buffer. Choose a pH buffer that is in date '
+                    . 'with uses left.',
+        ]);
 
-        $this->post("/cells/$pen->id", [...$form, 'lot' => 'C-03', 'reading' => '11.6 mS/cm', 'form' => self::formId()])->assertRedirect("/cells/$pen->id");
+        $this->post("/cells/$pen->id", [...$form, 'lot' => 'C-03', 'reading' => '11.6 mS/cm', 'form' => self::formId()])->assertRedirect(
+            "/cells/$pen->id",
+        );
         $cell = CellCalibration::query()->sole();
         self::assertEqualsWithDelta(12880 / (11600 / 0.9), $cell->cell_factor, 1e-9, 'by hand: 11.6 mS/cm at 20 °C is 12.889 at 25 °C');
         self::assertSame(4, $this->lot('C-03')->status()->usesLeft);
-        $this->get("/cells/$pen->id")->assertSee('Pass.')->assertSee('ready until');
+        $this->get("/cells/$pen->id")
+            ->assertSee('Pass.')
+            ->assertSee('ready until');
 
-        $this->post("/cells/$pen->id", [...$form, 'lot' => 'C-02', 'reading' => '4.2', 'form' => self::formId()])->assertSessionHasErrors('reading');
-        $this->post("/cells/$pen->id", [...$form, 'lot' => 'C-02', 'reading' => '1300', 'celsius' => '19', 'is_compensated' => '1', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post("/cells/$pen->id", [...$form, 'lot' => 'C-02', 'reading' => '4.2', 'form' => self::formId()])->assertSessionHasErrors(
+            'reading',
+        );
+        $this->post("/cells/$pen->id", [
+            ...$form,
+            'lot' => 'C-02',
+            'reading' => '1300',
+            'celsius' => '19',
+            'is_compensated' => '1',
+            'form' => self::formId(),
+        ])->assertSessionHasNoErrors();
         $line = CellCalibration::query()->orderByDesc('id')->firstOrFail();
-        self::assertEqualsWithDelta((12880 * 0.9 - 1413) / (11600 - 1300), $line->cell_factor, 1e-9, 'through both standards; the pen compensated the second by itself');
+        self::assertEqualsWithDelta(
+            (12880 * 0.9 - 1413) / (11600 - 1300),
+            $line->cell_factor,
+            1e-9,
+            'through both standards; the pen compensated the second by itself',
+        );
         self::assertEqualsWithDelta(1413 - $line->cell_factor * 1300, $line->offset_us, 1e-3);
         $this->get("/cells/$pen->id")->assertSee('and 11600 in 12880 shortly before');
     }
@@ -107,17 +138,27 @@ final class ReadyTest extends BenchTestCase
         $pen = $this->pair('L-01');
         $form = ['lot' => 'C-02', 'reading' => '1280', 'celsius' => '20', 'still' => '1'];
         (new LogCare())($this->people['checker'], IdempotencyKey::own(), $pen->electrode, CareKind::OutOfUse, note: 'cracked');
-        $this->post("/cells/$pen->id", [...$form, 'form' => self::formId()])->assertSessionHasErrors(['pair' => 'L-01 is taken out of use.']);
+        $this->post("/cells/$pen->id", [...$form, 'form' => self::formId()])->assertSessionHasErrors([
+            'pair' => 'L-01 is taken out of use.',
+        ]);
         (new LogCare())($this->people['lead'], IdempotencyKey::own(), $pen->electrode, CareKind::BackInUse);
         (new PartPair())($this->people['checker'], IdempotencyKey::own(), $pen, null);
-        $this->post("/cells/$pen->id", [...$form, 'form' => self::formId()])->assertSessionHasErrors(['pair' => 'L-01 is separated from its meter.']);
+        $this->post("/cells/$pen->id", [...$form, 'form' => self::formId()])->assertSessionHasErrors([
+            'pair' => 'L-01 is separated from its meter.',
+        ]);
 
         self::assertSame(0, CellCalibration::query()->count());
     }
 
     public function test_a_redox_check_gives_an_offset(): void
     {
-        $this->post("/cells/{$this->pair('X-01')->id}", ['lot' => 'N-01', 'reading' => '235', 'celsius' => '25', 'still' => '1', 'form' => self::formId()]);
+        $this->post("/cells/{$this->pair('X-01')->id}", [
+            'lot' => 'N-01',
+            'reading' => '235',
+            'celsius' => '25',
+            'still' => '1',
+            'form' => self::formId(),
+        ]);
 
         $this->get("/cells/{$this->pair('X-01')->id}")->assertSeeInOrder(['Use with care.', '15.0 mV offset', 'against Ag/AgCl 3 M KCl']);
     }
@@ -125,26 +166,54 @@ final class ReadyTest extends BenchTestCase
     public function test_in_any_order_each_buffer_is_recognised_and_takes_its_station(): void
     {
         $this->calibrate();
-        $this->post("/calibrate/{$this->pair()->id}/runs", ['lots' => ['Q-29', 'Q-31', 'Q-35'], 'order' => 'free', 'read_back' => 'R-07', 'source' => 'typed', 'answer' => 'asked', 'form' => self::formId()]);
+        $this->post("/calibrate/{$this->pair()->id}/runs", [
+            'lots' => ['Q-29', 'Q-31', 'Q-35'],
+            'order' => 'free',
+            'read_back' => 'R-07',
+            'source' => 'typed',
+            'answer' => 'asked',
+            'form' => self::formId(),
+        ]);
         $run = CalibrationRun::query()->orderByDesc('id')->firstOrFail();
         foreach (['Q-35', 'Q-31', 'Q-29', 'R-07'] as $station => $code) {
-            $this->post("/runs/$run->id/points", ['station' => $station, 'mv' => (string) $this->shown($this->lot($code)->buffer()->phAt(21)), 'celsius' => '21', 'watched_s' => '60', 'form' => self::formId()])->assertSessionHasNoErrors();
+            $this->post("/runs/$run->id/points", [
+                'station' => $station,
+                'mv' => (string) $this->shown($this->lot($code)->buffer()->phAt(21)),
+                'celsius' => '21',
+                'watched_s' => '60',
+                'form' => self::formId(),
+            ])->assertSessionHasNoErrors();
         }
 
         $calibration = $run->calibration()->firstOrFail();
-        self::assertSame(['Q-35', 'Q-31', 'Q-29', 'R-07'], $calibration->points->map(static fn(CalibrationPoint $point): string => $point->lot->code)->all());
+        self::assertSame(
+            ['Q-35', 'Q-31', 'Q-29', 'R-07'],
+            $calibration->points->map(static fn(CalibrationPoint $point): string => $point->lot->code)->all(),
+        );
         self::assertSame(Verdict::Pass, $calibration->verdict);
         self::assertNotNull($calibration->alkaline_slope_percent);
         $check = ControlCheck::query()->where('calibration_id', $calibration->id)->sole();
         self::assertTrue($check->passed, 'a bottle that was not fitted is an independent check');
-        self::assertEqualsWithDelta($calibration->calibrationFunction()->tell(Signal::mv((float) $check->mv), $check->celsius)->ph, $check->ph, 1e-9);
+        self::assertEqualsWithDelta(
+            $calibration->calibrationFunction()->tell(Signal::mv((float) $check->mv), $check->celsius)->ph,
+            $check->ph,
+            1e-9,
+        );
     }
 
     public function test_a_meter_that_shows_only_ph_may_tell_its_own_slope(): void
     {
         $run = $this->openRun(electrode: 'E-11');
         foreach (['7.02', '4.00', '7.01', '4.01'] as $station => $shown) {
-            $this->post("/runs/$run->id/points", ['station' => $station, 'shown_ph' => $shown, 'celsius' => '21', 'still' => '1', 'shown_slope' => $station === 2 ? '97 %' : '', 'shown_offset' => $station === 2 ? '-4' : '', 'form' => self::formId()])->assertSessionHasNoErrors();
+            $this->post("/runs/$run->id/points", [
+                'station' => $station,
+                'shown_ph' => $shown,
+                'celsius' => '21',
+                'still' => '1',
+                'shown_slope' => $station === 2 ? '97 %' : '',
+                'shown_offset' => $station === 2 ? '-4' : '',
+                'form' => self::formId(),
+            ])->assertSessionHasNoErrors();
         }
 
         $this->get("/calibrations/{$run->calibration()->firstOrFail()->id}")->assertSee('shown by the meter: slope 97.0 %, offset −4.0 mV');
@@ -159,13 +228,25 @@ final class ReadyTest extends BenchTestCase
         self::assertStringContainsString("BEGIN:VCALENDAR\r\n", $calendar);
         self::assertStringContainsString('SUMMARY:Calibrate E-07', $calendar);
         self::assertStringContainsString('DTSTART:20261125T220000Z', $calendar, 'twelve hours after it was calibrated');
-        self::assertMatchesRegularExpression('/DTSTART;VALUE=DATE:20261219\r\n(.+\r\n)*?DTEND;VALUE=DATE:20261220/', $calendar, 'a bottle ends on a day');
+        self::assertMatchesRegularExpression(
+            '/DTSTART;VALUE=DATE:20261219\r\n(.+\r\n)*?DTEND;VALUE=DATE:20261220/',
+            $calendar,
+            'a bottle ends on a day',
+        );
     }
 
     public function test_the_chain_is_intact_after_every_kind_of_record_of_the_shelf(): void
     {
         $this->tapsCare('soak usual');
-        (new PairUp())($this->people['checker'], IdempotencyKey::own(), Meter::query()->where('code', 'M-B')->firstOrFail(), $this->pair()->electrode, 'third', Policy::query()->where('code', 'process')->firstOrFail(), true);
+        (new PairUp())(
+            $this->people['checker'],
+            IdempotencyKey::own(),
+            Meter::query()->where('code', 'M-B')->firstOrFail(),
+            $this->pair()->electrode,
+            'third',
+            Policy::query()->where('code', 'process')->firstOrFail(),
+            true,
+        );
 
         self::assertNull(LedgerCheck::run()['difference']);
     }
@@ -182,7 +263,15 @@ final class ReadyTest extends BenchTestCase
     {
         $run = $this->openRun();
         foreach ([7.016, 4.002, 7.016] as $station => $ph) {
-            $this->post("/runs/$run->id/points", ['station' => $station, 'mv' => (string) $this->shown($ph, 85), 'celsius' => '21', 'still' => '1', 'response_time_s' => '90', 'reason' => 'typed by a test', 'form' => self::formId()])->assertSessionHasNoErrors();
+            $this->post("/runs/$run->id/points", [
+                'station' => $station,
+                'mv' => (string) $this->shown($ph, 85),
+                'celsius' => '21',
+                'still' => '1',
+                'response_time_s' => '90',
+                'reason' => 'typed by a test',
+                'form' => self::formId(),
+            ])->assertSessionHasNoErrors();
         }
     }
 }

@@ -29,26 +29,73 @@ use Rheacid\Rounds\Way;
 final class RightsTest extends BenchTestCase
 {
     /** What somebody signed in may send about themselves. */
-    private const OWN = ['sign-out', 'yourself/code', 'yourself/code/off', 'yourself/passphrase', 'yourself/secrets/passphrase', 'yourself/secrets/pin', 'yourself/sessions/{session}/end', 'hands/{person}'];
+    private const OWN = [
+        'sign-out',
+        'yourself/code',
+        'yourself/code/off',
+        'yourself/passphrase',
+        'yourself/secrets/passphrase',
+        'yourself/secrets/pin',
+        'yourself/sessions/{session}/end',
+        'hands/{person}',
+    ];
 
     /** What is sent by a lead alone; everything else that is sent is a checker's too. */
     private const LEADS = [
-        'batches/{batch}/release', 'batches/{batch}/recall', 'steps/{step}', 'courses/{course}/strikes', 'deviations/{deviation}/disposition', 'keeping/true-time', 'methods/standard/{standard}', 'methods/{method}', 'pairs/{pair}/policy',
-        'people', 'people/{person}/appointment', 'people/{person}/code', 'people/{person}/sign-out', 'policies/{policy}', 'products/import', 'products/import/take', 'products/library/{code}', 'products/{product}', 'products/{product}/drawn',
-        'restorations/{restoration}', 'settings', 'settings/zone', 'sources', 'thermometers/{thermometer}/service', 'verify/elevation',
+        'batches/{batch}/release',
+        'batches/{batch}/recall',
+        'steps/{step}',
+        'courses/{course}/strikes',
+        'deviations/{deviation}/disposition',
+        'keeping/true-time',
+        'methods/standard/{standard}',
+        'methods/{method}',
+        'pairs/{pair}/policy',
+        'people',
+        'people/{person}/appointment',
+        'people/{person}/code',
+        'people/{person}/sign-out',
+        'policies/{policy}',
+        'products/import',
+        'products/import/take',
+        'products/library/{code}',
+        'products/{product}',
+        'products/{product}/drawn',
+        'restorations/{restoration}',
+        'settings',
+        'settings/zone',
+        'sources',
+        'thermometers/{thermometer}/service',
+        'verify/elevation',
     ];
 
     /** What a lead and an auditor read, and what nobody reads but whose it is. */
     private const READ_BY_FEW = ['access', 'system'];
     private const OPENED_BY_LEADS = ['methods/{method}/change', 'products/import', 'products/{product}/change'];
-    private const OPENED_TO_RECORD = ['bench/{pair}', 'measure/{batch}/late', 'measure/{batch}/other', 'measure/{batch}/titration', 'ready/add/{what}', 'ready/import', 'ready/pairing', 'rounds/new'];
+    private const OPENED_TO_RECORD = [
+        'bench/{pair}',
+        'measure/{batch}/late',
+        'measure/{batch}/other',
+        'measure/{batch}/titration',
+        'ready/add/{what}',
+        'ready/import',
+        'ready/pairing',
+        'rounds/new',
+    ];
     private const READ_BY_ITS_OWNER = ['logs/{log}', 'readings/{measurement}/correction'];
 
     public function test_every_route_answers_each_role_as_the_table_says(): void
     {
         $people = [...$this->people, 'gone' => $this->people['second']];
         $this->people['lead']->refresh();
-        Appointment::query()->create(['person_id' => $people['gone']->id, 'role' => Role::Checker, 'enabled' => false, 'reason' => 'for a test', 'at' => now(), 'appointed_by_id' => $people['lead']->id]);
+        Appointment::query()->create([
+            'person_id' => $people['gone']->id,
+            'role' => Role::Checker,
+            'enabled' => false,
+            'reason' => 'for a test',
+            'at' => now(),
+            'appointed_by_id' => $people['lead']->id,
+        ]);
         $wrong = [];
         $asked = 0;
         foreach ($this->routes() as [$method, $url, $uri]) {
@@ -58,7 +105,9 @@ final class RightsTest extends BenchTestCase
                 }
                 $person = Person::query()->findOrFail($people[explode(' ', $role)[0]]->id);
                 $this->flushSession();
-                $answer = $this->actingAs($person)->withSession(['by_pin' => str_ends_with($role, 'by PIN')])->call($method, $url);
+                $answer = $this->actingAs($person)
+                    ->withSession(['by_pin' => str_ends_with($role, 'by PIN')])
+                    ->call($method, $url);
                 $is = match (true) {
                     $role === 'gone' && str_ends_with((string) $answer->headers->get('Location'), '/sign-in') => 'out',
                     $answer->status() === 403 => 'refused',
@@ -71,7 +120,9 @@ final class RightsTest extends BenchTestCase
                         in_array($uri, self::OPENED_BY_LEADS, true) => $role === 'lead',
                         in_array($uri, self::OPENED_TO_RECORD, true) => !str_starts_with($role, 'auditor'),
                         default => true,
-                    } ? 'let' : 'refused',
+                    }
+                    ? 'let'
+                    : 'refused',
                     in_array($uri, self::OWN, true) => 'let',
                     str_starts_with($role, 'auditor'), in_array($uri, self::LEADS, true) && $role !== 'lead' => 'refused',
                     default => 'let',
@@ -93,17 +144,31 @@ final class RightsTest extends BenchTestCase
         $run = $this->openRun();
         $draft = $this->begin(by: $this->people['second'], electrode: 'E-05');
         $log = (new UploadLog())($this->people['checker'], IdempotencyKey::own(), 'a.csv', "1;2;20\n2;2;20", $this->pair(), null);
-        foreach (['second' => ["/runs/$run->id/leave", "/runs/$run->id/points"], 'lead' => ["/runs/$run->id/leave", "/drafts/$draft->id/reading", "/drafts/$draft->id/leave"], 'checker' => ["/drafts/$draft->id/replicates", "/drafts/$draft->id/treatment"]] as $who => $urls) {
+        foreach (
+            [
+                'second' => ["/runs/$run->id/leave", "/runs/$run->id/points"],
+                'lead' => ["/runs/$run->id/leave", "/drafts/$draft->id/reading", "/drafts/$draft->id/leave"],
+                'checker' => ["/drafts/$draft->id/replicates", "/drafts/$draft->id/treatment"],
+            ] as $who => $urls
+        ) {
             foreach ($urls as $url) {
                 $this->flushSession();
-                self::assertContains($this->actingAs($this->people[$who])->post($url, ['form' => self::formId()])->status(), [302, 403], "$who $url");
+                self::assertContains(
+                    $this->actingAs($this->people[$who])
+                        ->post($url, ['form' => self::formId()])
+                        ->status(),
+                    [302, 403],
+                    "$who $url",
+                );
             }
         }
         self::assertTrue($run->refresh()->holder->is($this->people['checker']));
         self::assertSame([RunState::Open, true, 0], [$run->state, $draft->refresh()->isOpen(), Measurement::query()->count()]);
         foreach (['second', 'lead', 'auditor'] as $who) {
             $this->flushSession();
-            $this->actingAs($this->people[$who])->get("/logs/$log->id")->assertNotFound();
+            $this->actingAs($this->people[$who])
+                ->get("/logs/$log->id")
+                ->assertNotFound();
         }
     }
 
@@ -136,7 +201,11 @@ final class RightsTest extends BenchTestCase
                 unset($fields['_token']);
                 foreach ($action === '/sign-out' ? [] : array_keys($fields) as $name) {
                     $sent++;
-                    $status = $this->post($action, [...$fields, 'form' => self::formId(), preg_replace('/\[.*/', '', (string) $name) => [['a' => ['b']]]])->status();
+                    $status = $this->post($action, [
+                        ...$fields,
+                        'form' => self::formId(),
+                        preg_replace('/\[.*/', '', (string) $name) => [['a' => ['b']]],
+                    ])->status();
                     if ($status >= 500) {
                         $broken["$action $name"] = $status;
                     }
@@ -152,7 +221,9 @@ final class RightsTest extends BenchTestCase
     {
         $this->calibrate();
 
-        $this->actingAs($this->people['auditor'])->get("/readings/{$this->measure([4.45, 4.46])->id}/correction")->assertForbidden();
+        $this->actingAs($this->people['auditor'])
+            ->get("/readings/{$this->measure([4.45, 4.46])->id}/correction")
+            ->assertForbidden();
     }
 
     public function test_an_unknown_or_guessed_number_is_not_found(): void
@@ -176,7 +247,12 @@ final class RightsTest extends BenchTestCase
             }
             $page = (string) $this->actingAs($this->people['auditor'])->get($url)->getContent();
             foreach (preg_match_all('/<form[^>]*method="post"[^>]*action="([^"]*)"/', $page, $forms) > 0 ? $forms[1] : [] as $action) {
-                if (!preg_match('#/(sign-out|hands/\d+|yourself/(code|code/off|passphrase|secrets/passphrase|secrets/pin|sessions/\d+/end))$#', $action)) {
+                if (
+                    !preg_match(
+                        '#/(sign-out|hands/\d+|yourself/(code|code/off|passphrase|secrets/passphrase|secrets/pin|sessions/\d+/end))$#',
+                        $action,
+                    )
+                ) {
                     $offered[] = "$url: $action";
                 }
             }
@@ -191,7 +267,11 @@ final class RightsTest extends BenchTestCase
             $response = $method === 'GET' ? $this->actingAs($this->people['lead'])->get($url) : null;
             if ($response?->status() === 200) {
                 self::assertStringContainsString("script-src 'self'", (string) $response->headers->get('Content-Security-Policy'), $url);
-                self::assertDoesNotMatchRegularExpression('/<script(?![^>]*\bsrc=)|<style|\sstyle=|\son[a-z]+=|javascript:/i', (string) $response->getContent(), $url);
+                self::assertDoesNotMatchRegularExpression(
+                    '/<script(?![^>]*\bsrc=)|<style|\sstyle=|\son[a-z]+=|javascript:/i',
+                    (string) $response->getContent(),
+                    $url,
+                );
             }
         }
     }
@@ -203,13 +283,19 @@ final class RightsTest extends BenchTestCase
         $this->immerse('lot_id', $this->lot('Q-29')->id, $run);
         $this->wait(40);
 
-        $fragment = (string) $this->actingAs($this->people['checker'])->get("/runs/{$run->id}/live", ['HX-Request' => 'true'])->assertOk()->getContent();
+        $fragment = (string) $this->actingAs($this->people['checker'])
+            ->get("/runs/{$run->id}/live", ['HX-Request' => 'true'])
+            ->assertOk()
+            ->getContent();
         $page = (string) $this->get("/runs/{$run->id}")->getContent();
 
         self::assertStringContainsString(trim($fragment), $page);
     }
 
-    /** @return list<array{string, string, string}> every route behind the sign-in: method, address with numbers that exist, and as it is written */
+    /**
+     * @return list<array{string, string, string}> every route behind the sign-in: method, address with numbers that exist, and as it is
+     *     written
+     */
     private function routes(?string $number = null): array
     {
         $existing = [
@@ -224,20 +310,79 @@ final class RightsTest extends BenchTestCase
             'session' => 1,
             'portion' => 1,
         ];
-        $existing += ['product' => $this->batch()->product_id, 'method' => $this->batch()->product->method_id, 'code' => 'kombucha', 'standard' => 'slurry', 'calculator' => 'blend', 'deviation' => Deviation::query()->first()->id ?? Deviation::query()->create(['batch_id' => $this->batch()->id, 'limit_name' => 'Mash under way', 'what' => 'for a test', 'at' => now(), 'person_id' => $this->people['checker']->id])->id];
+        $existing += [
+            'product' => $this->batch()->product_id,
+            'method' => $this->batch()->product->method_id,
+            'code' => 'kombucha',
+            'standard' => 'slurry',
+            'calculator' => 'blend',
+            'deviation'
+                => Deviation::query()->first()->id
+                ?? Deviation::query()->create([
+                    'batch_id' => $this->batch()->id,
+                    'limit_name' => 'Mash under way',
+                    'what' => 'for a test',
+                    'at' => now(),
+                    'person_id' => $this->people['checker']->id,
+                ])->id,
+        ];
         $calibration = Calibration::query()->first() ?? $this->calibrate();
         $reading = Measurement::query()->first() ?? $this->measure([4.45, 4.46]);
         $draft = MeasurementDraft::query()->first();
-        $log = LogUpload::query()->first() ?? (new UploadLog())($this->people['checker'], IdempotencyKey::own(), 'a.csv', "1;2;20\n2;2;20", $this->pair(), null);
-        $existing += ['calibration' => $calibration->id, 'run' => $calibration->calibration_run_id, 'measurement' => $reading->id, 'draft' => $draft?->id, 'log' => $log->id];
-        $round = Round::query()->first() ?? app(OpenRound::class)($this->people['checker'], IdempotencyKey::own(), $this->pair(), $this->thermometer(), Way::chosen([$this->batch()->id], CarbonImmutable::now()), true, false);
-        $existing += ['restoration' => (Restoration::query()->first() ?? app(RecordRestoration::class)(CarbonImmutable::now()->subDay(), str_repeat('0', 64), []))->id, 'round' => $round->id, 'stop' => $round->stops()->firstOrFail()->id];
+        $log
+            = LogUpload::query()->first()
+            ?? (new UploadLog())($this->people['checker'], IdempotencyKey::own(), 'a.csv', "1;2;20\n2;2;20", $this->pair(), null);
+        $existing += [
+            'calibration' => $calibration->id,
+            'run' => $calibration->calibration_run_id,
+            'measurement' => $reading->id,
+            'draft' => $draft?->id,
+            'log' => $log->id,
+        ];
+        $round
+            = Round::query()->first()
+            ?? app(OpenRound::class)(
+                $this->people['checker'],
+                IdempotencyKey::own(),
+                $this->pair(),
+                $this->thermometer(),
+                Way::chosen([$this->batch()->id], CarbonImmutable::now()),
+                true,
+                false,
+            );
+        $existing += [
+            'restoration' => (
+                Restoration::query()->first() ?? app(RecordRestoration::class)(CarbonImmutable::now()->subDay(), str_repeat('0', 64), [])
+            )->id,
+            'round' => $round->id,
+            'stop' => $round->stops()->firstOrFail()->id,
+        ];
         $known = ['batch_id' => $this->batch()->id, 'at' => now(), 'person_id' => $this->people['checker']->id];
-        $existing += ['occasion' => $reading->occasion_id, 'step' => (BatchStep::query()->first() ?? BatchStep::query()->create([...$known, 'step' => 'packed', 'entered_at' => now()]))->id, 'course' => (Course::query()->first() ?? Course::query()->create([...$known, 'step' => '', 'point' => 'chamber', 'thermometer_id' => $this->thermometer()->id]))->id];
+        $existing += [
+            'occasion' => $reading->occasion_id,
+            'step' => (BatchStep::query()->first() ?? BatchStep::query()->create([...$known, 'step' => 'packed', 'entered_at' => now()]))
+                ->id,
+            'course' => (
+                Course::query()->first()
+                ?? Course::query()->create([...$known, 'step' => '', 'point' => 'chamber', 'thermometer_id' => $this->thermometer()->id])
+            )->id,
+        ];
         $found = [];
         foreach (Route::getRoutes()->getRoutes() as $route) {
             if (in_array('auth', $route->gatherMiddleware(), true)) {
-                $found[] = [$route->methods()[0], '/' . trim((string) preg_replace_callback('/\{(\w+)\}/', static fn(array $match): string => $number ?? (string) $existing[$match[1]], $route->uri()), '/'), $route->uri()];
+                $found[] = [
+                    $route->methods()[0],
+                    '/'
+                    . trim(
+                        (string) preg_replace_callback(
+                            '/\{(\w+)\}/',
+                            static fn(array $match): string => $number ?? (string) $existing[$match[1]],
+                            $route->uri(),
+                        ),
+                        '/',
+                    ),
+                    $route->uri(),
+                ];
             }
         }
         self::assertGreaterThan(25, count($found));

@@ -30,9 +30,33 @@ final class SampleTreatmentTest extends BenchTestCase
         self::assertSame(0, MeasurementDraft::query()->count());
 
         $method = $sausage->product->method;
-        $form = [...$method->only(['name', 'dilution', 'why', 'portions', 'agree_within_ph', 'matrix_bound_ph', 'low_c', 'high_c', 'settle_window_s']), 'matrix' => 'insertion', 'steps' => implode("\n", $method->steps), 'places' => implode("\n", $method->places), 'needed_places' => implode("\n", $method->neededPlaces()), 'changed_because' => 'the spear is at the maker', 'other_electrodes' => '1', 'form' => self::formId()];
-        $this->actingAs($this->people['lead'])->post("/methods/$method->id", $form)->assertSessionHasNoErrors();
-        DB::connection('owner')->table('products')->where('id', $sausage->product_id)->update(['method_id' => Method::query()->orderByDesc('id')->firstOrFail()->id]);
+        $form = [
+            ...$method->only([
+                'name',
+                'dilution',
+                'why',
+                'portions',
+                'agree_within_ph',
+                'matrix_bound_ph',
+                'low_c',
+                'high_c',
+                'settle_window_s',
+            ]),
+            'matrix' => 'insertion',
+            'steps' => implode("\n", $method->steps),
+            'places' => implode("\n", $method->places),
+            'needed_places' => implode("\n", $method->neededPlaces()),
+            'changed_because' => 'the spear is at the maker',
+            'other_electrodes' => '1',
+            'form' => self::formId(),
+        ];
+        $this->actingAs($this->people['lead'])
+            ->post("/methods/$method->id", $form)
+            ->assertSessionHasNoErrors();
+        DB::connection('owner')
+            ->table('products')
+            ->where('id', $sausage->product_id)
+            ->update(['method_id' => Method::query()->orderByDesc('id')->firstOrFail()->id]);
 
         $this->actingAs($this->people['checker']);
         $this->begins($sausage->refresh(), 'E-05', ['pilot_hole' => '1'])->assertSessionHasNoErrors();
@@ -48,7 +72,11 @@ final class SampleTreatmentTest extends BenchTestCase
         $sausage = $this->brew('fermented-sausage', 'SA-0009', '2026-11-25T09:00', 'Fermented, then kept cold');
         $this->calibrate();
         $this->get("/measure/$sausage->id")->assertSee('Pilot hole made with a clean skewer');
-        $this->begins($sausage, 'E-07')->assertSessionHasErrors(['pilot_hole' => 'Make a pilot hole with a clean skewer first, and tick it: the tip of a spear is fragile, and glass in food is a hazard.']);
+        $this->begins($sausage, 'E-07')->assertSessionHasErrors([
+            'pilot_hole'
+                => 'Make a pilot hole with a clean skewer first, and tick it: the tip of a spear is fragile, and glass in food is a '
+                    . 'hazard.',
+        ]);
         $this->begins($sausage, 'E-07', ['pilot_hole' => '1'])->assertSessionHasNoErrors();
 
         self::assertSame(1, (int) Sample::query()->sole()->pilot_hole);
@@ -60,8 +88,12 @@ final class SampleTreatmentTest extends BenchTestCase
         $rice = $this->brew('acidified-rice', 'RI-0001', '2026-11-25T09:00');
         $this->calibrate();
         $this->vouch();
-        $this->get("/measure/$rice->id")->assertSee('Parts of water to one part of the sample')->assertSee('the method names 1 + 3');
-        $this->begins($rice, 'E-07', ['dilution_parts' => 'plenty'])->assertSessionHasErrors(['dilution_parts' => 'Type the parts of water to one part of the sample, like 1 or 0.2; 0 if none was added.']);
+        $this->get("/measure/$rice->id")
+            ->assertSee('Parts of water to one part of the sample')
+            ->assertSee('the method names 1 + 3');
+        $this->begins($rice, 'E-07', ['dilution_parts' => 'plenty'])->assertSessionHasErrors([
+            'dilution_parts' => 'Type the parts of water to one part of the sample, like 1 or 0.2; 0 if none was added.',
+        ]);
 
         $widths = [];
         foreach (['0' => null, '0,2' => '1 + 0.2 water', '' => '1 + 3 water', '12' => '1 + 12 water'] as $typed => $shown) {
@@ -70,22 +102,58 @@ final class SampleTreatmentTest extends BenchTestCase
             $page = $this->get('/readings/' . $decision->occasion->measurements()->firstOrFail()->id)->assertOk();
             $shown === null ? $page->assertDontSee(' water</small>', false) : $page->assertSee($shown);
             $widths[] = $decision->expanded_u;
-            self::assertSame((string) $typed === '12' ? ['dilution-unknown'] : [], array_values(array_diff($decision->blocks, ['place-missing'])), "$typed parts");
+            self::assertSame(
+                (string) $typed === '12' ? ['dilution-unknown'] : [],
+                array_values(array_diff($decision->blocks, ['place-missing'])),
+                "$typed parts",
+            );
         }
-        self::assertSame([0.0, 0.2, 3.0, 12.0], Replicate::query()->orderBy('id')->get()->map(static fn(Replicate $one): ?float => $one->dilution_parts)->unique()->values()->all());
+        self::assertSame(
+            [0.0, 0.2, 3.0, 12.0],
+            Replicate::query()
+                ->orderBy('id')
+                ->get()
+                ->map(static fn(Replicate $one): ?float => $one->dilution_parts)
+                ->unique()
+                ->values()
+                ->all(),
+        );
         self::assertTrue($widths[0] < $widths[1] && $widths[1] < $widths[2], json_encode($widths, JSON_THROW_ON_ERROR));
         self::assertNull($widths[3], 'no bound, no uncertainty');
     }
 
     public function test_a_trial_on_the_sites_own_food_gives_its_bound_and_steps_say_what_the_fields_say(): void
     {
-        $this->actingAs($this->people['lead'])->post('/methods/standard/slurry', ['form' => self::formId()])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['lead'])
+            ->post('/methods/standard/slurry', ['form' => self::formId()])
+            ->assertSessionHasNoErrors();
         $method = Method::query()->where('code', 'slurry')->sole();
-        $form = [...$method->only(['name', 'dilution', 'why', 'portions', 'agree_within_ph', 'matrix_bound_ph', 'low_c', 'high_c', 'settle_window_s']), 'matrix' => 'slurry', 'steps' => implode("\n", $method->steps), 'places' => implode("\n", $method->places), 'changed_because' => 'tried out', 'dilution_parts' => '1'];
+        $form = [
+            ...$method->only([
+                'name',
+                'dilution',
+                'why',
+                'portions',
+                'agree_within_ph',
+                'matrix_bound_ph',
+                'low_c',
+                'high_c',
+                'settle_window_s',
+            ]),
+            'matrix' => 'slurry',
+            'steps' => implode("\n", $method->steps),
+            'places' => implode("\n", $method->places),
+            'changed_because' => 'tried out',
+            'dilution_parts' => '1',
+        ];
         $sends = fn(array $more): TestResponse => $this->post("/methods/$method->id", [...$form, ...$more, 'form' => self::formId()]);
-        $sends(['dilution_trial' => "4,31; 4,36\n4,40; 4,44"])->assertSessionHasErrors(['dilution_trial' => 'Type at least 3 samples, one per line: pH undiluted; pH diluted, like 4.31; 4.36.']);
+        $sends(['dilution_trial' => "4,31; 4,36\n4,40; 4,44"])->assertSessionHasErrors([
+            'dilution_trial' => 'Type at least 3 samples, one per line: pH undiluted; pH diluted, like 4.31; 4.36.',
+        ]);
         $sends(['dilution_trial' => "4,31; 4,36\n4,40; 4,44\nabout 4"])->assertSessionHasErrors('dilution_trial');
-        $sends(['steps' => "Weigh 100 g.\nBlend 1 + 3 with water."])->assertSessionHasErrors(['steps' => 'The steps name 1 + 3, but the method names 1 + 1. Make both say the same.']);
+        $sends(['steps' => "Weigh 100 g.\nBlend 1 + 3 with water."])->assertSessionHasErrors([
+            'steps' => 'The steps name 1 + 3, but the method names 1 + 1. Make both say the same.',
+        ]);
         $sends(['dilution_trial' => "4,31; 4,36\n4,40; 4,44\n4,50; 4,52"])->assertSessionHasNoErrors();
 
         $newest = Method::query()->where('code', 'slurry')->orderByDesc('id')->firstOrFail();
@@ -98,21 +166,54 @@ final class SampleTreatmentTest extends BenchTestCase
         $this->calibrate();
         $this->vouch();
         $method = $this->batch()->product->method;
-        $form = [...$method->only(['name', 'dilution', 'why', 'portions', 'agree_within_ph', 'matrix_bound_ph', 'low_c', 'high_c', 'settle_window_s']), 'matrix' => $method->matrix?->value, 'steps' => implode("\n", $method->steps), 'places' => implode("\n", $method->places), 'dilution_parts' => (string) $method->dilution_parts, 'changed_because' => 'salted for a year'];
-        $sends = fn(array $more): TestResponse => $this->actingAs($this->people['lead'])->post('/methods/' . Method::query()->where('code', $method->code)->max('id'), [...$form, ...$more, 'form' => self::formId()]);
+        $form = [
+            ...$method->only([
+                'name',
+                'dilution',
+                'why',
+                'portions',
+                'agree_within_ph',
+                'matrix_bound_ph',
+                'low_c',
+                'high_c',
+                'settle_window_s',
+            ]),
+            'matrix' => $method->matrix?->value,
+            'steps' => implode("\n", $method->steps),
+            'places' => implode("\n", $method->places),
+            'dilution_parts' => (string) $method->dilution_parts,
+            'changed_because' => 'salted for a year',
+        ];
+        $sends = fn(array $more): TestResponse => $this->actingAs($this->people['lead'])->post(
+            '/methods/' . Method::query()->where('code', $method->code)->max('id'),
+            [...$form, ...$more, 'form' => self::formId()],
+        );
         $sends(['salt_percent' => 'a lot'])->assertSessionHasErrors('salt_percent');
-        $sends(['shift_trial' => '6.8; 6.9'])->assertSessionHasErrors(['shift_trial' => 'Type at least 3 samples, one per line: pH without; pH with potassium chloride, like 4.31; 4.36.']);
+        $sends(['shift_trial' => '6.8; 6.9'])->assertSessionHasErrors([
+            'shift_trial' => 'Type at least 3 samples, one per line: pH without; pH with potassium chloride, like 4.31; 4.36.',
+        ]);
 
         $widths = [];
-        foreach (['12' => 'up to 12 % of salt: at most 0.1 pH', '25' => 'up to 25 % of salt: unknown, so a reading proves nothing'] as $salt => $shown) {
+        foreach (
+            [
+                '12' => 'up to 12 % of salt: at most 0.1 pH',
+                '25' => 'up to 25 % of salt: unknown, so a reading proves nothing',
+            ] as $salt => $shown
+        ) {
             $sends(['salt_percent' => (string) $salt])->assertSessionHasNoErrors();
             $newest = Method::query()->where('code', $method->code)->orderByDesc('id')->firstOrFail();
             $this->get("/methods/$newest->id")->assertSee($shown);
-            DB::connection('owner')->table('products')->where('id', $this->batch()->product_id)->update(['method_id' => $newest->id]);
+            DB::connection('owner')
+                ->table('products')
+                ->where('id', $this->batch()->product_id)
+                ->update(['method_id' => $newest->id]);
             $this->begins($this->batch(), 'E-07', ['place' => 'blend'])->assertSessionHasNoErrors();
             $decision = $this->reads(4.0);
             $widths[] = $decision->expanded_u;
-            self::assertSame((string) $salt === '25' ? ['matrix-unknown'] : [], array_values(array_diff($decision->blocks, ['place-missing'])));
+            self::assertSame(
+                (string) $salt === '25' ? ['matrix-unknown'] : [],
+                array_values(array_diff($decision->blocks, ['place-missing'])),
+            );
         }
         self::assertSame([true, null], [$widths[0] > 0.1, $widths[1]]);
     }
@@ -122,10 +223,20 @@ final class SampleTreatmentTest extends BenchTestCase
         $this->calibrate();
         $batch = $this->batch();
         $alkaline = $this->lot('Q-35');
-        app(ReadControlCheck::class)($this->people['checker'], IdempotencyKey::own(), $this->pair(), $alkaline, SessionMoment::Start, $this->typed($this->shown($alkaline->buffer()->phAt(21))), null);
+        app(ReadControlCheck::class)(
+            $this->people['checker'],
+            IdempotencyKey::own(),
+            $this->pair(),
+            $alkaline,
+            SessionMoment::Start,
+            $this->typed($this->shown($alkaline->buffer()->phAt(21))),
+            null,
+        );
 
         $this->begins($batch, 'E-07')->assertSessionHasErrors('rinsed');
-        $this->get("/measure/$batch->id")->assertSee('Rinsed with water, then with a little of the sample')->assertSee('The electrode was last in a buffer of pH 10.0');
+        $this->get("/measure/$batch->id")
+            ->assertSee('Rinsed with water, then with a little of the sample')
+            ->assertSee('The electrode was last in a buffer of pH 10.0');
         $this->begins($batch, 'E-07', ['rinsed' => '1'])->assertSessionHasNoErrors();
         self::assertSame(1, (int) Sample::query()->sole()->rinsed);
         $this->wait(60);
@@ -138,9 +249,21 @@ final class SampleTreatmentTest extends BenchTestCase
     /** @param array<string, string> $more */
     private function begins(Batch $batch, string $electrode, array $more = []): TestResponse
     {
-        MeasurementDraft::query()->where('state', 'open')->update(['state' => 'left', 'open_pair_id' => null]);
+        MeasurementDraft::query()
+            ->where('state', 'open')
+            ->update(['state' => 'left', 'open_pair_id' => null]);
 
-        return $this->actingAs($this->people['checker'])->from("/measure/$batch->id")->post("/measure/$batch->id/drafts", ['pair' => $this->pair($electrode)->id, 'thermometer' => $this->thermometer()->id, 'stage' => 'underway', 'place' => $batch->product->method->places[0], 'source' => 'typed', ...$more, 'form' => self::formId()]);
+        return $this->actingAs($this->people['checker'])
+            ->from("/measure/$batch->id")
+            ->post("/measure/$batch->id/drafts", [
+                'pair' => $this->pair($electrode)->id,
+                'thermometer' => $this->thermometer()->id,
+                'stage' => 'underway',
+                'place' => $batch->product->method->places[0],
+                'source' => 'typed',
+                ...$more,
+                'form' => self::formId(),
+            ]);
     }
 
     private function reads(float $ph): Decision

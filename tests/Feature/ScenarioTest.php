@@ -36,11 +36,21 @@ final class ScenarioTest extends BenchTestCase
 
         app(Scenario::class)->load(self::PASSPHRASE);
 
-        self::assertSame(['CS-0409' => 'held', 'CS-0417' => 'running', 'CS-0421' => 'running'], array_combine(['CS-0409', 'CS-0417', 'CS-0421'], array_map(fn(string $code): string => $this->batch($code)->state()->value, ['CS-0409', 'CS-0417', 'CS-0421'])));
+        self::assertSame(
+            ['CS-0409' => 'held', 'CS-0417' => 'running', 'CS-0421' => 'running'],
+            array_combine(
+                ['CS-0409', 'CS-0417', 'CS-0421'],
+                array_map(fn(string $code): string => $this->batch($code)->state()->value, ['CS-0409', 'CS-0417', 'CS-0421']),
+            ),
+        );
         self::assertSame([82, 28], [Calibration::query()->count(), Decision::query()->count()]);
         $trend = Health::of($this->pair('E-05'))->trend;
         self::assertEqualsWithDelta(-5, (float) $trend?->percentPerYear, 3, 'a slope is lost by 2–8 % a year');
-        self::assertLessThan(60, CarbonImmutable::parse($now)->diffInDays(CarbonImmutable::parse((string) $trend?->leavesPolicyOn)), 'one electrode leaves the policy within two months');
+        self::assertLessThan(
+            60,
+            CarbonImmutable::parse($now)->diffInDays(CarbonImmutable::parse((string) $trend?->leavesPolicyOn)),
+            'one electrode leaves the policy within two months',
+        );
         self::assertSame(PairState::Soaking, Readiness::of($this->pair('E-09'))->state);
         self::assertSame(1, $this->lot('Q-27')->status()->usesLeft, 'one bottle is nearly used up');
         self::assertNull(LedgerCheck::run()['difference']);

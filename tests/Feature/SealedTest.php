@@ -21,22 +21,78 @@ use Rheacid\Rounds\Way;
 final class SealedTest extends BenchTestCase
 {
     /** Written to by what is not built yet, so that nothing stands in them that could be altered or removed. */
-    private const LATER = ['access_digests', 'additions', 'blind_pairs', 'calibration_voids', 'cell_calibrations', 'corrective_actions', 'course_findings', 'course_parts', 'courses', 'deviations', 'dispositions', 'external_values', 'log_uploads', 'look_backs', 'partings', 'releases', 'restoration_confirmations', 'restorations', 'round_drawings', 'round_visits', 'titrant_standardisations', 'titrations', 'traces', 'true_times', 'batch_notes', 'batch_parents', 'batch_steps', 'draft_events', 'lot_events', 'site_elevations', 'verification_outcomes', 'warnings'];
+    private const LATER = [
+        'access_digests',
+        'additions',
+        'blind_pairs',
+        'calibration_voids',
+        'cell_calibrations',
+        'corrective_actions',
+        'course_findings',
+        'course_parts',
+        'courses',
+        'deviations',
+        'dispositions',
+        'external_values',
+        'log_uploads',
+        'look_backs',
+        'partings',
+        'releases',
+        'restoration_confirmations',
+        'restorations',
+        'round_drawings',
+        'round_visits',
+        'titrant_standardisations',
+        'titrations',
+        'traces',
+        'true_times',
+        'batch_notes',
+        'batch_parents',
+        'batch_steps',
+        'draft_events',
+        'lot_events',
+        'site_elevations',
+        'verification_outcomes',
+        'warnings',
+    ];
 
     public function test_in_every_table_an_altered_a_removed_and_a_slipped_in_row_is_named(): void
     {
         $this->calibrate();
         $this->vouch();
         $this->measure([4.45, 4.46]);
-        app(OpenRound::class)($this->people['checker'], IdempotencyKey::own(), $this->pair(), $this->thermometer(), Way::chosen([$this->batch()->id], CarbonImmutable::now()), true, false);
+        app(OpenRound::class)(
+            $this->people['checker'],
+            IdempotencyKey::own(),
+            $this->pair(),
+            $this->thermometer(),
+            Way::chosen([$this->batch()->id], CarbonImmutable::now()),
+            true,
+            false,
+        );
         (new NameSource())($this->people['lead'], IdempotencyKey::own(), 'a laboratory', Measurand::Alcohol, true, 'compared with ours');
         $kraut = $this->brew('vegetable-ferment', 'KR-0001', '2026-11-25T06:00');
-        $this->actingAs($this->people['lead'])->post("/batches/$kraut->id/route", ['route' => 'Cold throughout', 'reason' => 'told by a test', 'form' => self::formId()]);
+        $this->actingAs($this->people['lead'])->post("/batches/$kraut->id/route", [
+            'route' => 'Cold throughout',
+            'reason' => 'told by a test',
+            'form' => self::formId(),
+        ]);
         $this->post("/batches/$kraut->id/steps/wait", ['step' => 'packed', 'form' => self::formId()])->assertSessionHasNoErrors();
         $brine = $this->measure([4.2, 4.2], batch: 'KR-0001', place: 'brine');
         $this->post("/occasions/$brine->occasion_id/end", ['form' => self::formId()])->assertSessionHasNoErrors();
-        $this->post("/batches/$kraut->id/temperatures", ['thermometer' => $this->thermometer()->id, 'point' => 'chamber', 'unit' => 'C', 'course' => "2026-11-25 07:00; 4\n2026-11-25 08:00; 4", 'form' => self::formId()])->assertSessionHasNoErrors();
-        $this->post('/courses/' . Course::query()->sole()->id . '/strikes', ['from_at' => '2026-11-25T06:30', 'to_at' => '2026-11-25T07:30', 'reason' => 'the door', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post("/batches/$kraut->id/temperatures", [
+            'thermometer' => $this->thermometer()->id,
+            'point' => 'chamber',
+            'unit' => 'C',
+            'course' => "2026-11-25 07:00; 4\n2026-11-25 08:00; 4",
+            'form' => self::formId(),
+        ])->assertSessionHasNoErrors();
+        $this->post('/courses/' . Course::query()->sole()->id . '/strikes', [
+            'from_at' => '2026-11-25T06:30',
+            'to_at' => '2026-11-25T07:30',
+            'reason' => 'the door',
+            'form' => self::formId(),
+        ])->assertSessionHasNoErrors();
         self::assertNull(LedgerCheck::run()['difference']);
         $owner = DB::connection('owner');
         $owner->statement('SET FOREIGN_KEY_CHECKS = 0');
@@ -61,12 +117,25 @@ final class SealedTest extends BenchTestCase
     {
         $id = $row['id'];
         foreach (array_diff(array_keys($row), ['id']) as $column) {
-            $owner->table($table)->where('id', $id)->update([$column => self::other($owner, $table, (string) $column, $row[$column])]);
-            self::assertStringStartsWith("row $id of $table was altered ($column)", (string) LedgerCheck::run()['difference'], "$table.$column");
-            $owner->table($table)->where('id', $id)->update([$column => $row[$column]]);
+            $owner
+                ->table($table)
+                ->where('id', $id)
+                ->update([$column => self::other($owner, $table, (string) $column, $row[$column])]);
+            self::assertStringStartsWith(
+                "row $id of $table was altered ($column)",
+                (string) LedgerCheck::run()['difference'],
+                "$table.$column",
+            );
+            $owner
+                ->table($table)
+                ->where('id', $id)
+                ->update([$column => $row[$column]]);
         }
         $owner->table($table)->where('id', $id)->delete();
-        self::assertMatchesRegularExpression("/^row $id of $table, sealed in ledger line \\d+, is missing$/", (string) LedgerCheck::run()['difference']);
+        self::assertMatchesRegularExpression(
+            "/^row $id of $table, sealed in ledger line \\d+, is missing$/",
+            (string) LedgerCheck::run()['difference'],
+        );
         $owner->table($table)->insert([$row]);
     }
 

@@ -37,7 +37,11 @@ final class SearchTest extends BenchTestCase
     #[DataProvider('searches')]
     public function test_search_finds(string $typed, string $title): void
     {
-        $this->actingAs($this->people['checker'])->get('/find?' . http_build_query(['q' => $typed]), ['HX-Request' => 'true'])->assertOk()->assertSee($title)->assertDontSee('Nothing found for');
+        $this->actingAs($this->people['checker'])
+            ->get('/find?' . http_build_query(['q' => $typed]), ['HX-Request' => 'true'])
+            ->assertOk()
+            ->assertSee($title)
+            ->assertDontSee('Nothing found for');
     }
 
     public function test_a_code_of_which_a_digit_is_wrong_finds_nothing_rather_than_another_thing(): void
@@ -50,7 +54,9 @@ final class SearchTest extends BenchTestCase
 
     public function test_a_whole_code_opens_its_thing_and_so_does_the_only_hit(): void
     {
-        $this->actingAs($this->people['checker'])->get('/find?q=q31')->assertRedirect("/lots/{$this->lot('Q-31')->id}");
+        $this->actingAs($this->people['checker'])
+            ->get('/find?q=q31')
+            ->assertRedirect("/lots/{$this->lot('Q-31')->id}");
         $this->get('/find?q=E-07')->assertRedirect("/pairs/{$this->pair()->id}");
         $this->get('/find?q=blind')->assertRedirect('/repeatability');
     }
@@ -58,26 +64,39 @@ final class SearchTest extends BenchTestCase
     public function test_people_are_found_by_a_lead_and_by_nobody_else(): void
     {
         $name = $this->people['second']->name;
-        $found = fn(string $who): string => (string) $this->actingAs($this->people[$who])->get('/find?' . http_build_query(['q' => $name]), ['HX-Request' => 'true'])->getContent();
+        $found = fn(string $who): string => (string) $this->actingAs($this->people[$who])
+            ->get('/find?' . http_build_query(['q' => $name]), ['HX-Request' => 'true'])
+            ->getContent();
 
         self::assertStringContainsString('#person-', $found('lead'));
         foreach (['checker', 'auditor'] as $who) {
             self::assertStringNotContainsString('#person-', $found($who));
         }
-        $this->actingAs($this->people['checker'])->get('/find?q=access', ['HX-Request' => 'true'])->assertDontSee('/access"', false);
-        $this->actingAs($this->people['lead'])->get('/find?q=access', ['HX-Request' => 'true'])->assertSee('/access"', false);
+        $this->actingAs($this->people['checker'])
+            ->get('/find?q=access', ['HX-Request' => 'true'])
+            ->assertDontSee('/access"', false);
+        $this->actingAs($this->people['lead'])
+            ->get('/find?q=access', ['HX-Request' => 'true'])
+            ->assertSee('/access"', false);
     }
 
     public function test_a_note_a_step_and_a_deviation_are_found_once_they_are_recorded(): void
     {
         $batch = $this->batch();
-        $asked = fn(string $text): string => (string) $this->actingAs($this->people['checker'])->get('/find?' . http_build_query(['q' => $text]), ['HX-Request' => 'true'])->getContent();
+        $asked = fn(string $text): string => (string) $this->actingAs($this->people['checker'])
+            ->get('/find?' . http_build_query(['q' => $text]), ['HX-Request' => 'true'])
+            ->getContent();
         self::assertStringContainsString('Nothing found for', $asked('gasket'));
-        $this->actingAs($this->people['checker'])->post("/batches/$batch->id/notes", ['note' => 'The gasket of the lid was replaced', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['checker'])
+            ->post("/batches/$batch->id/notes", ['note' => 'The gasket of the lid was replaced', 'form' => self::formId()])
+            ->assertSessionHasNoErrors();
         self::assertStringContainsString("Note on $batch->code", $asked('gasket lid'));
 
         $this->post("/batches/$batch->id/steps", ['step' => 'packed', 'at' => '2026-11-25T09:00', 'form' => self::formId()]);
-        self::assertTrue(DB::table('found_terms')->where('part', 'batch')->where('thing_id', $batch->id)->where('term', 'packed')->exists(), 'the step leads to its batch');
+        self::assertTrue(
+            DB::table('found_terms')->where('part', 'batch')->where('thing_id', $batch->id)->where('term', 'packed')->exists(),
+            'the step leads to its batch',
+        );
 
         $this->calibrate();
         $this->vouch();
@@ -89,7 +108,9 @@ final class SearchTest extends BenchTestCase
     public function test_the_index_kept_up_to_date_equals_a_rebuilt_one(): void
     {
         $batch = $this->batch();
-        $this->actingAs($this->people['checker'])->post("/batches/$batch->id/notes", ['note' => 'Bubbles at the rim', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['checker'])
+            ->post("/batches/$batch->id/notes", ['note' => 'Bubbles at the rim', 'form' => self::formId()])
+            ->assertSessionHasNoErrors();
         $this->brew('kombucha', 'KB-0001', '2026-11-25T08:00');
         $read = static fn(): array => [
             DB::table('found_things')->orderBy('part')->orderBy('thing_id')->get()->all(),
@@ -106,7 +127,9 @@ final class SearchTest extends BenchTestCase
     public function test_what_people_type_breaks_nothing(): void
     {
         foreach (['%', '_', "'", '\\', '"><script>', str_repeat('x', 5000), '💧', "\0", '🜁 pH', '٣', '-', '   '] as $text) {
-            $this->actingAs($this->people['checker'])->get('/find?' . http_build_query(['q' => $text]))->assertOk();
+            $this->actingAs($this->people['checker'])
+                ->get('/find?' . http_build_query(['q' => $text]))
+                ->assertOk();
         }
         $this->get('/find?q[]=a')->assertOk();
     }

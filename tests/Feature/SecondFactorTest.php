@@ -38,8 +38,16 @@ final class SecondFactorTest extends BenchTestCase
         $this->signsIn();
         $this->post('/sign-in/code', ['recovery' => $recovery[3]])->assertSessionHasErrors('one_time_code');
 
-        self::assertSame(['code-on', 'signed-out', 'wrong-code', 'signed-in', 'signed-out', 'wrong-code', 'used-recovery', 'signed-out', 'wrong-code'], DB::table('access_log')->orderBy('id')->pluck('kind')->all());
-        $kept = (string) json_encode([DB::table('credentials')->get(), DB::table('recovery_codes')->get(), DB::table('access_log')->get(), DB::table('ledger')->get()]);
+        self::assertSame(
+            ['code-on', 'signed-out', 'wrong-code', 'signed-in', 'signed-out', 'wrong-code', 'used-recovery', 'signed-out', 'wrong-code'],
+            DB::table('access_log')->orderBy('id')->pluck('kind')->all(),
+        );
+        $kept = (string) json_encode([
+            DB::table('credentials')->get(),
+            DB::table('recovery_codes')->get(),
+            DB::table('access_log')->get(),
+            DB::table('ledger')->get(),
+        ]);
         foreach ([TimeCode::base32($this->secret), base64_encode($this->secret), str_replace('-', '', $recovery[0])] as $secret) {
             self::assertStringNotContainsString($secret, $kept);
         }
@@ -67,12 +75,16 @@ final class SecondFactorTest extends BenchTestCase
         $this->actingAs($this->people['checker'])->get('/yourself/code')->assertOk();
         $this->secret = session('offered_secret');
         $this->post('/yourself/code', ['passphrase' => 'not hers', 'one_time_code' => $this->code()])->assertSessionHasErrors('passphrase');
-        $this->post('/yourself/code', ['passphrase' => self::PASSPHRASE, 'one_time_code' => '123456'])->assertSessionHasErrors('one_time_code');
+        $this->post('/yourself/code', ['passphrase' => self::PASSPHRASE, 'one_time_code' => '123456'])->assertSessionHasErrors(
+            'one_time_code',
+        );
         self::assertFalse($this->people['checker']->credential()->sole()->hasCode());
 
         $this->setsUp('checker');
         $this->wait(30);
-        $this->post('/yourself/code/off', ['passphrase' => self::PASSPHRASE, 'one_time_code' => '123456'])->assertSessionHasErrors('one_time_code');
+        $this->post('/yourself/code/off', ['passphrase' => self::PASSPHRASE, 'one_time_code' => '123456'])->assertSessionHasErrors(
+            'one_time_code',
+        );
         $this->post('/yourself/code/off', ['passphrase' => self::PASSPHRASE, 'one_time_code' => $this->code()])->assertSessionHasNoErrors();
         self::assertFalse($this->people['checker']->credential()->sole()->hasCode());
     }
@@ -80,13 +92,26 @@ final class SecondFactorTest extends BenchTestCase
     public function test_where_the_site_asks_its_leads_for_one_a_lead_without_it_is_none(): void
     {
         $this->setsUp('lead');
-        $this->post('/settings', ['name' => 'Q', 'temperatures' => 'C', 'numbers' => 'point', 'leads_need_code' => '1', 'form' => self::formId()])->assertSessionHasNoErrors();
-        $this->post("/people/{$this->people['second']->id}/appointment", ['role' => 'lead', 'enabled' => '1', 'reason' => 'for a test', 'form' => self::formId()]);
+        $this->post('/settings', [
+            'name' => 'Q',
+            'temperatures' => 'C',
+            'numbers' => 'point',
+            'leads_need_code' => '1',
+            'form' => self::formId(),
+        ])->assertSessionHasNoErrors();
+        $this->post("/people/{$this->people['second']->id}/appointment", [
+            'role' => 'lead',
+            'enabled' => '1',
+            'reason' => 'for a test',
+            'form' => self::formId(),
+        ]);
         $this->flushSession();
 
         $second = Person::query()->findOrFail($this->people['second']->id);
         $this->actingAs($second)->get('/people')->assertOk()->assertDontSee('Invite a person');
-        $this->post('/people', ['name' => 'X', 'username' => 'x', 'role' => 'lead', 'form' => self::formId()])->assertForbidden()->assertSee('Set one up first');
+        $this->post('/people', ['name' => 'X', 'username' => 'x', 'role' => 'lead', 'form' => self::formId()])
+            ->assertForbidden()
+            ->assertSee('Set one up first');
         $this->setsUp('second', 'perrin');
         $this->get('/people')->assertSee('Invite a person');
     }
@@ -94,12 +119,18 @@ final class SecondFactorTest extends BenchTestCase
     public function test_a_pin_gives_a_checkers_rights_until_the_passphrase_is_entered(): void
     {
         $lead = $this->people['lead'];
-        DB::table('credentials')->where('person_id', $lead->id)->update(['pin' => password_hash('246810', PASSWORD_BCRYPT, ['cost' => 4])]);
-        $this->actingAs($this->people['checker'])->post("/hands/$lead->id", ['pin' => '246810'])->assertRedirect();
+        DB::table('credentials')
+            ->where('person_id', $lead->id)
+            ->update(['pin' => password_hash('246810', PASSWORD_BCRYPT, ['cost' => 4])]);
+        $this->actingAs($this->people['checker'])
+            ->post("/hands/$lead->id", ['pin' => '246810'])
+            ->assertRedirect();
         $this->assertAuthenticatedAs($lead);
 
         $this->get('/people')->assertSee('by PIN')->assertDontSee('Invite a person');
-        $this->post('/settings', ['name' => 'X', 'temperatures' => 'C', 'numbers' => 'point', 'form' => self::formId()])->assertForbidden()->assertSee('Confirm your passphrase first');
+        $this->post('/settings', ['name' => 'X', 'temperatures' => 'C', 'numbers' => 'point', 'form' => self::formId()])
+            ->assertForbidden()
+            ->assertSee('Confirm your passphrase first');
         $this->get('/access')->assertForbidden();
         $this->post("/pairs/{$this->pair()->id}/care", ['act' => 'glass-whole', 'form' => self::formId()])->assertSessionHasNoErrors();
 
@@ -115,11 +146,23 @@ final class SecondFactorTest extends BenchTestCase
         self::assertSame(1, Artisan::call('rheacid:person', ['username' => 'nobody']));
         self::assertSame(0, Artisan::call('rheacid:person', ['username' => 'Sela']));
         preg_match('/[A-Z0-9]{4}-[A-Z0-9]{4}-[A-Z0-9]{4}/', Artisan::output(), $code);
-        $this->post('/join', ['one_time_code' => $code[0] ?? '', 'passphrase' => 'four new words here', 'passphrase_confirmation' => 'four new words here', 'pin' => '975310'])->assertRedirect('/');
+        $this->post('/join', [
+            'one_time_code' => $code[0] ?? '',
+            'passphrase' => 'four new words here',
+            'passphrase_confirmation' => 'four new words here',
+            'pin' => '975310',
+        ])->assertRedirect('/');
 
         $this->assertAuthenticatedAs($this->people['lead']);
         self::assertFalse($this->people['lead']->credential()->sole()->hasCode(), 'what was lost with it is gone');
-        self::assertSame(['given-a-code', 'on the server'], array_values((array) DB::table('access_log')->where('kind', 'given-a-code')->sole(['kind', 'address'])));
+        self::assertSame(
+            ['given-a-code', 'on the server'],
+            array_values(
+                (array) DB::table('access_log')
+                    ->where('kind', 'given-a-code')
+                    ->sole(['kind', 'address']),
+            ),
+        );
     }
 
     public function test_guessing_at_another_address_makes_nobody_wait_on_a_device_of_their_own(): void
@@ -133,7 +176,9 @@ final class SecondFactorTest extends BenchTestCase
         }
         $last->assertSessionHasErrors('username');
         $this->assertGuest();
-        $this->withCookie($device->getName(), (string) $device->getValue())->post('/sign-in', ['username' => 'oda', 'passphrase' => self::PASSPHRASE])->assertRedirect('/');
+        $this->withCookie($device->getName(), (string) $device->getValue())
+            ->post('/sign-in', ['username' => 'oda', 'passphrase' => self::PASSPHRASE])
+            ->assertRedirect('/');
 
         // Nor does guessing at the code, by whoever knows the passphrase.
         $this->post('/sign-out');
@@ -148,12 +193,18 @@ final class SecondFactorTest extends BenchTestCase
             $this->types("00000$i");
         }
         $this->types($this->code())->assertSessionHasErrors('one_time_code');
-        $this->withCookie($device->getName(), (string) $device->getValue())->from('/sign-in/code')->post('/sign-in/code', ['one_time_code' => $this->code()])->assertRedirect('/');
+        $this->withCookie($device->getName(), (string) $device->getValue())
+            ->from('/sign-in/code')
+            ->post('/sign-in/code', ['one_time_code' => $this->code()])
+            ->assertRedirect('/');
 
         // The same device is not believed for a name that never came in on it.
         $this->post('/sign-out');
         for ($i = 0; $i < 6; $i++) {
-            $last = $this->withCookie($device->getName(), (string) $device->getValue())->post('/sign-in', ['username' => 'perrin', 'passphrase' => 'wrong']);
+            $last = $this->withCookie($device->getName(), (string) $device->getValue())->post('/sign-in', [
+                'username' => 'perrin',
+                'passphrase' => 'wrong',
+            ]);
         }
         $last->assertSessionHasErrors('username');
     }
@@ -161,7 +212,9 @@ final class SecondFactorTest extends BenchTestCase
     /** @return list<string> recovery codes */
     private function setsUp(string $who, string $username = 'sela'): array
     {
-        $this->actingAs(Person::query()->findOrFail($this->people[$who]->id))->get('/yourself/code')->assertOk();
+        $this->actingAs(Person::query()->findOrFail($this->people[$who]->id))
+            ->get('/yourself/code')
+            ->assertOk();
         $this->secret = session('offered_secret');
         $this->post('/yourself/code', ['passphrase' => self::PASSPHRASE, 'one_time_code' => $this->code()])->assertSessionHasNoErrors();
         $codes = session('recovery');

@@ -22,7 +22,9 @@ final class SentTwiceTest extends BenchTestCase
         }
         $form = ['form' => self::formId()];
 
-        $first = $this->actingAs($this->people['checker'])->post("/drafts/{$draft->id}/reading", $form)->assertRedirect();
+        $first = $this->actingAs($this->people['checker'])
+            ->post("/drafts/{$draft->id}/reading", $form)
+            ->assertRedirect();
         $second = $this->post("/drafts/{$draft->id}/reading", $form)->assertRedirect();
 
         self::assertSame($first->headers->get('Location'), $second->headers->get('Location'));
@@ -34,8 +36,12 @@ final class SentTwiceTest extends BenchTestCase
         $run = $this->openRun();
         $form = ['form' => self::formId(), 'station' => 0, 'mv' => '-4,0', 'celsius' => '21', 'still' => '1'];
 
-        $this->actingAs($this->people['checker'])->post("/runs/{$run->id}/points", $form)->assertRedirect();
-        $this->post("/runs/{$run->id}/points", [...$form, 'mv' => '-4,1'])->assertStatus(409)->assertSee('already recorded with other values');
+        $this->actingAs($this->people['checker'])
+            ->post("/runs/{$run->id}/points", $form)
+            ->assertRedirect();
+        $this->post("/runs/{$run->id}/points", [...$form, 'mv' => '-4,1'])
+            ->assertStatus(409)
+            ->assertSee('already recorded with other values');
 
         self::assertSame(-4.0, CalibrationPoint::query()->sole()->mv);
     }
@@ -46,7 +52,9 @@ final class SentTwiceTest extends BenchTestCase
         $draft = $this->begin();
         $form = ['form' => self::formId(), 'mv' => '143', 'celsius' => '21.4'];
 
-        $this->actingAs($this->people['checker'])->post("/drafts/{$draft->id}/replicates", $form)->assertSessionHasErrors('reason');
+        $this->actingAs($this->people['checker'])
+            ->post("/drafts/{$draft->id}/replicates", $form)
+            ->assertSessionHasErrors('reason');
         $this->post("/drafts/{$draft->id}/replicates", [...$form, 'still' => '1'])->assertSessionHasNoErrors();
 
         self::assertSame(143.0, Replicate::query()->sole()->mv);
@@ -56,14 +64,20 @@ final class SentTwiceTest extends BenchTestCase
     {
         $run = $this->openRun();
 
-        $this->actingAs($this->people['checker'])->post("/runs/{$run->id}/leave")->assertSessionHasErrors('form');
+        $this->actingAs($this->people['checker'])
+            ->post("/runs/{$run->id}/leave")
+            ->assertSessionHasErrors('form');
     }
 
     public function test_two_people_may_use_the_same_number_without_meeting(): void
     {
         $form = ['form' => self::formId(), 'lots' => ['Q-29', 'Q-31'], 'source' => 'typed', 'answer' => 'asked'];
-        $this->actingAs($this->people['checker'])->post("/calibrate/{$this->pair()->id}/runs", $form)->assertSessionHasNoErrors();
+        $this->actingAs($this->people['checker'])
+            ->post("/calibrate/{$this->pair()->id}/runs", $form)
+            ->assertSessionHasNoErrors();
 
-        $this->actingAs($this->people['second'])->post("/calibrate/{$this->pair('E-05')->id}/runs", $form)->assertSessionHasNoErrors();
+        $this->actingAs($this->people['second'])
+            ->post("/calibrate/{$this->pair('E-05')->id}/runs", $form)
+            ->assertSessionHasNoErrors();
     }
 }

@@ -26,7 +26,19 @@ use Rheacid\SiteClock;
 /** An empty installation and who founds it; and the settings of a site. */
 final class SetUpTest extends BenchTestCase
 {
-    private const TOLD = ['site' => 'Saltmarsh Ferments', 'time_zone' => 'Europe/Lisbon', 'elevation' => '1640 ft', 'barometer' => 'here', 'temperatures' => 'F', 'numbers' => 'comma', 'name' => 'Runa Thistle', 'username' => 'Runa', 'passphrase' => 'three words and a comma', 'passphrase_confirmation' => 'three words and a comma', 'pin' => '246810'];
+    private const TOLD = [
+        'site' => 'Saltmarsh Ferments',
+        'time_zone' => 'Europe/Lisbon',
+        'elevation' => '1640 ft',
+        'barometer' => 'here',
+        'temperatures' => 'F',
+        'numbers' => 'comma',
+        'name' => 'Runa Thistle',
+        'username' => 'Runa',
+        'passphrase' => 'three words and a comma',
+        'passphrase_confirmation' => 'three words and a comma',
+        'pin' => '246810',
+    ];
 
     public function test_a_code_sets_up_a_site_with_its_lead_once(): void
     {
@@ -42,10 +54,37 @@ final class SetUpTest extends BenchTestCase
         self::assertFalse(Site::isDemo());
         self::assertSame([Source::Typed, Source::Imported], Site::evidence(), 'nothing simulated is evidence here');
         self::assertEqualsWithDelta(499.9, SiteElevation::current(), 0.1);
-        self::assertSame(['Saltmarsh Ferments', true, true, 'Europe/Lisbon'], [Settings::now()->name, Settings::now()->fahrenheitFirst, Settings::now()->decimalComma, SiteClock::zone(now())->getName()]);
+        self::assertSame(
+            ['Saltmarsh Ferments', true, true, 'Europe/Lisbon'],
+            [Settings::now()->name, Settings::now()->fahrenheitFirst, Settings::now()->decimalComma, SiteClock::zone(now())->getName()],
+        );
         self::assertSame(['laboratory', 'process', 'pens'], Policy::newest()->pluck('code')->all());
         $this->get('/')->assertSee('First steps')->assertSee('A meter');
-        foreach (['/ready', '/calibrate', '/verify', '/measure', '/batches', '/products', '/policies', '/people', '/methods', '/keeping', '/settings', '/rounds/new', '/ready/labels', '/ready/electrodes', '/ready/pairing', '/today/sheet', '/today/due.ics', '/repeatability', '/sources', '/batches/new', '/access'] as $room) {
+        foreach (
+            [
+                '/ready',
+                '/calibrate',
+                '/verify',
+                '/measure',
+                '/batches',
+                '/products',
+                '/policies',
+                '/people',
+                '/methods',
+                '/keeping',
+                '/settings',
+                '/rounds/new',
+                '/ready/labels',
+                '/ready/electrodes',
+                '/ready/pairing',
+                '/today/sheet',
+                '/today/due.ics',
+                '/repeatability',
+                '/sources',
+                '/batches/new',
+                '/access',
+            ] as $room
+        ) {
             self::assertSame(200, $this->get($room)->status(), "$room of an empty plant");
         }
 
@@ -91,10 +130,21 @@ final class SetUpTest extends BenchTestCase
 
     public function test_settings_are_sealed_and_changed_by_a_lead(): void
     {
-        $this->actingAs($this->people['lead'])->post('/settings', ['name' => 'Quillmere North', 'temperatures' => 'F', 'numbers' => 'comma', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['lead'])
+            ->post('/settings', ['name' => 'Quillmere North', 'temperatures' => 'F', 'numbers' => 'comma', 'form' => self::formId()])
+            ->assertSessionHasNoErrors();
 
-        self::assertSame(['Quillmere North', true, true], [Settings::now()->name, Settings::now()->fahrenheitFirst, Settings::now()->decimalComma]);
-        $this->post('/settings', ['name' => 'X', 'temperatures' => 'F', 'numbers' => 'comma', 'leads_need_code' => '1', 'form' => self::formId()])->assertSessionHasErrors('leads_need_code');
+        self::assertSame(
+            ['Quillmere North', true, true],
+            [Settings::now()->name, Settings::now()->fahrenheitFirst, Settings::now()->decimalComma],
+        );
+        $this->post('/settings', [
+            'name' => 'X',
+            'temperatures' => 'F',
+            'numbers' => 'comma',
+            'leads_need_code' => '1',
+            'form' => self::formId(),
+        ])->assertSessionHasErrors('leads_need_code');
         self::assertFalse(Settings::now()->leadsNeedCode, 'nobody shuts themselves out');
         self::assertNull(LedgerCheck::run()['difference']);
     }
@@ -102,14 +152,31 @@ final class SetUpTest extends BenchTestCase
     public function test_a_site_that_moves_shows_each_time_in_the_zone_in_force_then_and_asks_about_an_hour_that_comes_twice(): void
     {
         $before = now()->subHour();
-        $this->actingAs($this->people['lead'])->post('/settings/zone', ['time_zone' => 'Atlantic/Azores', 'from' => '2026-11-25T10:00', 'form' => self::formId()])->assertSessionHasNoErrors();
-        self::assertSame(['Wed 25 Nov 2026, 09:00 GMT', 'Wed 25 Nov 2026, 09:00 -01', 'Wed 25 Nov 2026, 10:00'], array_map(SiteClock::full(...), [$before, now(), now()->addHour()]));
+        $this->actingAs($this->people['lead'])
+            ->post('/settings/zone', ['time_zone' => 'Atlantic/Azores', 'from' => '2026-11-25T10:00', 'form' => self::formId()])
+            ->assertSessionHasNoErrors();
+        self::assertSame(
+            ['Wed 25 Nov 2026, 09:00 GMT', 'Wed 25 Nov 2026, 09:00 -01', 'Wed 25 Nov 2026, 10:00'],
+            array_map(SiteClock::full(...), [$before, now(), now()->addHour()]),
+        );
         $this->get('/settings')->assertSee('Atlantic/Azores');
 
-        $this->from('/settings')->post('/settings/zone', ['time_zone' => 'Europe/Lisbon', 'from' => '2026-11-25T09:30', 'form' => self::formId()])->assertSessionHasErrors(['from' => 'The clock went back, so 2026-11-25 09:30 occurred twice. Choose the first or the second.']);
+        $this->from('/settings')
+            ->post('/settings/zone', ['time_zone' => 'Europe/Lisbon', 'from' => '2026-11-25T09:30', 'form' => self::formId()])
+            ->assertSessionHasErrors([
+                'from' => 'The clock went back, so 2026-11-25 09:30 occurred twice. Choose the first or the second.',
+            ]);
         $this->get('/settings')->assertSee('the second time');
-        $this->post('/settings/zone', ['time_zone' => 'Atlantic/Azores', 'from' => '2026-11-25T12:00', 'form' => self::formId()])->assertSessionHasErrors('time_zone');
-        $this->post('/settings/zone', ['time_zone' => 'Europe/Lisbon', 'from' => '2028-11-25T12:00', 'form' => self::formId()])->assertSessionHasErrors('from');
+        $this->post('/settings/zone', [
+            'time_zone' => 'Atlantic/Azores',
+            'from' => '2026-11-25T12:00',
+            'form' => self::formId(),
+        ])->assertSessionHasErrors('time_zone');
+        $this->post('/settings/zone', [
+            'time_zone' => 'Europe/Lisbon',
+            'from' => '2028-11-25T12:00',
+            'form' => self::formId(),
+        ])->assertSessionHasErrors('from');
         self::assertSame(2, SiteZone::query()->count());
         self::assertNull(LedgerCheck::run()['difference']);
     }
@@ -119,9 +186,20 @@ final class SetUpTest extends BenchTestCase
     #[TestWith(['2026-11-25', CareKind::Soak, false])]
     public function test_an_electrode_that_came_dry_soaks_first(string $wetSince, CareKind $kind, bool $isSoaked): void
     {
-        $this->actingAs($this->people['checker'])->post('/ready/add/electrode', ['code' => 'E-77', 'name' => 'Electrode E-77', 'kind' => 'general purpose', 'first_used_on' => '2026-11-20', 'wet_since' => $wetSince, 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['checker'])
+            ->post('/ready/add/electrode', [
+                'code' => 'E-77',
+                'name' => 'Electrode E-77',
+                'kind' => 'general purpose',
+                'first_used_on' => '2026-11-20',
+                'wet_since' => $wetSince,
+                'form' => self::formId(),
+            ])
+            ->assertSessionHasNoErrors();
 
-        $care = CareEvent::query()->where('electrode_id', Electrode::query()->where('code', 'E-77')->value('id'))->sole();
+        $care = CareEvent::query()
+            ->where('electrode_id', Electrode::query()->where('code', 'E-77')->value('id'))
+            ->sole();
         self::assertSame($kind, $care->kind);
         self::assertSame($isSoaked, $kind === CareKind::Soak && $care->until_at <= now());
     }

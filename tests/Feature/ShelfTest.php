@@ -26,11 +26,18 @@ final class ShelfTest extends BenchTestCase
     public function test_each_instrument_says_its_state_in_words(): void
     {
         $this->get('/ready')->assertSeeInOrder([
-            'E-07', 'Bench meter A', 'never calibrated',
-            'E-09', 'soaking until 11:12',
-            'T-03', 'within tolerance, due 5 Dec 23:59',
-            'T-05', 'check overdue since 14 Nov 23:59',
-            'Q-18', '10 of 10', 'expired 16 Oct 2026',
+            'E-07',
+            'Bench meter A',
+            'never calibrated',
+            'E-09',
+            'soaking until 11:12',
+            'T-03',
+            'within tolerance, due 5 Dec 23:59',
+            'T-05',
+            'check overdue since 14 Nov 23:59',
+            'Q-18',
+            '10 of 10',
+            'expired 16 Oct 2026',
         ]);
     }
 
@@ -39,13 +46,25 @@ final class ShelfTest extends BenchTestCase
         $run = $this->openRun();
         $this->immerse('lot_id', $this->lot('Q-31')->id, $run);
 
-        $this->get("/lots/{$this->lot('Q-31')->id}")->assertSeeInOrder(['4.01', '9 uses left', 'Usable until 4 Feb 2027', 'E-07', 'Oda Venn', '± 0.02 pH', '25 °C', '4.010']);
+        $this->get("/lots/{$this->lot('Q-31')->id}")->assertSeeInOrder([
+            '4.01',
+            '9 uses left',
+            'Usable until 4 Feb 2027',
+            'E-07',
+            'Oda Venn',
+            '± 0.02 pH',
+            '25 °C',
+            '4.010',
+        ]);
         $this->get("/lots/{$this->lot('C-02')->id}")->assertSee('not for pH calibration');
     }
 
     public function test_a_bottles_own_table_overrides_the_shipped_one(): void
     {
-        DB::connection('owner')->table('lots')->where('code', 'Q-31')->update(['printed_table' => '[[20, 4.03], [30, 4.05]]']);
+        DB::connection('owner')
+            ->table('lots')
+            ->where('code', 'Q-31')
+            ->update(['printed_table' => '[[20, 4.03], [30, 4.05]]']);
 
         self::assertEqualsWithDelta(4.04, $this->lot('Q-31')->buffer()->phAt(25), 1e-12);
     }
@@ -65,7 +84,9 @@ final class ShelfTest extends BenchTestCase
         $this->calibrate(91.0);
 
         $this->get("/pairs/{$this->pair()->id}")->assertSeeInOrder(['use with care', '91.', '98.', 'Oda Venn', 'pass']);
-        $this->get("/pairs/{$this->pair('E-09')->id}")->assertSee('re-hydration, 2 h in storage solution')->assertSee('never in distilled water');
+        $this->get("/pairs/{$this->pair('E-09')->id}")
+            ->assertSee('re-hydration, 2 h in storage solution')
+            ->assertSee('never in distilled water');
     }
 
     public function test_an_electrode_out_of_use_is_neither_calibrated_nor_measured_with(): void
@@ -113,7 +134,9 @@ final class ShelfTest extends BenchTestCase
         $this->wait(30);
 
         self::assertSame(30.0, $bench->trace($immersion, $meter)->lastSecond());
-        DB::connection('owner')->table('bench_immersions')->update(['speed' => 10]);
+        DB::connection('owner')
+            ->table('bench_immersions')
+            ->update(['speed' => 10]);
         self::assertSame(300.0, $bench->trace($bench->current($this->pair()->electrode) ?? $immersion, $meter)->lastSecond());
     }
 
@@ -121,12 +144,22 @@ final class ShelfTest extends BenchTestCase
     {
         $run = $this->openRun();
 
-        $this->get("/runs/{$run->id}")->assertSee('Oda Venn has been calibrating')->assertDontSee('Take over calibration')->assertDontSee('data-accept', false);
-        $this->actingAs($this->people['second'])->get("/runs/{$run->id}")->assertSee('Take over calibration')->assertDontSee('data-accept', false);
-        $this->actingAs($this->people['checker'])->get("/runs/{$run->id}")->assertSee('data-accept', false);
+        $this->get("/runs/{$run->id}")
+            ->assertSee('Oda Venn has been calibrating')
+            ->assertDontSee('Take over calibration')
+            ->assertDontSee('data-accept', false);
+        $this->actingAs($this->people['second'])
+            ->get("/runs/{$run->id}")
+            ->assertSee('Take over calibration')
+            ->assertDontSee('data-accept', false);
+        $this->actingAs($this->people['checker'])
+            ->get("/runs/{$run->id}")
+            ->assertSee('data-accept', false);
 
         (new LeaveRun())($this->people['checker'], IdempotencyKey::own(), $run, null);
-        $this->get("/runs/{$run->id}")->assertSee('ended without a verdict')->assertDontSee('data-accept', false);
+        $this->get("/runs/{$run->id}")
+            ->assertSee('ended without a verdict')
+            ->assertDontSee('data-accept', false);
     }
 
     public function test_a_measurement_is_taken_over_with_a_reason_only(): void
@@ -139,7 +172,9 @@ final class ShelfTest extends BenchTestCase
         $this->post("/drafts/{$draft->id}/take-over", ['form' => self::formId(), 'reason' => 'Oda went home'])->assertSessionHasNoErrors();
 
         self::assertSame($this->people['second']->id, $draft->refresh()->holder_id);
-        $this->post("/drafts/{$draft->id}/leave", ['form' => self::formId(), 'reason' => ''])->assertRedirect("/batches/{$this->batch()->id}");
+        $this->post("/drafts/{$draft->id}/leave", ['form' => self::formId(), 'reason' => ''])->assertRedirect(
+            "/batches/{$this->batch()->id}",
+        );
         self::assertSame(['taken-over', 'left'], DB::table('draft_events')->orderBy('id')->pluck('kind')->all());
     }
 }

@@ -33,15 +33,27 @@ final class ShownPhTest extends BenchTestCase
         self::assertSame(4.47, $this->decided($reading)->value);
         $fit = array_column($this->decided($reading)->budget, 'u', 'name')['fit'];
         self::assertEqualsWithDelta(0.034 / sqrt(3), $fit, 0.0005);
-        $this->get("/readings/{$reading->id}")->assertSee('the meter does not show slope and offset')->assertSee('pH 4.47');
+        $this->get("/readings/{$reading->id}")
+            ->assertSee('the meter does not show slope and offset')
+            ->assertSee('pH 4.47');
     }
 
     public function test_a_ph_only_meter_is_read_neither_at_the_simulated_bench_nor_from_a_log(): void
     {
         $this->calibrateShowing(['7.02', '4.01', '7.02', '4.00']);
-        $form = ['pair' => $this->pair('E-11')->id, 'thermometer' => $this->thermometer()->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T09:30'];
+        $form = [
+            'pair' => $this->pair('E-11')->id,
+            'thermometer' => $this->thermometer()->id,
+            'stage' => 'underway',
+            'place' => 'blend',
+            'drawn_at' => '2026-11-25T09:30',
+        ];
         foreach (['simulated', 'imported'] as $source) {
-            $this->post("/measure/{$this->batch()->id}/drafts", [...$form, 'form' => self::formId(), 'source' => $source])->assertSessionHasErrors('source');
+            $this->post("/measure/{$this->batch()->id}/drafts", [
+                ...$form,
+                'form' => self::formId(),
+                'source' => $source,
+            ])->assertSessionHasErrors('source');
         }
 
         self::assertSame(0, MeasurementDraft::query()->count());
@@ -62,7 +74,16 @@ final class ShownPhTest extends BenchTestCase
         $this->open();
         $run = CalibrationRun::query()->sole();
 
-        $this->from("/runs/{$run->id}")->followingRedirects()->post("/runs/{$run->id}/points", ['form' => self::formId(), 'station' => 0, 'shown_ph' => $shown[0], 'celsius' => '21', 'still' => '1'])->assertSee($said);
+        $this->from("/runs/{$run->id}")
+            ->followingRedirects()
+            ->post("/runs/{$run->id}/points", [
+                'form' => self::formId(),
+                'station' => 0,
+                'shown_ph' => $shown[0],
+                'celsius' => '21',
+                'still' => '1',
+            ])
+            ->assertSee($said);
     }
 
     public function test_a_read_back_that_is_off_at_either_end_fails_and_says_what_to_do(): void
@@ -80,22 +101,46 @@ final class ShownPhTest extends BenchTestCase
         $this->open();
         $run = CalibrationRun::query()->sole();
         foreach ($shown as $station => $ph) {
-            $this->post("/runs/{$run->id}/points", ['form' => self::formId(), 'station' => $station, 'shown_ph' => $ph, 'celsius' => '21', 'still' => '1'])->assertSessionHasNoErrors();
+            $this->post("/runs/{$run->id}/points", [
+                'form' => self::formId(),
+                'station' => $station,
+                'shown_ph' => $ph,
+                'celsius' => '21',
+                'still' => '1',
+            ])->assertSessionHasNoErrors();
         }
     }
 
     private function open(): void
     {
-        $this->post("/calibrate/{$this->pair('E-11')->id}/runs", ['form' => self::formId(), 'lots' => ['Q-29', 'Q-31'], 'source' => 'typed', 'answer' => 'no other bottle is here'])->assertSessionHasNoErrors();
+        $this->post("/calibrate/{$this->pair('E-11')->id}/runs", [
+            'form' => self::formId(),
+            'lots' => ['Q-29', 'Q-31'],
+            'source' => 'typed',
+            'answer' => 'no other bottle is here',
+        ])->assertSessionHasNoErrors();
     }
 
     /** @param list<string> $shown */
     private function measureShown(array $shown): Measurement
     {
-        $this->post("/measure/{$this->batch()->id}/drafts", ['form' => self::formId(), 'pair' => $this->pair('E-11')->id, 'thermometer' => $this->thermometer()->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T09:30', 'source' => 'typed'])->assertSessionHasNoErrors();
+        $this->post("/measure/{$this->batch()->id}/drafts", [
+            'form' => self::formId(),
+            'pair' => $this->pair('E-11')->id,
+            'thermometer' => $this->thermometer()->id,
+            'stage' => 'underway',
+            'place' => 'blend',
+            'drawn_at' => '2026-11-25T09:30',
+            'source' => 'typed',
+        ])->assertSessionHasNoErrors();
         $draft = MeasurementDraft::query()->sole();
         foreach ($shown as $ph) {
-            $this->post("/drafts/{$draft->id}/replicates", ['form' => self::formId(), 'shown_ph' => $ph, 'celsius' => '21.4', 'still' => '1'])->assertSessionHasNoErrors();
+            $this->post("/drafts/{$draft->id}/replicates", [
+                'form' => self::formId(),
+                'shown_ph' => $ph,
+                'celsius' => '21.4',
+                'still' => '1',
+            ])->assertSessionHasNoErrors();
         }
         $this->get("/drafts/{$draft->id}")->assertSee('Record reading on CS-0417');
         $this->post("/drafts/{$draft->id}/reading", ['form' => self::formId()])->assertSessionHasNoErrors();

@@ -21,7 +21,9 @@ final class SignInTest extends BenchTestCase
     {
         $told = [];
         foreach ([['oda', 'wrong'], ['nobody', self::PASSPHRASE]] as [$username, $passphrase]) {
-            $this->from('/sign-in')->post('/sign-in', ['username' => $username, 'passphrase' => $passphrase])->assertRedirect('/sign-in');
+            $this->from('/sign-in')
+                ->post('/sign-in', ['username' => $username, 'passphrase' => $passphrase])
+                ->assertRedirect('/sign-in');
             preg_match('/class="problem">([^<]+)/', (string) $this->get('/sign-in')->assertDontSee($passphrase)->getContent(), $message);
             $told[] = $message[1] ?? '';
         }
@@ -36,7 +38,9 @@ final class SignInTest extends BenchTestCase
             $this->post('/sign-in', ['username' => 'oda', 'passphrase' => 'wrong'])->assertRedirect();
         }
 
-        $this->post('/sign-in', ['username' => 'oda', 'passphrase' => self::PASSPHRASE])->assertSessionHasErrors(['username' => 'Too many attempts: wait 30 s, then try again.']);
+        $this->post('/sign-in', ['username' => 'oda', 'passphrase' => self::PASSPHRASE])->assertSessionHasErrors([
+            'username' => 'Too many attempts: wait 30 s, then try again.',
+        ]);
         self::assertGuest();
     }
 

@@ -39,12 +39,17 @@ final class StatementTest extends BenchTestCase
 
     public function test_an_older_row_shows_its_own_words_and_what_a_person_writes_is_never_a_statement(): void
     {
-        self::assertSame('Critical limit not met, by the words of then', Statement::fromColumn('Critical limit not met, by the words of then'));
+        self::assertSame(
+            'Critical limit not met, by the words of then',
+            Statement::fromColumn('Critical limit not met, by the words of then'),
+        );
         $typed = '{"code":"begun"}';
         self::assertSame($typed, trim((string) Statement::fromColumn(Statement::toColumn($typed))));
         self::assertSame('{"code":"nobody-knows"}', Statement::fromColumn('{"code":"nobody-knows"}'));
 
-        $this->actingAs($this->people['checker'])->post("/batches/{$this->batch()->id}/state", ['state' => 'held', 'reason' => $typed, 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['checker'])
+            ->post("/batches/{$this->batch()->id}/state", ['state' => 'held', 'reason' => $typed, 'form' => self::formId()])
+            ->assertSessionHasNoErrors();
         self::assertSame($typed, trim((string) $this->batch()->newestEvent?->reason));
     }
 
@@ -54,7 +59,16 @@ final class StatementTest extends BenchTestCase
         CarbonImmutable::setTestNow('2026-11-24T09:41:00Z');
         app(\Database\Demo\Scenario::class)->load(self::PASSPHRASE);
         $kept = [];
-        foreach (['deviations' => 'what', 'batch_events' => 'reason', 'run_events' => 'reason', 'verifications' => 'rests_on', 'warnings' => 'words', 'products' => 'changed_because'] as $table => $column) {
+        foreach (
+            [
+                'deviations' => 'what',
+                'batch_events' => 'reason',
+                'run_events' => 'reason',
+                'verifications' => 'rests_on',
+                'warnings' => 'words',
+                'products' => 'changed_because',
+            ] as $table => $column
+        ) {
             $kept = [...$kept, ...DB::table($table)->whereNotNull($column)->pluck($column)->all()];
         }
         $codes = [];

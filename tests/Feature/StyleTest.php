@@ -42,7 +42,11 @@ final class StyleTest extends BenchTestCase
 
         $alone = $pointed = [];
         foreach ($this->pages() as $url) {
-            $page = preg_replace(['/<(script|style|title)\b.*?<\/\1>/s', '/<(select|textarea|code|canvas)\b.*?<\/\1>/s'], '', (string) $this->actingAs($lead)->get($url)->getContent());
+            $page = preg_replace(
+                ['/<(script|style|title)\b.*?<\/\1>/s', '/<(select|textarea|code|canvas)\b.*?<\/\1>/s'],
+                '',
+                (string) $this->actingAs($lead)->get($url)->getContent(),
+            );
             self::assertStringContainsString('</html>', (string) $page, $url);
             $text = (string) preg_replace('/\s+/', ' ', html_entity_decode(strip_tags(str_replace('<', ' <', (string) $page))));
             // The name of a limit stays as it was written.
@@ -63,26 +67,69 @@ final class StyleTest extends BenchTestCase
         $this->calibrate();
         (new ChangeSettings())($this->people['lead'], IdempotencyKey::own(), 'Quillmere', true, false, false);
         $draft = $this->begin();
-        $this->actingAs($this->people['checker'])->get("/drafts/$draft->id")->assertSee('°F, or with a unit, like 21.4 C');
-        $this->post("/drafts/$draft->id/replicates", ['mv' => '143.0', 'signal' => '143.0', 'celsius' => '70.5', 'watched_s' => '60', 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['checker'])
+            ->get("/drafts/$draft->id")
+            ->assertSee('°F, or with a unit, like 21.4 C');
+        $this->post("/drafts/$draft->id/replicates", [
+            'mv' => '143.0',
+            'signal' => '143.0',
+            'celsius' => '70.5',
+            'watched_s' => '60',
+            'form' => self::formId(),
+        ])->assertSessionHasNoErrors();
 
         self::assertEqualsWithDelta(21.389, Replicate::query()->orderByDesc('id')->firstOrFail()->shown_c, 0.001);
     }
 
-    /** @return list<string> where temperatures stand; a check of a thermometer is told in the unit in which it was read, the library in the words of its sources */
+    /**
+     * @return list<string> where temperatures stand; a check of a thermometer is told in the unit in which it was read, the library in the
+     * words of its sources
+     */
     private function pages(): array
     {
         $id = static fn(string $class): int => (int) $class::query()->max('id');
-        $measured = Measurement::query()->orderByDesc('id')->limit(6)->pluck('id')->map(static fn(mixed $one): string => "/readings/$one")->all();
-        $thermometers = Thermometer::query()->pluck('id')->flatMap(static fn(mixed $one): array => ["/thermometers/$one", "/verify/$one"])->all();
+        $measured = Measurement::query()
+            ->orderByDesc('id')
+            ->limit(6)
+            ->pluck('id')
+            ->map(static fn(mixed $one): string => "/readings/$one")
+            ->all();
+        $thermometers = Thermometer::query()
+            ->pluck('id')
+            ->flatMap(static fn(mixed $one): array => ["/thermometers/$one", "/verify/$one"])
+            ->all();
         $calibration = $id(Calibration::class);
 
         return array_values([
-            '/', '/today/sheet', '/ready', '/calibrate', '/verify', '/verify/alike', '/measure', '/batches', '/rounds/new', '/ready/electrodes', '/policies',
-            ...$measured, ...$thermometers, "/calibrations/$calibration", "/calibrations/$calibration/certificate",
-            '/drafts/' . $id(MeasurementDraft::class), ...array_map(static fn(int $batch): string => "/batches/$batch", Course::query()->distinct()->pluck('batch_id')->map(static fn(mixed $one): int => (int) $one)->all()),
-            "/batches/{$this->batch()->id}", "/batches/{$this->batch()->id}/tag", "/batches/{$this->batch()->id}/temperatures", "/calibrate/{$this->pair()->id}", "/measure/{$this->batch()->id}", "/measure/{$this->batch()->id}/late", "/measure/{$this->batch()->id}/other",
-            "/products/{$this->batch()->product_id}", "/methods/{$this->batch()->product->method_id}",
+            '/',
+            '/today/sheet',
+            '/ready',
+            '/calibrate',
+            '/verify',
+            '/verify/alike',
+            '/measure',
+            '/batches',
+            '/rounds/new',
+            '/ready/electrodes',
+            '/policies',
+            ...$measured,
+            ...$thermometers,
+            "/calibrations/$calibration",
+            "/calibrations/$calibration/certificate",
+            '/drafts/' . $id(MeasurementDraft::class),
+            ...array_map(
+                static fn(int $batch): string => "/batches/$batch",
+                Course::query()->distinct()->pluck('batch_id')->map(static fn(mixed $one): int => (int) $one)->all(),
+            ),
+            "/batches/{$this->batch()->id}",
+            "/batches/{$this->batch()->id}/tag",
+            "/batches/{$this->batch()->id}/temperatures",
+            "/calibrate/{$this->pair()->id}",
+            "/measure/{$this->batch()->id}",
+            "/measure/{$this->batch()->id}/late",
+            "/measure/{$this->batch()->id}/other",
+            "/products/{$this->batch()->product_id}",
+            "/methods/{$this->batch()->product->method_id}",
         ]);
     }
 }

@@ -38,7 +38,15 @@ final class ThermometerLifeTest extends ThermometerTestCase
         self::assertSame(ThermometerState::Adjusted, $this->stateOf('T-05'));
         $this->get('/')->assertSee('adjusted: check it as left');
         $this->calibrate();
-        $this->post("/measure/{$this->batch()->id}/drafts", ['pair' => (string) $this->pair()->id, 'thermometer' => (string) $this->named('T-05')->id, 'stage' => 'underway', 'place' => 'blend', 'drawn_at' => '2026-11-25T10:00', 'source' => 'typed', 'form' => self::formId()])->assertSessionHasErrors(['thermometer' => 'This thermometer is adjusted: check it as left. Choose another.']);
+        $this->post("/measure/{$this->batch()->id}/drafts", [
+            'pair' => (string) $this->pair()->id,
+            'thermometer' => (string) $this->named('T-05')->id,
+            'stage' => 'underway',
+            'place' => 'blend',
+            'drawn_at' => '2026-11-25T10:00',
+            'source' => 'typed',
+            'form' => self::formId(),
+        ])->assertSessionHasErrors(['thermometer' => 'This thermometer is adjusted: check it as left. Choose another.']);
 
         $left = $this->checks('T-05', ['readings' => ['0', '0', '0']]);
 
@@ -64,13 +72,28 @@ final class ThermometerLifeTest extends ThermometerTestCase
     public function test_a_doubtful_instrument_is_no_reference(): void
     {
         $form = ['method' => 'comparison', 'reference_c' => '63.05', 'readings' => ['63.2', '63.1', '63.2']];
-        $refused = fn(string $thermometer, string $reference): string => $this->post('/verify/' . $this->named($thermometer)->id, [...$form, 'reference' => $reference, 'form' => self::formId()])->assertSessionHasErrors('reference')->isRedirect() ? (string) session('errors')->first('reference') : '';
+        $refused = fn(string $thermometer, string $reference): string => $this->post('/verify/' . $this->named($thermometer)->id, [
+            ...$form,
+            'reference' => $reference,
+            'form' => self::formId(),
+        ])
+            ->assertSessionHasErrors('reference')
+            ->isRedirect()
+            ? (string) session('errors')->first('reference')
+            : '';
         self::assertSame('A thermometer cannot be its own reference.', $refused('T-00', 'T-00'));
-        self::assertSame('T-03 has no certificate. A reference thermometer needs one, with its uncertainty. Choose another reference.', $refused('T-08', 'T-03'));
+        self::assertSame(
+            'T-03 has no certificate. A reference thermometer needs one, with its uncertainty. Choose another reference.',
+            $refused('T-08', 'T-03'),
+        );
         self::assertSame('Choose the reference thermometer.', $refused('T-08', 'T-99'));
 
         $this->concludes($this->checks('T-00', ['readings' => ['1.9', '1.9', '1.9']]), 'out-of-use');
-        self::assertSame('T-00 is out of use. Choose another reference.', $refused('T-08', 'T-00'), 'it failed in the ice, whatever its certificate says');
+        self::assertSame(
+            'T-00 is out of use. Choose another reference.',
+            $refused('T-08', 'T-00'),
+            'it failed in the ice, whatever its certificate says',
+        );
         $this->get('/verify/' . $this->named('T-08')->id . '?method=comparison')->assertDontSee('value="T-00"', false);
         $this->wait(400 * 86400);
         $this->flushSession();
@@ -80,11 +103,21 @@ final class ThermometerLifeTest extends ThermometerTestCase
 
     public function test_a_comparison_rests_on_a_certificate_and_is_certified_itself(): void
     {
-        $check = $this->checks('T-08', ['method' => 'comparison', 'reference' => 'T-00', 'reference_c' => '63.05', 'readings' => ['63.2', '63.1', '63.2']]);
+        $check = $this->checks('T-08', [
+            'method' => 'comparison',
+            'reference' => 'T-00',
+            'reference_c' => '63.05',
+            'readings' => ['63.2', '63.1', '63.2'],
+        ]);
         $this->concludes($check, 'use');
 
         self::assertSame([53.05, 73.05], [$check->verified_low_c, $check->verified_high_c]);
-        $this->get("/thermometer-checks/$check->id/certificate")->assertSeeInOrder(['T-08', 'T-00 at 63.05 °C ± 0.05 °C, certificate invented 4711', 'Within tolerance.', 'Ledger head']);
+        $this->get("/thermometer-checks/$check->id/certificate")->assertSeeInOrder([
+            'T-08',
+            'T-00 at 63.05 °C ± 0.05 °C, certificate invented 4711',
+            'Within tolerance.',
+            'Ledger head',
+        ]);
         $pdf = $this->get("/thermometer-checks/$check->id/certificate.pdf")->assertOk();
         self::assertStringStartsWith('%PDF-', (string) $pdf->getContent());
         self::assertNull(LedgerCheck::run()['difference']);
@@ -124,15 +157,32 @@ final class ThermometerLifeTest extends ThermometerTestCase
 
     public function test_its_place_and_tolerance_are_set_and_a_class_that_is_none_is_refused(): void
     {
-        $form = ['tolerance_c' => '0,5', 'unit' => 'C', 'use_low_c' => '0', 'use_high_c' => '95', 'immersion_mm' => '50', 'interval_days' => '30', 'cap_days' => '20'];
+        $form = [
+            'tolerance_c' => '0,5',
+            'unit' => 'C',
+            'use_low_c' => '0',
+            'use_high_c' => '95',
+            'immersion_mm' => '50',
+            'interval_days' => '30',
+            'cap_days' => '20',
+        ];
         $url = "/thermometers/{$this->named('T-08')->id}/service";
         $this->post($url, [...$form, 'form' => self::formId()])->assertForbidden();
         $this->actingAs($this->people['lead']);
-        $this->post($url, [...$form, 'tolerance_standard' => 'ASTM E1137', 'tolerance_class' => 'AA', 'form' => self::formId()])->assertSessionHasErrors('tolerance_class');
+        $this->post($url, [
+            ...$form,
+            'tolerance_standard' => 'ASTM E1137',
+            'tolerance_class' => 'AA',
+            'form' => self::formId(),
+        ])->assertSessionHasErrors('tolerance_class');
         $this->post($url, [...$form, 'use_high_c' => '-5', 'form' => self::formId()])->assertSessionHasErrors('use_high_c');
 
         $this->post($url, [...$form, 'form' => self::formId()])->assertSessionHasNoErrors();
 
-        self::assertSame(20, $this->checks('T-08', ['readings' => ['0.1', '0.1', '0.1']])->interval_days, 'a third party allows twenty days');
+        self::assertSame(
+            20,
+            $this->checks('T-08', ['readings' => ['0.1', '0.1', '0.1']])->interval_days,
+            'a third party allows twenty days',
+        );
     }
 }

@@ -22,7 +22,12 @@ abstract class ThermometerTestCase extends BenchTestCase
     /** @param array<string, mixed> $typed */
     protected function checks(string $code, array $typed): Verification
     {
-        $this->post('/verify/' . $this->named($code)->id, ['method' => 'ice', 'bath' => ['all'], ...$typed, 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->post('/verify/' . $this->named($code)->id, [
+            'method' => 'ice',
+            'bath' => ['all'],
+            ...$typed,
+            'form' => self::formId(),
+        ])->assertSessionHasNoErrors();
 
         return Verification::query()->orderByDesc('id')->firstOrFail();
     }

@@ -48,8 +48,14 @@ final class TitrationTest extends BenchTestCase
 
         $found = TitrantStandardisation::query()->sole();
         self::assertEqualsWithDelta([0.09998, 0.0005], [$found->normality, $found->expanded_u], 0.00001);
-        $this->get("/lots/$lot->id")->assertOk()->assertSee('0.1000 N');
-        $this->post("/lots/{$this->lot('Q-31')->id}/strength", ['runs' => "0,5; 24\n0,5; 24\n0,5; 24", 'purity' => '100', 'form' => self::formId()])->assertSessionHasErrors('runs');
+        $this->get("/lots/$lot->id")
+            ->assertOk()
+            ->assertSee('0.1000 N');
+        $this->post("/lots/{$this->lot('Q-31')->id}/strength", [
+            'runs' => "0,5; 24\n0,5; 24\n0,5; 24",
+            'purity' => '100',
+            'form' => self::formId(),
+        ])->assertSessionHasErrors('runs');
     }
 
     public function test_the_true_acidity_is_found_on_both_schools_and_a_legal_minimum_to_7_takes_none_from_8_2(): void
@@ -64,12 +70,22 @@ final class TitrationTest extends BenchTestCase
 
         [$to8, $to7] = Measurement::query()->with('replicates')->orderBy('id')->get()->all();
         foreach ([[$to8, 8.2], [$to7, 7.0]] as [$measurement, $ph]) {
-            self::assertEqualsWithDelta($wine->equivalentsTo($ph) * Acid::Tartaric->equivalentWeight(), $measurement->replicates[0]->value, 0.04, "to $ph");
+            self::assertEqualsWithDelta(
+                $wine->equivalentsTo($ph) * Acid::Tartaric->equivalentWeight(),
+                $measurement->replicates[0]->value,
+                0.04,
+                "to $ph",
+            );
         }
         self::assertGreaterThan($to7->replicates[0]->value, $to8->replicates[0]->value);
         $outcome = LimitOutcome::query()->where('name', self::LEGAL)->sole();
         self::assertSame([Conformity::Inside, true], [$outcome->outcome, $outcome->expanded_u > 0.02]);
-        $this->get("/readings/$to7->id")->assertOk()->assertSee('ΔpH/ΔmL')->assertSee('Expressed in g/L as tartaric acid')->assertSee('as malic')->assertSee('S-01');
+        $this->get("/readings/$to7->id")
+            ->assertOk()
+            ->assertSee('ΔpH/ΔmL')
+            ->assertSee('Expressed in g/L as tartaric acid')
+            ->assertSee('as malic')
+            ->assertSee('S-01');
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
@@ -98,12 +114,16 @@ final class TitrationTest extends BenchTestCase
         $wine = new AcidSolution(['tartaric' => 0.018, 'malic' => 0.012], 0.012);
         $stronger = new AcidSolution(['tartaric' => 0.019, 'malic' => 0.012], 0.012);
         $curve = $this->curve($wine, $wrong === 'coarse' ? 1.5 : 0.1);
-        $this->titrate($wrong === 'stale' ? 'by-eye' : '8.2', match ($wrong) {
-            'stale' => ['6,45', '6,45'],
-            'single' => [$curve],
-            'apart' => [$curve, $this->curve($stronger)],
-            default => [$curve, $curve],
-        }, $wrong === 'stale' ? ['pair' => ''] : [])->assertSessionHasNoErrors();
+        $this->titrate(
+            $wrong === 'stale' ? 'by-eye' : '8.2',
+            match ($wrong) {
+                'stale' => ['6,45', '6,45'],
+                'single' => [$curve],
+                'apart' => [$curve, $this->curve($stronger)],
+                default => [$curve, $curve],
+            },
+            $wrong === 'stale' ? ['pair' => ''] : [],
+        )->assertSessionHasNoErrors();
 
         self::assertContains($block, Decision::query()->sole()->blocks);
     }
@@ -148,10 +168,20 @@ final class TitrationTest extends BenchTestCase
         $titration = Titration::query()->sole();
         // 8.2 lies where 7 + (display − 7) · 298.15 / 281.15 does: at a display of 8.1316.
         self::assertEqualsWithDelta(10.1 + 0.1 * (0.0316 / 0.3), $titration->portions()[0]['ml'], 0.0005);
-        self::assertSame([8.0, 25.0, [10.1, 8.1]], [$titration->sample_c, $titration->compensation_c, $titration->portions()[0]['curve'][2]]);
-        $this->get("/readings/$titration->measurement_id")->assertSee('Sample at 8 °C; the meter compensated at 25 °C, corrected in the curve.');
+        self::assertSame(
+            [8.0, 25.0, [10.1, 8.1]],
+            [$titration->sample_c, $titration->compensation_c, $titration->portions()[0]['curve'][2]],
+        );
+        $this->get("/readings/$titration->measurement_id")->assertSee(
+            'Sample at 8 °C; the meter compensated at 25 °C, corrected in the curve.',
+        );
         $this->titrate('8.2', [$cold, $cold])->assertSessionHasNoErrors();
-        self::assertEqualsWithDelta(10.1 + 0.1 / 3, Titration::query()->orderByDesc('id')->firstOrFail()->portions()[0]['ml'], 1e-4, 'at one temperature the display stands');
+        self::assertEqualsWithDelta(
+            10.1 + 0.1 / 3,
+            Titration::query()->orderByDesc('id')->firstOrFail()->portions()[0]['ml'],
+            1e-4,
+            'at one temperature the display stands',
+        );
     }
 
     public function test_an_endpoint_by_eye_is_a_quantity_of_its_own_and_volatile_acidity_is_given_as_acetic(): void
@@ -160,12 +190,18 @@ final class TitrationTest extends BenchTestCase
         $this->titrate('by-eye', ['6,45', '6,50'], ['pair' => ''])->assertSessionHasNoErrors();
         $this->calibrateHigh();
         $distillate = new AcidSolution(['acetic' => 0.009]);
-        $this->titrate('8.2', [$this->curve($distillate, 0.05), $this->curve($distillate, 0.05)], ['of' => 'volatile-acidity'])->assertSessionHasNoErrors();
+        $this->titrate(
+            '8.2',
+            [$this->curve($distillate, 0.05), $this->curve($distillate, 0.05)],
+            ['of' => 'volatile-acidity'],
+        )->assertSessionHasNoErrors();
 
         [$byEye, $volatile] = Measurement::query()->with('replicates')->orderBy('id')->get()->all();
         self::assertSame(['by-eye per L', '8.2 per L'], [$byEye->basis, $volatile->basis]);
         self::assertEqualsWithDelta(0.009 * 60.052, $volatile->replicates[0]->value, 0.02);
-        $this->get("/readings/$volatile->id")->assertSee('as acetic')->assertSee('Correct reading');
+        $this->get("/readings/$volatile->id")
+            ->assertSee('as acetic')
+            ->assertSee('Correct reading');
     }
 
     public function test_a_titration_is_corrected_with_its_curve_before_one_and_rests_on_what_it_rested_on(): void
@@ -175,11 +211,25 @@ final class TitrationTest extends BenchTestCase
         $wine = new AcidSolution(['tartaric' => 0.03], 0.01);
         $this->titrate('8.2', [$this->curve($wine, 0.05)])->assertSessionHasNoErrors();
         $first = Measurement::query()->sole();
-        $this->get("/readings/$first->id/correction")->assertRedirect("/measure/{$this->batch('WW-0001')->id}/titration?corrects=$first->id");
-        $this->get("/measure/{$this->batch('WW-0001')->id}/titration?corrects=$first->id")->assertOk()->assertSee("0; 2.", false)->assertSee('stays on record');
+        $this->get("/readings/$first->id/correction")->assertRedirect(
+            "/measure/{$this->batch('WW-0001')->id}/titration?corrects=$first->id",
+        );
+        $this->get("/measure/{$this->batch('WW-0001')->id}/titration?corrects=$first->id")
+            ->assertOk()
+            ->assertSee('0; 2.', false)
+            ->assertSee('stays on record');
 
         $this->calibrateHigh();
-        $this->titrate('8.2', [$this->curve($wine, 0.05)], ['portions' => [['sample' => '20', 'curve' => $this->curve($wine, 0.05)]], 'corrects' => (string) $first->id, 'reason' => 'it was a pipette of 20 mL', 'drawn_at' => $first->sample->drawn_at->setTimezone('Europe/London')->format('Y-m-d\TH:i:s')])->assertSessionHasNoErrors();
+        $this->titrate(
+            '8.2',
+            [$this->curve($wine, 0.05)],
+            [
+                'portions' => [['sample' => '20', 'curve' => $this->curve($wine, 0.05)]],
+                'corrects' => (string) $first->id,
+                'reason' => 'it was a pipette of 20 mL',
+                'drawn_at' => $first->sample->drawn_at->setTimezone('Europe/London')->format('Y-m-d\TH:i:s'),
+            ],
+        )->assertSessionHasNoErrors();
 
         $second = Measurement::query()->orderByDesc('id')->firstOrFail();
         self::assertSame([$first->id, $first->calibration_id], [$second->supersedes_id, $second->calibration_id]);
@@ -190,35 +240,60 @@ final class TitrationTest extends BenchTestCase
     {
         $this->strong();
         $this->calibrateHigh();
-        DB::table('bench_electrodes')->where('electrode_id', $this->pair()->electrode_id)->update(['slope_share' => 0.98, 'offset_mv' => -3.0, 'noise_mv' => 0.0]);
+        DB::table('bench_electrodes')
+            ->where('electrode_id', $this->pair()->electrode_id)
+            ->update(['slope_share' => 0.98, 'offset_mv' => -3.0, 'noise_mv' => 0.0]);
         $batch = $this->batch('WW-0001');
-        DB::table('bench_cups')->where('batch_id', $batch->id)->update(['ph' => 3.4]);
-        $open = fn(array $more): TestResponse => $this->post("/measure/$batch->id/burette", ['pair' => $this->pair()->id, 'sample_ml' => '10', 'speed' => '60', ...$more]);
+        DB::table('bench_cups')
+            ->where('batch_id', $batch->id)
+            ->update(['ph' => 3.4]);
+        $open = fn(array $more): TestResponse => $this->post("/measure/$batch->id/burette", [
+            'pair' => $this->pair()->id,
+            'sample_ml' => '10',
+            'speed' => '60',
+            ...$more,
+        ]);
         $open(['sample_ml' => '0'])->assertSessionHasErrors('sample_ml');
         $open(['pair' => $this->pair('L-01')->id])->assertSessionHasErrors('pair');
         $open([])->assertSessionHasNoErrors();
         $this->wait(4);
         $id = (int) DB::table('bench_burettes')->max('id');
-        $this->get("/measure/$batch->id/burette?runs=$id")->assertOk()->assertSee('17 points; running');
-        $open(['runs' => (string) $id])->assertRedirect("/measure/$batch->id/titration?runs=" . urlencode("$id," . $id + 1) . "#bench-title");
+        $this->get("/measure/$batch->id/burette?runs=$id")
+            ->assertOk()
+            ->assertSee('17 points; running');
+        $open(['runs' => (string) $id])->assertRedirect(
+            "/measure/$batch->id/titration?runs=" . urlencode("$id," . $id + 1) . '#bench-title',
+        );
         $this->wait(40);
         $this->get("/measure/$batch->id/burette?runs=$id")->assertSee('finished');
-        $page = (string) $this->get("/measure/$batch->id/titration?runs=$id," . ($id + 1) . '&take=1')->assertOk()->getContent();
+        $page = (string) $this->get("/measure/$batch->id/titration?runs=$id," . ($id + 1) . '&take=1')
+            ->assertOk()
+            ->getContent();
         preg_match_all('#<textarea[^>]*name="portions\[\d\]\[curve\]"[^>]*>([^<]+)</textarea>#', $page, $curves);
         self::assertCount(2, $curves[1]);
 
         $this->titrate('8.2', $curves[1])->assertSessionHasNoErrors();
 
-        self::assertEqualsWithDelta(SimulatedSample::of(Matrix::Still, 3.4)->equivalentsTo(8.2) * Acid::Tartaric->equivalentWeight(), Measurement::query()->sole()->replicates->firstOrFail()->value, 0.03);
+        self::assertEqualsWithDelta(
+            SimulatedSample::of(Matrix::Still, 3.4)->equivalentsTo(8.2) * Acid::Tartaric->equivalentWeight(),
+            Measurement::query()->sole()->replicates->firstOrFail()->value,
+            0.03,
+        );
     }
 
     public function test_a_curve_comes_from_a_file_and_what_it_held_is_there_again_after_a_slip(): void
     {
         $this->strong();
         $this->calibrateHigh();
-        $csv = "volume mL,pH\n" . implode("\n", array_map(static fn(int $i): string => sprintf('%.2F,%.2F', $i / 10, 3.4 + $i * 0.06), range(0, 90)));
+        $csv
+            = "volume mL,pH\n"
+            . implode("\n", array_map(static fn(int $i): string => sprintf('%.2F,%.2F', $i / 10, 3.4 + $i * 0.06), range(0, 90)));
         $file = static fn(string $text): UploadedFile => UploadedFile::fake()->createWithContent('curve.csv', $text);
-        $send = fn(UploadedFile $one, array $more = []): TestResponse => $this->titrate('8.2', [], ['portions' => [['sample' => '10', 'file' => $one]], ...$more]);
+        $send = fn(UploadedFile $one, array $more = []): TestResponse => $this->titrate(
+            '8.2',
+            [],
+            ['portions' => [['sample' => '10', 'file' => $one]], ...$more],
+        );
 
         $send($file("\x00\x01\x02"))->assertSessionHasErrors('portions.0.file');
         $send($file("time;potential;temperature\n1;a lot;20"))->assertSessionHasErrors('portions.0.curve');
@@ -227,7 +302,7 @@ final class TitrationTest extends BenchTestCase
         self::assertStringContainsString('8.00; 8.20', (string) json_encode(session()->getOldInput()));
         $send($file($csv))->assertSessionHasNoErrors();
 
-        self::assertEqualsWithDelta(8.0 * 0.1 / 10 * 75.04, Measurement::query()->sole()->replicates->firstOrFail()->value, 0.01);
+        self::assertEqualsWithDelta(((8.0 * 0.1) / 10) * 75.04, Measurement::query()->sole()->replicates->firstOrFail()->value, 0.01);
     }
 
     private function standardise(string $runs): TestResponse
@@ -246,7 +321,14 @@ final class TitrationTest extends BenchTestCase
         $run = $this->openRun(['Q-29', $this->alkaline()]);
         $accept = app(AcceptPoint::class);
         foreach ([$this->lot('Q-29'), $this->lot($this->alkaline()), $this->lot('Q-29')] as $station => $lot) {
-            $accept($this->people['checker'], IdempotencyKey::own(), $run->refresh(), $station, $this->typed($this->shown($lot->buffer()->phAt(21))), self::answers('typed by a test'));
+            $accept(
+                $this->people['checker'],
+                IdempotencyKey::own(),
+                $run->refresh(),
+                $station,
+                $this->typed($this->shown($lot->buffer()->phAt(21))),
+                self::answers('typed by a test'),
+            );
         }
         $this->vouch();
     }
@@ -284,8 +366,18 @@ final class TitrationTest extends BenchTestCase
         $batch = $this->batch('WW-0001');
 
         return $this->post("/measure/$batch->id/titration", [
-            'of' => 'titratable-acidity', 'per' => 'L', 'endpoint' => $endpoint, 'unit' => 'tartaric_g_per_l', 'titrant' => (string) TitrantStandardisation::query()->value('id'), 'pair' => (string) $this->pair()->id, 'celsius' => '21',
-            'stage' => 'finished', 'place' => $batch->product->method->places[0], 'portions' => array_map(static fn(string $curve): array => ['sample' => '10', 'curve' => $curve], $curves), 'form' => self::formId(), ...$typed,
+            'of' => 'titratable-acidity',
+            'per' => 'L',
+            'endpoint' => $endpoint,
+            'unit' => 'tartaric_g_per_l',
+            'titrant' => (string) TitrantStandardisation::query()->value('id'),
+            'pair' => (string) $this->pair()->id,
+            'celsius' => '21',
+            'stage' => 'finished',
+            'place' => $batch->product->method->places[0],
+            'portions' => array_map(static fn(string $curve): array => ['sample' => '10', 'curve' => $curve], $curves),
+            'form' => self::formId(),
+            ...$typed,
         ]);
     }
 }

@@ -55,9 +55,14 @@ final class TodayTest extends BenchTestCase
         $this->calibrate(92.0);
         self::assertContains('Review readings with E-07 since 10:00', $this->titles(), 'as found, 4.01 was 0.18 pH off');
         $this->wait(60);
-        $this->actingAs($this->people['auditor'])->get('/calibrations/' . $this->pair()->newestCalibration?->id)->assertSee('As found, the previous calibration was off by up to 0.1')->assertSee('Readings since 10:00 may be off by as much');
+        $this->actingAs($this->people['auditor'])
+            ->get('/calibrations/' . $this->pair()->newestCalibration?->id)
+            ->assertSee('As found, the previous calibration was off by up to 0.1')
+            ->assertSee('Readings since 10:00 may be off by as much');
 
-        $this->actingAs($this->people['checker'])->post("/verify/{$this->thermometer()->id}", ['method' => 'ice', 'readings' => ['1.4', '1.4', '1.4'], 'form' => self::formId()])->assertSessionHasNoErrors();
+        $this->actingAs($this->people['checker'])
+            ->post("/verify/{$this->thermometer()->id}", ['method' => 'ice', 'readings' => ['1.4', '1.4', '1.4'], 'form' => self::formId()])
+            ->assertSessionHasNoErrors();
         self::assertContains('Review readings with T-03 since 5 Nov 08:25', $this->titles(), 'since its last good check');
     }
 
@@ -92,7 +97,10 @@ final class TodayTest extends BenchTestCase
 
     public function test_a_page_counts_in_the_rail_what_waits(): void
     {
-        $this->actingAs($this->people['auditor'])->get('/')->assertSeeInOrder(['Calibrate', '3', 'Measure', '3'])->assertSee('Bring to the bench');
+        $this->actingAs($this->people['auditor'])
+            ->get('/')
+            ->assertSeeInOrder(['Calibrate', '3', 'Measure', '3'])
+            ->assertSee('Bring to the bench');
     }
 
     public function test_searching_a_code_opens_the_thing(): void
@@ -110,7 +118,10 @@ final class TodayTest extends BenchTestCase
         CarbonImmutable::setTestNow('2026-07-14T09:00:00Z');
         $say = static fn(string $at): string => SiteClock::short(CarbonImmutable::parse($at));
 
-        self::assertSame(['10:40', 'Wed 08:00', '3 Jul 10:00'], [$say('2026-07-14T09:40:00Z'), $say('2026-07-15T07:00:00Z'), $say('2026-07-03T09:00:00Z')]);
+        self::assertSame(
+            ['10:40', 'Wed 08:00', '3 Jul 10:00'],
+            [$say('2026-07-14T09:40:00Z'), $say('2026-07-15T07:00:00Z'), $say('2026-07-03T09:00:00Z')],
+        );
         self::assertSame('2026-07-14T08:40:00+00:00', SiteClock::typed('2026-07-14T09:40')->toIso8601String());
     }
 
@@ -125,16 +136,41 @@ final class TodayTest extends BenchTestCase
             }
         };
 
-        self::assertSame(['01:30 IST', '01:30 GMT', '02:30'], array_map(static fn(string $at): string => SiteClock::short(CarbonImmutable::parse($at)), ['2026-10-25T00:30:00Z', '2026-10-25T01:30:00Z', '2026-10-25T02:30:00Z']));
+        self::assertSame(
+            ['01:30 IST', '01:30 GMT', '02:30'],
+            array_map(static fn(string $at): string => SiteClock::short(CarbonImmutable::parse($at)), [
+                '2026-10-25T00:30:00Z',
+                '2026-10-25T01:30:00Z',
+                '2026-10-25T02:30:00Z',
+            ]),
+        );
         self::assertStringContainsString('occurred twice', $refused('2026-10-25T01:30'));
-        self::assertSame(['2026-10-25T00:30:00+00:00', '2026-10-25T01:30:00+00:00'], [$refused('2026-10-25 01:30 first'), $refused('2026-10-25 01:30 second')]);
+        self::assertSame(
+            ['2026-10-25T00:30:00+00:00', '2026-10-25T01:30:00+00:00'],
+            [$refused('2026-10-25 01:30 first'), $refused('2026-10-25 01:30 second')],
+        );
         self::assertStringContainsString('does not exist', $refused('2026-03-29T01:30'));
         self::assertStringContainsString('Type a date and time like', $refused('this morning'));
         self::assertStringContainsString('Type a date and time like', $refused('2026-02-30 10:00'));
 
         CarbonImmutable::setTestNow('2026-11-25T11:00:00Z');
         $batch = $this->batch();
-        $this->actingAs($this->people['checker'])->from("/measure/$batch->id/other")->post($to = "/measure/$batch->id/other", $told = ['of' => 'alcohol|at 20 °C', 'values' => '5', 'stage' => 'underway', 'place' => 'blend', 'measured_by' => 'us', 'measured_with' => 'distillation', 'drawn_at' => '2026-10-25T01:30', 'form' => self::formId()])->assertSessionHasErrors('drawn_at');
+        $this->actingAs($this->people['checker'])
+            ->from("/measure/$batch->id/other")
+            ->post(
+                $to = "/measure/$batch->id/other",
+                $told = [
+                    'of' => 'alcohol|at 20 °C',
+                    'values' => '5',
+                    'stage' => 'underway',
+                    'place' => 'blend',
+                    'measured_by' => 'us',
+                    'measured_with' => 'distillation',
+                    'drawn_at' => '2026-10-25T01:30',
+                    'form' => self::formId(),
+                ],
+            )
+            ->assertSessionHasErrors('drawn_at');
         $this->get($to)->assertSee('name="drawn_at_hour"', false);
         $this->post($to, [...$told, 'drawn_at_hour' => 'second', 'form' => self::formId()])->assertSessionHasErrors(['drawn_at']);
     }
@@ -150,11 +186,18 @@ final class TodayTest extends BenchTestCase
         $line = DayLine::of($this->plan());
         $lanes = array_column($line->lanes, null, 'code');
 
-        self::assertSame(['E-07', 'E-05', 'E-09', 'E-11', 'T-05', 'T-07', 'T-08', 'T-11', 'CS-0409', 'CS-0421', 'CS-0417'], array_keys($lanes));
+        self::assertSame(
+            ['E-07', 'E-05', 'E-09', 'E-11', 'T-05', 'T-07', 'T-08', 'T-11', 'CS-0409', 'CS-0421', 'CS-0417'],
+            array_keys($lanes),
+        );
         self::assertSame(['soak', 'plan'], array_column($lanes['E-09']['boxes'], 'kind'));
         self::assertSame('out of the soak 11:12, then calibrate', $lanes['E-09']['boxes'][1]['label']);
         self::assertSame('pH ≤ 4.6 was due 19 Nov 09:20', $lanes['CS-0409']['deadline']['label'] ?? null);
-        self::assertSame([['from' => 0, 'to' => 8]], array_map(static fn(array $block): array => ['from' => $block['from'], 'to' => $block['to']], $line->blocks), 'the first batch waits for the first electrode');
+        self::assertSame(
+            [['from' => 0, 'to' => 8]],
+            array_map(static fn(array $block): array => ['from' => $block['from'], 'to' => $block['to']], $line->blocks),
+            'the first batch waits for the first electrode',
+        );
 
         $this->calibrate();
         $this->vouch();
@@ -163,7 +206,11 @@ final class TodayTest extends BenchTestCase
         $lanes = array_column($line->lanes, null, 'code');
 
         self::assertSame(['ready', 'ready until 22:00'], [$lanes['E-07']['boxes'][0]['kind'], $lanes['E-07']['boxes'][0]['label']]);
-        self::assertSame(['done', null], [$lanes['CS-0417']['boxes'][0]['kind'], $lanes['CS-0417']['deadline']], 'measured, and its limit is met with what is uncertain about it');
+        self::assertSame(
+            ['done', null],
+            [$lanes['CS-0417']['boxes'][0]['kind'], $lanes['CS-0417']['deadline']],
+            'measured, and its limit is met with what is uncertain about it',
+        );
         self::assertSame([], $line->blocks);
     }
 
@@ -180,8 +227,15 @@ final class TodayTest extends BenchTestCase
         }
         $this->wait(24 * 3600);
         self::assertMatchesRegularExpression('/pH ≤ 4\.6 by Mon 10:15, .*not certain/u', $detail());
-        self::assertSame(', not certain', array_column(DayLine::of($this->plan())->lanes, 'deadline', 'code')['CS-0421']['forecast'] ?? null);
-        $this->actingAs($this->people['auditor'])->get("/batches/{$this->batch('CS-0421')->id}")->assertOk()->assertSee('at this pace')->assertSee('class="ahead"', false);
+        self::assertSame(
+            ', not certain',
+            array_column(DayLine::of($this->plan())->lanes, 'deadline', 'code')['CS-0421']['forecast'] ?? null,
+        );
+        $this->actingAs($this->people['auditor'])
+            ->get("/batches/{$this->batch('CS-0421')->id}")
+            ->assertOk()
+            ->assertSee('at this pace')
+            ->assertSee('class="ahead"', false);
 
         $this->calibrate();
         $this->vouch();
@@ -201,9 +255,22 @@ final class TodayTest extends BenchTestCase
     public function test_the_week_holds_what_ends_in_it_and_nothing_of_what_is_out_of_use(): void
     {
         $this->calibrate();
-        (new LogCare())($this->people['checker'], IdempotencyKey::own(), $this->pair('E-05')->electrode, CareKind::OutOfUse, note: 'cracked');
+        (new LogCare())(
+            $this->people['checker'],
+            IdempotencyKey::own(),
+            $this->pair('E-05')->electrode,
+            CareKind::OutOfUse,
+            note: 'cracked',
+        );
         $pen = $this->pair('L-01');
-        (new CalibrateCell())($this->people['checker'], IdempotencyKey::own(), $pen, $this->lot('C-02'), CellReading::typed(1280.0, 20.0, true), null);
+        (new CalibrateCell())(
+            $this->people['checker'],
+            IdempotencyKey::own(),
+            $pen,
+            $this->lot('C-02'),
+            CellReading::typed(1280.0, 20.0, true),
+            null,
+        );
         $far = fn(): array => array_column(Week::ahead($this->plan(), 90), 'what');
         self::assertContains('Calibrate L-01 (conductivity)', $far());
         (new LogCare())($this->people['checker'], IdempotencyKey::own(), $pen->electrode, CareKind::OutOfUse, note: 'cracked');
@@ -211,7 +278,13 @@ final class TodayTest extends BenchTestCase
         $week = array_map(static fn(DueDate $due): string => SiteClock::short($due->at) . ' ' . $due->what, Week::ahead($this->plan(), 14));
 
         self::assertContains('22:00 Calibrate E-07', $week, 'twelve hours after it was calibrated');
-        self::assertSame([], array_values(array_filter($week, static fn(string $due): bool => str_contains($due, 'Calibrate E-09') || str_contains($due, 'E-05'))), 'one soaks, one is out of use');
+        self::assertSame(
+            [],
+            array_values(
+                array_filter($week, static fn(string $due): bool => str_contains($due, 'Calibrate E-09') || str_contains($due, 'E-05')),
+            ),
+            'one soaks, one is out of use',
+        );
         self::assertContains('Thu 11:40 CS-0417: pH ≤ 4.6 is due', $week);
         self::assertSame($week, array_values(array_unique($week)));
     }
@@ -230,7 +303,14 @@ final class TodayTest extends BenchTestCase
     {
         $run = $this->openRun();
         foreach ([7.016, 4.002, 7.016] as $station => $ph) {
-            app(AcceptPoint::class)($this->people['checker'], IdempotencyKey::own(), $run, $station, new TypedReading(Signal::mv($this->shown($ph, 85)), 21, true, 90.0), self::answers('typed by a test'));
+            app(AcceptPoint::class)(
+                $this->people['checker'],
+                IdempotencyKey::own(),
+                $run,
+                $station,
+                new TypedReading(Signal::mv($this->shown($ph, 85)), 21, true, 90.0),
+                self::answers('typed by a test'),
+            );
         }
 
         $task = $this->plan()->tasks()[0];
@@ -240,7 +320,11 @@ final class TodayTest extends BenchTestCase
 
     public function test_a_deadline_with_a_condition_applies_only_once_the_condition_is_true(): void
     {
-        self::assertSame(['pH ≤ 4.6 by Thu 11:40'], array_map(BatchTasks::due(...), Deadlines::of($this->batch())), 'acid was not added, so the day for acidified food does not bind');
+        self::assertSame(
+            ['pH ≤ 4.6 by Thu 11:40'],
+            array_map(BatchTasks::due(...), Deadlines::of($this->batch())),
+            'acid was not added, so the day for acidified food does not bind',
+        );
     }
 
     private function plan(): DayPlan

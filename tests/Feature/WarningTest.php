@@ -24,13 +24,25 @@ final class WarningTest extends BenchTestCase
         $this->post('/yourself', ['email' => 'oda at works'])->assertSessionHasErrors('email');
         $this->post('/yourself', ['email' => 'oda@works.example'])->assertSessionHasNoErrors();
         $this->get('/yourself')->assertSee('oda@works.example');
-        self::assertStringNotContainsString('oda@works.example', json_encode(DB::table('ledger')->pluck('payload'), JSON_THROW_ON_ERROR), 'an address is sealed nowhere');
+        self::assertStringNotContainsString(
+            'oda@works.example',
+            json_encode(DB::table('ledger')->pluck('payload'), JSON_THROW_ON_ERROR),
+            'an address is sealed nowhere',
+        );
 
         self::assertSame(0, app(WarnOfDeadlines::class)(), 'over a day is left');
         $this->wait(3 * 3600);
         self::assertSame([1, 0], [app(WarnOfDeadlines::class)(), app(WarnOfDeadlines::class)()]);
         $warning = Warning::query()->sole();
-        self::assertSame([$this->batch()->id, 'Acid within a week', DeadlineWarning::Soon, null], [$warning->batch_id, $warning->limit_name, $warning->warning, $warning->person_id === $this->people['checker']->id ? 'a person' : null]);
+        self::assertSame(
+            [$this->batch()->id, 'Acid within a week', DeadlineWarning::Soon, null],
+            [
+                $warning->batch_id,
+                $warning->limit_name,
+                $warning->warning,
+                $warning->person_id === $this->people['checker']->id ? 'a person' : null,
+            ],
+        );
         self::assertStringStartsWith('pH ≤ 4.6 by ', $warning->words);
         self::assertNull(LedgerCheck::run()['difference']);
         self::assertSame(1, DB::table('jobs')->count());
@@ -42,8 +54,13 @@ final class WarningTest extends BenchTestCase
     public function test_a_person_without_an_address_or_disabled_gets_no_e_mail(): void
     {
         Mail::fake();
-        Credential::query()->whereKey($this->people['lead']->id)->update(['email' => 'sela@works.example']);
-        DB::connection('owner')->table('appointments')->where('person_id', $this->people['lead']->id)->update(['enabled' => false]);
+        Credential::query()
+            ->whereKey($this->people['lead']->id)
+            ->update(['email' => 'sela@works.example']);
+        DB::connection('owner')
+            ->table('appointments')
+            ->where('person_id', $this->people['lead']->id)
+            ->update(['enabled' => false]);
 
         $this->wait(3 * 3600);
         self::assertSame(1, app(WarnOfDeadlines::class)());
@@ -55,7 +72,11 @@ final class WarningTest extends BenchTestCase
         $calendar = (string) $this->actingAs($this->people['checker'])->get('/today/due.ics')->getContent();
 
         self::assertMatchesRegularExpression('/SUMMARY:CS-0417: pH ≤ 4\.6 is due.*?TRIGGER:-PT1440M/s', $calendar);
-        self::assertSame(substr_count($calendar, 'BEGIN:VALARM'), preg_match_all('/^SUMMARY:.* is due/m', $calendar), 'and of nothing else');
+        self::assertSame(
+            substr_count($calendar, 'BEGIN:VALARM'),
+            preg_match_all('/^SUMMARY:.* is due/m', $calendar),
+            'and of nothing else',
+        );
     }
 
     private function assertLetterArrives(string ...$parts): void

@@ -29,25 +29,39 @@ final class AcidityTest extends TestCase
                 $molar[$acid] = $random->getInt(0, 40) / 1000;
             }
             $molar['tartaric'] += 0.01;
-            $cases[] = ['molar' => $molar, 'potassium' => $random->getInt(0, 15) / 1000, 'sample_ml' => 10.0, 'normality' => 0.1, 'ml' => array_map(static fn(int $step): float => $step * 0.25, range(0, 140))];
+            $cases[] = [
+                'molar' => $molar,
+                'potassium' => $random->getInt(0, 15) / 1000,
+                'sample_ml' => 10.0,
+                'normality' => 0.1,
+                'ml' => array_map(static fn(int $step): float => $step * 0.25, range(0, 140)),
+            ];
         }
 
         foreach (Python::run('acids.py', $cases) as $i => $expected) {
             $solution = new AcidSolution($cases[$i]['molar'], $cases[$i]['potassium']);
             $curve = [];
             foreach ($cases[$i]['ml'] as $j => $ml) {
-                $curve[] = [$ml, $ph = $solution->titrated(10.0, $ml, 0.1)];
+                $curve[] = [$ml, ($ph = $solution->titrated(10.0, $ml, 0.1))];
                 self::assertEqualsWithDelta($expected[$j], $ph, 1e-9, json_encode($cases[$i]['molar']) ?: '');
             }
             if ($curve[count($curve) - 1][1] > 8.2) {
                 $endpoint = TitrationCurve::through($curve)->reaches(8.2);
                 $found = Titration::of($endpoint, 10.0, 0.1, Acid::Tartaric, 0.0, new TitrationUncertainty());
-                self::assertEqualsWithDelta($solution->equivalentsTo(8.2) * 1000, $found->meq, 2.5, 'to a quarter of a step of the burette');
+                self::assertEqualsWithDelta(
+                    $solution->equivalentsTo(8.2) * 1000,
+                    $found->meq,
+                    2.5,
+                    'to a quarter of a step of the burette',
+                );
             }
         }
     }
 
-    /** @return iterable<string, array{float, float, float, Acid, float}> mL of sample, normality, mL of titrant, acid, g/L; worked examples, from memory */
+    /**
+     * @return iterable<string, array{float, float, float, Acid, float}> mL of sample, normality, mL of titrant, acid, g/L; worked examples,
+     *     from memory
+     */
     public static function worked(): iterable
     {
         yield 'wine: 5 mL, 0.1 N, 4.0 mL, ×15 in the usual table' => [5.0, 0.1, 4.0, Acid::Tartaric, 6.003];
@@ -59,7 +73,18 @@ final class AcidityTest extends TestCase
     #[DataProvider('worked')]
     public function test_worked_examples_come_out(float $sample, float $normality, float $ml, Acid $acid, float $grams): void
     {
-        self::assertEqualsWithDelta($grams, Titration::of(new \Rheacid\Core\Acidity\Endpoint($ml, 8.2, false), $sample, $normality, $acid, 0.0, new TitrationUncertainty())->acidity(), 0.01);
+        self::assertEqualsWithDelta(
+            $grams,
+            Titration::of(
+                new \Rheacid\Core\Acidity\Endpoint($ml, 8.2, false),
+                $sample,
+                $normality,
+                $acid,
+                0.0,
+                new TitrationUncertainty(),
+            )->acidity(),
+            0.01,
+        );
     }
 
     /** Free SO₂ for 0.8 mg/L molecular by pH, as tables for wine print it at pKa 1.81. From memory. */
@@ -68,7 +93,11 @@ final class AcidityTest extends TestCase
         foreach (['3.0' => 13, '3.2' => 20, '3.4' => 32, '3.6' => 50, '3.8' => 79] as $ph => $free) {
             self::assertEqualsWithDelta($free, MolecularSo2::free(0.8, (float) $ph), 0.7, "pH $ph");
         }
-        self::assertLessThan(MolecularSo2::free(0.8, 3.4), MolecularSo2::free(0.8, 3.4, MolecularSo2::PKA_IN_WINE), 'in alcohol less of it protects as much');
+        self::assertLessThan(
+            MolecularSo2::free(0.8, 3.4),
+            MolecularSo2::free(0.8, 3.4, MolecularSo2::PKA_IN_WINE),
+            'in alcohol less of it protects as much',
+        );
     }
 
     public function test_a_solution_weighs_what_gnu_units_says(): void

@@ -15,14 +15,17 @@ final class ForecastAgainstScipyTest extends TestCase
     public function test_of_3000_ferments_none_stops_short_of_the_least_squares(): void
     {
         $random = new Randomizer(new Mt19937(20261127));
-        $number = static fn(float $low, float $high): float => $low + ($high - $low) * $random->getInt(0, 1_000_000) / 1_000_000;
+        $number = static fn(float $low, float $high): float => $low + (($high - $low) * $random->getInt(0, 1_000_000)) / 1_000_000;
         $ferments = [];
         for ($i = 0; $i < 3000; $i++) {
             [$low, $high, $middle, $scale] = [$number(3.2, 4.6), $number(5.2, 6.2), $number(10, 120), $number(2, 25)];
             $readings = [];
             $hours = 0.0;
             for ($count = $random->getInt(6, 20); count($readings) < $count; $hours += $number(2, 20)) {
-                $readings[] = [round($hours, 2), round($low + ($high - $low) / (1 + exp(($hours - $middle) / $scale)) + $number(-0.03, 0.03), 3)];
+                $readings[] = [
+                    round($hours, 2),
+                    round($low + ($high - $low) / (1 + exp(($hours - $middle) / $scale)) + $number(-0.03, 0.03), 3),
+                ];
             }
             $ferments[] = $readings;
         }

@@ -30,12 +30,12 @@ final class HandbookTest extends TestCase
     /** @return iterable<string, array{float, float}> °C, mV/pH: (R·T·ln 10)/F as textbooks of electrochemistry tabulate it; from memory */
     public static function slopes(): iterable
     {
-        yield 'melting ice' => [0.0, 54.20];
+        yield 'melting ice' => [0.0, 54.2];
         yield 'a cellar' => [10.0, 56.18];
         yield 'a cool room' => [20.0, 58.17];
         yield 'the standard temperature' => [25.0, 59.16];
         yield 'body temperature' => [37.0, 61.54];
-        yield 'a hot mash' => [60.0, 66.10];
+        yield 'a hot mash' => [60.0, 66.1];
         yield 'boiling water' => [100.0, 74.04];
     }
 
@@ -48,7 +48,7 @@ final class HandbookTest extends TestCase
     public static function acidities(): iterable
     {
         yield '°SH in °D' => [1.0, 'soxhlet_henkel', 'dornic', 2.25, 0.005];
-        yield '°Th in °SH' => [1.0, 'thoerner', 'soxhlet_henkel', 0.40, 0.005];
+        yield '°Th in °SH' => [1.0, 'thoerner', 'soxhlet_henkel', 0.4, 0.005];
         yield '°Th in °D' => [10.0, 'thoerner', 'dornic', 9.0, 0.05];
         yield '°D in % of lactic acid' => [16.0, 'dornic', 'lactic_g_per_100ml', 0.16, 0.0005];
         yield 'sulfuric as tartaric' => [1.0, 'sulfuric_g_per_l', 'tartaric_g_per_l', 1.53, 0.005];
@@ -58,8 +58,13 @@ final class HandbookTest extends TestCase
     }
 
     #[DataProvider('acidities')]
-    public function test_units_of_acidity_are_those_of_the_trades(float $value, string $unit, string $wanted, float $printed, float $digit): void
-    {
+    public function test_units_of_acidity_are_those_of_the_trades(
+        float $value,
+        string $unit,
+        string $wanted,
+        float $printed,
+        float $digit,
+    ): void {
         [$given, $other] = [AcidityUnit::named($unit), AcidityUnit::named($wanted)];
         self::assertNotNull($given);
         self::assertNotNull($other);
@@ -78,7 +83,7 @@ final class HandbookTest extends TestCase
         foreach ([[60, 1.0], [62, 1.94], [64, 3.77], [65, 5.25], [66, 7.31], [68, 14.2], [70, 27.5], [72, 53.4]] as [$celsius, $units]) {
             yield "a minute at $celsius °C" => [(float) $celsius, 60.0, 6.946, $units];
         }
-        foreach ([[111.1, 0.100], [115.0, 0.245], [118.0, 0.490], [121.1, 1.0], [124.0, 1.950]] as [$celsius, $units]) {
+        foreach ([[111.1, 0.1], [115.0, 0.245], [118.0, 0.49], [121.1, 1.0], [124.0, 1.95]] as [$celsius, $units]) {
             yield "canning at $celsius °C" => [(float) $celsius, 121.1, 10.0, $units];
         }
     }
@@ -86,7 +91,11 @@ final class HandbookTest extends TestCase
     #[DataProvider('lethalRates')]
     public function test_lethal_units_are_those_of_the_tables(float $celsius, float $base, float $z, float $printed): void
     {
-        self::assertEqualsWithDelta($printed, Lethality::of([[0.0, $celsius], [1.0, $celsius]], 0.0, $base, $z)->unitsMin, 0.004 * $printed + 0.0005);
+        self::assertEqualsWithDelta(
+            $printed,
+            Lethality::of([[0.0, $celsius], [1.0, $celsius]], 0.0, $base, $z)->unitsMin,
+            0.004 * $printed + 0.0005,
+        );
     }
 
     #[DataProvider('slopes')]
@@ -108,7 +117,7 @@ final class HandbookTest extends TestCase
         yield '0.05 m potassium hydrogen phthalate' => ['phthalate', 4.005];
         yield '0.025 m phosphate each' => ['phosphate-6.86', 6.865];
         yield 'physiological phosphate' => ['phosphate-7.41', 7.413];
-        yield '0.01 m borax' => ['borax-9.18', 9.180];
+        yield '0.01 m borax' => ['borax-9.18', 9.18];
         yield '0.025 m carbonate each' => ['carbonate-10.01', 10.012];
     }
 
@@ -162,7 +171,8 @@ final class HandbookTest extends TestCase
 
     /**
      * Normality of bottled acids as tables of concentrated reagents and brewers' tables print it, from memory: 85 % phosphoric acid
-     * is 14.7 mol/L, 75 % 12.1 mol/L; 88 % lactic acid is 11.8 N, 80 % 10.6 N. Counted to pH 4.7, where phosphoric acid has given one proton.
+     * is 14.7 mol/L, 75 % 12.1 mol/L; 88 % lactic acid is 11.8 N, 80 % 10.6 N. Counted to pH 4.7, where phosphoric acid has given one
+     * proton.
      *
      * @return iterable<string, array{BottledAcid, float}>
      */
@@ -177,10 +187,13 @@ final class HandbookTest extends TestCase
     #[DataProvider('bottles')]
     public function test_a_bottled_acid_is_as_strong_as_its_tables_say(BottledAcid $acid, float $printed): void
     {
-        self::assertEqualsWithDelta($printed, 1000 * (float) $acid->density() / $acid->gramsPerEquivalent(4.7), 0.06);
+        self::assertEqualsWithDelta($printed, (1000 * (float) $acid->density()) / $acid->gramsPerEquivalent(4.7), 0.06);
     }
 
-    /** Winemaking handbooks, from memory: 0.67 g/L of calcium carbonate or of potassium bicarbonate (cold-stabilised) lower the acidity by 1 g/L as tartaric. */
+    /**
+     * Winemaking handbooks, from memory: 0.67 g/L of calcium carbonate or of potassium bicarbonate (cold-stabilised) lower the acidity by
+     * 1 g/L as tartaric.
+     */
     public function test_what_takes_a_gram_of_tartaric_acid_away_is_what_handbooks_print(): void
     {
         foreach (Neutraliser::cases() as $with) {
@@ -206,7 +219,12 @@ final class HandbookTest extends TestCase
     public function test_conversions_agree_with_gnu_units(): void
     {
         self::assertEqualsWithDelta(99.974, BoilingPoint::celsius(self::units('atm', 'kPa')), 0.0005, 'its standard atmosphere');
-        self::assertEqualsWithDelta(0.5, self::units('tempF(32.9)', 'tempC'), 1e-6, 'a probe that settles at 32.9 °F in ice reads half a degree high (common practice)');
+        self::assertEqualsWithDelta(
+            0.5,
+            self::units('tempF(32.9)', 'tempC'),
+            1e-6,
+            'a probe that settles at 32.9 °F in ice reads half a degree high (common practice)',
+        );
         self::assertEqualsWithDelta((32.9 - 32) / 1.8, self::units('tempF(32.9)', 'tempC'), 1e-6);
     }
 
@@ -215,7 +233,7 @@ final class HandbookTest extends TestCase
     {
         yield 'the cold end' => [-200.0, 18.52];
         yield 'dry ice and colder' => [-100.0, 60.26];
-        yield 'the ice point' => [0.0, 100.00];
+        yield 'the ice point' => [0.0, 100.0];
         yield 'a hot limit' => [100.0, 138.51];
         yield 'an oven' => [200.0, 175.86];
         yield 'a furnace' => [400.0, 247.09];
@@ -232,11 +250,11 @@ final class HandbookTest extends TestCase
     /** @return iterable<string, array{string, string, float, float}> IEC 60751:2008 and ASTM E1137, tables of tolerances, from memory */
     public static function tolerances(): iterable
     {
-        yield 'AA at the ice point' => ['IEC 60751', 'AA', 0.0, 0.10];
+        yield 'AA at the ice point' => ['IEC 60751', 'AA', 0.0, 0.1];
         yield 'A at 100 °C' => ['IEC 60751', 'A', 100.0, 0.35];
-        yield 'B at 100 °C' => ['IEC 60751', 'B', 100.0, 0.80];
+        yield 'B at 100 °C' => ['IEC 60751', 'B', 100.0, 0.8];
         yield 'B below zero' => ['IEC 60751', 'B', -50.0, 0.55];
-        yield 'C at 200 °C' => ['IEC 60751', 'C', 200.0, 2.60];
+        yield 'C at 200 °C' => ['IEC 60751', 'C', 200.0, 2.6];
         yield 'grade A at the ice point' => ['ASTM E1137', 'A', 0.0, 0.13];
     }
 
@@ -261,7 +279,7 @@ final class HandbookTest extends TestCase
         mt_srand(4);
         [$inside, $outside, $draws, $u] = [0, 0, 200_000, 0.04];
         for ($i = 0; $i < $draws; $i++) {
-            $normal = sqrt(-2 * log((1 + mt_rand()) / (1 + mt_getrandmax()))) * cos(2 * M_PI * mt_rand() / mt_getrandmax());
+            $normal = sqrt(-2 * log((1 + mt_rand()) / (1 + mt_getrandmax()))) * cos((2 * M_PI * mt_rand()) / mt_getrandmax());
             $conformity = $limit->conformity(4.6 + $u * $normal, 2 * $u);
             $inside += (int) ($conformity === Conformity::Inside);
             $outside += (int) ($conformity === Conformity::Outside);

@@ -26,8 +26,13 @@ final class MathsAgainstScipyTest extends TestCase
                 $x += $random->getInt(1, 300) / 100;
                 $points[] = [$x, $random->getInt(-500, 500) / 100];
             }
-            $at = $points[0][0] + ($x - $points[0][0]) * $random->getInt(0, 1000) / 1000;
-            $cases[] = ['points' => $points, 'at' => $at, 'probability' => 0.5 + $random->getInt(1, 498) / 1000, 'freedom' => $random->getInt(1, $random->getInt(1, 60))];
+            $at = $points[0][0] + (($x - $points[0][0]) * $random->getInt(0, 1000)) / 1000;
+            $cases[] = [
+                'points' => $points,
+                'at' => $at,
+                'probability' => 0.5 + $random->getInt(1, 498) / 1000,
+                'freedom' => $random->getInt(1, $random->getInt(1, 60)),
+            ];
         }
 
         foreach (Python::run('maths.py', $cases) as $i => $expected) {
@@ -37,7 +42,12 @@ final class MathsAgainstScipyTest extends TestCase
             $where = json_encode($cases[$i]) ?: '';
             self::assertEqualsWithDelta($expected['pchip'], Pchip::through($points)->at($cases[$i]['at']), 1e-10, $where);
             // SciPy's own quantile is off by up to 2e-9: its cumulative function says so.
-            self::assertEqualsWithDelta($expected['t'], StudentT::quantile($cases[$i]['probability'], $cases[$i]['freedom']), 1e-8 * max(1.0, $expected['t']), $where);
+            self::assertEqualsWithDelta(
+                $expected['t'],
+                StudentT::quantile($cases[$i]['probability'], $cases[$i]['freedom']),
+                1e-8 * max(1.0, $expected['t']),
+                $where,
+            );
             self::assertEqualsWithDelta($expected['slope'], $line->slope, 1e-9, $where);
             self::assertEqualsWithDelta($expected['intercept'], $line->intercept, 1e-9, $where);
         }
@@ -67,7 +77,12 @@ final class MathsAgainstScipyTest extends TestCase
             self::assertSame(count(array_filter($expected)), count($band));
             foreach (array_filter($expected) as $j => $quartiles) {
                 $told++;
-                self::assertEqualsWithDelta($quartiles, $band[sprintf('%.1f', $cases[$i]['at'][$j])] ?? null, 1e-9, "$i at {$cases[$i]['at'][$j]}");
+                self::assertEqualsWithDelta(
+                    $quartiles,
+                    $band[sprintf('%.1f', $cases[$i]['at'][$j])] ?? null,
+                    1e-9,
+                    "$i at {$cases[$i]['at'][$j]}",
+                );
             }
         }
         self::assertGreaterThan(50, $told);

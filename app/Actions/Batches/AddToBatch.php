@@ -21,15 +21,43 @@ final class AddToBatch
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, string $what, float $amount, string $unit, bool $isDone, ?Addition $plan = null): Addition
-    {
-        return Recording::once($by, $form, 'add to a batch', Addition::class, static function (Entry $entry) use ($by, $batch, $what, $amount, $unit, $isDone, $plan): Addition {
+    public function __invoke(
+        Person $by,
+        IdempotencyKey $form,
+        Batch $batch,
+        string $what,
+        float $amount,
+        string $unit,
+        bool $isDone,
+        ?Addition $plan = null,
+    ): Addition {
+        return Recording::once($by, $form, 'add to a batch', Addition::class, static function (Entry $entry) use (
+            $by,
+            $batch,
+            $what,
+            $amount,
+            $unit,
+            $isDone,
+            $plan,
+        ): Addition {
             Life::ensure($batch, null);
             if ($plan !== null && ($plan->batch_id !== $batch->id || Addition::query()->where('plan_id', $plan->id)->exists())) {
                 throw Refused::because('This plan was already carried out or belongs to another batch.', 'plan');
             }
 
-            return $entry->add(new Addition(['batch_id' => $batch->id, 'plan_id' => $plan?->id, 'state' => $isDone ? Addition::DONE : Addition::PLANNED, 'what' => $what, 'amount' => $amount, 'unit' => $unit, 'rests_on' => [], 'at' => $entry->at, 'person_id' => $by->id]));
+            return $entry->add(
+                new Addition([
+                    'batch_id' => $batch->id,
+                    'plan_id' => $plan?->id,
+                    'state' => $isDone ? Addition::DONE : Addition::PLANNED,
+                    'what' => $what,
+                    'amount' => $amount,
+                    'unit' => $unit,
+                    'rests_on' => [],
+                    'at' => $entry->at,
+                    'person_id' => $by->id,
+                ]),
+            );
         });
     }
 }

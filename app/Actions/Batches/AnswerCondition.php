@@ -17,15 +17,30 @@ use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
 use Rheacid\Rights\Right;
 
-/** Answers a condition that limits of the product depend on: once by anybody, again by a lead with a reason. Everything is judged again by it. */
+/**
+ * Answers a condition that limits of the product depend on: once by anybody, again by a lead with a reason. Everything is judged again by
+ * it.
+ */
 final readonly class AnswerCondition
 {
     public function __construct(private JudgeAnew $judgeAnew) {}
 
     /** @throws Refused */
-    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, string $condition, bool $answer, ?string $reason = null): BatchAnswer
-    {
-        return Recording::once($by, $form, 'answer a condition', BatchAnswer::class, function (Entry $entry) use ($by, $batch, $condition, $answer, $reason): BatchAnswer {
+    public function __invoke(
+        Person $by,
+        IdempotencyKey $form,
+        Batch $batch,
+        string $condition,
+        bool $answer,
+        ?string $reason = null,
+    ): BatchAnswer {
+        return Recording::once($by, $form, 'answer a condition', BatchAnswer::class, function (Entry $entry) use (
+            $by,
+            $batch,
+            $condition,
+            $answer,
+            $reason,
+        ): BatchAnswer {
             $batch = Life::locked($batch);
             if (!in_array($condition, $batch->asks(), true)) {
                 throw Refused::because('No limit of this product depends on that.', 'condition');
@@ -36,7 +51,16 @@ final readonly class AnswerCondition
                     throw Refused::because('This question was already answered. Give a reason to change the answer.', 'reason');
                 }
             }
-            $given = $entry->add(new BatchAnswer(['batch_id' => $batch->id, 'condition' => $condition, 'answer' => $answer, 'reason' => $reason, 'at' => $entry->at, 'person_id' => $by->id]));
+            $given = $entry->add(
+                new BatchAnswer([
+                    'batch_id' => $batch->id,
+                    'condition' => $condition,
+                    'answer' => $answer,
+                    'reason' => $reason,
+                    'at' => $entry->at,
+                    'person_id' => $by->id,
+                ]),
+            );
             $this->judgeAnew->batch($entry, $batch, DecisionCause::AnswerChanged);
 
             return $given;

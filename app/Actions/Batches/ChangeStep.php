@@ -25,18 +25,35 @@ final readonly class ChangeStep
     /** @throws Refused */
     public function __invoke(Person $by, IdempotencyKey $form, BatchStep $step, CarbonImmutable $at, ?string $reason): BatchStep
     {
-        return Recording::once($by, $form, 'change a step', BatchStep::class, function (Entry $entry) use ($by, $step, $at, $reason): BatchStep {
-            $batch = Life::locked(Batch::query()->findOrFail($step->batch_id));
-            if ($reason === null) {
-                throw Refused::because('Give a reason for the change.', 'reason');
-            }
-            if (!$batch->steps->contains(static fn(BatchStep $one): bool => $one->id === $step->id)) {
-                throw Refused::because('This step was already changed. Use the newer entry.', 'at');
-            }
-            $changed = $entry->add(new BatchStep(['batch_id' => $batch->id, 'step' => $step->step, 'at' => Life::moment($batch, $at, $entry->at), 'entered_at' => $entry->at, 'supersedes_id' => $step->id, 'reason' => $reason, 'person_id' => $by->id]));
-            $this->judgeAnew->batch($entry, $batch, DecisionCause::StepChanged);
+        return Recording::once(
+            $by,
+            $form,
+            'change a step',
+            BatchStep::class,
+            function (Entry $entry) use ($by, $step, $at, $reason): BatchStep {
+                $batch = Life::locked(Batch::query()->findOrFail($step->batch_id));
+                if ($reason === null) {
+                    throw Refused::because('Give a reason for the change.', 'reason');
+                }
+                if (!$batch->steps->contains(static fn(BatchStep $one): bool => $one->id === $step->id)) {
+                    throw Refused::because('This step was already changed. Use the newer entry.', 'at');
+                }
+                $changed = $entry->add(
+                    new BatchStep([
+                        'batch_id' => $batch->id,
+                        'step' => $step->step,
+                        'at' => Life::moment($batch, $at, $entry->at),
+                        'entered_at' => $entry->at,
+                        'supersedes_id' => $step->id,
+                        'reason' => $reason,
+                        'person_id' => $by->id,
+                    ]),
+                );
+                $this->judgeAnew->batch($entry, $batch, DecisionCause::StepChanged);
 
-            return $changed;
-        }, Right::Lead);
+                return $changed;
+            },
+            Right::Lead,
+        );
     }
 }

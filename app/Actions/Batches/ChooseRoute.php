@@ -25,10 +25,18 @@ final readonly class ChooseRoute
     /** @throws Refused */
     public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, string $route, ?string $reason): BatchRoute
     {
-        return Recording::once($by, $form, 'choose the route of a batch', BatchRoute::class, function (Entry $entry) use ($by, $batch, $route, $reason): BatchRoute {
+        return Recording::once($by, $form, 'choose the route of a batch', BatchRoute::class, function (Entry $entry) use (
+            $by,
+            $batch,
+            $route,
+            $reason,
+        ): BatchRoute {
             $batch = Life::locked($batch);
             if (!$batch->state()->isMeasured() && $batch->route() !== null) {
-                throw Refused::because("$batch->code is {$batch->state()->value}: it was released on the route \"{$batch->route()}\". Recall it first.", 'route');
+                throw Refused::because(
+                    "$batch->code is {$batch->state()->value}: it was released on the route \"{$batch->route()}\". Recall it first.",
+                    'route',
+                );
             }
             if ($batch->route() !== null) {
                 Gate::forUser($by)->authorize(Right::Lead->value);
@@ -50,6 +58,14 @@ final readonly class ChooseRoute
             throw Refused::because('Choose a process route: ' . implode('; ', $batch->product->routeNames()) . '.', 'route');
         }
 
-        return $entry->add(new BatchRoute(['batch_id' => $batch->id, 'route' => $route, 'reason' => $reason, 'at' => $entry->at, 'person_id' => $entry->by->id]));
+        return $entry->add(
+            new BatchRoute([
+                'batch_id' => $batch->id,
+                'route' => $route,
+                'reason' => $reason,
+                'at' => $entry->at,
+                'person_id' => $entry->by->id,
+            ]),
+        );
     }
 }

@@ -32,35 +32,72 @@ final readonly class DisposeDeviation
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Deviation $deviation, DispositionKind $kind, ?string $reason, ?string $authority, ?CarbonImmutable $until = null, ?string $told = null): Disposition
-    {
-        return Recording::once($by, $form, 'decide about a deviation', Disposition::class, function (Entry $entry) use ($by, $deviation, $kind, $reason, $authority, $until, $told): Disposition {
-            $batch = Life::locked($deviation->batch);
-            $isAfterRelease = $deviation->is_after_release === true;
-            $next = $kind === DispositionKind::Recall && $batch->state() === BatchState::Recalled ? null : $kind->leadsTo();
-            $isMissed = $deviation->is_missed_in_time === true;
-            $why = match (true) {
-                $deviation->disposition()->exists() => ['disposition', 'This deviation is already decided.'],
-                !in_array($kind, DispositionKind::about($isAfterRelease), true) => ['disposition', $isAfterRelease ? 'The batch was already released: recall it or let it stand.' : 'The batch is not released: resume, divert or discard it.'],
-                $reason === null => ['reason', 'Give a reason for the decision.'],
-                $authority === null && $kind->needsAuthority($isMissed, $deviation->kind ?? LimitKind::Critical) => ['authority', 'A critical time limit was missed, and toxin that has formed stays. Divert or discard the batch, or name the process authority whose written statement allows it to go on.'],
-                $until !== null && ($kind !== DispositionKind::GoOn || !$isMissed) => ['until', 'A new deadline is possible only if a deadline was missed and the batch is resumed.'],
-                $until !== null && $until->lessThanOrEqualTo($entry->at) => ['until', 'The new deadline must be in the future.'],
-                $kind === DispositionKind::Recall && $told === null => ['told', 'Write who was informed of what.'],
-                default => null,
-            };
-            if ($why !== null) {
-                throw Refused::because($why[1], $why[0]);
-            }
-            Life::ensureMay($batch, $next);
-            $disposition = $entry->add(new Disposition(['deviation_id' => $deviation->id, 'disposition' => $kind, 'reason' => $reason, 'authority' => $authority, 'until_at' => $until, 'at' => $entry->at, 'person_id' => $by->id]));
-            if ($next !== null) {
-                Life::move($entry, $batch, $next, $reason, $told);
-            } elseif ($kind === DispositionKind::GoOn && $isMissed) {
-                $this->judgeAnew->late($entry, $batch, (string) $deviation->limit_name, DecisionCause::Disposed);
-            }
+    public function __invoke(
+        Person $by,
+        IdempotencyKey $form,
+        Deviation $deviation,
+        DispositionKind $kind,
+        ?string $reason,
+        ?string $authority,
+        ?CarbonImmutable $until = null,
+        ?string $told = null,
+    ): Disposition {
+        return Recording::once(
+            $by,
+            $form,
+            'decide about a deviation',
+            Disposition::class,
+            function (Entry $entry) use ($by, $deviation, $kind, $reason, $authority, $until, $told): Disposition {
+                $batch = Life::locked($deviation->batch);
+                $isAfterRelease = $deviation->is_after_release === true;
+                $next = $kind === DispositionKind::Recall && $batch->state() === BatchState::Recalled ? null : $kind->leadsTo();
+                $isMissed = $deviation->is_missed_in_time === true;
+                $why = match (true) {
+                    $deviation->disposition()->exists() => ['disposition', 'This deviation is already decided.'],
+                    !in_array($kind, DispositionKind::about($isAfterRelease), true) => [
+                        'disposition',
+                        $isAfterRelease
+                            ? 'The batch was already released: recall it or let it stand.'
+                            : 'The batch is not released: resume, divert or discard it.',
+                    ],
+                    $reason === null => ['reason', 'Give a reason for the decision.'],
+                    $authority === null && $kind->needsAuthority($isMissed, $deviation->kind ?? LimitKind::Critical) => [
+                        'authority',
+                        'A critical time limit was missed, and toxin that has formed stays. Divert or discard the batch, or name the '
+                            . 'process authority whose written statement allows it to go on.',
+                    ],
+                    $until !== null && ($kind !== DispositionKind::GoOn || !$isMissed) => [
+                        'until',
+                        'A new deadline is possible only if a deadline was missed and the batch is resumed.',
+                    ],
+                    $until !== null && $until->lessThanOrEqualTo($entry->at) => ['until', 'The new deadline must be in the future.'],
+                    $kind === DispositionKind::Recall && $told === null => ['told', 'Write who was informed of what.'],
+                    default => null,
+                };
+                if ($why !== null) {
+                    throw Refused::because($why[1], $why[0]);
+                }
+                Life::ensureMay($batch, $next);
+                $disposition = $entry->add(
+                    new Disposition([
+                        'deviation_id' => $deviation->id,
+                        'disposition' => $kind,
+                        'reason' => $reason,
+                        'authority' => $authority,
+                        'until_at' => $until,
+                        'at' => $entry->at,
+                        'person_id' => $by->id,
+                    ]),
+                );
+                if ($next !== null) {
+                    Life::move($entry, $batch, $next, $reason, $told);
+                } elseif ($kind === DispositionKind::GoOn && $isMissed) {
+                    $this->judgeAnew->late($entry, $batch, (string) $deviation->limit_name, DecisionCause::Disposed);
+                }
 
-            return $disposition;
-        }, Right::Lead);
+                return $disposition;
+            },
+            Right::Lead,
+        );
     }
 }

@@ -22,12 +22,25 @@ final class MoveBatch
     /** @throws Refused */
     public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, BatchState $next, ?string $reason): BatchEvent
     {
-        return Recording::once($by, $form, "make a batch $next->value", BatchEvent::class, static function (Entry $entry) use ($by, $batch, $next, $reason): BatchEvent {
+        return Recording::once($by, $form, "make a batch $next->value", BatchEvent::class, static function (Entry $entry) use (
+            $by,
+            $batch,
+            $next,
+            $reason,
+        ): BatchEvent {
             $batch = Life::ensure($batch, $next);
             $state = $batch->state();
             $isRecalled = $state === BatchState::Recalled;
-            if ($next === BatchState::Recalled || $next === BatchState::Released || (!$isRecalled && in_array($next, [BatchState::Diverted, BatchState::Discarded], true))) {
-                throw Refused::because('A batch is released under “Release checks”, or by a lead’s decision about its deviation. A recall is a lead’s decision.', 'state');
+            if (
+                $next === BatchState::Recalled
+                || $next === BatchState::Released
+                || (!$isRecalled && in_array($next, [BatchState::Diverted, BatchState::Discarded], true))
+            ) {
+                throw Refused::because(
+                    'A batch is released under “Release checks”, or by a lead’s decision about its deviation. A recall is a lead’s '
+                        . 'decision.',
+                    'state',
+                );
             }
             if ($state === BatchState::Running && $next === BatchState::Closed && $batch->product->stage_of === null) {
                 throw Refused::because('Only a process stage can be closed without a release.', 'state');
@@ -37,11 +50,14 @@ final class MoveBatch
                 Gate::forUser($by)->authorize(Right::Lead->value);
             }
             if (($next === BatchState::Held || $isResumed || $isRecalled) && $reason === null) {
-                throw Refused::because(match (true) {
-                    $isResumed => 'Give a reason to resume.',
-                    $isRecalled => 'Give a reason for the decision.',
-                    default => 'Give a reason to hold the batch.',
-                }, 'reason');
+                throw Refused::because(
+                    match (true) {
+                        $isResumed => 'Give a reason to resume.',
+                        $isRecalled => 'Give a reason for the decision.',
+                        default => 'Give a reason to hold the batch.',
+                    },
+                    'reason',
+                );
             }
             if ($isResumed && Life::open($batch->id)->exists()) {
                 throw Refused::because('A deviation is still open. Decide about it first.', 'state');

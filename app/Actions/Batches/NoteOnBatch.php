@@ -16,6 +16,14 @@ final class NoteOnBatch
 {
     public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, string $note): BatchNote
     {
-        return Recording::once($by, $form, 'note on a batch', BatchNote::class, static fn(Entry $entry): BatchNote => $entry->add(new BatchNote(['batch_id' => $batch->id, 'note' => $note, 'at' => $entry->at, 'person_id' => $by->id])));
+        return Recording::once(
+            $by,
+            $form,
+            'note on a batch',
+            BatchNote::class,
+            static fn(Entry $entry): BatchNote => $entry->add(
+                new BatchNote(['batch_id' => $batch->id, 'note' => $note, 'at' => $entry->at, 'person_id' => $by->id]),
+            ),
+        );
     }
 }

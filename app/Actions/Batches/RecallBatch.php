@@ -21,16 +21,25 @@ final class RecallBatch
     /** @throws Refused */
     public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, ?string $reason, ?string $told): BatchEvent
     {
-        return Recording::once($by, $form, 'recall a batch', BatchEvent::class, static function (Entry $entry) use ($batch, $reason, $told): BatchEvent {
-            $batch = Life::ensure($batch, BatchState::Recalled);
-            $why = match (true) {
-                !Life::hasGoneOut($batch) => ['state', "$batch->code was never released; there is nothing to recall."],
-                $reason === null => ['reason', 'Give a reason for the recall.'],
-                $told === null => ['told', 'Write who was informed of what.'],
-                default => null,
-            };
+        return Recording::once(
+            $by,
+            $form,
+            'recall a batch',
+            BatchEvent::class,
+            static function (Entry $entry) use ($batch, $reason, $told): BatchEvent {
+                $batch = Life::ensure($batch, BatchState::Recalled);
+                $why = match (true) {
+                    !Life::hasGoneOut($batch) => ['state', "$batch->code was never released; there is nothing to recall."],
+                    $reason === null => ['reason', 'Give a reason for the recall.'],
+                    $told === null => ['told', 'Write who was informed of what.'],
+                    default => null,
+                };
 
-            return $why === null ? Life::move($entry, $batch, BatchState::Recalled, $reason, $told) : throw Refused::because($why[1], $why[0]);
-        }, Right::Lead);
+                return $why === null
+                    ? Life::move($entry, $batch, BatchState::Recalled, $reason, $told)
+                    : throw Refused::because($why[1], $why[0]);
+            },
+            Right::Lead,
+        );
     }
 }

@@ -19,10 +19,16 @@ final class RecordCorrectiveAction
     /** @throws Refused */
     public function __invoke(Person $by, IdempotencyKey $form, Deviation $deviation, string $action): CorrectiveAction
     {
-        return Recording::once($by, $form, 'act on a deviation', CorrectiveAction::class, static function (Entry $entry) use ($by, $deviation, $action): CorrectiveAction {
+        return Recording::once($by, $form, 'act on a deviation', CorrectiveAction::class, static function (Entry $entry) use (
+            $by,
+            $deviation,
+            $action,
+        ): CorrectiveAction {
             Life::ensure($deviation->batch, null);
 
-            return $entry->add(new CorrectiveAction(['deviation_id' => $deviation->id, 'action' => $action, 'at' => $entry->at, 'person_id' => $by->id]));
+            return $entry->add(
+                new CorrectiveAction(['deviation_id' => $deviation->id, 'action' => $action, 'at' => $entry->at, 'person_id' => $by->id]),
+            );
         });
     }
 }

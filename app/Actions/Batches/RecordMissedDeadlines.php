@@ -57,8 +57,17 @@ final class RecordMissedDeadlines
     private static function known(): array
     {
         $known = [];
-        $said = DB::table('deviations')->join('board', static fn($on) => $on->on('board.thing_id', '=', 'deviations.batch_id')->where('board.part', Part::Batch->value)->where('board.is_live', true))->where('is_missed_in_time', true)
-            ->groupBy('batch_id', 'limit_name')->selectRaw('batch_id, limit_name, max(deviations.at) as newest');
+        $said = DB::table('deviations')
+            ->join(
+                'board',
+                static fn($on) => $on
+                    ->on('board.thing_id', '=', 'deviations.batch_id')
+                    ->where('board.part', Part::Batch->value)
+                    ->where('board.is_live', true),
+            )
+            ->where('is_missed_in_time', true)
+            ->groupBy('batch_id', 'limit_name')
+            ->selectRaw('batch_id, limit_name, max(deviations.at) as newest');
         foreach ($said->get() as $row) {
             $known["$row->batch_id\0$row->limit_name"] = (string) $row->newest;
         }
@@ -70,7 +79,9 @@ final class RecordMissedDeadlines
     private function record(Person $site, BatchLine $line, DeadlineFacts $deadline): bool
     {
         $batch = Batch::query()->with(Batch::JUDGED)->findOrFail($line->id);
-        $limits = array_values(array_filter($batch->judgedBy(), static fn(ProductLimit $limit): bool => $limit->limit->name === $deadline->name));
+        $limits = array_values(
+            array_filter($batch->judgedBy(), static fn(ProductLimit $limit): bool => $limit->limit->name === $deadline->name),
+        );
         if ($limits === []) {
             return false;
         }
@@ -86,9 +97,16 @@ final class RecordMissedDeadlines
 
     private function keep(Person $site, BatchLine $line, DeadlineFacts $deadline, ProductLimit $limit): void
     {
-        Recording::once($site, IdempotencyKey::own(), 'record a missed deadline', Deviation::class, static function (Entry $entry) use ($line, $deadline, $limit): Deviation {
+        Recording::once($site, IdempotencyKey::own(), 'record a missed deadline', Deviation::class, static function (Entry $entry) use (
+            $line,
+            $deadline,
+            $limit,
+        ): Deviation {
             $batch = Life::ensure(Batch::query()->findOrFail($line->id), null);
-            $what = new Statement(StatementCode::DeadlineMissed, [...LimitOutcome::limitFacts($limit), 'due_at' => $deadline->at->utc()->format('Y-m-d\TH:i:s\Z')]);
+            $what = new Statement(StatementCode::DeadlineMissed, [
+                ...LimitOutcome::limitFacts($limit),
+                'due_at' => $deadline->at->utc()->format('Y-m-d\TH:i:s\Z'),
+            ]);
             $deviation = Life::deviate($entry, $batch, $deadline->name, $deadline->kind, true, $what, null);
             if ($deadline->kind->binds() && $batch->state()->mayBecome(BatchState::Held)) {
                 Life::move($entry, $batch, BatchState::Held, $what);

@@ -26,30 +26,56 @@ final class ReleaseBatch
     /** @throws Refused with what is missing */
     public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, ?string $reason): ReleaseRecord
     {
-        return Recording::once($by, $form, 'release a batch', ReleaseRecord::class, static function (Entry $entry) use ($by, $batch, $reason): ReleaseRecord {
-            $batch = Life::ensure($batch, BatchState::Released);
-            $outlet = Outlet::of($batch, isExact: true);
-            if (!$outlet->release->releasable) {
-                throw Refused::because('Not releasable yet. ' . implode(' ', [...$outlet->blocks, ...ReleaseWords::lacks($outlet->release)]), 'release');
-            }
-            if ($batch->state() === BatchState::Held && Life::hold($batch)?->person_id === $by->id) {
-                throw Refused::because('You held this batch yourself. Another lead must release it.', 'release');
-            }
-            $against = Hands::against($by, $batch);
-            if ($against !== null) {
-                throw Refused::because($against, 'release');
-            }
-            if ($outlet->isNothingMeasured() && $reason === null) {
-                throw Refused::because('No measured limit protects this batch. Give a reason for the release.', 'reason');
-            }
-            $met = $outlet->release->met;
-            $release = $entry->add(new ReleaseRecord(['batch_id' => $batch->id, 'met' => $met, 'disposed' => [], 'removed' => $outlet->removed, 'nothing_measured' => $met === [], 'reason' => $reason, 'at' => $entry->at, 'person_id' => $by->id]));
-            Life::move($entry, $batch, BatchState::Released, match (true) {
-                $met === [] => new Statement(StatementCode::ReleasedUnmeasured, ['reason' => $reason]),
-                default => $reason ?? new Statement(StatementCode::Released, ['met' => $met]),
-            });
+        return Recording::once(
+            $by,
+            $form,
+            'release a batch',
+            ReleaseRecord::class,
+            static function (Entry $entry) use ($by, $batch, $reason): ReleaseRecord {
+                $batch = Life::ensure($batch, BatchState::Released);
+                $outlet = Outlet::of($batch, isExact: true);
+                if (!$outlet->release->releasable) {
+                    throw Refused::because(
+                        'Not releasable yet. ' . implode(' ', [...$outlet->blocks, ...ReleaseWords::lacks($outlet->release)]),
+                        'release',
+                    );
+                }
+                if ($batch->state() === BatchState::Held && Life::hold($batch)?->person_id === $by->id) {
+                    throw Refused::because('You held this batch yourself. Another lead must release it.', 'release');
+                }
+                $against = Hands::against($by, $batch);
+                if ($against !== null) {
+                    throw Refused::because($against, 'release');
+                }
+                if ($outlet->isNothingMeasured() && $reason === null) {
+                    throw Refused::because('No measured limit protects this batch. Give a reason for the release.', 'reason');
+                }
+                $met = $outlet->release->met;
+                $release = $entry->add(
+                    new ReleaseRecord([
+                        'batch_id' => $batch->id,
+                        'met' => $met,
+                        'disposed' => [],
+                        'removed' => $outlet->removed,
+                        'nothing_measured' => $met === [],
+                        'reason' => $reason,
+                        'at' => $entry->at,
+                        'person_id' => $by->id,
+                    ]),
+                );
+                Life::move(
+                    $entry,
+                    $batch,
+                    BatchState::Released,
+                    match (true) {
+                        $met === [] => new Statement(StatementCode::ReleasedUnmeasured, ['reason' => $reason]),
+                        default => $reason ?? new Statement(StatementCode::Released, ['met' => $met]),
+                    },
+                );
 
-            return $release;
-        }, Right::Lead);
+                return $release;
+            },
+            Right::Lead,
+        );
     }
 }

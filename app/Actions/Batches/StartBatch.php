@@ -27,9 +27,29 @@ final class StartBatch
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Product $product, string $code, string $vessel, string $size, CarbonImmutable $startedAt, bool $isPlanned = false, array $parents = [], ?string $route = null): Batch
-    {
-        return Recording::once($by, $form, 'start a batch', Batch::class, static function (Entry $entry) use ($by, $product, $code, $vessel, $size, $startedAt, $isPlanned, $parents, $route): Batch {
+    public function __invoke(
+        Person $by,
+        IdempotencyKey $form,
+        Product $product,
+        string $code,
+        string $vessel,
+        string $size,
+        CarbonImmutable $startedAt,
+        bool $isPlanned = false,
+        array $parents = [],
+        ?string $route = null,
+    ): Batch {
+        return Recording::once($by, $form, 'start a batch', Batch::class, static function (Entry $entry) use (
+            $by,
+            $product,
+            $code,
+            $vessel,
+            $size,
+            $startedAt,
+            $isPlanned,
+            $parents,
+            $route,
+        ): Batch {
             $owner = NewThing::owner($code);
             if ($owner !== null) {
                 throw Refused::because("$code is already the code of $owner. Each code can be used once.", 'code');
@@ -37,13 +57,30 @@ final class StartBatch
             if (!$isPlanned && $startedAt->greaterThan($entry->at)) {
                 throw Refused::because('The start cannot be in the future. Plan the batch, or type a time up to now.', 'started_at');
             }
-            $batch = $entry->add(new Batch(['code' => $code, 'product_id' => $product->id, 'started_at' => $startedAt, 'vessel' => $vessel, 'size' => $size]));
-            $entry->add(new BatchEvent(['batch_id' => $batch->id, 'state' => $isPlanned ? BatchState::Planned : BatchState::Running, 'at' => $entry->at, 'person_id' => $by->id]));
+            $batch = $entry->add(
+                new Batch([
+                    'code' => $code,
+                    'product_id' => $product->id,
+                    'started_at' => $startedAt,
+                    'vessel' => $vessel,
+                    'size' => $size,
+                ]),
+            );
+            $entry->add(
+                new BatchEvent([
+                    'batch_id' => $batch->id,
+                    'state' => $isPlanned ? BatchState::Planned : BatchState::Running,
+                    'at' => $entry->at,
+                    'person_id' => $by->id,
+                ]),
+            );
             if ($route !== null || $product->routeNames() !== []) {
                 ChooseRoute::take($entry, $batch->setRelation('product', $product), (string) $route);
             }
             foreach ($parents as $parent) {
-                $entry->add(new BatchParent(['batch_id' => $batch->id, 'parent_id' => $parent->id, 'at' => $entry->at, 'person_id' => $by->id]));
+                $entry->add(
+                    new BatchParent(['batch_id' => $batch->id, 'parent_id' => $parent->id, 'at' => $entry->at, 'person_id' => $by->id]),
+                );
             }
             SimulatedBench::draw($batch);
 

@@ -35,23 +35,47 @@ final readonly class TakeStep
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, string $step, ?CarbonImmutable $at, ?string $reason = null): BatchStep
-    {
-        return Recording::once($by, $form, 'take a step', BatchStep::class, function (Entry $entry) use ($by, $batch, $step, $at, $reason): BatchStep {
+    public function __invoke(
+        Person $by,
+        IdempotencyKey $form,
+        Batch $batch,
+        string $step,
+        ?CarbonImmutable $at,
+        ?string $reason = null,
+    ): BatchStep {
+        return Recording::once($by, $form, 'take a step', BatchStep::class, function (Entry $entry) use (
+            $by,
+            $batch,
+            $step,
+            $at,
+            $reason,
+        ): BatchStep {
             $batch = Life::ensure($batch, null);
             if ($step === ProductLimit::START) {
                 throw Refused::because('The start is recorded with the batch.', 'step');
             }
             $stands = $batch->begun($step);
             if ($stands !== null && !StepDoubt::repeats($step)) {
-                throw Refused::because(sprintf('%s is already recorded (%s). A lead can change it, with a reason.', ucfirst($step), SiteClock::full($stands)), 'step');
+                throw Refused::because(
+                    sprintf('%s is already recorded (%s). A lead can change it, with a reason.', ucfirst($step), SiteClock::full($stands)),
+                    'step',
+                );
             }
             $at = $at === null ? $entry->at : Life::moment($batch, $at, $entry->at);
             $this->ensureSure($by, $batch, $step, $at, $entry->at, $reason);
             if ($batch->state() === BatchState::Planned) {
                 Life::move($entry, $batch, BatchState::Running, new Statement(StatementCode::Begun));
             }
-            $taken = $entry->add(new BatchStep(['batch_id' => $batch->id, 'step' => $step, 'at' => $at, 'entered_at' => $entry->at, 'reason' => $reason, 'person_id' => $by->id]));
+            $taken = $entry->add(
+                new BatchStep([
+                    'batch_id' => $batch->id,
+                    'step' => $step,
+                    'at' => $at,
+                    'entered_at' => $entry->at,
+                    'reason' => $reason,
+                    'person_id' => $by->id,
+                ]),
+            );
             $this->judgeAnew->batch($entry, $batch, DecisionCause::StepChanged);
 
             return $taken;
@@ -61,8 +85,19 @@ final readonly class TakeStep
     /** @throws Refused where only a lead may say so, with a reason */
     private function ensureSure(Person $by, Batch $batch, string $step, CarbonImmutable $at, CarbonImmutable $now, ?string $reason): void
     {
-        $waits = array_values(BatchStepWait::query()->where('batch_id', $batch->id)->where('step', $step)->orderBy('id')->get()->map(static fn(BatchStepWait $wait): CarbonImmutable => CarbonImmutable::instance($wait->at))->all());
-        $doubt = $batch->begun($step) === null ? StepDoubt::of($batch->countedSteps()[$step] ?? null, CarbonImmutable::instance($batch->started_at), $waits, $at, $now) : null;
+        $waits = array_values(
+            BatchStepWait::query()
+                ->where('batch_id', $batch->id)
+                ->where('step', $step)
+                ->orderBy('id')
+                ->get()
+                ->map(static fn(BatchStepWait $wait): CarbonImmutable => CarbonImmutable::instance($wait->at))
+                ->all(),
+        );
+        $doubt
+            = $batch->begun($step) === null
+                ? StepDoubt::of($batch->countedSteps()[$step] ?? null, CarbonImmutable::instance($batch->started_at), $waits, $at, $now)
+                : null;
         if ($doubt === null) {
             return;
         }

@@ -19,7 +19,9 @@ final class WaitForStep
     /** @throws Refused */
     public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, string $step): BatchStepWait
     {
-        return Recording::once($by, $form, 'say that a step has not happened yet', BatchStepWait::class, static function (Entry $entry) use ($by, $batch, $step): BatchStepWait {
+        return Recording::once($by, $form, 'say that a step has not happened yet', BatchStepWait::class, static function (
+            Entry $entry,
+        ) use ($by, $batch, $step): BatchStepWait {
             $batch = Life::ensure($batch, null);
             if (!in_array($step, $batch->missingSteps(), true)) {
                 throw Refused::because('No limit of this batch depends on that step.', 'step');

@@ -52,8 +52,19 @@ final class WarnOfDeadlines
     private static function known(): array
     {
         $known = [];
-        foreach (DB::table('warnings')->where('due_at', '>', CarbonImmutable::now()->format('Y-m-d H:i:s.v'))->get(['batch_id', 'limit_name', 'warning', 'due_at']) as $row) {
-            $known[self::key((int) $row->batch_id, (string) $row->limit_name, DeadlineWarning::from((string) $row->warning), CarbonImmutable::parse((string) $row->due_at, 'UTC'))] = true;
+        foreach (
+            DB::table('warnings')
+                ->where('due_at', '>', CarbonImmutable::now()->format('Y-m-d H:i:s.v'))
+                ->get(['batch_id', 'limit_name', 'warning', 'due_at']) as $row
+        ) {
+            $known[
+                self::key(
+                    (int) $row->batch_id,
+                    (string) $row->limit_name,
+                    DeadlineWarning::from((string) $row->warning),
+                    CarbonImmutable::parse((string) $row->due_at, 'UTC'),
+                )
+            ] = true;
         }
 
         return $known;
@@ -66,12 +77,29 @@ final class WarnOfDeadlines
 
     private static function give(Person $site, BatchLine $line, DeadlineFacts $deadline, DeadlineWarning $warning): void
     {
-        Recording::once($site, IdempotencyKey::own(), 'warn of a deadline', Warning::class, static function (Entry $entry) use ($site, $line, $deadline, $warning): Warning {
+        Recording::once($site, IdempotencyKey::own(), 'warn of a deadline', Warning::class, static function (Entry $entry) use (
+            $site,
+            $line,
+            $deadline,
+            $warning,
+        ): Warning {
             $words = Statement::warning($line, $deadline, $warning, CarbonImmutable::now());
-            $given = $entry->add(new Warning(['batch_id' => $line->id, 'limit_name' => $deadline->name, 'warning' => $warning, 'due_at' => $deadline->at, 'words' => $words, 'at' => $entry->at, 'person_id' => $site->id]));
+            $given = $entry->add(
+                new Warning([
+                    'batch_id' => $line->id,
+                    'limit_name' => $deadline->name,
+                    'warning' => $warning,
+                    'due_at' => $deadline->at,
+                    'words' => $words,
+                    'at' => $entry->at,
+                    'person_id' => $site->id,
+                ]),
+            );
             // The e-mails are in the queue with the record, or neither does.
             foreach (People::addresses() as $address) {
-                Mail::to($address)->queue(new DeadlineLetter($line->code, $line->product, $line->vessel, $words->sentence(), route('batches.show', $line->id)));
+                Mail::to($address)->queue(
+                    new DeadlineLetter($line->code, $line->product, $line->vessel, $words->sentence(), route('batches.show', $line->id)),
+                );
             }
 
             return $given;

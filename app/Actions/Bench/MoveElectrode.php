@@ -35,8 +35,13 @@ final readonly class MoveElectrode
      *
      * @throws Refused if there is no such cup, or the electrode is in other work
      */
-    public function __invoke(Person $by, Electrode $electrode, int $cupId, int $speed, CalibrationRun|MeasurementDraft|null $for = null): void
-    {
+    public function __invoke(
+        Person $by,
+        Electrode $electrode,
+        int $cupId,
+        int $speed,
+        CalibrationRun|MeasurementDraft|null $for = null,
+    ): void {
         Gate::forUser($by)->authorize(Right::Record->value);
         Occupancy::ensureMovable($by, $electrode, $for);
         $cup = $this->bench->cup($cupId) ?? throw Refused::because('There is no such cup on the bench.', 'cup');
@@ -51,8 +56,21 @@ final readonly class MoveElectrode
             'diluted' => $for instanceof MeasurementDraft && $for->diluted,
         ]);
         // Nothing is poured from a real bottle at the simulated bench; in the demo the bottles are as invented as the bench.
-        if (Site::isDemo() && $for instanceof CalibrationRun && $cup->lotId !== null && LotUse::query()->where(['lot_id' => $cup->lotId, 'calibration_run_id' => $for->id])->doesntExist()) {
-            Recording::once($by, IdempotencyKey::own(), 'use a bottle', LotUse::class, static fn(Entry $entry): LotUse => self::useLot($entry, $for, $cup->lotId));
+        if (
+            Site::isDemo()
+            && $for instanceof CalibrationRun
+            && $cup->lotId !== null
+            && LotUse::query()
+                ->where(['lot_id' => $cup->lotId, 'calibration_run_id' => $for->id])
+                ->doesntExist()
+        ) {
+            Recording::once(
+                $by,
+                IdempotencyKey::own(),
+                'use a bottle',
+                LotUse::class,
+                static fn(Entry $entry): LotUse => self::useLot($entry, $for, $cup->lotId),
+            );
         }
     }
 
@@ -75,7 +93,15 @@ final readonly class MoveElectrode
     {
         $lot = Lot::query()->findOrFail($lotId);
         if ($lot->openedOn() === null) {
-            $entry->add(new LotEvent(['lot_id' => $lotId, 'kind' => BottleEvent::Opened, 'note' => 'first use', 'at' => $entry->at, 'person_id' => $entry->by->id]));
+            $entry->add(
+                new LotEvent([
+                    'lot_id' => $lotId,
+                    'kind' => BottleEvent::Opened,
+                    'note' => 'first use',
+                    'at' => $entry->at,
+                    'person_id' => $entry->by->id,
+                ]),
+            );
         }
     }
 }

@@ -25,7 +25,9 @@ final readonly class TreatSample
         if ($draft->source !== Source::Simulated) {
             throw Refused::because('Only a sample of the simulated bench is treated here.', 'what');
         }
-        $cup = $this->bench->sampleCups($draft->sample->occasion->batch_id)[0] ?? throw Refused::because('There is no sample on the bench.', 'what');
+        $cup
+            = $this->bench->sampleCups($draft->sample->occasion->batch_id)[0]
+            ?? throw Refused::because('There is no sample on the bench.', 'what');
         $draft->update($what === 'pour' ? ['pours' => min(self::MOST, $draft->pours + 1)] : ['diluted' => true]);
         ($this->move)($by, $draft->pair->electrode, $cup->id, $speed, $draft);
     }

@@ -49,9 +49,23 @@ final readonly class AcceptPoint
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, CalibrationRun $run, int $station, ReadingSource $source, PointAnswers $answers = new PointAnswers(), array $shown = ['slope_percent' => null, 'offset_mv' => null]): CalibrationPoint
-    {
-        return Recording::once($by, $form, 'accept a calibration point', CalibrationPoint::class, function (Entry $entry) use ($by, $run, $station, $source, $answers, $shown): CalibrationPoint {
+    public function __invoke(
+        Person $by,
+        IdempotencyKey $form,
+        CalibrationRun $run,
+        int $station,
+        ReadingSource $source,
+        PointAnswers $answers = new PointAnswers(),
+        array $shown = ['slope_percent' => null, 'offset_mv' => null],
+    ): CalibrationPoint {
+        return Recording::once($by, $form, 'accept a calibration point', CalibrationPoint::class, function (Entry $entry) use (
+            $by,
+            $run,
+            $station,
+            $source,
+            $answers,
+            $shown,
+        ): CalibrationPoint {
             $run = self::held(CalibrationRun::query()->lockForUpdate()->findOrFail($run->id), $by);
             if ($run->station() !== $station) {
                 throw Refused::because('This point was already accepted. Go on with the next one.', 'station');
@@ -72,39 +86,41 @@ final readonly class AcceptPoint
             $read = Thermometers::read($run->thermometer, $seen->celsius);
             self::ensureSameTemperature($read['celsius'], $run, $answers->temperature);
             $asFound = Fits::before($run);
-            $point = $entry->add(new CalibrationPoint([
-                'calibration_run_id' => $run->id,
-                'station' => $station,
-                'kind' => $plan['kind'],
-                'lot_id' => $lot->id,
-                'buffer_ph' => $lot->buffer()->phAt($read['celsius']),
-                'mv' => $seen->signal->mv,
-                'shown_ph' => $seen->signal->shownPh,
-                ...$read,
-                'response_time_s' => $seen->responseTimeS,
-                'waited_s' => $seen->waitedS(),
-                'settled' => $seen->settled,
-                'moved_ph' => $seen->movedPh(),
-                'stability' => $seen->stability,
-                'reason' => $seen->settled ? null : $answers->haste,
-                'cup_reason' => match (true) {
-                    $cup->doubt === null => null,
-                    $answers->isLabelChecked && $cup->doubt !== CupDoubt::Another => 'The label was checked: it is the right bottle.',
-                    default => $answers->cup,
-                },
-                'temperature_reason' => $answers->temperature,
-                'gap_reason' => $answers->gap,
-                'twin' => $cup->doubt === CupDoubt::Twin ? $cup->looksLike : null,
-                'twin_ph' => $cup->doubt === CupDoubt::Twin ? $cup->twinPh : null,
-                'against_recognition' => $cup->doubt === CupDoubt::Another,
-                'as_found_ph' => $isFitted ? $seen->signal->shownPh ?? $asFound?->tell($seen->signal, $read['celsius'])->ph : null,
-                'shown_slope_percent' => $shown['slope_percent'],
-                'shown_offset_mv' => $shown['offset_mv'],
-                'trace_id' => KeepTrace::of($entry, $seen)?->id,
-                'source' => $seen->source,
-                'person_id' => $by->id,
-                'at' => $entry->at,
-            ]));
+            $point = $entry->add(
+                new CalibrationPoint([
+                    'calibration_run_id' => $run->id,
+                    'station' => $station,
+                    'kind' => $plan['kind'],
+                    'lot_id' => $lot->id,
+                    'buffer_ph' => $lot->buffer()->phAt($read['celsius']),
+                    'mv' => $seen->signal->mv,
+                    'shown_ph' => $seen->signal->shownPh,
+                    ...$read,
+                    'response_time_s' => $seen->responseTimeS,
+                    'waited_s' => $seen->waitedS(),
+                    'settled' => $seen->settled,
+                    'moved_ph' => $seen->movedPh(),
+                    'stability' => $seen->stability,
+                    'reason' => $seen->settled ? null : $answers->haste,
+                    'cup_reason' => match (true) {
+                        $cup->doubt === null => null,
+                        $answers->isLabelChecked && $cup->doubt !== CupDoubt::Another => 'The label was checked: it is the right bottle.',
+                        default => $answers->cup,
+                    },
+                    'temperature_reason' => $answers->temperature,
+                    'gap_reason' => $answers->gap,
+                    'twin' => $cup->doubt === CupDoubt::Twin ? $cup->looksLike : null,
+                    'twin_ph' => $cup->doubt === CupDoubt::Twin ? $cup->twinPh : null,
+                    'against_recognition' => $cup->doubt === CupDoubt::Another,
+                    'as_found_ph' => $isFitted ? $seen->signal->shownPh ?? $asFound?->tell($seen->signal, $read['celsius'])->ph : null,
+                    'shown_slope_percent' => $shown['slope_percent'],
+                    'shown_offset_mv' => $shown['offset_mv'],
+                    'trace_id' => KeepTrace::of($entry, $seen)?->id,
+                    'source' => $seen->source,
+                    'person_id' => $by->id,
+                    'at' => $entry->at,
+                ]),
+            );
             if ($seen->source === Source::Typed) {
                 MoveElectrode::useLot($entry, $run, $lot->id);
             }
@@ -125,7 +141,14 @@ final readonly class AcceptPoint
             throw Refused::because('This calibration has ended; nothing can be added to it.', 'run');
         }
         if ($run->holder_id !== $by->id) {
-            throw Refused::because(sprintf('%s has been calibrating since %s. Take over with a reason to continue.', $run->holder->name, SiteClock::short($run->opened_at)), 'run');
+            throw Refused::because(
+                sprintf(
+                    '%s has been calibrating since %s. Take over with a reason to continue.',
+                    $run->holder->name,
+                    SiteClock::short($run->opened_at),
+                ),
+                'run',
+            );
         }
 
         return $run;
@@ -151,8 +174,14 @@ final readonly class AcceptPoint
     }
 
     /** @param list<CalibrationFit> $lastRuns */
-    private static function recognise(Observation $seen, Lot $expected, ?CalibrationFit $last, float $offBy, array $lastRuns, ?CalibrationPoint $sure): CupRecognition
-    {
+    private static function recognise(
+        Observation $seen,
+        Lot $expected,
+        ?CalibrationFit $last,
+        float $offBy,
+        array $lastRuns,
+        ?CalibrationPoint $sure,
+    ): CupRecognition {
         $shelf = [];
         foreach (Lines::bottles(SolutionKind::Buffer) as $line) {
             if ($line->buffer !== null && $line->nominalPh !== null && BufferTables::knows($line->buffer)) {
@@ -160,7 +189,17 @@ final readonly class AcceptPoint
             }
         }
 
-        return CupRecognition::of($expected->buffer(), (float) $expected->nominal_ph, $shelf, $seen->signal, $seen->celsius, $last, $offBy, $lastRuns, $sure?->toCore());
+        return CupRecognition::of(
+            $expected->buffer(),
+            (float) $expected->nominal_ph,
+            $shelf,
+            $seen->signal,
+            $seen->celsius,
+            $last,
+            $offBy,
+            $lastRuns,
+            $sure?->toCore(),
+        );
     }
 
     /** The last point of which nobody doubts the cup. */
@@ -181,12 +220,24 @@ final readonly class AcceptPoint
     private static function ensureGoesOn(CalibrationRun $run, CarbonImmutable $now, ?string $answer): void
     {
         if ($run->isStale()) {
-            throw Refused::because(sprintf('This calibration was left for %s before its second point, so it has ended. Start again with the first buffer.', SamplingWords::span($run->secondsLeft() / 3600)), 'run');
+            throw Refused::because(
+                sprintf(
+                    'This calibration was left for %s before its second point, so it has ended. Start again with the first buffer.',
+                    SamplingWords::span($run->secondsLeft() / 3600),
+                ),
+                'run',
+            );
         }
         $last = $run->points->last();
         $seconds = $last === null || $run->source === Source::Imported ? 0.0 : $last->at->diffInMilliseconds($now) / 1000;
         if (RunDoubts::isApart($seconds) && $answer === null) {
-            throw Refused::because(sprintf('The previous point was accepted %s ago. Start again, or say why you go on: critical limits then need a check buffer.', SamplingWords::span($seconds / 3600)), 'gap_reason');
+            throw Refused::because(
+                sprintf(
+                    'The previous point was accepted %s ago. Start again, or say why you go on: critical limits then need a check buffer.',
+                    SamplingWords::span($seconds / 3600),
+                ),
+                'gap_reason',
+            );
         }
     }
 
@@ -195,7 +246,16 @@ final readonly class AcceptPoint
     {
         $before = array_values($run->points->map(static fn(CalibrationPoint $point): float => $point->celsius)->all());
         if ($answer === null && RunQuestion::asksTemperature($celsius, $before)) {
-            throw Refused::because(sprintf('This buffer is at %s, the previous one was at %s; they should be within %s. Let it reach the same temperature, or say why it differs.', Celsius::at($celsius, 1), Celsius::at($before[count($before) - 1], 1), Celsius::by(2)), 'temperature_reason');
+            throw Refused::because(
+                sprintf(
+                    'This buffer is at %s, the previous one was at %s; they should be within %s. Let it reach the same temperature, or say '
+                        . 'why it differs.',
+                    Celsius::at($celsius, 1),
+                    Celsius::at($before[count($before) - 1], 1),
+                    Celsius::by(2),
+                ),
+                'temperature_reason',
+            );
         }
     }
 
@@ -204,13 +264,41 @@ final readonly class AcceptPoint
     {
         $apparent = Numbers::fixed($cup->apparentPh, 2);
         if ($cup->doubt !== null && $answers->cup === null && !($answers->isLabelChecked && $cup->doubt !== CupDoubt::Another)) {
-            throw Refused::because(match ($cup->doubt) {
-                CupDoubt::NoBuffer => sprintf('This reads like pH %s, which is none of your buffers; %s is expected. Check the cup and the electrode. If the label is right, say so.', $apparent, $expected->label),
-                CupDoubt::Distance => sprintf('This reads like pH %s; %s is expected. Check the bottle. If the label is right, say so.', $apparent, $expected->label),
-                CupDoubt::Neighbour => sprintf('This reads like pH %s, closer to %s than to %s. Check the label. If it is the right bottle, say so.', $apparent, $cup->looksLike, $expected->label),
-                CupDoubt::Another => sprintf('This reads like %s (pH %s), but %s is expected. Move the electrode to the right cup, or say why this is the right one.', $cup->looksLike, $apparent, $expected->label),
-                CupDoubt::Twin => sprintf('By the last runs of this electrode, this is %s rather than %s. Look at the label. If you confirm it, critical limits need a check buffer of the other family.', $cup->looksLike, $expected->label),
-            }, $cup->doubt === CupDoubt::Another ? 'cup_reason' : 'label');
+            throw Refused::because(
+                match ($cup->doubt) {
+                    CupDoubt::NoBuffer => sprintf(
+                        'This reads like pH %s, which is none of your buffers; %s is expected. Check the cup and the electrode. If the '
+                            . 'label is right, say so.',
+                        $apparent,
+                        $expected->label,
+                    ),
+                    CupDoubt::Distance => sprintf(
+                        'This reads like pH %s; %s is expected. Check the bottle. If the label is right, say so.',
+                        $apparent,
+                        $expected->label,
+                    ),
+                    CupDoubt::Neighbour => sprintf(
+                        'This reads like pH %s, closer to %s than to %s. Check the label. If it is the right bottle, say so.',
+                        $apparent,
+                        $cup->looksLike,
+                        $expected->label,
+                    ),
+                    CupDoubt::Another => sprintf(
+                        'This reads like %s (pH %s), but %s is expected. Move the electrode to the right cup, or say why this is the right '
+                            . 'one.',
+                        $cup->looksLike,
+                        $apparent,
+                        $expected->label,
+                    ),
+                    CupDoubt::Twin => sprintf(
+                        'By the last runs of this electrode, this is %s rather than %s. Look at the label. If you confirm it, critical '
+                            . 'limits need a check buffer of the other family.',
+                        $cup->looksLike,
+                        $expected->label,
+                    ),
+                },
+                $cup->doubt === CupDoubt::Another ? 'cup_reason' : 'label',
+            );
         }
     }
 }

@@ -42,7 +42,13 @@ final class CalibrateCell
      */
     public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, Lot $lot, CellReading $seen, ?string $reason): CellCalibration
     {
-        return Recording::once($by, $form, 'calibrate a cell', CellCalibration::class, static function (Entry $entry) use ($by, $pair, $lot, $seen, $reason): CellCalibration {
+        return Recording::once($by, $form, 'calibrate a cell', CellCalibration::class, static function (Entry $entry) use (
+            $by,
+            $pair,
+            $lot,
+            $seen,
+            $reason,
+        ): CellCalibration {
             self::ensureUsable($pair);
             Occupancy::ensureFree($pair->electrode);
             $objection = Bottles::objectionToCell($lot, $pair->electrode->measures);
@@ -74,13 +80,15 @@ final class CalibrateCell
                 $other !== null => CellStandard::line($other->toCore(), $cell->toCore()),
                 default => CellStandard::conductivity($cell->toCore()),
             };
-            $entry->add($cell->fill([
-                'cell_factor' => $read->cellFactor,
-                'offset_mv' => $read->offsetMv,
-                'offset_us' => $cell->measures === Measures::Redox ? null : $read->offsetUs,
-                'with_id' => $other?->id,
-                'verdict' => $read->verdict,
-            ]));
+            $entry->add(
+                $cell->fill([
+                    'cell_factor' => $read->cellFactor,
+                    'offset_mv' => $read->offsetMv,
+                    'offset_us' => $cell->measures === Measures::Redox ? null : $read->offsetUs,
+                    'with_id' => $other?->id,
+                    'verdict' => $read->verdict,
+                ]),
+            );
             if (in_array($seen->source, Site::evidence(), true)) {
                 MoveElectrode::openLot($entry, $lot->id);
                 $entry->add(new LotUse(['lot_id' => $lot->id, 'cell_calibration_id' => $cell->id, 'at' => $entry->at]));
@@ -93,8 +101,20 @@ final class CalibrateCell
     /** @throws Refused where the reading cannot be that of a wet cell in this standard */
     private static function ensureWet(CellCalibration $cell, ?string $reason): void
     {
-        if ($cell->measures === Measures::Conductivity && $reason === null && CellStandard::isFarTooLow($cell->standard_value, $cell->reading)) {
-            throw Refused::because(sprintf('%s µS/cm, but the standard has %s. The cell is dry or not deep enough, or mS/cm was typed as µS/cm. Type the unit with the number, like 1.41 mS/cm.', Numbers::plain($cell->reading), Numbers::plain($cell->standard_value)), 'reading');
+        if (
+            $cell->measures === Measures::Conductivity
+            && $reason === null
+            && CellStandard::isFarTooLow($cell->standard_value, $cell->reading)
+        ) {
+            throw Refused::because(
+                sprintf(
+                    '%s µS/cm, but the standard has %s. The cell is dry or not deep enough, or mS/cm was typed as µS/cm. Type the unit '
+                        . 'with the number, like 1.41 mS/cm.',
+                    Numbers::plain($cell->reading),
+                    Numbers::plain($cell->standard_value),
+                ),
+                'reading',
+            );
         }
     }
 
@@ -102,15 +122,33 @@ final class CalibrateCell
     private static function ensureSign(CellCalibration $cell, ?string $reason): void
     {
         if ($cell->measures === Measures::Redox && $reason === null && CellStandard::hasWrongSign($cell->standard_value, $cell->reading)) {
-            throw Refused::because(sprintf('%s mV, but the standard has %s mV: the sign is the other one. Type the number with the sign that the meter shows, or check leads and reference.', Numbers::plain($cell->reading), Numbers::plain($cell->standard_value)), 'reading');
+            throw Refused::because(
+                sprintf(
+                    '%s mV, but the standard has %s mV: the sign is the other one. Type the number with the sign that the meter shows, or '
+                        . 'check leads and reference.',
+                    Numbers::plain($cell->reading),
+                    Numbers::plain($cell->standard_value),
+                ),
+                'reading',
+            );
         }
     }
 
     /** The reading in another standard shortly before, through which a line can be laid. */
     private static function other(Entry $entry, CellCalibration $cell): ?CellCalibration
     {
-        return $cell->measures === Measures::Redox ? null : CellCalibration::query()->where('pair_id', $cell->pair_id)->where('settled', true)->where('at', '>=', $entry->at->subHours(self::SESSION_H))->orderByDesc('id')->limit(self::LOOKS_AT)->get()
-            ->first(static fn(CellCalibration $earlier): bool => CellStandard::makeALine($earlier->standard_value, $cell->standard_value));
+        return $cell->measures === Measures::Redox
+            ? null
+            : CellCalibration::query()
+                ->where('pair_id', $cell->pair_id)
+                ->where('settled', true)
+                ->where('at', '>=', $entry->at->subHours(self::SESSION_H))
+                ->orderByDesc('id')
+                ->limit(self::LOOKS_AT)
+                ->get()
+                ->first(
+                    static fn(CellCalibration $earlier): bool => CellStandard::makeALine($earlier->standard_value, $cell->standard_value),
+                );
     }
 
     private static function ensureUsable(Pair $pair): void
@@ -120,7 +158,14 @@ final class CalibrateCell
         }
         $status = Readiness::of($pair);
         if ($pair->parting !== null || in_array($status->state, [PairState::OutOfUse, PairState::Retired], true)) {
-            throw Refused::because(sprintf('%s is %s.', $pair->electrode->code, $pair->parting !== null ? 'separated from its meter' : StateWords::pair($status->state, null, $status->because)), 'pair');
+            throw Refused::because(
+                sprintf(
+                    '%s is %s.',
+                    $pair->electrode->code,
+                    $pair->parting !== null ? 'separated from its meter' : StateWords::pair($status->state, null, $status->because),
+                ),
+                'pair',
+            );
         }
     }
 }

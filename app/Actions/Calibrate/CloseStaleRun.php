@@ -35,7 +35,14 @@ final class CloseStaleRun
         foreach (CalibrationRun::query()->whereNotNull('open_pair_id')->has('points', '<', 2)->get() as $run) {
             if ($run->isStale()) {
                 try {
-                    Recording::once($site, IdempotencyKey::own(), 'end a run that was left', RunEvent::class, static fn(Entry $entry): RunEvent => self::close($entry, $run->id) ?? throw Refused::because('Somebody went on with it.'));
+                    Recording::once(
+                        $site,
+                        IdempotencyKey::own(),
+                        'end a run that was left',
+                        RunEvent::class,
+                        static fn(Entry $entry): RunEvent => self::close($entry, $run->id)
+                            ?? throw Refused::because('Somebody went on with it.'),
+                    );
                     $closed++;
                 } catch (Refused) {
                     // Its second point came in the same moment.
@@ -63,6 +70,15 @@ final class CloseStaleRun
         }
         $run->update(['state' => RunState::Abandoned, 'open_pair_id' => null]);
 
-        return $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'pair_id' => $run->pair_id, 'kind' => 'abandoned', 'person_id' => $entry->by->id, 'at' => $entry->at, 'reason' => new Statement(StatementCode::NoSecondPoint, ['minutes' => RunDoubts::MINUTES_APART])]));
+        return $entry->add(
+            new RunEvent([
+                'calibration_run_id' => $run->id,
+                'pair_id' => $run->pair_id,
+                'kind' => 'abandoned',
+                'person_id' => $entry->by->id,
+                'at' => $entry->at,
+                'reason' => new Statement(StatementCode::NoSecondPoint, ['minutes' => RunDoubts::MINUTES_APART]),
+            ]),
+        );
     }
 }

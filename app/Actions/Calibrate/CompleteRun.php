@@ -36,27 +36,40 @@ final class CompleteRun
     public function __invoke(Entry $entry, CalibrationRun $run): Calibration
     {
         $run->update(['state' => RunState::Completed, 'open_pair_id' => null]);
-        $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'pair_id' => $run->pair_id, 'kind' => 'completed', 'person_id' => $entry->by->id, 'at' => $entry->at]));
+        $entry->add(
+            new RunEvent([
+                'calibration_run_id' => $run->id,
+                'pair_id' => $run->pair_id,
+                'kind' => 'completed',
+                'person_id' => $entry->by->id,
+                'at' => $entry->at,
+            ]),
+        );
         $outcome = $run->pair->meter->shows_mv ? self::fitted($run) : self::shown($run);
         $outcome['findings'] = Judgement::sorted([...$outcome['findings'], ...RunFindings::of($run, $entry->at)]);
         $outcome['verdict'] = Verdict::of($outcome['findings']);
 
-        $calibration = $entry->add(new Calibration([
-            'calibration_run_id' => $run->id,
-            'pair_id' => $run->pair_id,
-            'policy_id' => $run->policy_id,
-            ...$outcome,
-            'findings' => array_map(static fn(Finding $finding): array => [
-                'code' => $finding->code->value,
-                'severity' => $finding->severity->value,
-                'seen' => $finding->seen,
-                'needed' => $finding->needed,
-            ], $outcome['findings']),
-            'at' => $entry->at,
-            'due_at' => $run->policy->interval()->dueAt($entry->at, SiteClock::endOfDay($entry->at)),
-            'person_id' => $entry->by->id,
-            'core_version' => Version::CORE,
-        ]));
+        $calibration = $entry->add(
+            new Calibration([
+                'calibration_run_id' => $run->id,
+                'pair_id' => $run->pair_id,
+                'policy_id' => $run->policy_id,
+                ...$outcome,
+                'findings' => array_map(
+                    static fn(Finding $finding): array => [
+                        'code' => $finding->code->value,
+                        'severity' => $finding->severity->value,
+                        'seen' => $finding->seen,
+                        'needed' => $finding->needed,
+                    ],
+                    $outcome['findings'],
+                ),
+                'at' => $entry->at,
+                'due_at' => $run->policy->interval()->dueAt($entry->at, SiteClock::endOfDay($entry->at)),
+                'person_id' => $entry->by->id,
+                'core_version' => Version::CORE,
+            ]),
+        );
         self::countAsCheck($entry, $run, $calibration);
         self::lookBack($entry, $run, $calibration);
 
@@ -69,7 +82,15 @@ final class CompleteRun
         $off = CalibrationPoint::foundOff($run->points, $run->policy);
         $before = Calibration::query()->where('pair_id', $run->pair_id)->where('id', '<', $calibration->id)->orderByDesc('id')->first();
         if ($before !== null && $off !== null) {
-            $entry->add(new LookBack(['calibration_id' => $before->id, 'off_by' => $off, 'since' => $before->at, 'at' => $entry->at, 'person_id' => $entry->by->id]));
+            $entry->add(
+                new LookBack([
+                    'calibration_id' => $before->id,
+                    'off_by' => $off,
+                    'since' => $before->at,
+                    'at' => $entry->at,
+                    'person_id' => $entry->by->id,
+                ]),
+            );
         }
     }
 
@@ -77,14 +98,21 @@ final class CompleteRun
     private static function fitted(CalibrationRun $run): array
     {
         $fit = Fits::new($run) ?? throw new \LogicException('A run is completed when every buffer has its point.');
-        $judgement = Judgement::of($fit, $run->policy->criteria(), CalibrationPoint::ofKind($run->points, fitted: false), $run->policy->read_back_limit_ph);
+        $judgement = Judgement::of(
+            $fit,
+            $run->policy->criteria(),
+            CalibrationPoint::ofKind($run->points, fitted: false),
+            $run->policy->read_back_limit_ph,
+        );
         [$low, $high] = $fit->bracket();
 
         return [
             'fit' => $fit->method,
             'verdict' => $judgement->verdict,
             'findings' => $judgement->findings,
-            'slope_percent' => count($fit->points) > 1 ? min(array_map(static fn(Segment $segment): float => $segment->percent(), $fit->segments)) : null,
+            'slope_percent' => count($fit->points) > 1
+                ? min(array_map(static fn(Segment $segment): float => $segment->percent(), $fit->segments))
+                : null,
             'alkaline_slope_percent' => self::alkaline($fit),
             'response_time_s' => self::slowest($run),
             'diagnosis' => Diagnosis::of($fit, $run->policy->criteria(), self::isRestless($run), self::past($run)),
@@ -101,7 +129,9 @@ final class CompleteRun
     {
         $points = CalibrationPoint::ofKind($run->points, fitted: true);
         $readBacks = $run->points->filter(static fn(CalibrationPoint $point): bool => !$point->isFitted())->values();
-        $errors = array_values($readBacks->map(static fn(CalibrationPoint $point): float => (float) $point->shown_ph - $point->buffer_ph)->all());
+        $errors = array_values(
+            $readBacks->map(static fn(CalibrationPoint $point): float => (float) $point->shown_ph - $point->buffer_ph)->all(),
+        );
         $judgement = ShownJudgement::of($points, $errors, $run->policy->criteria(), $run->policy->read_back_limit_ph);
         $buffers = array_column($points, 'bufferPh');
 
@@ -135,7 +165,11 @@ final class CompleteRun
 
     private static function isRestless(CalibrationRun $run): bool
     {
-        return $run->points->contains(static fn(CalibrationPoint $point): bool => !$point->settled && $point->waited_s !== null && $point->waited_s >= Diagnosis::LONG_ENOUGH_S);
+        return $run->points->contains(
+            static fn(CalibrationPoint $point): bool => !$point->settled
+                && $point->waited_s !== null
+                && $point->waited_s >= Diagnosis::LONG_ENOUGH_S,
+        );
     }
 
     private static function past(CalibrationRun $run): ElectrodePast
@@ -152,32 +186,39 @@ final class CompleteRun
     {
         $fitted = $run->points->filter(static fn(CalibrationPoint $point): bool => $point->isFitted())->pluck('lot_id');
         foreach ($run->points as $point) {
-            if ($point->isFitted() || $fitted->contains($point->lot_id) || $calibration->verdict === Verdict::Fail || $calibration->read_back_error_ph === null) {
+            if (
+                $point->isFitted()
+                || $fitted->contains($point->lot_id)
+                || $calibration->verdict === Verdict::Fail
+                || $calibration->read_back_error_ph === null
+            ) {
                 continue;
             }
-            $entry->add(new ControlCheck([
-                'pair_id' => $run->pair_id,
-                'calibration_id' => $calibration->id,
-                'lot_id' => $point->lot_id,
-                'moment' => SessionMoment::Start,
-                'mv' => $point->mv,
-                'shown_ph' => $point->shown_ph,
-                'celsius' => $point->celsius,
-                'ph' => $calibration->calibrationFunction()->tell($point->signal(), $point->celsius)->ph,
-                'buffer_ph' => $point->buffer_ph,
-                'limit_ph' => $run->policy->read_back_limit_ph,
-                'passed' => $point->settled ? true : null,
-                'thermometer_id' => $point->thermometer_id,
-                'verification_id' => $point->verification_id,
-                'shown_c' => $point->shown_c,
-                'stability' => $point->stability,
-                'settled' => $point->settled,
-                'reason' => $point->reason,
-                'trace_id' => $point->trace_id,
-                'source' => $point->source,
-                'person_id' => $point->person_id,
-                'at' => $entry->at,
-            ]));
+            $entry->add(
+                new ControlCheck([
+                    'pair_id' => $run->pair_id,
+                    'calibration_id' => $calibration->id,
+                    'lot_id' => $point->lot_id,
+                    'moment' => SessionMoment::Start,
+                    'mv' => $point->mv,
+                    'shown_ph' => $point->shown_ph,
+                    'celsius' => $point->celsius,
+                    'ph' => $calibration->calibrationFunction()->tell($point->signal(), $point->celsius)->ph,
+                    'buffer_ph' => $point->buffer_ph,
+                    'limit_ph' => $run->policy->read_back_limit_ph,
+                    'passed' => $point->settled ? true : null,
+                    'thermometer_id' => $point->thermometer_id,
+                    'verification_id' => $point->verification_id,
+                    'shown_c' => $point->shown_c,
+                    'stability' => $point->stability,
+                    'settled' => $point->settled,
+                    'reason' => $point->reason,
+                    'trace_id' => $point->trace_id,
+                    'source' => $point->source,
+                    'person_id' => $point->person_id,
+                    'at' => $entry->at,
+                ]),
+            );
         }
     }
 }

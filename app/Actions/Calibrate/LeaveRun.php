@@ -17,11 +17,24 @@ final class LeaveRun
 {
     public function __invoke(Person $by, IdempotencyKey $form, CalibrationRun $run, ?string $reason): RunEvent
     {
-        return Recording::once($by, $form, 'leave a calibration run', RunEvent::class, static function (Entry $entry) use ($by, $run, $reason): RunEvent {
+        return Recording::once($by, $form, 'leave a calibration run', RunEvent::class, static function (Entry $entry) use (
+            $by,
+            $run,
+            $reason,
+        ): RunEvent {
             $run = AcceptPoint::held(CalibrationRun::query()->lockForUpdate()->findOrFail($run->id), $by);
             $run->update(['state' => RunState::Abandoned, 'open_pair_id' => null]);
 
-            return $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'pair_id' => $run->pair_id, 'kind' => 'left', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => $reason]));
+            return $entry->add(
+                new RunEvent([
+                    'calibration_run_id' => $run->id,
+                    'pair_id' => $run->pair_id,
+                    'kind' => 'left',
+                    'person_id' => $by->id,
+                    'at' => $entry->at,
+                    'reason' => $reason,
+                ]),
+            );
         });
     }
 }

@@ -49,9 +49,35 @@ final class OpenRun
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, array $lots, Lot $readBack, Source $source, ?string $reason, ?FitMethod $fit = null, BufferOrder $order = BufferOrder::NeutralFirst, ?string $answer = null, array $expected = [], ?string $seen = null, ?Thermometer $thermometer = null): CalibrationRun
-    {
-        return Recording::once($by, $form, 'open a calibration run', CalibrationRun::class, static function (Entry $entry) use ($by, $pair, $lots, $readBack, $source, $reason, $fit, $order, $answer, $expected, $seen, $thermometer): CalibrationRun {
+    public function __invoke(
+        Person $by,
+        IdempotencyKey $form,
+        Pair $pair,
+        array $lots,
+        Lot $readBack,
+        Source $source,
+        ?string $reason,
+        ?FitMethod $fit = null,
+        BufferOrder $order = BufferOrder::NeutralFirst,
+        ?string $answer = null,
+        array $expected = [],
+        ?string $seen = null,
+        ?Thermometer $thermometer = null,
+    ): CalibrationRun {
+        return Recording::once($by, $form, 'open a calibration run', CalibrationRun::class, static function (Entry $entry) use (
+            $by,
+            $pair,
+            $lots,
+            $readBack,
+            $source,
+            $reason,
+            $fit,
+            $order,
+            $answer,
+            $expected,
+            $seen,
+            $thermometer,
+        ): CalibrationRun {
             Fit::ensureMeasuresPh($pair);
             foreach ([...$lots, $readBack] as $lot) {
                 self::ensureUsable($lot);
@@ -63,7 +89,10 @@ final class OpenRun
             $asked = RunQuestion::sentence($questions);
             $needsReason = array_filter($questions, static fn(RunQuestion $question): bool => $question->needsReason()) !== [];
             if ($questions !== [] && $answer === null && ($needsReason || $seen !== $asked)) {
-                throw Refused::because("$asked " . ($needsReason ? 'Give a reason, or change your choice.' : 'Start anyway, or change your choice.'), 'answer');
+                throw Refused::because(
+                    "$asked " . ($needsReason ? 'Give a reason, or change your choice.' : 'Start anyway, or change your choice.'),
+                    'answer',
+                );
             }
             CloseStaleRun::ofPair($entry, $pair);
             Occupancy::ensureFree($pair->electrode);
@@ -76,7 +105,10 @@ final class OpenRun
                 'thermometer_id' => $thermometer?->id,
                 'stations' => [
                     ...array_map(static fn(Lot $lot): array => ['kind' => PointKind::Fit->value, 'lot_id' => $lot->id], $lots),
-                    ...array_map(static fn(Lot $lot): array => ['kind' => PointKind::ReadBack->value, 'lot_id' => $lot->id], self::readBacks($pair, $lots, $readBack)),
+                    ...array_map(
+                        static fn(Lot $lot): array => ['kind' => PointKind::ReadBack->value, 'lot_id' => $lot->id],
+                        self::readBacks($pair, $lots, $readBack),
+                    ),
                 ],
                 'holder_id' => $by->id,
                 'opened_at' => $entry->at,
@@ -84,9 +116,30 @@ final class OpenRun
                 'state' => RunState::Open,
                 'open_pair_id' => $pair->id,
             ]);
-            $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'pair_id' => $run->pair_id, 'kind' => 'opened', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => $reason]));
+            $entry->add(
+                new RunEvent([
+                    'calibration_run_id' => $run->id,
+                    'pair_id' => $run->pair_id,
+                    'kind' => 'opened',
+                    'person_id' => $by->id,
+                    'at' => $entry->at,
+                    'reason' => $reason,
+                ]),
+            );
             if ($questions !== []) {
-                $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'pair_id' => $run->pair_id, 'kind' => 'asked', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => new Statement(StatementCode::Asked, ['questions' => array_column($questions, 'value'), 'answer' => $answer])]));
+                $entry->add(
+                    new RunEvent([
+                        'calibration_run_id' => $run->id,
+                        'pair_id' => $run->pair_id,
+                        'kind' => 'asked',
+                        'person_id' => $by->id,
+                        'at' => $entry->at,
+                        'reason' => new Statement(StatementCode::Asked, [
+                            'questions' => array_column($questions, 'value'),
+                            'answer' => $answer,
+                        ]),
+                    ]),
+                );
             }
 
             return $run;
@@ -105,7 +158,11 @@ final class OpenRun
         if ($pair->meter->shows_mv || count($lots) === 1) {
             return [$readBack];
         }
-        usort($lots, static fn(Lot $a, Lot $b): int => abs((float) $b->nominal_ph - (float) $readBack->nominal_ph) <=> abs((float) $a->nominal_ph - (float) $readBack->nominal_ph));
+        usort(
+            $lots,
+            static fn(Lot $a, Lot $b): int => abs((float) $b->nominal_ph - (float) $readBack->nominal_ph)
+                <=> abs((float) $a->nominal_ph - (float) $readBack->nominal_ph),
+        );
 
         return [$readBack, $lots[0]];
     }
@@ -114,7 +171,10 @@ final class OpenRun
     {
         $why = Bottles::objection($lot);
         if ($why !== null && !Bottles::hasOneUseMore($lot)) {
-            throw Refused::because(sprintf('Bottle %s (%s): %s. Choose a pH buffer that is in date with uses left.', $lot->code, $lot->label, $why), 'lots');
+            throw Refused::because(
+                sprintf('Bottle %s (%s): %s. Choose a pH buffer that is in date with uses left.', $lot->code, $lot->label, $why),
+                'lots',
+            );
         }
     }
 
@@ -122,7 +182,10 @@ final class OpenRun
     private static function ensureReads(?Thermometer $thermometer, Pair $pair, Source $source): void
     {
         if ($thermometer !== null && $thermometer->meter_id !== $pair->meter_id && $source !== Source::Typed) {
-            throw Refused::because(sprintf('These readings bring their temperature from the probe of %s. Choose that probe.', $pair->name()), 'thermometer');
+            throw Refused::because(
+                sprintf('These readings bring their temperature from the probe of %s. Choose that probe.', $pair->name()),
+                'thermometer',
+            );
         }
         if ($thermometer?->meter_id !== null && $thermometer->meter_id !== $pair->meter_id) {
             throw Refused::because(sprintf('%s is the probe of another meter.', $thermometer->code), 'thermometer');
@@ -139,7 +202,14 @@ final class OpenRun
         }
         for ($i = 1; $i < count($values); $i++) {
             if (!Numbers::atLeast($values[$i] - $values[$i - 1], CalibrationFit::LEAST_DISTANCE_PH)) {
-                throw Refused::because(sprintf('Buffers %s and %s are too close. Choose buffers about 3 pH apart.', Numbers::fixed($values[$i - 1], 2), Numbers::fixed($values[$i], 2)), 'lots');
+                throw Refused::because(
+                    sprintf(
+                        'Buffers %s and %s are too close. Choose buffers about 3 pH apart.',
+                        Numbers::fixed($values[$i - 1], 2),
+                        Numbers::fixed($values[$i], 2),
+                    ),
+                    'lots',
+                );
             }
         }
     }
@@ -148,10 +218,16 @@ final class OpenRun
     {
         $status = Readiness::of($pair);
         if ($status->state === PairState::OutOfUse || $status->state === PairState::Retired) {
-            throw Refused::because(sprintf('This electrode is %s. Put it back into use first.', StateWords::pair($status->state, null, $status->because)), 'pair');
+            throw Refused::because(
+                sprintf('This electrode is %s. Put it back into use first.', StateWords::pair($status->state, null, $status->because)),
+                'pair',
+            );
         }
         if ($status->state === PairState::Soaking && $status->until !== null && $reason === null) {
-            throw Refused::because(sprintf('The electrode soaks until %s. Wait, or give a reason to calibrate now.', SiteClock::short($status->until)), 'soak_reason');
+            throw Refused::because(
+                sprintf('The electrode soaks until %s. Wait, or give a reason to calibrate now.', SiteClock::short($status->until)),
+                'soak_reason',
+            );
         }
     }
 }

@@ -14,5 +14,11 @@ final readonly class PointAnswers
      * @param string|null $temperature why this buffer is warmer or colder than those before
      * @param string|null $gap why the run goes on after a break
      */
-    public function __construct(public ?string $haste = null, public ?string $cup = null, public bool $isLabelChecked = false, public ?string $temperature = null, public ?string $gap = null) {}
+    public function __construct(
+        public ?string $haste = null,
+        public ?string $cup = null,
+        public bool $isLabelChecked = false,
+        public ?string $temperature = null,
+        public ?string $gap = null,
+    ) {}
 }

@@ -25,12 +25,22 @@ final class RunFindings
     {
         $sound = Fits::lastSound($run, $now);
 
-        return array_values(array_filter([
-            $run->source === Source::Imported ? null : RunDoubts::apart(array_values($run->points->map(static fn(CalibrationPoint $point): CarbonImmutable => CarbonImmutable::instance($point->at))->all())),
-            self::twin($run),
-            self::temperature($run, $sound),
-            ...self::changes($run, $sound),
-        ]));
+        return array_values(
+            array_filter([
+                $run->source === Source::Imported
+                    ? null
+                    : RunDoubts::apart(
+                        array_values(
+                            $run->points
+                                ->map(static fn(CalibrationPoint $point): CarbonImmutable => CarbonImmutable::instance($point->at))
+                                ->all(),
+                        ),
+                    ),
+                self::twin($run),
+                self::temperature($run, $sound),
+                ...self::changes($run, $sound),
+            ]),
+        );
     }
 
     private static function twin(CalibrationRun $run): ?Finding
@@ -43,9 +53,14 @@ final class RunFindings
     /** A verified thermometer read the buffers, or the electrode does what it did in a run whose temperature is known. */
     private static function temperature(CalibrationRun $run, ?Calibration $sound): ?Finding
     {
-        $isRead = $run->points->every(static fn(CalibrationPoint $point): bool => !$point->isFitted() || $point->verification?->facts($point->at)->blocks($point->celsius) === []);
+        $isRead = $run->points->every(
+            static fn(CalibrationPoint $point): bool => !$point->isFitted()
+                || $point->verification?->facts($point->at)->blocks($point->celsius) === [],
+        );
 
-        return $isRead || $sound?->fitted()?->hasMeasuredSlope() === true ? null : new Finding(FindingCode::TemperatureUnchecked, Severity::Note);
+        return $isRead || $sound?->fitted()?->hasMeasuredSlope() === true
+            ? null
+            : new Finding(FindingCode::TemperatureUnchecked, Severity::Note);
     }
 
     /** @return list<Finding> */

@@ -19,7 +19,11 @@ final class TakeOverRun
     /** @throws Refused without a reason, or if the run is closed */
     public function __invoke(Person $by, IdempotencyKey $form, CalibrationRun $run, ?string $reason): RunEvent
     {
-        return Recording::once($by, $form, 'take over a calibration run', RunEvent::class, static function (Entry $entry) use ($by, $run, $reason): RunEvent {
+        return Recording::once($by, $form, 'take over a calibration run', RunEvent::class, static function (Entry $entry) use (
+            $by,
+            $run,
+            $reason,
+        ): RunEvent {
             $run = CalibrationRun::query()->lockForUpdate()->findOrFail($run->id);
             if ($run->state !== RunState::Open) {
                 throw Refused::because('This calibration has ended; there is nothing to take over.', 'run');
@@ -29,7 +33,16 @@ final class TakeOverRun
             }
             $run->update(['holder_id' => $by->id, 'touched_at' => $entry->at]);
 
-            return $entry->add(new RunEvent(['calibration_run_id' => $run->id, 'pair_id' => $run->pair_id, 'kind' => 'taken-over', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => $reason]));
+            return $entry->add(
+                new RunEvent([
+                    'calibration_run_id' => $run->id,
+                    'pair_id' => $run->pair_id,
+                    'kind' => 'taken-over',
+                    'person_id' => $by->id,
+                    'at' => $entry->at,
+                    'reason' => $reason,
+                ]),
+            );
         });
     }
 }

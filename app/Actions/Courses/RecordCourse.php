@@ -33,37 +33,69 @@ final readonly class RecordCourse
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, Thermometer $thermometer, string $point, array $points, Source $source, bool $isComplete): CoursePart
-    {
-        return Recording::once($by, $form, 'keep a course of temperatures', CoursePart::class, function (Entry $entry) use ($by, $batch, $thermometer, $point, $points, $source, $isComplete): CoursePart {
+    public function __invoke(
+        Person $by,
+        IdempotencyKey $form,
+        Batch $batch,
+        Thermometer $thermometer,
+        string $point,
+        array $points,
+        Source $source,
+        bool $isComplete,
+    ): CoursePart {
+        return Recording::once($by, $form, 'keep a course of temperatures', CoursePart::class, function (Entry $entry) use (
+            $by,
+            $batch,
+            $thermometer,
+            $point,
+            $points,
+            $source,
+            $isComplete,
+        ): CoursePart {
             $batch = Life::ensure($batch, null);
             $end = count($points) - 1;
             if ($points[$end][0] > $entry->at->getTimestamp() + 60) {
                 throw Refused::because('The record reaches into the future. Look at the clock of the logger.', 'course');
             }
             $mean = array_sum(array_column($points, 1)) / count($points);
-            $check = Thermometers::checkFor($thermometer, $mean) ?? throw Refused::because('This thermometer has never been checked. Check it first.', 'thermometer');
-            $course = Course::query()->where(['batch_id' => $batch->id, 'thermometer_id' => $thermometer->id, 'point' => $point])->first()
-                ?? $entry->add(new Course(['batch_id' => $batch->id, 'step' => '', 'point' => $point, 'thermometer_id' => $thermometer->id, 'at' => $entry->at, 'person_id' => $by->id]));
+            $check
+                = Thermometers::checkFor($thermometer, $mean)
+                ?? throw Refused::because('This thermometer has never been checked. Check it first.', 'thermometer');
+            $course
+                = Course::query()
+                    ->where(['batch_id' => $batch->id, 'thermometer_id' => $thermometer->id, 'point' => $point])
+                    ->first()
+                ?? $entry->add(
+                    new Course([
+                        'batch_id' => $batch->id,
+                        'step' => '',
+                        'point' => $point,
+                        'thermometer_id' => $thermometer->id,
+                        'at' => $entry->at,
+                        'person_id' => $by->id,
+                    ]),
+                );
             $digest = hash('sha256', json_encode($points, JSON_THROW_ON_ERROR));
             self::ensureNew($digest);
             $outcome = $check->outcome;
             $isCorrected = $outcome?->outcome === Outcome::Correct;
-            $part = $entry->add(new CoursePart([
-                'course_id' => $course->id,
-                'verification_id' => $check->id,
-                'gain' => $isCorrected ? $outcome->gain : 1.0,
-                'offset_c' => $isCorrected ? $outcome->offset_c : 0.0,
-                // Without a correction the error itself is not known away.
-                'expanded_u_c' => $check->expanded_u_c + ($isCorrected ? 0.0 : abs($check->error_c)),
-                'source' => $source,
-                'points' => $points,
-                'drawn' => self::thinned($points),
-                'digest' => $digest,
-                'is_complete' => $isComplete,
-                'at' => $entry->at,
-                'person_id' => $by->id,
-            ]));
+            $part = $entry->add(
+                new CoursePart([
+                    'course_id' => $course->id,
+                    'verification_id' => $check->id,
+                    'gain' => $isCorrected ? $outcome->gain : 1.0,
+                    'offset_c' => $isCorrected ? $outcome->offset_c : 0.0,
+                    // Without a correction the error itself is not known away.
+                    'expanded_u_c' => $check->expanded_u_c + ($isCorrected ? 0.0 : abs($check->error_c)),
+                    'source' => $source,
+                    'points' => $points,
+                    'drawn' => self::thinned($points),
+                    'digest' => $digest,
+                    'is_complete' => $isComplete,
+                    'at' => $entry->at,
+                    'person_id' => $by->id,
+                ]),
+            );
             ($this->workOut)($entry, $batch, isOwnRecord: true);
 
             return $part;
@@ -93,7 +125,7 @@ final readonly class RecordCourse
             return $points;
         }
         $kept = [$points[0]];
-        foreach (array_chunk($points, max(1, (int) ceil(2 * count($points) / self::DRAWN))) as $chunk) {
+        foreach (array_chunk($points, max(1, (int) ceil((2 * count($points)) / self::DRAWN))) as $chunk) {
             $values = array_column($chunk, 1);
             $ends = [(int) array_search(min($values), $values, true), (int) array_search(max($values), $values, true)];
             sort($ends);

@@ -26,7 +26,9 @@ final readonly class WatchCourses
         }
         $due = CourseFinding::come('next_at')->distinct()->pluck('course_findings.batch_id');
         foreach ($due as $id) {
-            Recording::once($site, IdempotencyKey::own(), 'work out temperatures', CourseFinding::class, function (Entry $entry) use ($id): CourseFinding {
+            Recording::once($site, IdempotencyKey::own(), 'work out temperatures', CourseFinding::class, function (Entry $entry) use (
+                $id,
+            ): CourseFinding {
                 $batch = Life::locked(Batch::query()->whereKey($id)->sole());
                 ($this->workOut)($entry, $batch);
 

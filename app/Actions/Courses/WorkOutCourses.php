@@ -19,7 +19,10 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\Statement;
 use Rheacid\Records\StatementCode;
 
-/** Judges the limits that depend on records of temperature again: when such a record has grown, a pH was read, a step was taken, or a span is over. */
+/**
+ * Judges the limits that depend on records of temperature again: when such a record has grown, a pH was read, a step was taken, or a span
+ * is over.
+ */
 final class WorkOutCourses
 {
     /**
@@ -39,29 +42,54 @@ final class WorkOutCourses
     private function keep(Entry $entry, Batch $batch, LimitRow $limit, bool $isOwnRecord, CourseVerdict $verdict, Record $record): void
     {
         $before = CourseFinding::standing($batch->id)->where('limit_name', $limit->name)->first();
-        $moment = static fn(?float $hours): ?int => $hours === null ? null : $batch->started_at->addSeconds((int) ceil(3600 * $hours))->getTimestamp();
-        $entry->add(new CourseFinding([
-            'course_id' => $record->first->id,
-            'batch_id' => $batch->id,
-            'limit_name' => $limit->name,
-            'verdict' => $verdict->conformity ?? Conformity::Inconclusive,
-            'answer' => [
-                ...$verdict->facts,
-                'is_due' => $verdict->conformity !== null,
-                'distrust' => $record->distrust,
-                'silent_at' => $moment($verdict->silentFromH()),
-                'next_at' => $moment($verdict->nextH),
-                'proven_until' => self::provenUntil($batch, $limit, $verdict, $entry->at, $moment),
-            ],
-            'as_of' => $record->asOf,
-            'supersedes_id' => $before?->id,
-            'at' => $entry->at,
-            'person_id' => $entry->by->id,
-        ]));
-        $follows = Consequences::ofCourse($batch->state(), $limit->kind, $verdict->conformity, $before?->isDue() === true ? $before->verdict : null, Life::hasGoneOut($batch), $isOwnRecord);
-        $what = new Statement(StatementCode::CourseJudged, [...$verdict->facts, 'name' => $limit->name, 'kind_of_limit' => $limit->kind->value, 'verdict' => ($verdict->conformity ?? Conformity::Inconclusive)->value]);
+        $moment = static fn(?float $hours): ?int => $hours === null
+            ? null
+            : $batch->started_at->addSeconds((int) ceil(3600 * $hours))->getTimestamp();
+        $entry->add(
+            new CourseFinding([
+                'course_id' => $record->first->id,
+                'batch_id' => $batch->id,
+                'limit_name' => $limit->name,
+                'verdict' => $verdict->conformity ?? Conformity::Inconclusive,
+                'answer' => [
+                    ...$verdict->facts,
+                    'is_due' => $verdict->conformity !== null,
+                    'distrust' => $record->distrust,
+                    'silent_at' => $moment($verdict->silentFromH()),
+                    'next_at' => $moment($verdict->nextH),
+                    'proven_until' => self::provenUntil($batch, $limit, $verdict, $entry->at, $moment),
+                ],
+                'as_of' => $record->asOf,
+                'supersedes_id' => $before?->id,
+                'at' => $entry->at,
+                'person_id' => $entry->by->id,
+            ]),
+        );
+        $follows = Consequences::ofCourse(
+            $batch->state(),
+            $limit->kind,
+            $verdict->conformity,
+            $before?->isDue() === true ? $before->verdict : null,
+            Life::hasGoneOut($batch),
+            $isOwnRecord,
+        );
+        $what = new Statement(StatementCode::CourseJudged, [
+            ...$verdict->facts,
+            'name' => $limit->name,
+            'kind_of_limit' => $limit->kind->value,
+            'verdict' => ($verdict->conformity ?? Conformity::Inconclusive)->value,
+        ]);
         if ($follows['deviates']) {
-            Life::deviate($entry, $batch, $limit->name, $limit->kind, ($limit->course['kind'] ?? '') === 'degree-hours', $what, null, isAfterRelease: !$batch->state()->isLive());
+            Life::deviate(
+                $entry,
+                $batch,
+                $limit->name,
+                $limit->kind,
+                ($limit->course['kind'] ?? '') === 'degree-hours',
+                $what,
+                null,
+                isAfterRelease: !$batch->state()->isLive(),
+            );
         }
         if ($follows['holds']) {
             Life::move($entry, $batch, BatchState::Held, $what);

@@ -32,17 +32,34 @@ final readonly class CalibrateFromLog
      */
     public function __invoke(Person $by, IdempotencyKey $form, LogUpload $upload, array $chosen, PointAnswers $answers): Calibration
     {
-        return Recording::once($by, $form, 'calibrate from a log', Calibration::class, function (Entry $entry) use ($by, $upload, $chosen, $answers): Calibration {
+        return Recording::once($by, $form, 'calibrate from a log', Calibration::class, function (Entry $entry) use (
+            $by,
+            $upload,
+            $chosen,
+            $answers,
+        ): Calibration {
             if (count($chosen) < 2) {
                 throw Refused::because('Choose a bottle for at least one buffer and for the read-back at the end.', 'lots');
             }
             $lots = array_column($chosen, 'lot');
             $readBack = array_pop($lots);
             if (count(array_unique(array_map(static fn(Lot $lot): int => $lot->id, $lots))) < count($lots)) {
-                throw Refused::because('Use each buffer once. Leave out the stretch that repeats a bottle; only the last one is the read-back.', 'lots');
+                throw Refused::because(
+                    'Use each buffer once. Leave out the stretch that repeats a bottle; only the last one is the read-back.',
+                    'lots',
+                );
             }
             assert($lots !== []);
-            $run = ($this->open)($by, IdempotencyKey::own(), $upload->pair, $lots, $readBack, Source::Imported, $answers->haste, answer: 'recorded in the log');
+            $run = ($this->open)(
+                $by,
+                IdempotencyKey::own(),
+                $upload->pair,
+                $lots,
+                $readBack,
+                Source::Imported,
+                $answers->haste,
+                answer: 'recorded in the log',
+            );
             foreach ($chosen as $station => $choice) {
                 ($this->accept)($by, IdempotencyKey::own(), $run, $station, new LogReading($choice['plateau']), $answers);
             }

@@ -27,7 +27,11 @@ final readonly class MeasureFromLog
      */
     public function __invoke(Person $by, IdempotencyKey $form, MeasurementDraft $draft, array $chosen): Replicate
     {
-        return Recording::once($by, $form, 'take portions from a log', Replicate::class, function (Entry $entry) use ($by, $draft, $chosen): Replicate {
+        return Recording::once($by, $form, 'take portions from a log', Replicate::class, function (Entry $entry) use (
+            $by,
+            $draft,
+            $chosen,
+        ): Replicate {
             $replicate = null;
             foreach ($chosen as $plateau) {
                 $replicate = ($this->accept)($by, IdempotencyKey::own(), $draft, new LogReading($plateau), null);

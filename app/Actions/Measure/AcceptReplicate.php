@@ -26,11 +26,19 @@ final class AcceptReplicate
      */
     public function __invoke(Person $by, IdempotencyKey $form, MeasurementDraft $draft, ReadingSource $source, ?string $reason): Replicate
     {
-        return Recording::once($by, $form, 'accept a replicate', Replicate::class, static function (Entry $entry) use ($by, $draft, $source, $reason): Replicate {
+        return Recording::once($by, $form, 'accept a replicate', Replicate::class, static function (Entry $entry) use (
+            $by,
+            $draft,
+            $source,
+            $reason,
+        ): Replicate {
             $draft = self::held(MeasurementDraft::query()->lockForUpdate()->findOrFail($draft->id), $by);
             $position = $draft->replicates()->count() + 1;
             if ($position > MethodRules::MOST) {
-                throw Refused::because(sprintf('One sample has at most %d portions. Record the reading, or draw a fresh sample.', MethodRules::MOST), 'reason');
+                throw Refused::because(
+                    sprintf('One sample has at most %d portions. Record the reading, or draw a fresh sample.', MethodRules::MOST),
+                    'reason',
+                );
             }
             $response = $draft->calibration->calibrationFunction();
             $seen = $source->observe($draft->calibration->fitted(), $draft->windowS());
@@ -38,28 +46,30 @@ final class AcceptReplicate
             $celsius = round($draft->verification->corrected($seen->celsius), 3);
             $reading = $response->tell($seen->signal, $celsius);
 
-            return $entry->add(new Replicate([
-                'series' => $draft->series,
-                'position' => $position,
-                'calibration_id' => $draft->calibration_id,
-                'verification_id' => $draft->verification_id,
-                'mv' => $seen->signal->mv,
-                'shown_ph' => $seen->signal->shownPh,
-                'shown_c' => $seen->celsius,
-                'correction_c' => round($celsius - $seen->celsius, 3),
-                'celsius' => $celsius,
-                'value' => $reading->ph,
-                'outside_by_ph' => $reading->outsideByPh(),
-                'response_time_s' => $seen->responseTimeS,
-                'settled' => $seen->settled,
-                'stability' => $seen->stability,
-                'dilution_parts' => $draft->dilution_parts,
-                'reason' => $reason,
-                'trace_id' => KeepTrace::of($entry, $seen)?->id,
-                'source' => $seen->source,
-                'person_id' => $by->id,
-                'at' => $entry->at,
-            ]));
+            return $entry->add(
+                new Replicate([
+                    'series' => $draft->series,
+                    'position' => $position,
+                    'calibration_id' => $draft->calibration_id,
+                    'verification_id' => $draft->verification_id,
+                    'mv' => $seen->signal->mv,
+                    'shown_ph' => $seen->signal->shownPh,
+                    'shown_c' => $seen->celsius,
+                    'correction_c' => round($celsius - $seen->celsius, 3),
+                    'celsius' => $celsius,
+                    'value' => $reading->ph,
+                    'outside_by_ph' => $reading->outsideByPh(),
+                    'response_time_s' => $seen->responseTimeS,
+                    'settled' => $seen->settled,
+                    'stability' => $seen->stability,
+                    'dilution_parts' => $draft->dilution_parts,
+                    'reason' => $reason,
+                    'trace_id' => KeepTrace::of($entry, $seen)?->id,
+                    'source' => $seen->source,
+                    'person_id' => $by->id,
+                    'at' => $entry->at,
+                ]),
+            );
         });
     }
 
@@ -70,7 +80,10 @@ final class AcceptReplicate
             throw Refused::because('This measurement has ended; nothing can be added to it.', 'draft');
         }
         if ($draft->holder_id !== $by->id) {
-            throw Refused::because(sprintf('%s has been measuring since %s.', $draft->holder->name, SiteClock::short($draft->opened_at)), 'draft');
+            throw Refused::because(
+                sprintf('%s has been measuring since %s.', $draft->holder->name, SiteClock::short($draft->opened_at)),
+                'draft',
+            );
         }
 
         return $draft;

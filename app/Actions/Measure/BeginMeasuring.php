@@ -32,15 +32,43 @@ final class BeginMeasuring
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, Pair $pair, Thermometer $thermometer, Drawn $drawn, array $answers, Source $source, ?RoundStop $stop = null, ?float $dilutionParts = null): MeasurementDraft
-    {
-        return Recording::once($by, $form, 'draw a sample', MeasurementDraft::class, static function (Entry $entry) use ($by, $batch, $pair, $thermometer, $drawn, $answers, $source, $stop, $dilutionParts): MeasurementDraft {
+    public function __invoke(
+        Person $by,
+        IdempotencyKey $form,
+        Batch $batch,
+        Pair $pair,
+        Thermometer $thermometer,
+        Drawn $drawn,
+        array $answers,
+        Source $source,
+        ?RoundStop $stop = null,
+        ?float $dilutionParts = null,
+    ): MeasurementDraft {
+        return Recording::once($by, $form, 'draw a sample', MeasurementDraft::class, static function (Entry $entry) use (
+            $by,
+            $batch,
+            $pair,
+            $thermometer,
+            $drawn,
+            $answers,
+            $source,
+            $stop,
+            $dilutionParts,
+        ): MeasurementDraft {
             Life::ensure($batch, null);
             [$calibration, $check] = Fit::ensure($pair, $thermometer, $batch->product->method);
             Fit::ensureRinsed($pair, $drawn);
             Occupancy::ensureFree($pair->electrode);
             foreach ($answers as $condition => $answer) {
-                $entry->add(new BatchAnswer(['batch_id' => $batch->id, 'condition' => $condition, 'answer' => $answer, 'at' => $entry->at, 'person_id' => $by->id]));
+                $entry->add(
+                    new BatchAnswer([
+                        'batch_id' => $batch->id,
+                        'condition' => $condition,
+                        'answer' => $answer,
+                        'at' => $entry->at,
+                        'person_id' => $by->id,
+                    ]),
+                );
             }
             [, $sample] = DrawSample::of($entry, $batch, $drawn);
 

@@ -24,15 +24,32 @@ final class DrawCups
      */
     public function __invoke(Person $by, IdempotencyKey $form, Round $round, CarbonImmutable $drawnAt, bool $isChilled): RoundDrawing
     {
-        return Recording::once($by, $form, 'draw the cups of a round', RoundDrawing::class, static function (Entry $entry) use ($by, $round, $drawnAt, $isChilled): RoundDrawing {
+        return Recording::once($by, $form, 'draw the cups of a round', RoundDrawing::class, static function (Entry $entry) use (
+            $by,
+            $round,
+            $drawnAt,
+            $isChilled,
+        ): RoundDrawing {
             if (!$round->load('drawing')->isToBeDrawn()) {
                 throw Refused::because('The cups of this round are already drawn.', 'drawn_at');
             }
-            foreach (Batch::query()->whereIn('id', $round->stops()->whereDoesntHave('visit')->select('batch_id'))->get() as $batch) {
+            foreach (
+                Batch::query()
+                    ->whereIn('id', $round->stops()->whereDoesntHave('visit')->select('batch_id'))
+                    ->get() as $batch
+            ) {
                 DrawSample::ensureAmidst($batch, $drawnAt, $entry->at);
             }
 
-            return $entry->add(new RoundDrawing(['round_id' => $round->id, 'drawn_at' => $drawnAt, 'chilled' => $isChilled, 'at' => $entry->at, 'person_id' => $by->id]));
+            return $entry->add(
+                new RoundDrawing([
+                    'round_id' => $round->id,
+                    'drawn_at' => $drawnAt,
+                    'chilled' => $isChilled,
+                    'at' => $entry->at,
+                    'person_id' => $by->id,
+                ]),
+            );
         });
     }
 }

@@ -27,16 +27,44 @@ final class DrawSample
     public static function of(Entry $entry, Batch $batch, Drawn $drawn): array
     {
         if ($drawn->hasPilotHole === false) {
-            throw Refused::because('Make a pilot hole with a clean skewer first, and tick it: the tip of a spear is fragile, and glass in food is a hazard.', 'pilot_hole');
+            throw Refused::because(
+                'Make a pilot hole with a clean skewer first, and tick it: the tip of a spear is fragile, and glass in food is a hazard.',
+                'pilot_hole',
+            );
         }
         self::ensureAmidst($batch, $drawn->at, $entry->at);
         if ($drawn->joins !== null && $drawn->joins->batch_id !== $batch->id) {
             throw Refused::because('That sample belongs to another batch.', 'joins');
         }
         self::ensureOpen($batch, $drawn);
-        $occasion = $drawn->joins ?? $entry->add(new Occasion(['batch_id' => $batch->id, 'stage' => $drawn->stage, 'drawn_at' => $drawn->at, 'at' => $entry->at, 'person_id' => $entry->by->id]));
+        $occasion
+            = $drawn->joins
+            ?? $entry->add(
+                new Occasion([
+                    'batch_id' => $batch->id,
+                    'stage' => $drawn->stage,
+                    'drawn_at' => $drawn->at,
+                    'at' => $entry->at,
+                    'person_id' => $entry->by->id,
+                ]),
+            );
 
-        return [$occasion, $entry->add(new Sample(['occasion_id' => $occasion->id, 'place' => $drawn->place, 'drawn_at' => $drawn->at, 'chilled' => $drawn->isChilled, 'pilot_hole' => $drawn->hasPilotHole, 'cup' => $drawn->cup, 'cup_code' => $drawn->cupCode, 'rinsed' => $drawn->isRinsed, 'person_id' => $entry->by->id]))];
+        return [
+            $occasion,
+            $entry->add(
+                new Sample([
+                    'occasion_id' => $occasion->id,
+                    'place' => $drawn->place,
+                    'drawn_at' => $drawn->at,
+                    'chilled' => $drawn->isChilled,
+                    'pilot_hole' => $drawn->hasPilotHole,
+                    'cup' => $drawn->cup,
+                    'cup_code' => $drawn->cupCode,
+                    'rinsed' => $drawn->isRinsed,
+                    'person_id' => $entry->by->id,
+                ]),
+            ),
+        ];
     }
 
     /**
@@ -47,11 +75,25 @@ final class DrawSample
     private static function ensureOpen(Batch $batch, Drawn $drawn): void
     {
         $occasion = $drawn->joins?->load(['measurements.sample', 'end']);
-        if ($occasion === null || !in_array($drawn->place, array_merge(...array_column(Together::lacking($occasion, $batch->loadMissing('product.method')), 'places')), true)) {
+        if (
+            $occasion === null
+            || !in_array(
+                $drawn->place,
+                array_merge(...array_column(Together::lacking($occasion, $batch->loadMissing('product.method')), 'places')),
+                true,
+            )
+        ) {
             return;
         }
         if ($occasion->end !== null || $drawn->at > Places::until(Together::lastDrawn($occasion))) {
-            throw Refused::because(sprintf('The sample drawn %s is closed: all places must be read within %s h. Draw a fresh sample from every place.', SiteClock::short($occasion->drawn_at), Numbers::plain(Places::HOURS)), 'joins');
+            throw Refused::because(
+                sprintf(
+                    'The sample drawn %s is closed: all places must be read within %s h. Draw a fresh sample from every place.',
+                    SiteClock::short($occasion->drawn_at),
+                    Numbers::plain(Places::HOURS),
+                ),
+                'joins',
+            );
         }
     }
 
@@ -59,7 +101,14 @@ final class DrawSample
     public static function ensureAmidst(Batch $batch, CarbonImmutable $drawnAt, CarbonImmutable $now): void
     {
         if ($drawnAt->lessThan($batch->started_at->startOfMinute()) || $drawnAt->greaterThan($now)) {
-            throw Refused::because(sprintf('The sampling time must be between the start of the batch (%s) and now (%s).', SiteClock::full($batch->started_at), SiteClock::full($now)), 'drawn_at');
+            throw Refused::because(
+                sprintf(
+                    'The sampling time must be between the start of the batch (%s) and now (%s).',
+                    SiteClock::full($batch->started_at),
+                    SiteClock::full($now),
+                ),
+                'drawn_at',
+            );
         }
     }
 }

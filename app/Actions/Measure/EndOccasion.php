@@ -21,14 +21,20 @@ final class EndOccasion
     /** @throws Refused */
     public function __invoke(Person $by, IdempotencyKey $form, Occasion $occasion, ?string $reason): OccasionEnd
     {
-        return Recording::once($by, $form, 'end an occasion', OccasionEnd::class, static function (Entry $entry) use ($by, $occasion, $reason): OccasionEnd {
+        return Recording::once($by, $form, 'end an occasion', OccasionEnd::class, static function (Entry $entry) use (
+            $by,
+            $occasion,
+            $reason,
+        ): OccasionEnd {
             $batch = Life::locked(Batch::query()->findOrFail($occasion->batch_id));
             $occasion->load(['measurements.sample', 'end']);
             if ($occasion->end !== null || Together::lacking($occasion, $batch) === []) {
                 throw Refused::because('This sample is complete or already closed.', 'occasion');
             }
 
-            return $entry->add(new OccasionEnd(['occasion_id' => $occasion->id, 'reason' => $reason, 'at' => $entry->at, 'person_id' => $by->id]));
+            return $entry->add(
+                new OccasionEnd(['occasion_id' => $occasion->id, 'reason' => $reason, 'at' => $entry->at, 'person_id' => $by->id]),
+            );
         });
     }
 }

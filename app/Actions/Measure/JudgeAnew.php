@@ -20,7 +20,15 @@ final readonly class JudgeAnew
     /** Everything that was read of it, and its records of temperature. */
     public function batch(Entry $entry, Batch $batch, DecisionCause $because): void
     {
-        foreach (Occasion::query()->where('batch_id', $batch->id)->whereHas('measurements')->orderBy('drawn_at')->orderBy('id')->lazy() as $occasion) {
+        foreach (
+            Occasion::query()
+                ->where('batch_id', $batch
+                ->id)
+                ->whereHas('measurements')
+                ->orderBy('drawn_at')
+                ->orderBy('id')
+                ->lazy() as $occasion
+        ) {
             ($this->keep)($entry, $occasion, $because, withCourses: false);
         }
         ($this->workOut)($entry, Batch::query()->with(Batch::JUDGED)->findOrFail($batch->id));
@@ -29,11 +37,16 @@ final readonly class JudgeAnew
     /** What came after a deadline. */
     public function late(Entry $entry, Batch $batch, string $limit, DecisionCause $because, ?CarbonImmutable $after = null): void
     {
-        $late = DB::table('limit_outcomes')->join('decisions', 'decisions.id', '=', 'limit_outcomes.decision_id')->join('occasions', 'occasions.id', '=', 'decisions.occasion_id')
-            ->where('limit_outcomes.batch_id', $batch->id)->where('limit_outcomes.name', $limit)->where('limit_outcomes.late', true)
+        $late = DB::table('limit_outcomes')
+            ->join('decisions', 'decisions.id', '=', 'limit_outcomes.decision_id')
+            ->join('occasions', 'occasions.id', '=', 'decisions.occasion_id')
+            ->where('limit_outcomes.batch_id', $batch->id)
+            ->where('limit_outcomes.name', $limit)
+            ->where('limit_outcomes.late', true)
             ->where('occasions.drawn_at', '>', $after?->format('Y-m-d H:i:s.v') ?? '0000-01-01')
             ->whereNotExists(static fn($query) => $query->from('decisions as later')->whereColumn('later.supersedes_id', 'decisions.id'))
-            ->orderBy('occasions.drawn_at')->pluck('occasions.id');
+            ->orderBy('occasions.drawn_at')
+            ->pluck('occasions.id');
         foreach (Occasion::query()->findMany($late) as $occasion) {
             ($this->keep)($entry, $occasion, $because, withCourses: false);
         }

@@ -34,8 +34,13 @@ final class KeepDecision
      * @param Decision|null $instead of which it takes the place, if not of the occasion's own
      * @param bool $withCourses whether records of temperature are judged again too
      */
-    public function __invoke(Entry $entry, Occasion $occasion, DecisionCause $because, ?Decision $instead = null, bool $withCourses = true): Decision
-    {
+    public function __invoke(
+        Entry $entry,
+        Occasion $occasion,
+        DecisionCause $because,
+        ?Decision $instead = null,
+        bool $withCourses = true,
+    ): Decision {
         $batch = Batch::query()->with(Batch::JUDGED)->findOrFail($occasion->batch_id);
         $before = $instead ?? $occasion->decision()->with('outcomes')->first();
         $measurements = $occasion->measurements()->with(MeasuredPlace::RESTS_ON)->get();
@@ -45,32 +50,53 @@ final class KeepDecision
         }
         $assessment = Assessment::of($batch, $occasion->stage, CarbonImmutable::instance($occasion->drawn_at), $places, $occasion->id);
         $course = $assessment->course();
-        $decision = $entry->add(new Decision([
-            'occasion_id' => $occasion->id,
-            'supersedes_id' => $before?->id,
-            'because' => $because,
-            'results' => array_map(static fn(Result $result, MeasuredPlace $place): array => ['place' => $place->place, ...self::result($result)], $assessment->results, $places),
-            'hours_since' => $assessment->occasion->hoursSince,
-            'conditions' => $assessment->occasion->conditions,
-            'not_due' => array_map(DecisionLines::keep(...), $assessment->judged->notDue),
-            'overall' => $assessment->judged->overall,
-            'measurand' => $assessment->result->measurand,
-            'value' => $assessment->portion->value,
-            'expanded_u' => $assessment->portion->expandedU,
-            'trusted' => $assessment->portion->trusted,
-            'mean' => $assessment->result->mean(),
-            'budget' => array_map(static fn(BudgetLine $line): array => ['name' => $line->name, 'u' => $line->u, 'share' => $line->share], $assessment->uncertainty()->budget ?? []),
-            'blocks' => array_map(static fn(ReleaseBlock $block): string => $block->value, $assessment->allBlocks()),
-            'course_ph' => $course?->value,
-            'course_expanded_u_ph' => $course?->expandedU,
-            'open' => $assessment->occasion->open === [] ? null : $assessment->occasion->open,
-            'at' => $entry->at,
-            'person_id' => $entry->by->id,
-        ]));
+        $decision = $entry->add(
+            new Decision([
+                'occasion_id' => $occasion->id,
+                'supersedes_id' => $before?->id,
+                'because' => $because,
+                'results' => array_map(
+                    static fn(Result $result, MeasuredPlace $place): array => ['place' => $place->place, ...self::result($result)],
+                    $assessment->results,
+                    $places,
+                ),
+                'hours_since' => $assessment->occasion->hoursSince,
+                'conditions' => $assessment->occasion->conditions,
+                'not_due' => array_map(DecisionLines::keep(...), $assessment->judged->notDue),
+                'overall' => $assessment->judged->overall,
+                'measurand' => $assessment->result->measurand,
+                'value' => $assessment->portion->value,
+                'expanded_u' => $assessment->portion->expandedU,
+                'trusted' => $assessment->portion->trusted,
+                'mean' => $assessment->result->mean(),
+                'budget' => array_map(
+                    static fn(BudgetLine $line): array => ['name' => $line->name, 'u' => $line->u, 'share' => $line->share],
+                    $assessment->uncertainty()->budget ?? [],
+                ),
+                'blocks' => array_map(static fn(ReleaseBlock $block): string => $block->value, $assessment->allBlocks()),
+                'course_ph' => $course?->value,
+                'course_expanded_u_ph' => $course?->expandedU,
+                'open' => $assessment->occasion->open === [] ? null : $assessment->occasion->open,
+                'at' => $entry->at,
+                'person_id' => $entry->by->id,
+            ]),
+        );
         foreach ($assessment->judged->due as $judged) {
-            $entry->add(new LimitOutcome(['decision_id' => $decision->id, 'batch_id' => $batch->id, ...LimitOutcome::facts($judged), 'is_open' => $assessment->occasion->isOpenFor($judged->limit)]));
+            $entry->add(
+                new LimitOutcome([
+                    'decision_id' => $decision->id,
+                    'batch_id' => $batch->id,
+                    ...LimitOutcome::facts($judged),
+                    'is_open' => $assessment->occasion->isOpenFor($judged->limit),
+                ]),
+            );
         }
-        self::follow($entry, $batch, Consequences::of($batch->state(), $assessment->judged, self::said($before), Life::hasGoneOut($batch), $because->isOwnRecord()), $decision);
+        self::follow(
+            $entry,
+            $batch,
+            Consequences::of($batch->state(), $assessment->judged, self::said($before), Life::hasGoneOut($batch), $because->isOwnRecord()),
+            $decision,
+        );
         if ($because !== DecisionCause::MetBefore) {
             $this->mendLater($entry, $batch, $occasion, $assessment);
         }
@@ -85,9 +111,19 @@ final class KeepDecision
     private function mendLater(Entry $entry, Batch $batch, Occasion $occasion, Assessment $assessment): void
     {
         foreach ($assessment->judged->due as $judged) {
-            $isMetInTime = $judged->limit->applies === Applies::WithinHours && $judged->conformity === Conformity::Inside && !$judged->late && !$assessment->occasion->isOpenFor($judged->limit);
+            $isMetInTime
+                = $judged->limit->applies === Applies::WithinHours
+                && $judged->conformity === Conformity::Inside
+                && !$judged->late
+                && !$assessment->occasion->isOpenFor($judged->limit);
             if ($isMetInTime) {
-                (new JudgeAnew($this, new WorkOutCourses()))->late($entry, $batch, $judged->limit->limit->name, DecisionCause::MetBefore, CarbonImmutable::instance($occasion->drawn_at));
+                (new JudgeAnew($this, new WorkOutCourses()))->late(
+                    $entry,
+                    $batch,
+                    $judged->limit->limit->name,
+                    DecisionCause::MetBefore,
+                    CarbonImmutable::instance($occasion->drawn_at),
+                );
             }
         }
     }
@@ -97,7 +133,11 @@ final class KeepDecision
     {
         $said = [];
         foreach ($before === null ? [] : $before->outcomes as $outcome) {
-            $said[(string) $outcome->name] = ['conformity' => $outcome->outcome, 'late' => $outcome->late, 'open' => $outcome->is_open === true];
+            $said[(string) $outcome->name] = [
+                'conformity' => $outcome->outcome,
+                'late' => $outcome->late,
+                'open' => $outcome->is_open === true,
+            ];
         }
 
         return $said;
@@ -108,7 +148,16 @@ final class KeepDecision
     {
         foreach ($follows->deviations as $judged) {
             $limit = $judged->limit->limit;
-            Life::deviate($entry, $batch, $limit->name, $limit->kind, $judged->late, Statement::judged($judged), $decision->id, isAfterRelease: !$batch->state()->isLive());
+            Life::deviate(
+                $entry,
+                $batch,
+                $limit->name,
+                $limit->kind,
+                $judged->late,
+                Statement::judged($judged),
+                $decision->id,
+                isAfterRelease: !$batch->state()->isLive(),
+            );
         }
         if ($follows->holds !== null) {
             Life::move($entry, $batch, BatchState::Held, Statement::holds($follows->holds));
@@ -121,7 +170,15 @@ final class KeepDecision
         return [
             'measurand' => $result->measurand,
             'basis' => $result->basis,
-            'portions' => array_map(static fn(Portion $portion): array => ['value' => $portion->value, 'expanded_u' => $portion->expandedU, 'trusted' => $portion->trusted, 'proves_not' => $portion->provesNot], $result->portions),
+            'portions' => array_map(
+                static fn(Portion $portion): array => [
+                    'value' => $portion->value,
+                    'expanded_u' => $portion->expandedU,
+                    'trusted' => $portion->trusted,
+                    'proves_not' => $portion->provesNot,
+                ],
+                $result->portions,
+            ),
         ];
     }
 }

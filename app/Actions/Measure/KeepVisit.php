@@ -24,15 +24,39 @@ final class KeepVisit
             $difference = (float) $measurement->replicates()->firstOrFail()->value - (float) $first->replicates()->firstOrFail()->value;
             $before = BlindPair::by($entry->at);
             $now = $isBlind ? $before->with($difference) : $before;
-            $entry->add(new BlindPair(['is_blind' => $isBlind, 'first_id' => $first->id, 'second_id' => $measurement->id, 'difference_ph' => round($difference, 5), 'pairs' => $now->pairs, 'sum_of_squares' => round($now->sumOfSquares, 8), 'at' => $entry->at, 'person_id' => $entry->by->id]));
+            $entry->add(
+                new BlindPair([
+                    'is_blind' => $isBlind,
+                    'first_id' => $first->id,
+                    'second_id' => $measurement->id,
+                    'difference_ph' => round($difference, 5),
+                    'pairs' => $now->pairs,
+                    'sum_of_squares' => round($now->sumOfSquares, 8),
+                    'at' => $entry->at,
+                    'person_id' => $entry->by->id,
+                ]),
+            );
         }
 
-        return $entry->add(new RoundVisit(['round_stop_id' => $stop->id, 'measurement_id' => $measurement->id, 'at' => $entry->at, 'person_id' => $entry->by->id]));
+        return $entry->add(
+            new RoundVisit([
+                'round_stop_id' => $stop->id,
+                'measurement_id' => $measurement->id,
+                'at' => $entry->at,
+                'person_id' => $entry->by->id,
+            ]),
+        );
     }
 
     /** What was read of the same batch on this round: places and second cups are judged together. */
     public static function joins(RoundStop $stop): ?Occasion
     {
-        return RoundVisit::query()->with('measurement.occasion')->whereNotNull('measurement_id')->whereRelation('stop', 'round_id', $stop->round_id)->whereRelation('stop', 'batch_id', $stop->batch_id)->orderByDesc('id')->first()?->measurement?->occasion;
+        return RoundVisit::query()
+            ->with('measurement.occasion')
+            ->whereNotNull('measurement_id')
+            ->whereRelation('stop', 'round_id', $stop->round_id)
+            ->whereRelation('stop', 'batch_id', $stop->batch_id)
+            ->orderByDesc('id')
+            ->first()?->measurement?->occasion;
     }
 }

@@ -16,11 +16,23 @@ final class LeaveMeasuring
 {
     public function __invoke(Person $by, IdempotencyKey $form, MeasurementDraft $draft, ?string $reason): DraftEvent
     {
-        return Recording::once($by, $form, 'leave a measurement', DraftEvent::class, static function (Entry $entry) use ($by, $draft, $reason): DraftEvent {
+        return Recording::once($by, $form, 'leave a measurement', DraftEvent::class, static function (Entry $entry) use (
+            $by,
+            $draft,
+            $reason,
+        ): DraftEvent {
             $draft = AcceptReplicate::held(MeasurementDraft::query()->lockForUpdate()->findOrFail($draft->id), $by);
             $draft->update(['state' => 'left', 'open_pair_id' => null]);
 
-            return $entry->add(new DraftEvent(['measurement_draft_id' => $draft->id, 'kind' => 'left', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => $reason]));
+            return $entry->add(
+                new DraftEvent([
+                    'measurement_draft_id' => $draft->id,
+                    'kind' => 'left',
+                    'person_id' => $by->id,
+                    'at' => $entry->at,
+                    'reason' => $reason,
+                ]),
+            );
         });
     }
 }

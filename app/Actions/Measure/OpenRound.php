@@ -29,21 +29,48 @@ final class OpenRound
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, Thermometer $thermometer, array $candidates, bool $isStill, bool $isCoded): Round
-    {
-        return Recording::once($by, $form, 'set out on a round', Round::class, static function (Entry $entry) use ($by, $form, $pair, $thermometer, $candidates, $isStill, $isCoded): Round {
+    public function __invoke(
+        Person $by,
+        IdempotencyKey $form,
+        Pair $pair,
+        Thermometer $thermometer,
+        array $candidates,
+        bool $isStill,
+        bool $isCoded,
+    ): Round {
+        return Recording::once($by, $form, 'set out on a round', Round::class, static function (Entry $entry) use (
+            $by,
+            $form,
+            $pair,
+            $thermometer,
+            $candidates,
+            $isStill,
+            $isCoded,
+        ): Round {
             if ($candidates === []) {
                 throw Refused::because('Choose at least one batch.', 'batches');
             }
             Fit::ensure($pair, $thermometer, $candidates[0]->batch->product->method);
-            $round = $entry->add(new Round(['pair_id' => $pair->id, 'thermometer_id' => $thermometer->id, 'is_still' => $isStill, 'is_coded' => $isCoded, 'chilled' => false, 'at' => $entry->at, 'person_id' => $by->id]));
+            $round = $entry->add(
+                new Round([
+                    'pair_id' => $pair->id,
+                    'thermometer_id' => $thermometer->id,
+                    'is_still' => $isStill,
+                    'is_coded' => $isCoded,
+                    'chilled' => false,
+                    'at' => $entry->at,
+                    'person_id' => $by->id,
+                ]),
+            );
             $samples = [];
             foreach ($candidates as $one) {
                 foreach ($one->places as $place) {
                     $samples[] = ['batch_id' => $one->batch->id, 'stage' => $one->stage, 'place' => $place];
                 }
             }
-            $isCoded ? self::keepCoded($entry, $round, $samples, crc32($form->uuid)) : self::keepInTurn($entry, $round, $samples, crc32($form->uuid));
+            $isCoded
+                ? self::keepCoded($entry, $round, $samples, crc32($form->uuid))
+                : self::keepInTurn($entry, $round, $samples, crc32($form->uuid));
 
             return $round;
         });
@@ -62,10 +89,20 @@ final class OpenRound
         $kept = [];
         $position = 0;
         foreach ($samples as $i => $sample) {
-            $kept[$i] = $entry->add(new RoundStop(['round_id' => $round->id, 'position' => ++$position, ...$sample, 'second_code' => $codes[$i] ?? null]));
+            $kept[$i] = $entry->add(
+                new RoundStop(['round_id' => $round->id, 'position' => ++$position, ...$sample, 'second_code' => $codes[$i] ?? null]),
+            );
             if (isset($seconds[$i])) {
                 ['of' => $of, 'code' => $code] = $seconds[$i];
-                $entry->add(new RoundStop(['round_id' => $round->id, 'position' => ++$position, ...$samples[$of], 'second_code' => $code, 'duplicate_of' => $kept[$of]->id]));
+                $entry->add(
+                    new RoundStop([
+                        'round_id' => $round->id,
+                        'position' => ++$position,
+                        ...$samples[$of],
+                        'second_code' => $code,
+                        'duplicate_of' => $kept[$of]->id,
+                    ]),
+                );
             }
         }
     }
@@ -84,7 +121,16 @@ final class OpenRound
         foreach ([false, true] as $second) {
             foreach ($cups as $i => $cup) {
                 if ($cup['second'] === $second) {
-                    $stop = $entry->add(new RoundStop(['round_id' => $round->id, 'position' => $i + 1, 'draw_position' => 2 * $cup['of'] + ($second ? 2 : 1), ...$samples[$cup['of']], 'cup_code' => $cup['code'], 'duplicate_of' => $second ? $kept[$cup['of']]->id : null]));
+                    $stop = $entry->add(
+                        new RoundStop([
+                            'round_id' => $round->id,
+                            'position' => $i + 1,
+                            'draw_position' => 2 * $cup['of'] + ($second ? 2 : 1),
+                            ...$samples[$cup['of']],
+                            'cup_code' => $cup['code'],
+                            'duplicate_of' => $second ? $kept[$cup['of']]->id : null,
+                        ]),
+                    );
                     $kept[$cup['of']] ??= $stop;
                 }
             }
@@ -94,7 +140,10 @@ final class OpenRound
     private static function ensureFew(int $cups): void
     {
         if ($cups > Way::MOST_STOPS) {
-            throw Refused::because(sprintf('These batches need %d samples; a round has at most %d. Choose fewer batches.', $cups, Way::MOST_STOPS), 'batches');
+            throw Refused::because(
+                sprintf('These batches need %d samples; a round has at most %d. Choose fewer batches.', $cups, Way::MOST_STOPS),
+                'batches',
+            );
         }
     }
 }

@@ -35,29 +35,95 @@ final class RecordLate
      *
      * @throws Refused with the line
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Batch $batch, Pair $pair, Thermometer $thermometer, Stage $stage, string $place, array $lines, bool $isStill, ?float $dilutionParts = null): Measurement
-    {
-        return Recording::once($by, $form, 'enter readings late', Measurement::class, function (Entry $entry) use ($batch, $pair, $thermometer, $stage, $place, $lines, $isStill, $dilutionParts): Measurement {
+    public function __invoke(
+        Person $by,
+        IdempotencyKey $form,
+        Batch $batch,
+        Pair $pair,
+        Thermometer $thermometer,
+        Stage $stage,
+        string $place,
+        array $lines,
+        bool $isStill,
+        ?float $dilutionParts = null,
+    ): Measurement {
+        return Recording::once($by, $form, 'enter readings late', Measurement::class, function (Entry $entry) use (
+            $batch,
+            $pair,
+            $thermometer,
+            $stage,
+            $place,
+            $lines,
+            $isStill,
+            $dilutionParts,
+        ): Measurement {
             $batch = Life::ensure($batch, null)->load('product.method');
             Fit::ensureMeasuresPh($pair);
-            $kept = array_map(fn(PaperLine $line): Measurement => $this->line($entry, $batch, $pair, $thermometer, $stage, $place, $line, $isStill, $dilutionParts), $lines);
+            $kept = array_map(
+                fn(PaperLine $line): Measurement => $this->line(
+                    $entry,
+                    $batch,
+                    $pair,
+                    $thermometer,
+                    $stage,
+                    $place,
+                    $line,
+                    $isStill,
+                    $dilutionParts,
+                ),
+                $lines,
+            );
 
             return $kept[count($kept) - 1];
         });
     }
 
-    private function line(Entry $entry, Batch $batch, Pair $pair, Thermometer $thermometer, Stage $stage, string $place, PaperLine $line, bool $isStill, ?float $dilutionParts): Measurement
-    {
+    private function line(
+        Entry $entry,
+        Batch $batch,
+        Pair $pair,
+        Thermometer $thermometer,
+        Stage $stage,
+        string $place,
+        PaperLine $line,
+        bool $isStill,
+        ?float $dilutionParts,
+    ): Measurement {
         try {
             [$occasion, $sample] = DrawSample::of($entry, $batch, new Drawn($stage, $place, $line->at));
             $then = $line->at->format('Y-m-d H:i:s.v');
-            $calibration = Calibration::query()->where('pair_id', $pair->id)->where('at', '<=', $then)->orderByDesc('at')->orderByDesc('id')->first();
+            $calibration = Calibration::query()
+                ->where('pair_id', $pair->id)
+                ->where('at', '<=', $then)
+                ->orderByDesc('at')
+                ->orderByDesc('id')
+                ->first();
             if ($calibration === null || !$calibration->calibrationFunction()->canTell()) {
                 throw Refused::because('The pair had no calibration at that time.');
             }
-            $check = Verification::query()->with('outcome')->where('thermometer_id', $thermometer->id)->where('at', '<=', $then)->orderByDesc('at')->orderByDesc('id')->first() ?? throw Refused::because('The thermometer had not been checked by then.');
+            $check
+                = Verification::query()
+                    ->with('outcome')
+                    ->where('thermometer_id', $thermometer->id)
+                    ->where('at', '<=', $then)
+                    ->orderByDesc('at')
+                    ->orderByDesc('id')
+                    ->first() ?? throw Refused::because('The thermometer had not been checked by then.');
 
-            return ($this->keep)($entry, $batch, $occasion, $sample, $calibration, $check, $line->signals, $line->celsius, array_fill(0, count($line->signals), Stability::of($isStill, null, 0)), null, $line->at, $dilutionParts);
+            return ($this->keep)(
+                $entry,
+                $batch,
+                $occasion,
+                $sample,
+                $calibration,
+                $check,
+                $line->signals,
+                $line->celsius,
+                array_fill(0, count($line->signals), Stability::of($isStill, null, 0)),
+                null,
+                $line->at,
+                $dilutionParts,
+            );
         } catch (Refused $refused) {
             throw $refused->under("Line $line->line", 'readings');
         }

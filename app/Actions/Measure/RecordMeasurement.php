@@ -23,7 +23,10 @@ final readonly class RecordMeasurement
     /** @throws Refused while portions are missing */
     public function __invoke(Person $by, IdempotencyKey $form, MeasurementDraft $draft): Measurement
     {
-        return Recording::once($by, $form, 'record a measurement', Measurement::class, function (Entry $entry) use ($by, $draft): Measurement {
+        return Recording::once($by, $form, 'record a measurement', Measurement::class, function (Entry $entry) use (
+            $by,
+            $draft,
+        ): Measurement {
             $draft = AcceptReplicate::held(MeasurementDraft::query()->lockForUpdate()->findOrFail($draft->id), $by);
             $replicates = $draft->replicates;
             if ($replicates->isEmpty()) {
@@ -33,25 +36,30 @@ final readonly class RecordMeasurement
             $rules = $draft->method->rules($occasion->stage);
             $values = array_values($replicates->map(static fn($replicate): float => $replicate->value)->all());
             if (!$rules->areComplete($values)) {
-                throw Refused::because(sprintf('%d portions are required; %d read so far.', $rules->needed($values), count($values)), 'draft');
+                throw Refused::because(
+                    sprintf('%d portions are required; %d read so far.', $rules->needed($values), count($values)),
+                    'draft',
+                );
             }
             $draft->update(['state' => 'recorded', 'open_pair_id' => null]);
             $isJoining = $occasion->measurements()->exists();
-            $measurement = $entry->add(new Measurement([
-                'occasion_id' => $occasion->id,
-                'sample_id' => $draft->sample_id,
-                'measurand' => Measurand::Ph,
-                'basis' => '',
-                'unit' => Measurand::Ph->unit(),
-                'series' => $draft->series,
-                'method_id' => $draft->method_id,
-                'pair_id' => $draft->pair_id,
-                'calibration_id' => $draft->calibration_id,
-                'verification_id' => $draft->verification_id,
-                'observed_at' => MeasuredPlace::lastRead($replicates),
-                'entered_at' => $entry->at,
-                'person_id' => $by->id,
-            ]));
+            $measurement = $entry->add(
+                new Measurement([
+                    'occasion_id' => $occasion->id,
+                    'sample_id' => $draft->sample_id,
+                    'measurand' => Measurand::Ph,
+                    'basis' => '',
+                    'unit' => Measurand::Ph->unit(),
+                    'series' => $draft->series,
+                    'method_id' => $draft->method_id,
+                    'pair_id' => $draft->pair_id,
+                    'calibration_id' => $draft->calibration_id,
+                    'verification_id' => $draft->verification_id,
+                    'observed_at' => MeasuredPlace::lastRead($replicates),
+                    'entered_at' => $entry->at,
+                    'person_id' => $by->id,
+                ]),
+            );
             ($this->keep)($entry, $occasion, $isJoining ? DecisionCause::Joined : DecisionCause::Recorded);
             if ($draft->stop !== null) {
                 KeepVisit::of($entry, $draft->stop, $measurement);

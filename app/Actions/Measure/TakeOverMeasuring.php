@@ -18,7 +18,11 @@ final class TakeOverMeasuring
     /** @throws Refused without a reason, or if the measurement is closed */
     public function __invoke(Person $by, IdempotencyKey $form, MeasurementDraft $draft, ?string $reason): DraftEvent
     {
-        return Recording::once($by, $form, 'take over a measurement', DraftEvent::class, static function (Entry $entry) use ($by, $draft, $reason): DraftEvent {
+        return Recording::once($by, $form, 'take over a measurement', DraftEvent::class, static function (Entry $entry) use (
+            $by,
+            $draft,
+            $reason,
+        ): DraftEvent {
             $draft = MeasurementDraft::query()->lockForUpdate()->findOrFail($draft->id);
             if (!$draft->isOpen()) {
                 throw Refused::because('This measurement has ended; there is nothing to take over.', 'draft');
@@ -28,7 +32,15 @@ final class TakeOverMeasuring
             }
             $draft->update(['holder_id' => $by->id]);
 
-            return $entry->add(new DraftEvent(['measurement_draft_id' => $draft->id, 'kind' => 'taken-over', 'person_id' => $by->id, 'at' => $entry->at, 'reason' => $reason]));
+            return $entry->add(
+                new DraftEvent([
+                    'measurement_draft_id' => $draft->id,
+                    'kind' => 'taken-over',
+                    'person_id' => $by->id,
+                    'at' => $entry->at,
+                    'reason' => $reason,
+                ]),
+            );
         });
     }
 }

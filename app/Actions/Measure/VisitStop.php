@@ -35,9 +35,30 @@ final readonly class VisitStop
      *
      * @throws Refused
      */
-    public function __invoke(Person $by, IdempotencyKey $form, RoundStop $stop, array $signals, float $shownC, bool $isSaid, ?string $reason, array $watchedS = [], ?float $dilutionParts = null, ?bool $hasPilotHole = null, ?bool $isRinsed = null): RoundVisit
-    {
-        return Recording::once($by, $form, 'read a stop of a round', RoundVisit::class, function (Entry $entry) use ($stop, $signals, $shownC, $isSaid, $reason, $watchedS, $dilutionParts, $hasPilotHole, $isRinsed): RoundVisit {
+    public function __invoke(
+        Person $by,
+        IdempotencyKey $form,
+        RoundStop $stop,
+        array $signals,
+        float $shownC,
+        bool $isSaid,
+        ?string $reason,
+        array $watchedS = [],
+        ?float $dilutionParts = null,
+        ?bool $hasPilotHole = null,
+        ?bool $isRinsed = null,
+    ): RoundVisit {
+        return Recording::once($by, $form, 'read a stop of a round', RoundVisit::class, function (Entry $entry) use (
+            $stop,
+            $signals,
+            $shownC,
+            $isSaid,
+            $reason,
+            $watchedS,
+            $dilutionParts,
+            $hasPilotHole,
+            $isRinsed,
+        ): RoundVisit {
             $stop->load(['round.pair.electrode', 'round.thermometer', 'round.drawing']);
             $round = $stop->round;
             if ($stop->visit()->exists()) {
@@ -50,15 +71,41 @@ final readonly class VisitStop
             [$calibration, $check] = Fit::ensure($round->pair, $round->thermometer, $batch->product->method);
             Occupancy::ensureFree($round->pair->electrode);
             $windowS = $batch->product->windowS();
-            $stability = array_map(static fn(int $i): ?Stability => $reason !== null ? null : Stability::of($isSaid, $watchedS[$i] ?? null, $windowS), array_keys($signals));
+            $stability = array_map(
+                static fn(int $i): ?Stability => $reason !== null ? null : Stability::of($isSaid, $watchedS[$i] ?? null, $windowS),
+                array_keys($signals),
+            );
             if ($reason === null && in_array(null, $stability, true)) {
                 throw Refused::because('Give a reason to record an unstable reading, or say that it was stable.', 'reason');
             }
             $drawnAt = $round->drawnAt() ?? $entry->at;
-            $drawn = new Drawn($stop->stage, (string) $stop->place, $drawnAt, KeepVisit::joins($stop), $round->isChilled(), $hasPilotHole, $stop->cup(), $stop->code(), $isRinsed);
+            $drawn = new Drawn(
+                $stop->stage,
+                (string) $stop->place,
+                $drawnAt,
+                KeepVisit::joins($stop),
+                $round->isChilled(),
+                $hasPilotHole,
+                $stop->cup(),
+                $stop->code(),
+                $isRinsed,
+            );
             Fit::ensureRinsed($round->pair, $drawn);
             [$occasion, $sample] = DrawSample::of($entry, $batch, $drawn);
-            $measurement = ($this->keep)($entry, $batch, $occasion, $sample, $calibration, $check, $signals, $shownC, $stability, $reason, $entry->at, $dilutionParts);
+            $measurement = ($this->keep)(
+                $entry,
+                $batch,
+                $occasion,
+                $sample,
+                $calibration,
+                $check,
+                $signals,
+                $shownC,
+                $stability,
+                $reason,
+                $entry->at,
+                $dilutionParts,
+            );
 
             return KeepVisit::of($entry, $stop, $measurement);
         });

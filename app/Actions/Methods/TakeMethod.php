@@ -25,13 +25,28 @@ final class TakeMethod
      */
     public function __invoke(Person $by, IdempotencyKey $form, string $code): Method
     {
-        return Recording::once($by, $form, 'take a method', Method::class, static function (Entry $entry) use ($by, $code): Method {
-            $standard = StandardMethods::all()[$code] ?? throw Refused::because('There is no such method.', 'method');
-            if (Method::query()->where('code', $code)->lockForUpdate()->exists()) {
-                throw Refused::because("{$standard['name']} is already one of your methods. Change that one.", 'method');
-            }
+        return Recording::once(
+            $by,
+            $form,
+            'take a method',
+            Method::class,
+            static function (Entry $entry) use ($by, $code): Method {
+                $standard = StandardMethods::all()[$code] ?? throw Refused::because('There is no such method.', 'method');
+                if (Method::query()->where('code', $code)->lockForUpdate()->exists()) {
+                    throw Refused::because("{$standard['name']} is already one of your methods. Change that one.", 'method');
+                }
 
-            return $entry->add(new Method([...$standard, 'version' => 1, 'changed_because' => new Statement(StatementCode::FromStandards), 'at' => $entry->at, 'person_id' => $by->id]));
-        }, Right::Lead);
+                return $entry->add(
+                    new Method([
+                        ...$standard,
+                        'version' => 1,
+                        'changed_because' => new Statement(StatementCode::FromStandards),
+                        'at' => $entry->at,
+                        'person_id' => $by->id,
+                    ]),
+                );
+            },
+            Right::Lead,
+        );
     }
 }

@@ -22,20 +22,37 @@ final class Appoint
     /** @throws Refused for oneself, and where no lead would be left */
     public function __invoke(Person $by, IdempotencyKey $form, Person $person, Role $role, bool $enabled, string $reason): Appointment
     {
-        $appointment = Recording::once($by, $form, 'appoint a person', Appointment::class, static function (Entry $entry) use ($by, $person, $role, $enabled, $reason): Appointment {
-            $person = Person::query()->findOrFail($person->id);
-            $why = match (true) {
-                $person->is($by) => 'Nobody changes what they are themselves; another lead does it.',
-                $person->credential === null => 'This is the site itself, not a person.',
-                $person->role === Role::Lead && $person->enabled && ($role !== Role::Lead || !$enabled) && People::leads() < 2 => 'That is the last lead. Make somebody else one first.',
-                default => null,
-            };
-            if ($why !== null) {
-                throw Refused::because($why, 'reason');
-            }
+        $appointment = Recording::once(
+            $by,
+            $form,
+            'appoint a person',
+            Appointment::class,
+            static function (Entry $entry) use ($by, $person, $role, $enabled, $reason): Appointment {
+                $person = Person::query()->findOrFail($person->id);
+                $why = match (true) {
+                    $person->is($by) => 'Nobody changes what they are themselves; another lead does it.',
+                    $person->credential === null => 'This is the site itself, not a person.',
+                    $person->role === Role::Lead && $person->enabled && ($role !== Role::Lead || !$enabled) && People::leads() < 2
+                        => 'That is the last lead. Make somebody else one first.',
+                    default => null,
+                };
+                if ($why !== null) {
+                    throw Refused::because($why, 'reason');
+                }
 
-            return $entry->add(new Appointment(['person_id' => $person->id, 'role' => $role, 'enabled' => $enabled, 'reason' => $reason, 'at' => $entry->at, 'appointed_by_id' => $by->id]));
-        }, Right::Lead);
+                return $entry->add(
+                    new Appointment([
+                        'person_id' => $person->id,
+                        'role' => $role,
+                        'enabled' => $enabled,
+                        'reason' => $reason,
+                        'at' => $entry->at,
+                        'appointed_by_id' => $by->id,
+                    ]),
+                );
+            },
+            Right::Lead,
+        );
         // Whatever is open was opened by who that person was before; it stays closed also if the person comes back.
         SignIns::endAll($person);
         if (!$enabled) {

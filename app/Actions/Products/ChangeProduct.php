@@ -25,16 +25,28 @@ final class ChangeProduct
      */
     public function __invoke(Person $by, IdempotencyKey $form, Product $product, array $values, array $limits, ?string $why): Product
     {
-        return Recording::once($by, $form, 'change a product', Product::class, static function (Entry $entry) use ($product, $values, $limits, $why): Product {
-            $newest = Product::query()->where('code', $product->code)->lockForUpdate()->max('version');
-            if ($newest !== $product->version) {
-                throw Refused::because('Somebody else changed this product: version ' . (is_numeric($newest) ? (int) $newest : '') . ' is the newest. Look at it, then change that one; what you typed is still here.', 'product');
-            }
-            if ($why === null) {
-                throw Refused::because('Write what changed and why.', 'changed_because');
-            }
+        return Recording::once(
+            $by,
+            $form,
+            'change a product',
+            Product::class,
+            static function (Entry $entry) use ($product, $values, $limits, $why): Product {
+                $newest = Product::query()->where('code', $product->code)->lockForUpdate()->max('version');
+                if ($newest !== $product->version) {
+                    throw Refused::because(
+                        'Somebody else changed this product: version '
+                            . (is_numeric($newest) ? (int) $newest : '')
+                            . ' is the newest. Look at it, then change that one; what you typed is still here.',
+                        'product',
+                    );
+                }
+                if ($why === null) {
+                    throw Refused::because('Write what changed and why.', 'changed_because');
+                }
 
-            return NextVersion::of($entry, $product, $values, $why, $limits);
-        }, Right::Lead);
+                return NextVersion::of($entry, $product, $values, $why, $limits);
+            },
+            Right::Lead,
+        );
     }
 }

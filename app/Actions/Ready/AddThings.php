@@ -30,10 +30,20 @@ final class AddThings
     public function __invoke(Person $by, IdempotencyKey $form, array $things): Model
     {
         // What comes with them is laid aside first: a second try after a conflict finds it again.
-        $services = array_map(static fn(Model $thing): ?ThermometerService => $thing instanceof Thermometer && $thing->relationLoaded('newestService') ? $thing->newestService : null, $things);
+        $services = array_map(
+            static fn(Model $thing): ?ThermometerService => $thing instanceof Thermometer && $thing->relationLoaded('newestService')
+                ? $thing->newestService
+                : null,
+            $things,
+        );
         $care = array_map(static fn(Model $thing): mixed => $thing->relationLoaded('care') ? $thing->getRelation('care') : null, $things);
 
-        return Recording::once($by, $form, 'add to the shelf', $things[0]::class, static function (Entry $entry) use ($by, $things, $services, $care): Model {
+        return Recording::once($by, $form, 'add to the shelf', $things[0]::class, static function (Entry $entry) use (
+            $by,
+            $things,
+            $services,
+            $care,
+        ): Model {
             foreach ($things as $i => $thing) {
                 $thing->exists = false;
                 $thing->setAttribute('id', null);

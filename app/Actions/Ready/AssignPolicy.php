@@ -18,11 +18,26 @@ final class AssignPolicy
 {
     public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, Policy $policy, ?string $reason): PolicyAssignment
     {
-        return Recording::once($by, $form, 'assign a policy', PolicyAssignment::class, static fn(Entry $entry): PolicyAssignment => self::write($entry, $by, $pair, $policy, $reason), Right::Lead);
+        return Recording::once(
+            $by,
+            $form,
+            'assign a policy',
+            PolicyAssignment::class,
+            static fn(Entry $entry): PolicyAssignment => self::write($entry, $by, $pair, $policy, $reason),
+            Right::Lead,
+        );
     }
 
     public static function write(Entry $entry, Person $by, Pair $pair, Policy $policy, ?string $reason): PolicyAssignment
     {
-        return $entry->add(new PolicyAssignment(['pair_id' => $pair->id, 'policy_id' => $policy->id, 'reason' => $reason, 'at' => $entry->at, 'person_id' => $by->id]));
+        return $entry->add(
+            new PolicyAssignment([
+                'pair_id' => $pair->id,
+                'policy_id' => $policy->id,
+                'reason' => $reason,
+                'at' => $entry->at,
+                'person_id' => $by->id,
+            ]),
+        );
     }
 }

@@ -25,21 +25,38 @@ final class ChangePolicy
      */
     public function __invoke(Person $by, IdempotencyKey $form, Policy $policy, array $values, ?string $copyAs, ?string $reason): Policy
     {
-        return Recording::once($by, $form, 'change a policy', Policy::class, static function (Entry $entry) use ($by, $policy, $values, $copyAs, $reason): Policy {
-            $code = $copyAs === null ? $policy->code : Str::limit(Str::slug($copyAs), 40, '');
-            $newest = Policy::query()->where('code', $code)->lockForUpdate()->max('version');
-            if ($copyAs === null && $newest !== $policy->version) {
-                throw Refused::because('Somebody changed this policy meanwhile. Look at the newest version first; nothing was changed.', 'policy');
-            }
-            if ($copyAs !== null && ($newest !== null || $code === '')) {
-                throw Refused::because('A policy of that name is there already. Choose another name.', 'copy_as');
-            }
-            $changed = $entry->add(new Policy([...$values, 'code' => $code, 'name' => $copyAs ?? $policy->name, 'version' => $copyAs === null ? $policy->version + 1 : 1]));
-            foreach ($copyAs === null ? Pair::query()->together()->following($code)->get() : [] as $pair) {
-                AssignPolicy::write($entry, $by, $pair, $changed, $reason);
-            }
+        return Recording::once(
+            $by,
+            $form,
+            'change a policy',
+            Policy::class,
+            static function (Entry $entry) use ($by, $policy, $values, $copyAs, $reason): Policy {
+                $code = $copyAs === null ? $policy->code : Str::limit(Str::slug($copyAs), 40, '');
+                $newest = Policy::query()->where('code', $code)->lockForUpdate()->max('version');
+                if ($copyAs === null && $newest !== $policy->version) {
+                    throw Refused::because(
+                        'Somebody changed this policy meanwhile. Look at the newest version first; nothing was changed.',
+                        'policy',
+                    );
+                }
+                if ($copyAs !== null && ($newest !== null || $code === '')) {
+                    throw Refused::because('A policy of that name is there already. Choose another name.', 'copy_as');
+                }
+                $changed = $entry->add(
+                    new Policy([
+                        ...$values,
+                        'code' => $code,
+                        'name' => $copyAs ?? $policy->name,
+                        'version' => $copyAs === null ? $policy->version + 1 : 1,
+                    ]),
+                );
+                foreach ($copyAs === null ? Pair::query()->together()->following($code)->get() : [] as $pair) {
+                    AssignPolicy::write($entry, $by, $pair, $changed, $reason);
+                }
 
-            return $changed;
-        }, Right::Lead);
+                return $changed;
+            },
+            Right::Lead,
+        );
     }
 }

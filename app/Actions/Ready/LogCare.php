@@ -33,9 +33,23 @@ final class LogCare
      *
      * @throws Refused if something is missing, or the electrode is retired
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Electrode $electrode, CareKind $kind, ?SoakSchool $school = null, ?Dirt $dirt = null, ?string $note = null): CareEvent
-    {
-        return Recording::once($by, $form, 'care for an electrode', CareEvent::class, static function (Entry $entry) use ($by, $electrode, $kind, $school, $dirt, $note): CareEvent {
+    public function __invoke(
+        Person $by,
+        IdempotencyKey $form,
+        Electrode $electrode,
+        CareKind $kind,
+        ?SoakSchool $school = null,
+        ?Dirt $dirt = null,
+        ?string $note = null,
+    ): CareEvent {
+        return Recording::once($by, $form, 'care for an electrode', CareEvent::class, static function (Entry $entry) use (
+            $by,
+            $electrode,
+            $kind,
+            $school,
+            $dirt,
+            $note,
+        ): CareEvent {
             $isRetired = CareEvent::query()->where('electrode_id', $electrode->id)->where('kind', CareKind::Retired)->exists();
             if ($isRetired) {
                 throw Refused::because('This electrode is retired; its log is closed.', 'kind');
@@ -54,28 +68,47 @@ final class LogCare
                 self::holdForGlass($entry, $electrode);
             }
 
-            return $entry->add(new CareEvent([
-                'electrode_id' => $electrode->id,
-                'kind' => $kind,
-                'at' => $entry->at,
-                'until_at' => $kind === CareKind::Soak ? $entry->at->addMinutes($school->minutes()) : null,
-                'dirt' => $kind === CareKind::Cleaned ? $dirt : null,
-                'note' => $note,
-                'person_id' => $by->id,
-            ]));
+            return $entry->add(
+                new CareEvent([
+                    'electrode_id' => $electrode->id,
+                    'kind' => $kind,
+                    'at' => $entry->at,
+                    'until_at' => $kind === CareKind::Soak ? $entry->at->addMinutes($school->minutes()) : null,
+                    'dirt' => $kind === CareKind::Cleaned ? $dirt : null,
+                    'note' => $note,
+                    'person_id' => $by->id,
+                ]),
+            );
         });
     }
 
     /** What was measured since the glass was last seen whole may hold a piece of it. */
     private static function holdForGlass(Entry $entry, Electrode $electrode): void
     {
-        $lastLook = CareEvent::query()->where('electrode_id', $electrode->id)->whereIn('kind', [CareKind::GlassWhole, CareKind::Inspected])->max('at');
-        $touched = DB::table('measurement_drafts')->join('pairs', 'pairs.id', '=', 'measurement_drafts.pair_id')->join('samples', 'samples.id', '=', 'measurement_drafts.sample_id')->join('occasions', 'occasions.id', '=', 'samples.occasion_id')
-            ->join('replicates', 'replicates.series', '=', 'measurement_drafts.series')->where('pairs.electrode_id', $electrode->id)
-            ->when($lastLook !== null, static fn($query) => $query->where('replicates.at', '>', $lastLook))->distinct()->pluck('occasions.batch_id');
+        $lastLook = CareEvent::query()
+            ->where('electrode_id', $electrode->id)
+            ->whereIn('kind', [CareKind::GlassWhole, CareKind::Inspected])
+            ->max('at');
+        $touched = DB::table('measurement_drafts')
+            ->join('pairs', 'pairs.id', '=', 'measurement_drafts.pair_id')
+            ->join('samples', 'samples.id', '=', 'measurement_drafts.sample_id')
+            ->join('occasions', 'occasions.id', '=', 'samples.occasion_id')
+            ->join('replicates', 'replicates.series', '=', 'measurement_drafts.series')
+            ->where('pairs.electrode_id', $electrode->id)
+            ->when($lastLook !== null, static fn($query) => $query->where('replicates.at', '>', $lastLook))
+            ->distinct()
+            ->pluck('occasions.batch_id');
         foreach (Batch::query()->with('newestEvent')->findMany($touched) as $batch) {
             if ($batch->state()->isHeldBy(Overall::Hold)) {
-                $entry->add(new BatchEvent(['batch_id' => $batch->id, 'state' => BatchState::Held, 'at' => $entry->at, 'reason' => new Statement(StatementCode::GlassBroke, ['electrode' => $electrode->code]), 'person_id' => $entry->by->id]));
+                $entry->add(
+                    new BatchEvent([
+                        'batch_id' => $batch->id,
+                        'state' => BatchState::Held,
+                        'at' => $entry->at,
+                        'reason' => new Statement(StatementCode::GlassBroke, ['electrode' => $electrode->code]),
+                        'person_id' => $entry->by->id,
+                    ]),
+                );
             }
         }
     }

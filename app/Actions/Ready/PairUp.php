@@ -29,25 +29,61 @@ final class PairUp
      *
      * @throws Refused if either is in use elsewhere and is not to be exchanged, or a checker chooses another policy
      */
-    public function __invoke(Person $by, IdempotencyKey $form, Meter $meter, Electrode $electrode, ?string $channel, ?Policy $policy, bool $exchange): Pair
-    {
-        return Recording::once($by, $form, 'pair up', Pair::class, static function (Entry $entry) use ($by, $meter, $electrode, $channel, $policy, $exchange): Pair {
-            $taken = Pair::query()->with(['meter', 'electrode', 'openRun', 'openDraft'])->whereDoesntHave('parting')
-                ->where(static fn(Builder $query) => $query->where('electrode_id', $electrode->id)->orWhere(static fn(Builder $query) => $query->where('meter_id', $meter->id)->where('channel', $channel)))
-                ->lockForUpdate()->get();
+    public function __invoke(
+        Person $by,
+        IdempotencyKey $form,
+        Meter $meter,
+        Electrode $electrode,
+        ?string $channel,
+        ?Policy $policy,
+        bool $exchange,
+    ): Pair {
+        return Recording::once($by, $form, 'pair up', Pair::class, static function (Entry $entry) use (
+            $by,
+            $meter,
+            $electrode,
+            $channel,
+            $policy,
+            $exchange,
+        ): Pair {
+            $taken = Pair::query()
+                ->with(['meter', 'electrode', 'openRun', 'openDraft'])
+                ->whereDoesntHave('parting')
+                ->where(
+                    static fn(Builder $query) => $query
+                        ->where('electrode_id', $electrode->id)
+                        ->orWhere(static fn(Builder $query) => $query->where('meter_id', $meter->id)->where('channel', $channel)),
+                )
+                ->lockForUpdate()
+                ->get();
             foreach ($taken as $pair) {
                 if (!$exchange) {
-                    throw Refused::because(sprintf('%s is on %s since %s. Tick "exchange" to part them first; their calibration is void then.', $pair->electrode->code, $pair->name(), SiteClock::day($pair->paired_at)), 'electrode');
+                    throw Refused::because(
+                        sprintf(
+                            '%s is on %s since %s. Tick "exchange" to part them first; their calibration is void then.',
+                            $pair->electrode->code,
+                            $pair->name(),
+                            SiteClock::day($pair->paired_at),
+                        ),
+                        'electrode',
+                    );
                 }
                 PartPair::write($entry, $pair, "exchanged for $electrode->code on $meter->code");
             }
             $kept = self::followed($meter, $electrode);
             if ($policy !== null && $policy->code !== $kept->code && Gate::forUser($by)->denies(Right::Lead->value)) {
-                throw Refused::because(sprintf('A lead decides which policy an instrument follows; this one follows %s.', $kept->name), 'policy');
+                throw Refused::because(
+                    sprintf('A lead decides which policy an instrument follows; this one follows %s.', $kept->name),
+                    'policy',
+                );
             }
             $policy ??= $kept;
-            $pair = $entry->add(new Pair(['meter_id' => $meter->id, 'electrode_id' => $electrode->id, 'channel' => $channel, 'paired_at' => $entry->at]));
-            $entry->add(new PolicyAssignment(['pair_id' => $pair->id, 'policy_id' => $policy->id, 'at' => $entry->at, 'person_id' => $by->id]));
+            $pair = $entry->add(
+                new Pair(['meter_id' => $meter->id, 'electrode_id' => $electrode->id, 'channel' => $channel, 'paired_at' => $entry->at]),
+            );
+            $entry->add(
+                new PolicyAssignment(['pair_id' => $pair->id, 'policy_id' => $policy->id, 'at' => $entry->at, 'person_id' => $by->id]),
+            );
 
             return $pair;
         });

@@ -19,7 +19,13 @@ final class PartPair
     /** @throws Refused if somebody is at work with the pair */
     public function __invoke(Person $by, IdempotencyKey $form, Pair $pair, ?string $reason): Parting
     {
-        return Recording::once($by, $form, 'part a pair', Parting::class, static fn(Entry $entry): Parting => self::write($entry, $pair, $reason));
+        return Recording::once(
+            $by,
+            $form,
+            'part a pair',
+            Parting::class,
+            static fn(Entry $entry): Parting => self::write($entry, $pair, $reason),
+        );
     }
 
     public static function write(Entry $entry, Pair $pair, ?string $reason): Parting

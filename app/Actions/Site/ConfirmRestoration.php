@@ -19,12 +19,26 @@ final class ConfirmRestoration
     /** @throws Refused if it was confirmed already */
     public function __invoke(Person $by, IdempotencyKey $form, Restoration $restoration, ?string $remark): RestorationConfirmation
     {
-        return Recording::once($by, $form, 'confirm a restoration', RestorationConfirmation::class, static function (Entry $entry) use ($by, $restoration, $remark): RestorationConfirmation {
-            if ($restoration->confirmation()->exists()) {
-                throw Refused::because('That was confirmed already.');
-            }
+        return Recording::once(
+            $by,
+            $form,
+            'confirm a restoration',
+            RestorationConfirmation::class,
+            static function (Entry $entry) use ($by, $restoration, $remark): RestorationConfirmation {
+                if ($restoration->confirmation()->exists()) {
+                    throw Refused::because('That was confirmed already.');
+                }
 
-            return $entry->add(new RestorationConfirmation(['restoration_id' => $restoration->id, 'remark' => $remark, 'at' => $entry->at, 'person_id' => $by->id]));
-        }, Right::Lead);
+                return $entry->add(
+                    new RestorationConfirmation([
+                        'restoration_id' => $restoration->id,
+                        'remark' => $remark,
+                        'at' => $entry->at,
+                        'person_id' => $by->id,
+                    ]),
+                );
+            },
+            Right::Lead,
+        );
     }
 }

@@ -25,8 +25,24 @@ final class FoundSite
             $entry = Entry::begin($person);
             $entry->add($person);
             $site = $entry->add(new Site(['name' => $name, 'is_demo' => $isDemo, 'person_id' => $person->id, 'at' => $entry->at]));
-            $entry->add(new SiteSetting(['name' => $name, 'fahrenheit_first' => $fahrenheitFirst, 'decimal_comma' => $decimalComma, 'leads_need_code' => false, 'at' => $entry->at, 'person_id' => $person->id]));
-            $entry->add(new SiteZone(['time_zone' => $zone, 'in_force_from' => CarbonImmutable::createFromTimestamp(0), 'at' => $entry->at, 'person_id' => $person->id]));
+            $entry->add(
+                new SiteSetting([
+                    'name' => $name,
+                    'fahrenheit_first' => $fahrenheitFirst,
+                    'decimal_comma' => $decimalComma,
+                    'leads_need_code' => false,
+                    'at' => $entry->at,
+                    'person_id' => $person->id,
+                ]),
+            );
+            $entry->add(
+                new SiteZone([
+                    'time_zone' => $zone,
+                    'in_force_from' => CarbonImmutable::createFromTimestamp(0),
+                    'at' => $entry->at,
+                    'person_id' => $person->id,
+                ]),
+            );
             foreach (StandardPolicies::all() as $policy) {
                 $entry->add(new Policy($policy));
             }

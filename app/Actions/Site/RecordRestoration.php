@@ -24,10 +24,34 @@ final class RecordRestoration
      * @param bool $signed whether the installation that made it is known by its key
      * @param int|null $unproven lines of the backup after the last head that was proven before it; null where none is known
      */
-    public function __invoke(CarbonImmutable $takenAt, string $head, array $lost, array $gone = [], ?int $unproven = null, bool $signed = true): Restoration
-    {
+    public function __invoke(
+        CarbonImmutable $takenAt,
+        string $head,
+        array $lost,
+        array $gone = [],
+        ?int $unproven = null,
+        bool $signed = true,
+    ): Restoration {
         $site = Site::current() ?? throw Refused::because('The records name no site.');
 
-        return Recording::once($site->person, IdempotencyKey::own(), 'restore from a backup', Restoration::class, static fn(Entry $entry): Restoration => $entry->add(new Restoration(['head' => $head, 'taken_at' => $takenAt, 'lost_heads' => $lost, 'gone_people' => People::backFrom($gone), 'unproven_lines' => $unproven, 'signed' => $signed, 'codes_removed' => SecondFactor::removeUnreadable(), 'at' => $entry->at, 'person_id' => $entry->by->id])));
+        return Recording::once(
+            $site->person,
+            IdempotencyKey::own(),
+            'restore from a backup',
+            Restoration::class,
+            static fn(Entry $entry): Restoration => $entry->add(
+                new Restoration([
+                    'head' => $head,
+                    'taken_at' => $takenAt,
+                    'lost_heads' => $lost,
+                    'gone_people' => People::backFrom($gone),
+                    'unproven_lines' => $unproven,
+                    'signed' => $signed,
+                    'codes_removed' => SecondFactor::removeUnreadable(),
+                    'at' => $entry->at,
+                    'person_id' => $entry->by->id,
+                ]),
+            ),
+        );
     }
 }

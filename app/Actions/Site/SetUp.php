@@ -18,13 +18,43 @@ final readonly class SetUp
     public function __construct(private FoundSite $found, private TakeOn $takeOn, private SetElevation $setElevation) {}
 
     /** @return Person the lead */
-    public function __invoke(string $site, string $zone, bool $fahrenheitFirst, bool $decimalComma, float $metres, ?Barometer $barometer, string $username, string $name, string $passphrase, string $pin): Person
-    {
-        return DB::transaction(function () use ($site, $zone, $fahrenheitFirst, $decimalComma, $metres, $barometer, $username, $name, $passphrase, $pin): Person {
+    public function __invoke(
+        string $site,
+        string $zone,
+        bool $fahrenheitFirst,
+        bool $decimalComma,
+        float $metres,
+        ?Barometer $barometer,
+        string $username,
+        string $name,
+        string $passphrase,
+        string $pin,
+    ): Person {
+        return DB::transaction(function () use (
+            $site,
+            $zone,
+            $fahrenheitFirst,
+            $decimalComma,
+            $metres,
+            $barometer,
+            $username,
+            $name,
+            $passphrase,
+            $pin,
+        ): Person {
             $itself = ($this->found)($site, false, $zone, $fahrenheitFirst, $decimalComma)->person;
             ($this->setElevation)($itself, IdempotencyKey::own(), $metres, $barometer);
 
-            return ($this->takeOn)($itself, IdempotencyKey::own(), $username, $name, Role::Lead, Hash::make($passphrase), Hash::make($pin), false);
+            return ($this->takeOn)(
+                $itself,
+                IdempotencyKey::own(),
+                $username,
+                $name,
+                Role::Lead,
+                Hash::make($passphrase),
+                Hash::make($pin),
+                false,
+            );
         });
     }
 }

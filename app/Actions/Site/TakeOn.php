@@ -23,18 +23,46 @@ final class TakeOn
      *
      * @throws Refused if the name is taken, in other letters too
      */
-    public function __invoke(Person $by, IdempotencyKey $form, string $username, string $name, Role $role, string $passphrase, ?string $pin, bool $invented): Person
-    {
-        $person = Recording::once($by, $form, 'take a person on', Person::class, static function (Entry $entry) use ($by, $username, $name, $role, $passphrase, $pin, $invented): Person {
-            if (People::isTaken($username)) {
-                throw Refused::because('This sign-in name, or one that looks like it, is already taken.', 'username');
-            }
-            $person = $entry->add(new Person(['name' => $name, 'invented' => $invented]));
-            $entry->add(new Appointment(['person_id' => $person->id, 'role' => $role, 'enabled' => true, 'at' => $entry->at, 'appointed_by_id' => $by->id]));
-            Credential::query()->create(['person_id' => $person->id, 'username' => $username, 'passphrase' => $passphrase, 'pin' => $pin]);
+    public function __invoke(
+        Person $by,
+        IdempotencyKey $form,
+        string $username,
+        string $name,
+        Role $role,
+        string $passphrase,
+        ?string $pin,
+        bool $invented,
+    ): Person {
+        $person = Recording::once(
+            $by,
+            $form,
+            'take a person on',
+            Person::class,
+            static function (Entry $entry) use ($by, $username, $name, $role, $passphrase, $pin, $invented): Person {
+                if (People::isTaken($username)) {
+                    throw Refused::because('This sign-in name, or one that looks like it, is already taken.', 'username');
+                }
+                $person = $entry->add(new Person(['name' => $name, 'invented' => $invented]));
+                $entry->add(
+                    new Appointment([
+                        'person_id' => $person->id,
+                        'role' => $role,
+                        'enabled' => true,
+                        'at' => $entry->at,
+                        'appointed_by_id' => $by->id,
+                    ]),
+                );
+                Credential::query()->create([
+                    'person_id' => $person->id,
+                    'username' => $username,
+                    'passphrase' => $passphrase,
+                    'pin' => $pin,
+                ]);
 
-            return $person;
-        }, Right::Lead);
+                return $person;
+            },
+            Right::Lead,
+        );
 
         return Person::query()->findOrFail($person->id);
     }

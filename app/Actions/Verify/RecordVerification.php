@@ -35,15 +35,24 @@ final class RecordVerification
     /** @throws Refused if the readings cannot be what they are said to be */
     public function __invoke(Person $by, IdempotencyKey $form, Thermometer $thermometer, VerificationInput|RtdInput $input): Verification
     {
-        return Recording::once($by, $form, 'check a thermometer', Verification::class, static fn(Entry $entry): Verification => $input instanceof RtdInput
-            ? self::resistance($entry, $thermometer, $input)
-            : self::read($entry, $thermometer, $input));
+        return Recording::once(
+            $by,
+            $form,
+            'check a thermometer',
+            Verification::class,
+            static fn(Entry $entry): Verification => $input instanceof RtdInput
+                ? self::resistance($entry, $thermometer, $input)
+                : self::read($entry, $thermometer, $input),
+        );
     }
 
     private static function read(Entry $entry, Thermometer $thermometer, VerificationInput $input): Verification
     {
         if (count($input->readings) < CoreVerification::LEAST_READINGS) {
-            throw Refused::because(sprintf('%d readings at least are needed: one alone may be a slip.', CoreVerification::LEAST_READINGS), 'readings');
+            throw Refused::because(
+                sprintf('%d readings at least are needed: one alone may be a slip.', CoreVerification::LEAST_READINGS),
+                'readings',
+            );
         }
         Sense::ensure($input->reference, $input->readings);
         if ($input->referenceThermometer?->is($thermometer) === true) {
@@ -51,7 +60,13 @@ final class RecordVerification
         }
         $service = $thermometer->service();
         $reference = $input->reference;
-        $check = CoreVerification::of($reference, $input->readings, $thermometer->resolution_c, $service->toleranceAt($reference->celsius), CoreVerification::POOLED_SD_C);
+        $check = CoreVerification::of(
+            $reference,
+            $input->readings,
+            $thermometer->resolution_c,
+            $service->toleranceAt($reference->celsius),
+            CoreVerification::POOLED_SD_C,
+        );
 
         return self::keep($entry, $thermometer, $reference->method, $check->verdict, $check->toleranceC, [
             'reading_c' => $check->meanC,
@@ -61,7 +76,10 @@ final class RecordVerification
             'spread_c' => $check->spreadC,
             'readings' => array_map(static fn(float $reading): float => round($reading, 4), $input->readings),
             'unit' => $input->unit,
-            'findings' => array_map(static fn(VerificationFinding $finding): string => $finding->value, [...($reference->method === VerificationMethod::Ice && $input->bath === [] ? [VerificationFinding::BathUntold] : []), ...$check->findings]),
+            'findings' => array_map(static fn(VerificationFinding $finding): string => $finding->value, [
+                ...$reference->method === VerificationMethod::Ice && $input->bath === [] ? [VerificationFinding::BathUntold] : [],
+                ...$check->findings,
+            ]),
             'bath' => $input->bath,
             'source' => $input->source,
             'rests_on' => $input->restsOn,
@@ -71,9 +89,17 @@ final class RecordVerification
 
     private static function resistance(Entry $entry, Thermometer $thermometer, RtdInput $input): Verification
     {
-        $class = $thermometer->service()->toleranceClass() ?? throw Refused::because('Which class is it? Set its standard and class under "Place and tolerance" first.', 'ohm');
+        $class
+            = $thermometer->service()->toleranceClass()
+            ?? throw Refused::because('Which class is it? Set its standard and class under "Place and tolerance" first.', 'ohm');
         $previous = Verification::query()->where('thermometer_id', $thermometer->id)->whereNotNull('ohm')->orderByDesc('at')->first();
-        $check = RtdVerification::of($input->ohm, $class, $thermometer->service()->r0_ohm ?? 100.0, $input->insulationMegaohm, $previous?->ohm);
+        $check = RtdVerification::of(
+            $input->ohm,
+            $class,
+            $thermometer->service()->r0_ohm ?? 100.0,
+            $input->insulationMegaohm,
+            $previous?->ohm,
+        );
 
         return self::keep($entry, $thermometer, VerificationMethod::Rtd, $check->verdict, $check->toleranceC, [
             'reading_c' => $check->deviationC,
@@ -91,34 +117,56 @@ final class RecordVerification
     }
 
     /** @param array<string, mixed> $values */
-    private static function keep(Entry $entry, Thermometer $thermometer, VerificationMethod $method, VerificationVerdict $verdict, float $toleranceC, array $values): Verification
-    {
+    private static function keep(
+        Entry $entry,
+        Thermometer $thermometer,
+        VerificationMethod $method,
+        VerificationVerdict $verdict,
+        float $toleranceC,
+        array $values,
+    ): Verification {
         $before = $thermometer->newestVerification;
         $reference = $values['reference_c'];
         $error = $values['error_c'];
         assert(is_float($reference) && is_float($error));
         [$low, $high] = VerifiedRange::of($method, $reference);
-        $next = NextInterval::of($thermometer, ['on' => SiteClock::local($entry->at)->toDateString(), 'error' => $error, 'tolerance' => $toleranceC, 'proven' => $verdict !== VerificationVerdict::Inconclusive]);
+        $next = NextInterval::of($thermometer, [
+            'on' => SiteClock::local($entry->at)->toDateString(),
+            'error' => $error,
+            'tolerance' => $toleranceC,
+            'proven' => $verdict !== VerificationVerdict::Inconclusive,
+        ]);
 
-        $verification = $entry->add(new Verification([
-            ...$values,
-            'thermometer_id' => $thermometer->id,
-            'method' => $method,
-            'at' => $entry->at,
-            'tolerance_c' => $toleranceC,
-            'verdict' => $verdict,
-            'verified_low_c' => $low,
-            'verified_high_c' => $high,
-            'confirms_id' => $before !== null && $before->isToday() && $before->toCore()->isRepeatedBy($method, $reference) ? $before->id : null,
-            'as_left' => $before?->outcome?->outcome === Outcome::Adjusted,
-            'earned_days' => $next->earnedDays,
-            'interval_days' => $next->nextDays,
-            'interval_why' => new Statement(StatementCode::Interval, [...$next->facts(), 'tolerance_c' => $toleranceC]),
-            'due_at' => $entry->at->addDays($next->nextDays),
-            'person_id' => $entry->by->id,
-        ]));
+        $verification = $entry->add(
+            new Verification([
+                ...$values,
+                'thermometer_id' => $thermometer->id,
+                'method' => $method,
+                'at' => $entry->at,
+                'tolerance_c' => $toleranceC,
+                'verdict' => $verdict,
+                'verified_low_c' => $low,
+                'verified_high_c' => $high,
+                'confirms_id'
+                    => $before !== null && $before->isToday() && $before->toCore()->isRepeatedBy($method, $reference) ? $before->id : null,
+                'as_left' => $before?->outcome?->outcome === Outcome::Adjusted,
+                'earned_days' => $next->earnedDays,
+                'interval_days' => $next->nextDays,
+                'interval_why' => new Statement(StatementCode::Interval, [...$next->facts(), 'tolerance_c' => $toleranceC]),
+                'due_at' => $entry->at->addDays($next->nextDays),
+                'person_id' => $entry->by->id,
+            ]),
+        );
         if ($verdict === VerificationVerdict::Outside) {
-            $entry->add(new LookBack(['verification_id' => $verification->id, 'off_by' => abs($error), 'since' => Thermometers::lastGood($verification)->at ?? $verification->at, 'at' => $entry->at, 'person_id' => $entry->by->id]));
+            $entry->add(
+                new LookBack([
+                    'verification_id' => $verification->id,
+                    'off_by' => abs($error),
+                    'since' => Thermometers::lastGood($verification)->at ?? $verification->at,
+                    'at' => $entry->at,
+                    'person_id' => $entry->by->id,
+                ]),
+            );
         }
 
         return $verification;

@@ -17,6 +17,15 @@ final class SetElevation
 {
     public function __invoke(Person $by, IdempotencyKey $form, float $metres, ?Barometer $barometer = null): SiteElevation
     {
-        return Recording::once($by, $form, 'set the elevation', SiteElevation::class, static fn(Entry $entry): SiteElevation => $entry->add(new SiteElevation(['elevation_m' => $metres, 'barometer' => $barometer, 'at' => $entry->at, 'person_id' => $by->id])), Right::Lead);
+        return Recording::once(
+            $by,
+            $form,
+            'set the elevation',
+            SiteElevation::class,
+            static fn(Entry $entry): SiteElevation => $entry->add(
+                new SiteElevation(['elevation_m' => $metres, 'barometer' => $barometer, 'at' => $entry->at, 'person_id' => $by->id]),
+            ),
+            Right::Lead,
+        );
     }
 }

@@ -18,6 +18,15 @@ final class SetService
     /** @param array<string, mixed> $values */
     public function __invoke(Person $by, IdempotencyKey $form, Thermometer $thermometer, array $values): ThermometerService
     {
-        return Recording::once($by, $form, 'set the service of a thermometer', ThermometerService::class, static fn(Entry $entry): ThermometerService => $entry->add(new ThermometerService([...$values, 'thermometer_id' => $thermometer->id, 'at' => $entry->at, 'person_id' => $by->id])), Right::Lead);
+        return Recording::once(
+            $by,
+            $form,
+            'set the service of a thermometer',
+            ThermometerService::class,
+            static fn(Entry $entry): ThermometerService => $entry->add(
+                new ThermometerService([...$values, 'thermometer_id' => $thermometer->id, 'at' => $entry->at, 'person_id' => $by->id]),
+            ),
+            Right::Lead,
+        );
     }
 }

@@ -20,13 +20,25 @@ final class BatchController
         $filter = BatchFilter::from($request);
         [$page, $lines] = Lines::batchPage($filter);
 
-        return view('batches.index', ['page' => $page->withQueryString(), 'lines' => $lines, 'filter' => $filter, 'products' => Product::names(Lines::MOST), 'vessels' => Lines::vessels()]);
+        return view('batches.index', [
+            'page' => $page->withQueryString(),
+            'lines' => $lines,
+            'filter' => $filter,
+            'products' => Product::names(Lines::MOST),
+            'vessels' => Lines::vessels(),
+        ]);
     }
 
     public function show(Request $request, Batch $batch): View
     {
         $hours = static fn(string $field): ?float => is_numeric($request->query($field)) ? (float) $request->query($field) : null;
 
-        return view('batches.show', ['screen' => BatchScreen::of($batch, ['from' => $hours('from'), 'to' => $hours('to'), 'compares' => $request->query('compare') === '1'])]);
+        return view('batches.show', [
+            'screen' => BatchScreen::of($batch, [
+                'from' => $hours('from'),
+                'to' => $hours('to'),
+                'compares' => $request->query('compare') === '1',
+            ]),
+        ]);
     }
 }

@@ -43,27 +43,61 @@ final class BatchLifeController
 
     public function store(StartRequest $request, StartBatch $start): RedirectResponse
     {
-        $batch = $start(Bench::person($request), IdempotencyKey::from($request), $request->product(), $request->code(), $request->string('vessel')->trim()->toString(), $request->string('size')->trim()->toString(), $request->startedAt(), $request->boolean('planned'), $request->parents(), $request->chosenRoute());
+        $batch = $start(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $request->product(),
+            $request->code(),
+            $request->string('vessel')->trim()->toString(),
+            $request->string('size')->trim()->toString(),
+            $request->startedAt(),
+            $request->boolean('planned'),
+            $request->parents(),
+            $request->chosenRoute(),
+        );
 
-        return redirect()->route('batches.show', $batch)->with('done', "$batch->code started.");
+        return redirect()
+            ->route('batches.show', $batch)
+            ->with('done', "$batch->code started.");
     }
 
     public function step(Request $request, Batch $batch, TakeStep $take): RedirectResponse
     {
-        $request->validate(['step' => ['required', 'string', 'max:40'], 'at' => ['nullable', 'string', 'max:20'], 'when' => ['nullable', Rule::in(['now', 'then'])]]);
+        $request->validate([
+            'step' => ['required', 'string', 'max:40'],
+            'at' => ['nullable', 'string', 'max:20'],
+            'when' => ['nullable', Rule::in(['now', 'then'])],
+        ]);
         $isNow = $request->input('when') === 'now' || !$request->filled('at');
-        $step = $take(Bench::person($request), IdempotencyKey::from($request), $batch, $request->string('step')->trim()->toString(), $isNow ? null : SiteClock::typed($request->string('at')->toString(), 'at'), Bench::remark($request));
+        $step = $take(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $batch,
+            $request->string('step')->trim()->toString(),
+            $isNow ? null : SiteClock::typed($request->string('at')->toString(), 'at'),
+            Bench::remark($request),
+        );
 
-        return redirect()->route('batches.show', $batch)->with('done', ucfirst((string) $step->step) . ': noted.');
+        return redirect()
+            ->route('batches.show', $batch)
+            ->with('done', ucfirst((string) $step->step) . ': noted.');
     }
 
     public function changeStep(Request $request, BatchStep $step, ChangeStep $change): RedirectResponse
     {
         $request->validate(['at' => ['required', 'string', 'max:20']], ['at.required' => 'Type the time of the step.']);
         $person = Bench::passphrase($request);
-        $changed = $change($person, IdempotencyKey::from($request), $step, SiteClock::typed($request->string('at')->toString(), 'at'), Bench::remark($request));
+        $changed = $change(
+            $person,
+            IdempotencyKey::from($request),
+            $step,
+            SiteClock::typed($request->string('at')->toString(), 'at'),
+            Bench::remark($request),
+        );
 
-        return redirect()->route('batches.show', $changed->batch_id)->with('done', ucfirst((string) $changed->step) . ': time changed. Everything that depends on it was judged again.');
+        return redirect()
+            ->route('batches.show', $changed->batch_id)
+            ->with('done', ucfirst((string) $changed->step) . ': time changed. Everything that depends on it was judged again.');
     }
 
     public function wait(Request $request, Batch $batch, WaitForStep $wait): RedirectResponse
@@ -77,7 +111,13 @@ final class BatchLifeController
     public function route(Request $request, Batch $batch, ChooseRoute $choose): RedirectResponse
     {
         $request->validate(['route' => ['required', 'string', 'max:120']], ['route' => 'Choose a process route.']);
-        $choose(Bench::person($request), IdempotencyKey::from($request), $batch, $request->string('route')->toString(), Bench::remark($request));
+        $choose(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $batch,
+            $request->string('route')->toString(),
+            Bench::remark($request),
+        );
 
         return redirect()->route('batches.show', $batch)->with('done', 'Route recorded. All readings were judged again.');
     }
@@ -86,13 +126,22 @@ final class BatchLifeController
     {
         $end(Bench::person($request), IdempotencyKey::from($request), $occasion, Bench::remark($request));
 
-        return redirect()->route('batches.show', $occasion->batch_id)->with('done', 'Sample closed. Only values outside a limit count. Draw a fresh sample.');
+        return redirect()
+            ->route('batches.show', $occasion->batch_id)
+            ->with('done', 'Sample closed. Only values outside a limit count. Draw a fresh sample.');
     }
 
     public function answer(Request $request, Batch $batch, AnswerCondition $answer): RedirectResponse
     {
         $request->validate(['condition' => ['required', 'string', 'max:200'], 'answer' => ['required', Rule::in(['yes', 'no'])]]);
-        $answer(Bench::person($request), IdempotencyKey::from($request), $batch, $request->string('condition')->toString(), $request->input('answer') === 'yes', Bench::remark($request));
+        $answer(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $batch,
+            $request->string('condition')->toString(),
+            $request->input('answer') === 'yes',
+            Bench::remark($request),
+        );
 
         return redirect()->route('batches.show', $batch)->with('done', 'Answer recorded.');
     }
@@ -100,9 +149,17 @@ final class BatchLifeController
     public function move(Request $request, Batch $batch, MoveBatch $move): RedirectResponse
     {
         $request->validate(['state' => ['required', Rule::enum(BatchState::class)]]);
-        $event = $move(Bench::person($request), IdempotencyKey::from($request), $batch, BatchState::from((string) $request->string('state')), Bench::remark($request));
+        $event = $move(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $batch,
+            BatchState::from((string) $request->string('state')),
+            Bench::remark($request),
+        );
 
-        return redirect()->route('batches.show', $batch)->with('done', "$batch->code is {$event->state->value}.");
+        return redirect()
+            ->route('batches.show', $batch)
+            ->with('done', "$batch->code is {$event->state->value}.");
     }
 
     public function note(Request $request, Batch $batch, NoteOnBatch $note): RedirectResponse
@@ -116,11 +173,34 @@ final class BatchLifeController
     public function add(Request $request, Batch $batch, AddToBatch $add): RedirectResponse
     {
         Bench::takeCommas($request, 'amount');
-        $request->validate(['what' => ['required', 'string', 'max:120'], 'amount' => ['required', 'numeric', 'gt:0', 'lt:1000000000'], 'unit' => ['required', 'string', 'max:20'], 'plan' => ['nullable', 'integer']], ['what.required' => 'Type what is added.', 'amount' => 'Type a number above 0, like 2.5.', 'unit.required' => 'Type a unit, like g, kg, mL or L.']);
+        $request->validate(
+            [
+                'what' => ['required', 'string', 'max:120'],
+                'amount' => ['required', 'numeric', 'gt:0', 'lt:1000000000'],
+                'unit' => ['required', 'string', 'max:20'],
+                'plan' => ['nullable', 'integer'],
+            ],
+            [
+                'what.required' => 'Type what is added.',
+                'amount' => 'Type a number above 0, like 2.5.',
+                'unit.required' => 'Type a unit, like g, kg, mL or L.',
+            ],
+        );
         $plan = $request->filled('plan') ? Found::plan($request->integer('plan')) : null;
-        $add(Bench::person($request), IdempotencyKey::from($request), $batch, $request->string('what')->trim()->toString(), $request->float('amount'), $request->string('unit')->trim()->toString(), $request->boolean('done'), $plan);
+        $add(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $batch,
+            $request->string('what')->trim()->toString(),
+            $request->float('amount'),
+            $request->string('unit')->trim()->toString(),
+            $request->boolean('done'),
+            $plan,
+        );
 
-        return redirect()->route('batches.show', $batch)->with('done', $request->boolean('done') ? 'Addition recorded. Measure again after mixing.' : 'Addition planned.');
+        return redirect()
+            ->route('batches.show', $batch)
+            ->with('done', $request->boolean('done') ? 'Addition recorded. Measure again after mixing.' : 'Addition planned.');
     }
 
     public function release(Request $request, Batch $batch, ReleaseBatch $release): RedirectResponse
@@ -128,18 +208,32 @@ final class BatchLifeController
         $person = Bench::passphrase($request);
         $release($person, IdempotencyKey::from($request), $batch, Bench::remark($request));
 
-        return redirect()->route('batches.show', $batch)->with('done', "$batch->code is released.");
+        return redirect()
+            ->route('batches.show', $batch)
+            ->with('done', "$batch->code is released.");
     }
 
     public function recall(Request $request, Batch $batch, RecallBatch $recall): RedirectResponse
     {
-        $recall(Bench::passphrase($request), IdempotencyKey::from($request), $batch, Bench::remark($request), Bench::remark($request, 'told'));
+        $recall(
+            Bench::passphrase($request),
+            IdempotencyKey::from($request),
+            $batch,
+            Bench::remark($request),
+            Bench::remark($request, 'told'),
+        );
 
-        return redirect()->route('batches.show', $batch)->with('done', "$batch->code is recalled.");
+        return redirect()
+            ->route('batches.show', $batch)
+            ->with('done', "$batch->code is recalled.");
     }
 
     public function tag(Request $request, Batch $batch): View
     {
-        return view('batches.tag', ['batch' => $batch, 'line' => Lines::batch($batch->id), 'isRounded' => $request->query('digits') === '1']);
+        return view('batches.tag', [
+            'batch' => $batch,
+            'line' => Lines::batch($batch->id),
+            'isRounded' => $request->query('digits') === '1',
+        ]);
     }
 }

@@ -28,9 +28,19 @@ final class BenchController
     public function store(Request $request, Pair $pair, SimulatedBench $bench): RedirectResponse
     {
         abort_unless($bench->knows($pair->electrode), 404);
-        $request->validate(['fault' => ['required', Rule::enum(Fault::class)], 'seed' => ['required', 'integer', 'min:1', 'max:1000000']], ['seed' => 'Type a whole number from 1 to 1000000.']);
+        $request->validate(
+            ['fault' => ['required', Rule::enum(Fault::class)], 'seed' => ['required', 'integer', 'min:1', 'max:1000000']],
+            ['seed' => 'Type a whole number from 1 to 1000000.'],
+        );
         Occupancy::ensureMovable(Bench::person($request), $pair->electrode, Occupancy::work($pair->electrode));
-        $bench->set($pair->electrode, Scene::draw($request->integer('seed'), Fault::from((string) $request->string('fault')), Fault::tryFrom((string) $request->string('also')) ?? Fault::Healthy));
+        $bench->set(
+            $pair->electrode,
+            Scene::draw(
+                $request->integer('seed'),
+                Fault::from((string) $request->string('fault')),
+                Fault::tryFrom((string) $request->string('also')) ?? Fault::Healthy,
+            ),
+        );
 
         return redirect()->route('runs.create', $pair)->with('done', 'Simulated bench set.');
     }

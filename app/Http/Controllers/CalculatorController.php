@@ -33,6 +33,16 @@ final class CalculatorController
             $problems['*'] = $failure->getMessage();
         }
 
-        return view('calculators.show', ['calculator' => $calculator, 'values' => $values, 'problems' => $problems, 'answer' => $answer, 'figure' => $answer === null || $answer->curve === [] || $answer->point === null ? null : new TrialCurve($answer->curve, $answer->point), 'batch' => Found::byNumber($request->query('batch'))]);
+        return view('calculators.show', [
+            'calculator' => $calculator,
+            'values' => $values,
+            'problems' => $problems,
+            'answer' => $answer,
+            'figure'
+                => $answer === null || $answer->curve === [] || $answer->point === null
+                    ? null
+                    : new TrialCurve($answer->curve, $answer->point),
+            'batch' => Found::byNumber($request->query('batch')),
+        ]);
     }
 }

@@ -35,7 +35,21 @@ final class CalibrateController
     {
         $order = $request->order($pair->policy->buffer_order);
         $lots = $request->lots($order);
-        $run = $open(Bench::person($request), IdempotencyKey::from($request), $pair, $lots, $request->readBack($lots[0]), Bench::source($request, $pair, $bench), Bench::remark($request, 'soak_reason'), $request->fit(), $order, Bench::remark($request, 'answer'), $plan->expectedPh(), Bench::remark($request, 'seen'), Bench::thermometer($request));
+        $run = $open(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $pair,
+            $lots,
+            $request->readBack($lots[0]),
+            Bench::source($request, $pair, $bench),
+            Bench::remark($request, 'soak_reason'),
+            $request->fit(),
+            $order,
+            Bench::remark($request, 'answer'),
+            $plan->expectedPh(),
+            Bench::remark($request, 'seen'),
+            Bench::thermometer($request),
+        );
 
         return redirect()->route('runs.show', $run);
     }

@@ -26,10 +26,20 @@ final class CareController
         // A button says it all at once: "soak fast", "cleaned fat", "dropped".
         [$kind, $detail] = explode(' ', (string) $request->string('act'), 2) + [1 => ''];
         $kind = CareKind::tryFrom($kind) ?? throw Refused::because('That cannot be recorded in the care log.', 'act');
-        $log(Bench::person($request), IdempotencyKey::from($request), $pair->electrode, $kind, SoakSchool::tryFrom($detail), Dirt::tryFrom($detail), self::note($request, $kind, $pair->electrode->kind));
+        $log(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $pair->electrode,
+            $kind,
+            SoakSchool::tryFrom($detail),
+            Dirt::tryFrom($detail),
+            self::note($request, $kind, $pair->electrode->kind),
+        );
 
         // From the page of a reading it is one tap, and the hand stays there.
-        return redirect()->back(fallback: route('pairs.show', $pair))->with('done', ucfirst(CareWords::happened($kind)) . ': noted.');
+        return redirect()
+            ->back(fallback: route('pairs.show', $pair))
+            ->with('done', ucfirst(CareWords::happened($kind)) . ': noted.');
     }
 
     private static function note(Request $request, CareKind $kind, ElectrodeKind $of): ?string

@@ -25,7 +25,9 @@ final class CellController
 {
     public function show(Pair $pair, SimulatedBench $bench): View|RedirectResponse
     {
-        return $pair->electrode->measures === Measures::Ph ? redirect()->route('runs.create', $pair) : view('calibrate.cell', ['screen' => CellScreen::of($pair, $bench)]);
+        return $pair->electrode->measures === Measures::Ph
+            ? redirect()->route('runs.create', $pair)
+            : view('calibrate.cell', ['screen' => CellScreen::of($pair, $bench)]);
     }
 
     public function live(Pair $pair, SimulatedBench $bench): View|RedirectResponse
@@ -46,7 +48,14 @@ final class CellController
     {
         $request->validate(['lot' => ['required', 'string', 'max:20']]);
         $lot = Bottles::byCode($request->string('lot')->toString());
-        $calibrate(Bench::person($request), IdempotencyKey::from($request), $pair, $lot, self::reading($request, $pair, $bench), Bench::remark($request));
+        $calibrate(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $pair,
+            $lot,
+            self::reading($request, $pair, $bench),
+            Bench::remark($request),
+        );
 
         return redirect()->route('cells.show', $pair);
     }
@@ -59,11 +68,19 @@ final class CellController
             return CellReading::simulated($bench, $pair, $request->filled('seen_s') ? $request->float('seen_s') : null);
         }
         $quantity = $pair->electrode->measures === Measures::Conductivity ? Quantity::Conductivity : Quantity::Millivolt;
-        $request->validate([
-            'reading' => ['required', 'string', new Measured($quantity)],
-            'celsius' => ['required', 'string', new Measured(Quantity::Temperature)],
-        ], ['reading.required' => $quantity->accepted(), 'celsius.required' => Quantity::Temperature->accepted()]);
+        $request->validate(
+            [
+                'reading' => ['required', 'string', new Measured($quantity)],
+                'celsius' => ['required', 'string', new Measured(Quantity::Temperature)],
+            ],
+            ['reading.required' => $quantity->accepted(), 'celsius.required' => Quantity::Temperature->accepted()],
+        );
 
-        return CellReading::typed($quantity->read((string) $request->string('reading')), Quantity::Temperature->read((string) $request->string('celsius')), $request->boolean('still'), $request->boolean('is_compensated'));
+        return CellReading::typed(
+            $quantity->read((string) $request->string('reading')),
+            Quantity::Temperature->read((string) $request->string('celsius')),
+            $request->boolean('still'),
+            $request->boolean('is_compensated'),
+        );
     }
 }

@@ -36,13 +36,21 @@ final class CertificateController
 
     private static function pdf(Certificate $certificate): Response
     {
-        $pdf = new Dompdf(['isRemoteEnabled' => false, 'isPhpEnabled' => false, 'isJavascriptEnabled' => false, 'defaultFont' => 'DejaVu Sans']);
+        $pdf = new Dompdf([
+            'isRemoteEnabled' => false,
+            'isPhpEnabled' => false,
+            'isJavascriptEnabled' => false,
+            'defaultFont' => 'DejaVu Sans',
+        ]);
         $style = (string) file_get_contents(resource_path('css/certificate.css'));
         $pdf->getCss()->load_css($style);
         $pdf->loadHtml(view('certificate.pdf', ['certificate' => $certificate])->render());
         $pdf->setPaper('A4');
         $pdf->render();
 
-        return response((string) $pdf->output(), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$certificate->fileName()}\""]);
+        return response((string) $pdf->output(), 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => "inline; filename=\"{$certificate->fileName()}\"",
+        ]);
     }
 }

@@ -36,7 +36,12 @@ final class CodeController
         $secret = TimeCode::base32($offered);
         $account = rawurlencode(Settings::now()->name . ':' . $person->name);
 
-        return view('auth.code-set', ['isOn' => $person->credential?->hasCode() === true, 'left' => SecondFactor::recoveryCodesLeft($person), 'secret' => implode(' ', str_split($secret, 4)), 'link' => "otpauth://totp/$account?secret=$secret&issuer=" . rawurlencode(Settings::now()->name)]);
+        return view('auth.code-set', [
+            'isOn' => $person->credential?->hasCode() === true,
+            'left' => SecondFactor::recoveryCodesLeft($person),
+            'secret' => implode(' ', str_split($secret, 4)),
+            'link' => "otpauth://totp/$account?secret=$secret&issuer=" . rawurlencode(Settings::now()->name),
+        ]);
     }
 
     public function store(Request $request): RedirectResponse
@@ -44,7 +49,9 @@ final class CodeController
         $person = Bench::person($request);
         Proof::passphraseAndCode($request, $person);
         $offered = $request->session()->get(self::OFFERED);
-        $step = is_string($offered) ? TimeCode::step($offered, $request->string('one_time_code')->toString(), CarbonImmutable::now()->getTimestamp(), 0) : null;
+        $step = is_string($offered)
+            ? TimeCode::step($offered, $request->string('one_time_code')->toString(), CarbonImmutable::now()->getTimestamp(), 0)
+            : null;
         if (!is_string($offered) || $step === null) {
             throw Refused::because('That is not the current code. Check that the time on your phone is right.', 'one_time_code');
         }

@@ -45,7 +45,11 @@ final class ControlCheckController
 
     public function store(Request $request, Pair $pair, ReadControlCheck $check, SimulatedBench $bench): RedirectResponse
     {
-        $request->validate(['lot' => ['required', 'string', 'max:20'], 'moment' => ['required', Rule::enum(SessionMoment::class)], 'cup_c' => ['nullable', 'string', new Measured(Quantity::Temperature)]]);
+        $request->validate([
+            'lot' => ['required', 'string', 'max:20'],
+            'moment' => ['required', Rule::enum(SessionMoment::class)],
+            'cup_c' => ['nullable', 'string', new Measured(Quantity::Temperature)],
+        ]);
         $source = $bench->knows($pair->electrode) && !$request->filled('mv') ? Source::Simulated : Source::Typed;
         $done = $check(
             Bench::person($request),
@@ -61,12 +65,19 @@ final class ControlCheckController
 
         $request->validate(['round' => ['nullable', 'integer', 'exists:rounds,id']]);
         // Who is on a round goes on with it; who has something to do about the check sees that first.
-        $next = $done->passed === true && $request->filled('round') ? redirect()->route('rounds.show', $request->integer('round')) : redirect()->route('checks.show', $pair);
+        $next
+            = $done->passed === true && $request->filled('round')
+                ? redirect()->route('rounds.show', $request->integer('round'))
+                : redirect()->route('checks.show', $pair);
 
-        return $next->with($done->passed === true ? 'done' : 'failed', match ($done->passed) {
-            true => 'Check passed. It confirms this calibration.',
-            false => 'The check failed, so the calibration is void. Calibrate again. Readings since the last passed check are in doubt.',
-            null => 'The reading was not stable, so the check does not count. Read it again and wait.',
-        });
+        return $next->with(
+            $done->passed === true ? 'done' : 'failed',
+            match ($done->passed) {
+                true => 'Check passed. It confirms this calibration.',
+                false
+                    => 'The check failed, so the calibration is void. Calibrate again. Readings since the last passed check are in doubt.',
+                null => 'The reading was not stable, so the check does not count. Read it again and wait.',
+            },
+        );
     }
 }

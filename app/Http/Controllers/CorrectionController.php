@@ -28,7 +28,9 @@ final class CorrectionController
             default => 'others.create',
         };
 
-        return $route === null ? view('measure.correction', ['measurement' => $measurement]) : redirect()->route($route, [$measurement->occasion->batch_id, 'corrects' => $measurement->id]);
+        return $route === null
+            ? view('measure.correction', ['measurement' => $measurement])
+            : redirect()->route($route, [$measurement->occasion->batch_id, 'corrects' => $measurement->id]);
     }
 
     public function store(CorrectionRequest $request, Measurement $measurement, CorrectMeasurement $correct): RedirectResponse

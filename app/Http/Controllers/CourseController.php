@@ -34,8 +34,18 @@ final class CourseController
 
     public function strike(Request $request, Course $course, StrikeOut $strike): RedirectResponse
     {
-        $request->validate(['from_at' => ['required', 'string', 'max:20'], 'to_at' => ['required', 'string', 'max:20']], ['from_at.required' => 'From when?', 'to_at.required' => 'Until when?']);
-        $strike(Bench::person($request), IdempotencyKey::from($request), $course, SiteClock::typed($request->string('from_at')->toString(), 'from_at'), SiteClock::typed($request->string('to_at')->toString(), 'to_at'), Bench::remark($request));
+        $request->validate(
+            ['from_at' => ['required', 'string', 'max:20'], 'to_at' => ['required', 'string', 'max:20']],
+            ['from_at.required' => 'From when?', 'to_at.required' => 'Until when?'],
+        );
+        $strike(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $course,
+            SiteClock::typed($request->string('from_at')->toString(), 'from_at'),
+            SiteClock::typed($request->string('to_at')->toString(), 'to_at'),
+            Bench::remark($request),
+        );
 
         return redirect()->route('courses.show', $course->batch_id)->with('done', 'Excluded. The stretch counts as a gap.');
     }
@@ -55,11 +65,25 @@ final class CourseController
             throw Refused::because('Choose a logger file, or type one point per line, like 2026-11-25 08:00; 24.5.', 'course');
         }
         try {
-            $points = CourseFile::read($bytes, $batch->started_at->toDateTimeImmutable(), SiteClock::zone($batch->started_at), $request->input('unit') === 'F');
+            $points = CourseFile::read(
+                $bytes,
+                $batch->started_at->toDateTimeImmutable(),
+                SiteClock::zone($batch->started_at),
+                $request->input('unit') === 'F',
+            );
         } catch (LogRefused $refused) {
             throw Refused::because($refused->getMessage(), 'course');
         }
-        $record(Bench::person($request), IdempotencyKey::from($request), $batch, Instruments::thermometer($request->integer('thermometer')), (string) $request->string('point'), $points, $file instanceof UploadedFile ? Source::Imported : Source::Typed, $request->boolean('complete'));
+        $record(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $batch,
+            Instruments::thermometer($request->integer('thermometer')),
+            (string) $request->string('point'),
+            $points,
+            $file instanceof UploadedFile ? Source::Imported : Source::Typed,
+            $request->boolean('complete'),
+        );
 
         return redirect()->route('courses.show', $batch)->with('done', sprintf('%d points recorded.', count($points)));
     }

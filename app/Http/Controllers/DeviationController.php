@@ -36,10 +36,26 @@ final class DeviationController
 
     public function dispose(Request $request, Deviation $deviation, DisposeDeviation $dispose): RedirectResponse
     {
-        $request->validate(['disposition' => ['required', Rule::enum(DispositionKind::class)], 'authority' => ['nullable', 'string', 'max:200'], 'until' => ['nullable', 'string', 'max:20']], ['disposition' => 'Choose what happens to the batch.']);
+        $request->validate(
+            [
+                'disposition' => ['required', Rule::enum(DispositionKind::class)],
+                'authority' => ['nullable', 'string', 'max:200'],
+                'until' => ['nullable', 'string', 'max:20'],
+            ],
+            ['disposition' => 'Choose what happens to the batch.'],
+        );
         $authority = trim((string) $request->string('authority'));
         $person = $deviation->is_after_release === true ? Bench::passphrase($request) : Bench::person($request);
-        $dispose($person, IdempotencyKey::from($request), $deviation, DispositionKind::from((string) $request->string('disposition')), Bench::remark($request), $authority === '' ? null : $authority, $request->filled('until') ? SiteClock::typed($request->string('until')->toString(), 'until') : null, Bench::remark($request, 'told'));
+        $dispose(
+            $person,
+            IdempotencyKey::from($request),
+            $deviation,
+            DispositionKind::from((string) $request->string('disposition')),
+            Bench::remark($request),
+            $authority === '' ? null : $authority,
+            $request->filled('until') ? SiteClock::typed($request->string('until')->toString(), 'until') : null,
+            Bench::remark($request, 'told'),
+        );
 
         return redirect()->route('deviations.show', $deviation)->with('done', 'Decided.');
     }

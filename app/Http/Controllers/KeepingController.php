@@ -22,7 +22,10 @@ final class KeepingController
 
     public function state(Request $request, StateTrueTime $state): RedirectResponse
     {
-        $request->validate(['reason' => ['required', 'string', 'max:400'], 'is_right' => ['accepted']], ['reason' => 'Write what happened.', 'is_right' => 'Compare the clock with another clock, then tick the box.']);
+        $request->validate(
+            ['reason' => ['required', 'string', 'max:400'], 'is_right' => ['accepted']],
+            ['reason' => 'Write what happened.', 'is_right' => 'Compare the clock with another clock, then tick the box.'],
+        );
         $state(Bench::person($request), IdempotencyKey::from($request), trim($request->string('reason')->toString()));
 
         return redirect()->route('clock')->with('done', 'True time recorded. Recording continues.');

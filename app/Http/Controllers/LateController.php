@@ -28,17 +28,43 @@ final class LateController
 
     public function store(Request $request, Batch $batch, RecordLate $record): RedirectResponse
     {
-        $request->validate([
-            'pair' => ['required', 'integer', 'exists:pairs,id'],
-            'thermometer' => ['required', 'integer', 'exists:thermometers,id'],
-            'stage' => ['required', Rule::enum(Stage::class)],
-            'place' => ['required', Rule::in($batch->product->method->places)],
-            'readings' => ['required', 'string', 'max:8000'],
-        ], ['pair' => 'Choose a pair.', 'thermometer' => 'Choose a thermometer.', 'place' => 'Choose where the samples were taken.', 'readings.required' => 'Type the readings, one sample per line.']);
+        $request->validate(
+            [
+                'pair' => ['required', 'integer', 'exists:pairs,id'],
+                'thermometer' => ['required', 'integer', 'exists:thermometers,id'],
+                'stage' => ['required', Rule::enum(Stage::class)],
+                'place' => ['required', Rule::in($batch->product->method->places)],
+                'readings' => ['required', 'string', 'max:8000'],
+            ],
+            [
+                'pair' => 'Choose a pair.',
+                'thermometer' => 'Choose a thermometer.',
+                'place' => 'Choose where the samples were taken.',
+                'readings.required' => 'Type the readings, one sample per line.',
+            ],
+        );
         $pair = Instruments::pair($request->integer('pair'));
         $lines = PaperLine::read($request->string('readings')->toString(), $pair->meter->shows_mv);
-        $record(Bench::person($request), IdempotencyKey::from($request), $batch, $pair, Instruments::thermometer($request->integer('thermometer')), Stage::from($request->string('stage')->toString()), $request->string('place')->toString(), $lines, $request->boolean('still'), SampleFields::dilution($request, $batch->product->method));
+        $record(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $batch,
+            $pair,
+            Instruments::thermometer($request->integer('thermometer')),
+            Stage::from($request->string('stage')->toString()),
+            $request->string('place')->toString(),
+            $lines,
+            $request->boolean('still'),
+            SampleFields::dilution($request, $batch->product->method),
+        );
 
-        return redirect()->route('batches.show', $batch)->with('done', count($lines) === 1 ? 'One reading recorded, marked as entered late.' : count($lines) . ' readings recorded, marked as entered late.');
+        return redirect()
+            ->route('batches.show', $batch)
+            ->with(
+                'done',
+                count($lines) === 1
+                    ? 'One reading recorded, marked as entered late.'
+                    : count($lines) . ' readings recorded, marked as entered late.',
+            );
     }
 }

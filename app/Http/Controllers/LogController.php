@@ -30,12 +30,22 @@ final class LogController
 {
     public function forPair(Request $request, Pair $pair, UploadLog $upload): RedirectResponse
     {
-        return redirect()->route('logs.show', $upload(Bench::person($request), IdempotencyKey::from($request), ...self::file($request), pair: $pair, draft: null));
+        $log = $upload(Bench::person($request), IdempotencyKey::from($request), ...self::file($request), pair: $pair, draft: null);
+
+        return redirect()->route('logs.show', $log);
     }
 
     public function forDraft(Request $request, MeasurementDraft $draft, UploadLog $upload): RedirectResponse
     {
-        return redirect()->route('logs.show', $upload(Bench::person($request), IdempotencyKey::from($request), ...self::file($request), pair: $draft->pair, draft: $draft));
+        $log = $upload(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            ...self::file($request),
+            pair: $draft->pair,
+            draft: $draft,
+        );
+
+        return redirect()->route('logs.show', $log);
     }
 
     public function show(Request $request, LogUpload $log): View
@@ -66,7 +76,8 @@ final class LogController
         Gate::authorize(Rights::READ_UPLOAD, $log);
         $request->validate(['take' => ['required', 'array'], 'take.*' => ['integer']], ['take' => 'Tick at least one stretch.']);
         $take = array_map(intval(...), array_filter((array) $request->input('take'), is_numeric(...)));
-        $chosen = array_values(array_filter(self::plateaus($request, $log), static fn(int $i): bool => in_array($i, $take, true), ARRAY_FILTER_USE_KEY));
+        $isTaken = static fn(int $i): bool => in_array($i, $take, true);
+        $chosen = array_values(array_filter(self::plateaus($request, $log), $isTaken, ARRAY_FILTER_USE_KEY));
         $measure(Bench::person($request), IdempotencyKey::from($request), $log->draft ?? abort(404), $chosen);
 
         return redirect()->route('drafts.show', $log->draft);
@@ -93,7 +104,10 @@ final class LogController
         $file = $request->file('log');
         $content = $file instanceof UploadedFile ? $file->get() : false;
 
-        return ['name' => $file instanceof UploadedFile ? $file->getClientOriginalName() : '', 'content' => $content === false ? '' : $content];
+        return [
+            'name' => $file instanceof UploadedFile ? $file->getClientOriginalName() : '',
+            'content' => $content === false ? '' : $content,
+        ];
     }
 
     private static function columns(Request $request): ?LogColumns

@@ -29,7 +29,16 @@ final class MeasureController
 
     public function create(Request $request, Batch $batch, DayPlan $plan, SimulatedBench $bench): View
     {
-        return view('measure.create', ['screen' => BeginMeasuringScreen::of($batch, $plan, $bench, $request->query('joins'), $request->query('place'), $request->query('stop'))]);
+        return view('measure.create', [
+            'screen' => BeginMeasuringScreen::of(
+                $batch,
+                $plan,
+                $bench,
+                $request->query('joins'),
+                $request->query('place'),
+                $request->query('stop'),
+            ),
+        ]);
     }
 
     public function store(SampleRequest $request, Batch $batch, BeginMeasuring $begin, SimulatedBench $bench): RedirectResponse

@@ -21,7 +21,10 @@ final class MeasurementController
     {
         $measurement = $record(Bench::person($request), IdempotencyKey::from($request), $draft);
 
-        $route = $draft->stop === null ? redirect()->route('readings.show', $measurement) : redirect()->route('rounds.show', $draft->stop->round_id);
+        $route
+            = $draft->stop === null
+                ? redirect()->route('readings.show', $measurement)
+                : redirect()->route('rounds.show', $draft->stop->round_id);
 
         return $route->with('done', 'Recorded on ' . $measurement->occasion->batch->code . '.');
     }

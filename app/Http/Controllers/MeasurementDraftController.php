@@ -68,7 +68,9 @@ final class MeasurementDraftController
     {
         $leave(Bench::person($request), IdempotencyKey::from($request), $draft, Bench::remark($request));
 
-        return redirect()->route('batches.show', $draft->sample->occasion->batch_id)->with('done', 'Measurement cancelled. Its portions stay on record.');
+        return redirect()
+            ->route('batches.show', $draft->sample->occasion->batch_id)
+            ->with('done', 'Measurement cancelled. Its portions stay on record.');
     }
 
     public function takeOver(Request $request, MeasurementDraft $draft, TakeOverMeasuring $takeOver): RedirectResponse

@@ -25,7 +25,10 @@ final class MethodController
     {
         $own = Method::newest(self::SHOWN);
 
-        return view('methods.index', ['own' => $own, 'standard' => array_filter(StandardMethods::all(), static fn(array $method): bool => !$own->contains('code', $method['code']))]);
+        return view('methods.index', [
+            'own' => $own,
+            'standard' => array_filter(StandardMethods::all(), static fn(array $method): bool => !$own->contains('code', $method['code'])),
+        ]);
     }
 
     public function standard(string $standard): View
@@ -37,7 +40,9 @@ final class MethodController
     {
         $method = $take(Bench::person($request), IdempotencyKey::from($request), $standard);
 
-        return redirect()->route('methods.show', $method)->with('done', "$method->name adopted. Assign it on the page of a product.");
+        return redirect()
+            ->route('methods.show', $method)
+            ->with('done', "$method->name adopted. Assign it on the page of a product.");
     }
 
     public function show(Method $method): View
@@ -52,8 +57,16 @@ final class MethodController
 
     public function update(MethodRequest $request, Method $method, ChangeMethod $change): RedirectResponse
     {
-        $changed = $change(Bench::person($request), IdempotencyKey::from($request), $method, $request->values(), Bench::remark($request, 'changed_because'));
+        $changed = $change(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $method,
+            $request->values(),
+            Bench::remark($request, 'changed_because'),
+        );
 
-        return redirect()->route('methods.show', $changed)->with('done', "Version $changed->version saved, and its products use it. Batches already started keep their version.");
+        return redirect()
+            ->route('methods.show', $changed)
+            ->with('done', "Version $changed->version saved, and its products use it. Batches already started keep their version.");
     }
 }

@@ -20,13 +20,23 @@ final class OtherController
 {
     public function create(Request $request, Batch $batch): View
     {
-        return view('measure.other', ['screen' => OtherScreen::of($batch, $request->query('of'), SampleFields::corrected($request, $batch))]);
+        return view('measure.other', [
+            'screen' => OtherScreen::of($batch, $request->query('of'), SampleFields::corrected($request, $batch)),
+        ]);
     }
 
     public function store(OtherRequest $request, Batch $batch, RecordOther $record): RedirectResponse
     {
-        $measurement = $record(Bench::person($request), IdempotencyKey::from($request), $batch, $request->told(), SampleFields::correction($request, $batch));
+        $measurement = $record(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $batch,
+            $request->told(),
+            SampleFields::correction($request, $batch),
+        );
 
-        return redirect()->route('readings.show', $measurement)->with('done', "Recorded on $batch->code.");
+        return redirect()
+            ->route('readings.show', $measurement)
+            ->with('done', "Recorded on $batch->code.");
     }
 }

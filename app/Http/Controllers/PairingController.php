@@ -23,12 +23,22 @@ final class PairingController
 {
     public function create(): View
     {
-        return view('ready.pairing', ['meters' => Instruments::meters(), 'electrodes' => Instruments::electrodes(), 'together' => Policies::followers(), 'policies' => Gate::allows(Right::Lead->value) ? Policy::newest() : []]);
+        return view('ready.pairing', [
+            'meters' => Instruments::meters(),
+            'electrodes' => Instruments::electrodes(),
+            'together' => Policies::followers(),
+            'policies' => Gate::allows(Right::Lead->value) ? Policy::newest() : [],
+        ]);
     }
 
     public function store(Request $request, PairUp $pairUp): RedirectResponse
     {
-        $request->validate(['meter' => ['required', 'string', 'max:20'], 'electrode' => ['required', 'string', 'max:20'], 'channel' => ['nullable', 'string', 'max:20'], 'policy' => ['nullable', 'string', 'max:40']]);
+        $request->validate([
+            'meter' => ['required', 'string', 'max:20'],
+            'electrode' => ['required', 'string', 'max:20'],
+            'channel' => ['nullable', 'string', 'max:20'],
+            'policy' => ['nullable', 'string', 'max:40'],
+        ]);
         $pair = $pairUp(
             Bench::person($request),
             IdempotencyKey::from($request),
@@ -46,6 +56,8 @@ final class PairingController
     {
         $part(Bench::person($request), IdempotencyKey::from($request), $pair, Bench::remark($request));
 
-        return redirect()->route('pairing')->with('done', "{$pair->electrode->code} is off {$pair->name()}.");
+        return redirect()
+            ->route('pairing')
+            ->with('done', "{$pair->electrode->code} is off {$pair->name()}.");
     }
 }

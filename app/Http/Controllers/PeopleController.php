@@ -36,8 +36,27 @@ final class PeopleController
 
     public function store(Request $request, Invite $invite, SetAddress $setAddress): RedirectResponse
     {
-        $request->validate(['name' => ['required', 'string', 'max:80'], 'username' => Passphrase::USERNAME, 'role' => ['required', Rule::enum(Role::class)], 'email' => ['nullable', 'string', 'max:200', 'email:rfc']], ['name' => 'Type the name as it should appear on records, like Oda Venn.', 'username' => Passphrase::messages()['username'], 'role' => 'Choose a role.', 'email' => 'Type an address like name@site.example, or leave it empty.']);
-        $person = $invite(Bench::person($request), IdempotencyKey::from($request), SignIn::plain($request->string('username')->toString()), trim($request->string('name')->toString()), Role::from($request->string('role')->toString()));
+        $request->validate(
+            [
+                'name' => ['required', 'string', 'max:80'],
+                'username' => Passphrase::USERNAME,
+                'role' => ['required', Rule::enum(Role::class)],
+                'email' => ['nullable', 'string', 'max:200', 'email:rfc'],
+            ],
+            [
+                'name' => 'Type the name as it should appear on records, like Oda Venn.',
+                'username' => Passphrase::messages()['username'],
+                'role' => 'Choose a role.',
+                'email' => 'Type an address like name@site.example, or leave it empty.',
+            ],
+        );
+        $person = $invite(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            SignIn::plain($request->string('username')->toString()),
+            trim($request->string('name')->toString()),
+            Role::from($request->string('role')->toString()),
+        );
         if ($request->filled('email')) {
             $setAddress($person, $request->string('email')->trim()->toString());
         }
@@ -62,8 +81,18 @@ final class PeopleController
 
     public function appoint(Request $request, Person $person, Appoint $appoint): RedirectResponse
     {
-        $request->validate(['role' => ['required', Rule::enum(Role::class)], 'reason' => ['required', 'string', 'max:400']], ['reason' => 'Write why.']);
-        $appoint(Bench::person($request), IdempotencyKey::from($request), $person, Role::from($request->string('role')->toString()), $request->boolean('enabled'), trim($request->string('reason')->toString()));
+        $request->validate(
+            ['role' => ['required', Rule::enum(Role::class)], 'reason' => ['required', 'string', 'max:400']],
+            ['reason' => 'Write why.'],
+        );
+        $appoint(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $person,
+            Role::from($request->string('role')->toString()),
+            $request->boolean('enabled'),
+            trim($request->string('reason')->toString()),
+        );
         AccessLog::note(AccessKind::Appointed, $request, $person);
 
         return redirect()->route('people')->with('done', 'Saved. It applies at once.');
@@ -75,7 +104,9 @@ final class PeopleController
         SignIns::endAll($person);
         AccessLog::note(AccessKind::EndedSessions, $request, $person);
 
-        return redirect()->route('people')->with('done', "$person->name is signed out everywhere.");
+        return redirect()
+            ->route('people')
+            ->with('done', "$person->name is signed out everywhere.");
     }
 
     public function join(): View
@@ -88,18 +119,32 @@ final class PeopleController
         // Read before it is checked: a list counts as no code.
         $code = is_string($request->input('one_time_code')) ? $request->input('one_time_code') : '';
         $person = Invitations::person($code);
-        $request->validate(['one_time_code' => ['required', 'string', 'max:40'], ...Passphrase::rules((string) $person?->name, (string) $person?->credential?->username)], ['one_time_code' => 'Type the invitation code that a lead gave you.', ...Passphrase::messages()]);
+        $request->validate(
+            [
+                'one_time_code' => ['required', 'string', 'max:40'],
+                ...Passphrase::rules((string) $person?->name, (string) $person?->credential?->username),
+            ],
+            ['one_time_code' => 'Type the invitation code that a lead gave you.', ...Passphrase::messages()],
+        );
         if ($person?->enabled === false) {
             throw Refused::because('Your account is disabled. Ask a lead.', 'one_time_code');
         }
         if ($person === null || !Invitations::use($code)) {
             AccessLog::note(AccessKind::WrongPassphrase, $request, null, 'by a code');
-            throw Refused::because(sprintf('That code is not valid: it was already used, is older than %d days, or was mistyped. Ask a lead for a new one.', Invitations::DAYS), 'one_time_code');
+            throw Refused::because(
+                sprintf(
+                    'That code is not valid: it was already used, is older than %d days, or was mistyped. Ask a lead for a new one.',
+                    Invitations::DAYS,
+                ),
+                'one_time_code',
+            );
         }
         SignIn::set($person, $request->string('passphrase')->toString(), $request->string('pin')->toString());
         Standing::comeIn($request, $person, AccessKind::CameIn);
 
-        return redirect()->route('today')->with('done', "Welcome, $person->name.");
+        return redirect()
+            ->route('today')
+            ->with('done', "Welcome, $person->name.");
     }
 
     /** With such a code one lead could act as another: a second lead stands by and shows the passphrase, or it is made at the machine. */
@@ -107,7 +152,11 @@ final class PeopleController
     {
         $second = Proof::second($request);
         if ($second?->role !== Role::Lead || $second->is($by) || $second->is($for)) {
-            throw Refused::because("A code for $for->name, who is or was a lead, needs a second lead, who types sign-in name and passphrase. If there is no second lead, run bin/person on the server.", 'second');
+            throw Refused::because(
+                "A code for $for->name, who is or was a lead, needs a second lead, who types sign-in name and passphrase. If there is no "
+                    . "second lead, run bin/person on the server.",
+                'second',
+            );
         }
     }
 
@@ -117,6 +166,8 @@ final class PeopleController
         AccessLog::note(AccessKind::MadeCode, $request, Bench::person($request));
         AccessLog::note(AccessKind::GivenCode, $request, $person);
 
-        return redirect()->route('people')->with('code', ['name' => $person->name, 'code' => Invitations::code($person)]);
+        return redirect()
+            ->route('people')
+            ->with('code', ['name' => $person->name, 'code' => Invitations::code($person)]);
     }
 }

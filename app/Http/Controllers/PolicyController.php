@@ -26,14 +26,27 @@ final class PolicyController
 
     public function show(Policy $policy): View
     {
-        return view('ready.policy', ['policy' => $policy, 'versions' => Policies::versions($policy), 'assignments' => Policies::assignments($policy)]);
+        return view('ready.policy', [
+            'policy' => $policy,
+            'versions' => Policies::versions($policy),
+            'assignments' => Policies::assignments($policy),
+        ]);
     }
 
     public function update(PolicyRequest $request, Policy $policy, ChangePolicy $change): RedirectResponse
     {
-        $changed = $change(Bench::person($request), IdempotencyKey::from($request), $policy, $request->policy(), Bench::remark($request, 'copy_as'), Bench::remark($request));
+        $changed = $change(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $policy,
+            $request->policy(),
+            Bench::remark($request, 'copy_as'),
+            Bench::remark($request),
+        );
 
-        return redirect()->route('policies.show', $changed)->with('done', "$changed->name saved as version $changed->version.");
+        return redirect()
+            ->route('policies.show', $changed)
+            ->with('done', "$changed->name saved as version $changed->version.");
     }
 
     public function assign(Request $request, Pair $pair, AssignPolicy $assign): RedirectResponse
@@ -42,6 +55,8 @@ final class PolicyController
         $policy = Policies::named($request->string('policy')->toString());
         $assign(Bench::person($request), IdempotencyKey::from($request), $pair, $policy, Bench::remark($request));
 
-        return redirect()->route('policies')->with('done', "{$pair->electrode->code} follows $policy->name now.");
+        return redirect()
+            ->route('policies')
+            ->with('done', "{$pair->electrode->code} follows $policy->name now.");
     }
 }

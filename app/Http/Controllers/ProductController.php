@@ -31,7 +31,14 @@ final class ProductController
     {
         $own = Product::newest(self::SHOWN);
 
-        return view('products.index', ['own' => $own, 'library' => array_filter(Library::all(), static fn(string $code): bool => !$own->contains('code', $code), ARRAY_FILTER_USE_KEY)]);
+        return view('products.index', [
+            'own' => $own,
+            'library' => array_filter(
+                Library::all(),
+                static fn(string $code): bool => !$own->contains('code', $code),
+                ARRAY_FILTER_USE_KEY,
+            ),
+        ]);
     }
 
     /** One product of the library, before it is taken. */
@@ -44,7 +51,9 @@ final class ProductController
     {
         $product = $take(Bench::person($request), IdempotencyKey::from($request), Library::all()[$code] ?? abort(404), isFromFile: false);
 
-        return redirect()->route('products.show', $product)->with('done', "$product->name adopted. Change what your site does differently.");
+        return redirect()
+            ->route('products.show', $product)
+            ->with('done', "$product->name adopted. Change what your site does differently.");
     }
 
     public function show(Product $product): View
@@ -66,26 +75,43 @@ final class ProductController
     public function update(Request $request, Product $product, ChangeProduct $change): RedirectResponse
     {
         Bench::takeCommas($request, 'expected_low_ph', 'expected_high_ph');
-        $values = $request->validate([
-            'name' => ['required', 'string', 'max:120'],
-            'expected_low_ph' => ['required', 'numeric', 'between:-2,16', 'lt:expected_high_ph'],
-            'expected_high_ph' => ['required', 'numeric', 'between:-2,16'],
-            'method' => ['required', 'string', 'max:40'],
-        ], ['lt' => 'It must be below the upper value.', 'numeric' => 'Type a pH like 4.2.']);
+        $values = $request->validate(
+            [
+                'name' => ['required', 'string', 'max:120'],
+                'expected_low_ph' => ['required', 'numeric', 'between:-2,16', 'lt:expected_high_ph'],
+                'expected_high_ph' => ['required', 'numeric', 'between:-2,16'],
+                'method' => ['required', 'string', 'max:40'],
+            ],
+            ['lt' => 'It must be below the upper value.', 'numeric' => 'Type a pH like 4.2.'],
+        );
         $limits = TypedLimits::from($request, $product);
-        $changed = $change(Bench::person($request), IdempotencyKey::from($request), $product, [
-            ...array_diff_key($values, ['method' => true]),
-            'method_id' => Found::method((string) $values['method'])->id,
-            'sampling' => TypedSampling::from($request, $product),
-            'told' => TypedSchools::from($request, $product),
-            ...TypedSafety::from($request, $product, $limits),
-        ], $limits, Bench::remark($request, 'changed_because'));
+        $changed = $change(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $product,
+            [
+                ...array_diff_key($values, ['method' => true]),
+                'method_id' => Found::method((string) $values['method'])->id,
+                'sampling' => TypedSampling::from($request, $product),
+                'told' => TypedSchools::from($request, $product),
+                ...TypedSafety::from($request, $product, $limits),
+            ],
+            $limits,
+            Bench::remark($request, 'changed_because'),
+        );
 
-        return redirect()->route('products.show', $changed)->with('done', "Version $changed->version saved. Batches already started keep their version.");
+        return redirect()
+            ->route('products.show', $changed)
+            ->with('done', "Version $changed->version saved. Batches already started keep their version.");
     }
 
     public function export(Product $product): JsonResponse
     {
-        return response()->json(Exchange::of($product), 200, ['Content-Disposition' => sprintf('attachment; filename="%s-%d.json"', $product->code, $product->version)], JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE);
+        return response()->json(
+            Exchange::of($product),
+            200,
+            ['Content-Disposition' => sprintf('attachment; filename="%s-%d.json"', $product->code, $product->version)],
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE,
+        );
     }
 }

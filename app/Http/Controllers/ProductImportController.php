@@ -47,9 +47,16 @@ final class ProductImportController
 
     public function store(Request $request, TakeProduct $take): RedirectResponse
     {
-        $product = $take(Bench::person($request), IdempotencyKey::from($request), self::read((string) $request->string('product')), isFromFile: true);
+        $product = $take(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            self::read((string) $request->string('product')),
+            isFromFile: true,
+        );
 
-        return redirect()->route('products.show', $product)->with('done', "$product->name imported as version $product->version.");
+        return redirect()
+            ->route('products.show', $product)
+            ->with('done', "$product->name imported as version $product->version.");
     }
 
     private static function read(string $text): LibraryProduct
@@ -57,7 +64,10 @@ final class ProductImportController
         try {
             return ProductFile::read($text);
         } catch (Refusal $refusal) {
-            throw Refused::because(($refusal->field === null ? '' : "$refusal->field: ") . $refusal->getMessage() . ' Nothing was imported.', 'product');
+            throw Refused::because(
+                ($refusal->field === null ? '' : "$refusal->field: ") . $refusal->getMessage() . ' Nothing was imported.',
+                'product',
+            );
         }
     }
 }

@@ -35,7 +35,15 @@ final class RoundController
 
     public function store(RoundRequest $request, OpenRound $open): RedirectResponse
     {
-        $round = $open(Bench::person($request), IdempotencyKey::from($request), $request->pair(), $request->thermometer(), $request->candidates(), $request->boolean('still'), $request->string('way')->toString() === 'coded');
+        $round = $open(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $request->pair(),
+            $request->thermometer(),
+            $request->candidates(),
+            $request->boolean('still'),
+            $request->string('way')->toString() === 'coded',
+        );
 
         return redirect()->route('rounds.show', $round);
     }
@@ -55,14 +63,32 @@ final class RoundController
     public function draw(Request $request, Round $round, DrawCups $draw): RedirectResponse
     {
         $request->validate(['drawn_at' => ['required', 'string', 'max:20']], ['drawn_at' => 'Type when the cups were drawn.']);
-        $draw(Bench::person($request), IdempotencyKey::from($request), $round, SiteClock::typed($request->string('drawn_at')->toString()), $request->boolean('chilled'));
+        $draw(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $round,
+            SiteClock::typed($request->string('drawn_at')->toString()),
+            $request->boolean('chilled'),
+        );
 
         return redirect()->route('rounds.show', $round);
     }
 
     public function visit(StopRequest $request, Round $round, RoundStop $stop, VisitStop $visit): RedirectResponse
     {
-        $visit(Bench::person($request), IdempotencyKey::from($request), Way::stop($round, $stop->id), $request->signals(), $request->celsius(), $request->isSaidStable(), $request->reason(), $request->watched(), SampleFields::dilution($request, $stop->batch->product->method), SampleFields::pilotHole($request, $stop->batch->product->method), SampleFields::isRinsed($request));
+        $visit(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            Way::stop($round, $stop->id),
+            $request->signals(),
+            $request->celsius(),
+            $request->isSaidStable(),
+            $request->reason(),
+            $request->watched(),
+            SampleFields::dilution($request, $stop->batch->product->method),
+            SampleFields::pilotHole($request, $stop->batch->product->method),
+            SampleFields::isRinsed($request),
+        );
 
         return redirect()->route('rounds.show', $round);
     }
@@ -70,7 +96,13 @@ final class RoundController
     public function pass(Request $request, Round $round, PassStops $pass): RedirectResponse
     {
         $request->validate(['stop' => ['nullable', 'integer'], 'reason' => ['required', 'string', 'max:400']], ['reason' => 'Write why.']);
-        $pass(Bench::person($request), IdempotencyKey::from($request), $round, $request->filled('stop') ? Way::stop($round, $request->integer('stop')) : null, trim($request->string('reason')->toString()));
+        $pass(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $round,
+            $request->filled('stop') ? Way::stop($round, $request->integer('stop')) : null,
+            trim($request->string('reason')->toString()),
+        );
 
         return redirect()->route('rounds.show', $round);
     }

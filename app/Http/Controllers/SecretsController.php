@@ -23,7 +23,11 @@ final class SecretsController
     {
         $person = Bench::person($request);
 
-        return view('auth.secrets', ['person' => $person, 'mustChange' => Standing::toChange($request), 'signIns' => SignIns::open($person, $request)]);
+        return view('auth.secrets', [
+            'person' => $person,
+            'mustChange' => Standing::toChange($request),
+            'signIns' => SignIns::open($person, $request),
+        ]);
     }
 
     public function passphrase(Request $request): RedirectResponse

@@ -31,11 +31,25 @@ final class SetUpController
             return redirect()->route('sign-in');
         }
         if (!SetUpCode::use($request->string('one_time_code')->toString())) {
-            throw Refused::because('That code is not valid: it was already used, is older than three days, or was mistyped. bin/start prints a new one.', 'one_time_code');
+            throw Refused::because(
+                'That code is not valid: it was already used, is older than three days, or was mistyped. bin/start prints a new one.',
+                'one_time_code',
+            );
         }
         try {
             $text = static fn(string $field): string => $request->string($field)->trim()->toString();
-            $lead = $setUp($text('site'), $text('time_zone'), $text('temperatures') === 'F', $text('numbers') === 'comma', Quantity::Elevation->read($text('elevation')), $request->enum('barometer', Barometer::class), SignIn::plain($text('username')), $text('name'), $request->string('passphrase')->toString(), $text('pin'));
+            $lead = $setUp(
+                $text('site'),
+                $text('time_zone'),
+                $text('temperatures') === 'F',
+                $text('numbers') === 'comma',
+                Quantity::Elevation->read($text('elevation')),
+                $request->enum('barometer', Barometer::class),
+                SignIn::plain($text('username')),
+                $text('name'),
+                $request->string('passphrase')->toString(),
+                $text('pin'),
+            );
         } catch (\Throwable $failure) {
             SetUpCode::giveBack();
             throw $failure;

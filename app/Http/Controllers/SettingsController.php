@@ -26,17 +26,43 @@ final class SettingsController
 
     public function update(Request $request, ChangeSettings $change): RedirectResponse
     {
-        $request->validate(['name' => ['required', 'string', 'max:80'], 'temperatures' => ['required', Rule::in(['C', 'F'])], 'numbers' => ['required', Rule::in(['point', 'comma'])]], ['name' => 'Type the name of the site as it should appear on certificates.']);
-        $change(Bench::person($request), IdempotencyKey::from($request), trim($request->string('name')->toString()), $request->input('temperatures') === 'F', $request->input('numbers') === 'comma', $request->boolean('leads_need_code'), $request->boolean('four_eyes'), Proof::second($request));
+        $request->validate(
+            [
+                'name' => ['required', 'string', 'max:80'],
+                'temperatures' => ['required', Rule::in(['C', 'F'])],
+                'numbers' => ['required', Rule::in(['point', 'comma'])],
+            ],
+            ['name' => 'Type the name of the site as it should appear on certificates.'],
+        );
+        $change(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            trim($request->string('name')->toString()),
+            $request->input('temperatures') === 'F',
+            $request->input('numbers') === 'comma',
+            $request->boolean('leads_need_code'),
+            $request->boolean('four_eyes'),
+            Proof::second($request),
+        );
 
         return redirect()->route('settings')->with('done', 'Settings saved. They apply to everybody at once.');
     }
 
     public function move(Request $request, MoveToZone $move): RedirectResponse
     {
-        $request->validate(['time_zone' => ['required', 'string', 'timezone:all'], 'from' => ['required', 'string', 'max:40']], ['time_zone' => 'Choose a zone from the list, like Europe/Lisbon.', 'from' => 'Type a date and a time.']);
-        $moved = $move(Bench::person($request), IdempotencyKey::from($request), $request->string('time_zone')->toString(), SiteClock::typed($request->string('from')->toString(), 'from'));
+        $request->validate(
+            ['time_zone' => ['required', 'string', 'timezone:all'], 'from' => ['required', 'string', 'max:40']],
+            ['time_zone' => 'Choose a zone from the list, like Europe/Lisbon.', 'from' => 'Type a date and a time.'],
+        );
+        $moved = $move(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $request->string('time_zone')->toString(),
+            SiteClock::typed($request->string('from')->toString(), 'from'),
+        );
 
-        return redirect()->route('settings')->with('done', "The site uses $moved->time_zone from " . SiteClock::full($moved->in_force_from) . '.');
+        return redirect()
+            ->route('settings')
+            ->with('done', "The site uses $moved->time_zone from " . SiteClock::full($moved->in_force_from) . '.');
     }
 }

@@ -21,7 +21,12 @@ final class ShelfController
 {
     public function index(DayPlan $plan): View
     {
-        return view('ready.index', ['plan' => $plan, 'alone' => Instruments::alone(), 'bottles' => Lines::bottles(), 'thermometers' => Lines::thermometers(goneToo: true)]);
+        return view('ready.index', [
+            'plan' => $plan,
+            'alone' => Instruments::alone(),
+            'bottles' => Lines::bottles(),
+            'thermometers' => Lines::thermometers(goneToo: true),
+        ]);
     }
 
     public function pair(Pair $pair): View

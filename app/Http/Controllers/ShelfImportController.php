@@ -36,11 +36,16 @@ final class ShelfImportController
         $file = ShelfFile::read(self::text($request));
         $things = $file->things();
         if ($things === [] || !$file->isWhole()) {
-            throw Refused::because('Some lines have errors. Nothing was imported. Correct the lines shown below and send the file again.', 'shelf');
+            throw Refused::because(
+                'Some lines have errors. Nothing was imported. Correct the lines shown below and send the file again.',
+                'shelf',
+            );
         }
         $add(Bench::person($request), IdempotencyKey::from($request), $things);
 
-        return redirect()->route('ready')->with('done', count($things) === 1 ? 'One item was added.' : count($things) . ' items were added.');
+        return redirect()
+            ->route('ready')
+            ->with('done', count($things) === 1 ? 'One item was added.' : count($things) . ' items were added.');
     }
 
     private static function text(Request $request): string

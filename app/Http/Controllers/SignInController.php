@@ -45,7 +45,9 @@ final class SignInController
         $wait = $tries->take();
         if ($wait > 0) {
             AccessLog::note(AccessKind::MadeToWait, $request, null, $username);
-            throw ValidationException::withMessages(['username' => 'Too many attempts: wait ' . Waits::words($wait) . ', then try again.'])->status(429);
+            throw ValidationException::withMessages([
+                'username' => 'Too many attempts: wait ' . Waits::words($wait) . ', then try again.',
+            ])->status(429);
         }
         $person = SignIn::byPassphrase($username, $passphrase);
         if ($person === null) {
@@ -74,16 +76,34 @@ final class SignInController
     {
         $person = $this->halfway($request);
         if ($person === null) {
-            return redirect()->route('sign-in')->withErrors(['username' => 'That took more than five minutes. Start again.']);
+            return redirect()
+                ->route('sign-in')
+                ->withErrors(['username' => 'That took more than five minutes. Start again.']);
         }
-        $request->validate(['one_time_code' => ['nullable', 'string', 'max:20', 'required_without:recovery'], 'recovery' => ['nullable', 'string', 'max:40']], ['one_time_code.required_without' => 'Type the six digits from the authenticator app, or a recovery code.']);
+        $request->validate(
+            [
+                'one_time_code' => ['nullable', 'string', 'max:20', 'required_without:recovery'],
+                'recovery' => ['nullable', 'string', 'max:40'],
+            ],
+            ['one_time_code.required_without' => 'Type the six digits from the authenticator app, or a recovery code.'],
+        );
         // Guessing elsewhere makes nobody wait on a device of their own.
         $what = "code $person->id " . (Device::known($request, (string) $person->credential?->username) ?? 'elsewhere');
         Waits::hold($what, 'one_time_code', $request, $person);
         $isRecovery = $request->filled('recovery');
-        if (!($isRecovery ? SecondFactor::isRecovery($person, $request->string('recovery')->toString()) : SecondFactor::isCode($person, $request->string('one_time_code')->toString()))) {
+        if (
+            !($isRecovery
+                ? SecondFactor::isRecovery($person, $request->string('recovery')->toString())
+                : SecondFactor::isCode($person, $request->string('one_time_code')->toString()))
+        ) {
             AccessLog::note(AccessKind::WrongCode, $request, $person);
-            throw ValidationException::withMessages(['one_time_code' => $person->credential?->isCodeRemoved() === true ? 'Your authenticator no longer works because the records were restored from a backup. Use a recovery code, or ask a lead for an invitation code.' : 'That code is not valid. Each code works once, for 30 seconds. Check that the time on your phone is right.']);
+            throw ValidationException::withMessages([
+                'one_time_code'
+                    => $person->credential?->isCodeRemoved() === true
+                        ? 'Your authenticator no longer works because the records were restored from a backup. Use a recovery code, or ask '
+                            . 'a lead for an invitation code.'
+                        : 'That code is not valid. Each code works once, for 30 seconds. Check that the time on your phone is right.',
+            ]);
         }
         Waits::forget($what);
         $request->session()->forget(self::HALFWAY);

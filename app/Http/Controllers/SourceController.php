@@ -26,12 +26,26 @@ final class SourceController
 
     public function store(Request $request, NameSource $name): RedirectResponse
     {
-        $request->validate([
-            'name' => ['required', 'string', 'max:120'],
-            'measurand' => ['required', Rule::in(array_column(self::quantities(), 'value'))],
-            'reason' => ['required', 'string', 'max:400'],
-        ], ['name' => 'Type the name exactly as in “Measured by”.', 'measurand' => 'Choose a quantity.', 'reason' => 'Give a reason: an accreditation or a comparison.']);
-        $name(Bench::person($request), IdempotencyKey::from($request), trim($request->string('name')->toString()), Measurand::from($request->string('measurand')->toString()), $request->boolean('is_named'), trim($request->string('reason')->toString()));
+        $request->validate(
+            [
+                'name' => ['required', 'string', 'max:120'],
+                'measurand' => ['required', Rule::in(array_column(self::quantities(), 'value'))],
+                'reason' => ['required', 'string', 'max:400'],
+            ],
+            [
+                'name' => 'Type the name exactly as in “Measured by”.',
+                'measurand' => 'Choose a quantity.',
+                'reason' => 'Give a reason: an accreditation or a comparison.',
+            ],
+        );
+        $name(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            trim($request->string('name')->toString()),
+            Measurand::from($request->string('measurand')->toString()),
+            $request->boolean('is_named'),
+            trim($request->string('reason')->toString()),
+        );
 
         return redirect()->route('sources')->with('done', 'Recorded. It applies to values entered from now on.');
     }
@@ -39,6 +53,8 @@ final class SourceController
     /** @return list<Measurand> what can come from elsewhere */
     public static function quantities(): array
     {
-        return array_values(array_filter(Measurand::cases(), static fn(Measurand $one): bool => $one !== Measurand::Ph && $one !== Measurand::Temperature));
+        return array_values(
+            array_filter(Measurand::cases(), static fn(Measurand $one): bool => $one !== Measurand::Ph && $one !== Measurand::Temperature),
+        );
     }
 }

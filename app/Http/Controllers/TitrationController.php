@@ -29,18 +29,34 @@ final class TitrationController
 {
     public function create(Request $request, Batch $batch, SimulatedBench $bench): View
     {
-        return view('measure.titration', ['screen' => TitrationScreen::of($batch, SampleFields::corrected($request, $batch), $bench, $request->query('runs'), $request->boolean('take'))]);
+        return view('measure.titration', [
+            'screen' => TitrationScreen::of(
+                $batch,
+                SampleFields::corrected($request, $batch),
+                $bench,
+                $request->query('runs'),
+                $request->boolean('take'),
+            ),
+        ]);
     }
 
     public function store(TitrationRequest $request, Batch $batch, RecordTitration $record): RedirectResponse
     {
         try {
-            $measurement = $record(Bench::person($request), IdempotencyKey::from($request), $batch, $request->told(), SampleFields::correction($request, $batch));
+            $measurement = $record(
+                Bench::person($request),
+                IdempotencyKey::from($request),
+                $batch,
+                $request->told(),
+                SampleFields::correction($request, $batch),
+            );
         } catch (BlankTakesAll $failure) {
             throw Refused::because($failure->getMessage(), 'blank_ml');
         }
 
-        return redirect()->route('readings.show', $measurement)->with('done', "Recorded on $batch->code.");
+        return redirect()
+            ->route('readings.show', $measurement)
+            ->with('done', "Recorded on $batch->code.");
     }
 
     /** The curve of a portion as far as it is typed, and where its endpoint lies: a part of the page. */
@@ -48,7 +64,10 @@ final class TitrationController
     {
         $text = static fn(string $key): string => is_string($request->input($key)) ? $request->input($key) : '';
 
-        return view('measure.curve', TitrationScreen::drawn($text("portions.$portion.curve"), $text('endpoint'), $text('celsius'), $text('compensation')));
+        return view(
+            'measure.curve',
+            TitrationScreen::drawn($text("portions.$portion.curve"), $text('endpoint'), $text('celsius'), $text('compensation')),
+        );
     }
 
     /** What the simulated burette has given so far: a part of the page, asked for every second. */
@@ -57,15 +76,35 @@ final class TitrationController
         $runs = TitrationScreen::runs($request->query('runs'));
         $burettes = $bench->burettes($batch, $runs);
 
-        return $burettes === [] ? redirect()->route('titrations.create', $batch) : view('measure.burette', ['burettes' => $burettes, 'batch' => $batch, 'runs' => $runs]);
+        return $burettes === []
+            ? redirect()->route('titrations.create', $batch)
+            : view('measure.burette', ['burettes' => $burettes, 'batch' => $batch, 'runs' => $runs]);
     }
 
     public function burette(Request $request, Batch $batch, OpenBurette $open): RedirectResponse
     {
-        $request->validate(['pair' => ['required', 'integer', 'exists:pairs,id'], 'sample_ml' => ['required', 'string', 'max:12'], 'runs' => ['nullable', 'string', 'max:60']], ['pair' => 'Choose a pair.', 'sample_ml' => 'Type the sample volume in mL.']);
-        $id = $open(Bench::person($request), $batch, Instruments::pair($request->integer('pair')), $request->string('sample_ml')->toString(), $request->integer('speed'));
+        $request->validate(
+            [
+                'pair' => ['required', 'integer', 'exists:pairs,id'],
+                'sample_ml' => ['required', 'string', 'max:12'],
+                'runs' => ['nullable', 'string', 'max:60'],
+            ],
+            ['pair' => 'Choose a pair.', 'sample_ml' => 'Type the sample volume in mL.'],
+        );
+        $id = $open(
+            Bench::person($request),
+            $batch,
+            Instruments::pair($request->integer('pair')),
+            $request->string('sample_ml')->toString(),
+            $request->integer('speed'),
+        );
 
-        return redirect()->to(route('titrations.create', [$batch, 'runs' => implode(',', array_slice([...TitrationScreen::runs($request->input('runs')), $id], -TitrationRequest::PORTIONS))]) . '#bench-title');
+        return redirect()->to(
+            route('titrations.create', [
+                $batch,
+                'runs' => implode(',', array_slice([...TitrationScreen::runs($request->input('runs')), $id], -TitrationRequest::PORTIONS)),
+            ]) . '#bench-title',
+        );
     }
 
     public function standardise(Request $request, Lot $lot, StandardiseTitrant $standardise): RedirectResponse
@@ -78,6 +117,8 @@ final class TitrationController
         assert($runs !== []);
         $found = $standardise(Bench::person($request), IdempotencyKey::from($request), $lot, $runs, $typed->number('purity') / 100);
 
-        return redirect()->route('lots.show', $lot)->with('done', sprintf('%s N ± %s.', round($found->normality, 5), round($found->expanded_u, 5)));
+        return redirect()
+            ->route('lots.show', $lot)
+            ->with('done', sprintf('%s N ± %s.', round($found->normality, 5), round($found->expanded_u, 5)));
     }
 }

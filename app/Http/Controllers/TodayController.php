@@ -30,7 +30,15 @@ final class TodayController
 
     public function show(DayPlan $plan): View
     {
-        return view('today.show', ['plan' => $plan, 'buffers' => $plan->buffers(), 'line' => DayLine::of($plan), 'week' => Week::ahead($plan, self::WEEK), 'shopping' => Shopping::list(), 'steps' => Gate::allows(Right::Lead->value) ? FirstSteps::list() : [], ...self::forTheLead()]);
+        return view('today.show', [
+            'plan' => $plan,
+            'buffers' => $plan->buffers(),
+            'line' => DayLine::of($plan),
+            'week' => Week::ahead($plan, self::WEEK),
+            'shopping' => Shopping::list(),
+            'steps' => Gate::allows(Right::Lead->value) ? FirstSteps::list() : [],
+            ...self::forTheLead(),
+        ]);
     }
 
     public function confirm(Request $request, Restoration $restoration, ConfirmRestoration $confirm): RedirectResponse
@@ -43,16 +51,26 @@ final class TodayController
     /** @return array{keeping: list<string>, restoration: Restoration|null} how the records are kept, for who answers for them */
     private static function forTheLead(): array
     {
-        return Gate::allows(Right::Lead->value) ? ['keeping' => [...($health = InstallationHealth::now())->blocks, ...$health->attention], 'restoration' => Restoration::open()] : ['keeping' => [], 'restoration' => null];
+        return Gate::allows(Right::Lead->value)
+            ? ['keeping' => [...($health = InstallationHealth::now())->blocks, ...$health->attention], 'restoration' => Restoration::open()]
+            : ['keeping' => [], 'restoration' => null];
     }
 
     public function sheet(DayPlan $plan): View
     {
-        return view('today.sheet', ['plan' => $plan, 'buffers' => $plan->buffers(), 'week' => Week::ahead($plan, self::WEEK), 'shopping' => Shopping::list()]);
+        return view('today.sheet', [
+            'plan' => $plan,
+            'buffers' => $plan->buffers(),
+            'week' => Week::ahead($plan, self::WEEK),
+            'shopping' => Shopping::list(),
+        ]);
     }
 
     public function calendar(DayPlan $plan): Response
     {
-        return response(Calendar::of(Week::ahead($plan, self::CALENDAR_DAYS)), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="rheacid-due.ics"']);
+        return response(Calendar::of(Week::ahead($plan, self::CALENDAR_DAYS)), 200, [
+            'Content-Type' => 'text/calendar; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="rheacid-due.ics"',
+        ]);
     }
 }

@@ -26,7 +26,13 @@ final class VerificationController
     public function conclude(Request $request, Verification $verification, ChooseOutcome $choose): RedirectResponse
     {
         $request->validate(['outcome' => ['required', Rule::enum(Outcome::class)]]);
-        $choose(Bench::person($request), IdempotencyKey::from($request), $verification, Outcome::from((string) $request->string('outcome')), Bench::remark($request, 'note'));
+        $choose(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $verification,
+            Outcome::from((string) $request->string('outcome')),
+            Bench::remark($request, 'note'),
+        );
 
         return redirect()->route('verifications.show', $verification);
     }

@@ -49,12 +49,23 @@ final class VerifyController
         $asked = $request->input('method', old('method'));
         $method = is_string($asked) ? VerificationMethod::tryFrom($asked) : null;
 
-        return view('verify.bath', ['screen' => BathScreen::of($thermometer, $method ?? ($thermometer->kind->isRtd() ? VerificationMethod::Rtd : VerificationMethod::Ice), $bench)]);
+        return view('verify.bath', [
+            'screen' => BathScreen::of(
+                $thermometer,
+                $method ?? ($thermometer->kind->isRtd() ? VerificationMethod::Rtd : VerificationMethod::Ice),
+                $bench,
+            ),
+        ]);
     }
 
     public function store(Request $request, Thermometer $thermometer, RecordVerification $record): RedirectResponse
     {
-        $check = $record(Bench::person($request), IdempotencyKey::from($request), $thermometer, TypedVerification::from($request, $thermometer));
+        $check = $record(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            $thermometer,
+            TypedVerification::from($request, $thermometer),
+        );
 
         return redirect()->route('verifications.show', $check);
     }
@@ -66,9 +77,14 @@ final class VerifyController
         $request->validate(['dip' => ['required', Rule::enum(BathKind::class)]]);
         $reference = TypedVerification::reference($request);
         $unit = TypedVerification::unit($request, $thermometer);
-        $shown = array_map(static fn(float $celsius): string => sprintf('%.1f', $unit === 'F' ? $celsius * 1.8 + 32 : $celsius), $bench->dip($thermometer, BathKind::from((string) $request->string('dip')), $reference->celsius));
+        $shown = array_map(
+            static fn(float $celsius): string => sprintf('%.1f', $unit === 'F' ? $celsius * 1.8 + 32 : $celsius),
+            $bench->dip($thermometer, BathKind::from((string) $request->string('dip')), $reference->celsius),
+        );
 
-        return redirect()->back()->withInput([...$request->except(['_token', 'form', 'dip']), 'readings' => $shown, 'source' => 'simulated']);
+        return redirect()
+            ->back()
+            ->withInput([...$request->except(['_token', 'form', 'dip']), 'readings' => $shown, 'source' => 'simulated']);
     }
 
     /** Readings of a logger's file, put into the fields for the person to look at. */
@@ -78,13 +94,30 @@ final class VerifyController
         $file = $request->file('log');
         $readings = TemperatureLog::readings($file instanceof UploadedFile ? (string) $file->get() : '', $thermometer->resolution_c);
 
-        return redirect()->back()->withInput([...$request->except(['_token', 'form', 'log']), 'readings' => array_map(static fn(float $reading): string => (string) $reading, $readings), 'source' => 'imported']);
+        return redirect()
+            ->back()
+            ->withInput([
+                ...$request->except(['_token', 'form', 'log']),
+                'readings' => array_map(static fn(float $reading): string => (string) $reading, $readings),
+                'source' => 'imported',
+            ]);
     }
 
     public function elevation(Request $request, SetElevation $set): RedirectResponse
     {
-        $request->validate(['elevation' => ['required', 'string', new Measured(Quantity::Elevation)], 'barometer' => ['nullable', Rule::enum(Barometer::class)]], ['elevation.required' => Quantity::Elevation->accepted()]);
-        $set(Bench::person($request), IdempotencyKey::from($request), Quantity::Elevation->read((string) $request->string('elevation')), $request->enum('barometer', Barometer::class));
+        $request->validate(
+            [
+                'elevation' => ['required', 'string', new Measured(Quantity::Elevation)],
+                'barometer' => ['nullable', Rule::enum(Barometer::class)],
+            ],
+            ['elevation.required' => Quantity::Elevation->accepted()],
+        );
+        $set(
+            Bench::person($request),
+            IdempotencyKey::from($request),
+            Quantity::Elevation->read((string) $request->string('elevation')),
+            $request->enum('barometer', Barometer::class),
+        );
 
         return redirect()->route('verify')->with('done', 'Elevation saved.');
     }

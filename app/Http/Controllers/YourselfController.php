@@ -27,7 +27,10 @@ final class YourselfController
 
     public function update(Request $request, SetAddress $set): RedirectResponse
     {
-        $request->validate(['email' => ['nullable', 'string', 'max:200', 'email:rfc']], ['email' => 'Type an address like name@site.example, or leave it empty for no e-mails.']);
+        $request->validate(
+            ['email' => ['nullable', 'string', 'max:200', 'email:rfc']],
+            ['email' => 'Type an address like name@site.example, or leave it empty for no e-mails.'],
+        );
         $person = Bench::person($request);
         // What a lead is told by e-mail, heads of the records among it, goes where the lead says, and nobody else who finds the bench.
         if ($person->role === Role::Lead) {
@@ -37,6 +40,8 @@ final class YourselfController
         $set($person, $address);
         AccessLog::note(AccessKind::ChangedAddress, $request, $person);
 
-        return redirect()->route('yourself')->with('done', $address === null ? 'You get no e-mails.' : "Deadline warnings go to $address.");
+        return redirect()
+            ->route('yourself')
+            ->with('done', $address === null ? 'You get no e-mails.' : "Deadline warnings go to $address.");
     }
 }

@@ -23,13 +23,23 @@ final class BoundsUploads
     /** @throws Refused if that was enough for the day */
     public function handle(Request $request, Closure $next): Response
     {
-        $sizes = array_map(static fn(mixed $file): int => $file instanceof UploadedFile && $file->isValid() ? (int) $file->getSize() : 0, Arr::flatten($request->allFiles()));
+        $sizes = array_map(
+            static fn(mixed $file): int => $file instanceof UploadedFile && $file->isValid() ? (int) $file->getSize() : 0,
+            Arr::flatten($request->allFiles()),
+        );
         if ($sizes !== []) {
             $day = sprintf('uploads of %s on %s', $request->user()?->getAuthIdentifier() ?? $request->ip(), SiteClock::today());
             $taken = Cache::get($day);
             [$files, $bytes] = is_array($taken) ? $taken : [0, 0];
             if ($files + count($sizes) > self::FILES || $bytes + array_sum($sizes) > self::BYTES) {
-                throw Refused::because(sprintf('Upload limit reached: %d files or %d MB per person and day. Type the values, or upload the file tomorrow.', self::FILES, self::BYTES / 1024 ** 2), 'log');
+                throw Refused::because(
+                    sprintf(
+                        'Upload limit reached: %d files or %d MB per person and day. Type the values, or upload the file tomorrow.',
+                        self::FILES,
+                        self::BYTES / 1024 ** 2,
+                    ),
+                    'log',
+                );
             }
             Cache::put($day, [$files + count($sizes), $bytes + array_sum($sizes)], self::DAY_S);
         }

@@ -14,7 +14,10 @@ use Rheacid\Guard\SignIns;
 use Rheacid\Models\Person;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Signs out who has walked away, who has left, and whose session was ended elsewhere. A page that looks for new points by itself is no sign of a person. */
+/**
+ * Signs out who has walked away, who has left, and whose session was ended elsewhere. A page that looks for new points by itself is no
+ * sign of a person.
+ */
 final class SignsOutIdle
 {
     public function handle(Request $request, Closure $next): Response

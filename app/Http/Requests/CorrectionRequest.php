@@ -46,7 +46,10 @@ final class CorrectionRequest extends FormRequest
             $shown = $this->string("celsius.$replicate->position")->toString();
             if ($typed !== '' && $shown !== '') {
                 $value = $this->quantity()->read($typed);
-                $values[$replicate->position] = ['signal' => $this->quantity() === Quantity::Ph ? Signal::shownPh($value) : Signal::mv($value), 'celsius' => Quantity::Temperature->read($shown)];
+                $values[$replicate->position] = [
+                    'signal' => $this->quantity() === Quantity::Ph ? Signal::shownPh($value) : Signal::mv($value),
+                    'celsius' => Quantity::Temperature->read($shown),
+                ];
             }
         }
 

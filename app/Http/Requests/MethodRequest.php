@@ -19,7 +19,16 @@ final class MethodRequest extends FormRequest
     /** Lists that are typed one to a line. */
     private const LISTS = ['steps' => 30, 'cautions' => 12, 'places' => 12, 'needed_places' => 12];
 
-    private const NUMBERS = ['salt_percent', 'alcohol_percent', 'fat_percent', 'dilution_parts', 'low_c', 'high_c', 'agree_within_ph', 'matrix_bound_ph'];
+    private const NUMBERS = [
+        'salt_percent',
+        'alcohol_percent',
+        'fat_percent',
+        'dilution_parts',
+        'low_c',
+        'high_c',
+        'agree_within_ph',
+        'matrix_bound_ph',
+    ];
 
     protected function prepareForValidation(): void
     {
@@ -100,14 +109,33 @@ final class MethodRequest extends FormRequest
                     $validator->errors()->add($field, "Use at most $most lines.");
                 }
             }
-            foreach (array_filter([...$this->lines('places'), ...$this->lines('needed_places')], static fn(string $place): bool => mb_strlen($place) > 40) as $place) {
+            foreach (
+                array_filter(
+                    [...$this->lines('places'), ...$this->lines('needed_places')],
+                    static fn(string $place): bool => mb_strlen($place) > 40,
+                ) as $place
+            ) {
                 $validator->errors()->add('places', 'A place has at most 40 characters: "' . mb_substr($place, 0, 20) . '…".');
             }
             $parts = $this->filled('dilution_parts') ? $this->float('dilution_parts') : null;
             foreach (SampleDilution::contradicted($this->lines('steps'), $parts) as $ratio) {
-                $validator->errors()->add('steps', sprintf('The steps name %s, but the method names %s. Make both say the same.', $ratio, $parts === null ? 'no dilution' : SampleDilution::words($parts)));
+                $validator
+                    ->errors()
+                    ->add(
+                        'steps',
+                        sprintf(
+                            'The steps name %s, but the method names %s. Make both say the same.',
+                            $ratio,
+                            $parts === null ? 'no dilution' : SampleDilution::words($parts),
+                        ),
+                    );
             }
-            foreach (['dilution_trial' => [SampleDilution::TRIAL_SAMPLES, 'pH undiluted; pH diluted'], 'shift_trial' => [HardSample::TRIAL_SAMPLES, 'pH without; pH with potassium chloride']] as $field => [$least, $what]) {
+            foreach (
+                [
+                    'dilution_trial' => [SampleDilution::TRIAL_SAMPLES, 'pH undiluted; pH diluted'],
+                    'shift_trial' => [HardSample::TRIAL_SAMPLES, 'pH without; pH with potassium chloride'],
+                ] as $field => [$least, $what]
+            ) {
                 $trial = $this->trial($field);
                 if ($trial !== [] && (in_array(null, $trial, true) || count($trial) < $least)) {
                     $validator->errors()->add($field, "Type at least $least samples, one per line: $what, like 4.31; 4.36.");
@@ -115,7 +143,12 @@ final class MethodRequest extends FormRequest
             }
             foreach ($this->stages() as $stage => [$low, $high]) {
                 if ($low === null || $high === null || $low >= $high) {
-                    $validator->errors()->add("stage.$stage.low", 'Both ends are needed, the lower one first; both empty where the stage has none of its own.');
+                    $validator
+                        ->errors()
+                        ->add(
+                            "stage.$stage.low",
+                            'Both ends are needed, the lower one first; both empty where the stage has none of its own.',
+                        );
                 }
             }
         };
@@ -124,7 +157,10 @@ final class MethodRequest extends FormRequest
     /** @return array<string, mixed> of the columns of a method */
     public function values(): array
     {
-        [$trial, $shifts] = array_map(fn(string $field): array => array_values(array_filter($this->trial($field), is_array(...))), ['dilution_trial', 'shift_trial']);
+        [$trial, $shifts] = array_map(fn(string $field): array => array_values(array_filter($this->trial($field), is_array(...))), [
+            'dilution_trial',
+            'shift_trial',
+        ]);
         $number = fn(string $field): ?float => $this->filled($field) ? $this->float($field) : null;
 
         return [
@@ -137,7 +173,17 @@ final class MethodRequest extends FormRequest
             'dilution_trial' => $trial === [] ? null : $trial,
             'dilution_bound_ph' => SampleDilution::ofTrial($trial),
             'other_electrodes' => $this->boolean('other_electrodes'),
-            ...$this->safe()->only(['name', 'dilution', 'why', 'portions', 'agree_within_ph', 'matrix_bound_ph', 'low_c', 'high_c', 'settle_window_s']),
+            ...$this->safe()->only([
+                'name',
+                'dilution',
+                'why',
+                'portions',
+                'agree_within_ph',
+                'matrix_bound_ph',
+                'low_c',
+                'high_c',
+                'settle_window_s',
+            ]),
             'matrix' => Matrix::from($this->string('matrix')->toString()),
             ...array_map($this->lines(...), array_combine(array_keys(self::LISTS), array_keys(self::LISTS))),
             'stage_temperatures' => $this->stages(),
@@ -149,7 +195,8 @@ final class MethodRequest extends FormRequest
     {
         return array_map(static function (string $line): ?array {
             $numbers = array_map(Quantity::plain(...), array_map(trim(...), explode(';', $line)));
-            $isPair = count($numbers) === 2 && is_numeric($numbers[0]) && is_numeric($numbers[1]) && max($numbers) <= 14 && min($numbers) >= 0;
+            $isPair
+                = count($numbers) === 2 && is_numeric($numbers[0]) && is_numeric($numbers[1]) && max($numbers) <= 14 && min($numbers) >= 0;
 
             return $isPair ? [(float) $numbers[0], (float) $numbers[1]] : null;
         }, $this->lines($field));
@@ -160,7 +207,9 @@ final class MethodRequest extends FormRequest
     {
         $lines = preg_split('/\R/u', is_string($this->input($field)) ? $this->input($field) : '');
 
-        return array_values(array_filter(array_map(trim(...), $lines === false ? [] : $lines), static fn(string $line): bool => $line !== ''));
+        return array_values(
+            array_filter(array_map(trim(...), $lines === false ? [] : $lines), static fn(string $line): bool => $line !== ''),
+        );
     }
 
     /** @return array<string, array{float|null, float|null}> those that have a temperature of their own */
@@ -168,7 +217,12 @@ final class MethodRequest extends FormRequest
     {
         $own = [];
         foreach (Stage::cases() as $stage) {
-            $ends = array_map(fn(string $end): ?float => is_numeric($this->input("stage.$stage->value.$end")) ? (float) $this->input("stage.$stage->value.$end") : null, ['low', 'high']);
+            $ends = array_map(
+                fn(string $end): ?float => is_numeric($this->input("stage.$stage->value.$end"))
+                    ? (float) $this->input("stage.$stage->value.$end")
+                    : null,
+                ['low', 'high'],
+            );
             if ($ends !== [null, null]) {
                 $own[$stage->value] = [$ends[0], $ends[1]];
             }

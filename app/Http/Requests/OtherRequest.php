@@ -59,7 +59,15 @@ final class OtherRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return [...SampleFields::MESSAGES, 'of' => 'Choose what was measured.', 'values.required' => 'Type the number, several with a semicolon between them.', 'thermometer.required' => 'Choose a thermometer.', 'measured_by.required' => 'Type who measured it.', 'measured_with.required' => 'Type the instrument or method.', 'so2_method' => 'Choose by which method it was measured.'];
+        return [
+            ...SampleFields::MESSAGES,
+            'of' => 'Choose what was measured.',
+            'values.required' => 'Type the number, several with a semicolon between them.',
+            'thermometer.required' => 'Choose a thermometer.',
+            'measured_by.required' => 'Type who measured it.',
+            'measured_with.required' => 'Type the instrument or method.',
+            'so2_method' => 'Choose by which method it was measured.',
+        ];
     }
 
     /** @return array<string, string> every quantity that is written down here, with its unit; a pH has its own page */
@@ -76,7 +84,9 @@ final class OtherRequest extends FormRequest
         $unit = $this->filled('unit') ? $this->string('unit')->trim()->toString() : $basis->measurand->shownUnit();
         $isTemperature = $basis->measurand === Measurand::Temperature;
         $drawn = SampleFields::told($this, $this->batch());
-        $measuredAt = $this->filled('measured_at') ? SiteClock::typed($this->string('measured_at')->toString(), 'measured_at') : CarbonImmutable::now();
+        $measuredAt = $this->filled('measured_at')
+            ? SiteClock::typed($this->string('measured_at')->toString(), 'measured_at')
+            : CarbonImmutable::now();
         if ($measuredAt->lessThan($drawn->at) || $measuredAt->isFuture()) {
             throw Refused::because('It was measured between the drawing of the sample and now.', 'measured_at');
         }
@@ -94,7 +104,11 @@ final class OtherRequest extends FormRequest
             $measuredAt,
             $isTemperature ? Instruments::thermometer($this->integer('thermometer')) : null,
             $isTemperature ? null : $this->string('measured_by')->trim()->toString(),
-            $isTemperature ? null : ($this->filled('measured_with') || $so2Method === null ? $this->string('measured_with')->trim()->toString() : $so2Method->words()) . ($byHydrometer ? $this->asShown($values) : ''),
+            $isTemperature
+                ? null
+                : ($this->filled('measured_with') || $so2Method === null
+                        ? $this->string('measured_with')->trim()->toString()
+                        : $so2Method->words()) . ($byHydrometer ? $this->asShown($values) : ''),
             $this->filled('certificate') ? $this->string('certificate')->trim()->toString() : null,
             !$isTemperature || $this->boolean('still'),
             $acidityUnit,
@@ -115,7 +129,9 @@ final class OtherRequest extends FormRequest
         if ($this->filled('unit')) {
             throw Refused::because('Choose the unit of an acidity from its own list; leave this empty.', 'unit');
         }
-        $unit = AcidityUnit::named($this->string('acidity_unit')->toString()) ?? throw Refused::because('Choose the unit in which the acidity is typed.', 'acidity_unit');
+        $unit
+            = AcidityUnit::named($this->string('acidity_unit')->toString())
+            ?? throw Refused::because('Choose the unit in which the acidity is typed.', 'acidity_unit');
         try {
             $basis->acidity(1.0, $unit);
         } catch (AcidityBasisDiffers $failure) {
@@ -132,16 +148,31 @@ final class OtherRequest extends FormRequest
      */
     private function values(Basis $basis, AcidityUnit|string $unit): array
     {
-        $typed = array_values(array_filter(array_map(trim(...), explode(';', $this->string('values')->toString())), static fn(string $one): bool => $one !== ''));
+        $typed = array_values(
+            array_filter(
+                array_map(trim(...), explode(';', $this->string('values')->toString())),
+                static fn(string $one): bool => $one !== '',
+            ),
+        );
         if ($typed === [] || count($typed) > self::MOST_PORTIONS) {
-            throw Refused::because(sprintf('One to %d numbers are accepted, with a semicolon between them.', self::MOST_PORTIONS), 'values');
+            throw Refused::because(
+                sprintf('One to %d numbers are accepted, with a semicolon between them.', self::MOST_PORTIONS),
+                'values',
+            );
         }
 
         return array_map(static function (string $one) use ($basis, $unit): float {
             $plain = Quantity::plain($one);
             try {
                 return match (true) {
-                    !is_numeric($plain) => throw Refused::because(sprintf('"%s" is not a number. Type a number in %s, like 4.2.', $one, $unit instanceof AcidityUnit ? $unit->words() : $unit), 'values'),
+                    !is_numeric($plain) => throw Refused::because(
+                        sprintf(
+                            '"%s" is not a number. Type a number in %s, like 4.2.',
+                            $one,
+                            $unit instanceof AcidityUnit ? $unit->words() : $unit,
+                        ),
+                        'values',
+                    ),
                     $unit instanceof AcidityUnit => $basis->acidity((float) $plain, $unit),
                     default => $basis->value((float) $plain, $unit),
                 };
@@ -165,7 +196,10 @@ final class OtherRequest extends FormRequest
         $celsius = Quantity::Temperature->read($this->string('hydrometer_c')->toString());
         try {
             return match ($measurand) {
-                Measurand::RelativeDensity => array_map(static fn(float $shown): float => Hydrometer::relativeDensity($shown, $celsius), $values),
+                Measurand::RelativeDensity => array_map(
+                    static fn(float $shown): float => Hydrometer::relativeDensity($shown, $celsius),
+                    $values,
+                ),
                 Measurand::Brix => array_map(static fn(float $shown): float => Hydrometer::brix($shown, $celsius), $values),
                 default => throw Refused::because('Only a relative density or an extract is read with a hydrometer.', 'hydrometer_c'),
             };
@@ -177,7 +211,11 @@ final class OtherRequest extends FormRequest
     /** @param non-empty-list<float> $values */
     private function asShown(array $values): string
     {
-        return sprintf(', read %s at %s', implode('; ', array_map(Numbers::plain(...), $values)), Celsius::at(Quantity::Temperature->read($this->string('hydrometer_c')->toString())));
+        return sprintf(
+            ', read %s at %s',
+            implode('; ', array_map(Numbers::plain(...), $values)),
+            Celsius::at(Quantity::Temperature->read($this->string('hydrometer_c')->toString())),
+        );
     }
 
     /** The width of what is not known, not a value: units change its size only. */

@@ -38,7 +38,10 @@ final class PolicyRequest extends FormRequest
     public function rules(): array
     {
         return [
-            ...array_map(static fn(array $number): array => ['required', 'numeric', 'min:' . $number[1], 'max:' . $number[2]], self::NUMBERS),
+            ...array_map(
+                static fn(array $number): array => ['required', 'numeric', 'min:' . $number[1], 'max:' . $number[2]],
+                self::NUMBERS,
+            ),
             ...array_fill_keys(self::MAY_BE_EMPTY, ['nullable', 'numeric', 'gt:0']),
             'interval_kind' => ['required', Rule::enum(IntervalKind::class)],
             'interval_count' => ['required', 'integer', 'min:1', 'max:1000'],
@@ -54,7 +57,12 @@ final class PolicyRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['min' => 'The lowest accepted value is :min.', 'max' => 'The highest accepted value is :max.', 'numeric' => 'Type a number, like 95.', 'integer' => 'Type a whole number, like 12.'];
+        return [
+            'min' => 'The lowest accepted value is :min.',
+            'max' => 'The highest accepted value is :max.',
+            'numeric' => 'Type a number, like 95.',
+            'integer' => 'Type a whole number, like 12.',
+        ];
     }
 
     /** @return array<string, mixed> the columns of a policy */

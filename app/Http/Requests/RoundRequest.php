@@ -30,7 +30,14 @@ final class RoundRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['pair' => 'Choose a pair.', 'thermometer' => 'Choose a thermometer.', 'batches.required' => 'Choose at least one batch.', 'batches.max' => sprintf('A round has at most %d batches.', Way::MOST), 'batches.*' => 'Choose batches from the list.', 'way' => 'Choose one of the two.'];
+        return [
+            'pair' => 'Choose a pair.',
+            'thermometer' => 'Choose a thermometer.',
+            'batches.required' => 'Choose at least one batch.',
+            'batches.max' => sprintf('A round has at most %d batches.', Way::MOST),
+            'batches.*' => 'Choose batches from the list.',
+            'way' => 'Choose one of the two.',
+        ];
     }
 
     public function pair(): Pair
@@ -46,6 +53,9 @@ final class RoundRequest extends FormRequest
     /** @return list<Candidate> */
     public function candidates(): array
     {
-        return Way::chosen(array_values(array_map(static fn(mixed $id): int => is_numeric($id) ? (int) $id : 0, (array) $this->input('batches'))), CarbonImmutable::now());
+        return Way::chosen(
+            array_values(array_map(static fn(mixed $id): int => is_numeric($id) ? (int) $id : 0, (array) $this->input('batches'))),
+            CarbonImmutable::now(),
+        );
     }
 }

@@ -52,7 +52,9 @@ final class RunRequest extends FormRequest
         }
         $arranged = $order->arrange($lots, static fn(Lot $lot): float => (float) $lot->nominal_ph);
 
-        return $arranged === [] ? throw Refused::because('Choose at least one buffer. Two about 3 pH apart give a slope.', 'lots') : $arranged;
+        return $arranged === []
+            ? throw Refused::because('Choose at least one buffer. Two about 3 pH apart give a slope.', 'lots')
+            : $arranged;
     }
 
     /** @throws Refused */

@@ -34,7 +34,13 @@ final class SampleRequest extends FormRequest
         if ($usual === null) {
             throw new HttpResponseException(redirect()->route('drafts.create', $batch));
         }
-        $this->merge(['pair' => $usual->pair->id, 'thermometer' => $usual->thermometer->id, 'stage' => $usual->stage->value, 'place' => $usual->place, 'source' => $usual->source->value]);
+        $this->merge([
+            'pair' => $usual->pair->id,
+            'thermometer' => $usual->thermometer->id,
+            'stage' => $usual->stage->value,
+            'place' => $usual->place,
+            'source' => $usual->source->value,
+        ]);
     }
 
     /** @return array<string, list<mixed>> */

@@ -47,7 +47,16 @@ final class StartRequest extends FormRequest
         $product = Found::product($this->integer('product'));
         $standing = $product->standing();
         if ($this->filled('standing') && $standing->id !== $this->integer('standing')) {
-            throw Refused::because(sprintf('Version %d of %s has replaced version %d since this page was opened. Look at its limits, then start the batch with the one you want.', $standing->version, $standing->name, $product->version), 'product');
+            throw Refused::because(
+                sprintf(
+                    'Version %d of %s has replaced version %d since this page was opened. Look at its limits, then start the batch with '
+                        . 'the one you want.',
+                    $standing->version,
+                    $standing->name,
+                    $product->version,
+                ),
+                'product',
+            );
         }
 
         return $product;
@@ -67,7 +76,9 @@ final class StartRequest extends FormRequest
     /** Left out, it begins now. @throws Refused if it is no time */
     public function startedAt(): CarbonImmutable
     {
-        return $this->filled('started_at') ? SiteClock::typed($this->string('started_at')->toString(), 'started_at') : CarbonImmutable::now();
+        return $this->filled('started_at')
+            ? SiteClock::typed($this->string('started_at')->toString(), 'started_at')
+            : CarbonImmutable::now();
     }
 
     /**

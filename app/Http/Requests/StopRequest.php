@@ -30,14 +30,25 @@ final class StopRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['portions.0.required' => $this->quantity()->accepted(), 'portions.required' => $this->quantity()->accepted(), 'celsius.required' => Quantity::Temperature->accepted()];
+        return [
+            'portions.0.required' => $this->quantity()->accepted(),
+            'portions.required' => $this->quantity()->accepted(),
+            'celsius.required' => Quantity::Temperature->accepted(),
+        ];
     }
 
     /** @return non-empty-list<Signal> what the meter showed of each portion */
     public function signals(): array
     {
         $quantity = $this->quantity();
-        $signals = array_values(array_map(static fn(mixed $typed): Signal => $quantity === Quantity::Ph ? Signal::shownPh($quantity->read((string) $typed)) : Signal::mv($quantity->read((string) $typed)), array_filter((array) $this->input('portions'), static fn(mixed $typed): bool => is_string($typed) && $typed !== '')));
+        $signals = array_values(
+            array_map(
+                static fn(mixed $typed): Signal => $quantity === Quantity::Ph
+                    ? Signal::shownPh($quantity->read((string) $typed))
+                    : Signal::mv($quantity->read((string) $typed)),
+                array_filter((array) $this->input('portions'), static fn(mixed $typed): bool => is_string($typed) && $typed !== ''),
+            ),
+        );
         assert($signals !== []);
 
         return $signals;

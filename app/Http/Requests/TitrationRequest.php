@@ -27,7 +27,15 @@ use Rheacid\Shelf\Instruments;
 /** A titration as it was typed: each portion by its curve, or by the volume at which the colour turned. */
 final class TitrationRequest extends FormRequest
 {
-    public const ENDPOINTS = ['8.2' => 'pH 8.2', '8.1' => 'pH 8.1', '7.0' => 'pH 7.0', '8.3' => 'pH 8.3', '8.5' => 'pH 8.5', 'derivative' => 'steepest point of the curve', 'by-eye' => 'phenolphthalein, by eye'];
+    public const ENDPOINTS = [
+        '8.2' => 'pH 8.2',
+        '8.1' => 'pH 8.1',
+        '7.0' => 'pH 7.0',
+        '8.3' => 'pH 8.3',
+        '8.5' => 'pH 8.5',
+        'derivative' => 'steepest point of the curve',
+        'by-eye' => 'phenolphthalein, by eye',
+    ];
     public const PORTIONS = 3;
     private const BY_EYE = 'by-eye';
     private const BY_EYE_PH = 8.3;
@@ -44,12 +52,17 @@ final class TitrationRequest extends FormRequest
         foreach (range(0, self::PORTIONS - 1) as $i) {
             $file = $this->file("portions.$i.file");
             if ($file instanceof UploadedFile && $file->getSize() <= 1024 * self::MOST_KB) {
-                $portions[$i] = [...(is_array($portions[$i] ?? null) ? $portions[$i] : []), 'curve' => self::fromFile($file, $i)];
+                $portions[$i] = [...is_array($portions[$i] ?? null) ? $portions[$i] : [], 'curve' => self::fromFile($file, $i)];
             }
         }
         $this->merge(['portions' => $portions]);
         // What is sent back with an error is what the framework's own request holds.
-        request()->merge(['portions' => array_map(static fn(mixed $one): mixed => is_array($one) ? array_diff_key($one, ['file' => null]) : $one, $portions)]);
+        request()->merge([
+            'portions' => array_map(
+                static fn(mixed $one): mixed => is_array($one) ? array_diff_key($one, ['file' => null]) : $one,
+                $portions,
+            ),
+        ]);
     }
 
     /** @return array<string, mixed> */
@@ -64,7 +77,11 @@ final class TitrationRequest extends FormRequest
             'unit' => ['required', Rule::in([...AcidityUnit::perLitre(), ...AcidityUnit::perKg()])],
             'titrant' => ['required', 'integer', 'exists:titrant_standardisations,id'],
             'pair' => [$this->input('endpoint') === self::BY_EYE ? 'nullable' : 'required', 'integer', 'exists:pairs,id'],
-            'celsius' => [$this->input('endpoint') === self::BY_EYE ? 'nullable' : 'required', 'string', new Measured(Quantity::Temperature)],
+            'celsius' => [
+                $this->input('endpoint') === self::BY_EYE ? 'nullable' : 'required',
+                'string',
+                new Measured(Quantity::Temperature),
+            ],
             'compensation' => ['nullable', 'string', new Measured(Quantity::Temperature)],
             ...SampleFields::rules($batch),
             'portions' => ['required', 'array', 'max:' . self::PORTIONS],
@@ -77,7 +94,13 @@ final class TitrationRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return [...SampleFields::MESSAGES, 'titrant' => 'Choose a standardised titrant. Standardise a bottle on its own page.', 'pair' => 'Choose the pair that read the pH.', 'unit' => 'Choose the unit of the result.', 'celsius.required' => Quantity::Temperature->accepted()];
+        return [
+            ...SampleFields::MESSAGES,
+            'titrant' => 'Choose a standardised titrant. Standardise a bottle on its own page.',
+            'pair' => 'Choose the pair that read the pH.',
+            'unit' => 'Choose the unit of the result.',
+            'celsius.required' => Quantity::Temperature->accepted(),
+        ];
     }
 
     /** @throws Refused at its field */
@@ -91,7 +114,10 @@ final class TitrationRequest extends FormRequest
             throw Refused::because('Volatile acidity is titrated to 8.2, per litre, on the distillate.', 'endpoint');
         }
 
-        $temperatures = $endpoint === self::BY_EYE ? [null, null] : self::temperatures($this->string('celsius')->toString(), $this->string('compensation')->toString());
+        $temperatures
+            = $endpoint === self::BY_EYE
+                ? [null, null]
+                : self::temperatures($this->string('celsius')->toString(), $this->string('compensation')->toString());
 
         return new TitrationTold(
             $measurand->on($code),
@@ -127,7 +153,16 @@ final class TitrationRequest extends FormRequest
     {
         $unit = AcidityUnit::named($this->string('unit')->toString());
 
-        return $unit !== null && $unit->isPerKg === $isByMass ? $unit : throw Refused::because(sprintf('The sample is in %s: choose a unit per %s.', $isByMass ? 'g' : 'mL', $isByMass ? 'kilogram or 100 g' : 'litre or 100 mL'), 'unit');
+        return $unit !== null && $unit->isPerKg === $isByMass
+            ? $unit
+            : throw Refused::because(
+                sprintf(
+                    'The sample is in %s: choose a unit per %s.',
+                    $isByMass ? 'g' : 'mL',
+                    $isByMass ? 'kilogram or 100 g' : 'litre or 100 mL',
+                ),
+                'unit',
+            );
     }
 
     /**
@@ -169,7 +204,10 @@ final class TitrationRequest extends FormRequest
         } catch (Failure $failure) {
             throw Refused::because($failure->getMessage(), "portions.$portion.file");
         }
-        $lines = array_map(static fn(array $row): string => implode('; ', array_slice($row, 0, 2)), array_filter($table->rows, static fn(array $row): bool => count($row) >= 2));
+        $lines = array_map(
+            static fn(array $row): string => implode('; ', array_slice($row, 0, 2)),
+            array_filter($table->rows, static fn(array $row): bool => count($row) >= 2),
+        );
 
         return $lines === [] ? throw Refused::because('Use two columns: mL and pH.', "portions.$portion.file") : implode("\n", $lines);
     }
@@ -184,7 +222,9 @@ final class TitrationRequest extends FormRequest
         if ($endpoint === self::BY_EYE) {
             $ml = Quantity::plain($text);
 
-            return is_numeric($ml) && (float) $ml > 0 ? ['endpoint' => new Endpoint((float) $ml, self::BY_EYE_PH, false), 'curve' => []] : throw Refused::because('By eye: type the volume in mL at which the colour stayed.');
+            return is_numeric($ml) && (float) $ml > 0
+                ? ['endpoint' => new Endpoint((float) $ml, self::BY_EYE_PH, false), 'curve' => []]
+                : throw Refused::because('By eye: type the volume in mL at which the colour stayed.');
         }
         $points = self::points($text);
         $curve = TitrationCurve::through($points, $sampleC, $compensationC);
@@ -212,13 +252,24 @@ final class TitrationRequest extends FormRequest
             }
             $cells = preg_split('/\s*;\s*|\s+/', trim($line));
             $numbers = array_map(Quantity::plain(...), $cells === false ? [] : $cells);
-            if (count($numbers) !== 2 || !is_numeric($numbers[0]) || !is_numeric($numbers[1]) || (float) $numbers[0] < 0 || (float) $numbers[1] < -2 || (float) $numbers[1] > 16) {
-                throw Refused::because(sprintf('Line %d: type mL and pH, like %s; %s.', $i + 1, Numbers::fixed(6.2, 1), Numbers::fixed(7.95, 2)));
+            if (
+                count($numbers) !== 2
+                || !is_numeric($numbers[0])
+                || !is_numeric($numbers[1])
+                || (float) $numbers[0] < 0
+                || (float) $numbers[1] < -2
+                || (float) $numbers[1] > 16
+            ) {
+                throw Refused::because(
+                    sprintf('Line %d: type mL and pH, like %s; %s.', $i + 1, Numbers::fixed(6.2, 1), Numbers::fixed(7.95, 2)),
+                );
             }
             $points[] = [(float) $numbers[0], (float) $numbers[1]];
         }
         if ($points === []) {
-            throw Refused::because(sprintf('Type one point per line, mL and pH, like %s; %s.', Numbers::fixed(6.2, 1), Numbers::fixed(7.95, 2)));
+            throw Refused::because(
+                sprintf('Type one point per line, mL and pH, like %s; %s.', Numbers::fixed(6.2, 1), Numbers::fixed(7.95, 2)),
+            );
         }
 
         return $points;
@@ -231,7 +282,9 @@ final class TitrationRequest extends FormRequest
         }
         $plain = Quantity::plain($this->string($field)->toString());
 
-        return is_numeric($plain) && (float) $plain >= $low && (float) $plain <= $high ? (float) $plain : throw Refused::because("Type a number from $low to $high mL.", $field);
+        return is_numeric($plain) && (float) $plain >= $low && (float) $plain <= $high
+            ? (float) $plain
+            : throw Refused::because("Type a number from $low to $high mL.", $field);
     }
 
     private function batch(): Batch

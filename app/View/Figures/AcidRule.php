@@ -96,7 +96,16 @@ final readonly class AcidRule
             }
             $key = ($isHigh ? 'high' : 'low') . $edge . ($wall->limit->kind->binds() ? '' : 'soft');
             $x = $this->scale->at($edge);
-            $edges[$key] ??= ['x' => $x, 'from' => $isHigh ? $x : 20.0, 'to' => $isHigh ? $this->width - 20.0 : $x, 'due' => false, 'binds' => $wall->limit->kind->binds(), 'label' => $wall->label(), 'row' => 0, 'anchor' => 'start'];
+            $edges[$key] ??= [
+                'x' => $x,
+                'from' => $isHigh ? $x : 20.0,
+                'to' => $isHigh ? $this->width - 20.0 : $x,
+                'due' => false,
+                'binds' => $wall->limit->kind->binds(),
+                'label' => $wall->label(),
+                'row' => 0,
+                'anchor' => 'start',
+            ];
             $edges[$key]['due'] = $edges[$key]['due'] || $wall->isDue;
         }
         $edges = array_values($edges);
@@ -188,8 +197,14 @@ final readonly class AcidRule
         $decimals = $step < 1 ? 1 : 0;
 
         return [
-            ...array_map(fn(float $ph): array => ['x' => $this->scale->at($ph), 'length' => 4, 'label' => null], $this->scale->high - $this->scale->low > 3 ? [] : $this->scale->ticks(0.1)),
-            ...array_map(fn(float $ph): array => ['x' => $this->scale->at($ph), 'length' => 10, 'label' => Numbers::fixed($ph, $decimals)], $this->scale->ticks(max(0.1, $step))),
+            ...array_map(
+                fn(float $ph): array => ['x' => $this->scale->at($ph), 'length' => 4, 'label' => null],
+                $this->scale->high - $this->scale->low > 3 ? [] : $this->scale->ticks(0.1),
+            ),
+            ...array_map(
+                fn(float $ph): array => ['x' => $this->scale->at($ph), 'length' => 10, 'label' => Numbers::fixed($ph, $decimals)],
+                $this->scale->ticks(max(0.1, $step)),
+            ),
         ];
     }
 
@@ -204,7 +219,10 @@ final readonly class AcidRule
     {
         $parts = [];
         if ($this->value !== null) {
-            $parts[] = 'pH ' . Numbers::fixed($this->value, 2) . ($this->expandedU === null ? '' : ' plus or minus ' . Numbers::fixed($this->expandedU, 2));
+            $parts[]
+                = 'pH '
+                . Numbers::fixed($this->value, 2)
+                . ($this->expandedU === null ? '' : ' plus or minus ' . Numbers::fixed($this->expandedU, 2));
         }
         if ($this->buffers !== []) {
             $parts[] = sprintf('calibrated from %s to %s', Numbers::fixed(min($this->buffers), 2), Numbers::fixed(max($this->buffers), 2));

@@ -31,7 +31,13 @@ final readonly class BudgetBar
         $parts = [];
         foreach ($shown as $line) {
             $width = round($line['share'] * self::WIDTH, 1);
-            $parts[] = ['x' => $x, 'width' => max(0.0, $width - 1), 'label' => StateWords::budgetLine($line['name']), 'percent' => Numbers::fixed($line['share'] * 100, 0) . ' %', 'ph' => '± ' . Numbers::fixed(2 * $line['u'], 3)];
+            $parts[] = [
+                'x' => $x,
+                'width' => max(0.0, $width - 1),
+                'label' => StateWords::budgetLine($line['name']),
+                'percent' => Numbers::fixed($line['share'] * 100, 0) . ' %',
+                'ph' => '± ' . Numbers::fixed(2 * $line['u'], 3),
+            ];
             $x += $width;
         }
         $this->parts = $parts;

@@ -22,7 +22,10 @@ final readonly class CheckChart
     public function __construct(private array $errors, float $limit, public string $of = 'check buffers', private string $one = 'check')
     {
         $this->chart = ControlChart::of($errors, $limit);
-        $reach = max([3.4 * $this->chart->deviation, ...array_map(fn(float $error): float => abs($error - $this->chart->centre) * 1.15, $errors)]);
+        $reach = max([
+            3.4 * $this->chart->deviation,
+            ...array_map(fn(float $error): float => abs($error - $this->chart->centre) * 1.15, $errors),
+        ]);
         $this->error = new Scale($this->chart->centre - $reach, $this->chart->centre + $reach, self::HEIGHT - 12, 12);
         $this->order = new Scale(0, max(9, count($errors) - 1), 76, self::WIDTH - 24);
     }
@@ -44,7 +47,11 @@ final readonly class CheckChart
     {
         $points = [];
         foreach ($this->errors as $i => $error) {
-            $points[] = ['x' => $this->order->at($i), 'y' => $this->error->at($error), 'signal' => ($this->chart->signals[$i] ?? null)?->value];
+            $points[] = [
+                'x' => $this->order->at($i),
+                'y' => $this->error->at($error),
+                'signal' => ($this->chart->signals[$i] ?? null)?->value,
+            ];
         }
 
         return $points;

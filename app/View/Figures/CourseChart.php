@@ -40,7 +40,12 @@ final readonly class CourseChart
     {
         $path = '';
         foreach ($points as $i => [$hours, $celsius]) {
-            $isParted = $i === 0 || array_filter($this->gaps, static fn(array $gap): bool => $gap[0] >= $points[$i - 1][0] - self::HAIR_H && $gap[1] <= $hours + self::HAIR_H) !== [];
+            $isParted
+                = $i === 0
+                || array_filter(
+                    $this->gaps,
+                    static fn(array $gap): bool => $gap[0] >= $points[$i - 1][0] - self::HAIR_H && $gap[1] <= $hours + self::HAIR_H,
+                ) !== [];
             $path .= ($isParted ? ' M' : ' L') . $this->hours->at($hours) . ' ' . $this->celsius->at($celsius);
         }
 

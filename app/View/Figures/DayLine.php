@@ -32,7 +32,10 @@ final readonly class DayLine
     public CarbonImmutable $now;
 
     /**
-     * @param list<array{thing: string, code: string, boxes: list<array{from: CarbonImmutable, to: CarbonImmutable, kind: string, label: string}>, deadline: array{at: CarbonImmutable, label: string, forecast: string, sign: string}|null}> $lanes
+     * @param list<array{
+     *     thing: string, code: string, boxes: list<array{from: CarbonImmutable, to: CarbonImmutable, kind: string, label: string}>,
+     *     deadline: array{at: CarbonImmutable, label: string, forecast: string, sign: string}|null,
+     * }> $lanes
      * @param list<array{from: int, to: int, at: CarbonImmutable}> $blocks a lane waits for another one until then
      */
     private function __construct(public array $lanes, public array $blocks)
@@ -50,13 +53,19 @@ final readonly class DayLine
         foreach ($plan->pairs() as $pair) {
             [$boxes, $free] = self::instrument($pair);
             if ($boxes !== []) {
-                $soonest = $free !== null && ($soonest === null || $free < $soonest['at']) ? ['lane' => count($lanes), 'at' => $free] : $soonest;
+                $soonest
+                    = $free !== null && ($soonest === null || $free < $soonest['at']) ? ['lane' => count($lanes), 'at' => $free] : $soonest;
                 $lanes[] = ['thing' => 'Electrode', 'code' => $pair->code, 'boxes' => $boxes, 'deadline' => null];
             }
         }
         $checks = CarbonImmutable::now()->addMinutes(self::CALIBRATE_MIN + 10);
         foreach ($plan->thermometersDue() as $thermometer) {
-            $lanes[] = ['thing' => 'Thermometer', 'code' => $thermometer->code, 'boxes' => [['from' => $checks, 'to' => $checks->addMinutes(self::CALIBRATE_MIN), 'kind' => 'plan', 'label' => 'check']], 'deadline' => null];
+            $lanes[] = [
+                'thing' => 'Thermometer',
+                'code' => $thermometer->code,
+                'boxes' => [['from' => $checks, 'to' => $checks->addMinutes(self::CALIBRATE_MIN), 'kind' => 'plan', 'label' => 'check']],
+                'deadline' => null,
+            ];
         }
         $blocks = [];
         $start = $ready !== null ? CarbonImmutable::now() : $soonest['at'] ?? null;
@@ -107,45 +116,86 @@ final readonly class DayLine
     }
 
     /**
-     * @return array{list<array{from: CarbonImmutable, to: CarbonImmutable, kind: string, label: string}>, CarbonImmutable|null} what is drawn, and when it can measure
+     * @return array{list<array{from: CarbonImmutable, to: CarbonImmutable, kind: string, label: string}>, CarbonImmutable|null}
+     *     what is drawn, and when it can measure
      */
     private static function instrument(PairLine $pair): array
     {
         $now = CarbonImmutable::now();
         $status = $pair->status();
         $until = $status->until === null ? null : CarbonImmutable::instance($status->until);
-        $calibrate = static fn(CarbonImmutable $at, string $label): array => ['from' => $at, 'to' => $at->addMinutes(self::CALIBRATE_MIN), 'kind' => 'plan', 'label' => $label];
+        $calibrate = static fn(CarbonImmutable $at, string $label): array => [
+            'from' => $at,
+            'to' => $at->addMinutes(self::CALIBRATE_MIN),
+            'kind' => 'plan',
+            'label' => $label,
+        ];
         if ($status->state === PairState::Soaking && $until !== null) {
-            return [[['from' => $pair->soakingSince ?? $now, 'to' => $until, 'kind' => 'soak', 'label' => ''], $calibrate($until, 'out of the soak ' . SiteClock::short($until) . ', then calibrate')], $until->addMinutes(self::CALIBRATE_MIN)];
+            return [
+                [
+                    ['from' => $pair->soakingSince ?? $now, 'to' => $until, 'kind' => 'soak', 'label' => ''],
+                    $calibrate($until, 'out of the soak ' . SiteClock::short($until) . ', then calibrate'),
+                ],
+                $until->addMinutes(self::CALIBRATE_MIN),
+            ];
         }
         if ($status->state->isInForce() && $until !== null && $pair->calibratedAt !== null) {
-            return [[['from' => $pair->calibratedAt, 'to' => $until, 'kind' => $status->state === PairState::Ready ? 'ready' : 'care', 'label' => ($status->state === PairState::Ready ? 'ready until ' : 'with care until ') . SiteClock::short($until)]], $now];
+            return [
+                [
+                    [
+                        'from' => $pair->calibratedAt,
+                        'to' => $until,
+                        'kind' => $status->state === PairState::Ready ? 'ready' : 'care',
+                        'label' => ($status->state === PairState::Ready ? 'ready until ' : 'with care until ') . SiteClock::short($until),
+                    ],
+                ],
+                $now,
+            ];
         }
         if (in_array($status->state, [PairState::OutOfUse, PairState::Retired], true)) {
             return [[], null];
         }
 
-        return [[$calibrate($now, $pair->nextStep === null ? 'calibrate' : 'clean first, then calibrate')], $now->addMinutes(self::CALIBRATE_MIN)];
+        return [
+            [$calibrate($now, $pair->nextStep === null ? 'calibrate' : 'clean first, then calibrate')],
+            $now->addMinutes(self::CALIBRATE_MIN),
+        ];
     }
 
-    /** @return array{thing: string, code: string, boxes: list<array{from: CarbonImmutable, to: CarbonImmutable, kind: string, label: string}>, deadline: array{at: CarbonImmutable, label: string, forecast: string, sign: string}|null}|null null where nothing of it falls in the day */
+    /**
+     * @return array{
+     *     thing: string, code: string, boxes: list<array{from: CarbonImmutable, to: CarbonImmutable, kind: string, label: string}>,
+     *     deadline: array{at: CarbonImmutable, label: string, forecast: string, sign: string}|null,
+     * }|null
+     *     null where nothing of it falls in the day
+     */
     private static function batch(BatchLine $batch, ?CarbonImmutable $start): ?array
     {
         $boxes = match (true) {
-            $batch->readAt !== null && BatchTasks::wasReadToday($batch) => [['from' => $batch->readAt, 'to' => $batch->readAt->addMinutes(self::MEASURE_MIN), 'kind' => 'done', 'label' => 'measured']],
+            $batch->readAt !== null && BatchTasks::wasReadToday($batch) => [
+                ['from' => $batch->readAt, 'to' => $batch->readAt->addMinutes(self::MEASURE_MIN), 'kind' => 'done', 'label' => 'measured'],
+            ],
             $start === null => [],
             default => [['from' => $start, 'to' => $start->addMinutes(self::MEASURE_MIN), 'kind' => 'plan', 'label' => 'measure']],
         };
         $next = $batch->next();
         $forecast = $next?->forecast;
-        $deadline = $next === null ? null : [
-            'at' => $next->at,
-            'label' => BatchTasks::due($next),
-            // Without a forecast the time alone stands here: the drawing has no place to say why.
-            'forecast' => $forecast === null || $next->at->isPast() || ($forecast->etaH === null && $forecast->levelsOffPh === null) ? '' : ', ' . ForecastWords::short($forecast),
-            'sign' => BatchTasks::sign($next),
-        ];
+        $deadline
+            = $next === null
+                ? null
+                : [
+                    'at' => $next->at,
+                    'label' => BatchTasks::due($next),
+                    // Without a forecast the time alone stands here: the drawing has no place to say why.
+                    'forecast'
+                        => $forecast === null || $next->at->isPast() || ($forecast->etaH === null && $forecast->levelsOffPh === null)
+                            ? ''
+                            : ', ' . ForecastWords::short($forecast),
+                    'sign' => BatchTasks::sign($next),
+                ];
 
-        return $boxes === [] && $deadline === null ? null : ['thing' => '', 'code' => $batch->code, 'boxes' => $boxes, 'deadline' => $deadline];
+        return $boxes === [] && $deadline === null
+            ? null
+            : ['thing' => '', 'code' => $batch->code, 'boxes' => $boxes, 'deadline' => $deadline];
     }
 }

@@ -32,13 +32,21 @@ final readonly class ErrorRule
     /** @return array{low: float, high: float, label: string} */
     public function walls(): array
     {
-        return ['low' => $this->x(-$this->toleranceC), 'high' => $this->x($this->toleranceC), 'label' => Celsius::bareBy($this->toleranceC)];
+        return [
+            'low' => $this->x(-$this->toleranceC),
+            'high' => $this->x($this->toleranceC),
+            'label' => Celsius::bareBy($this->toleranceC),
+        ];
     }
 
     /** @return array{x: float, from: float, to: float} */
     public function plumb(): array
     {
-        return ['x' => $this->x($this->errorC), 'from' => $this->x($this->errorC - $this->expandedU), 'to' => $this->x($this->errorC + $this->expandedU)];
+        return [
+            'x' => $this->x($this->errorC),
+            'from' => $this->x($this->errorC - $this->expandedU),
+            'to' => $this->x($this->errorC + $this->expandedU),
+        ];
     }
 
     /** @return list<float> */
@@ -49,6 +57,11 @@ final readonly class ErrorRule
 
     public function words(): string
     {
-        return sprintf('Error %s with uncertainty %s, tolerance %s', Celsius::by($this->errorC, 2), Celsius::by($this->expandedU, 2), Celsius::by($this->toleranceC));
+        return sprintf(
+            'Error %s with uncertainty %s, tolerance %s',
+            Celsius::by($this->errorC, 2),
+            Celsius::by($this->expandedU, 2),
+            Celsius::by($this->toleranceC),
+        );
     }
 }

@@ -30,14 +30,23 @@ final readonly class HistoryChart
      * @param array{}|array{array{CarbonImmutable, float}, array{CarbonImmutable, float}} $trend the ends of a straight line
      * @param array{CarbonImmutable|null, CarbonImmutable|null}|null $reach earliest and latest of a forecast
      */
-    public function __construct(public string $title, public array $series, public ?float $low, public ?float $high, private array $trend = [], private ?array $reach = null, private float $least = 1.0)
-    {
+    public function __construct(
+        public string $title,
+        public array $series,
+        public ?float $low,
+        public ?float $high,
+        private array $trend = [],
+        private ?array $reach = null,
+        private float $least = 1.0,
+    ) {
         $points = array_merge($trend, ...array_values($series));
         $times = array_column($points, 0);
         $ends = array_values(array_filter($reach ?? []));
         $this->from = CarbonImmutable::instance(min([...$times, CarbonImmutable::now()->subDay()]));
         // A forecast far off would press the past into a corner.
-        $this->to = CarbonImmutable::instance(min(max([...$times, ...$ends, CarbonImmutable::now()]), CarbonImmutable::now()->addMonths(8)));
+        $this->to = CarbonImmutable::instance(
+            min(max([...$times, ...$ends, CarbonImmutable::now()]), CarbonImmutable::now()->addMonths(8)),
+        );
         $this->time = new Scale(0, max(1.0, $this->from->diffInHours($this->to)), self::LEFT, self::WIDTH - self::RIGHT);
         $values = [...array_column($points, 1), ...array_filter([$low, $high], is_float(...))];
         $values = $values === [] ? [0.0] : $values;
@@ -64,7 +73,9 @@ final readonly class HistoryChart
     /** @param list<array{CarbonImmutable, float}> $points */
     public function path(array $points): string
     {
-        return $points === [] ? '' : 'M' . implode(' L', array_map(fn(array $point): string => $this->x($point[0]) . ' ' . $this->value->at($point[1]), $points));
+        return $points === []
+            ? ''
+            : 'M' . implode(' L', array_map(fn(array $point): string => $this->x($point[0]) . ' ' . $this->value->at($point[1]), $points));
     }
 
     /** As far as the drawing reaches; a line that goes on beyond it keeps its slope. */
@@ -75,7 +86,10 @@ final readonly class HistoryChart
         }
         [[$from, $start], [$until, $end]] = $this->trend;
 
-        return $this->path([[$from, $start], [$this->to, $start + ($end - $start) * $from->diffInHours($this->to) / $from->diffInHours($until)]]);
+        return $this->path([
+            [$from, $start],
+            [$this->to, $start + (($end - $start) * $from->diffInHours($this->to)) / $from->diffInHours($until)],
+        ]);
     }
 
     /** @return array{x: float, width: float}|null the span in which a limit is met */

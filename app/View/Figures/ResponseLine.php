@@ -20,8 +20,12 @@ final readonly class ResponseLine
     public Scale $mv;
 
     /** @param list<CalibrationPoint> $checks */
-    public function __construct(private CalibrationFit $fit, private Criteria $criteria, private array $checks, public int $width = Width::WIDE)
-    {
+    public function __construct(
+        private CalibrationFit $fit,
+        private Criteria $criteria,
+        private array $checks,
+        public int $width = Width::WIDE,
+    ) {
         [$low, $high] = $fit->bracket();
         $this->ph = new Scale(floor($low - 0.6), ceil($high + 0.6), 58, $width - 16);
         $values = array_map(static fn(CalibrationPoint $point): float => $point->mv, [...$fit->points, ...$checks]);
@@ -37,7 +41,11 @@ final readonly class ResponseLine
     /** @return list<array{x: float, y: float, fitted: bool}> */
     public function points(): array
     {
-        $place = fn(CalibrationPoint $point, bool $fitted): array => ['x' => $this->ph->at($point->bufferPh), 'y' => $this->mv->at($point->mv), 'fitted' => $fitted];
+        $place = fn(CalibrationPoint $point, bool $fitted): array => [
+            'x' => $this->ph->at($point->bufferPh),
+            'y' => $this->mv->at($point->mv),
+            'fitted' => $fitted,
+        ];
 
         return [
             ...array_map(static fn(CalibrationPoint $point): array => $place($point, true), $this->fit->points),
@@ -45,31 +53,44 @@ final readonly class ResponseLine
         ];
     }
 
-    /** @return list<array{x1: float, y1: float, x2: float, y2: float, label: string|null}> each segment over its own range, its slope beside it */
+    /**
+     * @return list<array{x1: float, y1: float, x2: float, y2: float, label: string|null}> each segment over its own range, its slope beside
+     *     it
+     */
     public function lines(): array
     {
         $celsius = $this->fit->referenceCelsius();
 
-        return array_map(fn(Segment $segment): array => [
-            'x1' => $this->ph->at($segment->fromPh),
-            'y1' => $this->mv->at($segment->mv($segment->fromPh, $celsius)),
-            'x2' => $this->ph->at($segment->toPh),
-            'y2' => $this->mv->at($segment->mv($segment->toPh, $celsius)),
-            'label' => $this->fit->hasMeasuredSlope() ? Numbers::fixed($segment->percent(), 1) . ' %' : null,
-        ], $this->fit->segments);
+        return array_map(
+            fn(Segment $segment): array => [
+                'x1' => $this->ph->at($segment->fromPh),
+                'y1' => $this->mv->at($segment->mv($segment->fromPh, $celsius)),
+                'x2' => $this->ph->at($segment->toPh),
+                'y2' => $this->mv->at($segment->mv($segment->toPh, $celsius)),
+                'label' => $this->fit->hasMeasuredSlope() ? Numbers::fixed($segment->percent(), 1) . ' %' : null,
+            ],
+            $this->fit->segments,
+        );
     }
 
     /** @return array{x1: float, y1: float, x2: float, y2: float} */
     public function idealLine(): array
     {
-        return ['x1' => $this->ph->at($this->ph->low), 'y1' => $this->mv->at($this->ideal($this->ph->low)), 'x2' => $this->ph->at($this->ph->high), 'y2' => $this->mv->at($this->ideal($this->ph->high))];
+        return [
+            'x1' => $this->ph->at($this->ph->low),
+            'y1' => $this->mv->at($this->ideal($this->ph->low)),
+            'x2' => $this->ph->at($this->ph->high),
+            'y2' => $this->mv->at($this->ideal($this->ph->high)),
+        ];
     }
 
     /** The slopes that the policy allows, turned about the electrode's own value at pH 7. */
     public function wedge(): string
     {
         $offset = $this->fit->neutral()->offsetMv;
-        $at = fn(float $ph, float $percent): string => $this->ph->at($ph) . ' ' . $this->mv->within($offset + $this->ideal($ph) * $percent / 100);
+        $at = fn(float $ph, float $percent): string => $this->ph->at($ph)
+            . ' '
+            . $this->mv->within($offset + ($this->ideal($ph) * $percent) / 100);
         [$low, $high] = [$this->criteria->lowestSlopePercent, $this->criteria->highestSlopePercent];
         $middle = $this->ph->within(7) . ' ' . $this->mv->within($offset);
         $parts = [];

@@ -29,7 +29,12 @@ final readonly class RowCourse
      */
     private function __construct(private array $course, private ?float $u, private ?array $wall, private float $now)
     {
-        $this->hours = new Scale(0, max(self::LEAST_H, $now, $wall['from'] ?? 0.0, ...array_column($course, 0)) * self::BEYOND, self::EDGE, self::WIDTH - self::EDGE);
+        $this->hours = new Scale(
+            0,
+            max(self::LEAST_H, $now, $wall['from'] ?? 0.0, ...array_column($course, 0)) * self::BEYOND,
+            self::EDGE,
+            self::WIDTH - self::EDGE,
+        );
         $values = array_column($course, 1);
         if ($values !== [] && $u !== null) {
             array_push($values, $values[count($values) - 1] - $u, $values[count($values) - 1] + $u);
@@ -37,7 +42,7 @@ final readonly class RowCourse
         array_push($values, ...array_filter([$wall['low'] ?? null, $wall['high'] ?? null], is_float(...)));
         $values = $values === [] ? [7.0] : $values;
         $middle = (min($values) + max($values)) / 2;
-        $half = max(max($values) - min($values), self::LEAST_PH) / 2 * 1.3;
+        $half = (max(max($values) - min($values), self::LEAST_PH) / 2) * 1.3;
         $this->ph = new Scale($middle - $half, $middle + $half, self::HEIGHT - 4, 4);
     }
 
@@ -53,7 +58,13 @@ final readonly class RowCourse
 
     public function line(): string
     {
-        return $this->course === [] ? '' : 'M' . implode(' L', array_map(fn(array $point): string => $this->hours->at($point[0]) . ' ' . $this->ph->at($point[1]), $this->course));
+        return $this->course === []
+            ? ''
+            : 'M'
+                    . implode(
+                        ' L',
+                        array_map(fn(array $point): string => $this->hours->at($point[0]) . ' ' . $this->ph->at($point[1]), $this->course),
+                    );
     }
 
     /** @return array{x: float, y: float, top: float, foot: float}|null the newest value, with its whisker */
@@ -61,10 +72,20 @@ final readonly class RowCourse
     {
         $last = $this->course === [] ? null : $this->course[count($this->course) - 1];
 
-        return $last === null ? null : ['x' => $this->hours->at($last[0]), 'y' => $this->ph->at($last[1]), 'top' => $this->ph->within($last[1] + ($this->u ?? 0.0)), 'foot' => $this->ph->within($last[1] - ($this->u ?? 0.0))];
+        return $last === null
+            ? null
+            : [
+                'x' => $this->hours->at($last[0]),
+                'y' => $this->ph->at($last[1]),
+                'top' => $this->ph->within($last[1] + ($this->u ?? 0.0)),
+                'foot' => $this->ph->within($last[1] - ($this->u ?? 0.0)),
+            ];
     }
 
-    /** @return list<array{y: float, x: float, width: float, top: float, height: float, due: bool}> where values may not be, from when the limit is due */
+    /**
+     * @return list<array{y: float, x: float, width: float, top: float, height: float, due: bool}> where values may not be, from when the
+     *     limit is due
+     */
     public function walls(): array
     {
         $walls = [];
@@ -75,7 +96,14 @@ final readonly class RowCourse
             $y = $this->ph->within($limit);
             $x = $this->hours->at($this->wall['from']);
             $top = $side === 'high' ? 0.0 : $y;
-            $walls[] = ['y' => $y, 'x' => $x, 'width' => self::WIDTH - $x, 'top' => $top, 'height' => ($side === 'high' ? $y : self::HEIGHT) - $top, 'due' => $this->now >= $this->wall['from']];
+            $walls[] = [
+                'y' => $y,
+                'x' => $x,
+                'width' => self::WIDTH - $x,
+                'top' => $top,
+                'height' => ($side === 'high' ? $y : self::HEIGHT) - $top,
+                'due' => $this->now >= $this->wall['from'],
+            ];
         }
 
         return $walls;
@@ -90,6 +118,18 @@ final readonly class RowCourse
     {
         $last = $this->course === [] ? null : $this->course[count($this->course) - 1];
 
-        return ($last === null ? 'no pH read yet' : 'pH ' . Numbers::fixed($last[1], 2) . ($this->u === null ? '' : ' ± ' . Numbers::fixed($this->u, 2))) . ($this->wall === null ? '' : '; limit ' . implode(' to ', array_map(static fn(float $one): string => Numbers::plain($one), array_filter([$this->wall['low'], $this->wall['high']], is_float(...)))));
+        return ($last === null
+            ? 'no pH read yet'
+            : 'pH ' . Numbers::fixed($last[1], 2) . ($this->u === null ? '' : ' ± ' . Numbers::fixed($this->u, 2)))
+            . ($this->wall === null
+                ? ''
+                : '; limit '
+                    . implode(
+                        ' to ',
+                        array_map(
+                            static fn(float $one): string => Numbers::plain($one),
+                            array_filter([$this->wall['low'], $this->wall['high']], is_float(...)),
+                        ),
+                    ));
     }
 }

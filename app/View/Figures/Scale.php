@@ -13,7 +13,7 @@ final readonly class Scale
 
     public function at(float $value): float
     {
-        return round($this->from + ($value - $this->low) / ($this->high - $this->low) * ($this->to - $this->from), 1);
+        return round($this->from + (($value - $this->low) / ($this->high - $this->low)) * ($this->to - $this->from), 1);
     }
 
     /** As at(), but never outside the drawing. */
@@ -39,10 +39,16 @@ final readonly class Scale
         $span = $this->high - $this->low;
         $pieces = intdiv($width, 90);
         if ($span < 48) {
-            return array_map(fn(float $hours): array => ['x' => $this->at($hours), 'label' => Numbers::plain($hours) . ' h'], $this->ticks($this->step($pieces)));
+            return array_map(
+                fn(float $hours): array => ['x' => $this->at($hours), 'label' => Numbers::plain($hours) . ' h'],
+                $this->ticks($this->step($pieces)),
+            );
         }
 
-        return array_map(fn(float $hours): array => ['x' => $this->at($hours), 'label' => 'day ' . round($hours / 24)], $this->ticks(24 * max(1, (int) ceil($span / 24 / $pieces))));
+        return array_map(
+            fn(float $hours): array => ['x' => $this->at($hours), 'label' => 'day ' . round($hours / 24)],
+            $this->ticks(24 * max(1, (int) ceil($span / 24 / $pieces))),
+        );
     }
 
     /** A round step that parts the range into at most so many pieces. */

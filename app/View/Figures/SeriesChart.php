@@ -8,7 +8,10 @@ use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Numbers;
 
-/** A batch against hours since its start: pH with whiskers, walls that begin when a limit is due, the target band, what was done, and other quantities beneath. */
+/**
+ * A batch against hours since its start: pH with whiskers, walls that begin when a limit is due, the target band, what was done, and other
+ * quantities beneath.
+ */
 final readonly class SeriesChart
 {
     private const FOOT = 34;
@@ -23,7 +26,15 @@ final readonly class SeriesChart
     public function __construct(public SeriesFacts $facts, public int $width = Width::WIDE)
     {
         $this->height = self::PH_HEIGHT + self::STRIP * count($facts->strips) + self::FOOT;
-        [$from, $to] = $facts->range ?? [0.0, max([...array_column($facts->readings, 'hours'), $facts->nowHours, 24.0, ...array_map(static fn(array $one): float => 1.12 * ($one['from'] ?? 0.0), $facts->limits)]) * 1.04];
+        [$from, $to] = $facts->range ?? [
+            0.0,
+            max([
+                ...array_column($facts->readings, 'hours'),
+                $facts->nowHours,
+                24.0,
+                ...array_map(static fn(array $one): float => 1.12 * ($one['from'] ?? 0.0), $facts->limits),
+            ]) * 1.04,
+        ];
         $this->hours = new Scale($from, $to, 52, $width - 12);
         $values = [4.6];
         foreach ($facts->readings as $reading) {
@@ -51,7 +62,10 @@ final readonly class SeriesChart
 
     public function line(): string
     {
-        return $this->path(array_map(static fn(array $reading): array => [$reading['hours'], $reading['value']], $this->facts->readings), $this->ph);
+        return $this->path(
+            array_map(static fn(array $reading): array => [$reading['hours'], $reading['value']], $this->facts->readings),
+            $this->ph,
+        );
     }
 
     /**
@@ -74,7 +88,10 @@ final readonly class SeriesChart
                 'width' => max(0.0, $this->width - 12 - $x),
                 'height' => $this->ph->at($timed->limit->high) - $top,
                 'due' => $this->facts->nowHours >= $from,
-                'label' => 'limit ' . $timed->limit->written() . ($timed->applies === Applies::WithinHours ? sprintf(' from day %s on', Numbers::plain(round($from / 24, 1))) : ''),
+                'label'
+                    => 'limit '
+                    . $timed->limit->written()
+                    . ($timed->applies === Applies::WithinHours ? sprintf(' from day %s on', Numbers::plain(round($from / 24, 1))) : ''),
             ];
         }
 
@@ -99,7 +116,10 @@ final readonly class SeriesChart
         [$low, $high] = [$forecast->lowH, $forecast->highH];
 
         return [
-            'cone' => $low === null || $high === null ? null : sprintf('%s L%s H%s Z', $from, $at(max($low, $last['hours']), $forecast->goal), $this->hours->within($high)),
+            'cone'
+                => $low === null || $high === null
+                    ? null
+                    : sprintf('%s L%s H%s Z', $from, $at(max($low, $last['hours']), $forecast->goal), $this->hours->within($high)),
             'line' => sprintf('%s L%s', $from, $at($eta, $forecast->goal)),
         ];
     }
@@ -121,13 +141,18 @@ final readonly class SeriesChart
     /** @return array{area: string, median: string}|null between which quartiles earlier batches ran */
     public function earlier(): ?array
     {
-        $band = array_values(array_filter($this->facts->band, fn(array $one): bool => $one['at'] >= $this->hours->low && $one['at'] <= $this->hours->high));
+        $band = array_values(
+            array_filter($this->facts->band, fn(array $one): bool => $one['at'] >= $this->hours->low && $one['at'] <= $this->hours->high),
+        );
         if (count($band) < 2) {
             return null;
         }
         $edge = static fn(string $edge): array => array_map(static fn(array $one): array => [$one['at'], $one[$edge]], $band);
 
-        return ['area' => $this->path([...$edge('high'), ...array_reverse($edge('low'))], $this->ph) . ' Z', 'median' => $this->path($edge('median'), $this->ph)];
+        return [
+            'area' => $this->path([...$edge('high'), ...array_reverse($edge('low'))], $this->ph) . ' Z',
+            'median' => $this->path($edge('median'), $this->ph),
+        ];
     }
 
     /** @return list<array{x: float, label: string, y: float}> what was done, each lower than the one that it would cross */
@@ -154,12 +179,24 @@ final readonly class SeriesChart
     {
         $strips = [];
         foreach ($this->facts->strips as $i => $strip) {
-            $points = array_values(array_filter($strip['points'], fn(array $point): bool => $point[0] >= $this->hours->low && $point[0] <= $this->hours->high));
+            $points = array_values(
+                array_filter($strip['points'], fn(array $point): bool => $point[0] >= $this->hours->low && $point[0] <= $this->hours->high),
+            );
             $y = (float) (self::PH_HEIGHT + self::STRIP * $i);
             $values = $points === [] ? [0.0] : array_column($points, 1);
             $spread = max(max($values) - min($values), 1e-6);
             $scale = new Scale(min($values) - 0.05 * $spread, max($values) + 0.05 * $spread, $y + self::STRIP - 6, $y + 24);
-            $strips[] = ['label' => $strip['label'], 'y' => $y, 'path' => $this->path($points, $scale), 'dots' => count($points) > 60 ? [] : array_map(fn(array $point): array => [$this->hours->at($point[0]), $scale->at($point[1])], $points), 'low' => $points === [] ? '' : Numbers::plain(round(min($values), 2)), 'high' => $points === [] ? '' : Numbers::plain(round(max($values), 2))];
+            $strips[] = [
+                'label' => $strip['label'],
+                'y' => $y,
+                'path' => $this->path($points, $scale),
+                'dots'
+                    => count($points) > 60
+                        ? []
+                        : array_map(fn(array $point): array => [$this->hours->at($point[0]), $scale->at($point[1])], $points),
+                'low' => $points === [] ? '' : Numbers::plain(round(min($values), 2)),
+                'high' => $points === [] ? '' : Numbers::plain(round(max($values), 2)),
+            ];
         }
 
         return $strips;
@@ -168,6 +205,12 @@ final readonly class SeriesChart
     /** @param list<array{float, float}> $points */
     private function path(array $points, Scale $scale): string
     {
-        return $points === [] ? '' : 'M' . implode(' L', array_map(fn(array $point): string => $this->hours->at($point[0]) . ' ' . $scale->at($point[1]), $points));
+        return $points === []
+            ? ''
+            : 'M'
+                    . implode(
+                        ' L',
+                        array_map(fn(array $point): string => $this->hours->at($point[0]) . ' ' . $scale->at($point[1]), $points),
+                    );
     }
 }

@@ -22,11 +22,22 @@ final readonly class SettlingTrace
     public Scale $time;
     public Scale $value;
 
-    public function __construct(private Trace $trace, public TraceProgress $progress, public SettlingCriterion $in, public float $windowS, public int $width = Width::WIDE)
-    {
+    public function __construct(
+        private Trace $trace,
+        public TraceProgress $progress,
+        public SettlingCriterion $in,
+        public float $windowS,
+        public int $width = Width::WIDE,
+    ) {
         $this->points = $in->values($trace);
         $values = array_column($this->points, 1);
-        [$low, $high] = self::near(array_map(static fn(array $point): float => $point[1], array_filter($this->points, static fn(array $point): bool => $point[0] >= $trace->lastSecond() - $windowS)), $in->band) ?? [min($values), max($values)];
+        [$low, $high] = self::near(
+            array_map(
+                static fn(array $point): float => $point[1],
+                array_filter($this->points, static fn(array $point): bool => $point[0] >= $trace->lastSecond() - $windowS),
+            ),
+            $in->band,
+        ) ?? [min($values), max($values)];
         $middle = ($high + $low) / 2;
         $half = max(2.5 * $in->band, ($high - $low) / 2 + $in->band);
         $this->time = new Scale(0, max(90.0, $trace->lastSecond() * 1.04), 58, $width - 14);
@@ -52,7 +63,11 @@ final readonly class SettlingTrace
 
     public function line(): string
     {
-        return 'M' . implode(' L', array_map(fn(array $point): string => $this->time->at($point[0]) . ' ' . $this->value->within($point[1]), $this->drawn()));
+        return 'M'
+            . implode(
+                ' L',
+                array_map(fn(array $point): string => $this->time->at($point[0]) . ' ' . $this->value->within($point[1]), $this->drawn()),
+            );
     }
 
     /** Upper edge forwards, lower edge backwards: the highest and lowest from each moment on, half the band around them. */
@@ -75,11 +90,13 @@ final readonly class SettlingTrace
     /** @return list<float> */
     public function seconds(): array
     {
-        return $this->time->ticks(match (true) {
-            $this->time->high <= 200 => 30,
-            $this->time->high <= 400 => 60,
-            default => 120,
-        });
+        return $this->time->ticks(
+            match (true) {
+                $this->time->high <= 200 => 30,
+                $this->time->high <= 400 => 60,
+                default => 120,
+            },
+        );
     }
 
     /** @return array{x: float, y: float} */
@@ -103,7 +120,7 @@ final readonly class SettlingTrace
     /** Share of the window that it has stood still, 0–100. */
     public function ring(): float
     {
-        return round($this->stillForS() / $this->windowS * 100, 1);
+        return round(($this->stillForS() / $this->windowS) * 100, 1);
     }
 
     public function words(): string
@@ -111,7 +128,9 @@ final readonly class SettlingTrace
         $moved = Numbers::fixed($this->progress->settling->rangeInWindow, $this->in->decimals + 1);
         $window = Numbers::plain($this->windowS);
 
-        return $this->progress->settled ? "stable: changed by $moved in $window s" : sprintf('changed by %s in the last %s s; %s is allowed', $moved, $window, Numbers::plain(round($this->in->band, 2)));
+        return $this->progress->settled
+            ? "stable: changed by $moved in $window s"
+            : sprintf('changed by %s in the last %s s; %s is allowed', $moved, $window, Numbers::plain(round($this->in->band, 2)));
     }
 
     /** @return list<array{float, float}> */
@@ -120,6 +139,8 @@ final readonly class SettlingTrace
         $every = max(1, (int) ceil(count($this->points) / self::DRAWN));
         $last = count($this->points) - 1;
 
-        return array_values(array_filter($this->points, static fn(int $i): bool => $i % $every === 0 || $i === $last, ARRAY_FILTER_USE_KEY));
+        return array_values(
+            array_filter($this->points, static fn(int $i): bool => $i % $every === 0 || $i === $last, ARRAY_FILTER_USE_KEY),
+        );
     }
 }

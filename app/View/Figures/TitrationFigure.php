@@ -22,14 +22,23 @@ final readonly class TitrationFigure
     /** @var non-empty-list<array{float, float}> mL and pH */
     public array $points;
 
-    public function __construct(private TitrationCurve $curve, public float $endpointMl, public float $endpointPh, public int $width = Width::WIDE)
-    {
+    public function __construct(
+        private TitrationCurve $curve,
+        public float $endpointMl,
+        public float $endpointPh,
+        public int $width = Width::WIDE,
+    ) {
         $points = $this->points = $curve->points;
         $this->derivative = $curve->derivative();
         $this->ml = new Scale($points[0][0], max($points[count($points) - 1][0], $points[0][0] + 0.1), 52, $width - 14);
         $values = array_column($points, 1);
         $this->ph = new Scale(floor(min($values)), ceil(max($values)), self::CURVE_FOOT, 14);
-        $this->steep = new Scale(min([0.0, ...array_column($this->derivative, 1)]), max([0.1, ...array_column($this->derivative, 1)]), self::HEIGHT - 34, self::CURVE_FOOT + 26);
+        $this->steep = new Scale(
+            min([0.0, ...array_column($this->derivative, 1)]),
+            max([0.1, ...array_column($this->derivative, 1)]),
+            self::HEIGHT - 34,
+            self::CURVE_FOOT + 26,
+        );
     }
 
     public function narrow(): self
@@ -40,6 +49,8 @@ final readonly class TitrationFigure
     /** @param list<array{float, float}> $points */
     public function path(array $points, Scale $scale): string
     {
-        return $points === [] ? '' : 'M' . implode(' L', array_map(fn(array $point): string => $this->ml->at($point[0]) . ' ' . $scale->at($point[1]), $points));
+        return $points === []
+            ? ''
+            : 'M' . implode(' L', array_map(fn(array $point): string => $this->ml->at($point[0]) . ' ' . $scale->at($point[1]), $points));
     }
 }

@@ -19,7 +19,12 @@ final readonly class Adjust implements Job
 {
     public function shape(): RecordShape
     {
-        return RecordShape::of(['trial' => ListShape::of(ListShape::pair(NumberShape::zeroOrMore(), NumberShape::any()), 2), 'target' => NumberShape::any(), 'trial_volume_ml' => NumberShape::positive(), 'batch_l' => NumberShape::positive()]);
+        return RecordShape::of([
+            'trial' => ListShape::of(ListShape::pair(NumberShape::zeroOrMore(), NumberShape::any()), 2),
+            'target' => NumberShape::any(),
+            'trial_volume_ml' => NumberShape::positive(),
+            'batch_l' => NumberShape::positive(),
+        ]);
     }
 
     public function answer(Input $in): array

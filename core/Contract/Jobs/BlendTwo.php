@@ -28,7 +28,13 @@ final readonly class BlendTwo implements Job
     {
         [$a, $b] = [$in->record('a'), $in->record('b')];
         try {
-            $needed = Blend::needs($a->number('value'), $a->number('volume_l'), $b->number('value'), $b->numberOrNull('volume_l'), $in->number('target'));
+            $needed = Blend::needs(
+                $a->number('value'),
+                $a->number('volume_l'),
+                $b->number('value'),
+                $b->numberOrNull('volume_l'),
+                $in->number('target'),
+            );
         } catch (CannotBlend $failure) {
             throw Refusal::at($failure, $failure->isShort ? 'b.volume_l' : 'target');
         }

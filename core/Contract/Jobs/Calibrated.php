@@ -23,7 +23,9 @@ final readonly class Calibrated
     {
         return RecordShape::of(
             ['mv' => NumberShape::millivolt(), 'temperature_c' => NumberShape::celsius()],
-            $fitted ? ['response_s' => NumberShape::zeroOrMore(), 'settled' => new FlagShape(), 'moved_ph' => NumberShape::zeroOrMore()] : [],
+            $fitted
+                ? ['response_s' => NumberShape::zeroOrMore(), 'settled' => new FlagShape(), 'moved_ph' => NumberShape::zeroOrMore()]
+                : [],
         )->withOneOf(['buffer_ph' => NumberShape::ph()], ['buffer' => TextShape::oneOf(BufferTables::names())]);
     }
 
@@ -49,16 +51,19 @@ final readonly class Calibrated
      */
     public static function readPoints(array $points): array
     {
-        return array_map(static fn(Input $point): CalibrationPoint => new CalibrationPoint(
-            $point->has('buffer')
-                ? $point->placing(static fn(): float => Buffer::named($point->text('buffer'))->phAt($point->number('temperature_c')))
-                : $point->number('buffer_ph'),
-            $point->number('mv'),
-            $point->number('temperature_c'),
-            $point->numberOrNull('response_s'),
-            $point->flag('settled', true),
-            self::movedPh($point),
-        ), $points);
+        return array_map(
+            static fn(Input $point): CalibrationPoint => new CalibrationPoint(
+                $point->has('buffer')
+                    ? $point->placing(static fn(): float => Buffer::named($point->text('buffer'))->phAt($point->number('temperature_c')))
+                    : $point->number('buffer_ph'),
+                $point->number('mv'),
+                $point->number('temperature_c'),
+                $point->numberOrNull('response_s'),
+                $point->flag('settled', true),
+                self::movedPh($point),
+            ),
+            $points,
+        );
     }
 
     /** A point that has settled did not move. */
@@ -66,13 +71,20 @@ final readonly class Calibrated
     {
         $moved = $point->numberOrNull('moved_ph');
 
-        return $moved === null || !$point->flag('settled', true) ? $moved : throw $point->refusal('moved_ph', 'A point that had settled did not move; moved_ph is accepted with settled: false.');
+        return $moved === null || !$point->flag('settled', true)
+            ? $moved
+            : throw $point->refusal('moved_ph', 'A point that had settled did not move; moved_ph is accepted with settled: false.');
     }
 
     public static function read(Input $calibration): CalibrationFit
     {
         $points = self::readPoints($calibration->records('points'));
 
-        return $calibration->placing(static fn(): CalibrationFit => CalibrationFit::through($points, FitMethod::from($calibration->text('fit', FitMethod::Segments->value))));
+        return $calibration->placing(
+            static fn(): CalibrationFit => CalibrationFit::through(
+                $points,
+                FitMethod::from($calibration->text('fit', FitMethod::Segments->value)),
+            ),
+        );
     }
 }

@@ -22,7 +22,13 @@ final readonly class CompensateConductivity implements Job
 
     public function answer(Input $in): array
     {
-        $found = Conductivity::compensated($in->number('us_per_cm'), $in->number('temperature_c'), $in->number('percent_per_c', Conductivity::PERCENT_PER_C), $in->number('cell_factor', 1.0), $in->number('offset_us', 0.0));
+        $found = Conductivity::compensated(
+            $in->number('us_per_cm'),
+            $in->number('temperature_c'),
+            $in->number('percent_per_c', Conductivity::PERCENT_PER_C),
+            $in->number('cell_factor', 1.0),
+            $in->number('offset_us', 0.0),
+        );
 
         return ['us_per_cm_25' => $found->usPerCm25, 'tds_500_ppm' => $found->tds500Ppm(), 'tds_700_ppm' => $found->tds700Ppm()];
     }

@@ -23,6 +23,12 @@ final readonly class CompensationError implements Job
 
     public function answer(Input $in): array
     {
-        return ['error_ph' => Nernst::compensationError($in->number('ph'), $in->number('sample_temperature_c'), $in->number('compensation_temperature_c'))];
+        return [
+            'error_ph' => Nernst::compensationError(
+                $in->number('ph'),
+                $in->number('sample_temperature_c'),
+                $in->number('compensation_temperature_c'),
+            ),
+        ];
     }
 }

@@ -15,7 +15,14 @@ final readonly class ConvertAcidity implements Job
 {
     public function shape(): RecordShape
     {
-        return RecordShape::of(['value' => NumberShape::zeroOrMore(), 'given_in' => TextShape::oneOf(AcidityUnit::perLitre()), 'wanted_in' => TextShape::oneOf(AcidityUnit::perLitre())], []);
+        return RecordShape::of(
+            [
+                'value' => NumberShape::zeroOrMore(),
+                'given_in' => TextShape::oneOf(AcidityUnit::perLitre()),
+                'wanted_in' => TextShape::oneOf(AcidityUnit::perLitre()),
+            ],
+            [],
+        );
     }
 
     public function answer(Input $in): array

@@ -36,7 +36,20 @@ final readonly class CountDegreeHours implements Job
     {
         $temperatures = $in->pairs('temperatures');
         assert($temperatures !== []);
-        $counted = Stretches::placing(static fn(): DegreeHours => DegreeHours::of($temperatures, $in->text('unit', 'F') === 'C', $in->number('base_f', DegreeHours::BASE_F), $in->number('temperature_expanded_u', 0.0), $in->pairs('ph'), $in->number('ph_expanded_u', 0.0), $in->number('ph_limit', DegreeHours::PH_LIMIT), $in->numberOrNull('from_h'), $in->numberOrNull('now_h'), Stretches::read($in)));
+        $counted = Stretches::placing(
+            static fn(): DegreeHours => DegreeHours::of(
+                $temperatures,
+                $in->text('unit', 'F') === 'C',
+                $in->number('base_f', DegreeHours::BASE_F),
+                $in->number('temperature_expanded_u', 0.0),
+                $in->pairs('ph'),
+                $in->number('ph_expanded_u', 0.0),
+                $in->number('ph_limit', DegreeHours::PH_LIMIT),
+                $in->numberOrNull('from_h'),
+                $in->numberOrNull('now_h'),
+                Stretches::read($in),
+            ),
+        );
 
         return [
             'hours_to_limit' => $counted->hoursToLimit,

@@ -18,7 +18,11 @@ final readonly class CountLethality implements Job
     public function shape(): RecordShape
     {
         return RecordShape::of(
-            ['temperatures' => ListShape::of(ListShape::pair(NumberShape::any(), NumberShape::celsius())), 'base_c' => NumberShape::celsius(), 'z_c' => NumberShape::positive()],
+            [
+                'temperatures' => ListShape::of(ListShape::pair(NumberShape::any(), NumberShape::celsius())),
+                'base_c' => NumberShape::celsius(),
+                'z_c' => NumberShape::positive(),
+            ],
             ['expanded_u_c' => NumberShape::zeroOrMore(), 'gap_minutes' => NumberShape::positive(), 'left_out' => Stretches::shape()],
         );
     }
@@ -27,9 +31,22 @@ final readonly class CountLethality implements Job
     {
         $temperatures = $in->pairs('temperatures');
         assert($temperatures !== []);
-        $counted = Stretches::placing(static fn(): Lethality => Lethality::of($temperatures, $in->number('expanded_u_c', 0.0), $in->number('base_c'), $in->number('z_c'), $in->number('gap_minutes', Lethality::GAP_MIN), Stretches::read($in)));
+        $counted = Stretches::placing(
+            static fn(): Lethality => Lethality::of(
+                $temperatures,
+                $in->number('expanded_u_c', 0.0),
+                $in->number('base_c'),
+                $in->number('z_c'),
+                $in->number('gap_minutes', Lethality::GAP_MIN),
+                Stretches::read($in),
+            ),
+        );
         if (!is_finite($counted->unitsMin)) {
-            throw new Refusal(ErrorCode::OutOfRange, $in->at('z_c'), 'So small a z makes the units infinite; a larger one is accepted, like 7.');
+            throw new Refusal(
+                ErrorCode::OutOfRange,
+                $in->at('z_c'),
+                'So small a z makes the units infinite; a larger one is accepted, like 7.',
+            );
         }
 
         return ['units_min' => $counted->unitsMin, 'gaps' => $counted->gaps];

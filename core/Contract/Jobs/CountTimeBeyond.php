@@ -16,7 +16,10 @@ final readonly class CountTimeBeyond implements Job
     public function shape(): RecordShape
     {
         return RecordShape::of(
-            ['temperatures' => ListShape::of(ListShape::pair(NumberShape::any(), NumberShape::celsius())), 'limit_c' => NumberShape::celsius()],
+            [
+                'temperatures' => ListShape::of(ListShape::pair(NumberShape::any(), NumberShape::celsius())),
+                'limit_c' => NumberShape::celsius(),
+            ],
             ['expanded_u_c' => NumberShape::zeroOrMore(), 'gap_h' => NumberShape::positive(), 'left_out' => Stretches::shape()],
         );
     }
@@ -25,7 +28,15 @@ final readonly class CountTimeBeyond implements Job
     {
         $temperatures = $in->pairs('temperatures');
         assert($temperatures !== []);
-        $counted = Stretches::placing(static fn(): TimeBeyond => TimeBeyond::of($temperatures, $in->number('expanded_u_c', 0.0), $in->number('limit_c'), $in->number('gap_h', TimeBeyond::GAP_H), Stretches::read($in)));
+        $counted = Stretches::placing(
+            static fn(): TimeBeyond => TimeBeyond::of(
+                $temperatures,
+                $in->number('expanded_u_c', 0.0),
+                $in->number('limit_c'),
+                $in->number('gap_h', TimeBeyond::GAP_H),
+                Stretches::read($in),
+            ),
+        );
 
         return ['hours' => $counted->hours, 'gaps' => $counted->gaps];
     }

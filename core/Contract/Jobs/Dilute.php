@@ -21,6 +21,11 @@ final readonly class Dilute implements Job
 
     public function answer(Input $in): array
     {
-        return Dilution::complete(['c1' => $in->numberOrNull('c1'), 'v1' => $in->numberOrNull('v1'), 'c2' => $in->numberOrNull('c2'), 'v2' => $in->numberOrNull('v2')]);
+        return Dilution::complete([
+            'c1' => $in->numberOrNull('c1'),
+            'v1' => $in->numberOrNull('v1'),
+            'c2' => $in->numberOrNull('c2'),
+            'v2' => $in->numberOrNull('v2'),
+        ]);
     }
 }

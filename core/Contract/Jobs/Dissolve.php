@@ -15,7 +15,11 @@ final readonly class Dissolve implements Job
 {
     public function shape(): RecordShape
     {
-        return RecordShape::of(['solute' => TextShape::oneOf(array_column(Solute::cases(), 'value')), 'molarity' => NumberShape::positive(), 'volume_ml' => NumberShape::positive()]);
+        return RecordShape::of([
+            'solute' => TextShape::oneOf(array_column(Solute::cases(), 'value')),
+            'molarity' => NumberShape::positive(),
+            'volume_ml' => NumberShape::positive(),
+        ]);
     }
 
     public function answer(Input $in): array

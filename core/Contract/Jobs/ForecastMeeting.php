@@ -28,7 +28,13 @@ final readonly class ForecastMeeting implements Job
         $readings = $in->pairs('readings');
         assert($readings !== []);
         try {
-            $forecast = Forecast::of($readings, $in->number('target'), $in->number('expanded_u', 0.0), $in->numberOrNull('within_h'), $in->numberOrNull('now_h'));
+            $forecast = Forecast::of(
+                $readings,
+                $in->number('target'),
+                $in->number('expanded_u', 0.0),
+                $in->numberOrNull('within_h'),
+                $in->numberOrNull('now_h'),
+            );
         } catch (TimesNotIncreasing $failure) {
             throw Refusal::at($failure, "readings[$failure->index]");
         }

@@ -38,7 +38,19 @@ final readonly class HoldThroughout implements Job
     {
         $temperatures = $in->pairs('temperatures');
         assert($temperatures !== []);
-        $held = Stretches::placing(static fn(): Throughout => Throughout::of($temperatures, $in->number('expanded_u_c', 0.0), Comparison::from($in->text('op')), $in->number('value_c'), $in->number('from_h'), $in->numberOrNull('hours'), $in->numberOrNull('now_h'), $in->number('gap_h', Throughout::GAP_H), Stretches::read($in)));
+        $held = Stretches::placing(
+            static fn(): Throughout => Throughout::of(
+                $temperatures,
+                $in->number('expanded_u_c', 0.0),
+                Comparison::from($in->text('op')),
+                $in->number('value_c'),
+                $in->number('from_h'),
+                $in->numberOrNull('hours'),
+                $in->numberOrNull('now_h'),
+                $in->number('gap_h', Throughout::GAP_H),
+                Stretches::read($in),
+            ),
+        );
 
         return [
             'verdict' => $held->verdict->value,

@@ -18,26 +18,59 @@ final readonly class Interval implements Job
 {
     public function shape(): RecordShape
     {
-        return RecordShape::of([
-            'current_days' => new CountShape(1),
-            'history' => ListShape::of(RecordShape::of(['on' => TextShape::date(), 'error_c' => NumberShape::any(), 'tolerance_c' => NumberShape::zeroOrMore()])),
-        ], [
-            'changed_on' => TextShape::date(),
-            'policy' => RecordShape::of([], ['double_after' => new CountShape(1), 'significant_share' => NumberShape::zeroOrMore(), 'min_days' => new CountShape(1), 'max_days' => new CountShape(1)]),
-        ]);
+        return RecordShape::of(
+            [
+                'current_days' => new CountShape(1),
+                'history' => ListShape::of(
+                    RecordShape::of([
+                        'on' => TextShape::date(),
+                        'error_c' => NumberShape::any(),
+                        'tolerance_c' => NumberShape::zeroOrMore(),
+                    ]),
+                ),
+            ],
+            [
+                'changed_on' => TextShape::date(),
+                'policy' => RecordShape::of(
+                    [],
+                    [
+                        'double_after' => new CountShape(1),
+                        'significant_share' => NumberShape::zeroOrMore(),
+                        'min_days' => new CountShape(1),
+                        'max_days' => new CountShape(1),
+                    ],
+                ),
+            ],
+        );
     }
 
     public function answer(Input $in): array
     {
         $policy = $in->recordOrNull('policy');
-        $history = array_map(static fn(Input $check): array => ['on' => $check->text('on'), 'error' => $check->number('error_c'), 'tolerance' => $check->number('tolerance_c')], $in->records('history'));
+        $history = array_map(
+            static fn(Input $check): array => [
+                'on' => $check->text('on'),
+                'error' => $check->number('error_c'),
+                'tolerance' => $check->number('tolerance_c'),
+            ],
+            $in->records('history'),
+        );
         assert($history !== []);
-        $next = VerificationInterval::after($in->count('current_days'), $history, $in->textOrNull('changed_on'), $policy === null ? new IntervalPolicy() : $policy->placing(static fn(): IntervalPolicy => new IntervalPolicy(
-            $policy->count('double_after', IntervalPolicy::DOUBLE_AFTER),
-            $policy->number('significant_share', IntervalPolicy::SIGNIFICANT_SHARE),
-            $policy->count('min_days', IntervalPolicy::MIN_DAYS),
-            $policy->count('max_days', IntervalPolicy::MAX_DAYS),
-        )));
+        $next = VerificationInterval::after(
+            $in->count('current_days'),
+            $history,
+            $in->textOrNull('changed_on'),
+            $policy === null
+                ? new IntervalPolicy()
+                : $policy->placing(
+                    static fn(): IntervalPolicy => new IntervalPolicy(
+                        $policy->count('double_after', IntervalPolicy::DOUBLE_AFTER),
+                        $policy->number('significant_share', IntervalPolicy::SIGNIFICANT_SHARE),
+                        $policy->count('min_days', IntervalPolicy::MIN_DAYS),
+                        $policy->count('max_days', IntervalPolicy::MAX_DAYS),
+                    ),
+                ),
+        );
 
         return ['next_days' => $next->nextDays, 'due_on' => $next->dueOn, 'reason' => $next->reason->value];
     }

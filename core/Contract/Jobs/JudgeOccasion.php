@@ -37,24 +37,30 @@ final readonly class JudgeOccasion implements Job
             ['trusted' => new FlagShape(), 'proves_not' => ListShape::of(TextShape::any(), least: 0)],
         );
 
-        return RecordShape::of([
-            'results' => ListShape::of(RecordShape::of(['portions' => ListShape::of($portion)], $quantity), least: 0),
-            'limits' => ListShape::of(Limited::shape([
-                ...$quantity,
-                'applies' => TextShape::oneOf(array_column(Applies::cases(), 'value')),
-                'hours' => NumberShape::any(),
-                'since' => TextShape::any(),
-                'condition' => TextShape::any(),
-            ]), least: 0),
-            'hours_since' => new MapShape(NumberShape::any()),
-        ], [
-            'stage' => TextShape::oneOf(array_column(Stage::cases(), 'value')),
-            'conditions' => new MapShape(new FlagShape()),
-            'met_in_time' => ListShape::of(TextShape::any(), least: 0),
-            'disposed' => ListShape::of(RecordShape::of(['name' => TextShape::any()], ['until_h' => NumberShape::any()]), least: 0),
-            'open' => ListShape::of(RecordShape::of([], $quantity), least: 0),
-            'awaited' => ListShape::of(TextShape::any(), least: 0),
-        ]);
+        return RecordShape::of(
+            [
+                'results' => ListShape::of(RecordShape::of(['portions' => ListShape::of($portion)], $quantity), least: 0),
+                'limits' => ListShape::of(
+                    Limited::shape([
+                        ...$quantity,
+                        'applies' => TextShape::oneOf(array_column(Applies::cases(), 'value')),
+                        'hours' => NumberShape::any(),
+                        'since' => TextShape::any(),
+                        'condition' => TextShape::any(),
+                    ]),
+                    least: 0,
+                ),
+                'hours_since' => new MapShape(NumberShape::any()),
+            ],
+            [
+                'stage' => TextShape::oneOf(array_column(Stage::cases(), 'value')),
+                'conditions' => new MapShape(new FlagShape()),
+                'met_in_time' => ListShape::of(TextShape::any(), least: 0),
+                'disposed' => ListShape::of(RecordShape::of(['name' => TextShape::any()], ['until_h' => NumberShape::any()]), least: 0),
+                'open' => ListShape::of(RecordShape::of([], $quantity), least: 0),
+                'awaited' => ListShape::of(TextShape::any(), least: 0),
+            ],
+        );
     }
 
     public function answer(Input $in): array
@@ -68,26 +74,38 @@ final readonly class JudgeOccasion implements Job
                 $in->flagsByName('conditions'),
                 $in->texts('met_in_time'),
                 self::disposed($in->records('disposed')),
-                array_map(static fn(Input $quantity): array => ['measurand' => $quantity->text('measurand', self::PH), 'basis' => $quantity->text('basis', '')], $in->records('open')),
+                array_map(
+                    static fn(Input $quantity): array => [
+                        'measurand' => $quantity->text('measurand', self::PH),
+                        'basis' => $quantity->text('basis', ''),
+                    ],
+                    $in->records('open'),
+                ),
                 $in->texts('awaited'),
             ),
         );
 
         return [
-            'due' => array_map(static fn(JudgedLimit $one): array => [
-                'name' => $one->limit->limit->name,
-                'kind' => $one->limit->limit->kind->value,
-                'outcome' => $one->conformity->value,
-                'value_outcome' => $one->valueConformity->value,
-                'late' => $one->late,
-                'margin' => $one->margin,
-                'value' => $one->decides->value,
-                'expanded_u' => $one->decides->expandedU,
-                'trusted' => $one->decides->trusted,
-                'result' => $one->result,
-                'portion' => $one->portion,
-            ], $judged->due),
-            'not_due' => array_map(static fn(NotDue $one): array => ['name' => $one->limit->limit->name, 'reason' => $one->reason->value], $judged->notDue),
+            'due' => array_map(
+                static fn(JudgedLimit $one): array => [
+                    'name' => $one->limit->limit->name,
+                    'kind' => $one->limit->limit->kind->value,
+                    'outcome' => $one->conformity->value,
+                    'value_outcome' => $one->valueConformity->value,
+                    'late' => $one->late,
+                    'margin' => $one->margin,
+                    'value' => $one->decides->value,
+                    'expanded_u' => $one->decides->expandedU,
+                    'trusted' => $one->decides->trusted,
+                    'result' => $one->result,
+                    'portion' => $one->portion,
+                ],
+                $judged->due,
+            ),
+            'not_due' => array_map(
+                static fn(NotDue $one): array => ['name' => $one->limit->limit->name, 'reason' => $one->reason->value],
+                $judged->notDue,
+            ),
             'overall' => $judged->overall->value,
         ];
     }
@@ -109,7 +127,15 @@ final readonly class JudgeOccasion implements Job
 
     private static function result(Input $in): Result
     {
-        $portions = array_map(static fn(Input $portion): Portion => new Portion($portion->number('value'), $portion->numberOrNull('expanded_u'), $portion->flag('trusted', true), $portion->texts('proves_not')), $in->records('portions'));
+        $portions = array_map(
+            static fn(Input $portion): Portion => new Portion(
+                $portion->number('value'),
+                $portion->numberOrNull('expanded_u'),
+                $portion->flag('trusted', true),
+                $portion->texts('proves_not'),
+            ),
+            $in->records('portions'),
+        );
         assert($portions !== []);
 
         return new Result($in->text('measurand', self::PH), $in->text('basis', ''), $portions);
@@ -124,6 +150,14 @@ final readonly class JudgeOccasion implements Job
                 : new Refusal(ErrorCode::MissingField, $in->at('hours'), '"within_hours" needs hours.');
         }
 
-        return new ProductLimit(Limited::read($in), $applies, $in->numberOrNull('hours'), $in->text('since', ProductLimit::START), $in->textOrNull('condition'), $in->text('measurand', self::PH), $in->text('basis', ''));
+        return new ProductLimit(
+            Limited::read($in),
+            $applies,
+            $in->numberOrNull('hours'),
+            $in->text('since', ProductLimit::START),
+            $in->textOrNull('condition'),
+            $in->text('measurand', self::PH),
+            $in->text('basis', ''),
+        );
     }
 }

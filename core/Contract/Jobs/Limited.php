@@ -19,11 +19,14 @@ final class Limited
     /** @param array<string, Shape> $optional besides */
     public static function shape(array $optional = []): RecordShape
     {
-        return RecordShape::of([
-            'name' => TextShape::any(),
-            'kind' => TextShape::oneOf(array_column(LimitKind::cases(), 'value')),
-            'op' => TextShape::oneOf(array_column(Comparison::cases(), 'value')),
-        ], $optional)->withOneOf(['value' => NumberShape::any()], ['low' => NumberShape::any(), 'high' => NumberShape::any()]);
+        return RecordShape::of(
+            [
+                'name' => TextShape::any(),
+                'kind' => TextShape::oneOf(array_column(LimitKind::cases(), 'value')),
+                'op' => TextShape::oneOf(array_column(Comparison::cases(), 'value')),
+            ],
+            $optional,
+        )->withOneOf(['value' => NumberShape::any()], ['low' => NumberShape::any(), 'high' => NumberShape::any()]);
     }
 
     public static function read(Input $in): Limit
@@ -31,11 +34,18 @@ final class Limited
         $comparison = Comparison::from($in->text('op'));
         $kind = LimitKind::from($in->text('kind'));
         if ($in->has('value') === ($comparison === Comparison::Between)) {
-            throw $in->refusal($in->has('value') ? 'value' : 'low', $comparison === Comparison::Between ? '"between" takes low and high, not value.' : sprintf('"%s" takes value, not low and high.', $comparison->value));
+            throw $in->refusal(
+                $in->has('value') ? 'value' : 'low',
+                $comparison === Comparison::Between
+                    ? '"between" takes low and high, not value.'
+                    : sprintf('"%s" takes value, not low and high.', $comparison->value),
+            );
         }
 
-        return $in->placing(static fn(): Limit => $in->has('value')
-            ? Limit::edge($in->text('name'), $kind, $comparison, $in->number('value'))
-            : Limit::between($in->text('name'), $kind, $in->number('low'), $in->number('high')));
+        return $in->placing(
+            static fn(): Limit => $in->has('value')
+                ? Limit::edge($in->text('name'), $kind, $comparison, $in->number('value'))
+                : Limit::between($in->text('name'), $kind, $in->number('low'), $in->number('high')),
+        );
     }
 }

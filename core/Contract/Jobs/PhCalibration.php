@@ -24,45 +24,62 @@ final readonly class PhCalibration implements Job
 
     public function shape(): RecordShape
     {
-        return RecordShape::of(['points' => Calibrated::points()], [
-            'fit' => Calibrated::fit(),
-            'check_points' => ListShape::of(Calibrated::point(fitted: false)),
-            'check_limit_ph' => NumberShape::zeroOrMore(),
-            'criteria' => new EitherShape(TextShape::oneOf(['process', 'laboratory']), RecordShape::of(
-                ['slope_percent' => ListShape::pair(NumberShape::any())],
-                [
-                    'zero_point_ph' => NumberShape::zeroOrMore(),
-                    'offset_mv' => NumberShape::zeroOrMore(),
-                    'response_s' => NumberShape::zeroOrMore(),
-                    'residual_ph' => NumberShape::zeroOrMore(),
-                ],
-            )),
-        ]);
+        return RecordShape::of(
+            ['points' => Calibrated::points()],
+            [
+                'fit' => Calibrated::fit(),
+                'check_points' => ListShape::of(Calibrated::point(fitted: false)),
+                'check_limit_ph' => NumberShape::zeroOrMore(),
+                'criteria' => new EitherShape(
+                    TextShape::oneOf(['process', 'laboratory']),
+                    RecordShape::of(
+                        ['slope_percent' => ListShape::pair(NumberShape::any())],
+                        [
+                            'zero_point_ph' => NumberShape::zeroOrMore(),
+                            'offset_mv' => NumberShape::zeroOrMore(),
+                            'response_s' => NumberShape::zeroOrMore(),
+                            'residual_ph' => NumberShape::zeroOrMore(),
+                        ],
+                    ),
+                ),
+            ],
+        );
     }
 
     public function answer(Input $in): array
     {
         $checks = Calibrated::readPoints($in->records('check_points'));
-        $judgement = Judgement::of(Calibrated::read($in), self::criteria($in), $checks, $in->number('check_limit_ph', self::CHECK_LIMIT_PH));
+        $judgement = Judgement::of(
+            Calibrated::read($in),
+            self::criteria($in),
+            $checks,
+            $in->number('check_limit_ph', self::CHECK_LIMIT_PH),
+        );
         $fit = $judgement->fit;
         $reference = $fit->referenceCelsius();
 
         return [
             'fit' => $fit->method->value,
             'reference_temperature_c' => $reference,
-            'segments' => array_map(static fn(Segment $segment): array => [
-                'from_ph' => $segment->fromPh,
-                'to_ph' => $segment->toPh,
-                'offset_mv' => $segment->offsetMv,
-                'slope_percent' => $segment->percent(),
-                'slope_mv_per_ph' => $segment->mvPerPh($reference),
-            ], $fit->segments),
+            'segments' => array_map(
+                static fn(Segment $segment): array => [
+                    'from_ph' => $segment->fromPh,
+                    'to_ph' => $segment->toPh,
+                    'offset_mv' => $segment->offsetMv,
+                    'slope_percent' => $segment->percent(),
+                    'slope_mv_per_ph' => $segment->mvPerPh($reference),
+                ],
+                $fit->segments,
+            ),
             'offset_mv' => $fit->neutral()->offsetMv,
             'zero_point_ph' => $fit->zeroPointPh(),
             'span_ph' => $fit->spanPh(),
             'bracket_ph' => $fit->bracket(),
             'residuals' => array_map(
-                static fn(CalibrationPoint $point, ?float $residual): array => ['buffer_ph' => $point->bufferPh, 'residual_ph' => $residual],
+                static fn(CalibrationPoint $point, ?float $residual): array => [
+                    'buffer_ph' => $point->bufferPh,
+                    'residual_ph' => $residual,
+                ],
                 $fit->points,
                 $fit->residuals(),
             ),
@@ -73,11 +90,14 @@ final readonly class PhCalibration implements Job
                 $checks,
                 $judgement->checkErrors,
             ),
-            'findings' => array_map(static fn(Finding $finding): array => [
-                'code' => $finding->code->value,
-                'severity' => $finding->severity->value,
-                'message' => FindingWords::sentence($finding),
-            ], $judgement->findings),
+            'findings' => array_map(
+                static fn(Finding $finding): array => [
+                    'code' => $finding->code->value,
+                    'severity' => $finding->severity->value,
+                    'message' => FindingWords::sentence($finding),
+                ],
+                $judgement->findings,
+            ),
         ];
     }
 

@@ -20,24 +20,27 @@ final readonly class PhUncertaintyBudget implements Job
     {
         $buffer = RecordShape::of(['ph' => NumberShape::ph(), 'expanded_u' => NumberShape::zeroOrMore()]);
 
-        return RecordShape::of([
-            'ph' => NumberShape::ph(),
-            'temperature_c' => NumberShape::celsius(),
-            'buffers' => ListShape::of($buffer, least: 2, most: 2),
-            'repeatability' => RecordShape::of([])->withOneOf(
-                ['values' => ListShape::of(NumberShape::ph())],
-                ['sd' => NumberShape::zeroOrMore(), 'n' => new CountShape(1)],
-            ),
-            'resolution' => NumberShape::zeroOrMore(),
-            'temperature_expanded_u_c' => NumberShape::zeroOrMore(),
-            'drift_limit_ph' => NumberShape::zeroOrMore(),
-        ], [
-            'pooled_sd' => NumberShape::zeroOrMore(),
-            'fit_u' => NumberShape::zeroOrMore(),
-            'calibration_temperature_c' => NumberShape::celsius(),
-            'outside_by_ph' => NumberShape::zeroOrMore(),
-            'matrix_u' => NumberShape::zeroOrMore(),
-        ]);
+        return RecordShape::of(
+            [
+                'ph' => NumberShape::ph(),
+                'temperature_c' => NumberShape::celsius(),
+                'buffers' => ListShape::of($buffer, least: 2, most: 2),
+                'repeatability' => RecordShape::of([])->withOneOf(
+                    ['values' => ListShape::of(NumberShape::ph())],
+                    ['sd' => NumberShape::zeroOrMore(), 'n' => new CountShape(1)],
+                ),
+                'resolution' => NumberShape::zeroOrMore(),
+                'temperature_expanded_u_c' => NumberShape::zeroOrMore(),
+                'drift_limit_ph' => NumberShape::zeroOrMore(),
+            ],
+            [
+                'pooled_sd' => NumberShape::zeroOrMore(),
+                'fit_u' => NumberShape::zeroOrMore(),
+                'calibration_temperature_c' => NumberShape::celsius(),
+                'outside_by_ph' => NumberShape::zeroOrMore(),
+                'matrix_u' => NumberShape::zeroOrMore(),
+            ],
+        );
     }
 
     public function answer(Input $in): array
@@ -45,27 +48,35 @@ final readonly class PhUncertaintyBudget implements Job
         [$first, $second] = $in->records('buffers');
         $repeatability = $in->record('repeatability');
         $values = $repeatability->numbers('values');
-        $uncertainty = PhUncertainty::of($in->placing(static fn(): UncertaintyInputs => new UncertaintyInputs(
-            ph: $in->number('ph'),
-            celsius: $in->number('temperature_c'),
-            buffers: [self::buffer($first), self::buffer($second)],
-            sd: $values === [] ? $repeatability->number('sd') : PhUncertainty::standardDeviation($values),
-            replicates: $values === [] ? $repeatability->count('n') : count($values),
-            pooledSd: $in->number('pooled_sd', 0.0),
-            resolution: $in->number('resolution'),
-            temperatureExpandedU: $in->number('temperature_expanded_u_c'),
-            driftLimitPh: $in->number('drift_limit_ph'),
-            fitU: $in->number('fit_u', 0.0),
-            calibrationCelsius: $in->numberOrNull('calibration_temperature_c'),
-            outsideByPh: $in->number('outside_by_ph', 0.0),
-            matrixU: $in->number('matrix_u', 0.0),
-        ), 'buffers'));
+        $uncertainty = PhUncertainty::of(
+            $in->placing(
+                static fn(): UncertaintyInputs => new UncertaintyInputs(
+                    ph: $in->number('ph'),
+                    celsius: $in->number('temperature_c'),
+                    buffers: [self::buffer($first), self::buffer($second)],
+                    sd: $values === [] ? $repeatability->number('sd') : PhUncertainty::standardDeviation($values),
+                    replicates: $values === [] ? $repeatability->count('n') : count($values),
+                    pooledSd: $in->number('pooled_sd', 0.0),
+                    resolution: $in->number('resolution'),
+                    temperatureExpandedU: $in->number('temperature_expanded_u_c'),
+                    driftLimitPh: $in->number('drift_limit_ph'),
+                    fitU: $in->number('fit_u', 0.0),
+                    calibrationCelsius: $in->numberOrNull('calibration_temperature_c'),
+                    outsideByPh: $in->number('outside_by_ph', 0.0),
+                    matrixU: $in->number('matrix_u', 0.0),
+                ),
+                'buffers',
+            ),
+        );
 
         return [
             'u' => $uncertainty->u,
             'expanded_u' => $uncertainty->expanded(),
             'k' => PhUncertainty::COVERAGE,
-            'budget' => array_map(static fn(BudgetLine $line): array => ['name' => $line->name, 'u' => $line->u, 'share' => $line->share], $uncertainty->budget),
+            'budget' => array_map(
+                static fn(BudgetLine $line): array => ['name' => $line->name, 'u' => $line->u, 'share' => $line->share],
+                $uncertainty->budget,
+            ),
         ];
     }
 

@@ -18,17 +18,23 @@ final readonly class PlanBuffers implements Job
 {
     public function shape(): RecordShape
     {
-        return RecordShape::of([
-            'expected_ph' => ListShape::of(ListShape::range(NumberShape::ph())),
-            'on' => TextShape::date(),
-            'lots' => ListShape::of(RecordShape::of([
-                'id' => TextShape::any(),
-                'buffer' => TextShape::any(),
-                'nominal_ph' => NumberShape::ph(),
-                'expires_on' => TextShape::date(),
-                'uses_left' => new CountShape(0),
-            ]), least: 0),
-        ], ['minimum_span' => NumberShape::zeroOrMore()]);
+        return RecordShape::of(
+            [
+                'expected_ph' => ListShape::of(ListShape::range(NumberShape::ph())),
+                'on' => TextShape::date(),
+                'lots' => ListShape::of(
+                    RecordShape::of([
+                        'id' => TextShape::any(),
+                        'buffer' => TextShape::any(),
+                        'nominal_ph' => NumberShape::ph(),
+                        'expires_on' => TextShape::date(),
+                        'uses_left' => new CountShape(0),
+                    ]),
+                    least: 0,
+                ),
+            ],
+            ['minimum_span' => NumberShape::zeroOrMore()],
+        );
     }
 
     public function answer(Input $in): array
@@ -38,14 +44,23 @@ final readonly class PlanBuffers implements Job
             if (isset($lots[$lot->text('id')])) {
                 throw $lot->refusal('id', sprintf('The lot "%s" appears twice.', $lot->text('id')));
             }
-            $lots[$lot->text('id')] = new BufferLot($lot->text('id'), $lot->text('buffer'), $lot->number('nominal_ph'), $lot->text('expires_on'), $lot->count('uses_left'));
+            $lots[$lot->text('id')] = new BufferLot(
+                $lot->text('id'),
+                $lot->text('buffer'),
+                $lot->number('nominal_ph'),
+                $lot->text('expires_on'),
+                $lot->count('uses_left'),
+            );
         }
         $expected = $in->pairs('expected_ph');
         assert($expected !== []);
         $plan = BufferPlan::for($expected, $in->text('on'), array_values($lots), $in->number('minimum_span', BufferPlan::LEAST_SPAN_PH));
 
         return [
-            'points' => array_map(static fn(BufferLot $lot): array => ['buffer' => $lot->buffer, 'lot' => $lot->id, 'nominal_ph' => $lot->nominalPh], $plan->points),
+            'points' => array_map(
+                static fn(BufferLot $lot): array => ['buffer' => $lot->buffer, 'lot' => $lot->id, 'nominal_ph' => $lot->nominalPh],
+                $plan->points,
+            ),
             'brackets' => $plan->brackets(),
             'outside_by_ph' => $plan->outsideByPh,
             'rejected' => $plan->rejected,

@@ -22,23 +22,42 @@ final readonly class ReleaseBatch implements Job
     public function shape(): RecordShape
     {
         $outcome = TextShape::oneOf(array_column(Conformity::cases(), 'value'));
-        $due = RecordShape::of(['name' => TextShape::any(), 'outcome' => $outcome], ['late' => new FlagShape(), 'value_outcome' => $outcome]);
+        $due = RecordShape::of(
+            ['name' => TextShape::any(), 'outcome' => $outcome],
+            ['late' => new FlagShape(), 'value_outcome' => $outcome],
+        );
 
-        return RecordShape::of([
-            'limits' => ListShape::of(RecordShape::of(['name' => TextShape::any(), 'kind' => TextShape::oneOf(array_column(LimitKind::cases(), 'value'))], ['condition' => TextShape::any()]), least: 0),
-            'judged' => ListShape::of(RecordShape::of(['due' => ListShape::of($due, least: 0)]), least: 0),
-        ], [
-            'conditions' => new MapShape(new FlagShape()),
-            'disposed' => ListShape::of(TextShape::any(), least: 0),
-            'blocks' => ListShape::of(TextShape::any(), least: 0),
-            'needs_none' => new FlagShape(),
-        ]);
+        return RecordShape::of(
+            [
+                'limits' => ListShape::of(
+                    RecordShape::of(
+                        ['name' => TextShape::any(), 'kind' => TextShape::oneOf(array_column(LimitKind::cases(), 'value'))],
+                        ['condition' => TextShape::any()],
+                    ),
+                    least: 0,
+                ),
+                'judged' => ListShape::of(RecordShape::of(['due' => ListShape::of($due, least: 0)]), least: 0),
+            ],
+            [
+                'conditions' => new MapShape(new FlagShape()),
+                'disposed' => ListShape::of(TextShape::any(), least: 0),
+                'blocks' => ListShape::of(TextShape::any(), least: 0),
+                'needs_none' => new FlagShape(),
+            ],
+        );
     }
 
     public function answer(Input $in): array
     {
         $release = Release::of(
-            array_map(static fn(Input $limit): ReleaseLimit => new ReleaseLimit($limit->text('name'), LimitKind::from($limit->text('kind')), $limit->textOrNull('condition')), $in->records('limits')),
+            array_map(
+                static fn(Input $limit): ReleaseLimit => new ReleaseLimit(
+                    $limit->text('name'),
+                    LimitKind::from($limit->text('kind')),
+                    $limit->textOrNull('condition'),
+                ),
+                $in->records('limits'),
+            ),
             array_map(static fn(Input $occasion): array => array_map(self::judged(...), $occasion->records('due')), $in->records('judged')),
             $in->flagsByName('conditions'),
             $in->texts('disposed'),
@@ -48,7 +67,10 @@ final readonly class ReleaseBatch implements Job
 
         return [
             'met' => $release->met,
-            'missing' => array_map(static fn(array $one): array => ['name' => $one['name'], 'reason' => $one['reason']->value], $release->missing),
+            'missing' => array_map(
+                static fn(array $one): array => ['name' => $one['name'], 'reason' => $one['reason']->value],
+                $release->missing,
+            ),
             'releasable' => $release->releasable,
         ];
     }
@@ -57,6 +79,11 @@ final readonly class ReleaseBatch implements Job
     {
         $outcome = $one->text('outcome');
 
-        return new JudgedBefore($one->text('name'), Conformity::from($outcome), $one->flag('late', false), Conformity::from($one->text('value_outcome', $outcome)));
+        return new JudgedBefore(
+            $one->text('name'),
+            Conformity::from($outcome),
+            $one->flag('late', false),
+            Conformity::from($one->text('value_outcome', $outcome)),
+        );
     }
 }

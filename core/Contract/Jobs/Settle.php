@@ -23,7 +23,11 @@ final readonly class Settle implements Job
 
     public function answer(Input $in): array
     {
-        $settling = Settling::of($in->pairs('samples'), $in->number('band', Settling::BAND_PH), $in->number('window_s', Settling::WINDOW_S));
+        $settling = Settling::of(
+            $in->pairs('samples'),
+            $in->number('band', Settling::BAND_PH),
+            $in->number('window_s', Settling::WINDOW_S),
+        );
 
         return [
             'settled' => $settling->settled,

@@ -14,7 +14,10 @@ final readonly class StandardiseTitrant implements Job
 {
     public function shape(): RecordShape
     {
-        return RecordShape::of(['khp_g' => NumberShape::positive(), 'ml' => NumberShape::positive()], ['purity' => NumberShape::fraction()]);
+        return RecordShape::of(
+            ['khp_g' => NumberShape::positive(), 'ml' => NumberShape::positive()],
+            ['purity' => NumberShape::fraction()],
+        );
     }
 
     public function answer(Input $in): array

@@ -35,11 +35,21 @@ final readonly class Titrate implements Job
             ],
             [
                 'blank_ml' => NumberShape::zeroOrMore(),
-                'uncertainty' => RecordShape::of([], ['titrant_ml' => NumberShape::zeroOrMore(), 'sample_percent' => NumberShape::zeroOrMore(), 'normality_percent' => NumberShape::zeroOrMore()]),
+                'uncertainty' => RecordShape::of(
+                    [],
+                    [
+                        'titrant_ml' => NumberShape::zeroOrMore(),
+                        'sample_percent' => NumberShape::zeroOrMore(),
+                        'normality_percent' => NumberShape::zeroOrMore(),
+                    ],
+                ),
             ],
         )
             ->withOneOf(['sample_ml' => NumberShape::positive()], ['sample_g' => NumberShape::positive()])
-            ->withOneOf(['curve' => ListShape::of(ListShape::pair(NumberShape::zeroOrMore(), NumberShape::ph()))], ['endpoint_ml' => NumberShape::positive()]);
+            ->withOneOf(
+                ['curve' => ListShape::of(ListShape::pair(NumberShape::zeroOrMore(), NumberShape::ph()))],
+                ['endpoint_ml' => NumberShape::positive()],
+            );
     }
 
     public function answer(Input $in): array
@@ -47,9 +57,20 @@ final readonly class Titrate implements Job
         $endpoint = self::endpoint($in);
         $isByMass = $in->has('sample_g');
         $u = $in->recordOrNull('uncertainty');
-        $uncertainty = new TitrationUncertainty($u?->number('titrant_ml', TitrationUncertainty::TITRANT_ML) ?? TitrationUncertainty::TITRANT_ML, $u?->number('sample_percent', TitrationUncertainty::SAMPLE_PERCENT) ?? TitrationUncertainty::SAMPLE_PERCENT, $u?->number('normality_percent', TitrationUncertainty::NORMALITY_PERCENT) ?? TitrationUncertainty::NORMALITY_PERCENT);
+        $uncertainty = new TitrationUncertainty(
+            $u?->number('titrant_ml', TitrationUncertainty::TITRANT_ML) ?? TitrationUncertainty::TITRANT_ML,
+            $u?->number('sample_percent', TitrationUncertainty::SAMPLE_PERCENT) ?? TitrationUncertainty::SAMPLE_PERCENT,
+            $u?->number('normality_percent', TitrationUncertainty::NORMALITY_PERCENT) ?? TitrationUncertainty::NORMALITY_PERCENT,
+        );
         try {
-            $titration = Titration::of($endpoint, $in->number($isByMass ? 'sample_g' : 'sample_ml'), $in->number('titrant_normality'), Acid::from($in->text('acid')), $in->number('blank_ml', 0.0), $uncertainty);
+            $titration = Titration::of(
+                $endpoint,
+                $in->number($isByMass ? 'sample_g' : 'sample_ml'),
+                $in->number('titrant_normality'),
+                Acid::from($in->text('acid')),
+                $in->number('blank_ml', 0.0),
+                $uncertainty,
+            );
         } catch (BlankTakesAll $failure) {
             throw Refusal::at($failure, 'blank_ml');
         }
@@ -70,7 +91,9 @@ final readonly class Titrate implements Job
     {
         $at = $in->wordOrRecord('endpoint', self::STEEPEST);
         if (!$in->has('curve')) {
-            return $at instanceof Input ? new Endpoint($in->number('endpoint_ml'), $at->number('ph'), false) : throw $in->refusal('endpoint', 'A derivative is taken of a curve; with endpoint_ml the endpoint is {"ph": …}.');
+            return $at instanceof Input
+                ? new Endpoint($in->number('endpoint_ml'), $at->number('ph'), false)
+                : throw $in->refusal('endpoint', 'A derivative is taken of a curve; with endpoint_ml the endpoint is {"ph": …}.');
         }
         try {
             $points = $in->pairs('curve');

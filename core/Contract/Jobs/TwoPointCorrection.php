@@ -24,6 +24,10 @@ final readonly class TwoPointCorrection implements Job
         $point = static fn(Input $point): array => ['reference' => $point->number('reference_c'), 'reading' => $point->number('reading_c')];
         $correction = LinearCorrection::through($point($in->record('low')), $point($in->record('high')));
 
-        return ['gain' => $correction->gain, 'offset_c' => $correction->offsetC, 'corrected_c' => $correction->correct($in->number('reading_c'))];
+        return [
+            'gain' => $correction->gain,
+            'offset_c' => $correction->offsetC,
+            'corrected_c' => $correction->correct($in->number('reading_c')),
+        ];
     }
 }

@@ -24,21 +24,30 @@ final readonly class VerifyThermometer implements Job
 
     public function shape(): RecordShape
     {
-        return RecordShape::of([
-            'method' => TextShape::oneOf(array_column(VerificationMethod::read(), 'value')),
-            'readings' => ListShape::of(NumberShape::any()),
-            'resolution' => NumberShape::zeroOrMore(),
-        ], [
-            'unit' => TextShape::oneOf(['C', 'F']),
-            'reference_c' => NumberShape::thermometerCelsius(),
-            'pressure_kpa' => NumberShape::between(BoilingPoint::LEAST_KPA, BoilingPoint::MOST_KPA),
-            'elevation_m' => NumberShape::between(BoilingPoint::LOWEST_M, BoilingPoint::HIGHEST_M),
-            'reference_expanded_u_c' => NumberShape::zeroOrMore(),
-            'pooled_sd_c' => NumberShape::zeroOrMore(),
-        ])->withOneOf(
-            ['tolerance_c' => NumberShape::zeroOrMore()],
-            ['tolerance_class' => RecordShape::of(['standard' => TextShape::oneOf(ToleranceClass::standards()), 'class' => TextShape::oneOf(ToleranceClass::classes())])],
+        return RecordShape::of(
+            [
+                'method' => TextShape::oneOf(array_column(VerificationMethod::read(), 'value')),
+                'readings' => ListShape::of(NumberShape::any()),
+                'resolution' => NumberShape::zeroOrMore(),
+            ],
+            [
+                'unit' => TextShape::oneOf(['C', 'F']),
+                'reference_c' => NumberShape::thermometerCelsius(),
+                'pressure_kpa' => NumberShape::between(BoilingPoint::LEAST_KPA, BoilingPoint::MOST_KPA),
+                'elevation_m' => NumberShape::between(BoilingPoint::LOWEST_M, BoilingPoint::HIGHEST_M),
+                'reference_expanded_u_c' => NumberShape::zeroOrMore(),
+                'pooled_sd_c' => NumberShape::zeroOrMore(),
+            ],
         )
+            ->withOneOf(
+                ['tolerance_c' => NumberShape::zeroOrMore()],
+                [
+                    'tolerance_class' => RecordShape::of([
+                        'standard' => TextShape::oneOf(ToleranceClass::standards()),
+                        'class' => TextShape::oneOf(ToleranceClass::classes()),
+                    ]),
+                ],
+            )
             ->when('method', VerificationMethod::Ice->value, [], [])
             ->when('method', VerificationMethod::Boiling->value, [['pressure_kpa'], ['elevation_m']], ['pressure_kpa', 'elevation_m'])
             ->when('method', VerificationMethod::Comparison->value, [['reference_c', 'reference_expanded_u_c']], ['reference_c']);
@@ -49,7 +58,13 @@ final readonly class VerifyThermometer implements Job
         $isFahrenheit = $in->text('unit', 'C') === 'F';
         $readings = self::celsius($in->numbers('readings'), $isFahrenheit);
         $reference = self::reference($in);
-        $check = Verification::of($reference, $readings, $in->number('resolution') * ($isFahrenheit ? self::FAHRENHEIT : 1), self::tolerance($in, $reference->celsius), $in->number('pooled_sd_c', 0.0));
+        $check = Verification::of(
+            $reference,
+            $readings,
+            $in->number('resolution') * ($isFahrenheit ? self::FAHRENHEIT : 1),
+            self::tolerance($in, $reference->celsius),
+            $in->number('pooled_sd_c', 0.0),
+        );
 
         return [
             'reference_c' => $reference->celsius,

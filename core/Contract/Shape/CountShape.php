@@ -18,7 +18,11 @@ final readonly class CountShape implements Shape
             throw new Refusal(ErrorCode::WrongType, $path, 'A whole number is needed, not ' . Described::value($value) . '.');
         }
         if (!is_finite((float) $value) || floor((float) $value) !== (float) $value || $value < $this->least || $value > 2 ** 53) {
-            throw new Refusal(ErrorCode::OutOfRange, $path, sprintf('%s is not accepted; a whole number of %d or more is.', $value, $this->least));
+            throw new Refusal(
+                ErrorCode::OutOfRange,
+                $path,
+                sprintf('%s is not accepted; a whole number of %d or more is.', $value, $this->least),
+            );
         }
 
         return (int) $value;

@@ -18,7 +18,11 @@ final readonly class EitherShape implements Shape
         return match (true) {
             is_string($value) => $this->word->read($value, $path),
             $value instanceof \stdClass => $this->record->read($value, $path),
-            default => throw new Refusal(ErrorCode::WrongType, $path, 'A word or an object is needed, not ' . Described::value($value) . '.'),
+            default => throw new Refusal(
+                ErrorCode::WrongType,
+                $path,
+                'A word or an object is needed, not ' . Described::value($value) . '.',
+            ),
         };
     }
 

@@ -12,7 +12,9 @@ final readonly class FlagShape implements Shape
 {
     public function read(mixed $value, string $path): bool
     {
-        return is_bool($value) ? $value : throw new Refusal(ErrorCode::WrongType, $path, 'true or false is needed, not ' . Described::value($value) . '.');
+        return is_bool($value)
+            ? $value
+            : throw new Refusal(ErrorCode::WrongType, $path, 'true or false is needed, not ' . Described::value($value) . '.');
     }
 
     public function schema(): array

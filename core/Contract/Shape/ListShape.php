@@ -10,7 +10,13 @@ use Rheacid\Core\Contract\Refusal;
 /** A list of values of one shape, with a least and a most count. */
 final readonly class ListShape implements Shape
 {
-    private function __construct(private Shape $item, private int $least, private ?int $most, private bool $isRange = false, private ?Shape $second = null) {}
+    private function __construct(
+        private Shape $item,
+        private int $least,
+        private ?int $most,
+        private bool $isRange = false,
+        private ?Shape $second = null,
+    ) {}
 
     public static function of(Shape $item, int $least = 1, ?int $most = null): self
     {
@@ -54,9 +60,11 @@ final readonly class ListShape implements Shape
     {
         return [
             'type' => 'array',
-            ...($this->second === null ? ['items' => $this->item->schema()] : ['prefixItems' => [$this->item->schema(), $this->second->schema()]]),
+            ...$this->second === null
+                ? ['items' => $this->item->schema()]
+                : ['prefixItems' => [$this->item->schema(), $this->second->schema()]],
             'minItems' => $this->least,
-            ...($this->most === null ? [] : ['maxItems' => $this->most]),
+            ...$this->most === null ? [] : ['maxItems' => $this->most],
         ];
     }
 

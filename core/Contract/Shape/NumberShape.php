@@ -78,13 +78,17 @@ final readonly class NumberShape implements Shape
     {
         $low = $this->low === null ? [] : [$this->aboveLow ? 'exclusiveMinimum' : 'minimum' => $this->low];
 
-        return ['type' => 'number', ...$low, ...($this->high === null ? [] : ['maximum' => $this->high])];
+        return ['type' => 'number', ...$low, ...$this->high === null ? [] : ['maximum' => $this->high]];
     }
 
     private function accepted(): string
     {
         return match (true) {
-            $this->aboveLow && $this->high !== null => sprintf('a number above %s, at most %s is', Numbers::plain((float) $this->low), Numbers::plain($this->high)),
+            $this->aboveLow && $this->high !== null => sprintf(
+                'a number above %s, at most %s is',
+                Numbers::plain((float) $this->low),
+                Numbers::plain($this->high),
+            ),
             $this->low !== null && $this->high !== null => sprintf('%s to %s is', Numbers::plain($this->low), Numbers::plain($this->high)),
             $this->low !== null => $this->aboveLow ? 'a number above 0 is' : 'a number of 0 or more is',
             default => 'a finite number is',

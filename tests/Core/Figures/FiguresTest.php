@@ -52,7 +52,11 @@ final class FiguresTest extends TestCase
         $x = $rule->scale->at(4.47);
         self::assertLessThan($rule->edges()[0]['x'], $rule->scale->at(4.47 + 0.07), 'the whisker ends before the wall');
         self::assertGreaterThan($rule->bracket()['x'], $x);
-        self::assertSame(Width::WIDE - 20.0, $rule->hatched()[0]['x'] + $rule->hatched()[0]['width'], 'hatching fills what the limit forbids');
+        self::assertSame(
+            Width::WIDE - 20.0,
+            $rule->hatched()[0]['x'] + $rule->hatched()[0]['width'],
+            'hatching fills what the limit forbids',
+        );
         self::assertSame('pH 4.47 plus or minus 0.07; calibrated from 4.01 to 7.00; critical ≤ 4.6.', $rule->words());
     }
 
@@ -90,8 +94,16 @@ final class FiguresTest extends TestCase
         self::assertEqualsWithDelta([4.15, 4.95], [$rule->scale->low, $rule->scale->high], 0.06);
         self::assertCount(1, $rule->edges(), 'the far wall is not drawn');
         self::assertSame([], $rule->notches(), 'nor are far buffers');
-        self::assertEqualsWithDelta([$rule->scale->at(4.53), $rule->scale->at(4.6)], [$rule->guards()[0]['x'], $rule->guards()[0]['x'] + $rule->guards()[0]['width']], 0.2);
-        self::assertSame([3.5, 7.5], [(new AcidRule(null, null, [4.01, 7.0], []))->scale->low, (new AcidRule(null, null, [4.01, 7.0], []))->scale->high], 'without a reading all of it');
+        self::assertEqualsWithDelta(
+            [$rule->scale->at(4.53), $rule->scale->at(4.6)],
+            [$rule->guards()[0]['x'], $rule->guards()[0]['x'] + $rule->guards()[0]['width']],
+            0.2,
+        );
+        self::assertSame(
+            [3.5, 7.5],
+            [(new AcidRule(null, null, [4.01, 7.0], []))->scale->low, (new AcidRule(null, null, [4.01, 7.0], []))->scale->high],
+            'without a reading all of it',
+        );
         self::assertSame(Width::NARROW, $rule->narrow()->width);
         self::assertLessThan(Width::NARROW, $rule->narrow()->edges()[0]['x']);
     }
@@ -103,7 +115,11 @@ final class FiguresTest extends TestCase
         $before = $trace->until(20);
 
         self::assertLessThan(6 * Settling::BAND_PH, $figure->value->high - $figure->value->low);
-        self::assertGreaterThan(1.0, (new SettlingTrace($before, $before->progress(null), SettlingCriterion::ph(null), 30.0))->value->high - $figure->value->low, 'while it moves, all of it');
+        self::assertGreaterThan(
+            1.0,
+            (new SettlingTrace($before, $before->progress(null), SettlingCriterion::ph(null), 30.0))->value->high - $figure->value->low,
+            'while it moves, all of it',
+        );
         preg_match('/^M[\d.]+ ([\d.]+)/', $figure->line(), $first);
         self::assertGreaterThanOrEqual(10.0, (float) ($first[1] ?? -1), 'the beginning stays within the drawing');
     }
@@ -139,17 +155,39 @@ final class FiguresTest extends TestCase
 
         self::assertLessThan($line->lines()[0]['y2'], $line->lines()[0]['y1'], 'high potential stands high');
         self::assertSame([true, true, false], array_column($line->points(), 'fitted'));
-        self::assertLessThan(abs($line->idealLine()['y2'] - $line->idealLine()['y1']) / ($line->idealLine()['x2'] - $line->idealLine()['x1']), abs($line->lines()[0]['y2'] - $line->lines()[0]['y1']) / ($line->lines()[0]['x2'] - $line->lines()[0]['x1']), 'a tired electrode is flatter');
+        self::assertLessThan(
+            abs($line->idealLine()['y2'] - $line->idealLine()['y1']) / ($line->idealLine()['x2'] - $line->idealLine()['x1']),
+            abs($line->lines()[0]['y2'] - $line->lines()[0]['y1']) / ($line->lines()[0]['x2'] - $line->lines()[0]['x1']),
+            'a tired electrode is flatter',
+        );
     }
 
     public function test_on_the_batch_chart_a_limit_begins_when_it_is_due(): void
     {
-        $limits = [new ProductLimit(self::critical(6.0), Applies::Always), new ProductLimit(self::critical(4.6), Applies::WithinHours, 168), new ProductLimit(self::critical(4.6), Applies::Equilibrium)];
-        $readings = [['hours' => 0.5, 'value' => 5.7, 'u' => 0.07, 'trusted' => true], ['hours' => 140.0, 'value' => 4.47, 'u' => 0.07, 'trusted' => true]];
-        $due = array_map(static fn(ProductLimit $limit): array => ['limit' => $limit, 'from' => match ($limit->applies) {
-            Applies::Always => 0.0, Applies::WithinHours => $limit->hours, default => null,
-        }], $limits);
-        [$before, $after] = [new SeriesChart(new SeriesFacts($readings, $due, 142.0)), new SeriesChart(new SeriesFacts($readings, $due, 170.0))];
+        $limits = [
+            new ProductLimit(self::critical(6.0), Applies::Always),
+            new ProductLimit(self::critical(4.6), Applies::WithinHours, 168),
+            new ProductLimit(self::critical(4.6), Applies::Equilibrium),
+        ];
+        $readings = [
+            ['hours' => 0.5, 'value' => 5.7, 'u' => 0.07, 'trusted' => true],
+            ['hours' => 140.0, 'value' => 4.47, 'u' => 0.07, 'trusted' => true],
+        ];
+        $due = array_map(
+            static fn(ProductLimit $limit): array => [
+                'limit' => $limit,
+                'from' => match ($limit->applies) {
+                    Applies::Always => 0.0,
+                    Applies::WithinHours => $limit->hours,
+                    default => null,
+                },
+            ],
+            $limits,
+        );
+        [$before, $after] = [
+            new SeriesChart(new SeriesFacts($readings, $due, 142.0)),
+            new SeriesChart(new SeriesFacts($readings, $due, 170.0)),
+        ];
 
         self::assertSame([[true, false], [true, true]], [array_column($before->walls(), 'due'), array_column($after->walls(), 'due')]);
         self::assertSame($before->hours->at(168.0), $before->walls()[1]['x']);
@@ -160,14 +198,35 @@ final class FiguresTest extends TestCase
 
     public function test_zoomed_in_the_batch_chart_shows_hours_and_only_what_happened_then(): void
     {
-        $band = array_map(static fn(int $hours): array => ['at' => (float) $hours, 'low' => 4.4, 'median' => 4.6, 'high' => 4.9], range(0, 60, 6));
-        $facts = static fn(float ...$range): SeriesFacts => new SeriesFacts([], [], 60.0, null, count($range) === 2 ? [array_values($range)[0], array_values($range)[1]] : null, [['hours' => 2.0, 'label' => 'pitched'], ['hours' => 30.0, 'label' => '+ 2 L vinegar'], ['hours' => 31.0, 'label' => 'packed']], [['label' => 'temperature', 'points' => [[1.0, 20.0], [30.0, 24.0]]]], $band);
+        $band = array_map(
+            static fn(int $hours): array => ['at' => (float) $hours, 'low' => 4.4, 'median' => 4.6, 'high' => 4.9],
+            range(0, 60, 6),
+        );
+        $facts = static fn(float ...$range): SeriesFacts => new SeriesFacts(
+            [],
+            [],
+            60.0,
+            null,
+            count($range) === 2 ? [array_values($range)[0], array_values($range)[1]] : null,
+            [['hours' => 2.0, 'label' => 'pitched'], ['hours' => 30.0, 'label' => '+ 2 L vinegar'], ['hours' => 31.0, 'label' => 'packed']],
+            [['label' => 'temperature', 'points' => [[1.0, 20.0], [30.0, 24.0]]]],
+            $band,
+        );
         [$whole, $near] = [new SeriesChart($facts()), new SeriesChart($facts(24.0, 36.0))];
 
-        self::assertSame([['pitched', '+ 2 L vinegar', 'packed'], ['+ 2 L vinegar', 'packed']], [array_column($whole->marks(), 'label'), array_column($near->marks(), 'label')]);
+        self::assertSame(
+            [['pitched', '+ 2 L vinegar', 'packed'], ['+ 2 L vinegar', 'packed']],
+            [array_column($whole->marks(), 'label'), array_column($near->marks(), 'label')],
+        );
         self::assertNotSame($whole->marks()[1]['y'], $whole->marks()[2]['y'], 'labels do not cross');
-        self::assertSame(['day 0', '24 h'], [$whole->hours->times($whole->width)[0]['label'], $near->hours->times($near->width)[0]['label']]);
-        self::assertSame([['20', '24'], ['24', '24']], [[$whole->strips()[0]['low'], $whole->strips()[0]['high']], [$near->strips()[0]['low'], $near->strips()[0]['high']]]);
+        self::assertSame(
+            ['day 0', '24 h'],
+            [$whole->hours->times($whole->width)[0]['label'], $near->hours->times($near->width)[0]['label']],
+        );
+        self::assertSame(
+            [['20', '24'], ['24', '24']],
+            [[$whole->strips()[0]['low'], $whole->strips()[0]['high']], [$near->strips()[0]['low'], $near->strips()[0]['high']]],
+        );
         self::assertNotNull($near->earlier());
         self::assertNull((new SeriesChart(new SeriesFacts([], [], 60.0, null, [61.0, 70.0], band: $band)))->earlier());
 
@@ -178,7 +237,12 @@ final class FiguresTest extends TestCase
 
     public function test_the_budget_bar_groups_what_is_too_small_to_see(): void
     {
-        $bar = new BudgetBar([['name' => 'resolution', 'u' => 0.003, 'share' => 0.01], ['name' => 'drift', 'u' => 0.029, 'share' => 0.62], ['name' => 'repeatability', 'u' => 0.018, 'share' => 0.36], ['name' => 'fit', 'u' => 0.0, 'share' => 0.01]]);
+        $bar = new BudgetBar([
+            ['name' => 'resolution', 'u' => 0.003, 'share' => 0.01],
+            ['name' => 'drift', 'u' => 0.029, 'share' => 0.62],
+            ['name' => 'repeatability', 'u' => 0.018, 'share' => 0.36],
+            ['name' => 'fit', 'u' => 0.0, 'share' => 0.01],
+        ]);
 
         self::assertSame(['drift since calibration', 'repeatability', 'the rest'], array_column($bar->parts, 'label'));
         self::assertSame(['62 %', '36 %', '2 %'], array_column($bar->parts, 'percent'));
@@ -197,8 +261,22 @@ final class FiguresTest extends TestCase
     {
         CarbonImmutable::setTestNow('2026-11-25T10:00:00Z');
         $at = static fn(string $day): CarbonImmutable => CarbonImmutable::parse($day);
-        $chart = new HistoryChart('Slope, %', ['acid side' => [[$at('2026-01-01'), 98.0], [$at('2026-11-01'), 92.0]]], 90.0, 102.0, [[$at('2026-01-01'), 98.0], [$at('2027-02-01'), 90.0]], [$at('2027-01-15'), null]);
-        $far = new HistoryChart('Slope, %', ['acid side' => [[$at('2026-01-01'), 98.0], [$at('2026-11-01'), 97.0]]], 90.0, 102.0, [[$at('2026-01-01'), 98.0], [$at('2032-09-01'), 90.0]], [$at('2032-01-01'), $at('2033-01-01')]);
+        $chart = new HistoryChart(
+            'Slope, %',
+            ['acid side' => [[$at('2026-01-01'), 98.0], [$at('2026-11-01'), 92.0]]],
+            90.0,
+            102.0,
+            [[$at('2026-01-01'), 98.0], [$at('2027-02-01'), 90.0]],
+            [$at('2027-01-15'), null],
+        );
+        $far = new HistoryChart(
+            'Slope, %',
+            ['acid side' => [[$at('2026-01-01'), 98.0], [$at('2026-11-01'), 97.0]]],
+            90.0,
+            102.0,
+            [[$at('2026-01-01'), 98.0], [$at('2032-09-01'), 90.0]],
+            [$at('2032-01-01'), $at('2033-01-01')],
+        );
         CarbonImmutable::setTestNow();
 
         self::assertSame($chart->value->at(102), $chart->band()['y'] ?? null);
@@ -206,10 +284,20 @@ final class FiguresTest extends TestCase
         self::assertLessThan($chart->x($at('2026-11-01')), $chart->x($at('2026-01-01')));
         self::assertSame(HistoryChart::WIDTH - 14.0, $chart->x($at('2030-01-01')), 'never outside the drawing');
         self::assertSame(1, preg_match('/L([\d.]+) ([\d.]+)$/', $far->trend(), $end));
-        self::assertEqualsWithDelta([HistoryChart::WIDTH - 14.0, $far->value->at(96.13)], [(float) ($end[1] ?? 0), (float) ($end[2] ?? 0)], 0.6, 'a line that goes on beyond the drawing keeps its slope');
+        self::assertEqualsWithDelta(
+            [HistoryChart::WIDTH - 14.0, $far->value->at(96.13)],
+            [(float) ($end[1] ?? 0), (float) ($end[2] ?? 0)],
+            0.6,
+            'a line that goes on beyond the drawing keeps its slope',
+        );
         self::assertNull($far->reach(), 'what is met beyond the drawing is not drawn at its edge');
         self::assertSame($chart->x($at('2027-01-15')), $chart->reach()['x'] ?? null);
-        self::assertEqualsWithDelta(HistoryChart::WIDTH - 14, ($chart->reach()['x'] ?? 0) + ($chart->reach()['width'] ?? 0), 1, 'without a latest day it reaches to the edge');
+        self::assertEqualsWithDelta(
+            HistoryChart::WIDTH - 14,
+            ($chart->reach()['x'] ?? 0) + ($chart->reach()['width'] ?? 0),
+            1,
+            'without a latest day it reaches to the edge',
+        );
         self::assertStringStartsWith('M58 ', $chart->trend());
     }
 
