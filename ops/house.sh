@@ -6,8 +6,11 @@ umask 022
 export LC_ALL=C.UTF-8
 
 ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd -P)
+# The PHP that Debian has: 8.2 in release 12, 8.4 in release 13.
+PHP_SERIES=8.2
+if [ "$(. /etc/os-release && echo "${VERSION_ID:-0}" | cut -d. -f1)" = 13 ]; then PHP_SERIES=8.4; fi
 # curl and zip are asked for by the libraries of the tests, which Composer installs with the rest.
-RUN_PACKAGES=(php8.2-cli php8.2-fpm php8.2-mysql php8.2-mbstring php8.2-xml php8.2-intl php8.2-curl php8.2-zip nginx mariadb-server supervisor gpg)
+RUN_PACKAGES=("php$PHP_SERIES"-{cli,fpm,mysql,mbstring,xml,intl,curl,zip} nginx mariadb-server supervisor gpg)
 TEST_PACKAGES=(chromium chromium-driver python3-scipy python3-uncertainties python3-iapws units oathtool)
 # Who serves pages, who keeps the database, and who works as the owner of the records. No account reads or writes what is
 # another's, and root runs nothing that one of them can write.
@@ -185,7 +188,7 @@ binary_of() {
     case "$1" in
         mariadb) echo /usr/sbin/mariadbd ;;
         nginx) echo /usr/sbin/nginx ;;
-        php-fpm) echo /usr/sbin/php-fpm8.2 ;;
+        php-fpm) echo "/usr/sbin/php-fpm$PHP_SERIES" ;;
         keep) readlink -f "$BASH" ;;
         *) readlink -f "$(command -v php)" ;;
     esac
@@ -387,7 +390,7 @@ command_of() {
                 --log-error="$HOME_DIR/db/mariadb.log") ;;
         php-fpm)
             if [ "$(id -u)" = 0 ] && [ ${#RUN_AS[@]} = 0 ]; then as_root=(-R); fi
-            COMMAND=(/usr/sbin/php-fpm8.2 "${as_root[@]}" --nodaemonize --fpm-config "$HOME_DIR/conf/php-fpm.conf") ;;
+            COMMAND=("/usr/sbin/php-fpm$PHP_SERIES" "${as_root[@]}" --nodaemonize --fpm-config "$HOME_DIR/conf/php-fpm.conf") ;;
         nginx) COMMAND=(/usr/sbin/nginx -c "$HOME_DIR/conf/nginx.conf" -e "$HOME_DIR/log/nginx.log" -g 'daemon off;') ;;
         queue) COMMAND=(php "${PATIENCE[@]}" "$ROOT/artisan" queue:work --sleep=2 --tries=5 --backoff=60) ;;
         scheduler) COMMAND=(php "${PATIENCE[@]}" "$ROOT/artisan" schedule:work) ;;
