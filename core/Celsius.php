@@ -7,7 +7,8 @@ namespace Rheacid\Core;
 /** Temperatures as they are written for people: kept and computed in °C, and where the site says so with °F first. */
 final class Celsius
 {
-    private const F_PER_C = 1.8;
+    /** A difference of 1 °C in °F. */
+    public const F_PER_C = 1.8;
     private const F_AT_ZERO = 32.0;
 
     /**

@@ -26,7 +26,7 @@ final class Judging
                     ->where('board.part', Part::Batch->value)
                     ->where('board.is_live', true),
             )
-            ->whereIn('kind', [LimitKind::Critical->value, LimitKind::Legal->value])
+            ->whereIn('kind', LimitKind::binding())
             ->where('measurand', Measurand::Ph->value)
             ->distinct()
             ->limit(self::MOST)

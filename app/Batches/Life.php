@@ -135,7 +135,7 @@ final class Life
     {
         return Deviation::query()
             ->where('batch_id', $batchId)
-            ->whereIn('kind', [LimitKind::Critical, LimitKind::Legal])
+            ->whereIn('kind', LimitKind::binding())
             ->whereDoesntHave('disposition');
     }
 

@@ -17,9 +17,6 @@ use Rheacid\Models\TitrantStandardisation;
 /** A titration as it was typed, computed by the core. */
 final readonly class TitrationTold
 {
-    /** Of the sample, by pipette or balance, %, k = 2. Common practice, no source. */
-    private const SAMPLE_PERCENT = 0.5;
-
     /**
      * @param non-empty-list<array{sample: float, endpoint: Endpoint, curve: list<array{float, float}>}> $portions mL or g of each
      * @param string $endpoint 7.0, 8.1 …, by-eye or derivative
@@ -48,7 +45,7 @@ final readonly class TitrationTold
     {
         $uncertainty = new TitrationUncertainty(
             max(TitrationUncertainty::TITRANT_ML, $this->digitMl),
-            self::SAMPLE_PERCENT,
+            TitrationUncertainty::SAMPLE_PERCENT,
             (100 * $this->titrant->expanded_u) / $this->titrant->normality,
         );
 

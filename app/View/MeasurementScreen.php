@@ -109,12 +109,7 @@ final readonly class MeasurementScreen
             $measurement->elsewhere,
             self::curves($measurement->titration),
             $meq,
-            $meq > 0
-                ? array_combine(
-                    array_column(Acid::cases(), 'value'),
-                    array_map(static fn(Acid $acid): float => ($meq / 1000) * $acid->equivalentWeight(), Acid::cases()),
-                )
-                : [],
+            $meq > 0 ? AcidityUnit::inEachAcid($meq) : [],
         );
     }
 

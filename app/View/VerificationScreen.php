@@ -112,14 +112,14 @@ final readonly class VerificationScreen
     /** The error with its sign, in the unit in which it was read: a degree Celsius is 1.8 of the other. */
     public function big(): string
     {
-        $error = $this->check->error_c * ($this->check->unit === 'F' ? 1.8 : 1.0);
+        $error = $this->inUnit($this->check->error_c);
 
         return ($error > 0 ? '+' : '') . Numbers::fixed($error, 2);
     }
 
     public function uncertainty(): string
     {
-        return Numbers::fixed($this->check->expanded_u_c * ($this->check->unit === 'F' ? 1.8 : 1.0), 2);
+        return Numbers::fixed($this->inUnit($this->check->expanded_u_c), 2);
     }
 
     /** What it read, in the unit in which it was read. */
@@ -127,7 +127,7 @@ final readonly class VerificationScreen
     {
         return match (true) {
             $this->check->method === VerificationMethod::Rtd => Numbers::fixed((float) $this->check->ohm, 2) . ' Ω',
-            $this->check->unit === 'F' => Numbers::fixed($this->check->reading_c * 1.8 + 32, 1) . ' °F',
+            $this->check->unit === 'F' => Numbers::fixed(Celsius::fahrenheit($this->check->reading_c), 1) . ' °F',
             default => Numbers::fixed($this->check->reading_c, 1) . ' °C',
         };
     }
@@ -135,10 +135,10 @@ final readonly class VerificationScreen
     /** @return list<string> each reading in the unit in which it was read */
     public function readings(): array
     {
-        return array_map(
-            fn(mixed $celsius): string => Numbers::fixed($this->check->unit === 'F' ? (float) $celsius * 1.8 + 32 : (float) $celsius, 1),
-            array_values($this->check->readings ?? []),
-        );
+        $isFahrenheit = $this->check->unit === 'F';
+        $shown = static fn(float $celsius): string => Numbers::fixed($isFahrenheit ? Celsius::fahrenheit($celsius) : $celsius, 1);
+
+        return array_map(static fn(mixed $celsius): string => $shown((float) $celsius), array_values($this->check->readings ?? []));
     }
 
     /**
@@ -178,5 +178,11 @@ final readonly class VerificationScreen
                 $walks,
                 SiteClock::reckonedDay($drift->leavesOn, $drift->earliest, $drift->latest),
             );
+    }
+
+    /** A difference in the unit in which it was read. */
+    private function inUnit(float $kelvin): float
+    {
+        return $kelvin * ($this->check->unit === 'F' ? Celsius::F_PER_C : 1.0);
     }
 }

@@ -96,6 +96,14 @@ final readonly class AcidityUnit
         return ($value * $this->meq) / $other->meq;
     }
 
+    /** @return array<string, float> so many meq said in g of each acid */
+    public static function inEachAcid(float $meq): array
+    {
+        $grams = array_map(static fn(Acid $acid): float => ($meq / 1000) * $acid->equivalentWeight(), Acid::cases());
+
+        return array_combine(array_column(Acid::cases(), 'value'), $grams);
+    }
+
     /** As it is written behind a number. */
     public function symbol(): string
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Acidity;
 
+use Rheacid\Core\Maths\Spread;
+
 /** The strength of a titrant against potassium hydrogen phthalate, a primary standard. */
 final class Standardisation
 {
@@ -43,8 +45,7 @@ final class Standardisation
     {
         $n = count($normalities);
         $mean = array_sum($normalities) / $n;
-        $spread = $n < 2 ? 0.0 : sqrt(array_sum(array_map(static fn(float $one): float => ($one - $mean) ** 2, $normalities)) / ($n - 1));
 
-        return [$mean, max((2 * $spread) / sqrt($n), ($mean * TitrationUncertainty::NORMALITY_PERCENT) / 100)];
+        return [$mean, max((2 * Spread::deviation($normalities)) / sqrt($n), ($mean * TitrationUncertainty::NORMALITY_PERCENT) / 100)];
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Care;
 
-use Rheacid\Core\Uncertainty\PhUncertainty;
+use Rheacid\Core\Maths\Spread;
 
 /**
  * A series of check results with warning lines at two and action lines at three standard deviations, and the rule of seven
@@ -30,7 +30,7 @@ final readonly class ControlChart
     {
         $known = count($values) >= self::ENOUGH;
         $centre = $known ? array_sum($values) / count($values) : 0.0;
-        $deviation = $known ? max(PhUncertainty::standardDeviation($values), $limit / self::FINEST) : $limit / 3;
+        $deviation = $known ? max(Spread::deviation($values), $limit / self::FINEST) : $limit / 3;
         $signals = [];
         $side = 0;
         $run = 0;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Courses;
 
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\Limit;
@@ -69,7 +70,7 @@ final readonly class CourseVerdict
             max($nowH, $lastH, $ph === [] ? $nowH : $ph[count($ph) - 1][0]),
             $record->leftOut,
         );
-        $excess = ($lastC + $expandedU) * 1.8 + 32 - DegreeHours::BASE_F;
+        $excess = Celsius::fahrenheit($lastC + $expandedU) - DegreeHours::BASE_F;
 
         return new self(
             CourseJudgement::ofDegreeHours($counted, $lastH)->conformity,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Courses;
 
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Limits\NowBeforeLastReading;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\TemperatureOutOfRange;
@@ -153,11 +154,11 @@ final readonly class DegreeHours
             if ($i > 0 && $hours <= $temperatures[$i - 1][0]) {
                 throw new TimesNotIncreasing($i);
             }
-            $celsius = $isCelsius ? $value : ($value - 32) / 1.8;
+            $celsius = $isCelsius ? $value : Celsius::ofFahrenheit($value);
             if ($celsius < self::RANGE_C[0] - Numbers::TOLERANCE || $celsius > self::RANGE_C[1] + Numbers::TOLERANCE) {
                 throw new TemperatureOutOfRange($celsius, ...self::RANGE_C);
             }
-            $course[] = [$hours, $isCelsius ? ($value + $expandedU) * 1.8 + 32 : $value + $expandedU];
+            $course[] = [$hours, $isCelsius ? Celsius::fahrenheit($value + $expandedU) : $value + $expandedU];
         }
 
         return $course;

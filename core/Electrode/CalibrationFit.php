@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Core\Electrode;
 
 use Rheacid\Core\Maths\LeastSquares;
+use Rheacid\Core\Maths\Spread;
 use Rheacid\Core\Numbers;
 
 /** The response of one pair of meter and electrode, laid through one to five buffers. */
@@ -172,7 +173,7 @@ final readonly class CalibrationFit implements CalibrationFunction
     /** Largest residual/√3 for one line through several points; nothing for exact segments. Common practice, no source. */
     public function fitU(): float
     {
-        return $this->method === FitMethod::Segments ? 0.0 : ($this->largestResidual() ?? 0.0) / sqrt(3);
+        return $this->method === FitMethod::Segments ? 0.0 : Spread::ofBound($this->largestResidual() ?? 0.0);
     }
 
     /**

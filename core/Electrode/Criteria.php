@@ -7,6 +7,15 @@ namespace Rheacid\Core\Electrode;
 /** What a calibration has to reach. A limit that is null is not judged. Common practice, no source. */
 final readonly class Criteria
 {
+    /** Two buffers nearer than this give a poor slope, pH. */
+    public const LEAST_SPAN_PH = 2.8;
+
+    /** A shorter segment carries too little distance to compare a slope by, pH. */
+    public const LEAST_SEGMENT_PH = 2.0;
+
+    /** Buffers, check buffers, rinse and samples are as warm as one another within so much, °C. */
+    public const SAME_TEMPERATURE_C = 2.0;
+
     public function __construct(
         public float $lowestSlopePercent,
         public float $highestSlopePercent,

@@ -29,7 +29,6 @@ enum Diagnosis: string
 
     /** Two segments of one glass never differ by so much. */
     private const FAR_APART_PERCENT = 40.0;
-    private const LEAST_SEGMENT_PH = 2.0;
     private const NEUTRAL_PH = 7.2;
 
     /** Half a pH unit at 25 °C, where the policy gives no limit in mV. */
@@ -113,7 +112,7 @@ enum Diagnosis: string
     private static function slopes(CalibrationFit $fit): array
     {
         $long = array_values(
-            array_filter($fit->segments, static fn(Segment $segment): bool => $segment->lengthPh() >= self::LEAST_SEGMENT_PH),
+            array_filter($fit->segments, static fn(Segment $segment): bool => $segment->lengthPh() >= Criteria::LEAST_SEGMENT_PH),
         );
 
         return $long === [] || $fit->method === FitMethod::LeastSquares

@@ -15,8 +15,6 @@ use Rheacid\Core\Numbers;
 final readonly class Judgement
 {
     /** Shorter segments carry too little distance to judge a slope by. */
-    private const LEAST_SEGMENT_PH = 2.0;
-    private const LEAST_SPAN_PH = 2.8;
     private const TEMPERATURE_SPREAD_C = 3.0;
     private const HIGH_MARGIN_PERCENT = 3.0;
     private const NEAR_LOW_PERCENT = 2.0;
@@ -114,7 +112,7 @@ final readonly class Judgement
             $judged = array_values(
                 array_filter(
                     $fit->segments,
-                    static fn(Segment $segment): bool => Numbers::atLeast($segment->lengthPh(), self::LEAST_SEGMENT_PH),
+                    static fn(Segment $segment): bool => Numbers::atLeast($segment->lengthPh(), Criteria::LEAST_SEGMENT_PH),
                 ),
             );
             if (count($judged) < count($fit->segments)) {
@@ -123,7 +121,7 @@ final readonly class Judgement
                     FindingCode::SegmentShort,
                     Severity::Caution,
                     min(array_map(static fn(Segment $segment): float => $segment->lengthPh(), $fit->segments)),
-                    self::LEAST_SEGMENT_PH,
+                    Criteria::LEAST_SEGMENT_PH,
                 );
             }
         }
@@ -256,8 +254,8 @@ final readonly class Judgement
         if (count($buffers) === 1) {
             $found[] = new Finding(FindingCode::OnePoint, Severity::Caution);
         }
-        if (count($buffers) === 2 && !Numbers::atLeast(max($buffers) - min($buffers), self::LEAST_SPAN_PH)) {
-            $found[] = new Finding(FindingCode::SpanShort, Severity::Caution, max($buffers) - min($buffers), self::LEAST_SPAN_PH);
+        if (count($buffers) === 2 && !Numbers::atLeast(max($buffers) - min($buffers), Criteria::LEAST_SPAN_PH)) {
+            $found[] = new Finding(FindingCode::SpanShort, Severity::Caution, max($buffers) - min($buffers), Criteria::LEAST_SPAN_PH);
         }
         $spread = $temperatures === [] ? 0.0 : max($temperatures) - min($temperatures);
         if (!Numbers::atMost($spread, self::TEMPERATURE_SPREAD_C)) {

@@ -24,9 +24,6 @@ final class RunDoubts
     /** pH by which a sound electrode does not drift in a week. */
     public const AS_FOUND_PH = 0.1;
 
-    /** Shorter segments carry too little distance to compare a slope by. */
-    private const LEAST_SEGMENT_PH = 2.0;
-
     /** Whether so much time lies between two points, in seconds, that they have to be asked about. */
     public static function isApart(float $seconds): bool
     {
@@ -84,7 +81,7 @@ final class RunDoubts
     {
         $worst = 0.0;
         foreach ($new->hasMeasuredSlope() ? $new->segments : [] as $segment) {
-            if (!Numbers::atLeast($segment->lengthPh(), self::LEAST_SEGMENT_PH)) {
+            if (!Numbers::atLeast($segment->lengthPh(), Criteria::LEAST_SEGMENT_PH)) {
                 continue;
             }
             $change = $segment->percent() - $before->segmentAt(($segment->fromPh + $segment->toPh) / 2)->percent();

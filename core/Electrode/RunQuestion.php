@@ -17,11 +17,6 @@ enum RunQuestion: string
     case KeptCold = 'kept-cold';
     case OneUseMore = 'one-use-more';
 
-    private const LEAST_SPAN_PH = 2.8;
-
-    /** Buffers, rinse and sample belong within so much of each other. */
-    private const SAME_TEMPERATURE_C = 2.0;
-
     /**
      * @param non-empty-list<float> $nominalPh of the buffers chosen
      * @param list<array{float, float}> $expected pH that today's batches will read, lowest and highest of each
@@ -52,7 +47,7 @@ enum RunQuestion: string
                 $isAnyKeptCold ? self::KeptCold : null,
                 $isNew ? self::NeverSoaked : null,
                 $isOutside ? self::OutsideBracket : null,
-                count($nominalPh) > 1 && !Numbers::atLeast($high - $low, self::LEAST_SPAN_PH) ? self::ShortSpan : null,
+                count($nominalPh) > 1 && !Numbers::atLeast($high - $low, Criteria::LEAST_SPAN_PH) ? self::ShortSpan : null,
                 $readBackIsFitted ? self::ReadBackIsFitted : null,
             ]),
         );
@@ -65,7 +60,7 @@ enum RunQuestion: string
      */
     public static function asksTemperature(float $celsius, array $before): bool
     {
-        return $before !== [] && !Numbers::atMost(max([$celsius, ...$before]) - min([$celsius, ...$before]), self::SAME_TEMPERATURE_C);
+        return $before !== [] && !Numbers::atMost(max([$celsius, ...$before]) - min([$celsius, ...$before]), Criteria::SAME_TEMPERATURE_C);
     }
 
     /** @param list<self> $questions */
@@ -85,7 +80,7 @@ enum RunQuestion: string
         return match ($this) {
             self::NeverSoaked => 'This electrode is new and no soak is recorded. Was it hydrated?',
             self::OutsideBracket => 'These buffers do not bracket today’s batches.',
-            self::ShortSpan => 'The buffers are less than 2.8 pH apart, so the slope will be uncertain.',
+            self::ShortSpan => sprintf('The buffers are less than %s pH apart, so the slope will be uncertain.', Criteria::LEAST_SPAN_PH),
             self::OneBuffer => 'One buffer measures no slope: this is for screening only and proves no limit.',
             self::OneUseMore => 'A bottle has no use left. One use more needs a reason, and it is shown.',
             self::KeptCold => 'A bottle is kept in the refrigerator. Are the buffers in the cups as warm as the samples?',

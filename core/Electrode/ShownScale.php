@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Electrode;
 
+use Rheacid\Core\Maths\Spread;
+
 /** The scale of a meter that shows only pH: taken as shown, known from its buffers and from one read-back. */
 final readonly class ShownScale implements CalibrationFunction
 {
@@ -60,6 +62,6 @@ final readonly class ShownScale implements CalibrationFunction
     /** The read-back error as the half-width of a rectangle: |error|/√3. Common practice, no source. */
     public function fitU(): float
     {
-        return abs($this->readBackError) / sqrt(3);
+        return Spread::ofBound(abs($this->readBackError));
     }
 }

@@ -23,6 +23,12 @@ enum LimitKind: string
         return $this === self::Critical || $this === self::Legal;
     }
 
+    /** @return list<self> those that bind */
+    public static function binding(): array
+    {
+        return array_values(array_filter(self::cases(), static fn(self $one): bool => $one->binds()));
+    }
+
     /** 0 stands first: critical before legal, all others alike. */
     public function rank(): int
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Logs;
 
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Numbers;
 
 /** A record of one temperature over hours or days, as a logger writes it or a person types it: time and °C or °F, one point a line. */
@@ -37,7 +38,7 @@ final class CourseFile
                 }
                 $before = $at;
                 $shown = LogCell::number($cells[count($cells) - 1], $line, '°', -100.0, 400.0);
-                $celsius = $isFahrenheit ? ($shown - 32) / 1.8 : $shown;
+                $celsius = $isFahrenheit ? Celsius::ofFahrenheit($shown) : $shown;
                 if (!Numbers::atLeast($celsius, self::LOWEST_C) || !Numbers::atMost($celsius, self::HIGHEST_C)) {
                     throw LogRefused::line(
                         $line,

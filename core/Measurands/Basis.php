@@ -149,7 +149,7 @@ final readonly class Basis
             default => $this->measurand->otherUnits()[$unit] ?? throw new UnitUnknown($this->measurand, $unit),
         };
 
-        return $this->possible($factor === null ? ($typed - 32) / 1.8 : $typed * $factor);
+        return $this->possible($factor === null ? Celsius::ofFahrenheit($typed) : $typed * $factor);
     }
 
     /** @throws ValueImpossible */

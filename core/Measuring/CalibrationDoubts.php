@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Measuring;
 
+use Rheacid\Core\Electrode\Criteria;
 use Rheacid\Core\Electrode\FindingCode;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Numbers;
@@ -15,9 +16,6 @@ use Rheacid\Core\Solutions\BufferFamily;
  */
 final readonly class CalibrationDoubts
 {
-    /** Check buffer and sample are as warm as one another within so much. */
-    private const SAME_TEMPERATURE_C = 2.0;
-
     /** A wrong temperature grows with the distance from neutral: the check has to stand nearly as far out as the sample. */
     private const NEUTRAL_PH = 7.0;
     private const LEAST_LEVER = 0.75;
@@ -100,7 +98,7 @@ final readonly class CalibrationDoubts
             FindingCode::PointsApart => true,
             FindingCode::NearTwin => $this->tellsTwinsApart($check),
             default => $check->isOtherThermometer
-                && ($celsius === null || Numbers::atMost(abs($check->celsius - $celsius), self::SAME_TEMPERATURE_C))
+                && ($celsius === null || Numbers::atMost(abs($check->celsius - $celsius), Criteria::SAME_TEMPERATURE_C))
                 && Numbers::atLeast(
                     ($check->bufferPh - self::NEUTRAL_PH) * ($ph <=> self::NEUTRAL_PH),
                     self::LEAST_LEVER * abs($ph - self::NEUTRAL_PH),

@@ -8,6 +8,7 @@ use Rheacid\Core\Limits\Portion;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Limits\Result;
+use Rheacid\Core\Maths\Spread;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Uncertainty\PhUncertainty;
 use Rheacid\Core\Uncertainty\UncertaintyInputs;
@@ -72,7 +73,7 @@ final readonly class PhResult
             calibrationCelsius: $rests->celsius,
             outsideByPh: $portion->outsideByPh,
             // A bound, so the half-width of a rectangle.
-            matrixU: (float) $method->boundPh($portion->dilutionParts) / sqrt(3),
+            matrixU: Spread::ofBound((float) $method->boundPh($portion->dilutionParts)),
         );
     }
 

@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Solutions;
 
+use Rheacid\Core\Electrode\Criteria;
 use Rheacid\Core\Numbers;
 
 /** The smallest set of usable buffers that brackets what will be measured. */
 final readonly class BufferPlan
 {
-    /** Two buffers nearer than this give a poor slope. Common practice, no source. */
-    public const LEAST_SPAN_PH = 2.8;
-
     private const LEAST_TO_MIDDLE_PH = 0.5;
 
     /**
@@ -26,7 +24,7 @@ final readonly class BufferPlan
      * @param string $on the day, YYYY-MM-DD
      * @param list<BufferLot> $lots
      */
-    public static function for(array $expectedPh, string $on, array $lots, float $minimumSpan = self::LEAST_SPAN_PH): self
+    public static function for(array $expectedPh, string $on, array $lots, float $minimumSpan = Criteria::LEAST_SPAN_PH): self
     {
         $lowest = min(array_column($expectedPh, 0));
         $highest = max(array_column($expectedPh, 1));

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Thermometry;
 
+use Rheacid\Core\Celsius;
+
 /** Whether typed readings can be what they are said to be, before anything is made of them. */
 final class Sense
 {
@@ -18,7 +20,7 @@ final class Sense
     public static function ensure(Reference $reference, array $readings): void
     {
         foreach ($readings as $reading) {
-            $asFahrenheit = ($reading - 32) / 1.8;
+            $asFahrenheit = Celsius::ofFahrenheit($reading);
             $near = static fn(float $celsius): bool => abs($celsius - $reference->celsius) <= self::FURTHEST_C;
             if (!$near($reading) && $near($asFahrenheit)) {
                 throw new LooksLikeFahrenheit($reading, $asFahrenheit);

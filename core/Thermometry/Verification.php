@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Thermometry;
 
+use Rheacid\Core\Maths\Spread;
 use Rheacid\Core\Numbers;
-use Rheacid\Core\Uncertainty\PhUncertainty;
 
 /**
  * Readings of a thermometer against a reference: error, uncertainty (k = 2), verdict, correction.
@@ -51,8 +51,8 @@ final readonly class Verification
         $mean = array_sum($readings) / count($readings);
         $error = $mean - $reference->celsius;
         $spread = max($readings) - min($readings);
-        $deviation = max(PhUncertainty::standardDeviation($readings), $pooledSdC);
-        $expandedU = 2 * sqrt(($reference->expandedU / 2) ** 2 + ($resolutionC / (2 * sqrt(3))) ** 2 + $deviation ** 2 / count($readings));
+        $deviation = max(Spread::deviation($readings), $pooledSdC);
+        $expandedU = 2 * sqrt(($reference->expandedU / 2) ** 2 + Spread::ofDigit($resolutionC) ** 2 + $deviation ** 2 / count($readings));
         $isBathSuspect
             = $reference->method === VerificationMethod::Ice
             && ((Numbers::atLeast($error, self::SUSPECT_FROM_C) && Numbers::atMost($error, self::SUSPECT_TO_C))

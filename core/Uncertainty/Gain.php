@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Uncertainty;
 
+use Rheacid\Core\Maths\Spread;
 use Rheacid\Core\Numbers;
 
 /** A way to a smaller uncertainty, computed by the budget itself; in the order of what they cost at the bench, the cheapest first. */
@@ -75,7 +76,9 @@ enum Gain: string
             self::AnotherPortion => self::with($in, replicates: $in->replicates + 1),
             self::SampleTemperature => $in->calibrationCelsius === null ? null : self::with($in, calibrationCelsius: $in->celsius),
             self::BufferFurtherOut => self::furtherOut($in),
-            self::CleanerSample => $in->matrixU > self::CLEAN_PH / sqrt(3) ? self::with($in, matrixU: self::CLEAN_PH / sqrt(3)) : null,
+            self::CleanerSample => $in->matrixU > Spread::ofBound(self::CLEAN_PH)
+                ? self::with($in, matrixU: Spread::ofBound(self::CLEAN_PH))
+                : null,
             self::FinerThermometer => $in->temperatureExpandedU > self::THERMOMETER_C
                 ? self::with($in, temperatureExpandedU: self::THERMOMETER_C)
                 : null,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Core\Uncertainty;
 
 use Rheacid\Core\Electrode\Nernst;
+use Rheacid\Core\Maths\Spread;
 
 /**
  * Uncertainty of a pH reading: nine standard uncertainties in pH, added as variances; expanded with k = 2.
@@ -34,14 +35,14 @@ final readonly class PhUncertainty
         $parts = [
             'buffers' => self::buffers($in),
             'repeatability' => max($in->sd, $in->pooledSd) / sqrt($in->replicates),
-            'resolution' => $in->resolution / (2 * sqrt(3)),
+            'resolution' => Spread::ofDigit($in->resolution),
             'temperature' => abs($in->ph - 7) / $kelvin * $in->temperatureExpandedU / self::COVERAGE,
-            'drift' => $in->driftLimitPh / sqrt(3),
+            'drift' => Spread::ofBound($in->driftLimitPh),
             'fit' => $in->fitU,
             'isopotential' => $in->calibrationCelsius === null
                 ? 0.0
-                : self::ISOPOTENTIAL_PH * abs(1 - Nernst::kelvin($in->calibrationCelsius) / $kelvin) / sqrt(3),
-            'extrapolation' => self::EXTRAPOLATION * $in->outsideByPh / sqrt(3),
+                : Spread::ofBound(self::ISOPOTENTIAL_PH * abs(1 - Nernst::kelvin($in->calibrationCelsius) / $kelvin)),
+            'extrapolation' => Spread::ofBound(self::EXTRAPOLATION * $in->outsideByPh),
             'matrix' => $in->matrixU,
         ];
         $variance = array_sum(array_map(static fn(float $u): float => $u ** 2, $parts));
@@ -65,21 +66,5 @@ final readonly class PhUncertainty
         $weightB = ($in->ph - $a['ph']) / ($b['ph'] - $a['ph']);
 
         return hypot((1 - $weightB) * $a['expanded_u'], $weightB * $b['expanded_u']) / self::COVERAGE;
-    }
-
-    /**
-     * Sample standard deviation; 0 for a single value.
-     *
-     * @param non-empty-list<float> $values
-     */
-    public static function standardDeviation(array $values): float
-    {
-        $n = count($values);
-        if ($n === 1) {
-            return 0.0;
-        }
-        $mean = array_sum($values) / $n;
-
-        return sqrt(array_sum(array_map(static fn(float $value): float => ($value - $mean) ** 2, $values)) / ($n - 1));
     }
 }

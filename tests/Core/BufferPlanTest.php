@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Electrode\Criteria;
 use Rheacid\Core\Solutions\BottleFacts;
 use Rheacid\Core\Solutions\BottlesNeeded;
 use Rheacid\Core\Solutions\BottleStatus;
@@ -94,7 +95,7 @@ final class BufferPlanTest extends TestCase
      * @param non-empty-list<array{float, float}> $expected
      * @param list<BufferLot> $lots
      */
-    private static function plan(array $expected, array $lots, float $span = BufferPlan::LEAST_SPAN_PH): BufferPlan
+    private static function plan(array $expected, array $lots, float $span = Criteria::LEAST_SPAN_PH): BufferPlan
     {
         return BufferPlan::for($expected, self::TODAY, $lots, $span);
     }

@@ -7,6 +7,7 @@ namespace Rheacid\Http\Controllers;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Validator;
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Thermometry\BoilingPoint;
 use Rheacid\Core\Thermometry\ErrorCost;
 use Rheacid\Core\Thermometry\Rtd;
@@ -79,7 +80,7 @@ final class TemperatureReferenceController
                 121,
                 150,
             ]),
-            'scales' => array_map(static fn(float $celsius): array => [$celsius, $celsius * 1.8 + 32], [
+            'scales' => array_map(static fn(float $celsius): array => [$celsius, Celsius::fahrenheit($celsius)], [
                 -18.0,
                 0.0,
                 0.5,

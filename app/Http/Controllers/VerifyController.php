@@ -14,6 +14,7 @@ use Rheacid\Actions\Verify\SetElevation;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Board\Lines;
 use Rheacid\Board\ThermometerLine;
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Logs\TemperatureLog;
 use Rheacid\Core\Simulation\BathKind;
 use Rheacid\Core\Thermometry\Barometer;
@@ -78,7 +79,7 @@ final class VerifyController
         $reference = TypedVerification::reference($request);
         $unit = TypedVerification::unit($request, $thermometer);
         $shown = array_map(
-            static fn(float $celsius): string => sprintf('%.1f', $unit === 'F' ? $celsius * 1.8 + 32 : $celsius),
+            static fn(float $celsius): string => sprintf('%.1f', $unit === 'F' ? Celsius::fahrenheit($celsius) : $celsius),
             $bench->dip($thermometer, BathKind::from((string) $request->string('dip')), $reference->celsius),
         );
 

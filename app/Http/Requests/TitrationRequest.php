@@ -38,7 +38,6 @@ final class TitrationRequest extends FormRequest
     ];
     public const PORTIONS = 3;
     private const BY_EYE = 'by-eye';
-    private const BY_EYE_PH = 8.3;
     private const MOST_POINTS = 500;
     private const MOST_KB = 200;
 
@@ -223,7 +222,7 @@ final class TitrationRequest extends FormRequest
             $ml = Quantity::plain($text);
 
             return is_numeric($ml) && (float) $ml > 0
-                ? ['endpoint' => new Endpoint((float) $ml, self::BY_EYE_PH, false), 'curve' => []]
+                ? ['endpoint' => Endpoint::byEye((float) $ml), 'curve' => []]
                 : throw Refused::because('By eye: type the volume in mL at which the colour stayed.');
         }
         $points = self::points($text);

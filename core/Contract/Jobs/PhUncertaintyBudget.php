@@ -10,6 +10,7 @@ use Rheacid\Core\Contract\Shape\CountShape;
 use Rheacid\Core\Contract\Shape\ListShape;
 use Rheacid\Core\Contract\Shape\NumberShape;
 use Rheacid\Core\Contract\Shape\RecordShape;
+use Rheacid\Core\Maths\Spread;
 use Rheacid\Core\Uncertainty\BudgetLine;
 use Rheacid\Core\Uncertainty\PhUncertainty;
 use Rheacid\Core\Uncertainty\UncertaintyInputs;
@@ -54,7 +55,7 @@ final readonly class PhUncertaintyBudget implements Job
                     ph: $in->number('ph'),
                     celsius: $in->number('temperature_c'),
                     buffers: [self::buffer($first), self::buffer($second)],
-                    sd: $values === [] ? $repeatability->number('sd') : PhUncertainty::standardDeviation($values),
+                    sd: $values === [] ? $repeatability->number('sd') : Spread::deviation($values),
                     replicates: $values === [] ? $repeatability->count('n') : count($values),
                     pooledSd: $in->number('pooled_sd', 0.0),
                     resolution: $in->number('resolution'),

@@ -11,6 +11,7 @@ use Rheacid\Core\Contract\Shape\ListShape;
 use Rheacid\Core\Contract\Shape\NumberShape;
 use Rheacid\Core\Contract\Shape\RecordShape;
 use Rheacid\Core\Contract\Shape\TextShape;
+use Rheacid\Core\Electrode\Criteria;
 use Rheacid\Core\Solutions\BufferLot;
 use Rheacid\Core\Solutions\BufferPlan;
 
@@ -54,7 +55,7 @@ final readonly class PlanBuffers implements Job
         }
         $expected = $in->pairs('expected_ph');
         assert($expected !== []);
-        $plan = BufferPlan::for($expected, $in->text('on'), array_values($lots), $in->number('minimum_span', BufferPlan::LEAST_SPAN_PH));
+        $plan = BufferPlan::for($expected, $in->text('on'), array_values($lots), $in->number('minimum_span', Criteria::LEAST_SPAN_PH));
 
         return [
             'points' => array_map(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Contract\Jobs;
 
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Contract\Input;
 use Rheacid\Core\Contract\Job;
 use Rheacid\Core\Contract\Shape\ListShape;
@@ -20,7 +21,7 @@ use Rheacid\Core\Thermometry\VerificationMethod;
 final readonly class VerifyThermometer implements Job
 {
     /** A difference of 1 °F in °C. */
-    private const FAHRENHEIT = 1 / 1.8;
+    private const FAHRENHEIT = 1 / Celsius::F_PER_C;
 
     public function shape(): RecordShape
     {
@@ -87,7 +88,7 @@ final readonly class VerifyThermometer implements Job
      */
     private static function celsius(array $readings, bool $isFahrenheit): array
     {
-        $celsius = array_map(static fn(float $reading): float => $isFahrenheit ? ($reading - 32) * self::FAHRENHEIT : $reading, $readings);
+        $celsius = array_map(static fn(float $reading): float => $isFahrenheit ? Celsius::ofFahrenheit($reading) : $reading, $readings);
         foreach ($celsius as $i => $value) {
             NumberShape::thermometerCelsius()->read($value, "readings[$i]");
         }

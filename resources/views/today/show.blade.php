@@ -46,7 +46,7 @@
     <x-slot:evidence>
         <h2>Bring to the bench</h2>
         @if ($buffers->points === [])
-            <p>No two usable buffers are at least {{ Rheacid\Core\Numbers::fixed(2.8, 1) }} pH apart. Open a fresh bottle.</p>
+            <p>No two usable buffers are at least {{ Rheacid\Core\Numbers::fixed(Rheacid\Core\Electrode\Criteria::LEAST_SPAN_PH, 1) }} pH apart. Open a fresh bottle.</p>
         @else
             <dl>
                 @foreach ($plan->toBring() as ['needed' => $needed, 'nominalPh' => $ph])
