@@ -18,11 +18,8 @@ final class FindTest extends BrowserTestCase
         $oda->tabsTo('CS-0417')->presses(WebDriverKeys::ENTER)->sees('Sampling plan');
         self::assertStringContainsString('CS-0417', $oda->title());
 
-        $oda->leavesFields()
-            ->presses('/')
-            ->types('cs 0417')
-            ->presses(WebDriverKeys::ENTER)
-            ->waitsUntil(static fn(): bool => str_contains($oda->browser->getCurrentURL(), '/batches/'), 'the batch to open');
+        $oda->opens('/')->presses('/')->types('cs 0417')->presses(WebDriverKeys::ENTER)->sees('Sampling plan');
+        self::assertStringContainsString('/batches/', $oda->browser->getCurrentURL());
         $oda->leavesFields()->presses('/')->types('durian')->presses(WebDriverKeys::ENTER)->sees('Nothing found for “durian”');
         self::assertStringContainsString(
             'durian',

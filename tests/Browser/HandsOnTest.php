@@ -186,8 +186,8 @@ final class HandsOnTest extends BrowserTestCase
                 <<<'JS'
                 // A link within a sentence may be as tall as its line.
                 const inSentence = (e) => e.tagName === 'A' && e.closest('p, dd, dt, small') !== null;
-                return [...document.querySelectorAll('main a, main button, main select, main '
-                    . 'input:not([type=hidden]):not([type=checkbox]):not([type=radio]), nav li a, .hands a, .hands button')]
+                const inputs = 'main input:not([type=hidden]):not([type=checkbox]):not([type=radio])';
+                return [...document.querySelectorAll(`main a, main button, main select, ${inputs}, nav li a, .hands a, .hands button`)]
                     .filter((e) => e.offsetParent !== null && !inSentence(e) && e.getBoundingClientRect().height < 43.5)
                     .map((e) => `${location.pathname} ${e.innerText.trim() || e.name} ${Math.round(e.getBoundingClientRect().height)} px`);
                 JS

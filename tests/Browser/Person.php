@@ -182,8 +182,10 @@ final class Person
 
     public function page(): string
     {
-        // A page that is just being replaced has no text yet.
-        return (string) $this->browser->executeScript('return document.body ? document.body.innerText.replace(/\\s+/g, " ") : ""');
+        // A page that is just being replaced has no text yet, and one that is still loading hears no key.
+        return (string) $this->browser->executeScript(
+            'return document.readyState === "complete" ? document.body.innerText.replace(/\\s+/g, " ") : ""',
+        );
     }
 
     public function title(): string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core;
+namespace Tests\Statistics;
 
 use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Electrode\CalibrationFit;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core;
+namespace Tests\Statistics;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -18,7 +18,7 @@ use Rheacid\Core\Products\Library;
  * Two thousand lives of batches, drawn with fixed seeds: no release on a binding limit that is neither met nor decided about, and
  * none that is good is ever held. What "met" means is computed here a second time, from the raw records and plain comparisons.
  */
-final class StateTest extends TestCase
+final class DrawnBatchesTest extends TestCase
 {
     public const U_C = 0.5;
     public const U_PH = 0.05;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core;
+namespace Tests\Statistics;
 
 use Rheacid\Core\Courses\CourseVerdict;
 use Rheacid\Core\Courses\MergedRecord;
@@ -328,16 +328,16 @@ final class DrawnBatch
         return match ($course['kind']) {
             'degree-hours' => CourseVerdict::degreeHours(
                 $merged,
-                StateTest::U_C,
+                DrawnBatchesTest::U_C,
                 $from,
                 $now,
                 $this->slowest(),
-                StateTest::U_PH,
+                DrawnBatchesTest::U_PH,
                 $number('ph_limit', 5.3),
             ),
             'heat-hold' => CourseVerdict::heatHold(
                 $merged,
-                StateTest::U_C,
+                DrawnBatchesTest::U_C,
                 $number('minimum_c', 0),
                 $number('minutes', 1),
                 $number('gap_minutes', 5),
@@ -347,7 +347,7 @@ final class DrawnBatch
             ),
             default => CourseVerdict::throughout(
                 $merged,
-                $limit->limit->kind->binds() ? StateTest::U_C : 0.0,
+                $limit->limit->kind->binds() ? DrawnBatchesTest::U_C : 0.0,
                 $limit->limit,
                 $from,
                 $to === null || $to <= $from ? null : $to - $from,
