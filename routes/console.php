@@ -6,8 +6,8 @@ use Illuminate\Support\Facades\Schedule;
 use Rheacid\Console\SealAccess;
 use Rheacid\Console\WatchDeadlines;
 use Rheacid\Console\WriteKeepers;
-use Rheacid\InstallationHealth;
-use Rheacid\SiteClock;
+use Rheacid\Operations\InstallationHealth;
+use Rheacid\Site\SiteClock;
 
 // What the site does of its own accord.
 Schedule::call(static fn() => InstallationHealth::isAlive('scheduler'))->everyMinute();

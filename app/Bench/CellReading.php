@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Bench;
 
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Core\Settling\SettlingCriterion;

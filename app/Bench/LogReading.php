@@ -6,6 +6,7 @@ namespace Rheacid\Bench;
 
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Logs\Plateau;
+use Rheacid\Core\Measuring\Source;
 
 /** One plateau of a data logger's file. */
 final readonly class LogReading implements ReadingSource

@@ -6,6 +6,7 @@ namespace Rheacid\Bench;
 
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\Signal;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Settling\Stability;
 use Rheacid\Core\Settling\Trace;

@@ -7,9 +7,6 @@ namespace Rheacid\Bench;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
-use Rheacid\Board\BottleLine;
-use Rheacid\Board\Lines;
-use Rheacid\Board\Part;
 use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Electrode\Conductivity;
 use Rheacid\Core\Electrode\Signal;
@@ -26,6 +23,7 @@ use Rheacid\Core\Simulation\SimulatedImmersion;
 use Rheacid\Core\Simulation\SimulatedSample;
 use Rheacid\Core\Solutions\SolutionKind;
 use Rheacid\Models\Batch;
+use Rheacid\Models\BoardPart;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Measures;
@@ -33,6 +31,9 @@ use Rheacid\Models\Meter;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Models\Thermometer;
+use Rheacid\Queries\Board\BottleLine;
+use Rheacid\Queries\Board\Lines;
+use Rheacid\Queries\Listed;
 
 /** The simulated bench: the only reader of the truth about its electrodes and cups. */
 final class SimulatedBench
@@ -112,7 +113,7 @@ final class SimulatedBench
                 'board',
                 static fn($on) => $on
                     ->on('board.thing_id', '=', 'bench_cups.batch_id')
-                    ->where('board.part', Part::Batch->value)
+                    ->where('board.part', BoardPart::Batch->value)
                     ->where('board.is_live', true),
             ),
         );
@@ -133,7 +134,7 @@ final class SimulatedBench
                 ->leftJoin('lots', 'lots.id', '=', 'bench_cups.lot_id')
                 ->leftJoin('batches', 'batches.id', '=', 'bench_cups.batch_id')
                 ->orderByRaw('lots.nominal_ph is null, lots.nominal_ph, bench_cups.id')
-                ->limit(Lines::MOST)
+                ->limit(Listed::MOST)
                 ->get([
                     'bench_cups.id',
                     'bench_cups.lot_id',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Bench;
 
 use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Models\Pair;
 use Rheacid\Records\Refused;
 

@@ -6,6 +6,7 @@ namespace Rheacid\Bench;
 
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\Signal;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Settling\Stability;
 
 /** A reading typed from a real meter. Either the typed number was watched until the window was over, or its stability is said. */

@@ -7,6 +7,12 @@ namespace Rheacid\Board;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Core\Limits\Urgency;
 use Rheacid\Core\Style;
+use Rheacid\Models\BoardPart;
+use Rheacid\Models\Facts;
+use Rheacid\Queries\Board\BatchLine;
+use Rheacid\Queries\Board\BottleLine;
+use Rheacid\Queries\Board\PairLine;
+use Rheacid\Queries\Board\ThermometerLine;
 use Rheacid\Records\Ledger;
 
 /**
@@ -18,33 +24,33 @@ final class Board
 {
     /** Table of a record → column that leads to what the board shows of it, and where that column is looked up. */
     private const LEADS = [
-        'lots' => [Part::Bottle, 'id'],
-        'lot_events' => [Part::Bottle, 'lot_id'],
-        'lot_uses' => [Part::Bottle, 'lot_id'],
-        'pairs' => [Part::Pair, 'id'],
-        'policy_assignments' => [Part::Pair, 'pair_id'],
-        'partings' => [Part::Pair, 'pair_id'],
-        'calibrations' => [Part::Pair, 'pair_id'],
-        'control_checks' => [Part::Pair, 'pair_id'],
-        'cell_calibrations' => [Part::Pair, 'pair_id'],
-        'measurements' => [Part::Pair, 'pair_id'],
-        'care_events' => [Part::Pair, 'electrode_id', 'pairs', 'electrode_id', 'id'],
-        'run_events' => [Part::Pair, 'calibration_run_id', 'calibration_runs', 'id', 'pair_id'],
-        'calibration_voids' => [Part::Pair, 'calibration_id', 'calibrations', 'id', 'pair_id'],
-        'thermometers' => [Part::Thermometer, 'id'],
-        'thermometer_services' => [Part::Thermometer, 'thermometer_id'],
-        'verifications' => [Part::Thermometer, 'thermometer_id'],
-        'verification_outcomes' => [Part::Thermometer, 'verification_id', 'verifications', 'id', 'thermometer_id'],
-        'batches' => [Part::Batch, 'id'],
-        'batch_events' => [Part::Batch, 'batch_id'],
-        'batch_steps' => [Part::Batch, 'batch_id'],
-        'batch_step_waits' => [Part::Batch, 'batch_id'],
-        'batch_answers' => [Part::Batch, 'batch_id'],
-        'batch_routes' => [Part::Batch, 'batch_id'],
-        'occasion_ends' => [Part::Batch, 'occasion_id', 'occasions', 'id', 'batch_id'],
-        'dispositions' => [Part::Batch, 'deviation_id', 'deviations', 'id', 'batch_id'],
-        'deviations' => [Part::Batch, 'batch_id'],
-        'decisions' => [Part::Batch, 'occasion_id', 'occasions', 'id', 'batch_id'],
+        'lots' => [BoardPart::Bottle, 'id'],
+        'lot_events' => [BoardPart::Bottle, 'lot_id'],
+        'lot_uses' => [BoardPart::Bottle, 'lot_id'],
+        'pairs' => [BoardPart::Pair, 'id'],
+        'policy_assignments' => [BoardPart::Pair, 'pair_id'],
+        'partings' => [BoardPart::Pair, 'pair_id'],
+        'calibrations' => [BoardPart::Pair, 'pair_id'],
+        'control_checks' => [BoardPart::Pair, 'pair_id'],
+        'cell_calibrations' => [BoardPart::Pair, 'pair_id'],
+        'measurements' => [BoardPart::Pair, 'pair_id'],
+        'care_events' => [BoardPart::Pair, 'electrode_id', 'pairs', 'electrode_id', 'id'],
+        'run_events' => [BoardPart::Pair, 'calibration_run_id', 'calibration_runs', 'id', 'pair_id'],
+        'calibration_voids' => [BoardPart::Pair, 'calibration_id', 'calibrations', 'id', 'pair_id'],
+        'thermometers' => [BoardPart::Thermometer, 'id'],
+        'thermometer_services' => [BoardPart::Thermometer, 'thermometer_id'],
+        'verifications' => [BoardPart::Thermometer, 'thermometer_id'],
+        'verification_outcomes' => [BoardPart::Thermometer, 'verification_id', 'verifications', 'id', 'thermometer_id'],
+        'batches' => [BoardPart::Batch, 'id'],
+        'batch_events' => [BoardPart::Batch, 'batch_id'],
+        'batch_steps' => [BoardPart::Batch, 'batch_id'],
+        'batch_step_waits' => [BoardPart::Batch, 'batch_id'],
+        'batch_answers' => [BoardPart::Batch, 'batch_id'],
+        'batch_routes' => [BoardPart::Batch, 'batch_id'],
+        'occasion_ends' => [BoardPart::Batch, 'occasion_id', 'occasions', 'id', 'batch_id'],
+        'dispositions' => [BoardPart::Batch, 'deviation_id', 'deviations', 'id', 'batch_id'],
+        'deviations' => [BoardPart::Batch, 'batch_id'],
+        'decisions' => [BoardPart::Batch, 'occasion_id', 'occasions', 'id', 'batch_id'],
     ];
 
     /** Part → table of what it speaks of. */
@@ -78,11 +84,11 @@ final class Board
             }
         }
         foreach (isset($rows['calibration_voids']) ? self::inDoubt($rows['calibration_voids']) : [] as $id) {
-            $touched[Part::Batch->value][$id] = true;
+            $touched[BoardPart::Batch->value][$id] = true;
         }
         foreach ($touched as $part => $ids) {
             foreach (array_keys($ids) as $id) {
-                self::work(Part::from($part), $id);
+                self::work(BoardPart::from($part), $id);
             }
         }
     }
@@ -109,7 +115,7 @@ final class Board
         ) {
             DB::transaction(static function () use ($row): void {
                 Ledger::last();
-                self::work(Part::from((string) $row->part), (int) $row->thing_id);
+                self::work(BoardPart::from((string) $row->part), (int) $row->thing_id);
             });
         }
     }
@@ -135,23 +141,23 @@ final class Board
         return DB::table('board')->count() > $known ? 'the board holds a row of something that is in no record' : null;
     }
 
-    /** @return \Generator<array{Part, int}> */
+    /** @return \Generator<array{BoardPart, int}> */
     private static function things(): \Generator
     {
         foreach (self::THINGS as $part => $table) {
             foreach (DB::table($table)->select('id')->lazyById(self::AT_ONCE) as $row) {
-                yield [Part::from($part), (int) $row->id];
+                yield [BoardPart::from($part), (int) $row->id];
             }
         }
     }
 
-    private static function work(Part $part, int $id): void
+    private static function work(BoardPart $part, int $id): void
     {
         DB::table('board')->upsert([self::row($part, $id)], ['part', 'thing_id']);
     }
 
     /** @return array<string, mixed>|null */
-    private static function kept(Part $part, int $id): ?array
+    private static function kept(BoardPart $part, int $id): ?array
     {
         $row = DB::table('board')->where('part', $part->value)->where('thing_id', $id)->first();
 
@@ -182,13 +188,13 @@ final class Board
     }
 
     /** @return array<string, mixed> */
-    private static function row(Part $part, int $id): array
+    private static function row(BoardPart $part, int $id): array
     {
         $line = match ($part) {
-            Part::Pair => PairLine::work($id),
-            Part::Thermometer => ThermometerLine::work($id),
-            Part::Bottle => BottleLine::work($id),
-            Part::Batch => BatchLine::work($id),
+            BoardPart::Pair => PairLine::work($id),
+            BoardPart::Thermometer => ThermometerLine::work($id),
+            BoardPart::Bottle => BottleLine::work($id),
+            BoardPart::Batch => BatchLine::work($id),
         };
 
         return self::plain([

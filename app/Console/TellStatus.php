@@ -6,8 +6,8 @@ namespace Rheacid\Console;
 
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
-use Rheacid\InstallationHealth;
-use Rheacid\Keeping;
+use Rheacid\Operations\InstallationHealth;
+use Rheacid\Operations\Keeping;
 use Rheacid\Records\Ledger;
 
 /** The part of bin/status that the records know. */

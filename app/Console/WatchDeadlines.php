@@ -7,9 +7,9 @@ namespace Rheacid\Console;
 use Illuminate\Console\Command;
 use Rheacid\Actions\Batches\RecordMissedDeadlines;
 use Rheacid\Actions\Batches\WarnOfDeadlines;
+use Rheacid\Actions\Batches\WatchCourses;
 use Rheacid\Actions\Calibrate\CloseStaleRun;
-use Rheacid\Actions\Courses\WatchCourses;
-use Rheacid\Settings;
+use Rheacid\Site\Settings;
 
 /**
  * Looks once a minute whether a deadline has passed that nobody read for, a span of temperatures is over, a deadline draws near, or a

@@ -7,12 +7,12 @@ namespace Rheacid\Console;
 use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Mail;
+use Rheacid\Core\Access\Role;
 use Rheacid\Guard\People;
-use Rheacid\Keeping;
 use Rheacid\Mail\KeepingLetter;
-use Rheacid\Models\Role;
+use Rheacid\Operations\Keeping;
 use Rheacid\Records\Ledger;
-use Rheacid\Settings;
+use Rheacid\Site\Settings;
 
 /** Once a day: the head of the records, and what is wrong with how they are kept, to leads and auditors. */
 final class WriteKeepers extends Command

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Find;
 
 use Illuminate\Support\Facades\Gate;
-use Rheacid\Rights\Right;
+use Rheacid\Core\Access\Right;
 
 /** What can be found, in the order in which it is shown. */
 enum Part: string

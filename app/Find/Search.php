@@ -7,8 +7,7 @@ namespace Rheacid\Find;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
-use Rheacid\Rights\Right;
-use Rheacid\View\Doors;
+use Rheacid\Core\Access\Right;
 
 /**
  * Finds batches, instruments, bottles, products, methods, people, deviations, notes and pages by the words that people use.

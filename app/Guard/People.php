@@ -7,10 +7,10 @@ namespace Rheacid\Guard;
 use Illuminate\Pagination\CursorPaginator;
 use Illuminate\Support\Collection;
 use Illuminate\Support\LazyCollection;
+use Rheacid\Core\Access\Role;
 use Rheacid\Models\Appointment;
 use Rheacid\Models\Credential;
 use Rheacid\Models\Person;
-use Rheacid\Models\Role;
 
 /** Who works here now. */
 final class People

@@ -6,9 +6,9 @@ namespace Rheacid\Guard;
 
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Rheacid\Core\Access\Role;
 use Rheacid\Models\Person;
-use Rheacid\Models\Role;
-use Rheacid\Settings;
+use Rheacid\Site\Settings;
 
 /** How whoever is at the bench has shown who they are: a PIN changes hands, and gives what a checker may. */
 final class Standing

@@ -14,6 +14,7 @@ use Illuminate\View\ViewException;
 use Rheacid\Core\Failure;
 use Rheacid\Guard\AccessKind;
 use Rheacid\Guard\AccessLog;
+use Rheacid\Http\Forms\FieldOf;
 use Rheacid\Records\ChangedAndSentAgain;
 use Rheacid\Records\IdempotencyKey;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;

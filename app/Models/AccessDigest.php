@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
-use Rheacid\Records\Kept;
 
 /** What the access log of one day was, by its SHA-256: changed afterwards, it shows. */
 final class AccessDigest extends Model

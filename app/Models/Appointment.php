@@ -6,7 +6,7 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Rheacid\Records\Kept;
+use Rheacid\Core\Access\Role;
 
 /**
  * From then on a person has this role, or is disabled.

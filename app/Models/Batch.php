@@ -12,7 +12,6 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Limits\StepDoubt;
-use Rheacid\Records\Kept;
 
 /**
  * Something that is being made.

@@ -6,7 +6,6 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Rheacid\Records\Kept;
 
 /**
  * How a condition of a product’s limits was answered for a batch.

@@ -7,8 +7,6 @@ namespace Rheacid\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Core\Limits\BatchState;
-use Rheacid\Records\Kept;
-use Rheacid\Records\Stated;
 
 /**
  * A change in the state of a batch.

@@ -6,7 +6,6 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Rheacid\Records\Kept;
 
 /**
  * What somebody noted about a batch.

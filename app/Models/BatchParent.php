@@ -6,7 +6,6 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Rheacid\Records\Kept;
 
 /**
  * That a batch came out of another one: split off from it, or blended with others.

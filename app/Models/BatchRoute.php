@@ -6,7 +6,6 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Rheacid\Records\Kept;
 
 /**
  * By which of its product’s routes a batch is made safe; the newest counts.

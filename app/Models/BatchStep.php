@@ -6,7 +6,6 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Rheacid\Records\Kept;
 
 /**
  * A step that a batch took: pitched, packed, acidified … Limits count their hours from it.

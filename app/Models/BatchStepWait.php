@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
-use Rheacid\Records\Kept;
 
 /** That a step had not happened yet, when somebody said so. */
 final class BatchStepWait extends Model

@@ -7,7 +7,6 @@ namespace Rheacid\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Core\Uncertainty\SiteRepeatability;
-use Rheacid\Records\Kept;
 
 /**
  * Two readings of one sample, with what all pairs say so far of which nobody saw that they were one.

@@ -20,7 +20,6 @@ use Rheacid\Core\Electrode\Severity;
 use Rheacid\Core\Electrode\ShownScale;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Settling\Stability;
-use Rheacid\Records\Kept;
 
 /**
  * The outcome of a completed run, written once.

@@ -7,13 +7,12 @@ namespace Rheacid\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Collection;
-use Rheacid\Bench\Source;
 use Rheacid\Core\Electrode\AsFound;
 use Rheacid\Core\Electrode\CalibrationPoint as CorePoint;
 use Rheacid\Core\Electrode\Signal;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Settling\Stability;
-use Rheacid\Records\Kept;
 
 /**
  * One buffer as the electrode saw it, fitted or read back.

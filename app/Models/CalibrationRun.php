@@ -9,9 +9,9 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
-use Rheacid\Bench\Source;
 use Rheacid\Core\Electrode\FitMethod;
 use Rheacid\Core\Electrode\RunDoubts;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Solutions\BufferOrder;
 
 /**

@@ -8,7 +8,6 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\Dirt;
-use Rheacid\Records\Kept;
 
 /**
  * What was done to an electrode, or happened to it.

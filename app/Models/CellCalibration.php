@@ -6,11 +6,10 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Rheacid\Bench\Source;
 use Rheacid\Core\Electrode\Conductivity;
 use Rheacid\Core\Electrode\StandardReading;
 use Rheacid\Core\Electrode\Verdict;
-use Rheacid\Records\Kept;
+use Rheacid\Core\Measuring\Source;
 
 /**
  * A conductivity cell or a redox electrode read in a standard of known value.

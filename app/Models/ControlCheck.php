@@ -6,9 +6,8 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Rheacid\Bench\Source;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Settling\Stability;
-use Rheacid\Records\Kept;
 
 /**
  * An independent buffer read on a calibration: at the start, within, or at the end of a session.

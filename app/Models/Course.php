@@ -7,7 +7,6 @@ namespace Rheacid\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Rheacid\Records\Kept;
 
 /**
  * A batch’s temperatures over time at one point; it grows by parts.

@@ -9,10 +9,8 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Query\Builder as QueryBuilder;
 use Illuminate\Support\Facades\DB;
-use Rheacid\Board\Part;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Words\CourseWords;
-use Rheacid\Records\Kept;
 
 /** What was computed from a course, as of when. */
 final class CourseFinding extends Model
@@ -62,7 +60,7 @@ final class CourseFinding extends Model
                 'board',
                 static fn($on) => $on
                     ->on('board.thing_id', '=', 'course_findings.batch_id')
-                    ->where('board.part', Part::Batch->value)
+                    ->where('board.part', BoardPart::Batch->value)
                     ->where('board.is_live', true),
             )
             ->whereRaw('cast(json_value(course_findings.answer, ?) as unsigned) between 1 and ?', [

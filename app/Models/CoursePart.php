@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
-use Rheacid\Records\Kept;
 
 /** A stretch of a course: what one thermometer read, with its correction. */
 final class CoursePart extends Model

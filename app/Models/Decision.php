@@ -9,12 +9,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Core\Acidity\AcidityUnit;
+use Rheacid\Core\Limits\DecisionCause;
 use Rheacid\Core\Limits\Overall;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Measurands\Basis;
 use Rheacid\Core\Measurands\Measurand;
-use Rheacid\Measure\DecisionCause;
-use Rheacid\Records\Kept;
 
 /**
  * What an occasion meant on the day: the results with the uncertainty and trust they had, the limits as they stood, and what

@@ -9,8 +9,6 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Core\Limits\LimitKind;
-use Rheacid\Records\Kept;
-use Rheacid\Records\Stated;
 
 /**
  * A limit of a batch that was not met, with what was seen.

@@ -7,7 +7,6 @@ namespace Rheacid\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Core\Limits\DispositionKind;
-use Rheacid\Records\Kept;
 
 /**
  * What a lead decided about a deviation, and why.

@@ -8,7 +8,6 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\ElectrodeKind;
-use Rheacid\Records\Kept;
 
 /**
  * A wearing part with its own identity; it becomes an instrument together with a meter.

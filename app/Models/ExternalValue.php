@@ -6,7 +6,6 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Rheacid\Core\Acidity\So2Method;
-use Rheacid\Records\Kept;
 
 /** Who measured a value elsewhere, with what, and when. */
 final class ExternalValue extends Model

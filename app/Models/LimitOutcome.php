@@ -13,7 +13,6 @@ use Rheacid\Core\Limits\Limit;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\Portion;
 use Rheacid\Core\Limits\ProductLimit;
-use Rheacid\Records\Kept;
 
 /** How an occasion stands against one limit that was due, with the limit as it stood. */
 final class LimitOutcome extends Model

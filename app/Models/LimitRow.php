@@ -12,7 +12,6 @@ use Rheacid\Core\Limits\Limit;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Measurands\Measurand;
-use Rheacid\Records\Kept;
 
 /** One limit of a product: what it bounds, when it applies, and where it comes from. */
 final class LimitRow extends Model

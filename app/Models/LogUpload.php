@@ -7,7 +7,6 @@ namespace Rheacid\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Core\Logs\LogTable;
-use Rheacid\Records\Kept;
 
 /**
  * A data logger's file as it was uploaded, waiting to be looked through.

@@ -15,15 +15,14 @@ use Rheacid\Core\Solutions\BufferFamily;
 use Rheacid\Core\Solutions\ComesAs;
 use Rheacid\Core\Solutions\SolutionKind;
 use Rheacid\Core\Solutions\Water;
-use Rheacid\Records\Kept;
-use Rheacid\SiteClock;
+use Rheacid\Site\SiteClock;
 
 /**
  * A bottle of solution.
  *
  * @property int|null $uses_count where it was counted with the bottle
  */
-final class Lot extends Model
+final class Lot extends Model implements Bottle
 {
     use Kept;
 
@@ -101,6 +100,16 @@ final class Lot extends Model
     public function status(): BottleStatus
     {
         return BottleStatus::on(SiteClock::today(), $this->facts());
+    }
+
+    public function holds(): SolutionKind
+    {
+        return $this->kind;
+    }
+
+    public function usesAllowed(): ?int
+    {
+        return $this->uses_allowed;
     }
 
     /** How well its pH is known, k = 2: by its certificate, else what is usual for its family. */

@@ -8,7 +8,6 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Core\Solutions\BottleEvent;
 use Rheacid\Core\Solutions\Water;
-use Rheacid\Records\Kept;
 
 /**
  * Something that was done to a bottle: opened, made up, dipped, discarded.

@@ -11,7 +11,6 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Measurands\Basis;
 use Rheacid\Core\Measurands\Measurand;
-use Rheacid\Records\Kept;
 
 /**
  * A sample measured: of what quantity, on what basis, by which method, and what it rests on.

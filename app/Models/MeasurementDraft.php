@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
-use Rheacid\Bench\Source;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Settling\Settling;
 
 /**

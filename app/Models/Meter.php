@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
-use Rheacid\Records\Kept;
 
 /** The display and its electronics. */
 final class Meter extends Model

@@ -11,8 +11,6 @@ use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Measuring\HardSample;
 use Rheacid\Core\Measuring\Matrix;
 use Rheacid\Core\Measuring\MethodRules;
-use Rheacid\Records\Kept;
-use Rheacid\Records\Stated;
 
 /** How a product is sampled and measured. A changed method is a new version. */
 final class Method extends Model

@@ -8,7 +8,6 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Core\Measurands\Measurand;
-use Rheacid\Records\Kept;
 
 /**
  * That somebody outside this bench is believed for a quantity, or is not any more. The newest row of both counts.

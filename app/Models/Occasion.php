@@ -9,7 +9,6 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Core\Limits\Stage;
-use Rheacid\Records\Kept;
 
 /**
  * What is drawn from a batch together: brine and solids, three places, duplicates. It is judged as one.

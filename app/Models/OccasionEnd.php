@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
-use Rheacid\Records\Kept;
 
 /** That no more places of an occasion will be read. */
 final class OccasionEnd extends Model

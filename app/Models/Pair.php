@@ -11,7 +11,6 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Database\Eloquent\Relations\HasOneThrough;
 use Rheacid\Core\Care\CareKind;
-use Rheacid\Records\Kept;
 
 /**
  * A meter with an electrode: what is calibrated and what measures.

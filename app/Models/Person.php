@@ -7,8 +7,8 @@ namespace Rheacid\Models;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Foundation\Auth\User;
-use Rheacid\Records\Kept;
-use Rheacid\Rights\Right;
+use Rheacid\Core\Access\Right;
+use Rheacid\Core\Access\Role;
 
 /**
  * Someone who works here, or the site itself, which does what nobody does by hand. What a person may do is the newest

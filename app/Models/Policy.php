@@ -12,7 +12,6 @@ use Rheacid\Core\Electrode\Criteria;
 use Rheacid\Core\Electrode\FitMethod;
 use Rheacid\Core\Solutions\BufferFamily;
 use Rheacid\Core\Solutions\BufferOrder;
-use Rheacid\Records\Kept;
 
 /** What is asked of a pair of meter and electrode, and how often. A changed policy is a new version. */
 final class Policy extends Model

@@ -15,8 +15,6 @@ use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Sampling\SamplingLine;
 use Rheacid\Core\Sampling\SamplingPlan;
 use Rheacid\Core\Settling\Settling;
-use Rheacid\Records\Kept;
-use Rheacid\Records\Stated;
 
 /**
  * What is made, with its limits. A changed product is a new version.

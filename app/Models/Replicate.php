@@ -6,10 +6,9 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Rheacid\Bench\Source;
 use Rheacid\Core\Electrode\Signal;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Settling\Stability;
-use Rheacid\Records\Kept;
 
 /**
  * One portion, measured: what was read, what was corrected, and the pH that follows.

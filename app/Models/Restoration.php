@@ -6,7 +6,6 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasOne;
-use Rheacid\Records\Kept;
 
 /** That the records were restored from a backup, as of when, and which later heads were lost. */
 final class Restoration extends Model

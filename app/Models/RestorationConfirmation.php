@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
-use Rheacid\Records\Kept;
 
 /** That a lead has seen that the records were restored from a backup. */
 final class RestorationConfirmation extends Model

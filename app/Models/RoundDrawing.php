@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
-use Rheacid\Records\Kept;
 
 /** That all cups of a coded round were drawn, when, and how they were kept since. */
 final class RoundDrawing extends Model

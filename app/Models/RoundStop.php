@@ -9,7 +9,6 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Sampling\Cup;
-use Rheacid\Records\Kept;
 
 /**
  * A vat of a round, or a second cup of one of them. Of a coded round every cup has a code and "position" is the order of reading;

@@ -6,8 +6,6 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Rheacid\Records\Kept;
-use Rheacid\Records\Stated;
 
 /**
  * Something that happened to a run: opened, taken over, left, abandoned, completed.

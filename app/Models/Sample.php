@@ -8,7 +8,6 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Core\Sampling\Cup;
 use Rheacid\Core\Words\SamplingWords;
-use Rheacid\Records\Kept;
 
 /**
  * A portion of a batch: when and where it was drawn.

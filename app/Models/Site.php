@@ -6,8 +6,7 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Rheacid\Bench\Source;
-use Rheacid\Records\Kept;
+use Rheacid\Core\Measuring\Source;
 
 /**
  * The site as it was founded: its name, whether it is the demo, and the person that stands for it.

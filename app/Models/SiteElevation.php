@@ -7,7 +7,6 @@ namespace Rheacid\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Core\Thermometry\Barometer;
-use Rheacid\Records\Kept;
 
 /**
  * How high the site lies and which pressure its barometer gives, from then on.

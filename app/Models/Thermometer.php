@@ -9,7 +9,6 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Core\Thermometry\ThermometerKind;
-use Rheacid\Records\Kept;
 
 /** An instrument that is checked, and whose correction goes with each reading. */
 final class Thermometer extends Model

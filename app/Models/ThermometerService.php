@@ -10,7 +10,6 @@ use Rheacid\Core\Style;
 use Rheacid\Core\Thermometry\Service;
 use Rheacid\Core\Thermometry\Stress;
 use Rheacid\Core\Thermometry\ToleranceClass;
-use Rheacid\Records\Kept;
 
 /**
  * How a thermometer is used from then on: its place, tolerance, interval and certificate.

@@ -9,7 +9,6 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Core\Acidity\Acid;
 use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Acidity\TitrationCurve;
-use Rheacid\Records\Kept;
 
 /**
  * What a titrated result rests on.

@@ -6,7 +6,6 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Rheacid\Core\Settling\Trace as CoreTrace;
-use Rheacid\Records\Kept;
 
 /** Seconds, mV and °C of one immersion. */
 final class Trace extends Model

@@ -9,16 +9,14 @@ use Carbon\CarbonInterface;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
-use Rheacid\Bench\Source;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Measuring\ThermometerFacts;
 use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Thermometry\VerificationFacts;
 use Rheacid\Core\Thermometry\VerificationFinding;
 use Rheacid\Core\Thermometry\VerificationMethod;
 use Rheacid\Core\Thermometry\VerificationVerdict;
-use Rheacid\Records\Kept;
-use Rheacid\Records\Stated;
-use Rheacid\SiteClock;
+use Rheacid\Site\SiteClock;
 
 /**
  * One check of a thermometer against a reference.

@@ -7,7 +7,6 @@ namespace Rheacid\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Core\Thermometry\Outcome;
-use Rheacid\Records\Kept;
 
 /**
  * What a person made of a check: used on, corrected, adjusted, replaced, out of use.

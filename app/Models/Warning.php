@@ -7,8 +7,6 @@ namespace Rheacid\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Core\Limits\DeadlineWarning;
-use Rheacid\Records\Kept;
-use Rheacid\Records\Stated;
 
 /**
  * That a deadline was warned of, once for each reason.

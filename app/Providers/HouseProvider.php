@@ -15,16 +15,20 @@ use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
-use Rheacid\InstallationHealth;
+use Rheacid\Board\Board;
+use Rheacid\Find\Index;
+use Rheacid\Operations\InstallationHealth;
+use Rheacid\Records\Followers;
 use Rheacid\Rights\Rights;
-use Rheacid\Settings;
-use Rheacid\Today\DayPlan;
+use Rheacid\Site\Settings;
+use Rheacid\View\Today\DayPlan;
 
 final class HouseProvider extends ServiceProvider
 {
     public function register(): void
     {
         $this->app->scoped(DayPlan::class);
+        $this->app->singleton(Followers::class, static fn(): Followers => new Followers([Board::refresh(...), Index::refresh(...)]));
         $this->app->scoped(Settings::class, static fn(): Settings => Settings::read());
     }
 

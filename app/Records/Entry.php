@@ -7,11 +7,9 @@ namespace Rheacid\Records;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
-use Rheacid\Board\Board;
 use Rheacid\Core\Records\LedgerLine;
-use Rheacid\Find\Index;
 use Rheacid\Models\Person;
-use Rheacid\SiteClock;
+use Rheacid\Site\SiteClock;
 
 /** What one action writes: its rows are gathered and sealed together in one ledger line. */
 final class Entry
@@ -86,8 +84,7 @@ final class Entry
                 $this->rows,
             ),
         );
-        Board::refresh($this->rows);
-        Index::refresh($this->rows);
+        app(Followers::class)->follow($this->rows);
     }
 
     public static function id(Model $record): int

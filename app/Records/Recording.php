@@ -11,8 +11,8 @@ use Illuminate\Database\QueryException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
+use Rheacid\Core\Access\Right;
 use Rheacid\Models\Person;
-use Rheacid\Rights\Right;
 
 /** Writes what a person does: all of it or nothing, once however often it is sent, sealed in the ledger. */
 final class Recording

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Records;
 
 use Illuminate\Database\Eloquent\Model;
+use Rheacid\Models\Kept;
 
 /** The tables whose rows are sealed in the ledger: those of every model that is kept, and no second list by hand. */
 final class SealedTables

@@ -6,13 +6,14 @@ namespace Rheacid\Rights;
 
 use Illuminate\Auth\Access\Response;
 use Illuminate\Support\Facades\Gate;
+use Rheacid\Core\Access\Right;
+use Rheacid\Core\Access\Role;
 use Rheacid\Guard\Standing;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\LogUpload;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Person;
-use Rheacid\Models\Role;
 use Rheacid\Models\RunState;
 use Rheacid\Models\Site;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\View;
 
-use Rheacid\Today\DayPlan;
+use Rheacid\View\Today\DayPlan;
 
 /** The rooms that work, in the order of the job, each with what waits there. */
 final class Rooms

@@ -43,6 +43,12 @@ final readonly class Basis
         return $all;
     }
 
+    /** @return array<string, string> the same, but for pH, which is read by an electrode alone */
+    public static function withoutElectrode(): array
+    {
+        return array_diff_key(self::all(), [Measurand::Ph->value . '|' => true]);
+    }
+
     /** @return list<AcidityUnit> in which an acidity can be said on it, the one in which it is kept first; empty for another quantity */
     public function acidityUnits(): array
     {

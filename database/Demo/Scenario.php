@@ -9,15 +9,15 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Rheacid\Actions\Site\FoundSite;
 use Rheacid\Actions\Site\TakeOn;
+use Rheacid\Core\Access\Role;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Models\CareEvent;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Person;
-use Rheacid\Models\Role;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
-use Rheacid\SiteClock;
+use Rheacid\Site\SiteClock;
 
 /**
  * Quillmere Pantry Works: an invented cooperative with invented people, relative to now and the same each time. Its past is

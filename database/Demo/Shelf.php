@@ -6,7 +6,6 @@ namespace Database\Demo;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
-use Rheacid\Bench\Source;
 use Rheacid\Core\Care\ElectrodeKind;
 use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\BatchState;
@@ -14,6 +13,7 @@ use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Solutions\BufferFamily;
 use Rheacid\Core\Solutions\ComesAs;
 use Rheacid\Core\Solutions\SolutionKind;
@@ -34,14 +34,14 @@ use Rheacid\Models\Pair;
 use Rheacid\Models\Policy;
 use Rheacid\Models\PolicyAssignment;
 use Rheacid\Models\Product;
+use Rheacid\Models\Statement;
+use Rheacid\Models\StatementCode;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\ThermometerService;
 use Rheacid\Models\Verification;
 use Rheacid\Models\VerificationOutcome;
 use Rheacid\Records\Entry;
-use Rheacid\Records\Statement;
-use Rheacid\Records\StatementCode;
-use Rheacid\SiteClock;
+use Rheacid\Site\SiteClock;
 
 /** What stands on the bench of Quillmere Pantry Works, and what is being made. All of it is invented. */
 final class Shelf

@@ -9,16 +9,15 @@ use Illuminate\Support\Facades\DB;
 use Rheacid\Actions\Batches\AddToBatch;
 use Rheacid\Actions\Batches\AnswerCondition;
 use Rheacid\Actions\Batches\RecallBatch;
+use Rheacid\Actions\Batches\RecordCourse;
 use Rheacid\Actions\Batches\ReleaseBatch;
 use Rheacid\Actions\Batches\StartBatch;
 use Rheacid\Actions\Batches\TakeStep;
-use Rheacid\Actions\Bench\MoveElectrode;
 use Rheacid\Actions\Calibrate\AcceptPoint;
 use Rheacid\Actions\Calibrate\CalibrateCell;
 use Rheacid\Actions\Calibrate\OpenRun;
 use Rheacid\Actions\Calibrate\PointAnswers;
 use Rheacid\Actions\Calibrate\ReadControlCheck;
-use Rheacid\Actions\Courses\RecordCourse;
 use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Actions\Measure\BeginMeasuring;
 use Rheacid\Actions\Measure\CorrectMeasurement;
@@ -26,16 +25,19 @@ use Rheacid\Actions\Measure\OpenRound;
 use Rheacid\Actions\Measure\RecordMeasurement;
 use Rheacid\Actions\Measure\RecordTitration;
 use Rheacid\Actions\Measure\StandardiseTitrant;
+use Rheacid\Actions\Measure\TitrationInput;
+use Rheacid\Actions\Practice\MoveElectrode;
 use Rheacid\Actions\Products\TakeProduct;
 use Rheacid\Actions\Ready\LogBottle;
 use Rheacid\Actions\Ready\LogCare;
 use Rheacid\Actions\Verify\ChooseOutcome;
 use Rheacid\Actions\Verify\RecordVerification;
+use Rheacid\Actions\Verify\RtdInput;
 use Rheacid\Actions\Verify\SetElevation;
+use Rheacid\Actions\Verify\VerificationInput;
 use Rheacid\Bench\CellReading;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\SimulatedReading;
-use Rheacid\Bench\Source;
 use Rheacid\Core\Acidity\Acid;
 use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Acidity\Endpoint;
@@ -46,12 +48,11 @@ use Rheacid\Core\Electrode\Nernst;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Products\Library;
 use Rheacid\Core\Solutions\BottleEvent;
 use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Thermometry\Reference;
-use Rheacid\Measure\Drawn;
-use Rheacid\Measure\TitrationTold;
 use Rheacid\Models\Batch;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Electrode;
@@ -63,15 +64,14 @@ use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Models\Product;
 use Rheacid\Models\SessionMoment;
+use Rheacid\Models\Statement;
+use Rheacid\Models\StatementCode;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\TitrantStandardisation;
+use Rheacid\Queries\Measure\DrawnSample;
+use Rheacid\Queries\Rounds\RoundPlan;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Refused;
-use Rheacid\Records\Statement;
-use Rheacid\Records\StatementCode;
-use Rheacid\Rounds\Way;
-use Rheacid\Verify\RtdInput;
-use Rheacid\Verify\VerificationInput;
 
 /** What the invented people of the demo do at the simulated bench, each through the application's own action. */
 final readonly class Work
@@ -205,7 +205,7 @@ final readonly class Work
             $batch,
             $pair,
             Thermometer::query()->where('code', 'T-03')->firstOrFail(),
-            new Drawn($stage, $place, $at->subMinutes(8), $joins, hasPilotHole: $isPushedIn ? true : null),
+            new DrawnSample($stage, $place, $at->subMinutes(8), $joins, hasPilotHole: $isPushedIn ? true : null),
             [],
             Source::Simulated,
         );
@@ -365,7 +365,7 @@ final readonly class Work
             $by,
             IdempotencyKey::own(),
             Batch::query()->where('code', $code)->firstOrFail(),
-            new TitrationTold(
+            new TitrationInput(
                 Measurand::TitratableAcidity->on('by-eye per L'),
                 $portions,
                 'by-eye',
@@ -374,7 +374,7 @@ final readonly class Work
                 0.05,
                 $titrant,
                 null,
-                new Drawn(Stage::Start, $place, $at->subMinutes(15)),
+                new DrawnSample(Stage::Start, $place, $at->subMinutes(15)),
                 false,
             ),
             null,
@@ -429,7 +429,7 @@ final readonly class Work
             IdempotencyKey::own(),
             $this->pair($electrode),
             Thermometer::query()->where('code', 'T-03')->firstOrFail(),
-            Way::chosen(array_values($ids), $at),
+            RoundPlan::chosen(array_values($ids), $at),
             true,
             false,
         );

@@ -10,8 +10,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Actions\Logs\UploadLog;
 use Rheacid\Actions\Measure\OpenRound;
 use Rheacid\Models\Deviation;
+use Rheacid\Queries\Rounds\RoundPlan;
 use Rheacid\Records\IdempotencyKey;
-use Rheacid\Rounds\Way;
 
 /** Every kind of page under axe, a rule engine for WCAG 2.2: nothing serious, nothing moderate. */
 final class AccessibilityTest extends BrowserTestCase
@@ -48,7 +48,7 @@ final class AccessibilityTest extends BrowserTestCase
             IdempotencyKey::own(),
             $this->pair(),
             $this->thermometer(),
-            Way::chosen([$this->batch()->id], CarbonImmutable::now()),
+            RoundPlan::chosen([$this->batch()->id], CarbonImmutable::now()),
             true,
             false,
         );
@@ -57,7 +57,7 @@ final class AccessibilityTest extends BrowserTestCase
             IdempotencyKey::own(),
             $this->pair(),
             $this->thermometer(),
-            Way::chosen([$this->batch()->id], CarbonImmutable::now()),
+            RoundPlan::chosen([$this->batch()->id], CarbonImmutable::now()),
             true,
             true,
         );

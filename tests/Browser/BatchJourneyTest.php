@@ -9,12 +9,12 @@ use Facebook\WebDriver\Remote\LocalFileDetector;
 use Facebook\WebDriver\WebDriverBy;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Rheacid\Batches\Life;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Product;
-use Rheacid\SiteClock;
+use Rheacid\Queries\Batches\BatchHistory;
+use Rheacid\Site\SiteClock;
 
 /**
  * Whole lives of batches, as two people see them. What was read on the days before is recorded by the application's own actions at its own
@@ -240,7 +240,7 @@ final class BatchJourneyTest extends BrowserTestCase
     /** @return list<int> */
     private function openDeviations(Batch $batch): array
     {
-        return array_values(Life::open($batch->id)->pluck('id')->map(static fn(mixed $id): int => (int) $id)->all());
+        return array_values(BatchHistory::openDeviations($batch->id)->pluck('id')->map(static fn(mixed $id): int => (int) $id)->all());
     }
 
     private function started(string $code, string $batch, int $hoursAgo, string $answer = 'no', ?string $step = null): Batch

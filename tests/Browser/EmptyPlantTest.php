@@ -11,7 +11,7 @@ use Rheacid\Guard\SetUpCode;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Site;
 use Rheacid\Records\LedgerCheck;
-use Rheacid\Settings;
+use Rheacid\Site\Settings;
 
 /** From nothing to the first reading, by whoever founds the plant. */
 final class EmptyPlantTest extends BrowserTestCase

@@ -11,17 +11,17 @@ use Rheacid\Actions\Calibrate\AcceptPoint;
 use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Actions\Measure\BeginMeasuring;
 use Rheacid\Actions\Measure\RecordMeasurement;
-use Rheacid\Bench\Source;
 use Rheacid\Core\Limits\Stage;
-use Rheacid\Measure\Drawn;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Decision;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Product;
 use Rheacid\Models\Replicate;
 use Rheacid\Models\RoundStop;
+use Rheacid\Queries\Measure\DrawnSample;
 use Rheacid\Records\IdempotencyKey;
-use Rheacid\SiteClock;
+use Rheacid\Site\SiteClock;
 
 /**
  * Every kind of sample at the bench: a round of vats, a day on paper, wine by both schools, beer with its gas, brine and pieces, sausage,
@@ -362,7 +362,7 @@ final class MeasureTest extends BrowserTestCase
             $this->batch($code),
             $this->pair(),
             $this->thermometer(),
-            new Drawn(Stage::Equilibrium, $place, CarbonImmutable::now(), $with?->occasion),
+            new DrawnSample(Stage::Equilibrium, $place, CarbonImmutable::now(), $with?->occasion),
             [],
             Source::Typed,
         );

@@ -10,7 +10,7 @@ use Rheacid\Core\Electrode\Diagnosis;
 use Rheacid\Core\Simulation\Fault;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CellCalibration;
-use Rheacid\Shelf\Readiness;
+use Rheacid\Queries\Ready\Readiness;
 
 /** The morning of a checker: from the plan of the day to a shelf that is ready. */
 final class MorningTest extends BrowserTestCase

@@ -13,7 +13,7 @@ use Rheacid\Models\Batch;
 use Rheacid\Models\BatchStep;
 use Rheacid\Models\Deviation;
 use Rheacid\Models\Product;
-use Rheacid\SiteClock;
+use Rheacid\Site\SiteClock;
 
 /**
  * What a verdict stands on, as people ask for it and give it at the bench: the route, the step and its time, every place of a sample, the

@@ -9,7 +9,7 @@ use Facebook\WebDriver\WebDriverKeys;
 use Rheacid\Core\Access\TimeCode;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\SiteZone;
-use Rheacid\Settings;
+use Rheacid\Site\Settings;
 
 /** What a lead settles for a site, and for themselves. */
 final class SettingsTest extends BrowserTestCase

@@ -6,9 +6,9 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
-use Rheacid\Bench\Source;
 use Rheacid\Core\Care\ElectrodeKind;
 use Rheacid\Core\Electrode\Verdict;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Pair;

@@ -7,18 +7,18 @@ namespace Tests\Browser;
 use Carbon\CarbonImmutable;
 use Facebook\WebDriver\WebDriverKeys;
 use Rheacid\Actions\Verify\RecordVerification;
-use Rheacid\Bench\Source;
+use Rheacid\Actions\Verify\VerificationInput;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Thermometry\Reference;
 use Rheacid\Core\Thermometry\VerificationVerdict;
 use Rheacid\Models\Replicate;
+use Rheacid\Models\Statement;
+use Rheacid\Models\StatementCode;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\Verification;
 use Rheacid\Models\VerificationOutcome;
 use Rheacid\Records\IdempotencyKey;
-use Rheacid\Records\Statement;
-use Rheacid\Records\StatementCode;
-use Rheacid\Verify\VerificationInput;
 
 /** Thermometers in their baths, in a real browser. */
 final class VerifyTest extends BrowserTestCase

@@ -31,6 +31,29 @@ final class HouseRulesTest extends TestCase
         self::assertSame([], array_map(array_keys(...), $leadsTo));
     }
 
+    public function test_no_two_rooms_of_the_application_know_each_other(): void
+    {
+        $knows = [];
+        foreach (self::sources('app') as $file => $source) {
+            preg_match_all('/^use Rheacid\\\\((?!Core\\\\)[^;]+?)(?: as \w+)?;/m', $source, $used);
+            foreach ($used[1] as $class) {
+                [$from, $to] = [self::room($file), self::room(str_replace('\\', '/', "$class.php"))];
+                if ($from !== $to) {
+                    $knows[$from][$to][] = "$file knows $class";
+                }
+            }
+        }
+        $mutual = [];
+        foreach ($knows as $from => $others) {
+            foreach ($others as $to => $where) {
+                $mutual = isset($knows[$to][$from]) ? [...$mutual, ...$where] : $mutual;
+            }
+        }
+
+        self::assertGreaterThan(20, count($knows));
+        self::assertSame([], $mutual);
+    }
+
     public function test_no_line_of_php_is_longer_than_140_characters(): void
     {
         $long = [];
@@ -76,7 +99,8 @@ final class HouseRulesTest extends TestCase
         preg_match_all('/\{(\w+)\}.*?\[?(\w+)::class(?:, \'(\w+)\')?/', $routes, $found, PREG_SET_ORDER);
         self::assertGreaterThan(40, count($found));
         foreach ($found as $route) {
-            $source = (string) file_get_contents(dirname(__DIR__, 2) . "/app/Http/Controllers/{$route[2]}.php");
+            [$file] = glob(dirname(__DIR__, 2) . "/app/Http/Controllers/*/{$route[2]}.php") ?: [''];
+            $source = (string) file_get_contents($file);
             $method = $route[3] ?? '__invoke';
             // A name that differs would be given an empty record, not the one of the address.
             self::assertMatchesRegularExpression(
@@ -85,6 +109,14 @@ final class HouseRulesTest extends TestCase
                 "{$route[2]}::$method takes \${$route[1]}",
             );
         }
+    }
+
+    /** Where many rooms lie side by side, each counts by itself: "Queries/Batches". */
+    private static function room(string $file): string
+    {
+        $folders = explode('/', dirname($file));
+
+        return implode('/', array_slice($folders, 0, in_array($folders[0], ['Actions', 'Queries', 'View'], true) ? 2 : 1));
     }
 
     /** @return iterable<string, string> path below the folder, and what stands in it */

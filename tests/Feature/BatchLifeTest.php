@@ -8,8 +8,6 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\TestWith;
 use Rheacid\Actions\Batches\RecordMissedDeadlines;
-use Rheacid\Batches\Outlet;
-use Rheacid\Board\Lines;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\MissingReason;
 use Rheacid\Core\Limits\Stage;
@@ -17,6 +15,8 @@ use Rheacid\Models\Addition;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Deviation;
 use Rheacid\Models\ReleaseRecord;
+use Rheacid\Queries\Batches\ReleaseReview;
+use Rheacid\Queries\Listed;
 use Rheacid\Records\LedgerCheck;
 
 /** A batch from its first number to its last state, through the pages. */
@@ -101,7 +101,7 @@ final class BatchLifeTest extends BenchTestCase
         $this->readsFinished();
         $this->wait(86_400 - 7200);
         $this->readsFinished();
-        self::assertSame([], Outlet::of($this->batch())->release->missing);
+        self::assertSame([], ReleaseReview::of($this->batch())->release->missing);
 
         $this->flushSession();
         $this->actingAs($this->people['checker']);
@@ -137,7 +137,7 @@ final class BatchLifeTest extends BenchTestCase
         $this->vouch();
         $this->wait(60);
         $this->measure([4.2, 4.2]);
-        self::assertNotContains('Mash under way', array_column(Outlet::of($this->batch())->release->missing, 'name'));
+        self::assertNotContains('Mash under way', array_column(ReleaseReview::of($this->batch())->release->missing, 'name'));
 
         $this->wait(60);
         $this->vouch(0.2);
@@ -186,7 +186,7 @@ final class BatchLifeTest extends BenchTestCase
             'the newest value has to be met all the same',
         );
         $this->measure([4.2, 4.2]);
-        self::assertNotContains('Mash under way', array_column(Outlet::of($this->batch())->release->missing, 'name'));
+        self::assertNotContains('Mash under way', array_column(ReleaseReview::of($this->batch())->release->missing, 'name'));
     }
 
     /** @param array<string, string> $with */
@@ -247,7 +247,7 @@ final class BatchLifeTest extends BenchTestCase
         DB::table('board')->insert(
             array_map(
                 static fn(int $i): array => [...$line, 'thing_id' => 1_000_000 + $i, 'since' => '2020-01-01 00:00:00'],
-                range(1, Lines::MOST),
+                range(1, Listed::MOST),
             ),
         );
 
@@ -275,7 +275,7 @@ final class BatchLifeTest extends BenchTestCase
         $this->vouch(electrode: 'E-05');
         $this->measure([4.2, 4.2], electrode: 'E-05');
 
-        self::assertContains('Two instruments differ by more than 0.1 pH. Use a third.', Outlet::of($this->batch())->blocks);
+        self::assertContains('Two instruments differ by more than 0.1 pH. Use a third.', ReleaseReview::of($this->batch())->blocks);
     }
 
     public function test_an_addition_is_planned_and_carried_out_once(): void
@@ -308,7 +308,7 @@ final class BatchLifeTest extends BenchTestCase
             ->assertSee('not measured since then');
         self::assertContains(
             'Something was added and it has not been measured since. Measure again after mixing.',
-            Outlet::of($batch)->blocks,
+            ReleaseReview::of($batch)->blocks,
         );
 
         $this->travel(10)->minutes();
@@ -317,7 +317,7 @@ final class BatchLifeTest extends BenchTestCase
         $this->get("/batches/$batch->id")
             ->assertSee('measured again')
             ->assertDontSee('not measured since then');
-        self::assertSame([], Outlet::of($batch)->blocks);
+        self::assertSame([], ReleaseReview::of($batch)->blocks);
     }
 
     /** @param array<string, mixed> $form */
@@ -355,7 +355,7 @@ final class BatchLifeTest extends BenchTestCase
     /** @return list<MissingReason|null> of these limits */
     private static function missing(Batch $batch, string ...$limits): array
     {
-        $missing = array_column(Outlet::of($batch)->release->missing, 'reason', 'name');
+        $missing = array_column(ReleaseReview::of($batch)->release->missing, 'reason', 'name');
 
         return array_map(static fn(string $limit): ?MissingReason => $missing[$limit] ?? null, array_values($limits));
     }

@@ -11,12 +11,12 @@ use Rheacid\Actions\Calibrate\AcceptPoint;
 use Rheacid\Actions\Calibrate\OpenRun;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Bench\SimulatedReading;
-use Rheacid\Bench\Source;
 use Rheacid\Core\Electrode\Diagnosis;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CellCalibration;
+use Rheacid\Queries\Ready\ElectrodeHistory;
 use Rheacid\Records\IdempotencyKey;
-use Rheacid\Shelf\Health;
 
 /** The simulated bench with a condition set by hand: what is hidden in it is found by the rules alone. */
 final class BenchSceneTest extends BenchTestCase
@@ -129,7 +129,7 @@ final class BenchSceneTest extends BenchTestCase
         }
 
         self::assertSame($before, $this->lot('Q-29')->status()->usesLeft);
-        self::assertNull(Health::trend($this->pair()));
+        self::assertNull(ElectrodeHistory::trend($this->pair()));
         // Nor does it become evidence where the application's account calls the run another, which nothing seals.
         DB::table('calibration_runs')->update(['source' => Source::Typed->value]);
         $typed = $this->measure([4.2, 4.2]);

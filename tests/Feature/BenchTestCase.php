@@ -11,7 +11,6 @@ use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Rheacid\Actions\Bench\MoveElectrode;
 use Rheacid\Actions\Calibrate\AcceptPoint;
 use Rheacid\Actions\Calibrate\OpenRun;
 use Rheacid\Actions\Calibrate\PointAnswers;
@@ -19,13 +18,13 @@ use Rheacid\Actions\Calibrate\ReadControlCheck;
 use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Actions\Measure\BeginMeasuring;
 use Rheacid\Actions\Measure\RecordMeasurement;
-use Rheacid\Bench\Source;
+use Rheacid\Actions\Practice\MoveElectrode;
 use Rheacid\Bench\TypedReading;
 use Rheacid\Core\Care\ElectrodeKind;
 use Rheacid\Core\Electrode\Nernst;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Limits\Stage;
-use Rheacid\Measure\Drawn;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationRun;
@@ -40,6 +39,7 @@ use Rheacid\Models\Person;
 use Rheacid\Models\Product;
 use Rheacid\Models\SessionMoment;
 use Rheacid\Models\Thermometer;
+use Rheacid\Queries\Measure\DrawnSample;
 use Rheacid\Records\IdempotencyKey;
 
 /** A furnished bench in a real MariaDB, and a person's verbs at it. The clock stands at ten on a Wednesday and is moved by hand. */
@@ -281,7 +281,7 @@ abstract class BenchTestCase extends TestCase
             $this->batch($batch),
             $this->pair($electrode),
             $this->thermometer(),
-            new Drawn($stage, $place, CarbonImmutable::now(), $joins),
+            new DrawnSample($stage, $place, CarbonImmutable::now(), $joins),
             [],
             Source::Typed,
         );

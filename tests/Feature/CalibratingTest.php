@@ -17,9 +17,9 @@ use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\LotUse;
 use Rheacid\Models\RunState;
+use Rheacid\Queries\Ready\Readiness;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Refused;
-use Rheacid\Shelf\Readiness;
 
 final class CalibratingTest extends BenchTestCase
 {

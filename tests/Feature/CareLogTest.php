@@ -15,11 +15,11 @@ use Rheacid\Core\Care\SoakSchool;
 use Rheacid\Core\Words\CareWords;
 use Rheacid\Models\BatchEvent;
 use Rheacid\Models\CareEvent;
+use Rheacid\Queries\Ready\Cleaning;
+use Rheacid\Queries\Ready\Readiness;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\LedgerCheck;
 use Rheacid\Records\Refused;
-use Rheacid\Shelf\Cleaning;
-use Rheacid\Shelf\Readiness;
 
 /** What is done to an electrode, and what follows from it. */
 final class CareLogTest extends BenchTestCase

@@ -12,9 +12,9 @@ use Rheacid\Models\CalibrationVoid;
 use Rheacid\Models\ControlCheck;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\SessionMoment;
+use Rheacid\Queries\Ready\Readiness;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\LedgerCheck;
-use Rheacid\Shelf\Readiness;
 
 final class ControlCheckTest extends BenchTestCase
 {

@@ -9,18 +9,18 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Rheacid\Batches\Outlet;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\MissingReason;
-use Rheacid\Courses\Record;
+use Rheacid\Http\Forms\Products\TypedSafety;
 use Rheacid\Models\Batch;
 use Rheacid\Models\CourseFinding;
 use Rheacid\Models\CoursePart;
 use Rheacid\Models\Deviation;
 use Rheacid\Models\LimitOutcome;
 use Rheacid\Models\Product;
-use Rheacid\Products\TypedSafety;
+use Rheacid\Queries\Batches\ReleaseReview;
+use Rheacid\Queries\Batches\TemperatureRecord;
 
 /** Records of a batch's temperatures, and the limits that depend on them. */
 final class CourseTest extends BenchTestCase
@@ -295,7 +295,8 @@ final class CourseTest extends BenchTestCase
 
     private function warmest(): float
     {
-        $record = Record::of($this->batch('SA-0001')->load(Batch::JUDGED), 'chamber') ?? throw new \LogicException('It is on record.');
+        $batch = $this->batch('SA-0001')->load(Batch::JUDGED);
+        $record = TemperatureRecord::of($batch, 'chamber') ?? throw new \LogicException('It is on record.');
 
         return max([-INF, ...array_column($record->merged(isWorstHigh: true)->points, 1)]);
     }
@@ -344,6 +345,6 @@ final class CourseTest extends BenchTestCase
     /** @return list<MissingReason|null> */
     private function missing(): array
     {
-        return [array_column(Outlet::of($this->batch('SA-0001'))->release->missing, 'reason', 'name')[self::LIMIT] ?? null];
+        return [array_column(ReleaseReview::of($this->batch('SA-0001'))->release->missing, 'reason', 'name')[self::LIMIT] ?? null];
     }
 }

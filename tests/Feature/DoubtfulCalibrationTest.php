@@ -15,7 +15,6 @@ use Rheacid\Actions\Calibrate\TakeOverRun;
 use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Actions\Measure\RecordMeasurement;
 use Rheacid\Actions\Ready\LogCare;
-use Rheacid\Bench\Source;
 use Rheacid\Bench\TypedReading;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\Dirt;
@@ -23,6 +22,7 @@ use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Electrode\FindingCode;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Electrode\Verdict;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Settling\Stability;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
@@ -32,9 +32,9 @@ use Rheacid\Models\Replicate;
 use Rheacid\Models\RunState;
 use Rheacid\Models\SessionMoment;
 use Rheacid\Models\Thermometer;
+use Rheacid\Queries\Ready\Readiness;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Refused;
-use Rheacid\Shelf\Readiness;
 
 /** Slips at the calibration that leave a good line behind: each is asked, kept, and settled only by a check buffer that cannot share it. */
 final class DoubtfulCalibrationTest extends BenchTestCase

@@ -10,7 +10,7 @@ use Rheacid\Core\Care\CareKind;
 use Rheacid\Models\CareEvent;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\Verification;
-use Rheacid\Today\DayPlan;
+use Rheacid\View\Today\DayPlan;
 
 /** What the past of an instrument lets expect. */
 final class HealthTest extends BenchTestCase

@@ -8,15 +8,15 @@ use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
-use Rheacid\Actions\Bench\MoveElectrode;
 use Rheacid\Actions\Calibrate\ReadControlCheck;
+use Rheacid\Actions\Practice\MoveElectrode;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Models\CalibrationVoid;
 use Rheacid\Models\Pair;
 use Rheacid\Models\SessionMoment;
+use Rheacid\Queries\Ready\Readiness;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Refused;
-use Rheacid\Shelf\Readiness;
 
 /** Ways round a rule that were once open. */
 final class HolesTest extends BenchTestCase

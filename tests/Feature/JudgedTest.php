@@ -8,15 +8,15 @@ use Carbon\CarbonImmutable;
 use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Actions\Measure\BeginMeasuring;
 use Rheacid\Actions\Measure\RecordMeasurement;
-use Rheacid\Bench\Source;
 use Rheacid\Core\Limits\Conformity;
+use Rheacid\Core\Limits\DecisionCause;
 use Rheacid\Core\Limits\Overall;
 use Rheacid\Core\Limits\Stage;
-use Rheacid\Measure\DecisionCause;
-use Rheacid\Measure\Drawn;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Models\BatchAnswer;
 use Rheacid\Models\Decision;
 use Rheacid\Models\MeasurementDraft;
+use Rheacid\Queries\Measure\DrawnSample;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\LedgerCheck;
 
@@ -109,7 +109,7 @@ final class JudgedTest extends BenchTestCase
             $this->batch(),
             $this->pair(),
             $this->thermometer(),
-            new Drawn(Stage::Underway, 'solids', CarbonImmutable::now(), $first->occasion),
+            new DrawnSample(Stage::Underway, 'solids', CarbonImmutable::now(), $first->occasion),
             [],
             Source::Typed,
         );

@@ -15,17 +15,17 @@ use Rheacid\Board\Board;
 use Rheacid\Board\Restyle;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Style;
-use Rheacid\Home;
-use Rheacid\InstallationHealth;
-use Rheacid\Keeping;
 use Rheacid\Mail\KeepingLetter;
 use Rheacid\Models\Credential;
 use Rheacid\Models\RestorationConfirmation;
+use Rheacid\Operations\Home;
+use Rheacid\Operations\InstallationHealth;
+use Rheacid\Operations\Keeping;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Ledger;
 use Rheacid\Records\LedgerCheck;
 use Rheacid\Records\Schema;
-use Rheacid\Settings;
+use Rheacid\Site\Settings;
 use Symfony\Component\Console\Output\BufferedOutput;
 
 /** How the records are kept: their form, checkpoints of their chain, backups, and that they came back from one. */

@@ -7,9 +7,9 @@ namespace Tests\Feature;
 use Carbon\CarbonImmutable;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Rheacid\Batches\Series;
 use Rheacid\Models\Decision;
 use Rheacid\Models\Measurement;
+use Rheacid\Queries\Batches\Series;
 use Rheacid\Records\LedgerCheck;
 
 /** Readings that stood on paper: each at its own time, on what was in force then, marked as late; all or none. */

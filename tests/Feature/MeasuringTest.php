@@ -13,9 +13,9 @@ use Rheacid\Core\Limits\Overall;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Replicate;
+use Rheacid\Queries\Ready\Readiness;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Refused;
-use Rheacid\Shelf\Readiness;
 
 final class MeasuringTest extends BenchTestCase
 {

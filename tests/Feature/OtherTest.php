@@ -6,7 +6,6 @@ namespace Tests\Feature;
 
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Rheacid\Batches\Outlet;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\MissingReason;
 use Rheacid\Core\Limits\Stage;
@@ -14,6 +13,7 @@ use Rheacid\Models\ExternalValue;
 use Rheacid\Models\LimitOutcome;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
+use Rheacid\Queries\Batches\ReleaseReview;
 use Rheacid\Records\LedgerCheck;
 
 /** Quantities that no electrode reads, and samples that were drawn together. */
@@ -100,7 +100,7 @@ final class OtherTest extends BenchTestCase
                     ->only(['measured_by', 'measured_with', 'certificate']),
             ),
         );
-        $missing = array_column(Outlet::of($this->batch('WW-0001'))->release->missing, 'reason', 'name');
+        $missing = array_column(ReleaseReview::of($this->batch('WW-0001'))->release->missing, 'reason', 'name');
         self::assertSame(MissingReason::NotProven, $missing['Legal, finished: alcohol, US']);
         self::assertSame(
             MissingReason::NeverJudged,

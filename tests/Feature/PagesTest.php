@@ -10,6 +10,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Rheacid\Board\Board;
 use Rheacid\Find\Index;
+use Rheacid\Http\Forms\Ready\ThingKind;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Deviation;
@@ -19,7 +20,6 @@ use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Person;
 use Rheacid\Models\Round;
 use Rheacid\Models\Verification;
-use Rheacid\Shelf\NewThing;
 
 /**
  * No page reads a history: on a plant with ten times the past every page asks the same number of questions, and gets as much as it shows.
@@ -176,7 +176,7 @@ final class PagesTest extends BenchTestCase
             'lot' => $this->lot('Q-31')->id,
             'thermometer' => $this->thermometer()->id,
             'batch' => $this->batch()->id,
-            'what' => NewThing::Bottle->value,
+            'what' => ThingKind::Bottle->value,
             'policy' => $this->pair()->policy->id,
             'person' => Person::query()->whereRelation('credential', 'username', 'perrin')->value('id'),
             'verification' => Verification::query()->where('id', '<', self::APART)->max('id'),

@@ -7,9 +7,9 @@ namespace Tests\Feature;
 use Rheacid\Actions\Calibrate\LeaveRun;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Models\Pair;
+use Rheacid\Queries\Ready\Readiness;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Refused;
-use Rheacid\Shelf\Readiness;
 
 /** Which electrode is on which meter, and what that does to a calibration. */
 final class PairingTest extends BenchTestCase

@@ -7,13 +7,13 @@ namespace Tests\Feature;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Rheacid\Actions\Batches\ReleaseBatch;
-use Rheacid\Batches\Outlet;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Guard\Waits;
 use Rheacid\Models\Batch;
 use Rheacid\Models\CareEvent;
 use Rheacid\Models\MeasurementDraft;
+use Rheacid\Queries\Batches\ReleaseReview;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\LedgerCheck;
@@ -145,7 +145,7 @@ final class ParallelTest extends BenchTestCase
 
         self::assertContains(
             "{$this->people['checker']->name} is measuring it now. Wait until that is finished.",
-            Outlet::of($this->batch())->blocks,
+            ReleaseReview::of($this->batch())->blocks,
         );
     }
 

@@ -7,10 +7,10 @@ namespace Tests\Feature;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\TestWith;
+use Rheacid\Core\Access\Role;
 use Rheacid\Guard\Invitations;
 use Rheacid\Models\Appointment;
 use Rheacid\Models\Person;
-use Rheacid\Models\Role;
 use Rheacid\Records\LedgerCheck;
 
 /** Who works here: invited, changed, gone. */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Rheacid\Core\Care\PairState;
-use Rheacid\Http\Requests\PolicyRequest;
-use Rheacid\Shelf\Readiness;
+use Rheacid\Http\Forms\Ready\PolicyRequest;
+use Rheacid\Queries\Ready\Readiness;
 
 /** What is asked of an instrument, by whom it is changed, and where it acts. */
 final class PolicyTest extends BenchTestCase

@@ -18,7 +18,7 @@ use Rheacid\Core\Words\LimitWords;
 use Rheacid\Models\Batch;
 use Rheacid\Models\LimitRow;
 use Rheacid\Models\Product;
-use Rheacid\Products\Exchange;
+use Rheacid\Queries\Products\ProductExport;
 
 /** Products: taken from the library, changed by the lead, kept in versions. */
 final class ProductTest extends BenchTestCase
@@ -84,7 +84,7 @@ final class ProductTest extends BenchTestCase
         $second = Product::query()
             ->where(['code' => 'fermented-sausage', 'version' => 2])
             ->sole();
-        self::assertEquals(Exchange::of($first), Exchange::of($second));
+        self::assertEquals(ProductExport::of($first), ProductExport::of($second));
         $this->from('/products/import')
             ->post('/products/import', ['product' => '{"form":', 'form' => self::formId()])
             ->assertSessionHasErrors('product');

@@ -8,11 +8,11 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Rheacid\Actions\Batches\RecordMissedDeadlines;
-use Rheacid\Actions\Courses\WatchCourses;
+use Rheacid\Actions\Batches\WatchCourses;
 use Rheacid\Actions\Measure\AcceptReplicate;
 use Rheacid\Actions\Measure\RecordMeasurement;
-use Rheacid\Actions\People\Appoint;
-use Rheacid\Batches\Outlet;
+use Rheacid\Actions\Site\Appoint;
+use Rheacid\Core\Access\Role;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\MissingReason;
@@ -26,7 +26,7 @@ use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\Person;
 use Rheacid\Models\ReleaseRecord;
-use Rheacid\Models\Role;
+use Rheacid\Queries\Batches\ReleaseReview;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\LedgerCheck;
 
@@ -747,7 +747,7 @@ final class ProofTest extends BenchTestCase
 
     private function newest(Batch $batch): \Rheacid\Models\Decision
     {
-        return \Rheacid\Batches\Series::newest($batch) ?? throw new \LogicException('It was read.');
+        return \Rheacid\Queries\Batches\Series::newest($batch) ?? throw new \LogicException('It was read.');
     }
 
     private function finding(Batch $batch, string $limit): CourseFinding
@@ -755,15 +755,19 @@ final class ProofTest extends BenchTestCase
         return CourseFinding::standing($batch->id)->where('limit_name', $limit)->sole();
     }
 
-    private function exact(Batch $batch): Outlet
+    private function exact(Batch $batch): ReleaseReview
     {
-        return Outlet::of(Batch::query()->with(Batch::JUDGED)->findOrFail($batch->id), isExact: true);
+        return ReleaseReview::of(Batch::query()->with(Batch::JUDGED)->findOrFail($batch->id), isExact: true);
     }
 
     /** @return array<string, MissingReason> */
     private function missing(Batch $batch): array
     {
-        return array_column(Outlet::of(Batch::query()->with(Batch::JUDGED)->findOrFail($batch->id))->release->missing, 'reason', 'name');
+        return array_column(
+            ReleaseReview::of(Batch::query()->with(Batch::JUDGED)->findOrFail($batch->id))->release->missing,
+            'reason',
+            'name',
+        );
     }
 
     /** Temperatures from then on, as a logger that reads 0.4 °C high shows them. */

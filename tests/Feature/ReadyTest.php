@@ -20,10 +20,10 @@ use Rheacid\Models\CellCalibration;
 use Rheacid\Models\ControlCheck;
 use Rheacid\Models\Meter;
 use Rheacid\Models\Policy;
+use Rheacid\Queries\Ready\Readiness;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\LedgerCheck;
 use Rheacid\Records\Refused;
-use Rheacid\Shelf\Readiness;
 
 /** What stands on the shelf, what is done to it, and what is refused. */
 final class ReadyTest extends BenchTestCase

@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\Route;
 use Rheacid\Actions\Logs\UploadLog;
 use Rheacid\Actions\Measure\OpenRound;
 use Rheacid\Actions\Site\RecordRestoration;
+use Rheacid\Core\Access\Role;
 use Rheacid\Models\Appointment;
 use Rheacid\Models\BatchStep;
 use Rheacid\Models\Calibration;
@@ -19,11 +20,10 @@ use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Person;
 use Rheacid\Models\Restoration;
-use Rheacid\Models\Role;
 use Rheacid\Models\Round;
 use Rheacid\Models\RunState;
+use Rheacid\Queries\Rounds\RoundPlan;
 use Rheacid\Records\IdempotencyKey;
-use Rheacid\Rounds\Way;
 
 /** Every route, asked as everybody: the table of rights, walked. */
 final class RightsTest extends BenchTestCase
@@ -346,7 +346,7 @@ final class RightsTest extends BenchTestCase
                 IdempotencyKey::own(),
                 $this->pair(),
                 $this->thermometer(),
-                Way::chosen([$this->batch()->id], CarbonImmutable::now()),
+                RoundPlan::chosen([$this->batch()->id], CarbonImmutable::now()),
                 true,
                 false,
             );

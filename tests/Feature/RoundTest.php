@@ -18,12 +18,12 @@ use Rheacid\Models\Round;
 use Rheacid\Models\RoundStop;
 use Rheacid\Models\RoundVisit;
 use Rheacid\Models\Sample;
+use Rheacid\Queries\Rounds\RoundCandidate;
+use Rheacid\Queries\Rounds\RoundPlan;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\LedgerCheck;
 use Rheacid\Records\Refused;
-use Rheacid\Rounds\Candidate;
-use Rheacid\Rounds\Way;
-use Rheacid\View\RoundScreen;
+use Rheacid\View\Measure\RoundScreen;
 
 /** From vat to vat with one pair. */
 final class RoundTest extends BenchTestCase
@@ -142,13 +142,13 @@ final class RoundTest extends BenchTestCase
 
     public function test_a_round_has_no_more_samples_than_its_last_page_shows(): void
     {
-        $one = Way::candidates(CarbonImmutable::now())[0];
+        $one = RoundPlan::candidates(CarbonImmutable::now())[0];
         $sets = fn(int $vats): Round => (new OpenRound())(
             $this->people['checker'],
             IdempotencyKey::own(),
             $this->pair(),
             $this->thermometer(),
-            array_fill(0, $vats, new Candidate($one->batch, $one->stage, ['blend', 'top', 'bottom'], true, null)),
+            array_fill(0, $vats, new RoundCandidate($one->batch, $one->stage, ['blend', 'top', 'bottom'], true, null)),
             true,
             false,
         );

@@ -10,9 +10,9 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\Decision;
+use Rheacid\Queries\Ready\ElectrodeHistory;
+use Rheacid\Queries\Ready\Readiness;
 use Rheacid\Records\LedgerCheck;
-use Rheacid\Shelf\Health;
-use Rheacid\Shelf\Readiness;
 
 /** The demo, lived through by the application's own actions. */
 final class ScenarioTest extends BenchTestCase
@@ -44,7 +44,7 @@ final class ScenarioTest extends BenchTestCase
             ),
         );
         self::assertSame([82, 28], [Calibration::query()->count(), Decision::query()->count()]);
-        $trend = Health::of($this->pair('E-05'))->trend;
+        $trend = ElectrodeHistory::of($this->pair('E-05'))->trend;
         self::assertEqualsWithDelta(-5, (float) $trend?->percentPerYear, 3, 'a slope is lost by 2–8 % a year');
         self::assertLessThan(
             60,

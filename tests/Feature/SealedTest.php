@@ -12,10 +12,10 @@ use Rheacid\Actions\Measure\NameSource;
 use Rheacid\Actions\Measure\OpenRound;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Models\Course;
+use Rheacid\Queries\Rounds\RoundPlan;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\LedgerCheck;
 use Rheacid\Records\SealedTables;
-use Rheacid\Rounds\Way;
 
 /** Whoever has the database alters, removes or slips in a row: of every table each is named. */
 final class SealedTest extends BenchTestCase
@@ -66,7 +66,7 @@ final class SealedTest extends BenchTestCase
             IdempotencyKey::own(),
             $this->pair(),
             $this->thermometer(),
-            Way::chosen([$this->batch()->id], CarbonImmutable::now()),
+            RoundPlan::chosen([$this->batch()->id], CarbonImmutable::now()),
             true,
             false,
         );

@@ -8,20 +8,20 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\TestWith;
-use Rheacid\Bench\Source;
+use Rheacid\Core\Access\Role;
 use Rheacid\Core\Care\CareKind;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Guard\SetUpCode;
 use Rheacid\Models\CareEvent;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Person;
 use Rheacid\Models\Policy;
-use Rheacid\Models\Role;
 use Rheacid\Models\Site;
 use Rheacid\Models\SiteElevation;
 use Rheacid\Models\SiteZone;
 use Rheacid\Records\LedgerCheck;
-use Rheacid\Settings;
-use Rheacid\SiteClock;
+use Rheacid\Site\Settings;
+use Rheacid\Site\SiteClock;
 
 /** An empty installation and who founds it; and the settings of a site. */
 final class SetUpTest extends BenchTestCase

@@ -9,10 +9,10 @@ use Illuminate\Support\Facades\DB;
 use Rheacid\Core\Style;
 use Rheacid\Models\BatchEvent;
 use Rheacid\Models\Deviation;
+use Rheacid\Models\Statement;
+use Rheacid\Models\StatementCode;
 use Rheacid\Models\Verification;
 use Rheacid\Records\LedgerCheck;
-use Rheacid\Records\Statement;
-use Rheacid\Records\StatementCode;
 
 /** Records keep codes and facts where the application says something; people read sentences. */
 final class StatementTest extends BenchTestCase

@@ -18,7 +18,7 @@ use Rheacid\Models\Person;
 use Rheacid\Models\Replicate;
 use Rheacid\Models\Thermometer;
 use Rheacid\Records\IdempotencyKey;
-use Rheacid\Settings;
+use Rheacid\Site\Settings;
 
 /** A site that has °F first and a comma, on its pages and papers. */
 final class StyleTest extends BenchTestCase

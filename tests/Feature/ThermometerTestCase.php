@@ -8,7 +8,7 @@ use Illuminate\Testing\TestResponse;
 use Rheacid\Core\Care\ThermometerState;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\Verification;
-use Rheacid\Shelf\Thermometers;
+use Rheacid\Queries\Ready\Thermometers;
 
 /** Verbs at the thermometers: checking one, and saying what follows. */
 abstract class ThermometerTestCase extends BenchTestCase

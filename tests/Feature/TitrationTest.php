@@ -9,7 +9,6 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Actions\Calibrate\AcceptPoint;
-use Rheacid\Batches\Outlet;
 use Rheacid\Core\Acidity\Acid;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\MissingReason;
@@ -22,6 +21,7 @@ use Rheacid\Models\Lot;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\TitrantStandardisation;
 use Rheacid\Models\Titration;
+use Rheacid\Queries\Batches\ReleaseReview;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\LedgerCheck;
 
@@ -354,7 +354,7 @@ final class TitrationTest extends BenchTestCase
 
     private function missing(): ?MissingReason
     {
-        return array_column(Outlet::of($this->batch('WW-0001'))->release->missing, 'reason', 'name')[self::LEGAL] ?? null;
+        return array_column(ReleaseReview::of($this->batch('WW-0001'))->release->missing, 'reason', 'name')[self::LEGAL] ?? null;
     }
 
     /**

@@ -9,20 +9,21 @@ use Rheacid\Actions\Calibrate\AcceptPoint;
 use Rheacid\Actions\Calibrate\CalibrateCell;
 use Rheacid\Actions\Calibrate\LeaveRun;
 use Rheacid\Actions\Ready\LogCare;
-use Rheacid\Batches\Deadlines;
 use Rheacid\Bench\CellReading;
 use Rheacid\Bench\TypedReading;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Solutions\BufferLot;
+use Rheacid\Http\Forms\TypedTime;
+use Rheacid\Queries\Batches\Deadlines;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Refused;
-use Rheacid\SiteClock;
-use Rheacid\Today\BatchTasks;
-use Rheacid\Today\DayPlan;
-use Rheacid\Today\DueDate;
-use Rheacid\Today\Week;
+use Rheacid\Site\SiteClock;
 use Rheacid\View\Figures\DayLine;
+use Rheacid\View\Today\BatchTasks;
+use Rheacid\View\Today\DayPlan;
+use Rheacid\View\Today\DueDate;
+use Rheacid\View\Today\Week;
 
 /** What to do next, in the order in which to do it. */
 final class TodayTest extends BenchTestCase
@@ -122,7 +123,7 @@ final class TodayTest extends BenchTestCase
             ['10:40', 'Wed 08:00', '3 Jul 10:00'],
             [$say('2026-07-14T09:40:00Z'), $say('2026-07-15T07:00:00Z'), $say('2026-07-03T09:00:00Z')],
         );
-        self::assertSame('2026-07-14T08:40:00+00:00', SiteClock::typed('2026-07-14T09:40')->toIso8601String());
+        self::assertSame('2026-07-14T08:40:00+00:00', TypedTime::read('2026-07-14T09:40')->toIso8601String());
     }
 
     public function test_an_ambiguous_hour_is_asked_about_and_one_that_does_not_exist_is_refused(): void
@@ -130,7 +131,7 @@ final class TodayTest extends BenchTestCase
         CarbonImmutable::setTestNow('2026-10-25T09:00:00Z');
         $refused = static function (string $typed): string {
             try {
-                return SiteClock::typed($typed)->toIso8601String();
+                return TypedTime::read($typed)->toIso8601String();
             } catch (Refused $refused) {
                 return $refused->getMessage();
             }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Batches;
 
-use Rheacid\Batches\Life;
 use Rheacid\Models\Addition;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Person;
@@ -40,7 +39,7 @@ final class AddToBatch
             $isDone,
             $plan,
         ): Addition {
-            Life::ensure($batch, null);
+            BatchMoves::ensure($batch, null);
             if ($plan !== null && ($plan->batch_id !== $batch->id || Addition::query()->where('plan_id', $plan->id)->exists())) {
                 throw Refused::because('This plan was already carried out or belongs to another batch.', 'plan');
             }

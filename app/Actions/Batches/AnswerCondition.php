@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Batches;
 
 use Illuminate\Support\Facades\Gate;
-use Rheacid\Actions\Measure\JudgeAnew;
-use Rheacid\Batches\Life;
-use Rheacid\Measure\DecisionCause;
+use Rheacid\Core\Access\Right;
+use Rheacid\Core\Limits\DecisionCause;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchAnswer;
 use Rheacid\Models\Person;
@@ -15,7 +14,6 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Rights\Right;
 
 /**
  * Answers a condition that limits of the product depend on: once by anybody, again by a lead with a reason. Everything is judged again by
@@ -41,7 +39,7 @@ final readonly class AnswerCondition
             $answer,
             $reason,
         ): BatchAnswer {
-            $batch = Life::locked($batch);
+            $batch = BatchMoves::locked($batch);
             if (!in_array($condition, $batch->asks(), true)) {
                 throw Refused::because('No limit of this product depends on that.', 'condition');
             }

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Batches;
 
 use Carbon\CarbonImmutable;
-use Rheacid\Actions\Measure\JudgeAnew;
-use Rheacid\Batches\Life;
-use Rheacid\Measure\DecisionCause;
+use Rheacid\Core\Access\Right;
+use Rheacid\Core\Limits\DecisionCause;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchStep;
 use Rheacid\Models\Person;
@@ -15,7 +14,6 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Rights\Right;
 
 /** A lead states another time for a step that stands. The former stays; what was judged by it is judged again, after a release too. */
 final readonly class ChangeStep
@@ -31,7 +29,7 @@ final readonly class ChangeStep
             'change a step',
             BatchStep::class,
             function (Entry $entry) use ($by, $step, $at, $reason): BatchStep {
-                $batch = Life::locked(Batch::query()->findOrFail($step->batch_id));
+                $batch = BatchMoves::locked(Batch::query()->findOrFail($step->batch_id));
                 if ($reason === null) {
                     throw Refused::because('Give a reason for the change.', 'reason');
                 }
@@ -42,7 +40,7 @@ final readonly class ChangeStep
                     new BatchStep([
                         'batch_id' => $batch->id,
                         'step' => $step->step,
-                        'at' => Life::moment($batch, $at, $entry->at),
+                        'at' => BatchMoves::moment($batch, $at, $entry->at),
                         'entered_at' => $entry->at,
                         'supersedes_id' => $step->id,
                         'reason' => $reason,

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Batches;
 
 use Illuminate\Support\Facades\Gate;
-use Rheacid\Actions\Measure\JudgeAnew;
-use Rheacid\Batches\Life;
-use Rheacid\Measure\DecisionCause;
+use Rheacid\Core\Access\Right;
+use Rheacid\Core\Limits\DecisionCause;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchRoute;
 use Rheacid\Models\Person;
@@ -15,7 +14,6 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Rights\Right;
 
 /** By which route a batch is made safe: once by anybody, again by a lead with a reason. Everything is judged again by it. */
 final readonly class ChooseRoute
@@ -31,7 +29,7 @@ final readonly class ChooseRoute
             $route,
             $reason,
         ): BatchRoute {
-            $batch = Life::locked($batch);
+            $batch = BatchMoves::locked($batch);
             if (!$batch->state()->isMeasured() && $batch->route() !== null) {
                 throw Refused::because(
                     "$batch->code is {$batch->state()->value}: it was released on the route \"{$batch->route()}\". Recall it first.",

@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Batches;
 
 use Carbon\CarbonImmutable;
-use Rheacid\Actions\Measure\JudgeAnew;
-use Rheacid\Batches\Life;
+use Rheacid\Core\Access\Right;
 use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Limits\DecisionCause;
 use Rheacid\Core\Limits\DispositionKind;
 use Rheacid\Core\Limits\LimitKind;
-use Rheacid\Measure\DecisionCause;
 use Rheacid\Models\Deviation;
 use Rheacid\Models\Disposition;
 use Rheacid\Models\Person;
@@ -18,7 +17,6 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Rights\Right;
 
 /** A lead decides about a deviation: the batch goes on, is diverted or discarded; one that had been released is recalled, or it stands. */
 final readonly class DisposeDeviation
@@ -48,7 +46,7 @@ final readonly class DisposeDeviation
             'decide about a deviation',
             Disposition::class,
             function (Entry $entry) use ($by, $deviation, $kind, $reason, $authority, $until, $told): Disposition {
-                $batch = Life::locked($deviation->batch);
+                $batch = BatchMoves::locked($deviation->batch);
                 $isAfterRelease = $deviation->is_after_release === true;
                 $next = $kind === DispositionKind::Recall && $batch->state() === BatchState::Recalled ? null : $kind->leadsTo();
                 $isMissed = $deviation->is_missed_in_time === true;
@@ -77,7 +75,7 @@ final readonly class DisposeDeviation
                 if ($why !== null) {
                     throw Refused::because($why[1], $why[0]);
                 }
-                Life::ensureMay($batch, $next);
+                BatchMoves::ensureMay($batch, $next);
                 $disposition = $entry->add(
                     new Disposition([
                         'deviation_id' => $deviation->id,
@@ -90,7 +88,7 @@ final readonly class DisposeDeviation
                     ]),
                 );
                 if ($next !== null) {
-                    Life::move($entry, $batch, $next, $reason, $told);
+                    BatchMoves::move($entry, $batch, $next, $reason, $told);
                 } elseif ($kind === DispositionKind::GoOn && $isMissed) {
                     $this->judgeAnew->late($entry, $batch, (string) $deviation->limit_name, DecisionCause::Disposed);
                 }

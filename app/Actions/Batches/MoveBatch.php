@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Batches;
 
 use Illuminate\Support\Facades\Gate;
-use Rheacid\Batches\Life;
+use Rheacid\Core\Access\Right;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchEvent;
 use Rheacid\Models\Person;
+use Rheacid\Queries\Batches\BatchHistory;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Rights\Right;
 
 /** Begins a planned batch, holds a running one, resumes a held one, closes one that has been released. What leads out has its own acts. */
 final class MoveBatch
@@ -28,7 +28,7 @@ final class MoveBatch
             $next,
             $reason,
         ): BatchEvent {
-            $batch = Life::ensure($batch, $next);
+            $batch = BatchMoves::ensure($batch, $next);
             $state = $batch->state();
             $isRecalled = $state === BatchState::Recalled;
             if (
@@ -59,11 +59,11 @@ final class MoveBatch
                     'reason',
                 );
             }
-            if ($isResumed && Life::open($batch->id)->exists()) {
+            if ($isResumed && BatchHistory::openDeviations($batch->id)->exists()) {
                 throw Refused::because('A deviation is still open. Decide about it first.', 'state');
             }
 
-            return Life::move($entry, $batch, $next, $reason);
+            return BatchMoves::move($entry, $batch, $next, $reason);
         });
     }
 }

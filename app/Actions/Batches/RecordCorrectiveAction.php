@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Batches;
 
-use Rheacid\Batches\Life;
 use Rheacid\Models\CorrectiveAction;
 use Rheacid\Models\Deviation;
 use Rheacid\Models\Person;
@@ -24,7 +23,7 @@ final class RecordCorrectiveAction
             $deviation,
             $action,
         ): CorrectiveAction {
-            Life::ensure($deviation->batch, null);
+            BatchMoves::ensure($deviation->batch, null);
 
             return $entry->add(
                 new CorrectiveAction(['deviation_id' => $deviation->id, 'action' => $action, 'at' => $entry->at, 'person_id' => $by->id]),

@@ -5,26 +5,25 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Batches;
 
 use Illuminate\Support\Facades\DB;
-use Rheacid\Batches\Dispositions;
-use Rheacid\Batches\JudgedAt;
-use Rheacid\Batches\Life;
-use Rheacid\Board\BatchLine;
-use Rheacid\Board\DeadlineFacts;
-use Rheacid\Board\Lines;
-use Rheacid\Board\Part;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\ProductLimit;
-use Rheacid\Measure\Together;
 use Rheacid\Models\Batch;
+use Rheacid\Models\BoardPart;
 use Rheacid\Models\Deviation;
 use Rheacid\Models\LimitOutcome;
 use Rheacid\Models\Person;
 use Rheacid\Models\Site;
+use Rheacid\Models\Statement;
+use Rheacid\Models\StatementCode;
+use Rheacid\Queries\Batches\DeadlineFacts;
+use Rheacid\Queries\Batches\OccasionContext;
+use Rheacid\Queries\Batches\OpenOccasions;
+use Rheacid\Queries\Batches\StandingDispositions;
+use Rheacid\Queries\Board\BatchLine;
+use Rheacid\Queries\Board\Lines;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
-use Rheacid\Records\Statement;
-use Rheacid\Records\StatementCode;
 
 /** What nobody read in time is recorded by the site itself, and holds the batch where it binds. */
 final class RecordMissedDeadlines
@@ -62,7 +61,7 @@ final class RecordMissedDeadlines
                 'board',
                 static fn($on) => $on
                     ->on('board.thing_id', '=', 'deviations.batch_id')
-                    ->where('board.part', Part::Batch->value)
+                    ->where('board.part', BoardPart::Batch->value)
                     ->where('board.is_live', true),
             )
             ->where('is_missed_in_time', true)
@@ -85,8 +84,8 @@ final class RecordMissedDeadlines
         if ($limits === []) {
             return false;
         }
-        foreach (Together::open($batch) as $open) {
-            if (JudgedAt::answeredBy($open, $batch, $limits, Dispositions::standing($batch)) !== []) {
+        foreach (OpenOccasions::open($batch) as $open) {
+            if (OccasionContext::answeredBy($open, $batch, $limits, StandingDispositions::standing($batch)) !== []) {
                 return false;
             }
         }
@@ -102,14 +101,14 @@ final class RecordMissedDeadlines
             $deadline,
             $limit,
         ): Deviation {
-            $batch = Life::ensure(Batch::query()->findOrFail($line->id), null);
+            $batch = BatchMoves::ensure(Batch::query()->findOrFail($line->id), null);
             $what = new Statement(StatementCode::DeadlineMissed, [
                 ...LimitOutcome::limitFacts($limit),
                 'due_at' => $deadline->at->utc()->format('Y-m-d\TH:i:s\Z'),
             ]);
-            $deviation = Life::deviate($entry, $batch, $deadline->name, $deadline->kind, true, $what, null);
+            $deviation = BatchMoves::deviate($entry, $batch, $deadline->name, $deadline->kind, true, $what, null);
             if ($deadline->kind->binds() && $batch->state()->mayBecome(BatchState::Held)) {
-                Life::move($entry, $batch, BatchState::Held, $what);
+                BatchMoves::move($entry, $batch, BatchState::Held, $what);
             }
 
             return $deviation;

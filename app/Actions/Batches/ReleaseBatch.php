@@ -4,21 +4,21 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Batches;
 
-use Rheacid\Batches\Hands;
-use Rheacid\Batches\Life;
-use Rheacid\Batches\Outlet;
+use Rheacid\Core\Access\Right;
 use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Words\ReleaseWords;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Person;
 use Rheacid\Models\ReleaseRecord;
+use Rheacid\Models\Statement;
+use Rheacid\Models\StatementCode;
+use Rheacid\Queries\Batches\BatchHistory;
+use Rheacid\Queries\Batches\FourEyesCheck;
+use Rheacid\Queries\Batches\ReleaseReview;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\Statement;
-use Rheacid\Records\StatementCode;
-use Rheacid\Rights\Right;
 
 /** Lets a batch go out: every binding limit met as its records stand now, by a lead who does not hold it. */
 final class ReleaseBatch
@@ -32,18 +32,18 @@ final class ReleaseBatch
             'release a batch',
             ReleaseRecord::class,
             static function (Entry $entry) use ($by, $batch, $reason): ReleaseRecord {
-                $batch = Life::ensure($batch, BatchState::Released);
-                $outlet = Outlet::of($batch, isExact: true);
+                $batch = BatchMoves::ensure($batch, BatchState::Released);
+                $outlet = ReleaseReview::of($batch, isExact: true);
                 if (!$outlet->release->releasable) {
                     throw Refused::because(
                         'Not releasable yet. ' . implode(' ', [...$outlet->blocks, ...ReleaseWords::lacks($outlet->release)]),
                         'release',
                     );
                 }
-                if ($batch->state() === BatchState::Held && Life::hold($batch)?->person_id === $by->id) {
+                if ($batch->state() === BatchState::Held && BatchHistory::hold($batch)?->person_id === $by->id) {
                     throw Refused::because('You held this batch yourself. Another lead must release it.', 'release');
                 }
-                $against = Hands::against($by, $batch);
+                $against = FourEyesCheck::against($by, $batch);
                 if ($against !== null) {
                     throw Refused::because($against, 'release');
                 }
@@ -63,7 +63,7 @@ final class ReleaseBatch
                         'person_id' => $by->id,
                     ]),
                 );
-                Life::move(
+                BatchMoves::move(
                     $entry,
                     $batch,
                     BatchState::Released,

@@ -12,11 +12,11 @@ use Rheacid\Models\BatchEvent;
 use Rheacid\Models\BatchParent;
 use Rheacid\Models\Person;
 use Rheacid\Models\Product;
+use Rheacid\Queries\Ready\CodeOwner;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Shelf\NewThing;
 
 /** Starts a batch of a product as it stands now; its limits stay those of that version. */
 final class StartBatch
@@ -50,7 +50,7 @@ final class StartBatch
             $parents,
             $route,
         ): Batch {
-            $owner = NewThing::owner($code);
+            $owner = CodeOwner::of($code);
             if ($owner !== null) {
                 throw Refused::because("$code is already the code of $owner. Each code can be used once.", 'code');
             }

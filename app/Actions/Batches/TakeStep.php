@@ -5,24 +5,22 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Batches;
 
 use Carbon\CarbonImmutable;
-use Rheacid\Actions\Measure\JudgeAnew;
-use Rheacid\Batches\Life;
+use Rheacid\Core\Access\Right;
 use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Limits\DecisionCause;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Limits\StepDoubt;
-use Rheacid\Measure\DecisionCause;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchStep;
 use Rheacid\Models\BatchStepWait;
 use Rheacid\Models\Person;
+use Rheacid\Models\Statement;
+use Rheacid\Models\StatementCode;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\Statement;
-use Rheacid\Records\StatementCode;
-use Rheacid\Rights\Right;
-use Rheacid\SiteClock;
+use Rheacid\Site\SiteClock;
 
 /** Writes down when a batch was pitched, packed, acidified …: what the hours of its limits are counted from. */
 final readonly class TakeStep
@@ -50,7 +48,7 @@ final readonly class TakeStep
             $at,
             $reason,
         ): BatchStep {
-            $batch = Life::ensure($batch, null);
+            $batch = BatchMoves::ensure($batch, null);
             if ($step === ProductLimit::START) {
                 throw Refused::because('The start is recorded with the batch.', 'step');
             }
@@ -61,10 +59,10 @@ final readonly class TakeStep
                     'step',
                 );
             }
-            $at = $at === null ? $entry->at : Life::moment($batch, $at, $entry->at);
+            $at = $at === null ? $entry->at : BatchMoves::moment($batch, $at, $entry->at);
             $this->ensureSure($by, $batch, $step, $at, $entry->at, $reason);
             if ($batch->state() === BatchState::Planned) {
-                Life::move($entry, $batch, BatchState::Running, new Statement(StatementCode::Begun));
+                BatchMoves::move($entry, $batch, BatchState::Running, new Statement(StatementCode::Begun));
             }
             $taken = $entry->add(
                 new BatchStep([

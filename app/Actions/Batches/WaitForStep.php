@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Batches;
 
-use Rheacid\Batches\Life;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchStepWait;
 use Rheacid\Models\Person;
@@ -22,7 +21,7 @@ final class WaitForStep
         return Recording::once($by, $form, 'say that a step has not happened yet', BatchStepWait::class, static function (
             Entry $entry,
         ) use ($by, $batch, $step): BatchStepWait {
-            $batch = Life::ensure($batch, null);
+            $batch = BatchMoves::ensure($batch, null);
             if (!in_array($step, $batch->missingSteps(), true)) {
                 throw Refused::because('No limit of this batch depends on that step.', 'step');
             }

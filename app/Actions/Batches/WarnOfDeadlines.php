@@ -7,19 +7,19 @@ namespace Rheacid\Actions\Batches;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
-use Rheacid\Board\BatchLine;
-use Rheacid\Board\DeadlineFacts;
-use Rheacid\Board\Lines;
 use Rheacid\Core\Limits\DeadlineWarning;
 use Rheacid\Guard\People;
 use Rheacid\Mail\DeadlineLetter;
 use Rheacid\Models\Person;
 use Rheacid\Models\Site;
+use Rheacid\Models\Statement;
 use Rheacid\Models\Warning;
+use Rheacid\Queries\Batches\DeadlineFacts;
+use Rheacid\Queries\Board\BatchLine;
+use Rheacid\Queries\Board\Lines;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
-use Rheacid\Records\Statement;
 
 /** Warns of deadlines while something can still be done: once for each reason, by letter to whoever gave an address. */
 final class WarnOfDeadlines
@@ -83,7 +83,14 @@ final class WarnOfDeadlines
             $deadline,
             $warning,
         ): Warning {
-            $words = Statement::warning($line, $deadline, $warning, CarbonImmutable::now());
+            $words = Statement::warning(
+                $deadline->written,
+                $line->since,
+                $deadline->at,
+                $deadline->forecast,
+                $warning,
+                CarbonImmutable::now(),
+            );
             $given = $entry->add(
                 new Warning([
                     'batch_id' => $line->id,

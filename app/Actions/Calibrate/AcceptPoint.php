@@ -5,12 +5,10 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Calibrate;
 
 use Carbon\CarbonImmutable;
-use Rheacid\Actions\Bench\MoveElectrode;
 use Rheacid\Actions\KeepTrace;
+use Rheacid\Actions\Practice\MoveElectrode;
 use Rheacid\Bench\Observation;
 use Rheacid\Bench\ReadingSource;
-use Rheacid\Bench\Source;
-use Rheacid\Board\Lines;
 use Rheacid\Core\Celsius;
 use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Electrode\BufferTables;
@@ -19,6 +17,7 @@ use Rheacid\Core\Electrode\CupDoubt;
 use Rheacid\Core\Electrode\CupRecognition;
 use Rheacid\Core\Electrode\RunDoubts;
 use Rheacid\Core\Electrode\RunQuestion;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Core\Solutions\BufferOrder;
@@ -30,13 +29,14 @@ use Rheacid\Models\Lot;
 use Rheacid\Models\Person;
 use Rheacid\Models\PointKind;
 use Rheacid\Models\RunState;
+use Rheacid\Queries\Board\Lines;
+use Rheacid\Queries\Calibrate\RunFits;
+use Rheacid\Queries\Ready\Thermometers;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Shelf\Fits;
-use Rheacid\Shelf\Thermometers;
-use Rheacid\SiteClock;
+use Rheacid\Site\SiteClock;
 
 /** Takes the reading of one station of a run. With the last one the run is completed and judged. */
 final readonly class AcceptPoint
@@ -71,7 +71,7 @@ final readonly class AcceptPoint
                 throw Refused::because('This point was already accepted. Go on with the next one.', 'station');
             }
             self::ensureGoesOn($run, $entry->at, $answers->gap);
-            $judging = Fits::judging($run);
+            $judging = RunFits::judging($run);
             $seen = $source->observe($judging, Settling::WINDOW_S);
             $offBy = self::offBy($run, $judging);
             if ($run->buffer_order === BufferOrder::Free) {
@@ -80,12 +80,12 @@ final readonly class AcceptPoint
             $plan = $run->plan()[$station];
             $lot = Lot::query()->findOrFail($plan['lot_id']);
             $isFitted = $plan['kind'] === PointKind::Fit->value;
-            $cup = self::recognise($seen, $lot, $judging, $offBy, $isFitted ? Fits::lastRuns($run, $entry->at) : [], self::sure($run));
+            $cup = self::recognise($seen, $lot, $judging, $offBy, $isFitted ? RunFits::lastRuns($run, $entry->at) : [], self::sure($run));
             $seen->ensureSettled(Settling::WINDOW_S, $answers->haste);
             self::ensureExpected($cup, $lot, $answers);
             $read = Thermometers::read($run->thermometer, $seen->celsius);
             self::ensureSameTemperature($read['celsius'], $run, $answers->temperature);
-            $asFound = Fits::before($run);
+            $asFound = RunFits::before($run);
             $point = $entry->add(
                 new CalibrationPoint([
                     'calibration_run_id' => $run->id,

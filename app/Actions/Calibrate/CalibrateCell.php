@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Calibrate;
 
-use Rheacid\Actions\Bench\MoveElectrode;
 use Rheacid\Actions\KeepTrace;
+use Rheacid\Actions\Practice\MoveElectrode;
 use Rheacid\Bench\CellReading;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Electrode\CellStandard;
@@ -18,14 +18,14 @@ use Rheacid\Models\Measures;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Models\Site;
+use Rheacid\Queries\Ready\Bottles;
+use Rheacid\Queries\Ready\Occupancy;
+use Rheacid\Queries\Ready\Readiness;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Shelf\Bottles;
-use Rheacid\Shelf\Occupancy;
-use Rheacid\Shelf\Readiness;
-use Rheacid\SiteClock;
+use Rheacid\Site\SiteClock;
 
 /** Reads a conductivity standard or a redox standard: one gives the cell factor, two of them factor and offset, redox an offset. */
 final class CalibrateCell

@@ -10,12 +10,12 @@ use Rheacid\Models\Pair;
 use Rheacid\Models\RunEvent;
 use Rheacid\Models\RunState;
 use Rheacid\Models\Site;
+use Rheacid\Models\Statement;
+use Rheacid\Models\StatementCode;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\Statement;
-use Rheacid\Records\StatementCode;
 
 /** A run that was left before its second point is abandoned, so that the pair is free again and nobody goes on with half of it. */
 final class CloseStaleRun

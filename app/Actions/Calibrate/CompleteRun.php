@@ -22,11 +22,11 @@ use Rheacid\Models\LookBack;
 use Rheacid\Models\RunEvent;
 use Rheacid\Models\RunState;
 use Rheacid\Models\SessionMoment;
+use Rheacid\Queries\Calibrate\RunFits;
+use Rheacid\Queries\Ready\CareLog;
+use Rheacid\Queries\Ready\ElectrodeHistory;
 use Rheacid\Records\Entry;
-use Rheacid\Shelf\CareLog;
-use Rheacid\Shelf\Fits;
-use Rheacid\Shelf\Health;
-use Rheacid\SiteClock;
+use Rheacid\Site\SiteClock;
 
 /** Judges a run whose stations all have their point, and writes the calibration. */
 final class CompleteRun
@@ -97,7 +97,7 @@ final class CompleteRun
     /** @return array{findings: list<Finding>}&array<string, mixed> by our own fit through the potentials */
     private static function fitted(CalibrationRun $run): array
     {
-        $fit = Fits::new($run) ?? throw new \LogicException('A run is completed when every buffer has its point.');
+        $fit = RunFits::new($run) ?? throw new \LogicException('A run is completed when every buffer has its point.');
         $judgement = Judgement::of(
             $fit,
             $run->policy->criteria(),
@@ -178,7 +178,7 @@ final class CompleteRun
         $cleaned = CareLog::of($run->pair->electrode)->last(CareKind::Cleaned);
         $wasCleaned = $cleaned !== null && ($before === null || $cleaned->at > $before->at);
 
-        return new ElectrodePast($wasCleaned, (Health::trend($run->pair)->percentPerYear ?? 0.0) < 0);
+        return new ElectrodePast($wasCleaned, (ElectrodeHistory::trend($run->pair)->percentPerYear ?? 0.0) < 0);
     }
 
     /** A read-back in a bottle that was not fitted is a reading of an independent buffer: it opens the session's checks. */

@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Calibrate;
 
-use Rheacid\Bench\Source;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\FitMethod;
 use Rheacid\Core\Electrode\RunQuestion;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Solutions\BufferOrder;
 use Rheacid\Core\Words\StateWords;
-use Rheacid\Measure\Fit;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Pair;
@@ -20,18 +19,19 @@ use Rheacid\Models\Person;
 use Rheacid\Models\PointKind;
 use Rheacid\Models\RunEvent;
 use Rheacid\Models\RunState;
+use Rheacid\Models\Statement;
+use Rheacid\Models\StatementCode;
 use Rheacid\Models\Thermometer;
+use Rheacid\Queries\Calibrate\AskedBeforeRun;
+use Rheacid\Queries\Measure\MeasuringChecks;
+use Rheacid\Queries\Ready\Bottles;
+use Rheacid\Queries\Ready\Occupancy;
+use Rheacid\Queries\Ready\Readiness;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\Statement;
-use Rheacid\Records\StatementCode;
-use Rheacid\Shelf\AskedBeforeRun;
-use Rheacid\Shelf\Bottles;
-use Rheacid\Shelf\Occupancy;
-use Rheacid\Shelf\Readiness;
-use Rheacid\SiteClock;
+use Rheacid\Site\SiteClock;
 
 /** Begins a calibration of a pair on chosen bottles: each is fitted once, then one is read back. */
 final class OpenRun
@@ -78,7 +78,7 @@ final class OpenRun
             $seen,
             $thermometer,
         ): CalibrationRun {
-            Fit::ensureMeasuresPh($pair);
+            MeasuringChecks::ensureMeasuresPh($pair);
             foreach ([...$lots, $readBack] as $lot) {
                 self::ensureUsable($lot);
             }

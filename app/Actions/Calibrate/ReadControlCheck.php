@@ -4,16 +4,15 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Calibrate;
 
+use Rheacid\Actions\Batches\KeepDecision;
 use Rheacid\Actions\KeepTrace;
-use Rheacid\Actions\Measure\KeepDecision;
 use Rheacid\Bench\ReadingSource;
-use Rheacid\Bench\Source;
 use Rheacid\Core\Care\ControlCheckStatus;
 use Rheacid\Core\Electrode\Verdict;
+use Rheacid\Core\Limits\DecisionCause;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Settling\Settling;
-use Rheacid\Measure\DecisionCause;
-use Rheacid\Measure\Fit;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CalibrationVoid;
@@ -26,13 +25,14 @@ use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Models\SessionMoment;
 use Rheacid\Models\Thermometer;
+use Rheacid\Queries\Measure\MeasuringChecks;
+use Rheacid\Queries\Ready\Bottles;
+use Rheacid\Queries\Ready\Occupancy;
+use Rheacid\Queries\Ready\Thermometers;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Shelf\Bottles;
-use Rheacid\Shelf\Occupancy;
-use Rheacid\Shelf\Thermometers;
 
 /** Reads an independent buffer on the calibration in force. A failed check voids it back to the last good one. */
 final readonly class ReadControlCheck
@@ -67,7 +67,7 @@ final readonly class ReadControlCheck
             $thermometer,
             $cupC,
         ): ControlCheck {
-            Fit::ensureMeasuresPh($pair);
+            MeasuringChecks::ensureMeasuresPh($pair);
             Occupancy::ensureFree($pair->electrode);
             $calibration = self::inForce($pair);
             self::ensureIndependent($lot, $calibration);

@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Calibrate;
 
 use Carbon\CarbonImmutable;
-use Rheacid\Bench\Source;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Electrode\Finding;
 use Rheacid\Core\Electrode\FindingCode;
 use Rheacid\Core\Electrode\RunDoubts;
 use Rheacid\Core\Electrode\Severity;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationPoint;
 use Rheacid\Models\CalibrationRun;
-use Rheacid\Shelf\CareLog;
-use Rheacid\Shelf\Fits;
+use Rheacid\Queries\Calibrate\RunFits;
+use Rheacid\Queries\Ready\CareLog;
 
 /** Gathers what a run says about itself beside its points: the time between them, a jump since the last one, cup and temperature. */
 final class RunFindings
@@ -23,7 +23,7 @@ final class RunFindings
     /** @return list<Finding> */
     public static function of(CalibrationRun $run, CarbonImmutable $now): array
     {
-        $sound = Fits::lastSound($run, $now);
+        $sound = RunFits::lastSound($run, $now);
 
         return array_values(
             array_filter([
@@ -66,7 +66,7 @@ final class RunFindings
     /** @return list<Finding> */
     private static function changes(CalibrationRun $run, ?Calibration $sound): array
     {
-        $new = Fits::new($run);
+        $new = RunFits::new($run);
         if ($new === null || $sound === null) {
             return [];
         }

@@ -14,7 +14,7 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\SiteClock;
+use Rheacid\Site\SiteClock;
 
 /** Keeps one portion as it was read, at once. Nothing measured is thrown away. */
 final class AcceptReplicate

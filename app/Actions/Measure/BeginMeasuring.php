@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Measure;
 
 use Illuminate\Support\Str;
-use Rheacid\Batches\Life;
-use Rheacid\Bench\Source;
-use Rheacid\Measure\Drawn;
-use Rheacid\Measure\Fit;
+use Rheacid\Actions\Batches\BatchMoves;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchAnswer;
 use Rheacid\Models\MeasurementDraft;
@@ -16,11 +14,13 @@ use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Models\RoundStop;
 use Rheacid\Models\Thermometer;
+use Rheacid\Queries\Measure\DrawnSample;
+use Rheacid\Queries\Measure\MeasuringChecks;
+use Rheacid\Queries\Ready\Occupancy;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Shelf\Occupancy;
 
 /** Keeps the sample that was drawn, and begins to measure it with a pair and a thermometer. */
 final class BeginMeasuring
@@ -38,7 +38,7 @@ final class BeginMeasuring
         Batch $batch,
         Pair $pair,
         Thermometer $thermometer,
-        Drawn $drawn,
+        DrawnSample $drawn,
         array $answers,
         Source $source,
         ?RoundStop $stop = null,
@@ -55,9 +55,9 @@ final class BeginMeasuring
             $stop,
             $dilutionParts,
         ): MeasurementDraft {
-            Life::ensure($batch, null);
-            [$calibration, $check] = Fit::ensure($pair, $thermometer, $batch->product->method);
-            Fit::ensureRinsed($pair, $drawn);
+            BatchMoves::ensure($batch, null);
+            [$calibration, $check] = MeasuringChecks::ensure($pair, $thermometer, $batch->product->method);
+            MeasuringChecks::ensureRinsed($pair, $drawn);
             Occupancy::ensureFree($pair->electrode);
             foreach ($answers as $condition => $answer) {
                 $entry->add(

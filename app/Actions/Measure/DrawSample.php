@@ -7,14 +7,14 @@ namespace Rheacid\Actions\Measure;
 use Carbon\CarbonImmutable;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Sampling\Places;
-use Rheacid\Measure\Drawn;
-use Rheacid\Measure\Together;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\Sample;
+use Rheacid\Queries\Batches\OpenOccasions;
+use Rheacid\Queries\Measure\DrawnSample;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Refused;
-use Rheacid\SiteClock;
+use Rheacid\Site\SiteClock;
 
 /** Keeps that a sample was drawn, on an occasion of its own or together with others; part of a larger action. */
 final class DrawSample
@@ -24,7 +24,7 @@ final class DrawSample
      *
      * @throws Refused if it was drawn before the batch began, after now, or together with another batch
      */
-    public static function of(Entry $entry, Batch $batch, Drawn $drawn): array
+    public static function of(Entry $entry, Batch $batch, DrawnSample $drawn): array
     {
         if ($drawn->hasPilotHole === false) {
             throw Refused::because(
@@ -72,20 +72,20 @@ final class DrawSample
      *
      * @throws Refused
      */
-    private static function ensureOpen(Batch $batch, Drawn $drawn): void
+    private static function ensureOpen(Batch $batch, DrawnSample $drawn): void
     {
         $occasion = $drawn->joins?->load(['measurements.sample', 'end']);
         if (
             $occasion === null
             || !in_array(
                 $drawn->place,
-                array_merge(...array_column(Together::lacking($occasion, $batch->loadMissing('product.method')), 'places')),
+                array_merge(...array_column(OpenOccasions::lacking($occasion, $batch->loadMissing('product.method')), 'places')),
                 true,
             )
         ) {
             return;
         }
-        if ($occasion->end !== null || $drawn->at > Places::until(Together::lastDrawn($occasion))) {
+        if ($occasion->end !== null || $drawn->at > Places::until(OpenOccasions::lastDrawn($occasion))) {
             throw Refused::because(
                 sprintf(
                     'The sample drawn %s is closed: all places must be read within %s h. Draw a fresh sample from every place.',

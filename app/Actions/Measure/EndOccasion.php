@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Measure;
 
-use Rheacid\Batches\Life;
-use Rheacid\Measure\Together;
+use Rheacid\Actions\Batches\BatchMoves;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\OccasionEnd;
 use Rheacid\Models\Person;
+use Rheacid\Queries\Batches\OpenOccasions;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
@@ -26,9 +26,9 @@ final class EndOccasion
             $occasion,
             $reason,
         ): OccasionEnd {
-            $batch = Life::locked(Batch::query()->findOrFail($occasion->batch_id));
+            $batch = BatchMoves::locked(Batch::query()->findOrFail($occasion->batch_id));
             $occasion->load(['measurements.sample', 'end']);
-            if ($occasion->end !== null || Together::lacking($occasion, $batch) === []) {
+            if ($occasion->end !== null || OpenOccasions::lacking($occasion, $batch) === []) {
                 throw Refused::because('This sample is complete or already closed.', 'occasion');
             }
 

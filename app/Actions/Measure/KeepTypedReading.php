@@ -6,11 +6,12 @@ namespace Rheacid\Actions\Measure;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
-use Rheacid\Bench\Source;
+use Rheacid\Actions\Batches\KeepDecision;
 use Rheacid\Core\Electrode\Signal;
+use Rheacid\Core\Limits\DecisionCause;
 use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Settling\Stability;
-use Rheacid\Measure\DecisionCause;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\Measurement;

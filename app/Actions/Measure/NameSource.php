@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Measure;
 
+use Rheacid\Core\Access\Right;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Models\NamedSource;
 use Rheacid\Models\Person;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
-use Rheacid\Rights\Right;
 
 /** Keeps that a source outside this bench is believed for a quantity from now on, or is not any more. */
 final class NameSource

@@ -6,24 +6,24 @@ namespace Rheacid\Actions\Measure;
 
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Sampling\BlindDuplicates;
-use Rheacid\Measure\Fit;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Models\Round;
 use Rheacid\Models\RoundStop;
 use Rheacid\Models\Thermometer;
+use Rheacid\Queries\Measure\MeasuringChecks;
+use Rheacid\Queries\Rounds\RoundCandidate;
+use Rheacid\Queries\Rounds\RoundPlan;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Rounds\Candidate;
-use Rheacid\Rounds\Way;
 
 /** Keeps which vats a round leads past, in which order their samples are read, and which of them get a second cup. */
 final class OpenRound
 {
     /**
-     * @param list<Candidate> $candidates in the order in which they are walked past
+     * @param list<RoundCandidate> $candidates in the order in which they are walked past
      * @param bool $isStill whether only what stood still is written down
      * @param bool $isCoded whether all cups are drawn before the first is read, and read under codes; else each is read at its vat
      *
@@ -50,7 +50,7 @@ final class OpenRound
             if ($candidates === []) {
                 throw Refused::because('Choose at least one batch.', 'batches');
             }
-            Fit::ensure($pair, $thermometer, $candidates[0]->batch->product->method);
+            MeasuringChecks::ensure($pair, $thermometer, $candidates[0]->batch->product->method);
             $round = $entry->add(
                 new Round([
                     'pair_id' => $pair->id,
@@ -83,7 +83,7 @@ final class OpenRound
      */
     private static function keepInTurn(Entry $entry, Round $round, array $samples, int $seed): void
     {
-        $seconds = BlindDuplicates::on(Way::sinceTheLastDuplicate(), count($samples), $seed);
+        $seconds = BlindDuplicates::on(RoundPlan::sinceTheLastDuplicate(), count($samples), $seed);
         self::ensureFew(count($samples) + count($seconds));
         $codes = array_column($seconds, 'code', 'of');
         $kept = [];
@@ -114,7 +114,7 @@ final class OpenRound
      */
     private static function keepCoded(Entry $entry, Round $round, array $samples, int $seed): void
     {
-        $cups = BlindDuplicates::coded(Way::sinceTheLastDuplicate(), count($samples), $seed);
+        $cups = BlindDuplicates::coded(RoundPlan::sinceTheLastDuplicate(), count($samples), $seed);
         self::ensureFew(count($cups));
         $kept = [];
         // A second cup names its first, which therefore is written first.
@@ -139,9 +139,9 @@ final class OpenRound
 
     private static function ensureFew(int $cups): void
     {
-        if ($cups > Way::MOST_STOPS) {
+        if ($cups > RoundPlan::MOST_STOPS) {
             throw Refused::because(
-                sprintf('These batches need %d samples; a round has at most %d. Choose fewer batches.', $cups, Way::MOST_STOPS),
+                sprintf('These batches need %d samples; a round has at most %d. Choose fewer batches.', $cups, RoundPlan::MOST_STOPS),
                 'batches',
             );
         }

@@ -4,12 +4,9 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Measure;
 
-use Rheacid\Batches\Life;
+use Rheacid\Actions\Batches\BatchMoves;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Settling\Stability;
-use Rheacid\Measure\Drawn;
-use Rheacid\Measure\Fit;
-use Rheacid\Measure\PaperLine;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\Measurement;
@@ -17,6 +14,8 @@ use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\Verification;
+use Rheacid\Queries\Measure\DrawnSample;
+use Rheacid\Queries\Measure\MeasuringChecks;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
@@ -57,8 +56,8 @@ final class RecordLate
             $isStill,
             $dilutionParts,
         ): Measurement {
-            $batch = Life::ensure($batch, null)->load('product.method');
-            Fit::ensureMeasuresPh($pair);
+            $batch = BatchMoves::ensure($batch, null)->load('product.method');
+            MeasuringChecks::ensureMeasuresPh($pair);
             $kept = array_map(
                 fn(PaperLine $line): Measurement => $this->line(
                     $entry,
@@ -90,7 +89,7 @@ final class RecordLate
         ?float $dilutionParts,
     ): Measurement {
         try {
-            [$occasion, $sample] = DrawSample::of($entry, $batch, new Drawn($stage, $place, $line->at));
+            [$occasion, $sample] = DrawSample::of($entry, $batch, new DrawnSample($stage, $place, $line->at));
             $then = $line->at->format('Y-m-d H:i:s.v');
             $calibration = Calibration::query()
                 ->where('pair_id', $pair->id)

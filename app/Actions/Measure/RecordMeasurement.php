@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Measure;
 
+use Rheacid\Actions\Batches\KeepDecision;
+use Rheacid\Core\Limits\DecisionCause;
 use Rheacid\Core\Measurands\Measurand;
-use Rheacid\Measure\DecisionCause;
-use Rheacid\Measure\MeasuredPlace;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Person;
+use Rheacid\Queries\Measure\MeasuredPlace;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;

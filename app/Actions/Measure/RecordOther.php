@@ -5,21 +5,20 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Measure;
 
 use Illuminate\Support\Str;
-use Rheacid\Batches\Life;
-use Rheacid\Bench\Source;
-use Rheacid\Measure\Correction;
-use Rheacid\Measure\DecisionCause;
-use Rheacid\Measure\OtherValue;
+use Rheacid\Actions\Batches\BatchMoves;
+use Rheacid\Core\Limits\DecisionCause;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Models\Batch;
 use Rheacid\Models\ExternalValue;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Person;
 use Rheacid\Models\Replicate;
+use Rheacid\Queries\Measure\Correction;
+use Rheacid\Queries\Ready\Thermometers;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Shelf\Thermometers;
 
 /** Keeps a quantity that no electrode reads: a temperature by a thermometer of the shelf, anything else from elsewhere. */
 final class RecordOther
@@ -35,7 +34,7 @@ final class RecordOther
             $told,
             $correction,
         ): Measurement {
-            $correction === null ? Life::ensure($batch, null) : Life::locked($batch);
+            $correction === null ? BatchMoves::ensure($batch, null) : BatchMoves::locked($batch);
             $check
                 = $told->thermometer === null
                     ? null

@@ -5,16 +5,15 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Measure;
 
 use Illuminate\Support\Str;
-use Rheacid\Batches\Life;
-use Rheacid\Bench\Source;
-use Rheacid\Measure\Correction;
-use Rheacid\Measure\DecisionCause;
-use Rheacid\Measure\TitrationTold;
+use Rheacid\Actions\Batches\BatchMoves;
+use Rheacid\Core\Limits\DecisionCause;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Person;
 use Rheacid\Models\Replicate;
 use Rheacid\Models\Titration;
+use Rheacid\Queries\Measure\Correction;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
@@ -30,7 +29,7 @@ final class RecordTitration
         Person $by,
         IdempotencyKey $form,
         Batch $batch,
-        TitrationTold $told,
+        TitrationInput $told,
         ?Correction $correction = null,
     ): Measurement {
         return Recording::once($by, $form, 'record a titration', Measurement::class, function (Entry $entry) use (
@@ -39,7 +38,7 @@ final class RecordTitration
             $told,
             $correction,
         ): Measurement {
-            $correction === null ? Life::ensure($batch, null) : Life::locked($batch);
+            $correction === null ? BatchMoves::ensure($batch, null) : BatchMoves::locked($batch);
             // Corrected afterwards, it rests on what it rested on.
             $calibration
                 = $correction !== null && $correction->of->pair_id === $told->pair?->id

@@ -5,14 +5,15 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Measure;
 
 use Illuminate\Support\Facades\Gate;
-use Rheacid\Measure\Correction;
-use Rheacid\Measure\DecisionCause;
-use Rheacid\Measure\Drawn;
+use Rheacid\Actions\Batches\KeepDecision;
+use Rheacid\Core\Limits\DecisionCause;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\Person;
 use Rheacid\Models\Sample;
+use Rheacid\Queries\Measure\Correction;
+use Rheacid\Queries\Measure\DrawnSample;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Refused;
 use Rheacid\Rights\Rights;
@@ -47,7 +48,7 @@ final readonly class Supersede
      *
      * @throws Refused
      */
-    public static function drawn(Entry $entry, Batch $batch, Drawn $drawn, ?Correction $correction): array
+    public static function drawn(Entry $entry, Batch $batch, DrawnSample $drawn, ?Correction $correction): array
     {
         if ($correction === null) {
             return DrawSample::of($entry, $batch, $drawn);

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Measure;
 
-use Rheacid\Batches\Life;
+use Rheacid\Actions\Batches\BatchMoves;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Settling\Stability;
-use Rheacid\Measure\Drawn;
-use Rheacid\Measure\Fit;
 use Rheacid\Models\Person;
 use Rheacid\Models\RoundStop;
 use Rheacid\Models\RoundVisit;
+use Rheacid\Queries\Measure\DrawnSample;
+use Rheacid\Queries\Measure\MeasuringChecks;
+use Rheacid\Queries\Ready\Occupancy;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Shelf\Occupancy;
 
 /** Keeps what was read at a stop of a round, from drawing the sample to the decision, in one sending. */
 final readonly class VisitStop
@@ -67,8 +67,8 @@ final readonly class VisitStop
             if ($round->isToBeDrawn()) {
                 throw Refused::because('Draw all cups first, and confirm that they are drawn.', 'readings');
             }
-            $batch = Life::ensure($stop->batch, null)->load('product.method');
-            [$calibration, $check] = Fit::ensure($round->pair, $round->thermometer, $batch->product->method);
+            $batch = BatchMoves::ensure($stop->batch, null)->load('product.method');
+            [$calibration, $check] = MeasuringChecks::ensure($round->pair, $round->thermometer, $batch->product->method);
             Occupancy::ensureFree($round->pair->electrode);
             $windowS = $batch->product->windowS();
             $stability = array_map(
@@ -79,7 +79,7 @@ final readonly class VisitStop
                 throw Refused::because('Give a reason to record an unstable reading, or say that it was stable.', 'reason');
             }
             $drawnAt = $round->drawnAt() ?? $entry->at;
-            $drawn = new Drawn(
+            $drawn = new DrawnSample(
                 $stop->stage,
                 (string) $stop->place,
                 $drawnAt,
@@ -90,7 +90,7 @@ final readonly class VisitStop
                 $stop->code(),
                 $isRinsed,
             );
-            Fit::ensureRinsed($round->pair, $drawn);
+            MeasuringChecks::ensureRinsed($round->pair, $drawn);
             [$occasion, $sample] = DrawSample::of($entry, $batch, $drawn);
             $measurement = ($this->keep)(
                 $entry,

@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Products;
 
+use Rheacid\Core\Access\Right;
 use Rheacid\Models\LimitRow;
 use Rheacid\Models\Person;
 use Rheacid\Models\Product;
-use Rheacid\Products\NextVersion;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Rights\Right;
 
 /** A changed product is a new version. Batches keep the version under which they were begun. */
 final class ChangeProduct

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Products;
 
+use Rheacid\Core\Access\Right;
 use Rheacid\Core\Products\LibraryProduct;
 use Rheacid\Models\LimitRow;
 use Rheacid\Models\Method;
 use Rheacid\Models\Person;
 use Rheacid\Models\Product;
+use Rheacid\Models\Statement;
+use Rheacid\Models\StatementCode;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\Statement;
-use Rheacid\Records\StatementCode;
-use Rheacid\Rights\Right;
 
 /** Makes a product of the library, or of a file, the site's own: its first version, or from a file the next one of its code. */
 final class TakeProduct

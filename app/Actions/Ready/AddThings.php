@@ -7,6 +7,7 @@ namespace Rheacid\Actions\Ready;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Gate;
 use Rheacid\Bench\SimulatedBench;
+use Rheacid\Core\Access\Right;
 use Rheacid\Models\CareEvent;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Person;
@@ -15,7 +16,6 @@ use Rheacid\Models\ThermometerService;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
-use Rheacid\Rights\Right;
 
 /** Puts things on the shelf: all of them or none. */
 final class AddThings

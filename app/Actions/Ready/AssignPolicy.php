@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Ready;
 
+use Rheacid\Core\Access\Right;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Models\Policy;
@@ -11,7 +12,6 @@ use Rheacid\Models\PolicyAssignment;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
-use Rheacid\Rights\Right;
 
 /** Puts a pair under a policy. What was calibrated before keeps the version it was judged by. */
 final class AssignPolicy

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Ready;
 
 use Illuminate\Support\Str;
+use Rheacid\Core\Access\Right;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Person;
 use Rheacid\Models\Policy;
@@ -12,7 +13,6 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Rights\Right;
 
 /** A changed policy is a new version, and every pair that followed the old one follows it from then on; an own copy stands beside it. */
 final class ChangePolicy

@@ -6,6 +6,7 @@ namespace Rheacid\Actions\Ready;
 
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
+use Rheacid\Core\Access\Right;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\Dirt;
 use Rheacid\Core\Care\SoakSchool;
@@ -16,13 +17,12 @@ use Rheacid\Models\BatchEvent;
 use Rheacid\Models\CareEvent;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Person;
+use Rheacid\Models\Statement;
+use Rheacid\Models\StatementCode;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\Statement;
-use Rheacid\Records\StatementCode;
-use Rheacid\Rights\Right;
 
 /** Writes into the care log of an electrode what was done to it, or what happened. */
 final class LogCare

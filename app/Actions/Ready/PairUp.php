@@ -6,6 +6,7 @@ namespace Rheacid\Actions\Ready;
 
 use Illuminate\Contracts\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\Gate;
+use Rheacid\Core\Access\Right;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Meter;
 use Rheacid\Models\Pair;
@@ -16,8 +17,7 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Rights\Right;
-use Rheacid\SiteClock;
+use Rheacid\Site\SiteClock;
 
 /** Puts an electrode on a meter. The new pair has no calibration: exchanging either voids it. */
 final class PairUp

@@ -7,11 +7,11 @@ namespace Rheacid\Actions\Ready;
 use Rheacid\Models\Pair;
 use Rheacid\Models\Parting;
 use Rheacid\Models\Person;
+use Rheacid\Queries\Ready\Occupancy;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Shelf\Occupancy;
 
 /** Takes an electrode off its meter. Their history stays; their calibration is void. */
 final class PartPair

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Site;
 
 use Rheacid\Board\Restyle;
+use Rheacid\Core\Access\Right;
 use Rheacid\Guard\People;
 use Rheacid\Models\Person;
 use Rheacid\Models\SiteSetting;
@@ -12,8 +13,7 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Rights\Right;
-use Rheacid\Settings;
+use Rheacid\Site\Settings;
 
 /** From now on the site calls itself, writes its numbers and lets its leads in like this. */
 final class ChangeSettings

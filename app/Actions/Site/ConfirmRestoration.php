@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Site;
 
+use Rheacid\Core\Access\Right;
 use Rheacid\Models\Person;
 use Rheacid\Models\Restoration;
 use Rheacid\Models\RestorationConfirmation;
@@ -11,7 +12,6 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Rights\Right;
 
 /** Keeps that a lead has seen that the records were restored from a backup. */
 final class ConfirmRestoration

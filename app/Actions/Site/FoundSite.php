@@ -13,7 +13,7 @@ use Rheacid\Models\Site;
 use Rheacid\Models\SiteSetting;
 use Rheacid\Models\SiteZone;
 use Rheacid\Records\Entry;
-use Rheacid\Settings;
+use Rheacid\Site\Settings;
 
 /** The first thing on record: the site, which does of its own accord what nobody does by hand, and whether it is the demo. */
 final class FoundSite

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Site;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Core\Access\Right;
 use Rheacid\Models\Person;
 use Rheacid\Models\SiteZone;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Rights\Right;
-use Rheacid\Settings;
-use Rheacid\SiteClock;
+use Rheacid\Site\Settings;
+use Rheacid\Site\SiteClock;
 
 /** From then on the site's clock goes by another zone. What was recorded before is shown as it was on the wall then. */
 final class MoveToZone

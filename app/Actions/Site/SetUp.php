@@ -7,9 +7,9 @@ namespace Rheacid\Actions\Site;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Rheacid\Actions\Verify\SetElevation;
+use Rheacid\Core\Access\Role;
 use Rheacid\Core\Thermometry\Barometer;
 use Rheacid\Models\Person;
-use Rheacid\Models\Role;
 use Rheacid\Records\IdempotencyKey;
 
 /** Founds an empty installation: the site as it calls itself and writes its numbers, how high it lies, and its first lead. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Site;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Core\Access\Right;
 use Rheacid\Models\Calibration;
 use Rheacid\Models\CalibrationVoid;
 use Rheacid\Models\Person;
@@ -14,8 +15,7 @@ use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Ledger;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Rights\Right;
-use Rheacid\SiteClock;
+use Rheacid\Site\SiteClock;
 
 /**
  * States that the clock is right now and had run ahead before. Recording goes on; calibrations that carry times which never

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Site;
 
+use Rheacid\Core\Access\Right;
+use Rheacid\Core\Access\Role;
 use Rheacid\Guard\People;
 use Rheacid\Models\Appointment;
 use Rheacid\Models\Credential;
 use Rheacid\Models\Person;
-use Rheacid\Models\Role;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Rights\Right;
 
 /** Takes a person on in a role. How they sign in is kept apart, and never sealed. */
 final class TakeOn

@@ -9,11 +9,11 @@ use Rheacid\Core\Words\ThermometerWords;
 use Rheacid\Models\Person;
 use Rheacid\Models\Verification;
 use Rheacid\Models\VerificationOutcome;
+use Rheacid\Queries\Ready\Thermometers;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Shelf\Thermometers;
 
 /** Says what follows from a check: used on, corrected, adjusted, replaced, out of use. */
 final class ChooseOutcome

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Verify;
 
-use Rheacid\Bench\Source;
+use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Thermometry\RtdVerification;
 use Rheacid\Core\Thermometry\Sense;
@@ -15,19 +15,17 @@ use Rheacid\Core\Thermometry\VerificationVerdict;
 use Rheacid\Core\Thermometry\VerifiedRange;
 use Rheacid\Models\LookBack;
 use Rheacid\Models\Person;
+use Rheacid\Models\Statement;
+use Rheacid\Models\StatementCode;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\Verification;
+use Rheacid\Queries\Ready\Thermometers;
+use Rheacid\Queries\Verify\NextInterval;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
 use Rheacid\Records\Refused;
-use Rheacid\Records\Statement;
-use Rheacid\Records\StatementCode;
-use Rheacid\Shelf\Thermometers;
-use Rheacid\SiteClock;
-use Rheacid\Verify\NextInterval;
-use Rheacid\Verify\RtdInput;
-use Rheacid\Verify\VerificationInput;
+use Rheacid\Site\SiteClock;
 
 /** Keeps what a thermometer read against a reference, judges it, and sets its next date. */
 final class RecordVerification

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Verify;
 
+use Rheacid\Core\Access\Right;
 use Rheacid\Core\Thermometry\Barometer;
 use Rheacid\Models\Person;
 use Rheacid\Models\SiteElevation;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
-use Rheacid\Rights\Right;
 
 /** Keeps how high the site lies and which pressure its barometer gives: a boiling point is told by them. */
 final class SetElevation

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Verify;
 
+use Rheacid\Core\Access\Right;
 use Rheacid\Models\Person;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\ThermometerService;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
-use Rheacid\Rights\Right;
 
 /** Says how a thermometer is used from now on. */
 final class SetService

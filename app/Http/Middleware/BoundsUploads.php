@@ -10,7 +10,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Cache;
 use Rheacid\Records\Refused;
-use Rheacid\SiteClock;
+use Rheacid\Site\SiteClock;
 use Symfony\Component\HttpFoundation\Response;
 
 /** So many files a day and person, and so much of them: more than any bench gives, and less than fills a disk. */

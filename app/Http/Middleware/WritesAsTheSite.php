@@ -6,7 +6,7 @@ namespace Rheacid\Http\Middleware;
 
 use Closure;
 use Illuminate\Http\Request;
-use Rheacid\Settings;
+use Rheacid\Site\Settings;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Numbers and temperatures are written as the site has settled. */

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Rheacid\View\Figures;
 
 use Carbon\CarbonImmutable;
-use Rheacid\Board\BatchLine;
-use Rheacid\Board\PairLine;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Words\ForecastWords;
-use Rheacid\SiteClock;
-use Rheacid\Today\BatchTasks;
-use Rheacid\Today\DayPlan;
+use Rheacid\Queries\Board\BatchLine;
+use Rheacid\Queries\Board\PairLine;
+use Rheacid\Site\SiteClock;
+use Rheacid\View\Today\BatchTasks;
+use Rheacid\View\Today\DayPlan;
 
 /** The day as a time line: a lane for each instrument and batch, and what waits for what. */
 final readonly class DayLine

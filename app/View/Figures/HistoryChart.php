@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\View\Figures;
 
 use Carbon\CarbonImmutable;
-use Rheacid\SiteClock;
+use Rheacid\Site\SiteClock;
 
 /** A figure of an instrument over months: values, the band that the policy allows, and where a line is heading. */
 final readonly class HistoryChart

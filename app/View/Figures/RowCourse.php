@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\View\Figures;
 
-use Rheacid\Board\BatchLine;
 use Rheacid\Core\Numbers;
+use Rheacid\Queries\Board\BatchLine;
 
 /** A batch in a row of a list: its pH on its clock with the newest U, the next binding limit from when it is due, and now. */
 final readonly class RowCourse

@@ -7,7 +7,7 @@ namespace Rheacid\View\Figures;
 use Rheacid\Core\Limits\JudgedLimit;
 use Rheacid\Core\Limits\Limit;
 use Rheacid\Core\Measurands\Measurand;
-use Rheacid\Measure\DecisionLines;
+use Rheacid\Queries\Measure\DecisionLines;
 
 /** A limit as it stands in a figure: hatched when it is due, an outline before. */
 final readonly class Wall

@@ -10,7 +10,7 @@
         <thead><tr><th scope="col">Time</th><th scope="col">Who</th><th scope="col">Event</th><th scope="col">Address</th></tr></thead>
         @forelse ($page->items() as $line)
             @php($what = AccessKind::from($line->kind))
-            <tr><td class="nowrap">{{ Rheacid\SiteClock::full(Carbon\CarbonImmutable::parse($line->at, 'UTC')) }}</td><td>{{ $line->name }}{{ $line->person_id === null ? ' (as typed)' : '' }}</td><td><x-state :is="$what->isFailure() ? 'care' : 'idle'">{{ $what->words() }}</x-state></td><td>{{ $line->address }}</td></tr>
+            <tr><td class="nowrap">{{ Rheacid\Site\SiteClock::full(Carbon\CarbonImmutable::parse($line->at, 'UTC')) }}</td><td>{{ $line->name }}{{ $line->person_id === null ? ' (as typed)' : '' }}</td><td><x-state :is="$what->isFailure() ? 'care' : 'idle'">{{ $what->words() }}</x-state></td><td>{{ $line->address }}</td></tr>
         @empty
             <tr><td colspan="4" class="soft">No entry matches.</td></tr>
         @endforelse

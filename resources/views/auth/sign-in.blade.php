@@ -1,6 +1,6 @@
 <x-door title="Sign in">
     <h1>Rheacid</h1>
-    <p class="soft">{{ Rheacid\Settings::now()->name }} · {{ Rheacid\SiteClock::local(now())->format('D j M, H:i') }}</p>
+    <p class="soft">{{ Rheacid\Site\Settings::now()->name }} · {{ Rheacid\Site\SiteClock::local(now())->format('D j M, H:i') }}</p>
     @if (session("idle"))<p class="verdict" role="status">{{ session("idle") }}</p>@endif
     <form method="post" action="{{ url('sign-in') }}">
         @csrf

@@ -5,7 +5,7 @@
             @csrf
             <div class="fields">
                 <x-field name="email" label="E-mail address" :value="$address" type="email" autocomplete="email" maxlength="200" help="leave empty for no e-mails" class="wide" />
-                @if (auth()->user()->role === Rheacid\Models\Role::Lead)
+                @if (auth()->user()->role === Rheacid\Core\Access\Role::Lead)
                     <x-field name="passphrase" label="Passphrase" type="password" required autocomplete="current-password" maxlength="200" help="needed to change a lead’s address" />@endif
             </div>
         </form>

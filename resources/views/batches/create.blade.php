@@ -23,7 +23,7 @@
                 <x-field name="code" label="Code" :value="$screen->code" help="next number suggested; you can type or scan another" maxlength="20" />
                 <x-field name="vessel" label="Vessel" :value="$screen->last?->vessel" help="for example vat 2" maxlength="60" />
                 <x-field name="size" label="Size" :value="$screen->last?->size" help="for example 180 kg" maxlength="40" />
-                <x-field name="started_at" label="Started at" type="datetime-local" :value="Rheacid\SiteClock::field(now())" help="time limits count from here; a past time is accepted" />
+                <x-field name="started_at" label="Started at" type="datetime-local" :value="Rheacid\Site\SiteClock::field(now())" help="time limits count from here; a past time is accepted" />
             </div>
             @if ($product->routeNames() !== [])
                 <fieldset class="apart"><legend class="form-label">Process route</legend>

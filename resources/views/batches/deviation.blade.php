@@ -1,5 +1,5 @@
 @use(Rheacid\Core\Limits\DispositionKind)
-@use(Rheacid\SiteClock)
+@use(Rheacid\Site\SiteClock)
 @php($deviation = $screen->deviation)
 @php($limit = $screen->limit)
 @php($batch = $deviation->batch)

@@ -1,6 +1,6 @@
-@use(Rheacid\Board\BatchFilter)
+@use(Rheacid\Queries\Board\BatchFilter)
 @use(Rheacid\Core\Limits\BatchState)
-@use(Rheacid\Today\WhatIsNext)
+@use(Rheacid\View\Today\WhatIsNext)
 @use(Rheacid\View\Figures\RowCourse)
 <x-house title="Batches" room="Batches">
     <form class="filters" method="get" action="{{ route('batches') }}">

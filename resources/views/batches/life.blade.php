@@ -2,7 +2,7 @@
 @use(Rheacid\Core\Limits\BatchState)
 @use(Rheacid\Core\Numbers)
 @use(Rheacid\Core\Words\ReleaseWords)
-@use(Rheacid\SiteClock)
+@use(Rheacid\Site\SiteClock)
 @php($life = $screen->life)
 @php($state = $batch->state())
 @if ($life->outlet)

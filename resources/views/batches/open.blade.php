@@ -1,6 +1,6 @@
 {{-- What waits for a person: open deviations, samples that lack a place, the route, questions nobody answered, steps. --}}
-@use(Rheacid\Measure\Together)
-@use(Rheacid\SiteClock)
+@use(Rheacid\Queries\Batches\OpenOccasions)
+@use(Rheacid\Site\SiteClock)
 @php($life = $screen->life)
 @foreach ($life->deviations as $deviation)
     @continue($deviation->disposition !== null)
@@ -8,9 +8,9 @@
 @endforeach
 <div id="asked">
 @foreach ($life->waiting as $occasion)
-    @php($places = Together::lacking($occasion, $batch)[0]['places'])
+    @php($places = OpenOccasions::lacking($occasion, $batch)[0]['places'])
     <form class="verdict asked" method="post" action="{{ route('occasions.end', $occasion) }}"><x-form-id />
-        <x-state is="care">A sample is not complete.</x-state> <span>The sample drawn {{ SiteClock::short($occasion->drawn_at) }} lacks {{ implode(', ', $places) }}, so it proves nothing yet. Complete it by {{ SiteClock::short(Rheacid\Core\Sampling\Places::until(Together::lastDrawn($occasion))) }}.</span>
+        <x-state is="care">A sample is not complete.</x-state> <span>The sample drawn {{ SiteClock::short($occasion->drawn_at) }} lacks {{ implode(', ', $places) }}, so it proves nothing yet. Complete it by {{ SiteClock::short(Rheacid\Core\Sampling\Places::until(OpenOccasions::lastDrawn($occasion))) }}.</span>
         @if (Gate::allows('record'))<a class="do quiet" href="{{ route('drafts.create', [$batch, 'joins' => $occasion->id, 'place' => $places[0]]) }}">Measure {{ $places[0] }}</a> <button class="do quiet">Close sample as it is</button>@endif
     </form>
 @endforeach

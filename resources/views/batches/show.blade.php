@@ -1,9 +1,8 @@
-@use(Rheacid\Core\Numbers)
 @use(Rheacid\Core\Words\LimitWords)
 @use(Rheacid\Core\Words\SamplingWords)
 @use(Rheacid\Core\Limits\BatchState)
 @use(Rheacid\Core\Measurands\Measurand)
-@use(Rheacid\SiteClock)
+@use(Rheacid\Site\SiteClock)
 @php($batch = $screen->batch)
 <x-house :title="'Batch ' . $batch->code" room="Batches">
     <p class="what">{{ $batch->product->name }} · started {{ SiteClock::full($batch->started_at) }} · {{ $batch->vessel }} · {{ $batch->size }} · product version {{ $batch->product->version }}</p>
@@ -61,7 +60,7 @@
         @if ($found)<a class="do" href="{{ route('deviations.show', $found) }}" data-primary>Open deviation <kbd>Enter</kbd></a>
         @elseif ($screen->life->waiting !== [] && Gate::allows('record'))
             @php($waits = $screen->life->waiting[0])
-            @php($place = Rheacid\Measure\Together::lacking($waits, $batch)[0]['places'][0])
+            @php($place = Rheacid\Queries\Batches\OpenOccasions::lacking($waits, $batch)[0]['places'][0])
             <a href="{{ route('drafts.create', $batch) }}">Other settings</a>
             <a class="do" href="{{ route('drafts.create', [$batch, 'joins' => $waits->id, 'place' => $place]) }}" data-primary>Measure {{ $place }} of the sample drawn {{ SiteClock::short($waits->drawn_at) }} <kbd>Enter</kbd></a>
         @elseif ($batch->state()->isMeasured() && $screen->usual && Gate::allows('record'))
@@ -78,7 +77,7 @@
     </x-slot>
     <x-slot:evidence>
         <h2>State</h2>
-        <p class="verdict"><x-state :is="Rheacid\View\BatchScreen::sign($batch->state())">{{ ucfirst($batch->state()->value) }}</x-state></p>
+        <p class="verdict"><x-state :is="Rheacid\View\Batches\BatchScreen::sign($batch->state())">{{ ucfirst($batch->state()->value) }}</x-state></p>
         @if ($batch->newestEvent?->reason)<p>{{ $batch->newestEvent->reason }}</p>@endif
         @if ($batch->newestEvent?->told)<p>Informed: {{ $batch->newestEvent->told }}</p>@endif
         <h2>Limits</h2>
@@ -87,7 +86,7 @@
                 @php($limit = $row->toCore())
                 @php($answer = $limit->condition === null ? null : ($batch->conditions()[$limit->condition] ?? 'open'))
                 <dt>{{ $row->name }}: {{ LimitWords::bounds($limit, $row->course) }}</dt>
-                <dd>{{ LimitWords::kind($row->kind) }}{{ $row->course ? '' : ', ' . Rheacid\Measure\DecisionLines::when($limit, $batch) }}@if ($limit->condition !== null)<br>if {{ LimitWords::within($limit->condition) }}: {{ match ($answer) { true => 'yes, so it applies', false => 'no, so it does not apply', default => 'not answered yet' } }}@endif<br><span class="soft">{{ $row->source }}</span></dd>
+                <dd>{{ LimitWords::kind($row->kind) }}{{ $row->course ? '' : ', ' . Rheacid\Queries\Measure\DecisionLines::when($limit, $batch) }}@if ($limit->condition !== null)<br>if {{ LimitWords::within($limit->condition) }}: {{ match ($answer) { true => 'yes, so it applies', false => 'no, so it does not apply', default => 'not answered yet' } }}@endif<br><span class="soft">{{ $row->source }}</span></dd>
             @endforeach
         </dl>
         @if ($batch->state() === BatchState::Held)

@@ -7,13 +7,13 @@
     </ol>
     <p class="verdict"><x-measures :is="$pair->electrode->measures" /> <x-pair-state :status="$screen->status" /></p>
     @if ($cell)
-        <p class="verdict"><x-state :is="Rheacid\View\CalibrationScreen::sign($cell->verdict)">{{ ucfirst(Rheacid\Core\Words\StateWords::verdict($cell->verdict)) }}.</x-state> <span><b>{{ $screen->isConductivity ? 'cell factor ' . $screen->figure($cell) : $screen->figure($cell) . ' mV offset' }}</b>, {{ Rheacid\SiteClock::short($cell->at) }}. {{ $screen->sentence($cell) }} <span class="soft">{{ $screen->meaning($cell) }}</span></span></p>
+        <p class="verdict"><x-state :is="Rheacid\View\Calibrate\CalibrationScreen::sign($cell->verdict)">{{ ucfirst(Rheacid\Core\Words\StateWords::verdict($cell->verdict)) }}.</x-state> <span><b>{{ $screen->isConductivity ? 'cell factor ' . $screen->figure($cell) : $screen->figure($cell) . ' mV offset' }}</b>, {{ Rheacid\Site\SiteClock::short($cell->at) }}. {{ $screen->sentence($cell) }} <span class="soft">{{ $screen->meaning($cell) }}</span></span></p>
     @endif
     @if (Gate::allows('record') && $pair->parting === null)
         <form id="accept" method="post" action="{{ route('cells.store', $pair) }}" data-keep>
             <x-form-id />
             <div class="fields">
-                <x-choice name="lot" label="Standard" :options="collect($screen->bottles)->mapWithKeys(fn ($bottle) => [$bottle->code => $bottle->label . ' · ' . $bottle->code . ' · ' . (Rheacid\Shelf\Bottles::objectionToCell($bottle, $pair->electrode->measures) ?? Rheacid\Shelf\Bottles::left($bottle->status()))])" :value="$screen->proposed?->code" />
+                <x-choice name="lot" label="Standard" :options="collect($screen->bottles)->mapWithKeys(fn ($bottle) => [$bottle->code => $bottle->label . ' · ' . $bottle->code . ' · ' . (Rheacid\Queries\Ready\Bottles::objectionToCell($bottle, $pair->electrode->measures) ?? Rheacid\Queries\Ready\Bottles::left($bottle->status()))])" :value="$screen->proposed?->code" />
             </div>
             @if ($screen->live)<input type="hidden" name="seen_s" value="{{ $screen->live->figure ? $screen->live->seenS : '' }}">@else<x-cell-typed :screen="$screen" />@endif
         </form>
@@ -29,7 +29,7 @@
         <caption class="visually-hidden">Earlier calibrations</caption>
         <thead><tr><th scope="col">Time</th><th scope="col">{{ $screen->isConductivity ? 'Cell factor' : 'Offset' }}</th><th scope="col">Standard</th><th scope="col">Reading</th><th scope="col">By</th><th scope="col">Verdict</th></tr></thead>
         @forelse ($screen->history as $earlier)
-            <tr><td>{{ Rheacid\SiteClock::short($earlier->at) }}</td><td class="num">{{ $screen->figure($earlier) }}</td><td><a class="cell-link" href="{{ route('lots.show', $earlier->lot) }}">{{ $earlier->lot->code }}</a> {{ Rheacid\Core\Numbers::plain($earlier->standard_value) }} {{ $screen->unit() }}</td><td>{{ Rheacid\Core\Numbers::plain($earlier->reading) }} {{ $screen->unit() }} at {{ Rheacid\Core\Celsius::at($earlier->celsius, 1) }}</td><td>{{ $earlier->person->name }}</td><td><x-state :is="Rheacid\View\CalibrationScreen::sign($earlier->verdict)">{{ Rheacid\Core\Words\StateWords::verdict($earlier->verdict) }}{{ $earlier->settled ? '' : ', not stable: ' . $earlier->reason }}{{ $earlier->source === Rheacid\Bench\Source::Simulated ? ', simulated' : '' }}</x-state></td></tr>
+            <tr><td>{{ Rheacid\Site\SiteClock::short($earlier->at) }}</td><td class="num">{{ $screen->figure($earlier) }}</td><td><a class="cell-link" href="{{ route('lots.show', $earlier->lot) }}">{{ $earlier->lot->code }}</a> {{ Rheacid\Core\Numbers::plain($earlier->standard_value) }} {{ $screen->unit() }}</td><td>{{ Rheacid\Core\Numbers::plain($earlier->reading) }} {{ $screen->unit() }} at {{ Rheacid\Core\Celsius::at($earlier->celsius, 1) }}</td><td>{{ $earlier->person->name }}</td><td><x-state :is="Rheacid\View\Calibrate\CalibrationScreen::sign($earlier->verdict)">{{ Rheacid\Core\Words\StateWords::verdict($earlier->verdict) }}{{ $earlier->settled ? '' : ', not stable: ' . $earlier->reason }}{{ $earlier->source === Rheacid\Core\Measuring\Source::Simulated ? ', simulated' : '' }}</x-state></td></tr>
         @empty
             <tr><td colspan="6" class="soft">Never calibrated.</td></tr>
         @endforelse

@@ -5,7 +5,7 @@
     @if (session('failed'))<p class="verdict" role="alert"><x-state is="fail">Check failed.</x-state> {{ session('failed') }}</p>@endif
     @php($newest = $screen->checks->first())
     @if ($screen->standing !== [] && !session('failed'))<p class="verdict answer"><x-state is="care">In doubt.</x-state> <span>{{ $screen->standing[0] }}</span></p>@endif
-    @if ($newest && !session('failed'))<p @class(['verdict', 'answer' => $screen->standing === []])><x-state :is="match ($newest->passed) { true => 'met', false => 'fail', null => 'care' }">{{ match ($newest->passed) { true => 'Passed.', false => 'Failed.', null => 'Does not count.' } }}</x-state> <span>{{ $newest->error() > 0 ? '+' : '' }}{{ Rheacid\Core\Numbers::fixed($newest->error(), 3) }} pH error in {{ $newest->lot->code }}; ± {{ Rheacid\Core\Numbers::plain($newest->limit_ph) }} is allowed; {{ Rheacid\SiteClock::short($newest->at) }}. <b>{{ match ($newest->passed) { true => '', false => 'Calibrate. Then measure a fresh sample of each batch read since.', null => 'Read it again and wait until it is stable.' } }}</b></span></p>@endif
+    @if ($newest && !session('failed'))<p @class(['verdict', 'answer' => $screen->standing === []])><x-state :is="match ($newest->passed) { true => 'met', false => 'fail', null => 'care' }">{{ match ($newest->passed) { true => 'Passed.', false => 'Failed.', null => 'Does not count.' } }}</x-state> <span>{{ $newest->error() > 0 ? '+' : '' }}{{ Rheacid\Core\Numbers::fixed($newest->error(), 3) }} pH error in {{ $newest->lot->code }}; ± {{ Rheacid\Core\Numbers::plain($newest->limit_ph) }} is allowed; {{ Rheacid\Site\SiteClock::short($newest->at) }}. <b>{{ match ($newest->passed) { true => '', false => 'Calibrate. Then measure a fresh sample of each batch read since.', null => 'Read it again and wait until it is stable.' } }}</b></span></p>@endif
     @if ($calibration === null || $calibration->void !== null || $calibration->verdict === Rheacid\Core\Electrode\Verdict::Fail)
         <p class="verdict"><x-state is="care">Nothing to check.</x-state> This pair has no valid calibration. <a href="{{ route('runs.create', $pair) }}">Calibrate</a></p>
     @elseif ($writes)
@@ -14,7 +14,7 @@
             <x-form-id />
             @if (is_string(request('round', old('round'))))<input type="hidden" name="round" value="{{ request('round', old('round')) }}">@endif
             <div class="fields">
-                <x-choice name="lot" label="Check buffer" help="a bottle that this calibration did not use" :options="collect($screen->bottles)->mapWithKeys(fn ($bottle) => [$bottle->code => $bottle->label . ' · ' . $bottle->code . ' · ' . Rheacid\Shelf\Bottles::left($bottle->status())])" />
+                <x-choice name="lot" label="Check buffer" help="a bottle that this calibration did not use" :options="collect($screen->bottles)->mapWithKeys(fn ($bottle) => [$bottle->code => $bottle->label . ' · ' . $bottle->code . ' · ' . Rheacid\Queries\Ready\Bottles::left($bottle->status())])" />
                 <x-choice name="thermometer" label="Temperature in the cup read by" :options="$screen->thermometers->options" :value="$screen->thermometers->usual" />
                 @if ($screen->live)<x-field name="cup_c" label="Temperature by that thermometer (optional)" :help="'if it is not the meter’s own probe; ' . Rheacid\Core\Celsius::example()" inputmode="decimal" />@endif
                 <x-choice name="moment" label="When" :options="collect(Rheacid\Models\SessionMoment::cases())->mapWithKeys(fn ($moment) => [$moment->value => $moment->words()])" />
@@ -32,7 +32,7 @@
         <h2>Readings in doubt</h2>
         <ul class="todo">
             @foreach ($screen->doubtful as $reading)
-                <li><div><b>{{ $reading->occasion->batch->code }} · pH {{ Rheacid\Core\Numbers::fixed($reading->occasion->decision->value, 2) }}</b><small>{{ Rheacid\SiteClock::full($reading->observed_at) }}</small></div><a class="do quiet" href="{{ route('readings.show', $reading) }}">Open</a></li>
+                <li><div><b>{{ $reading->occasion->batch->code }} · pH {{ Rheacid\Core\Numbers::fixed($reading->occasion->decision->value, 2) }}</b><small>{{ Rheacid\Site\SiteClock::full($reading->observed_at) }}</small></div><a class="do quiet" href="{{ route('readings.show', $reading) }}">Open</a></li>
             @endforeach
         </ul>
     @endif
@@ -44,11 +44,11 @@
             <thead><tr><th scope="col">Time</th><th scope="col">Bottle</th><th scope="col">pH read</th><th scope="col">Error</th><th scope="col">Result</th></tr></thead>
             @foreach ($screen->checks as $check)
                 <tr>
-                    <td class="nowrap">{{ Rheacid\SiteClock::short($check->at) }}, {{ $check->moment->words() }}</td>
+                    <td class="nowrap">{{ Rheacid\Site\SiteClock::short($check->at) }}, {{ $check->moment->words() }}</td>
                     <td><a class="cell-link" href="{{ route('lots.show', $check->lot_id) }}">{{ $check->lot->code }}</a></td>
                     <td class="num">{{ Rheacid\Core\Numbers::fixed($check->ph, 2) }} <small>in {{ Rheacid\Core\Numbers::fixed($check->buffer_ph, 2) }}</small></td>
                     <td>{{ Rheacid\Core\Numbers::fixed($check->error(), 3) }}</td>
-                    <td><x-state :is="match ($check->passed) { true => 'met', false => 'fail', null => 'care' }">{{ match ($check->passed) { true => 'within ' . Rheacid\Core\Numbers::plain($check->limit_ph), false => 'failed', null => 'not stable: does not count' } }}{{ $check->source === Rheacid\Bench\Source::Simulated ? ', simulated' : '' }}</x-state></td>
+                    <td><x-state :is="match ($check->passed) { true => 'met', false => 'fail', null => 'care' }">{{ match ($check->passed) { true => 'within ' . Rheacid\Core\Numbers::plain($check->limit_ph), false => 'failed', null => 'not stable: does not count' } }}{{ $check->source === Rheacid\Core\Measuring\Source::Simulated ? ', simulated' : '' }}</x-state></td>
                 </tr>
             @endforeach
         </table>
@@ -59,7 +59,7 @@
         <p>Critical limits need one at the start, every ten samples or two hours, and at the end.</p>
         @if ($calibration)
             <h2>Calibration</h2>
-            <dl><dt><a href="{{ route('calibrations.show', $calibration) }}">{{ Rheacid\SiteClock::short($calibration->at) }}</a></dt><dd><x-slope :calibration="$calibration" /></dd><dt>Allowed error</dt><dd>{{ Rheacid\Core\Numbers::plain($pair->policy->read_back_limit_ph) }} pH</dd></dl>
+            <dl><dt><a href="{{ route('calibrations.show', $calibration) }}">{{ Rheacid\Site\SiteClock::short($calibration->at) }}</a></dt><dd><x-slope :calibration="$calibration" /></dd><dt>Allowed error</dt><dd>{{ Rheacid\Core\Numbers::plain($pair->policy->read_back_limit_ph) }} pH</dd></dl>
         @endif
     </x-slot>
 </x-house>

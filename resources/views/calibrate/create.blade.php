@@ -6,7 +6,7 @@
 @php($asked = $errors->has('answer') ? preg_replace('/ (Start anyway|Give a reason), or change your choice\.$/', '', $errors->first('answer')) : $screen->asked)
 <x-house :title="'Calibrate · ' . $pair->electrode->code . ' on ' . $pair->name()" room="Calibrate">
     @if ($screen->open)
-        <p class="verdict"><x-state is="care">Calibration in progress.</x-state> {{ $screen->open->holder->name }} has been calibrating this pair since {{ Rheacid\SiteClock::short($screen->open->opened_at) }}. <a href="{{ route('runs.show', $screen->open) }}">Open it</a></p>
+        <p class="verdict"><x-state is="care">Calibration in progress.</x-state> {{ $screen->open->holder->name }} has been calibrating this pair since {{ Rheacid\Site\SiteClock::short($screen->open->opened_at) }}. <a href="{{ route('runs.show', $screen->open) }}">Open it</a></p>
     @endif
     @if ($screen->step)<p class="verdict"><x-state is="care">First:</x-state> {{ Rheacid\Core\Words\CareWords::step($screen->step) }}. <a href="{{ route('pairs.show', $pair) }}">Open electrode care</a></p>@endif
     @if (Gate::allows('record'))
@@ -36,10 +36,10 @@
         @error('lots')<p class="problem">{{ $message }}</p>@enderror
         @error('read_back')<p class="problem">{{ $message }}</p>@enderror
         <p class="form-text">Two to five buffers, at least two of them about 3 pH apart. A different bottle as read-back buffer also counts as the independent check.</p>
-        <details class="apart"><summary>Order and calibration line: {{ Rheacid\View\PolicyWords::order($pair->policy->buffer_order) }}, {{ Rheacid\View\PolicyWords::fit($pair->policy->fit) }}</summary>
+        <details class="apart"><summary>Order and calibration line: {{ Rheacid\View\Ready\PolicyWords::order($pair->policy->buffer_order) }}, {{ Rheacid\View\Ready\PolicyWords::fit($pair->policy->fit) }}</summary>
             <div class="fields apart">
-                <x-choice name="order" label="Order" :options="collect(Rheacid\Core\Solutions\BufferOrder::cases())->mapWithKeys(fn ($one) => [$one->value => Rheacid\View\PolicyWords::order($one)])" :value="$pair->policy->buffer_order->value" />
-                <x-choice name="fit" label="Calibration line" :options="collect(Rheacid\Core\Electrode\FitMethod::cases())->mapWithKeys(fn ($one) => [$one->value => Rheacid\View\PolicyWords::fit($one)])" :value="$pair->policy->fit->value" />
+                <x-choice name="order" label="Order" :options="collect(Rheacid\Core\Solutions\BufferOrder::cases())->mapWithKeys(fn ($one) => [$one->value => Rheacid\View\Ready\PolicyWords::order($one)])" :value="$pair->policy->buffer_order->value" />
+                <x-choice name="fit" label="Calibration line" :options="collect(Rheacid\Core\Electrode\FitMethod::cases())->mapWithKeys(fn ($one) => [$one->value => Rheacid\View\Ready\PolicyWords::fit($one)])" :value="$pair->policy->fit->value" />
             </div>
         </details>
         </details>
@@ -52,7 +52,7 @@
             <x-field name="answer" :label="str_contains($asked, Rheacid\Core\Electrode\RunQuestion::OneUseMore->words()) ? 'Reason to continue' : 'Reason to continue (optional)'" class="apart wide" maxlength="400" />
         @endif
         @if ($screen->status->state === Rheacid\Core\Care\PairState::Soaking)
-            <x-field name="soak_reason" label="Reason not to wait for the soak" class="apart wide" maxlength="400" :help="'The electrode soaks until ' . Rheacid\SiteClock::short($screen->status->until) . '. A dry electrode drifts; it is better to wait.'" />
+            <x-field name="soak_reason" label="Reason not to wait for the soak" class="apart wide" maxlength="400" :help="'The electrode soaks until ' . Rheacid\Site\SiteClock::short($screen->status->until) . '. A dry electrode drifts; it is better to wait.'" />
         @endif
     </form>
     @else
@@ -73,10 +73,10 @@
             <dd><x-pair-state :status="$screen->status" /></dd>
             @if ($last = $pair->newestCalibration)
                 <dt>Last calibration</dt>
-                <dd><a href="{{ route('calibrations.show', $last) }}">{{ Rheacid\SiteClock::short($last->at) }}</a>, <x-slope :calibration="$last" /></dd>
+                <dd><a href="{{ route('calibrations.show', $last) }}">{{ Rheacid\Site\SiteClock::short($last->at) }}</a>, <x-slope :calibration="$last" /></dd>
             @endif
             <dt>Policy {{ $pair->policy->name }}</dt>
-            <dd>slope {{ Rheacid\Core\Numbers::plain($pair->policy->slope_low_percent) }}–{{ Rheacid\Core\Numbers::plain($pair->policy->slope_high_percent) }} %, read-back within {{ Rheacid\Core\Numbers::plain($pair->policy->read_back_limit_ph) }} pH, {{ Rheacid\View\PolicyWords::interval($pair->policy) }}; {{ Rheacid\View\PolicyWords::buffers($pair->policy) }}</dd>
+            <dd>slope {{ Rheacid\Core\Numbers::plain($pair->policy->slope_low_percent) }}–{{ Rheacid\Core\Numbers::plain($pair->policy->slope_high_percent) }} %, read-back within {{ Rheacid\Core\Numbers::plain($pair->policy->read_back_limit_ph) }} pH, {{ Rheacid\View\Ready\PolicyWords::interval($pair->policy) }}; {{ Rheacid\View\Ready\PolicyWords::buffers($pair->policy) }}</dd>
         </dl>
         <h2>Why these buffers</h2>
         @if ($expected === [])

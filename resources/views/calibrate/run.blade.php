@@ -32,7 +32,7 @@
             </form>
             @if ($screen->live)<x-bench-strip :cups="$screen->cups" :action="route('runs.immerse', $run)" :current="$screen->live->cupId" :speed="$screen->live->speed" :next="$screen->live->next($screen->cups[0] ?? null)" />@endif
         @else
-            <p class="verdict"><x-state is="care">In progress.</x-state> {{ $run->holder->name }} has been calibrating since {{ Rheacid\SiteClock::short($run->opened_at) }}.</p>
+            <p class="verdict"><x-state is="care">In progress.</x-state> {{ $run->holder->name }} has been calibrating since {{ Rheacid\Site\SiteClock::short($run->opened_at) }}.</p>
         @endif
     @endif
     @if ($mine)
@@ -49,11 +49,11 @@
         <dl>
             <dt>Bottle {{ $screen->lot->code }}, {{ $screen->lot->label }} at 25 °C</dt>
             <dd><x-state is="met">{{ $screen->bufferNow }}{{ $screen->live?->figure ? ' at ' . Rheacid\Core\Celsius::at($screen->live->celsius, 1) . '' : '' }}</x-state><br>
-                @if ($screen->lot->openedOn()) opened {{ (int) $screen->lot->openedOn()->diffInDays(now()) }} days ago · @endif {{ Rheacid\Shelf\Bottles::left($screen->lot->status()) }}{{ $screen->lot->uses->contains('calibration_run_id', $run->id) ? ' after this run' : '' }}</dd>
+                @if ($screen->lot->openedOn()) opened {{ (int) $screen->lot->openedOn()->diffInDays(now()) }} days ago · @endif {{ Rheacid\Queries\Ready\Bottles::left($screen->lot->status()) }}{{ $screen->lot->uses->contains('calibration_run_id', $run->id) ? ' after this run' : '' }}</dd>
         </dl>
         <h2>Now</h2>
         <ul class="steps">
-            <li>Rinse with {{ Rheacid\View\PolicyWords::rinse($run->policy) }}. Blot; do not rub.</li>
+            <li>Rinse with {{ Rheacid\View\Ready\PolicyWords::rinse($run->policy) }}. Blot; do not rub.</li>
             <li>Immerse the tip 25 mm{{ $run->pair->electrode->kind->hasFillHole() === false ? '' : ', fill hole open' }}, without touching the wall.</li>
             <li>Stir gently, without a vortex, then let it rest.</li>
             @unless ($run->pair->meter->compensates)<li><b>Manual temperature:</b> set it on the meter, and type what a verified thermometer reads in this buffer.</li>@endunless
@@ -65,7 +65,7 @@
         <h2>Pair</h2>
         <dl>
             <dt class="nowrap">{{ $run->pair->electrode->code }} on {{ $run->pair->name() }}</dt>
-            @if ($last = $run->pair->newestCalibration)<dd>last <x-slope :calibration="$last" />, {{ Rheacid\SiteClock::short($last->at) }}</dd>@endif
+            @if ($last = $run->pair->newestCalibration)<dd>last <x-slope :calibration="$last" />, {{ Rheacid\Site\SiteClock::short($last->at) }}</dd>@endif
             <dt>Temperature</dt><dd>{{ $run->thermometer === null ? 'by the meter’s own probe, never checked' : 'by ' . $run->thermometer->code . ', ' . $run->thermometer->name }}</dd>
         </dl>
         @if (abs((float) $screen->lot->nominal_ph - 7) > 3)<p class="caution">Strongly acidic or alkaline buffer. Wear goggles. Rinse splashes at once with plenty of water. Follow your site’s rules and local codes.</p>@endif

@@ -1,6 +1,6 @@
 @php($calibration = $screen->calibration)
 <x-house :title="'Calibration · ' . $calibration->pair->electrode->code . ' on ' . $calibration->pair->name()" room="Calibrate">
-    <p class="what">{{ Rheacid\SiteClock::full($calibration->at) }}, by {{ $calibration->people() }}, policy {{ $calibration->policy->name }} · {{ $screen->source }}</p>
+    <p class="what">{{ Rheacid\Site\SiteClock::full($calibration->at) }}, by {{ $calibration->people() }}, policy {{ $calibration->policy->name }} · {{ $screen->source }}</p>
     <p class="verdict answer"><x-state :is="$screen->sign">{{ $screen->head }}</x-state> <span>{{ $screen->sentence }} @if ($screen->advice)<b>{{ $screen->advice }}</b>@endif</span></p>
     @foreach ($screen->doubts as $doubt)<p class="verdict"><x-state is="care">Not yet for critical or legal limits.</x-state> {{ $doubt }}</p>@endforeach
     @if ($screen->isUncertain)<p class="verdict"><x-state is="care">Not for critical or legal limits.</x-state> It may read acidic samples too low, so it cannot prove these limits.</p>@endif
@@ -17,7 +17,7 @@
         @continue(str_contains($screen->sentence, $finding['sentence']))
         <p class="verdict"><x-sign :is="$finding['sign']" /> <span>{{ $finding['sentence'] }} @if ($finding['advice'] && !$calibration->diagnosis && $finding['advice'] !== $screen->advice)<span class="soft">{{ $finding['advice'] }}</span>@endif</span></p>
     @endforeach
-    @if ($calibration->void)<p class="verdict"><x-state is="fail">Voided.</x-state> {{ $calibration->void->reason }} ({{ $calibration->void->person->name }}, {{ Rheacid\SiteClock::short($calibration->void->at) }})</p>@endif
+    @if ($calibration->void)<p class="verdict"><x-state is="fail">Voided.</x-state> {{ $calibration->void->reason }} ({{ $calibration->void->person->name }}, {{ Rheacid\Site\SiteClock::short($calibration->void->at) }})</p>@endif
     @if ($calibration->fit === null)
         <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 2) }}</span><span class="unit">pH error at the read-back<br>{{ $calibration->slope_percent === null ? 'the meter does not show slope and offset' : 'shown by the meter: slope ' . $screen->slope . ', offset ' . $screen->offset }}</span></div>
     @elseif (!$screen->hasSlope)
@@ -68,7 +68,7 @@
         </dl>
         <p><a href="{{ route('calibrations.certificate', $calibration) }}">Certificate</a> · <a href="{{ route('calibrations.pdf', $calibration) }}">PDF</a></p>
         <h2>History</h2>
-        <dl>@foreach ($calibration->run->events as $event)<dt>{{ str_replace('-', ' ', $event->kind) }}</dt><dd>{{ $event->person->name }}, {{ Rheacid\SiteClock::short($event->at) }}@if ($event->reason): {{ $event->reason }}@endif</dd>@endforeach</dl>
+        <dl>@foreach ($calibration->run->events as $event)<dt>{{ str_replace('-', ' ', $event->kind) }}</dt><dd>{{ $event->person->name }}, {{ Rheacid\Site\SiteClock::short($event->at) }}@if ($event->reason): {{ $event->reason }}@endif</dd>@endforeach</dl>
         <p class="note">{{ Rheacid\Core\Words\FindingWords::unseen() }}</p>
     </x-slot>
 </x-house>

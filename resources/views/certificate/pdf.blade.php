@@ -1,2 +1,2 @@
 <html lang="en"><head><meta charset="utf-8"><title>Certificate</title></head>
-<body><h1>Certificate · {{ $certificate->of }}</h1><p>{{ Rheacid\Settings::now()->name }}</p>@include($certificate->body)</body></html>
+<body><h1>Certificate · {{ $certificate->of }}</h1><p>{{ Rheacid\Site\Settings::now()->name }}</p>@include($certificate->body)</body></html>

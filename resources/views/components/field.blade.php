@@ -14,7 +14,7 @@
     @endif
     <div id="{{ $id }}-help">
         @if ($problem)<p class="problem">{{ $problem }}</p>@endif
-        @if ($attributes['type'] === 'datetime-local' && Rheacid\SiteClock::comesTwice($typed))
+        @if ($attributes['type'] === 'datetime-local' && Rheacid\Http\Forms\TypedTime::comesTwice($typed))
             <select class="form-select" name="{{ $name }}_hour" aria-label="{{ $label }}: which of both hours">
                 <option value="">first or second?</option>@foreach (['first', 'second'] as $which)
                 <option value="{{ $which }}" @selected(old($key . '_hour') === $which)>the {{ $which }} time</option>@endforeach</select>

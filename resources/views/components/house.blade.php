@@ -26,9 +26,9 @@
 <header class="top">
     <h1>{{ $title }}</h1>
     <span class="hands"><a href="{{ route('hands') }}" title="Change hands">{{ $person->name }}</a>
-        <small>{{ $person->role?->value }}@if (Rheacid\Guard\Standing::isByPin() && $person->role !== Rheacid\Models\Role::Checker), <a href="{{ route('yourself.passphrase') }}">by PIN</a>@endif</small>
+        <small>{{ $person->role?->value }}@if (Rheacid\Guard\Standing::isByPin() && $person->role !== Rheacid\Core\Access\Role::Checker), <a href="{{ route('yourself.passphrase') }}">by PIN</a>@endif</small>
         <form class="when-wide" method="post" action="{{ route('sign-out') }}">@csrf<button class="do link">Sign out</button></form></span>
-    <span class="clock">{{ Rheacid\SiteClock::local(now())->format('D H:i') }}</span>
+    <span class="clock">{{ Rheacid\Site\SiteClock::local(now())->format('D H:i') }}</span>
     <a class="to-search when-narrow" href="{{ route('find') }}"><svg viewBox="0 0 24 24" aria-hidden="true"><circle cx="10" cy="10" r="6" /><path d="M15 15l6 6" /></svg><span class="visually-hidden">Search</span></a>
     <x-search class="when-wide" id="search" />
 </header>
@@ -36,8 +36,8 @@
 <main class="surface" id="surface">
     <div class="task">
         <p class="offline" role="status" hidden>No connection. What you typed is kept here. The reading continues when the connection returns.</p>
-        @if ($closed = Rheacid\Settings::now()->closedSince)
-            <p class="verdict" role="status"><x-state is="fail">Recording is paused.</x-state> Rheacid has been updating since {{ Rheacid\SiteClock::full($closed) }}. You can read records; what you typed is kept here.</p>
+        @if ($closed = Rheacid\Site\Settings::now()->closedSince)
+            <p class="verdict" role="status"><x-state is="fail">Recording is paused.</x-state> Rheacid has been updating since {{ Rheacid\Site\SiteClock::full($closed) }}. You can read records; what you typed is kept here.</p>
         @endif
         <x-problems />
         {{ $slot }}

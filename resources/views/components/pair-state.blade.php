@@ -4,4 +4,4 @@
     $status->state === Rheacid\Core\Care\PairState::Soaking => 'idle',
     in_array($status->state, [Rheacid\Core\Care\PairState::Failed, Rheacid\Core\Care\PairState::OutOfUse, Rheacid\Core\Care\PairState::Doubtful], true) => 'fail',
     default => 'care',
-}">{{ Rheacid\Shelf\Readiness::words($status) }}</x-state>
+}">{{ Rheacid\Queries\Ready\Readiness::words($status) }}</x-state>

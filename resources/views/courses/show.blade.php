@@ -5,7 +5,7 @@
     @forelse ($screen->findings as $finding)
         @php($due = $finding->isDue())
         @php($progress = $due ? null : Rheacid\Core\Words\CourseWords::progress($finding->answer))
-        <p @class(['verdict', 'answer' => $loop->first])><x-state :is="!$due ? 'idle' : match ($finding->verdict) { Conformity::Inside => 'met', Conformity::Inconclusive => 'care', Conformity::Outside => 'fail' }">{{ !$due ? ucfirst($progress ?? 'not due') . '.' : match ($finding->verdict) { Conformity::Inside => 'Met.', Conformity::Inconclusive => 'Not proven.', Conformity::Outside => 'Not met.' } }}</x-state> <span>{{ $finding->limit_name }}: {{ $finding->words() }}{{ $finding->answer['distrust'] ?? null ? '; a part was left out: ' . $finding->answer['distrust'] : '' }}. <span class="soft">As of {{ Rheacid\SiteClock::full($finding->as_of) }}.</span> @if ($due && $finding->verdict === Conformity::Outside)<b>{{ ($finding->answer['kind'] ?? '') === 'degree-hours' ? 'Hold the batch. Cooking does not help: toxin that has formed stays.' : 'Hold the batch. A lead decides.' }}</b>@elseif (($finding->answer['gap_count'] ?? 0) > 0 && !$due)<b>The record has a gap, which proves nothing. Fill it from another logger if you can.</b>@endif</span></p>
+        <p @class(['verdict', 'answer' => $loop->first])><x-state :is="!$due ? 'idle' : match ($finding->verdict) { Conformity::Inside => 'met', Conformity::Inconclusive => 'care', Conformity::Outside => 'fail' }">{{ !$due ? ucfirst($progress ?? 'not due') . '.' : match ($finding->verdict) { Conformity::Inside => 'Met.', Conformity::Inconclusive => 'Not proven.', Conformity::Outside => 'Not met.' } }}</x-state> <span>{{ $finding->limit_name }}: {{ $finding->words() }}{{ $finding->answer['distrust'] ?? null ? '; a part was left out: ' . $finding->answer['distrust'] : '' }}. <span class="soft">As of {{ Rheacid\Site\SiteClock::full($finding->as_of) }}.</span> @if ($due && $finding->verdict === Conformity::Outside)<b>{{ ($finding->answer['kind'] ?? '') === 'degree-hours' ? 'Hold the batch. Cooking does not help: toxin that has formed stays.' : 'Hold the batch. A lead decides.' }}</b>@elseif (($finding->answer['gap_count'] ?? 0) > 0 && !$due)<b>The record has a gap, which proves nothing. Fill it from another logger if you can.</b>@endif</span></p>
     @empty
         <p class="verdict answer"><x-state is="idle">{{ $screen->limits === [] ? 'No limit of this product uses temperatures.' : 'No record yet.' }}</x-state> <span>{{ $screen->limits === [] ? 'You can still keep a temperature record.' : implode(' · ', array_map(fn ($limit) => $limit->name, $screen->limits)) . ': judged from the record kept here.' }}</span></p>
     @endforelse
@@ -20,8 +20,8 @@
                 <tr><td>{{ $course->point }}</td>
                     <td><a class="cell-link" href="{{ route('thermometers.show', $course->thermometer) }}">{{ $course->thermometer->code }}</a></td>
                     <td>± {{ Rheacid\Core\Celsius::by((float) $last?->expanded_u_c, 2) }}</td>
-                    <td>{{ $end ? Rheacid\SiteClock::full(Carbon\CarbonImmutable::createFromTimestamp($end[0])) : '' }}{{ $last?->is_complete ? ', complete' : ', not complete yet' }}
-                    @foreach ($course->strikes as $strike)<br><span class="soft">excluded {{ Rheacid\SiteClock::short($strike->from_at) }} to {{ Rheacid\SiteClock::short($strike->to_at) }}: {{ $strike->reason }}</span>@endforeach
+                    <td>{{ $end ? Rheacid\Site\SiteClock::full(Carbon\CarbonImmutable::createFromTimestamp($end[0])) : '' }}{{ $last?->is_complete ? ', complete' : ', not complete yet' }}
+                    @foreach ($course->strikes as $strike)<br><span class="soft">excluded {{ Rheacid\Site\SiteClock::short($strike->from_at) }} to {{ Rheacid\Site\SiteClock::short($strike->to_at) }}: {{ $strike->reason }}</span>@endforeach
                     @if (Gate::allows('lead'))<details @if ((int) old('strikes') === $course->id) open @endif><summary>Exclude a stretch</summary>
                         <form method="post" action="{{ route('courses.strike', $course) }}" data-keep><x-form-id />
                         <input type="hidden" name="strikes" value="{{ $course->id }}">
@@ -38,7 +38,7 @@
             <x-form-id />
             <div class="fields">
                 <x-choice name="point" label="Measuring point" :options="['chamber' => 'chamber, warmest spot', 'coldest' => 'coldest point of the food', 'core' => 'core', 'surface' => 'surface', 'outlet' => 'outlet of the holding tube']" />
-                <x-choice name="thermometer" label="Thermometer" :options="collect($screen->thermometers)->mapWithKeys(fn ($one) => [$one->id => $one->code . ' · ' . Rheacid\Shelf\Thermometers::words($one->status())])" />
+                <x-choice name="thermometer" label="Thermometer" :options="collect($screen->thermometers)->mapWithKeys(fn ($one) => [$one->id => $one->code . ' · ' . Rheacid\Queries\Ready\Thermometers::words($one->status())])" />
                 <x-choice name="unit" label="Unit" :options="['C' => '°C', 'F' => '°F']" :value="Rheacid\Core\Style::isFahrenheitFirst() ? 'F' : 'C'" />
                 <x-field name="file" label="Logger file" help="date and time; temperature; one point per line; up to 5 MB"><input class="form-control" id="f-file" type="file" name="file" accept=".csv,.txt,text/csv,text/plain">
                 </x-field>

@@ -5,7 +5,7 @@
         <p class="verdict"><x-state is="care">No pair is calibrated.</x-state> You can take a reading, but it proves nothing. <a href="{{ route('calibrate') }}">Calibrate first</a></p>
     @endunless
     @if ($screen->waiting)
-        <p class="verdict"><x-state is="care">A sample is not complete.</x-state> <span>The sample drawn {{ Rheacid\SiteClock::short($screen->waiting->drawn_at) }} lacks {{ implode(', ', $screen->lacking) }}. This reading belongs to it. To start a new sample, open “change” and choose “a new sample”.</span></p>
+        <p class="verdict"><x-state is="care">A sample is not complete.</x-state> <span>The sample drawn {{ Rheacid\Site\SiteClock::short($screen->waiting->drawn_at) }} lacks {{ implode(', ', $screen->lacking) }}. This reading belongs to it. To start a new sample, open “change” and choose “a new sample”.</span></p>
     @endif
     @if (Gate::allows('record'))
     <form id="begin" method="post" action="{{ route('drafts.store', $batch) }}" data-keep>
@@ -14,7 +14,7 @@
         <details class="plan" @if ($errors->any() || $screen->ready === null) open @endif><summary>{{ $screen->line() }}<span> · change</span></summary>
             <div class="fields apart">
                 <x-choice name="pair" label="Pair" :options="$screen->pairOptions()" :value="$screen->ready?->id" />
-                <x-choice name="thermometer" label="Thermometer" :options="collect($screen->thermometers)->mapWithKeys(fn ($one) => [$one->id => $one->code . ' · ' . Rheacid\Shelf\Thermometers::words($one->status())])" :value="$screen->thermometer()?->id" />
+                <x-choice name="thermometer" label="Thermometer" :options="collect($screen->thermometers)->mapWithKeys(fn ($one) => [$one->id => $one->code . ' · ' . Rheacid\Queries\Ready\Thermometers::words($one->status())])" :value="$screen->thermometer()?->id" />
                 <x-sample :batch="$batch" :stage="$screen->stage()->value" :place="$screen->samplePlace()" />
                 <x-together :occasions="$screen->together" :joins="$screen->joins?->id" />
             </div>

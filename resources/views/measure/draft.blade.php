@@ -5,7 +5,7 @@
 @php($occasion = $draft->sample->occasion)
 @php($rules = $screen->rules)
 <x-house :title="'Measure · ' . $batch->code" room="Measure">
-    <p class="what">{{ $batch->product->name }} · batch <b>{{ $batch->code }}</b> · {{ $batch->vessel }} · {{ $occasion->stage->words() }} · {{ $draft->sample->place }}, drawn {{ Rheacid\SiteClock::short($draft->sample->drawn_at) }}</p>
+    <p class="what">{{ $batch->product->name }} · batch <b>{{ $batch->code }}</b> · {{ $batch->vessel }} · {{ $occasion->stage->words() }} · {{ $draft->sample->place }}, drawn {{ Rheacid\Site\SiteClock::short($draft->sample->drawn_at) }}</p>
     @unless ($screen->isComplete())
         <h2>Portion {{ $draft->replicates->count() + 1 }}{{ $rules->degasses ? ($draft->replicates->isEmpty() ? ', degassed' : ', degassed again') : '' }}</h2>
         @if ($rules->degasses)<p class="what">Pour the sample between two cups or swirl it, then read. Repeat until two readings in a row agree within {{ Rheacid\Core\Numbers::plain($rules->agreeWithinPh) }} pH.</p>@endif
@@ -14,7 +14,7 @@
         @endif
     @endunless
     @if ($mine && !$screen->isComplete())
-        @if ($draft->source === Rheacid\Bench\Source::Imported)
+        @if ($draft->source === Rheacid\Core\Measuring\Source::Imported)
             <x-log-form :action="route('logs.draft', $draft)" />
         @else
         <form id="accept" method="post" action="{{ route('drafts.accept', $draft) }}" data-keep data-chain>
@@ -51,7 +51,7 @@
             @if ($screen->isComplete())
                 <form method="post" action="{{ route('drafts.leave', $draft) }}"><x-form-id /><button class="do link">Leave without recording</button></form>
                 <form method="post" action="{{ route('readings.store', $draft) }}"><x-form-id /><button class="do" data-primary>Record reading on {{ $batch->code }} <kbd>Enter</kbd></button></form>
-            @elseif ($draft->source === Rheacid\Bench\Source::Imported)
+            @elseif ($draft->source === Rheacid\Core\Measuring\Source::Imported)
                 <form method="post" action="{{ route('drafts.leave', $draft) }}"><x-form-id /><button class="do link">Cancel</button></form>
             @else
                 <x-accept-bar form="accept" :label="'Accept portion ' . ($draft->replicates->count() + 1)" :live="$screen->live" :leave="route('drafts.leave', $draft)" />
@@ -59,7 +59,7 @@
         </x-slot>
     @elseif ($draft->isOpen() && Gate::allows('record'))
         <x-slot:act>
-            <p class="verdict"><x-state is="care">In progress.</x-state> {{ $draft->holder->name }} has been measuring since {{ Rheacid\SiteClock::short($draft->opened_at) }}.</p>
+            <p class="verdict"><x-state is="care">In progress.</x-state> {{ $draft->holder->name }} has been measuring since {{ Rheacid\Site\SiteClock::short($draft->opened_at) }}.</p>
             <form method="post" action="{{ route('drafts.take-over', $draft) }}"><x-form-id /><x-field name="reason" label="Reason to take over" maxlength="400" /><button class="do apart">Take over measurement</button></form>
         </x-slot>
     @endif

@@ -4,7 +4,7 @@
     @if (Gate::allows('record'))
     @php($was = $screen->corrects)
     @if ($was)
-        <p class="what">The entry of {{ Rheacid\SiteClock::full($was->observed_at) }} stays on record. This entry replaces it, with your name and reason.</p>@endif
+        <p class="what">The entry of {{ Rheacid\Site\SiteClock::full($was->observed_at) }} stays on record. This entry replaces it, with your name and reason.</p>@endif
     <form id="other" method="post" action="{{ route('others.store', $batch) }}" data-keep>
         <x-form-id />
         @if ($was)<input type="hidden" name="corrects" value="{{ $was->id }}">@endif
@@ -22,7 +22,7 @@
             @unless ($was)<x-together :occasions="$screen->together" />@endunless
         </div>
         <h2>For a temperature</h2>
-        <div class="fields"><x-choice name="thermometer" label="Thermometer" :options="['' => 'none'] + collect($screen->thermometers)->mapWithKeys(fn ($one) => [$one->id => $one->code . ' · ' . Rheacid\Shelf\Thermometers::words($one->status())])->all()" :value="$was?->verification?->thermometer_id" />
+        <div class="fields"><x-choice name="thermometer" label="Thermometer" :options="['' => 'none'] + collect($screen->thermometers)->mapWithKeys(fn ($one) => [$one->id => $one->code . ' · ' . Rheacid\Queries\Ready\Thermometers::words($one->status())])->all()" :value="$was?->verification?->thermometer_id" />
             <x-tick name="still" class="at-the-foot" :checked="old('still')">Stable, read in the coldest place (otherwise it proves nothing)</x-tick></div>
         <h2>For any other quantity</h2>
         <div class="fields">
@@ -32,7 +32,7 @@
             <x-field name="hydrometer_c" :label="'Hydrometer: temperature of the liquid, ' . Rheacid\Core\Celsius::unit()" :help="'from ' . Rheacid\Core\Celsius::between(10, 30) . ', corrected to ' . Rheacid\Core\Celsius::at(20) . '; leave empty if read at ' . Rheacid\Core\Celsius::at(20)" inputmode="decimal" />
             <x-field name="expanded_u" label="Uncertainty ±, k = 2" :value="$was?->replicates->first()?->expanded_u === null ? null : Rheacid\Core\Numbers::plain(round($was->quantity()->in($was->acidityUnit(), $was->replicates->first()->expanded_u), 6))" help="leave empty if unknown; the value then proves no binding limit" inputmode="decimal" />
             <x-field name="certificate" label="Certificate" :value="$screen->elsewhere?->certificate" maxlength="120" />
-            <x-field name="measured_at" label="Measured at" type="datetime-local" :value="Rheacid\SiteClock::field($was?->observed_at ?? now())" />
+            <x-field name="measured_at" label="Measured at" type="datetime-local" :value="Rheacid\Site\SiteClock::field($was?->observed_at ?? now())" />
             @if ($was)<x-field name="reason" label="Reason for the correction" class="wide" maxlength="400" />@endif
         </div>
     </form>

@@ -1,5 +1,5 @@
 @use(Rheacid\Core\Numbers)
-@use(Rheacid\SiteClock)
+@use(Rheacid\Site\SiteClock)
 @php($reading = $screen->measurement)
 @php($batch = $screen->batch)
 @php($decision = $screen->decision)

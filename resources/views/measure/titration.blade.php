@@ -1,4 +1,4 @@
-@use(Rheacid\Http\Requests\TitrationRequest)
+@use(Rheacid\Http\Forms\Measure\TitrationRequest)
 @php($batch = $screen->batch)
 <x-house :title="'Titrate · ' . $batch->code" room="Measure">
     <p class="what">{{ $batch->product->name }} · batch <a href="{{ route('batches.show', $batch) }}"><b>{{ $batch->code }}</b></a> · {{ $batch->vessel }}</p>
@@ -7,7 +7,7 @@
     @php($was = $screen->corrects)
     @php($titrated = $was?->titration)
     @php($per = $was === null ? null : substr((string) strrchr((string) $was->basis, ' '), 1))
-    @if ($was)<p class="what">The entry of {{ Rheacid\SiteClock::full($was->observed_at) }} stays on record. This entry replaces it, with your name and reason.</p>@endif
+    @if ($was)<p class="what">The entry of {{ Rheacid\Site\SiteClock::full($was->observed_at) }} stays on record. This entry replaces it, with your name and reason.</p>@endif
     <form id="titration" method="post" action="{{ route('titrations.store', $batch) }}" enctype="multipart/form-data" data-keep>
         <x-form-id />
         @if ($was)<input type="hidden" name="corrects" value="{{ $was->id }}">@endif
@@ -16,8 +16,8 @@
             <x-choice name="of" label="Quantity" :options="['titratable-acidity' => 'titratable acidity', 'volatile-acidity' => 'volatile acidity, on the distillate']" :value="$was?->measurand->value" />
             <x-choice name="per" label="Sample in" :options="['L' => 'mL (per litre)', 'kg' => 'g (per kilogram)', 'water-phase' => 'g of water phase']" :value="$per" />
             <x-choice name="unit" label="Expressed in" :options="Rheacid\Models\LimitRow::allAcidityUnits()" :value="$screen->unit()" />
-            <x-choice name="titrant" label="Titrant" :options="$screen->titrants->mapWithKeys(fn ($one) => [$one->id => $one->lot->code . ' · ' . Rheacid\Core\Numbers::fixed($one->normality, 4) . ' N · ' . Rheacid\SiteClock::short($one->at)])" :value="$titrated?->titrant_standardisation_id" />
-            <x-choice name="pair" label="pH read with" :options="['' => 'none (by eye)'] + collect($screen->pairs)->mapWithKeys(fn ($pair) => [$pair->id => $pair->code . ' on ' . $pair->name . ' · ' . Rheacid\Shelf\Readiness::words($pair->status())])->all()" :value="$was ? $was->pair_id : ($screen->pairs[0]->id ?? '')" />
+            <x-choice name="titrant" label="Titrant" :options="$screen->titrants->mapWithKeys(fn ($one) => [$one->id => $one->lot->code . ' · ' . Rheacid\Core\Numbers::fixed($one->normality, 4) . ' N · ' . Rheacid\Site\SiteClock::short($one->at)])" :value="$titrated?->titrant_standardisation_id" />
+            <x-choice name="pair" label="pH read with" :options="['' => 'none (by eye)'] + collect($screen->pairs)->mapWithKeys(fn ($pair) => [$pair->id => $pair->code . ' on ' . $pair->name . ' · ' . Rheacid\Queries\Ready\Readiness::words($pair->status())])->all()" :value="$was ? $was->pair_id : ($screen->pairs[0]->id ?? '')" />
             <x-field name="celsius" :label="'Sample, ' . Rheacid\Core\Celsius::unit()" :value="$screen->takes ? Rheacid\Core\Celsius::bare(25) : ($titrated?->sample_c === null ? null : Rheacid\Core\Celsius::bare($titrated->sample_c))" help="leave empty by eye" inputmode="decimal" />
             <x-field name="compensation" :label="'Compensation, ' . Rheacid\Core\Celsius::unit()" :value="$titrated?->compensation_c === null ? null : Rheacid\Core\Celsius::bare($titrated->compensation_c)" help="empty: by a probe in the sample" inputmode="decimal" />
         </div>

@@ -1,7 +1,7 @@
 @php($method = $screen->method)
 <x-house :title="$method->name" room="Measure">
     @if ($screen->isOwn)
-        <p class="what">Version {{ $method->version }}{{ $method->at ? ', ' . Rheacid\SiteClock::full($method->at) : '' }}{{ $method->changed_because ? ': ' . $method->changed_because : '' }}</p>
+        <p class="what">Version {{ $method->version }}{{ $method->at ? ', ' . Rheacid\Site\SiteClock::full($method->at) : '' }}{{ $method->changed_because ? ': ' . $method->changed_because : '' }}</p>
     @else
         <p class="what">A standard method. Common practice, no source, from memory.</p>
     @endif

@@ -1,4 +1,4 @@
-@use(Rheacid\Models\Role)
+@use(Rheacid\Core\Access\Role)
 @php($roles = collect(Role::cases())->mapWithKeys(fn ($role) => [$role->value => $role->value])->all())
 <x-house title="People" room="Site">
     @if (is_array($told = session('code')))

@@ -1,4 +1,4 @@
-@use(Rheacid\SiteClock)
+@use(Rheacid\Site\SiteClock)
 <x-house title="Settings" room="Site">
     @if (Gate::allows('lead'))
         <form id="settings" method="post" action="{{ route('settings.update') }}" data-keep>

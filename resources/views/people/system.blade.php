@@ -1,4 +1,4 @@
-@use(Rheacid\SiteClock)
+@use(Rheacid\Site\SiteClock)
 <x-house title="This installation" room="Site">
     <p class="what">{{ $screen->site }} · as of {{ SiteClock::full(now()) }}</p>
     @if ($screen->schemaDiffers)<p class="verdict"><x-state is="fail">The database differs from its definition.</x-state> {{ $screen->schemaDiffers }}</p>@endif
@@ -26,7 +26,7 @@
     <table class="stack">
         <caption class="visually-hidden">Policy changes</caption>
         <thead><tr><th scope="col">Policy</th><th scope="col">Slope, %</th><th scope="col">Read-back within, pH</th><th scope="col">Calibration interval</th><th scope="col">Changed</th></tr></thead>
-        @foreach ($screen->policies as $one)<tr><td>{{ $one['policy']->name }}, version {{ $one['policy']->version }}</td><td>{{ Rheacid\Core\Numbers::plain($one['policy']->slope_low_percent) }}–{{ Rheacid\Core\Numbers::plain($one['policy']->slope_high_percent) }}</td><td>{{ Rheacid\Core\Numbers::plain($one['policy']->read_back_limit_ph) }}</td><td>{{ Rheacid\View\PolicyWords::interval($one['policy']) }}</td><td>{{ $one['at'] ? SiteClock::full(Carbon\CarbonImmutable::parse($one['at'])) . ', ' . $one['by'] : 'at set-up' }}</td></tr>@endforeach
+        @foreach ($screen->policies as $one)<tr><td>{{ $one['policy']->name }}, version {{ $one['policy']->version }}</td><td>{{ Rheacid\Core\Numbers::plain($one['policy']->slope_low_percent) }}–{{ Rheacid\Core\Numbers::plain($one['policy']->slope_high_percent) }}</td><td>{{ Rheacid\Core\Numbers::plain($one['policy']->read_back_limit_ph) }}</td><td>{{ Rheacid\View\Ready\PolicyWords::interval($one['policy']) }}</td><td>{{ $one['at'] ? SiteClock::full(Carbon\CarbonImmutable::parse($one['at'])) . ', ' . $one['by'] : 'at set-up' }}</td></tr>@endforeach
     </table>
     <h2>Settings over time</h2>
     <table class="stack">

@@ -13,14 +13,14 @@
             <x-field name="expected_low_ph" label="Expected pH from" :value="$product->expected_low_ph" inputmode="decimal" />
             <x-field name="expected_high_ph" label="to pH" :value="$product->expected_high_ph" inputmode="decimal" />
             <x-choice name="method" label="Method" :options="collect($screen->methods)->mapWithKeys(fn ($one) => [$one->code => $one->name . ' (' . $one->code . ')'])" :value="$product->method->code" />
-            <x-field name="routes" label="Process routes" help="one per line, like “Soured: the pH falls in time”; leave empty if there is only one" class="wide"><textarea class="form-control" id="f-routes" name="routes" rows="3" aria-describedby="f-routes-help" @error('routes') aria-invalid="true" @enderror>{{ is_string(old('routes')) ? old('routes') : Rheacid\Products\TypedSafety::written($product) }}</textarea></x-field>
+            <x-field name="routes" label="Process routes" help="one per line, like “Soured: the pH falls in time”; leave empty if there is only one" class="wide"><textarea class="form-control" id="f-routes" name="routes" rows="3" aria-describedby="f-routes-help" @error('routes') aria-invalid="true" @enderror>{{ is_string(old('routes')) ? old('routes') : Rheacid\Http\Forms\Products\TypedSafety::written($product) }}</textarea></x-field>
             <x-field name="needs_none" label="No measured limit protects it, because" help="leave empty if a limit does; otherwise a lead releases each batch with a reason" :value="$product->needs_none" maxlength="400" class="wide" />
             <x-choice name="kept" label="Storage" :options="['' => 'not stated', ...collect(Rheacid\Core\Products\KeptAt::cases())->mapWithKeys(fn ($where) => [$where->value => $where->words()])]" :value="$product->kept['where'] ?? ''" />
             <x-tick name="airtight" class="at-the-foot" :checked="old('airtight', $product->kept['airtight'] ?? false)">in airtight packages</x-tick>
             <x-field name="authority" label="Process authority" help="reference of the written process, if required" :value="$product->authority" maxlength="200" class="wide" />
             <x-field name="changed_because" label="What changed and why" help="kept with the version" maxlength="400" class="wide" />
         </div>
-        @foreach ([...array_map(static fn($limit): array => [(string) $limit->id, $limit], $screen->limits), ...array_map(static fn(string $key): array => [$key, null], Rheacid\Products\TypedLimits::blank())] as [$key, $limit])
+        @foreach ([...array_map(static fn($limit): array => [(string) $limit->id, $limit], $screen->limits), ...array_map(static fn(string $key): array => [$key, null], Rheacid\Http\Forms\Products\TypedLimits::blank())] as [$key, $limit])
             <details class="plan" @if ($limit === null && old("limits.$key.name")) open @endif>
                 <summary>{{ $limit ? $limit->name . ' · ' . ($limit->course ? 'on a temperature record' : Rheacid\Core\Words\LimitWords::written($limit->toCore())) : 'Add a limit' }}</summary>
                 <div class="fields apart">
@@ -40,7 +40,7 @@
                     <x-field :name="'limits[' . $key . '][routes]'" label="Routes" :value="implode('; ', $limit?->routes ?? [])" help="names separated by semicolons; leave empty for all routes" maxlength="400" />
                     @if (($limit?->course['kind'] ?? '') !== 'degree-hours' && ($limit === null || $limit->measurand === Measurand::Temperature))
                         @php($course = $limit?->course ?? [])
-                        <x-choice :name="'limits[' . $key . '][course]'" label="On a temperature record" :options="['' => 'no: each reading is judged'] + Rheacid\Products\TypedLimits::COURSES" :value="$course['kind'] ?? ''" />
+                        <x-choice :name="'limits[' . $key . '][course]'" label="On a temperature record" :options="['' => 'no: each reading is judged'] + Rheacid\Http\Forms\Products\TypedLimits::COURSES" :value="$course['kind'] ?? ''" />
                         <x-field :name="'limits[' . $key . '][course_amount]'" label="Minutes, units or hours" :value="isset($course['minutes']) || isset($course['units']) || ($course['kind'] ?? '') === 'time-beyond' ? Rheacid\Core\Numbers::plain((float) ($course['minutes'] ?? $course['units'] ?? $course['hours'])) : ''" help="minutes held, pasteurisation units, or hours allowed above" inputmode="decimal" />
                         <x-field :name="'limits[' . $key . '][course_z]'" label="z of the units, °C" :value="Rheacid\Core\Numbers::plain((float) ($course['z_c'] ?? Rheacid\Core\Courses\Lethality::BEER_Z_C))" help="for pasteurisation units; the lower limit is their base: 60 °C and z 7 °C for beer" inputmode="decimal" />
                         <x-field :name="'limits[' . $key . '][course_from]'" label="Record counts from step" :value="$course['from'] ?? ''" help="for example packed; leave empty for the start" maxlength="40" />

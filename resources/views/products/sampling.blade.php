@@ -1,7 +1,7 @@
 {{-- The sampling plan, and the practices to choose between. --}}
 @use(Rheacid\Core\Limits\Stage)
 @use(Rheacid\Core\Words\SamplingWords)
-@use(Rheacid\Products\TypedSampling)
+@use(Rheacid\Http\Forms\Products\TypedSampling)
 @php($quantities = TypedSampling::quantities($product))
 <h2>Sampling plan</h2>
 @foreach (TypedSampling::rows($product) as ['key' => $key, 'line' => $line])
@@ -18,7 +18,7 @@
         </div>
     </details>
 @endforeach
-@foreach (Rheacid\Products\TypedSchools::of($product) as $i => $school)
+@foreach (Rheacid\Http\Forms\Products\TypedSchools::of($product) as $i => $school)
     @if ($loop->first)<h2>Where practice differs</h2><div class="fields">@endif
     <x-choice :name="'school[' . $i . ']'" :label="$school['topic']" :help="collect($school['options'])->map(fn ($option) => $option['name'] . ': ' . $option['why'])->join(' · ')" class="wide" :options="['' => 'not chosen', ...collect($school['options'])->mapWithKeys(fn ($option) => [$option['name'] => $option['name']])]" :value="$school['chosen']" />
     @if ($loop->last)</div><p class="note">A choice changes no number. If it needs another limit, change the limit above.</p>@endif

@@ -2,7 +2,7 @@
 @use(Rheacid\Core\Words\SamplingWords)
 @php($product = $screen->product)
 <x-house :title="$product->name" room="Batches">
-    <p class="what">Version {{ $product->version }}{{ $product->at ? ', ' . Rheacid\SiteClock::full($product->at) : '' }}{{ $screen->by ? ', by ' . $screen->by->name : '' }}{{ $product->changed_because ? ': ' . $product->changed_because : '' }}</p>
+    <p class="what">Version {{ $product->version }}{{ $product->at ? ', ' . Rheacid\Site\SiteClock::full($product->at) : '' }}{{ $screen->by ? ', by ' . $screen->by->name : '' }}{{ $product->changed_because ? ': ' . $product->changed_because : '' }}</p>
     @unless ($screen->isNewest)
         <p class="verdict"><x-state is="idle">An earlier version.</x-state> <a href="{{ route('products.show', $screen->versions->first()) }}">Open the newest version</a></p>@endunless
     @include('products.drawn')
@@ -49,7 +49,7 @@
             <dd>{{ $version->changed_because ?? 'first version' }}</dd>@endforeach</dl>
         <h2><a href="{{ route('methods.show', $product->method) }}">{{ $product->method->name }}</a></h2>
         <ul class="steps">@foreach ($product->method->steps as $step)<li>{{ $step }}</li>@endforeach</ul>
-        @foreach (Rheacid\Products\TypedSchools::of($product) as $school)<h2>{{ $school['topic'] }}</h2><dl>@foreach ($school['options'] as $option)
+        @foreach (Rheacid\Http\Forms\Products\TypedSchools::of($product) as $school)<h2>{{ $school['topic'] }}</h2><dl>@foreach ($school['options'] as $option)
             <dt>{{ $option['name'] }}@if ($school['chosen'] === $option['name']) <b>(chosen here)</b>@endif</dt>
             <dd>{{ $option['why'] }}</dd>@endforeach</dl>@endforeach
         @foreach ($product->cautions() as $caution)<p class="caution">{{ $caution }}</p>@endforeach

@@ -6,10 +6,10 @@
         @foreach ($screen->rows as $row)
             <tr>
                 <td><a class="cell-link" href="{{ route('pairs.show', $row['pair']->id) }}"><b>{{ $row['pair']->code }}</b></a> <span class="soft">on {{ $row['pair']->name }}</span></td>
-                <td>{{ Rheacid\SiteClock::day($row['pair']->firstUsed) }}</td>
+                <td>{{ Rheacid\Site\SiteClock::day($row['pair']->firstUsed) }}</td>
                 <td class="num">{{ $row['last'] === null ? '–' : Rheacid\Core\Numbers::fixed($row['last'], 1) . ' %' }}</td>
                 <td>{{ $row['trend']?->percentPerYear === null ? '–' : Rheacid\Core\Numbers::fixed($row['trend']->percentPerYear, 1) . ' %' }}</td>
-                <td>@if ($row['trend']?->leavesPolicyOn)<x-state :is="Rheacid\Core\Care\CareSchedule::isForeseen(new DateTimeImmutable($row['trend']->leavesPolicyOn), new DateTimeImmutable()) ? 'care' : 'idle'">about {{ Rheacid\SiteClock::day(Carbon\CarbonImmutable::parse($row['trend']->leavesPolicyOn)) }}</x-state>@else<span class="soft">no forecast</span>@endif</td>
+                <td>@if ($row['trend']?->leavesPolicyOn)<x-state :is="Rheacid\Core\Care\CareSchedule::isForeseen(new DateTimeImmutable($row['trend']->leavesPolicyOn), new DateTimeImmutable()) ? 'care' : 'idle'">about {{ Rheacid\Site\SiteClock::day(Carbon\CarbonImmutable::parse($row['trend']->leavesPolicyOn)) }}</x-state>@else<span class="soft">no forecast</span>@endif</td>
             </tr>
         @endforeach
     </table>

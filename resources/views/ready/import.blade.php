@@ -29,7 +29,7 @@
         <h2>Columns</h2>
         <dl>
             <dt>what, code</dt><dd>required; “what” is meter, electrode, thermometer or bottle</dd>
-            @foreach (Rheacid\Shelf\NewThing::cases() as $what)<dt>{{ $what->value }}</dt><dd>{{ implode(', ', array_diff(array_keys($what->fields()), ['code'])) }}</dd>@endforeach
+            @foreach (Rheacid\Http\Forms\Ready\ThingKind::cases() as $what)<dt>{{ $what->value }}</dt><dd>{{ implode(', ', array_diff(array_keys($what->fields()), ['code'])) }}</dd>@endforeach
         </dl>
     </x-slot>
 </x-house>

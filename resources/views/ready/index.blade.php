@@ -53,15 +53,15 @@
     <table class="stack">
         <caption class="visually-hidden">Bottles</caption>
         <thead><tr><th scope="col">Bottle</th><th scope="col">Contents</th><th scope="col">Uses left</th><th scope="col">Usable until</th><th scope="col">State</th></tr></thead>
-        @php([$gone, $here] = collect($bottles)->partition(fn ($bottle) => Rheacid\Shelf\Bottles::spent($bottle) !== null && $bottle->status()->spent !== Rheacid\Core\Solutions\Spent::NotMadeUp))
+        @php([$gone, $here] = collect($bottles)->partition(fn ($bottle) => Rheacid\Queries\Ready\Bottles::spent($bottle) !== null && $bottle->status()->spent !== Rheacid\Core\Solutions\Spent::NotMadeUp))
         @forelse ($here as $bottle)
             @php($status = $bottle->status())
-            @php($spent = Rheacid\Shelf\Bottles::spent($bottle))
+            @php($spent = Rheacid\Queries\Ready\Bottles::spent($bottle))
             <tr>
                 <td><a class="cell-link" href="{{ route('lots.show', $bottle->id) }}"><b>{{ $bottle->code }}</b></a></td>
                 <td>{{ $bottle->label }}</td>
                 <td><x-bottle-left :bottle="$bottle" /></td>
-                <td class="nowrap">{{ Rheacid\SiteClock::day(Carbon\CarbonImmutable::parse($status->usableUntil)) }}<br><x-days-left :bottle="$bottle" /></td>
+                <td class="nowrap">{{ Rheacid\Site\SiteClock::day(Carbon\CarbonImmutable::parse($status->usableUntil)) }}<br><x-days-left :bottle="$bottle" /></td>
                 <td>@if ($spent)<x-state is="fail">{{ $spent }}</x-state>@elseif ($bottle->barredBy)<x-state is="care">{{ $bottle->barredBy === Rheacid\Core\Solutions\BottleEvent::Dipped ? 'dipped' : 'tap water' }}: not for critical limits</x-state>@elseif ($status->usesLeft === 1)<x-state is="care">last use</x-state>@elseif ($bottle->state === Rheacid\Core\Solutions\SolutionKind::Buffer)<x-state is="met">usable</x-state>@else<x-state is="idle">{{ $bottle->state->value }}</x-state>@endif</td>
             </tr>
         @empty
@@ -71,14 +71,14 @@
     @if ($here->contains(fn ($bottle) => $bottle->state === Rheacid\Core\Solutions\SolutionKind::Cleaning))<p class="caution">{{ Rheacid\Core\Words\CareWords::cleanersTogether() }}</p>@endif
     @if ($gone->isNotEmpty())
         <details class="apart"><summary>{{ count($gone) === 1 ? 'One bottle' : count($gone) . ' bottles' }} no longer usable</summary>
-            <table class="stack"><caption class="visually-hidden">Bottles</caption>@foreach ($gone as $bottle)<tr><th scope="row"><a class="cell-link" href="{{ route('lots.show', $bottle->id) }}"><b>{{ $bottle->code }}</b></a></th><td>{{ $bottle->label }}</td><td><x-bottle-left :bottle="$bottle" /></td><td><x-state is="fail">{{ Rheacid\Shelf\Bottles::spent($bottle) }}</x-state></td></tr>@endforeach</table>
+            <table class="stack"><caption class="visually-hidden">Bottles</caption>@foreach ($gone as $bottle)<tr><th scope="row"><a class="cell-link" href="{{ route('lots.show', $bottle->id) }}"><b>{{ $bottle->code }}</b></a></th><td>{{ $bottle->label }}</td><td><x-bottle-left :bottle="$bottle" /></td><td><x-state is="fail">{{ Rheacid\Queries\Ready\Bottles::spent($bottle) }}</x-state></td></tr>@endforeach</table>
         </details>
     @endif
     <x-slot:evidence>
         @if (Gate::allows('record'))
             <h2>Add</h2>
             <ul class="links">
-                @foreach (Rheacid\Shelf\NewThing::cases() as $what)<li><a href="{{ route('add', $what) }}">Add {{ $what->value === 'electrode' ? 'an' : 'a' }} {{ $what->value }}</a></li>@endforeach
+                @foreach (Rheacid\Http\Forms\Ready\ThingKind::cases() as $what)<li><a href="{{ route('add', $what) }}">Add {{ $what->value === 'electrode' ? 'an' : 'a' }} {{ $what->value }}</a></li>@endforeach
                 <li><a href="{{ route('pairing') }}">Pair meter and electrode</a></li>
                 <li><a href="{{ route('shelf.import') }}">Import from a file</a></li>
             </ul>

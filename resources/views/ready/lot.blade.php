@@ -1,12 +1,11 @@
 @use(Rheacid\Core\Solutions\BottleEvent)
 @use(Rheacid\Core\Solutions\ComesAs)
 @use(Rheacid\Core\Solutions\SolutionKind)
-@use(Rheacid\Core\Solutions\Water)
 @php($lot = $screen->lot)
 @php($until = Carbon\CarbonImmutable::parse($screen->status->usableUntil))
 <x-house :title="'Bottle ' . $lot->code" room="Ready">
-    <div class="big"><span class="n">{{ $lot->nominal_ph === null ? $lot->code : Rheacid\Core\Numbers::fixed($lot->nominal_ph, 2) }}</span><span class="unit">{{ $lot->label }}<br>{{ Rheacid\Shelf\Bottles::left($screen->status) }}</span></div>
-    <p class="verdict">@if ($screen->spent)<x-state is="fail">{{ ucfirst($screen->spent) }}</x-state>@elseif ($lot->isBarred())<x-state is="care">Not for critical limits</x-state> {{ $lot->happened(BottleEvent::Dipped) ? 'The bottle was dipped into.' : 'It was made up with tap water.' }}@elseif ($lot->isBuffer())<x-state is="met">Usable until {{ Rheacid\SiteClock::day($until) }}</x-state>@elseif ($lot->kind->isStandard())<x-state is="met">Usable until {{ Rheacid\SiteClock::day($until) }}</x-state> {{ ucfirst($lot->kind->value) }}, not for pH calibration.@else<x-state is="idle">{{ ucfirst($lot->kind->value) }}, not for pH calibration</x-state>@endif</p>
+    <div class="big"><span class="n">{{ $lot->nominal_ph === null ? $lot->code : Rheacid\Core\Numbers::fixed($lot->nominal_ph, 2) }}</span><span class="unit">{{ $lot->label }}<br>{{ Rheacid\Queries\Ready\Bottles::left($screen->status) }}</span></div>
+    <p class="verdict">@if ($screen->spent)<x-state is="fail">{{ ucfirst($screen->spent) }}</x-state>@elseif ($lot->isBarred())<x-state is="care">Not for critical limits</x-state> {{ $lot->happened(BottleEvent::Dipped) ? 'The bottle was dipped into.' : 'It was made up with tap water.' }}@elseif ($lot->isBuffer())<x-state is="met">Usable until {{ Rheacid\Site\SiteClock::day($until) }}</x-state>@elseif ($lot->kind->isStandard())<x-state is="met">Usable until {{ Rheacid\Site\SiteClock::day($until) }}</x-state> {{ ucfirst($lot->kind->value) }}, not for pH calibration.@else<x-state is="idle">{{ ucfirst($lot->kind->value) }}, not for pH calibration</x-state>@endif</p>
     @if (Gate::allows('record') && $lot->happened(BottleEvent::Discarded) === null)
         <form class="care-log" method="post" action="{{ route('lots.log', $lot) }}" id="bottle">
             <x-form-id />
@@ -29,7 +28,7 @@
         <h2>Strength</h2>
         <table class="stack">
             <caption class="visually-hidden">Strength</caption>
-            @forelse ($screen->strengths as $strength)<tr><th scope="row">{{ Rheacid\SiteClock::short($strength->at) }}</th><td class="num">{{ Rheacid\Core\Numbers::fixed($strength->normality, 4) }} N <small>± {{ Rheacid\Core\Numbers::fixed($strength->expanded_u, 4) }}</small></td><td>{{ count($strength->runs) }} runs</td></tr>@empty<tr><td class="soft">Not standardised yet. Standardise it before you titrate.</td></tr>@endforelse
+            @forelse ($screen->strengths as $strength)<tr><th scope="row">{{ Rheacid\Site\SiteClock::short($strength->at) }}</th><td class="num">{{ Rheacid\Core\Numbers::fixed($strength->normality, 4) }} N <small>± {{ Rheacid\Core\Numbers::fixed($strength->expanded_u, 4) }}</small></td><td>{{ count($strength->runs) }} runs</td></tr>@empty<tr><td class="soft">Not standardised yet. Standardise it before you titrate.</td></tr>@endforelse
         </table>
         @if (Gate::allows('record') && $lot->happened(BottleEvent::Discarded) === null)
             <p class="caution">{{ Rheacid\Core\Words\CareWords::lye() }}</p>
@@ -44,21 +43,21 @@
         <caption class="visually-hidden">Used by</caption>
         @forelse ($screen->uses as $use)
             @php($by = $use->run ?? $use->cell)
-            <tr><th scope="row">{{ Rheacid\SiteClock::short($use->at) }}</th><td><a class="cell-link" href="{{ $use->run ? route('runs.show', $use->run) : route('cells.show', $use->cell->pair_id) }}">{{ $by->pair->electrode->code }}</a></td><td>{{ $use->run ? $use->run->holder->name : $use->cell->person->name }}</td></tr>
+            <tr><th scope="row">{{ Rheacid\Site\SiteClock::short($use->at) }}</th><td><a class="cell-link" href="{{ $use->run ? route('runs.show', $use->run) : route('cells.show', $use->cell->pair_id) }}">{{ $by->pair->electrode->code }}</a></td><td>{{ $use->run ? $use->run->holder->name : $use->cell->person->name }}</td></tr>
         @empty
             <tr><td class="soft">Not used yet.</td></tr>
         @endforelse
     </table>
     @if ($screen->events->isNotEmpty())
         <h2>History</h2>
-        <table class="stack"><caption class="visually-hidden">History</caption>@foreach ($screen->events as $event)<tr><th scope="row">{{ Rheacid\SiteClock::short($event->at) }}</th><td>{{ str_replace('-', ' ', $event->kind->value) }}{{ $event->volume_ml ? ' with ' . Rheacid\Core\Numbers::plain($event->volume_ml) . ' mL of ' . $event->water?->value . ' water' : '' }}{{ $event->note ? ', ' . $event->note : '' }}</td><td>{{ $event->person->name }}</td></tr>@endforeach</table>
+        <table class="stack"><caption class="visually-hidden">History</caption>@foreach ($screen->events as $event)<tr><th scope="row">{{ Rheacid\Site\SiteClock::short($event->at) }}</th><td>{{ str_replace('-', ' ', $event->kind->value) }}{{ $event->volume_ml ? ' with ' . Rheacid\Core\Numbers::plain($event->volume_ml) . ' mL of ' . $event->water?->value . ' water' : '' }}{{ $event->note ? ', ' . $event->note : '' }}</td><td>{{ $event->person->name }}</td></tr>@endforeach</table>
     @endif
     <x-slot:act><a href="{{ route('labels', ['code' => $lot->code]) }}">Label</a><a href="{{ route('ready') }}">Back</a></x-slot>
     <x-slot:evidence>
         <h2>On the label</h2>
         <dl>
-            <dt>Printed expiry</dt><dd>{{ Rheacid\SiteClock::day($lot->expires_on) }}</dd>
-            <dt>Opened</dt><dd>{{ $lot->openedOn() ? Rheacid\SiteClock::day($lot->openedOn()) . ', good for ' . $lot->days_after_opening . ($lot->days_after_opening === 1 ? ' day' : ' days') : 'not opened' }}</dd>
+            <dt>Printed expiry</dt><dd>{{ Rheacid\Site\SiteClock::day($lot->expires_on) }}</dd>
+            <dt>Opened</dt><dd>{{ $lot->openedOn() ? Rheacid\Site\SiteClock::day($lot->openedOn()) . ', good for ' . $lot->days_after_opening . ($lot->days_after_opening === 1 ? ' day' : ' days') : 'not opened' }}</dd>
             @if ($lot->standard_value !== null)<dt>Value at 25 °C</dt><dd>{{ Rheacid\Core\Numbers::plain($lot->standard_value) }} {{ $lot->kind === SolutionKind::Redox ? 'mV against ' . ($lot->reference ?? 'its reference') : 'µS/cm' }}</dd>@endif
             @if ($lot->expanded_u_ph !== null)<dt>Uncertainty</dt><dd>± {{ Rheacid\Core\Numbers::plain($lot->expanded_u_ph) }} pH (k = 2)</dd>@endif
         </dl>

@@ -15,7 +15,7 @@
     <table class="stack">
         <caption class="visually-hidden">Pairs in use</caption>
         @foreach ($together as $pair)
-            <tr><th scope="row"><a class="cell-link" href="{{ route('pairs.show', $pair) }}"><b>{{ $pair->electrode->code }}</b></a></th><td>on {{ $pair->name() }}</td><td class="soft">since {{ Rheacid\SiteClock::day($pair->paired_at) }}</td>
+            <tr><th scope="row"><a class="cell-link" href="{{ route('pairs.show', $pair) }}"><b>{{ $pair->electrode->code }}</b></a></th><td>on {{ $pair->name() }}</td><td class="soft">since {{ Rheacid\Site\SiteClock::day($pair->paired_at) }}</td>
                 <td>@if (Gate::allows('record'))<details><summary>Separate</summary><form method="post" action="{{ route('pairs.part', $pair) }}"><x-form-id /><input class="form-control" name="reason" aria-label="Reason to separate {{ $pair->electrode->code }}" placeholder="reason" maxlength="400"><button class="do quiet apart">Separate pair</button></form></details>@endif</td></tr>
         @endforeach
     </table>

@@ -7,8 +7,8 @@
                 <td><a class="cell-link" href="{{ route('policies.show', $policy) }}"><b>{{ $policy->name }}</b></a> <span class="soft">version {{ $policy->version }}</span></td>
                 <td>{{ Rheacid\Core\Numbers::plain($policy->slope_low_percent) }}–{{ Rheacid\Core\Numbers::plain($policy->slope_high_percent) }} %</td>
                 <td>{{ Rheacid\Core\Numbers::plain($policy->read_back_limit_ph) }} pH</td>
-                <td>{{ Rheacid\View\PolicyWords::interval($policy) }}</td>
-                <td>{{ Rheacid\View\PolicyWords::buffers($policy) }}</td>
+                <td>{{ Rheacid\View\Ready\PolicyWords::interval($policy) }}</td>
+                <td>{{ Rheacid\View\Ready\PolicyWords::buffers($policy) }}</td>
             </tr>
         @endforeach
     </table>

@@ -14,12 +14,12 @@
         <thead><tr><th scope="col">Checked</th><th scope="col">Method</th><th scope="col">Error</th><th scope="col">Correction</th><th scope="col">Range covered</th><th scope="col">Next check</th></tr></thead>
         @forelse ($screen->verifications as $check)
             <tr>
-                <td><a class="cell-link" href="{{ route('verifications.show', $check) }}">{{ Rheacid\SiteClock::short($check->at) }}</a> {{ $check->person->name }}</td>
+                <td><a class="cell-link" href="{{ route('verifications.show', $check) }}">{{ Rheacid\Site\SiteClock::short($check->at) }}</a> {{ $check->person->name }}</td>
                 <td>{{ ThermometerWords::method($check->method) }}{{ $check->as_left ? ', as left' : '' }}</td>
                 <td class="num">{{ Rheacid\Core\Celsius::bareBy($check->error_c, 1) }} <small>± {{ Rheacid\Core\Celsius::bareBy($check->expanded_u_c, 1) }} {{ Rheacid\Core\Celsius::unit() }}</small></td>
                 <td>{{ $check->outcome?->outcome === Outcome::Correct ? Rheacid\Core\Celsius::by($check->corrected(20) - 20, 1) . '' : 'none' }}</td>
                 <td>{{ Rheacid\Core\Celsius::between($check->verified_low_c, $check->verified_high_c) }}</td>
-                <td><x-state :is="Rheacid\View\VerificationScreen::sign($check->verdict)">{{ Rheacid\SiteClock::short($check->due_at) }}</x-state></td>
+                <td><x-state :is="Rheacid\View\Verify\VerificationScreen::sign($check->verdict)">{{ Rheacid\Site\SiteClock::short($check->due_at) }}</x-state></td>
             </tr>
         @empty
             <tr><td colspan="6" class="soft">Never checked.</td></tr>
@@ -54,11 +54,11 @@
     <x-slot:act><a href="{{ route('labels', ['code' => $thermometer->code]) }}">Label</a>@if (Gate::allows('record'))<a class="do" href="{{ route('verify.show', $thermometer) }}" data-primary>Check <kbd>Enter</kbd></a>@endif</x-slot>
     <x-slot:evidence>
         @if ($newest = $thermometer->newestVerification)
-            <h2>Next check</h2><p><b>{{ Rheacid\SiteClock::day($newest->due_at) }}</b><br>{{ $newest->interval_why }}</p>
+            <h2>Next check</h2><p><b>{{ Rheacid\Site\SiteClock::day($newest->due_at) }}</b><br>{{ $newest->interval_why }}</p>
             <h2>Range covered</h2><p>{{ $screen->covered }}</p>
             @if ($screen->gaps !== [])<p><x-state is="care">Not covered: {{ implode(', ', $screen->gaps) }}.</x-state><br><span class="soft">Readings there are marked. A boiling-point or comparison check within {{ Rheacid\Core\Celsius::by(10) }} of a limit covers it.</span></p>@endif
         @endif
-        @if ($service->certificate)<h2>Certificate</h2><p>{{ $service->certificate }}, ± {{ Rheacid\Core\Celsius::by($service->certificate_expanded_u_c) }}, until {{ Rheacid\SiteClock::day($service->certificate_due_on) }}</p>@endif
+        @if ($service->certificate)<h2>Certificate</h2><p>{{ $service->certificate }}, ± {{ Rheacid\Core\Celsius::by($service->certificate_expanded_u_c) }}, until {{ Rheacid\Site\SiteClock::day($service->certificate_due_on) }}</p>@endif
         <p class="note">Typical drift: a few hundredths of a degree per year at low temperatures, about {{ Rheacid\Core\Celsius::by(0.3) }} per year at {{ Rheacid\Core\Celsius::between(400, 500) }}. Common practice, no source.</p>
     </x-slot>
 </x-house>

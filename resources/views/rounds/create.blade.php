@@ -1,4 +1,4 @@
-@use(Rheacid\View\RoundStartScreen)
+@use(Rheacid\View\Measure\RoundStartScreen)
 <x-house title="Measuring round" room="Measure">
     <form id="round" method="post" action="{{ route('rounds.store') }}" data-keep>
         <x-form-id />
@@ -14,11 +14,11 @@
             @endif
         @endforeach
         @if ($screen->due === [] && $screen->others === [])<p>No batch is running. <a href="{{ route('batches.create') }}">Start batch</a></p>@endif
-        @if (count($screen->due) + count($screen->others) === Rheacid\Rounds\Way::MOST)<p class="what">Only the {{ Rheacid\Rounds\Way::MOST }} most urgent batches are listed. Start another round for the rest.</p>@endif
+        @if (count($screen->due) + count($screen->others) === Rheacid\Queries\Rounds\RoundPlan::MOST)<p class="what">Only the {{ Rheacid\Queries\Rounds\RoundPlan::MOST }} most urgent batches are listed. Start another round for the rest.</p>@endif
         <h2>Instruments</h2>
         <div class="fields">
-            <x-choice name="pair" label="Pair" :options="collect($screen->pairs)->mapWithKeys(fn ($pair) => [$pair->id => $pair->code . ' on ' . $pair->name . ' · ' . Rheacid\Shelf\Readiness::words($pair->status())])" />
-            <x-choice name="thermometer" label="Thermometer" :options="collect($screen->thermometers)->mapWithKeys(fn ($one) => [$one->id => $one->code . ' · ' . Rheacid\Shelf\Thermometers::words($one->status())])" />
+            <x-choice name="pair" label="Pair" :options="collect($screen->pairs)->mapWithKeys(fn ($pair) => [$pair->id => $pair->code . ' on ' . $pair->name . ' · ' . Rheacid\Queries\Ready\Readiness::words($pair->status())])" />
+            <x-choice name="thermometer" label="Thermometer" :options="collect($screen->thermometers)->mapWithKeys(fn ($one) => [$one->id => $one->code . ' · ' . Rheacid\Queries\Ready\Thermometers::words($one->status())])" />
             <x-tick name="still" class="wide" :checked="old('still', old('form') === null ? '1' : null)">I record only stable readings. A number that nobody watched for the whole time is kept as said.</x-tick>
             <x-radios name="way" class="wide" label="How samples are read" value="vats" :options="['vats' => 'At the vats: draw a cup, read it, go on', 'coded' => 'At the bench: draw all cups first, then read them under codes in a mixed order']" />
         </div>

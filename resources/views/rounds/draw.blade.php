@@ -11,7 +11,7 @@
     <form id="draw" class="apart" method="post" action="{{ route('rounds.draw', $round) }}" data-keep>
         <x-form-id />
         <div class="fields">
-            <x-field name="drawn_at" label="Drawn at" type="datetime-local" :value="Rheacid\SiteClock::field(now())" />
+            <x-field name="drawn_at" label="Drawn at" type="datetime-local" :value="Rheacid\Site\SiteClock::field(now())" />
             <x-tick name="chilled" class="at-the-foot" :checked="old('chilled')">Kept cold until read; otherwise a sample older than {{ Rheacid\Core\Measuring\Freshness::MINUTES }} min counts from the time it is read</x-tick>
         </div>
     </form>
@@ -28,6 +28,6 @@
         <p>Whoever knows that two cups are of one sample reads the second to match the first. The codes and the mixed order hide the pair, so that its difference shows what a reading of your site is worth.</p>
         <p class="note">If somebody else reads the cups, the person who draws them should not tell which codes belong together.</p>
         <h2>Round</h2>
-        <dl><dt>Started</dt><dd>{{ Rheacid\SiteClock::short($round->at) }}, {{ $round->person->name }}</dd><dt>Instruments</dt><dd>{{ $round->pair->electrode->code }} on {{ $round->pair->name() }}, {{ $round->thermometer->code }}</dd></dl>
+        <dl><dt>Started</dt><dd>{{ Rheacid\Site\SiteClock::short($round->at) }}, {{ $round->person->name }}</dd><dt>Instruments</dt><dd>{{ $round->pair->electrode->code }} on {{ $round->pair->name() }}, {{ $round->thermometer->code }}</dd></dl>
     </x-slot>
 </x-house>

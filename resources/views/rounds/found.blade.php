@@ -1,5 +1,5 @@
 @use(Rheacid\Core\Numbers)
-@use(Rheacid\SiteClock)
+@use(Rheacid\Site\SiteClock)
 @php($round = $screen->round)
 @php($read = count($screen->found))
 @php($worst = $read === 0 ? null : $screen->found[0]['lines']->worst())

@@ -13,7 +13,7 @@
             <caption class="visually-hidden">Second cups</caption>
             <thead><tr><th scope="col">Time</th><th scope="col">Sample</th><th scope="col">Kind</th><th scope="col">Second − first</th></tr></thead>
             @foreach ($screen->pairs as $pair)
-                <tr><td class="nowrap">{{ Rheacid\SiteClock::short($pair->at) }}</td><td><a class="cell-link" href="{{ route('readings.show', $pair->first_id) }}">{{ $pair->first->occasion->batch->code }}, {{ $pair->first->sample->place }}</a></td><td>{{ $pair->is_blind === false ? 'repeat' : 'blind duplicate' }}</td><td class="num">{{ $pair->difference_ph >= 0 ? '+' : '' }}{{ Numbers::fixed($pair->difference_ph, 3) }} pH</td></tr>
+                <tr><td class="nowrap">{{ Rheacid\Site\SiteClock::short($pair->at) }}</td><td><a class="cell-link" href="{{ route('readings.show', $pair->first_id) }}">{{ $pair->first->occasion->batch->code }}, {{ $pair->first->sample->place }}</a></td><td>{{ $pair->is_blind === false ? 'repeat' : 'blind duplicate' }}</td><td class="num">{{ $pair->difference_ph >= 0 ? '+' : '' }}{{ Numbers::fixed($pair->difference_ph, 3) }} pH</td></tr>
             @endforeach
         </table>
     @endif

@@ -1,4 +1,3 @@
-@use(Rheacid\Core\Numbers)
 @php($round = $screen->round)
 @php($stop = $screen->stop)
 @php($batch = $stop->batch)
@@ -69,10 +68,10 @@
         <ol class="way">
             @foreach ($screen->stops as $one)
                 @php($name = $one->label())
-                <li @if ($one->id === $stop->id) aria-current="step" @endif>@if ($one->visit?->measurement_id)<span class="soft">{{ $name }} · read {{ Rheacid\SiteClock::short($one->visit->at) }}</span>@elseif ($one->visit)<x-state is="care">{{ $name }}</x-state> <small class="soft">skipped</small>@else<x-state is="idle">{{ $name }}</x-state>@endif</li>
+                <li @if ($one->id === $stop->id) aria-current="step" @endif>@if ($one->visit?->measurement_id)<span class="soft">{{ $name }} · read {{ Rheacid\Site\SiteClock::short($one->visit->at) }}</span>@elseif ($one->visit)<x-state is="care">{{ $name }}</x-state> <small class="soft">skipped</small>@else<x-state is="idle">{{ $name }}</x-state>@endif</li>
             @endforeach
         </ol>
         <h2>Based on</h2>
-        <dl><dt><a href="{{ route('pairs.show', $round->pair) }}">{{ $round->pair->electrode->code }}</a> on {{ $round->pair->name() }}</dt><dd>@if ($screen->calibration)<a href="{{ route('calibrations.show', $screen->calibration) }}">calibrated {{ Rheacid\SiteClock::short($screen->calibration->at) }}</a>@else no calibration @endif</dd><dt>Started</dt><dd>{{ Rheacid\SiteClock::short($round->at) }}, {{ $round->person->name }}@if ($round->drawnAt())<br>all samples drawn {{ Rheacid\SiteClock::short($round->drawnAt()) }}{{ $round->isChilled() ? ', kept cold' : '' }}@endif</dd></dl>
+        <dl><dt><a href="{{ route('pairs.show', $round->pair) }}">{{ $round->pair->electrode->code }}</a> on {{ $round->pair->name() }}</dt><dd>@if ($screen->calibration)<a href="{{ route('calibrations.show', $screen->calibration) }}">calibrated {{ Rheacid\Site\SiteClock::short($screen->calibration->at) }}</a>@else no calibration @endif</dd><dt>Started</dt><dd>{{ Rheacid\Site\SiteClock::short($round->at) }}, {{ $round->person->name }}@if ($round->drawnAt())<br>all samples drawn {{ Rheacid\Site\SiteClock::short($round->drawnAt()) }}{{ $round->isChilled() ? ', kept cold' : '' }}@endif</dd></dl>
     </x-slot>
 </x-house>

@@ -1,4 +1,4 @@
-@use(Rheacid\SiteClock)
+@use(Rheacid\Site\SiteClock)
 <x-house title="How the records are kept" room="Site">
     @if ($screen->ahead)
         <p class="verdict answer"><x-state is="fail">Recording is stopped.</x-state> <span>The last record is from {{ SiteClock::full($screen->ahead) }}, but this computer’s clock says {{ SiteClock::full(now()) }}. <b>Correct the clock. If the clock is right now and was ahead before, confirm the true time below.</b></span></p>

@@ -1,4 +1,4 @@
-<x-house :title="'Day sheet · ' . Rheacid\SiteClock::local(now())->format('l, j F Y')" room="Today">
+<x-house :title="'Day sheet · ' . Rheacid\Site\SiteClock::local(now())->format('l, j F Y')" room="Today">
     <table class="sheet">
         <caption class="visually-hidden">What to do, in order</caption>
         <thead><tr><th scope="col">To do, in order</th><th scope="col">Details</th><th scope="col">Done by, at</th></tr></thead>
@@ -14,13 +14,13 @@
     <h2>Instruments</h2>
     <table class="sheet">
         <caption class="visually-hidden">Instruments</caption>
-        @foreach ($plan->pairs() as $pair)<tr><th scope="row"><b>{{ $pair->code }}</b> on {{ $pair->name }}</th><td>{{ Rheacid\Shelf\Readiness::words($pair->status()) }}</td></tr>@endforeach
-        @foreach ($plan->cells() as $pair)<tr><th scope="row"><b>{{ $pair->code }}</b> on {{ $pair->name }}</th><td>{{ Rheacid\Shelf\Readiness::words($pair->status()) }}</td></tr>@endforeach
+        @foreach ($plan->pairs() as $pair)<tr><th scope="row"><b>{{ $pair->code }}</b> on {{ $pair->name }}</th><td>{{ Rheacid\Queries\Ready\Readiness::words($pair->status()) }}</td></tr>@endforeach
+        @foreach ($plan->cells() as $pair)<tr><th scope="row"><b>{{ $pair->code }}</b> on {{ $pair->name }}</th><td>{{ Rheacid\Queries\Ready\Readiness::words($pair->status()) }}</td></tr>@endforeach
     </table>
     <h2>This week</h2>
     <table class="sheet">
         <caption class="visually-hidden">This week</caption>
-        @forelse ($week as $due)<tr><th scope="row" class="nowrap">{{ Rheacid\SiteClock::full($due->at) }}</th><td>{{ $due->what }}</td></tr>@empty<tr><td>Nothing is due.</td></tr>@endforelse
+        @forelse ($week as $due)<tr><th scope="row" class="nowrap">{{ Rheacid\Site\SiteClock::full($due->at) }}</th><td>{{ $due->what }}</td></tr>@empty<tr><td>Nothing is due.</td></tr>@endforelse
     </table>
-    <p class="note">Printed {{ Rheacid\SiteClock::full(now()) }}. Your site’s food safety plan and local codes decide about a product.</p>
+    <p class="note">Printed {{ Rheacid\Site\SiteClock::full(now()) }}. Your site’s food safety plan and local codes decide about a product.</p>
 </x-house>

@@ -1,7 +1,7 @@
 @php($tasks = $plan->tasks())
-<x-house :title="Rheacid\SiteClock::local(now())->format('l, j F')" room="Today">
+<x-house :title="Rheacid\Site\SiteClock::local(now())->format('l, j F')" room="Today">
     @if ($restoration)
-        <p class="verdict answer"><x-state is="care">Restored from a backup.</x-state> <span>The records end at {{ Rheacid\SiteClock::full($restoration->taken_at) }}. Anything recorded later is lost{{ $restoration->lost_heads === [] ? '' : ' (' . count($restoration->lost_heads) . ' later heads had been verified)' }}. <b>Enter missing readings from paper, then confirm.</b></span></p>
+        <p class="verdict answer"><x-state is="care">Restored from a backup.</x-state> <span>The records end at {{ Rheacid\Site\SiteClock::full($restoration->taken_at) }}. Anything recorded later is lost{{ $restoration->lost_heads === [] ? '' : ' (' . count($restoration->lost_heads) . ' later heads had been verified)' }}. <b>Enter missing readings from paper, then confirm.</b></span></p>
         @if (($restoration->gone_people ?? []) !== [])
             <p class="verdict"><x-state is="fail">Access restored.</x-state> {{ implode(', ', $restoration->gone_people) }}: disabled after the backup, so able to sign in again. <a href="{{ route('people') }}">Disable again</a></p>@endif
         @if ($restoration->signed === false)
@@ -52,7 +52,7 @@
                 @foreach ($plan->toBring() as ['needed' => $needed, 'nominalPh' => $ph])
                     @foreach ($needed->taken as ['lot' => $lot, 'uses' => $uses])
                         <dt>pH {{ Rheacid\Core\Numbers::fixed($ph, 2) }} · bottle {{ $lot->id }}</dt>
-                        <dd>for {{ $uses === 1 ? 'one calibration' : "$uses calibrations" }}; {{ $lot->usesLeft === 1 ? 'one use left' : $lot->usesLeft . ' uses left' }}, until {{ Rheacid\SiteClock::day(Carbon\CarbonImmutable::parse($lot->expiresOn)) }}</dd>
+                        <dd>for {{ $uses === 1 ? 'one calibration' : "$uses calibrations" }}; {{ $lot->usesLeft === 1 ? 'one use left' : $lot->usesLeft . ' uses left' }}, until {{ Rheacid\Site\SiteClock::day(Carbon\CarbonImmutable::parse($lot->expiresOn)) }}</dd>
                     @endforeach
                     @if ($needed->missing > 0)
                         <dd><x-state is="care">{{ $needed->missing === 1 ? 'one use' : "$needed->missing uses" }} short: open a fresh bottle of pH {{ Rheacid\Core\Numbers::fixed($ph, 2) }}</x-state></dd>@endif
@@ -69,7 +69,7 @@
         @if ($ahead !== [])
             <h2>This week</h2>
             <dl class="week">
-                @foreach (array_slice($ahead, 0, 7) as $due)<dt>{{ Rheacid\SiteClock::short($due->at) }}</dt>
+                @foreach (array_slice($ahead, 0, 7) as $due)<dt>{{ Rheacid\Site\SiteClock::short($due->at) }}</dt>
                     <dd><a href="{{ $due->url }}">{{ $due->what }}</a></dd>@endforeach
             </dl>
             @if (count($ahead) > 7)<p class="soft">{{ count($ahead) - 7 }} more on the day sheet</p>@endif

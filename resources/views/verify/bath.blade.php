@@ -82,7 +82,7 @@
         </dl>
         @if ($screen->last)
             <h2>Last check</h2>
-            <p><a href="{{ route('verifications.show', $screen->last) }}">{{ Rheacid\SiteClock::short($screen->last->at) }}</a>, {{ ThermometerWords::method($screen->last->method) }}: {{ ThermometerWords::error($screen->last->error_c, $screen->last->expanded_u_c) }}</p>
+            <p><a href="{{ route('verifications.show', $screen->last) }}">{{ Rheacid\Site\SiteClock::short($screen->last->at) }}</a>, {{ ThermometerWords::method($screen->last->method) }}: {{ ThermometerWords::error($screen->last->error_c, $screen->last->expanded_u_c) }}</p>
             @if ($screen->wouldConfirm())<p class="soft">A check here can confirm it{{ $screen->method === VerificationMethod::Ice ? ', if you tick how the bath is made' : ' within ' . Rheacid\Core\Celsius::by(2) . ' of ' . Rheacid\Core\Celsius::at($screen->last->reference_c, 1) . '' }}. A correction is used only after a fresh bath has shown the same error.</p>@endif
             @if ($screen->last->outcome?->outcome === Rheacid\Core\Thermometry\Outcome::Adjusted)<p><x-state is="care">It was adjusted. This check is the as-left state.</x-state></p>@endif
         @endif

@@ -16,6 +16,7 @@ use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Core\Settling\SettlingCriterion;
 use Rheacid\Core\Settling\Trace;
+use Rheacid\View\Batches\Lens;
 use Rheacid\View\Figures\AcidRule;
 use Rheacid\View\Figures\BudgetBar;
 use Rheacid\View\Figures\CheckChart;
@@ -29,7 +30,6 @@ use Rheacid\View\Figures\SettlingTrace;
 use Rheacid\View\Figures\Spark;
 use Rheacid\View\Figures\Wall;
 use Rheacid\View\Figures\Width;
-use Rheacid\View\Lens;
 use Tests\Core\CalibrationFitTest;
 
 /** The geometry of the drawings, computed apart from the templates that draw them. */

@@ -1,0 +1,287 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Queries\Measure;
+
+use Carbon\CarbonImmutable;
+use Rheacid\Core\Limits\Applies;
+use Rheacid\Core\Limits\Comparison;
+use Rheacid\Core\Limits\Conformity;
+use Rheacid\Core\Limits\JudgedLimit;
+use Rheacid\Core\Limits\Limit;
+use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Core\Limits\NotDue;
+use Rheacid\Core\Limits\NotDueReason;
+use Rheacid\Core\Limits\Occasion;
+use Rheacid\Core\Limits\Overall;
+use Rheacid\Core\Limits\ProductLimit;
+use Rheacid\Core\Limits\ReleaseBlock;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Limits\WorstFirst;
+use Rheacid\Core\Words\AdviceWords;
+use Rheacid\Core\Words\LimitWords;
+use Rheacid\Core\Words\StateWords;
+use Rheacid\Models\Batch;
+use Rheacid\Models\Decision;
+use Rheacid\Models\LimitOutcome;
+use Rheacid\Site\SiteClock;
+
+/** A decision in sentences, the worst first, whether it is on record or is only a preview. */
+final readonly class DecisionLines
+{
+    public const RANK = ['fail' => 0, 'care' => 1, 'met' => 2, 'idle' => 3];
+    private const NOTHING = ['sign' => 'idle', 'head' => 'No limit is due', 'tail' => ''];
+
+    /**
+     * @param list<array{sign: string, head: string, tail: string, short: string, of: string}> $lines the worst first; "short" is for a row
+     *     of a list, "of" names the quantity
+     * @param list<JudgedLimit> $due
+     * @param list<NotDue> $notDue
+     * @param list<string> $blocks sentences: why its portions prove nothing, or nothing against some limits
+     * @param string|null $advice what to do now
+     * @param bool $isOpen places of a quantity are still missing
+     */
+    private function __construct(
+        public array $lines,
+        public array $due,
+        public array $notDue,
+        public array $blocks,
+        public ?string $advice,
+        public bool $isOpen,
+    ) {}
+
+    public static function of(Assessment $assessment, Batch $batch): self
+    {
+        return self::told(
+            $assessment->judged->due,
+            $assessment->judged->notDue,
+            $assessment->allBlocks(),
+            $assessment->occasion->open,
+            $batch,
+        );
+    }
+
+    public static function recorded(Decision $decision, Batch $batch): self
+    {
+        return self::told(
+            array_values($decision->outcomes->map(static fn(LimitOutcome $outcome): JudgedLimit => $outcome->toCore())->all()),
+            array_values(array_map(self::kept(...), array_filter($decision->not_due, is_array(...)))),
+            $decision->blocked(),
+            array_values(
+                array_map(
+                    static fn(array $one): array => ['measurand' => (string) $one['measurand'], 'basis' => (string) $one['basis']],
+                    array_filter($decision->open ?? [], is_array(...)),
+                ),
+            ),
+            $batch,
+        );
+    }
+
+    /** @return array{sign: string, head: string, tail: string} the worst that is true */
+    public function worst(): array
+    {
+        return $this->lines[0] ?? self::NOTHING;
+    }
+
+    /** @return list<array{sign: string, head: string, tail: string}> what is said after the worst */
+    public function rest(): array
+    {
+        return array_slice($this->lines, 1);
+    }
+
+    /**
+     * @return array{sign: string, head: string, tail: string}|null the worst that is true of one quantity: what answers who has just read
+     *     it; null where no limit bounds it
+     */
+    public function answers(string $measurand, string $basis): ?array
+    {
+        foreach ($this->lines as $line) {
+            if ($line['of'] === "$measurand|$basis") {
+                return $line;
+            }
+        }
+
+        return null;
+    }
+
+    /** Whether everything that binds and is due is met, so that nothing has to be mended. */
+    public function isMet(): bool
+    {
+        return in_array($this->worst()['sign'], ['met', 'idle'], true);
+    }
+
+    /** What the decision comes to, beside what is still missing for others. */
+    public function overall(Overall $overall): string
+    {
+        $isPartial
+            = array_filter(
+                $this->notDue,
+                static fn(NotDue $one): bool => in_array($one->reason, [NotDueReason::NoResult, NotDueReason::Unanswered], true),
+            ) !== [];
+
+        return LimitWords::overall($overall, $isPartial);
+    }
+
+    /** @return array<string, mixed> as it is kept with a decision */
+    public static function keep(NotDue $one): array
+    {
+        $limit = $one->limit->limit;
+
+        return [
+            'name' => $limit->name,
+            'kind' => $limit->kind->value,
+            'op' => $limit->comparison->value,
+            'low' => $limit->low,
+            'high' => $limit->high,
+            'measurand' => $one->limit->measurand,
+            'basis' => $one->limit->basis,
+            'applies' => $one->limit->applies->value,
+            'hours' => $one->limit->hours,
+            'since' => $one->limit->since,
+            'condition' => $one->limit->condition,
+            'typed' => $one->limit->typed,
+            'reason' => $one->reason->value,
+        ];
+    }
+
+    /**
+     * @param list<JudgedLimit> $due
+     * @param list<NotDue> $notDue
+     * @param list<ReleaseBlock> $blocks
+     * @param list<array{measurand: string, basis: string}> $open
+     */
+    private static function told(array $due, array $notDue, array $blocks, array $open, Batch $batch): self
+    {
+        $occasion = new Occasion(Stage::Underway, open: $open);
+        $ordered = WorstFirst::ordered($due, $notDue);
+        $lines = array_map(
+            static fn(JudgedLimit|NotDue $one): array => [
+                ...$one instanceof NotDue ? self::later($one, $batch) : self::now($one, $occasion),
+                'of' => "{$one->limit->measurand}|{$one->limit->basis}",
+            ],
+            $ordered,
+        );
+        $worst = $ordered[0] ?? null;
+        $isOpen = in_array($lines[0]['sign'] ?? 'idle', ['fail', 'care'], true);
+        $isLate
+            = $worst instanceof NotDue
+                ? $worst->reason === NotDueReason::Unread
+                : $worst !== null && $worst->late && $worst->conformity !== Conformity::Inside;
+        $unanswered = $worst instanceof NotDue && $worst->reason === NotDueReason::Unanswered;
+
+        return new self(
+            $lines,
+            array_values(array_filter($ordered, static fn(object $one): bool => $one instanceof JudgedLimit)),
+            $notDue,
+            array_map(StateWords::block(...), $blocks),
+            match (true) {
+                !$isOpen => null,
+                $unanswered => 'Answer the question on the page of the batch.',
+                default => AdviceWords::next($blocks, $isLate),
+            },
+            $open !== [],
+        );
+    }
+
+    /** @return array{sign: string, head: string, tail: string, short: string} */
+    private static function now(JudgedLimit $one, Occasion $occasion): array
+    {
+        $isWaiting = $occasion->isOpenFor($one->limit) && $one->conformity === Conformity::Inconclusive;
+
+        return [
+            'sign' => $isWaiting ? 'care' : self::sign($one),
+            'head' => $isWaiting ? 'Not all places are read' : LimitWords::head($one),
+            'tail' => "{$one->limit->limit->name}: " . ($isWaiting ? LimitWords::written($one->limit) . '.' : LimitWords::tail($one)),
+            'short' => $isWaiting ? LimitWords::written($one->limit) . ': not all places are read' : LimitWords::short($one),
+        ];
+    }
+
+    public static function sign(JudgedLimit $judged): string
+    {
+        return match ($judged->conformity) {
+            Conformity::Inside => 'met',
+            Conformity::Inconclusive => $judged->late ? 'fail' : 'care',
+            Conformity::Outside => $judged->limit->limit->kind->binds() ? 'fail' : 'care',
+        };
+    }
+
+    /** @return array{sign: string, head: string, tail: string, short: string} */
+    private static function later(NotDue $one, Batch $batch): array
+    {
+        $bounds = LimitWords::written($one->limit);
+        $written = "{$one->limit->limit->name}, $bounds";
+
+        return match ($one->reason) {
+            NotDueReason::Unread => [
+                'sign' => 'fail',
+                'head' => 'Deadline missed',
+                'tail' => "$written: nothing was measured in time.",
+                'short' => "$bounds: deadline missed, not measured",
+            ],
+            NotDueReason::Unanswered => [
+                'sign' => 'care',
+                'head' => 'Question open',
+                'tail' => "{$one->limit->condition}? The answer decides whether this limit applies: $written.",
+                'short' => "Question open: {$one->limit->condition}?",
+            ],
+            NotDueReason::NoResult => [
+                'sign' => 'care',
+                'head' => 'Not measured',
+                'tail' => "$written.",
+                'short' => "$bounds: not measured",
+            ],
+            default => [
+                'sign' => 'idle',
+                'head' => 'Not due',
+                'tail' => "$written: " . self::when($one->limit, $batch) . '.',
+                'short' => "$bounds: not due",
+            ],
+        };
+    }
+
+    public static function when(ProductLimit $limit, Batch $batch): string
+    {
+        $begun = $batch->begun($limit->since);
+
+        return match ($limit->applies) {
+            Applies::WithinHours => $begun === null
+                ? "counted from the step “{$limit->since}”, which is not recorded yet"
+                : self::due($begun->addSeconds((int) round(3600 * (float) $limit->hours))),
+            Applies::Always => 'always',
+            Applies::Start => 'at the start only',
+            Applies::Equilibrium => 'when equilibrium is declared',
+            Applies::Finished => 'when the product is finished',
+        };
+    }
+
+    private static function due(CarbonImmutable $at): string
+    {
+        return ($at->isPast() ? 'was due ' : 'due ') . SiteClock::short($at);
+    }
+
+    /** @param array<array-key, mixed> $kept as keep() writes it */
+    private static function kept(array $kept): NotDue
+    {
+        $text = static fn(string $key): string => is_string($kept[$key] ?? null)
+            ? $kept[$key]
+            : throw new \LogicException("A kept decision says $key.");
+        $number = static fn(string $key): ?float => is_numeric($kept[$key] ?? null) ? (float) $kept[$key] : null;
+        $kind = LimitKind::from($text('kind'));
+        $limit = Limit::kept($text('name'), $kind, Comparison::from($text('op')), $number('low'), $number('high'));
+
+        return new NotDue(
+            new ProductLimit(
+                $limit,
+                Applies::from($text('applies')),
+                $number('hours'),
+                $text('since'),
+                is_string($kept['condition'] ?? null) ? $kept['condition'] : null,
+                $text('measurand'),
+                $text('basis'),
+                is_string($kept['typed'] ?? null) ? $kept['typed'] : null,
+            ),
+            NotDueReason::from($text('reason')),
+        );
+    }
+}
