@@ -38,8 +38,8 @@ use Rheacid\Http\Controllers\Ready\PolicyController;
 use Rheacid\Http\Controllers\Ready\ShelfController;
 use Rheacid\Http\Controllers\Ready\ShelfImportController;
 use Rheacid\Http\Controllers\Site\AccessController;
+use Rheacid\Http\Controllers\Site\BackupController;
 use Rheacid\Http\Controllers\Site\HandsController;
-use Rheacid\Http\Controllers\Site\KeepingController;
 use Rheacid\Http\Controllers\Site\PeopleController;
 use Rheacid\Http\Controllers\Site\SecretsController;
 use Rheacid\Http\Controllers\Site\SettingsController;
@@ -193,7 +193,7 @@ Route::middleware(['auth', SignsOutIdle::class, AsksForBetterSecret::class, Boun
     Route::get('system', SystemController::class)->middleware('can:read-access')->name('system');
     Route::get('settings', [SettingsController::class, 'show'])->name('settings');
     Route::get('access', AccessController::class)->middleware('can:read-access')->name('access');
-    Route::get('keeping', [KeepingController::class, 'show'])->name('clock');
+    Route::get('keeping', [BackupController::class, 'show'])->name('clock');
     Route::get('sources', [SourceController::class, 'index'])->name('sources');
     Route::get('repeatability', RepeatabilityController::class)->name('repeatability');
     Route::get('measure/{batch}', [MeasureController::class, 'create'])->name('drafts.create');
@@ -342,7 +342,7 @@ Route::middleware(['auth', SignsOutIdle::class, AsksForBetterSecret::class, Boun
         Route::post('people/{person}/appointment', [PeopleController::class, 'appoint'])
             ->middleware('can:lead')
             ->name('people.appoint');
-        Route::post('keeping/true-time', [KeepingController::class, 'state'])
+        Route::post('keeping/true-time', [BackupController::class, 'state'])
             ->middleware('can:lead')
             ->name('clock.state');
         Route::post('restorations/{restoration}', [TodayController::class, 'confirm'])

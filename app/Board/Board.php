@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Rheacid\Board;
 
 use Illuminate\Support\Facades\DB;
-use Rheacid\Core\Limits\Urgency;
 use Rheacid\Core\Style;
+use Rheacid\Core\Urgency\Urgency;
 use Rheacid\Models\BoardPart;
 use Rheacid\Models\Facts;
 use Rheacid\Queries\Board\BatchLine;

@@ -6,8 +6,8 @@ namespace Rheacid\Console;
 
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
+use Rheacid\Operations\Backups;
 use Rheacid\Operations\InstallationHealth;
-use Rheacid\Operations\Keeping;
 use Rheacid\Records\Ledger;
 
 /** The part of bin/status that the records know. */
@@ -19,7 +19,7 @@ final class TellStatus extends Command
 
     public function handle(): int
     {
-        $keeping = Keeping::now();
+        $keeping = Backups::now();
         $health = InstallationHealth::now();
         if (!$health->takesRecords) {
             return $this->tell($health);

@@ -10,7 +10,7 @@ use Illuminate\Support\Facades\Mail;
 use Rheacid\Core\Access\Role;
 use Rheacid\Guard\People;
 use Rheacid\Mail\KeepingLetter;
-use Rheacid\Operations\Keeping;
+use Rheacid\Operations\Backups;
 use Rheacid\Records\Ledger;
 use Rheacid\Site\Settings;
 
@@ -25,7 +25,7 @@ final class WriteKeepers extends Command
     {
         foreach (People::addresses(Role::Lead, Role::Auditor) as $address) {
             Mail::to($address)->queue(
-                new KeepingLetter(Settings::now()->name, Ledger::head(), Keeping::now()->problems(CarbonImmutable::now())),
+                new KeepingLetter(Settings::now()->name, Ledger::head(), Backups::now()->problems(CarbonImmutable::now())),
             );
         }
 

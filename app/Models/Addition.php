@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Addition extends Model
 {
-    use Kept;
+    use Sealed;
 
     public const PLANNED = 'planned';
     public const DONE = 'done';

@@ -16,7 +16,7 @@ use Rheacid\Core\Access\Role;
  */
 final class Appointment extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'role' => Role::class,

@@ -9,9 +9,9 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
-use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Batches\BatchState;
+use Rheacid\Core\Batches\StepDoubt;
 use Rheacid\Core\Limits\ProductLimit;
-use Rheacid\Core\Limits\StepDoubt;
 
 /**
  * Something that is being made.
@@ -20,7 +20,7 @@ use Rheacid\Core\Limits\StepDoubt;
  */
 final class Batch extends Model
 {
-    use Kept;
+    use Sealed;
 
     /** What is read together of a batch that is judged. */
     public const JUDGED = ['product.limits', 'product.method', 'newestEvent', 'steps', 'answers', 'newestRoute'];

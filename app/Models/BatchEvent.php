@@ -6,7 +6,7 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Batches\BatchState;
 
 /**
  * A change in the state of a batch.
@@ -15,7 +15,7 @@ use Rheacid\Core\Limits\BatchState;
  */
 final class BatchEvent extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'reason' => Stated::class,

@@ -15,7 +15,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class BatchParent extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'at' => 'datetime',

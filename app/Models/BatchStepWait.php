@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 /** That a step had not happened yet, when somebody said so. */
 final class BatchStepWait extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = ['at' => 'datetime'];
 }

@@ -17,7 +17,7 @@ use Rheacid\Core\Uncertainty\SiteRepeatability;
  */
 final class BlindPair extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'difference_ph' => 'float',

@@ -15,7 +15,7 @@ use Rheacid\Core\Electrode\Diagnosis;
 use Rheacid\Core\Electrode\Finding;
 use Rheacid\Core\Electrode\FindingCode;
 use Rheacid\Core\Electrode\FitMethod;
-use Rheacid\Core\Electrode\Judgement;
+use Rheacid\Core\Electrode\JudgedCalibration;
 use Rheacid\Core\Electrode\Severity;
 use Rheacid\Core\Electrode\ShownScale;
 use Rheacid\Core\Electrode\Verdict;
@@ -31,7 +31,7 @@ use Rheacid\Core\Settling\Stability;
  */
 final class Calibration extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'findings' => 'array',
@@ -118,7 +118,7 @@ final class Calibration extends Model
 
     public function isUncertain(): bool
     {
-        return Judgement::isUncertain(
+        return JudgedCalibration::isUncertain(
             $this->found(),
             $this->diagnosis,
             $this->points->contains(static fn(CalibrationPoint $point): bool => $point->against_recognition),

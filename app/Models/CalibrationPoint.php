@@ -23,7 +23,7 @@ use Rheacid\Core\Settling\Stability;
  */
 final class CalibrationPoint extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $with = ['lot'];
 

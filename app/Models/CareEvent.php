@@ -16,7 +16,7 @@ use Rheacid\Core\Care\Dirt;
  */
 final class CareEvent extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'at' => 'datetime',

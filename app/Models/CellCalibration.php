@@ -6,8 +6,8 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Rheacid\Core\Electrode\Conductivity;
-use Rheacid\Core\Electrode\StandardReading;
+use Rheacid\Core\Cells\Conductivity;
+use Rheacid\Core\Cells\StandardReading;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Measuring\Source;
 
@@ -21,7 +21,7 @@ use Rheacid\Core\Measuring\Source;
  */
 final class CellCalibration extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'reading' => 'float',

@@ -18,7 +18,7 @@ use Rheacid\Core\Settling\Stability;
  */
 final class ControlCheck extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'mv' => 'float',

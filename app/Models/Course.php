@@ -16,7 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Course extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'at' => 'datetime',

@@ -15,7 +15,7 @@ use Rheacid\Core\Words\CourseWords;
 /** What was computed from a course, as of when. */
 final class CourseFinding extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'answer' => 'array',

@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 /** A stretch of a course: what one thermometer read, with its correction. */
 final class CoursePart extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'points' => 'array',

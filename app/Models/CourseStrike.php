@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class CourseStrike extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = ['from_at' => 'datetime', 'to_at' => 'datetime', 'at' => 'datetime'];
 

@@ -24,7 +24,7 @@ use Rheacid\Core\Measurands\Measurand;
  */
 final class Decision extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'because' => DecisionCause::class,
@@ -58,10 +58,10 @@ final class Decision extends Model
         return $this->belongsTo(Person::class);
     }
 
-    /** @return HasMany<LimitOutcome, $this> */
+    /** @return HasMany<DecisionLimit, $this> */
     public function outcomes(): HasMany
     {
-        return $this->hasMany(LimitOutcome::class)->orderBy('id');
+        return $this->hasMany(DecisionLimit::class)->orderBy('id');
     }
 
     /** @return HasOne<Decision, $this> */
@@ -90,7 +90,7 @@ final class Decision extends Model
             return null;
         }
         $limit = $this->outcomes->first(
-            static fn(LimitOutcome $one): bool => $one->measurand === $on->measurand->value
+            static fn(DecisionLimit $one): bool => $one->measurand === $on->measurand->value
                 && $one->basis === $on->code
                 && $one->unit !== null,
         );

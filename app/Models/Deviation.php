@@ -19,7 +19,7 @@ use Rheacid\Core\Limits\LimitKind;
  */
 final class Deviation extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'what' => Stated::class,

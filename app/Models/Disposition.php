@@ -6,7 +6,7 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Rheacid\Core\Limits\DispositionKind;
+use Rheacid\Core\Batches\DispositionKind;
 
 /**
  * What a lead decided about a deviation, and why.
@@ -15,7 +15,7 @@ use Rheacid\Core\Limits\DispositionKind;
  */
 final class Disposition extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'disposition' => DispositionKind::class,

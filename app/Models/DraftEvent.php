@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class DraftEvent extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'at' => 'datetime',

@@ -16,7 +16,7 @@ use Rheacid\Core\Care\ElectrodeKind;
  */
 final class Electrode extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'first_used_on' => 'date',

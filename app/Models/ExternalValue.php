@@ -10,7 +10,7 @@ use Rheacid\Core\Acidity\So2Method;
 /** Who measured a value elsewhere, with what, and when. */
 final class ExternalValue extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'measured_at' => 'datetime',

@@ -16,7 +16,7 @@ use Rheacid\Core\Measurands\Measurand;
 /** One limit of a product: what it bounds, when it applies, and where it comes from. */
 final class LimitRow extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $table = 'product_limits';
 

@@ -16,7 +16,7 @@ use Rheacid\Core\Logs\LogTable;
  */
 final class LogUpload extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = ['at' => 'datetime'];
 

@@ -15,7 +15,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class LookBack extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = ['off_by' => 'float', 'since' => 'datetime', 'at' => 'datetime'];
 

@@ -24,7 +24,7 @@ use Rheacid\Site\SiteClock;
  */
 final class Lot extends Model implements Bottle
 {
-    use Kept;
+    use Sealed;
 
     protected $with = ['events'];
 

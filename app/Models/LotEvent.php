@@ -16,7 +16,7 @@ use Rheacid\Core\Solutions\Water;
  */
 final class LotEvent extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'kind' => BottleEvent::class,

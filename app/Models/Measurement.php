@@ -27,7 +27,7 @@ use Rheacid\Core\Measurands\Measurand;
  */
 final class Measurement extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'measurand' => Measurand::class,

@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 /** The display and its electronics. */
 final class Meter extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'resolution_ph' => 'float',

@@ -15,7 +15,7 @@ use Rheacid\Core\Measuring\MethodRules;
 /** How a product is sampled and measured. A changed method is a new version. */
 final class Method extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'changed_because' => Stated::class,

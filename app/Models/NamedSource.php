@@ -16,7 +16,7 @@ use Rheacid\Core\Measurands\Measurand;
  */
 final class NamedSource extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = ['measurand' => Measurand::class, 'is_named' => 'boolean', 'at' => 'datetime'];
 

@@ -19,7 +19,7 @@ use Rheacid\Core\Limits\Stage;
  */
 final class Occasion extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'stage' => Stage::class,

@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 /** That no more places of an occasion will be read. */
 final class OccasionEnd extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = ['at' => 'datetime'];
 }

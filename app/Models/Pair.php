@@ -21,7 +21,7 @@ use Rheacid\Core\Care\CareKind;
  */
 final class Pair extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'paired_at' => 'datetime',

@@ -19,7 +19,7 @@ use Rheacid\Core\Access\Role;
  */
 final class Person extends User
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = ['invented' => 'boolean', 'role' => Role::class, 'enabled' => 'boolean'];
 

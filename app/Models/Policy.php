@@ -16,7 +16,7 @@ use Rheacid\Core\Solutions\BufferOrder;
 /** What is asked of a pair of meter and electrode, and how often. A changed policy is a new version. */
 final class Policy extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'version' => 'integer',

@@ -23,7 +23,7 @@ use Rheacid\Core\Settling\Settling;
  */
 final class Product extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'changed_because' => Stated::class,

@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 /** That a batch was released, and on what. */
 final class ReleaseRecord extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $table = 'releases';
 

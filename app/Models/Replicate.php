@@ -19,7 +19,7 @@ use Rheacid\Core\Settling\Stability;
  */
 final class Replicate extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'position' => 'integer',

@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
 /** That the records were restored from a backup, as of when, and which later heads were lost. */
 final class Restoration extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'taken_at' => 'datetime',

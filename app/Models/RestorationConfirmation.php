@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 /** That a lead has seen that the records were restored from a backup. */
 final class RestorationConfirmation extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = ['at' => 'datetime'];
 }

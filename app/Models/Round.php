@@ -20,7 +20,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  */
 final class Round extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'is_still' => 'boolean',

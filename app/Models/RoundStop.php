@@ -22,7 +22,7 @@ use Rheacid\Core\Sampling\Cup;
  */
 final class RoundStop extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = ['position' => 'integer', 'draw_position' => 'integer', 'stage' => Stage::class];
 

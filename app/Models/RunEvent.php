@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class RunEvent extends Model
 {
-    use Kept;
+    use Sealed;
 
     /** Kinds by which a run ends without a calibration. */
     public const ENDED_EARLY = ['left', 'abandoned'];

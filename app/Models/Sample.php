@@ -18,7 +18,7 @@ use Rheacid\Core\Words\SamplingWords;
  */
 final class Sample extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'drawn_at' => 'datetime',

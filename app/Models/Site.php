@@ -15,7 +15,7 @@ use Rheacid\Core\Measuring\Source;
  */
 final class Site extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = ['is_demo' => 'boolean', 'at' => 'datetime'];
 

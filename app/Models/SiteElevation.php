@@ -15,7 +15,7 @@ use Rheacid\Core\Thermometry\Barometer;
  */
 final class SiteElevation extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'elevation_m' => 'float',

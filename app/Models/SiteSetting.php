@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class SiteSetting extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'fahrenheit_first' => 'boolean',

@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class SiteZone extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = ['in_force_from' => 'datetime', 'at' => 'datetime'];
 

@@ -8,13 +8,13 @@ use Carbon\CarbonImmutable;
 use Carbon\CarbonInterface;
 use Rheacid\Core\Celsius;
 use Rheacid\Core\Electrode\RunQuestion;
+use Rheacid\Core\Forecast\Forecast;
 use Rheacid\Core\Limits\Conformity;
-use Rheacid\Core\Limits\DeadlineWarning;
-use Rheacid\Core\Limits\Forecast;
 use Rheacid\Core\Limits\JudgedLimit;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\NotDue;
 use Rheacid\Core\Limits\NotDueReason;
+use Rheacid\Core\Urgency\DeadlineWarning;
 use Rheacid\Core\Words\CareWords;
 use Rheacid\Core\Words\CourseWords;
 use Rheacid\Core\Words\ForecastWords;
@@ -37,15 +37,15 @@ final readonly class Statement
     /** A limit that was judged, as a deviation names it. */
     public static function judged(JudgedLimit $judged): self
     {
-        return new self(StatementCode::LimitJudged, LimitOutcome::facts($judged));
+        return new self(StatementCode::LimitJudged, DecisionLimit::facts($judged));
     }
 
     /** What holds a batch. */
     public static function holds(JudgedLimit|NotDue $worst): self
     {
         return $worst instanceof NotDue
-            ? new self(StatementCode::NotMeasured, LimitOutcome::limitFacts($worst->limit))
-            : new self(StatementCode::LimitHolds, LimitOutcome::facts($worst));
+            ? new self(StatementCode::NotMeasured, DecisionLimit::limitFacts($worst->limit))
+            : new self(StatementCode::LimitHolds, DecisionLimit::facts($worst));
     }
 
     /** What is warned of a deadline, and what the readings let expect by then. */
@@ -191,9 +191,9 @@ final readonly class Statement
         };
     }
 
-    private function outcome(): LimitOutcome
+    private function outcome(): DecisionLimit
     {
-        return new LimitOutcome($this->facts);
+        return new DecisionLimit($this->facts);
     }
 
     private function text(string $key): string

@@ -13,7 +13,7 @@ use Rheacid\Core\Thermometry\ThermometerKind;
 /** An instrument that is checked, and whose correction goes with each reading. */
 final class Thermometer extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'kind' => ThermometerKind::class,

@@ -18,7 +18,7 @@ use Rheacid\Core\Thermometry\ToleranceClass;
  */
 final class ThermometerService extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'tolerance_c' => 'float',

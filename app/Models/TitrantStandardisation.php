@@ -15,7 +15,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class TitrantStandardisation extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'runs' => 'array',

@@ -17,7 +17,7 @@ use Rheacid\Core\Acidity\TitrationCurve;
  */
 final class Titration extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'curve' => 'array',

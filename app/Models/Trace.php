@@ -10,7 +10,7 @@ use Rheacid\Core\Settling\Trace as CoreTrace;
 /** Seconds, mV and °C of one immersion. */
 final class Trace extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'points' => 'array',

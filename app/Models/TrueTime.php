@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class TrueTime extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = ['ahead_until' => 'datetime', 'at' => 'datetime'];
 

@@ -26,7 +26,7 @@ use Rheacid\Site\SiteClock;
  */
 final class Verification extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'rests_on' => Stated::class,

@@ -15,7 +15,7 @@ use Rheacid\Core\Thermometry\Outcome;
  */
 final class VerificationOutcome extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = [
         'outcome' => Outcome::class,

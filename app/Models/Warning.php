@@ -6,7 +6,7 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Rheacid\Core\Limits\DeadlineWarning;
+use Rheacid\Core\Urgency\DeadlineWarning;
 
 /**
  * That a deadline was warned of, once for each reason.
@@ -15,7 +15,7 @@ use Rheacid\Core\Limits\DeadlineWarning;
  */
 final class Warning extends Model
 {
-    use Kept;
+    use Sealed;
 
     protected $casts = ['words' => Stated::class, 'warning' => DeadlineWarning::class, 'due_at' => 'datetime', 'at' => 'datetime'];
 

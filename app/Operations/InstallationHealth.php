@@ -65,7 +65,7 @@ final readonly class InstallationHealth
 
         return new self(
             $blocks,
-            [...$low === null ? [] : [$low], ...Keeping::now()->problems($now), ...self::workers($now), ...self::mail($now)],
+            [...$low === null ? [] : [$low], ...Backups::now()->problems($now), ...self::workers($now), ...self::mail($now)],
             takesRecords: true,
         );
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Records;
 
 use Illuminate\Database\Eloquent\Model;
-use Rheacid\Models\Kept;
+use Rheacid\Models\Sealed;
 
 /** The tables whose rows are sealed in the ledger: those of every model that is kept, and no second list by hand. */
 final class SealedTables
@@ -32,7 +32,7 @@ final class SealedTables
             $tables = [];
             foreach (glob(dirname(__DIR__) . '/Models/*.php') ?: [] as $file) {
                 $class = 'Rheacid\\Models\\' . basename($file, '.php');
-                if (is_subclass_of($class, Model::class) && in_array(Kept::class, class_uses($class), true)) {
+                if (is_subclass_of($class, Model::class) && in_array(Sealed::class, class_uses($class), true)) {
                     $model = new $class();
                     $tables[$model->getTable()] = method_exists($model, 'largeColumns') ? $model->largeColumns() : [];
                 }

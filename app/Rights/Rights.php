@@ -8,7 +8,7 @@ use Illuminate\Auth\Access\Response;
 use Illuminate\Support\Facades\Gate;
 use Rheacid\Core\Access\Right;
 use Rheacid\Core\Access\Role;
-use Rheacid\Guard\Standing;
+use Rheacid\Guard\SignedInBy;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\LogUpload;
 use Rheacid\Models\Measurement;
@@ -73,7 +73,7 @@ final class Rights
     {
         $why = match (true) {
             !$person->enabled, $right !== null && !$person->may($right) => $refusal ?? $right?->refusal(),
-            $right !== Right::Record => Standing::lacks($person),
+            $right !== Right::Record => SignedInBy::lacks($person),
             default => null,
         };
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Core\Courses;
 
 use Rheacid\Core\Celsius;
-use Rheacid\Core\Limits\NowBeforeLastReading;
+use Rheacid\Core\Forecast\NowBeforeLastReading;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\TemperatureOutOfRange;
 use Rheacid\Core\TimesNotIncreasing;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Courses;
 
+use Rheacid\Core\Forecast\NowBeforeLastReading;
 use Rheacid\Core\Limits\Comparison;
-use Rheacid\Core\Limits\NowBeforeLastReading;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\TimesNotIncreasing;
 

@@ -10,14 +10,14 @@ namespace Rheacid\Core\Limits;
  */
 final readonly class Deciding
 {
-    private function __construct(public int $result, public int $portion) {}
+    private function __construct(public int $result, public int $replicate) {}
 
     /** @param list<Result> $results that were judged */
-    public static function of(Judge $judged, array $results): ?self
+    public static function of(JudgedOccasion $judged, array $results): ?self
     {
         $worst = WorstFirst::ordered($judged->due, [])[0] ?? null;
         if ($worst instanceof JudgedLimit) {
-            return new self($worst->result, $worst->portion);
+            return new self($worst->result, $worst->replicate);
         }
         $nearest = null;
         $spare = INF;
@@ -26,8 +26,8 @@ final readonly class Deciding
                 if (!$later->limit->isOn($result)) {
                     continue;
                 }
-                foreach ($result->portions as $j => $portion) {
-                    $here = $later->limit->limit->margin($portion->value) - $portion->guard($later->limit->limit);
+                foreach ($result->replicates as $j => $replicate) {
+                    $here = $later->limit->limit->margin($replicate->value) - $replicate->guard($later->limit->limit);
                     if ($nearest === null || $here < $spare) {
                         [$nearest, $spare] = [new self($i, $j), $here];
                     }

@@ -10,7 +10,7 @@ final readonly class JudgedLimit
     /**
      * @param Conformity $valueConformity what the value alone says, before a missed deadline is counted
      * @param bool $late the occasion came after the deadline, and none had met it by then
-     * @param int $result and $portion places in the list that was judged
+     * @param int $result and $replicate places in the list that was judged
      */
     public function __construct(
         public ProductLimit $limit,
@@ -18,9 +18,9 @@ final readonly class JudgedLimit
         public Conformity $valueConformity,
         public bool $late,
         public float $margin,
-        public Portion $decides,
+        public JudgedReplicate $decides,
         public int $result,
-        public int $portion,
+        public int $replicate,
     ) {}
 
     /** What is left beyond the guard; negative is what it lacks. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Measuring;
 
-use Rheacid\Core\Limits\Portion;
+use Rheacid\Core\Limits\JudgedReplicate;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Limits\Result;
@@ -23,28 +23,28 @@ final readonly class PhResult
     private function __construct(public Result $result, public array $inputs, public array $blocks) {}
 
     /**
-     * @param non-empty-list<PhPortion> $portions of one place
+     * @param non-empty-list<PhReplicate> $replicates of one place
      * @param list<ReleaseBlock> $occasion what the occasion keeps its portions from
      * @param list<ProductLimit> $limits by which they will be judged
      */
-    public static function of(array $portions, Foundation $rests, MethodRules $method, array $occasion, array $limits): self
+    public static function of(array $replicates, Foundation $rests, MethodRules $method, array $occasion, array $limits): self
     {
         // Portions that agree share the repeatability; where they do not, each stands for itself.
-        $values = array_map(static fn(PhPortion $portion): float => $portion->ph, $portions);
+        $values = array_map(static fn(PhReplicate $replicate): float => $replicate->ph, $replicates);
         $gasless = $method->gasless($values);
         $sharing = $method->agree($values) ? count($gasless) : 1;
         $inputs = $blocks = $judged = [];
-        foreach ($portions as $i => $portion) {
+        foreach ($replicates as $i => $replicate) {
             $inputs[] = $input
-                = $rests->hasSlope && $method->boundPh($portion->dilutionParts) !== null
-                    ? self::inputs($portion, $rests, $method, in_array($i, $gasless, true) ? $sharing : 1)
+                = $rests->hasSlope && $method->boundPh($replicate->dilutionParts) !== null
+                    ? self::inputs($replicate, $rests, $method, in_array($i, $gasless, true) ? $sharing : 1)
                     : null;
-            $blocks[] = $own = self::blocks($portion, $rests, $method, [
+            $blocks[] = $own = self::blocks($replicate, $rests, $method, [
                 ...in_array($i, $gasless, true) ? [] : [ReleaseBlock::Gassy],
                 ...$occasion,
             ]);
-            $judged[] = new Portion(
-                $portion->ph,
+            $judged[] = new JudgedReplicate(
+                $replicate->ph,
                 $input === null ? null : PhUncertainty::of($input)->expanded(),
                 ReleaseBlock::leavesTrust($own),
                 ReleaseBlock::provesNot($own, $limits),
@@ -54,14 +54,14 @@ final readonly class PhResult
         return new self(new Result(Measurand::Ph->value, '', $judged), $inputs, $blocks);
     }
 
-    private static function inputs(PhPortion $portion, Foundation $rests, MethodRules $method, int $sharing): UncertaintyInputs
+    private static function inputs(PhReplicate $replicate, Foundation $rests, MethodRules $method, int $sharing): UncertaintyInputs
     {
         return new UncertaintyInputs(
-            ph: $portion->ph,
-            celsius: $portion->celsius,
+            ph: $replicate->ph,
+            celsius: $replicate->celsius,
             buffers: [
-                ['ph' => $portion->low->ph, 'expanded_u' => $portion->low->expandedU],
-                ['ph' => $portion->high->ph, 'expanded_u' => $portion->high->expandedU],
+                ['ph' => $replicate->low->ph, 'expanded_u' => $replicate->low->expandedU],
+                ['ph' => $replicate->high->ph, 'expanded_u' => $replicate->high->expandedU],
             ],
             sd: 0.0,
             replicates: $sharing,
@@ -71,9 +71,9 @@ final readonly class PhResult
             driftLimitPh: $rests->driftPh(),
             fitU: $rests->fitU,
             calibrationCelsius: $rests->celsius,
-            outsideByPh: $portion->outsideByPh,
+            outsideByPh: $replicate->outsideByPh,
             // A bound, so the half-width of a rectangle.
-            matrixU: Spread::ofBound((float) $method->boundPh($portion->dilutionParts)),
+            matrixU: Spread::ofBound((float) $method->boundPh($replicate->dilutionParts)),
         );
     }
 
@@ -82,20 +82,20 @@ final readonly class PhResult
      *
      * @return list<ReleaseBlock>
      */
-    private static function blocks(PhPortion $portion, Foundation $rests, MethodRules $method, array $occasion): array
+    private static function blocks(PhReplicate $replicate, Foundation $rests, MethodRules $method, array $occasion): array
     {
         return array_values(
             array_filter([
                 ...$rests->blocks,
-                ...$rests->doubts->blocks($portion->ph, $portion->celsius),
+                ...$rests->doubts->blocks($replicate->ph, $replicate->celsius),
                 $rests->hasSlope ? null : ReleaseBlock::OnePointCalibration,
-                ...ReleaseBlock::outside($portion->ph, $rests->bracketLow, $rests->bracketHigh),
-                $portion->settled ? null : ReleaseBlock::Unsettled,
-                ...$method->unknown($portion->dilutionParts),
-                $portion->isSaid ? ReleaseBlock::StabilitySaid : null,
-                $portion->counts ? null : ReleaseBlock::Simulated,
-                ...$rests->thermometer->blocks($portion->celsius),
-                $portion->celsius < $method->lowC || $portion->celsius > $method->highC ? ReleaseBlock::SampleTemperature : null,
+                ...ReleaseBlock::outside($replicate->ph, $rests->bracketLow, $rests->bracketHigh),
+                $replicate->settled ? null : ReleaseBlock::Unsettled,
+                ...$method->unknown($replicate->dilutionParts),
+                $replicate->isSaid ? ReleaseBlock::StabilitySaid : null,
+                $replicate->counts ? null : ReleaseBlock::Simulated,
+                ...$rests->thermometer->blocks($replicate->celsius),
+                $replicate->celsius < $method->lowC || $replicate->celsius > $method->highC ? ReleaseBlock::SampleTemperature : null,
                 ...$occasion,
             ]),
         );

@@ -169,7 +169,7 @@ final class ProductFile
                 'needs_none' => TextShape::any(),
                 'stage_of' => TextShape::any(),
                 'kept' => RecordShape::of(
-                    ['where' => TextShape::oneOf(array_column(KeptAt::cases(), 'value'))],
+                    ['where' => TextShape::oneOf(array_column(StoredAt::cases(), 'value'))],
                     ['airtight' => new FlagShape()],
                 ),
             ],

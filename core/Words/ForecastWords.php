@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Words;
 
-use Rheacid\Core\Limits\Forecast;
-use Rheacid\Core\Limits\ForecastVerdict;
+use Rheacid\Core\Forecast\Forecast;
+use Rheacid\Core\Forecast\ForecastVerdict;
 use Rheacid\Core\Numbers;
 
 /** What a forecast says of a deadline: when, how sure, and never more than the readings bear. */

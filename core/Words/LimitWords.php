@@ -11,13 +11,13 @@ use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\JudgedLimit;
 use Rheacid\Core\Limits\LimitKind;
-use Rheacid\Core\Limits\MissingReason;
 use Rheacid\Core\Limits\NotDue;
 use Rheacid\Core\Limits\Overall;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Measurands\Basis;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Numbers;
+use Rheacid\Core\Release\MissingReason;
 use Rheacid\Core\Style;
 
 /** What a decision says. Never that food is safe: which limit was met, and with what to spare. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Words;
 
-use Rheacid\Core\Limits\MissingReason;
-use Rheacid\Core\Limits\Release;
+use Rheacid\Core\Release\MissingReason;
+use Rheacid\Core\Release\Release;
 
 /** Why a batch may not go out yet, limit by limit, and what gets it there. */
 final class ReleaseWords

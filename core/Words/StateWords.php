@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Words;
 
+use Rheacid\Core\Batches\SecondInstrument;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\ControlCheckStatus;
 use Rheacid\Core\Care\PairState;
@@ -11,7 +12,6 @@ use Rheacid\Core\Celsius;
 use Rheacid\Core\Electrode\RunDoubts;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Limits\ReleaseBlock;
-use Rheacid\Core\Limits\SecondInstrument;
 use Rheacid\Core\Measuring\Equilibrium;
 use Rheacid\Core\Measuring\SampleDilution;
 use Rheacid\Core\Measuring\TitrationFoundation;

@@ -6,9 +6,9 @@ namespace Database\Demo;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use Rheacid\Core\Batches\BatchState;
 use Rheacid\Core\Care\ElectrodeKind;
 use Rheacid\Core\Limits\Applies;
-use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\ProductLimit;

@@ -11,7 +11,7 @@ use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Simulation\AcidSolution;
 use Rheacid\Models\Addition;
 use Rheacid\Models\Batch;
-use Rheacid\Models\LimitOutcome;
+use Rheacid\Models\DecisionLimit;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Product;
 use Rheacid\Models\Titration;
@@ -60,7 +60,7 @@ final class AcidityTest extends BrowserTestCase
         }
         self::assertSame(
             Conformity::Inside,
-            LimitOutcome::query()->where('name', 'Legal, finished: acidity, 3.5 g/L as tartaric')->sole()->outcome,
+            DecisionLimit::query()->where('name', 'Legal, finished: acidity, 3.5 g/L as tartaric')->sole()->outcome,
         );
     }
 
@@ -116,7 +116,7 @@ final class AcidityTest extends BrowserTestCase
         $oda->taps('Record titration')->sees('Recorded on WH-0001.')->sees('3.20')->sees('°SH')->sees('°SH to spare')->sees('8.0 meq/L');
         self::assertFalse($oda->scrollsSideways());
         self::assertSame(['soxhlet_henkel', null], [Titration::query()->sole()->unit, Titration::query()->sole()->acid]);
-        self::assertSame(Conformity::Inside, LimitOutcome::query()->where('name', 'Whey')->sole()->outcome);
+        self::assertSame(Conformity::Inside, DecisionLimit::query()->where('name', 'Whey')->sole()->outcome);
     }
 
     public function test_a_dose_from_a_bench_trial_is_planned_added_and_measured_again_by_keyboard_alone(): void

@@ -7,7 +7,7 @@ namespace Tests\Browser;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Actions\Batches\RecordMissedDeadlines;
-use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Batches\BatchState;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchStep;

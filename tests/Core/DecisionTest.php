@@ -8,8 +8,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Conformity;
-use Rheacid\Core\Limits\Decision;
 use Rheacid\Core\Limits\DecisionRule;
+use Rheacid\Core\Limits\JudgedValue;
 use Rheacid\Core\Limits\Limit;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\Overall;
@@ -30,7 +30,7 @@ final class DecisionTest extends TestCase
     #[DataProvider('against46')]
     public function test_a_critical_limit_is_met_only_with_the_uncertainty_to_spare(float $value, float $u, Conformity $outcome): void
     {
-        $decision = Decision::on($value, $u, [self::limit(4.6)]);
+        $decision = JudgedValue::on($value, $u, [self::limit(4.6)]);
 
         self::assertSame($outcome, $decision->outcomes[0]->conformity);
         self::assertSame($outcome === Conformity::Inside ? Overall::Accept : Overall::Hold, $decision->overall);
@@ -40,9 +40,9 @@ final class DecisionTest extends TestCase
     {
         $below = Limit::edge('model code', LimitKind::Legal, Comparison::Below, 4.2);
 
-        self::assertSame(Conformity::Outside, Decision::on(4.2, 0.0, [$below])->outcomes[0]->conformity);
-        self::assertSame(Conformity::Inside, Decision::on(4.19, 0.0, [$below])->outcomes[0]->conformity);
-        self::assertSame(Conformity::Inconclusive, Decision::on(4.1, 0.1, [$below])->outcomes[0]->conformity);
+        self::assertSame(Conformity::Outside, JudgedValue::on(4.2, 0.0, [$below])->outcomes[0]->conformity);
+        self::assertSame(Conformity::Inside, JudgedValue::on(4.19, 0.0, [$below])->outcomes[0]->conformity);
+        self::assertSame(Conformity::Inconclusive, JudgedValue::on(4.1, 0.1, [$below])->outcomes[0]->conformity);
     }
 
     public function test_operating_limits_and_targets_ask_for_no_guard_and_hold_nothing(): void
@@ -52,13 +52,13 @@ final class DecisionTest extends TestCase
             Limit::between('recipe', LimitKind::Target, 3.4, 3.8),
         ];
 
-        self::assertSame(Overall::Accept, Decision::on(3.8, 0.3, $limits)->overall);
-        self::assertSame(Overall::Review, Decision::on(4.1, 0.0, $limits)->overall);
+        self::assertSame(Overall::Accept, JudgedValue::on(3.8, 0.3, $limits)->overall);
+        self::assertSame(Overall::Review, JudgedValue::on(4.1, 0.0, $limits)->overall);
     }
 
     public function test_the_simple_rule_leaves_the_uncertainty_aside(): void
     {
-        self::assertSame(Overall::Accept, Decision::on(4.6, 0.5, [self::limit(4.6)], DecisionRule::Simple)->overall);
+        self::assertSame(Overall::Accept, JudgedValue::on(4.6, 0.5, [self::limit(4.6)], DecisionRule::Simple)->overall);
     }
 
     private static function limit(float $value): Limit

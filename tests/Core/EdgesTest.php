@@ -10,10 +10,13 @@ use Rheacid\Core\Acidity\MolecularSo2;
 use Rheacid\Core\Acidity\Standardisation;
 use Rheacid\Core\Acidity\Titration;
 use Rheacid\Core\Acidity\TitrationCurve;
+use Rheacid\Core\Batches\SecondInstrument;
 use Rheacid\Core\BeyondRange;
 use Rheacid\Core\Care\CareSchedule;
 use Rheacid\Core\Care\ChartSignal;
 use Rheacid\Core\Care\ControlChart;
+use Rheacid\Core\Cells\CellStandard;
+use Rheacid\Core\Cells\StandardReading;
 use Rheacid\Core\Contract\Contract;
 use Rheacid\Core\Contradiction;
 use Rheacid\Core\Electrode\AsFound;
@@ -21,29 +24,25 @@ use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Electrode\BufferRecognition;
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\CalibrationPoint;
-use Rheacid\Core\Electrode\CellStandard;
 use Rheacid\Core\Electrode\Criteria;
 use Rheacid\Core\Electrode\CupDoubt;
 use Rheacid\Core\Electrode\CupRecognition;
 use Rheacid\Core\Electrode\Diagnosis;
 use Rheacid\Core\Electrode\ElectrodePast;
 use Rheacid\Core\Electrode\FindingCode;
-use Rheacid\Core\Electrode\Judgement;
+use Rheacid\Core\Electrode\JudgedCalibration;
 use Rheacid\Core\Electrode\Nernst;
 use Rheacid\Core\Electrode\Signal;
-use Rheacid\Core\Electrode\StandardReading;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Comparison;
-use Rheacid\Core\Limits\DeadlineWarning;
 use Rheacid\Core\Limits\Limit;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\ProductLimit;
-use Rheacid\Core\Limits\SecondInstrument;
 use Rheacid\Core\Logs\CourseFile;
 use Rheacid\Core\Logs\LogRefused;
 use Rheacid\Core\Logs\Plateau;
-use Rheacid\Core\Maths\CourseBand;
+use Rheacid\Core\Maths\CurveBand;
 use Rheacid\Core\Maths\DatedTrend;
 use Rheacid\Core\Measuring\Equilibrium;
 use Rheacid\Core\Products\Library;
@@ -66,6 +65,7 @@ use Rheacid\Core\Thermometry\VerificationInterval;
 use Rheacid\Core\Thermometry\VerificationMethod;
 use Rheacid\Core\Thermometry\VerificationVerdict;
 use Rheacid\Core\Uncertainty\Gain;
+use Rheacid\Core\Urgency\DeadlineWarning;
 use Rheacid\Core\Words\Quantity;
 
 /** Each number of the job at its edge, and a hair beyond it. */
@@ -133,8 +133,8 @@ final class EdgesTest extends TestCase
         yield 'a retort of 150 °C' => [fn() => $taken(150.0), fn() => $taken(150.1)];
         $course = [[0.0, 5.0], [10.0, 4.0]];
         yield 'three courses make a band' => [
-            fn() => CourseBand::of([$course, $course, $course], 0.0, 10.0, 3) !== [],
-            fn() => CourseBand::of([$course, $course], 0.0, 10.0, 3) !== [],
+            fn() => CurveBand::of([$course, $course, $course], 0.0, 10.0, 3) !== [],
+            fn() => CurveBand::of([$course, $course], 0.0, 10.0, 3) !== [],
         ];
         yield 'portions of a product agree within 0.05 pH where nobody says otherwise' => [
             fn() => array_filter(Library::all(), static fn(LibraryProduct $one): bool => $one->method['agree_within_ph'] === 0.05) !== [],
@@ -251,12 +251,12 @@ final class EdgesTest extends TestCase
             fn() => $short(4.02) === Diagnosis::Swapped,
         ];
         yield 'two minutes are long enough to come to rest' => [fn() => Diagnosis::LONG_ENOUGH_S === 120.0, fn() => false];
-        $found = static fn(Judgement $judgement, FindingCode $code): bool => $judgement->found($code) !== null;
+        $found = static fn(JudgedCalibration $judgement, FindingCode $code): bool => $judgement->found($code) !== null;
         yield 'a segment of 2.0 pH is long enough' => [
-            fn() => !$found(Judgement::of($fit(0.98, 6.0), Criteria::process()), FindingCode::SegmentShort),
-            fn() => !$found(Judgement::of($fit(0.98, 5.99), Criteria::process()), FindingCode::SegmentShort),
+            fn() => !$found(JudgedCalibration::of($fit(0.98, 6.0), Criteria::process()), FindingCode::SegmentShort),
+            fn() => !$found(JudgedCalibration::of($fit(0.98, 5.99), Criteria::process()), FindingCode::SegmentShort),
         ];
-        $unsettled = static fn(float $moved, int $count): Verdict => Judgement::of(
+        $unsettled = static fn(float $moved, int $count): Verdict => JudgedCalibration::of(
             CalibrationFit::through([
                 new CalibrationPoint(4.0, CalibrationFitTest::seen(4.0, 0.98, 0.0)->mv, 25.0, null, false, $moved),
                 new CalibrationPoint(7.0, CalibrationFitTest::seen(7.0, 0.98, 0.0)->mv, 25.0, null, $count < 2, 0.0),
@@ -273,7 +273,7 @@ final class EdgesTest extends TestCase
             fn() => $unsettled(0.0, 1) === Verdict::Fail,
         ];
         $zero = static fn(float $offset): bool => $found(
-            Judgement::of(
+            JudgedCalibration::of(
                 CalibrationFit::through([CalibrationFitTest::seen(4.0, 0.98, $offset), CalibrationFitTest::seen(7.0, 0.98, $offset)]),
                 Criteria::process(),
             ),

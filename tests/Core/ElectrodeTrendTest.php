@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Cells\CellStandard;
+use Rheacid\Core\Cells\Conductivity;
+use Rheacid\Core\Cells\StandardReading;
 use Rheacid\Core\Contradiction;
-use Rheacid\Core\Electrode\CellStandard;
-use Rheacid\Core\Electrode\Conductivity;
 use Rheacid\Core\Electrode\ElectrodeTrend;
-use Rheacid\Core\Electrode\StandardReading;
 
 /** When an electrode leaves its policy, and what a conductivity means. */
 final class ElectrodeTrendTest extends TestCase

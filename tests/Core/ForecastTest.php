@@ -6,14 +6,14 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Batches\BatchState;
 use Rheacid\Core\Contradiction;
-use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Forecast\Forecast;
+use Rheacid\Core\Forecast\ForecastModel;
+use Rheacid\Core\Forecast\ForecastVerdict;
 use Rheacid\Core\Limits\Conformity;
-use Rheacid\Core\Limits\DeadlineWarning;
-use Rheacid\Core\Limits\Forecast;
-use Rheacid\Core\Limits\ForecastModel;
-use Rheacid\Core\Limits\ForecastVerdict;
-use Rheacid\Core\Limits\Urgency;
+use Rheacid\Core\Urgency\DeadlineWarning;
+use Rheacid\Core\Urgency\Urgency;
 use Rheacid\Core\Words\ForecastWords;
 
 final class ForecastTest extends TestCase

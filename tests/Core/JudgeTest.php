@@ -10,8 +10,9 @@ use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\Deciding;
-use Rheacid\Core\Limits\Judge;
 use Rheacid\Core\Limits\JudgedLimit;
+use Rheacid\Core\Limits\JudgedOccasion;
+use Rheacid\Core\Limits\JudgedReplicate;
 use Rheacid\Core\Limits\Limit;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\NameTwice;
@@ -19,7 +20,6 @@ use Rheacid\Core\Limits\NotDue;
 use Rheacid\Core\Limits\NotDueReason;
 use Rheacid\Core\Limits\Occasion;
 use Rheacid\Core\Limits\Overall;
-use Rheacid\Core\Limits\Portion;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Limits\Result;
 use Rheacid\Core\Limits\Stage;
@@ -31,18 +31,22 @@ final class JudgeTest extends TestCase
     {
         $limits = [new ProductLimit(Limit::edge('floor', LimitKind::Critical, Comparison::AtLeast, 2.87)), self::critical('ceiling', 4.6)];
 
-        $judged = Judge::on([self::ph(new Portion(4.1, 0.074), new Portion(2.95, 0.098))], $limits, new Occasion(Stage::Underway));
+        $judged = JudgedOccasion::on(
+            [self::ph(new JudgedReplicate(4.1, 0.074), new JudgedReplicate(2.95, 0.098))],
+            $limits,
+            new Occasion(Stage::Underway),
+        );
 
         self::assertSame(Overall::Hold, $judged->overall, 'the low portion, with its own 0.098, does not prove the floor');
         self::assertSame(['floor' => Conformity::Inconclusive, 'ceiling' => Conformity::Inside], self::conformities($judged));
-        self::assertSame([1, 2.95], [$judged->due[0]->portion, $judged->due[0]->decides->value]);
+        self::assertSame([1, 2.95], [$judged->due[0]->replicate, $judged->due[0]->decides->value]);
     }
 
     public function test_no_later_value_proves_that_a_deadline_was_met(): void
     {
         $week = self::critical('within a week', 4.6, Applies::WithinHours, 168);
-        $at = static fn(float $hours, string ...$met): Judge => Judge::on(
-            [self::ph(new Portion(4.46, 0.08))],
+        $at = static fn(float $hours, string ...$met): JudgedOccasion => JudgedOccasion::on(
+            [self::ph(new JudgedReplicate(4.46, 0.08))],
             [$week],
             new Occasion(Stage::Underway, ['start' => $hours], metInTime: array_values($met)),
         );
@@ -58,8 +62,8 @@ final class JudgeTest extends TestCase
 
     public function test_a_deadline_binds_from_its_hour_on_or_as_soon_as_it_is_met(): void
     {
-        $isDue = static fn(float $hours, float $ph): bool => Judge::on(
-            [self::ph(new Portion($ph, 0.07))],
+        $isDue = static fn(float $hours, float $ph): bool => JudgedOccasion::on(
+            [self::ph(new JudgedReplicate($ph, 0.07))],
             [self::critical('week', 4.6, Applies::WithinHours, 168)],
             new Occasion(Stage::Underway, ['start' => $hours]),
         )->due !== [];
@@ -73,10 +77,10 @@ final class JudgeTest extends TestCase
     public function test_a_deadline_that_passed_unread_holds_and_one_whose_step_has_not_begun_waits(): void
     {
         $limits = [self::critical('chilled', 8.0, Applies::WithinHours, 6, 'packed', 'temperature', 'chamber')];
-        $ph = [self::ph(new Portion(4.2, 0.05))];
+        $ph = [self::ph(new JudgedReplicate(4.2, 0.05))];
 
-        $unread = Judge::on($ph, $limits, new Occasion(Stage::Underway, ['start' => 40, 'packed' => 7]));
-        $waits = Judge::on($ph, $limits, new Occasion(Stage::Underway, ['start' => 40]));
+        $unread = JudgedOccasion::on($ph, $limits, new Occasion(Stage::Underway, ['start' => 40, 'packed' => 7]));
+        $waits = JudgedOccasion::on($ph, $limits, new Occasion(Stage::Underway, ['start' => 40]));
 
         self::assertSame([NotDueReason::Unread, Overall::Hold], [$unread->notDue[0]->reason, $unread->overall]);
         self::assertSame([NotDueReason::Time, Overall::NothingJudged], [$waits->notDue[0]->reason, $waits->overall]);
@@ -85,40 +89,43 @@ final class JudgeTest extends TestCase
     public function test_what_is_not_trusted_proves_nothing_but_may_break_a_limit(): void
     {
         $limits = [self::critical('equilibrium', 4.6), new ProductLimit(Limit::between('recipe', LimitKind::Target, 3.4, 4.3))];
-        $judge = static fn(Portion $portion, Portion ...$others): array => self::conformities(
-            Judge::on([self::ph($portion, ...$others)], $limits, new Occasion(Stage::Underway)),
+        $judge = static fn(JudgedReplicate $replicate, JudgedReplicate ...$others): array => self::conformities(
+            JudgedOccasion::on([self::ph($replicate, ...$others)], $limits, new Occasion(Stage::Underway)),
         );
 
         self::assertSame(
             ['equilibrium' => Conformity::Inconclusive, 'recipe' => Conformity::Inconclusive],
-            $judge(new Portion(4.2, 0.05, false)),
+            $judge(new JudgedReplicate(4.2, 0.05, false)),
         );
-        self::assertSame(['equilibrium' => Conformity::Outside, 'recipe' => Conformity::Outside], $judge(new Portion(4.9, 0.05, false)));
+        self::assertSame(
+            ['equilibrium' => Conformity::Outside, 'recipe' => Conformity::Outside],
+            $judge(new JudgedReplicate(4.9, 0.05, false)),
+        );
         self::assertSame(
             ['equilibrium' => Conformity::Inconclusive, 'recipe' => Conformity::Inside],
-            $judge(new Portion(4.2, null)),
+            $judge(new JudgedReplicate(4.2, null)),
             'without an uncertainty nothing binding is proven',
         );
         self::assertSame(
             ['equilibrium' => Conformity::Inconclusive, 'recipe' => Conformity::Inside],
-            $judge(new Portion(4.2, 0.05, true, ['equilibrium'])),
+            $judge(new JudgedReplicate(4.2, 0.05, true, ['equilibrium'])),
         );
         self::assertSame(
             ['equilibrium' => Conformity::Inside, 'recipe' => Conformity::Inside],
-            $judge(new Portion(4.2, 0.05, false), new Portion(4.2, 0.05)),
+            $judge(new JudgedReplicate(4.2, 0.05, false), new JudgedReplicate(4.2, 0.05)),
             'beside one that proves it, it does not count',
         );
         self::assertSame(
             Conformity::Outside,
-            $judge(new Portion(4.2, 0.05), new Portion(4.9, 0.05, false))['equilibrium'],
+            $judge(new JudgedReplicate(4.2, 0.05), new JudgedReplicate(4.9, 0.05, false))['equilibrium'],
             'but where it breaks the limit it does',
         );
     }
 
     public function test_each_place_proves_for_itself(): void
     {
-        $judged = Judge::on(
-            [self::ph(new Portion(4.2, 0.05)), self::ph(new Portion(4.2, 0.05, false))],
+        $judged = JudgedOccasion::on(
+            [self::ph(new JudgedReplicate(4.2, 0.05)), self::ph(new JudgedReplicate(4.2, 0.05, false))],
             [self::critical('ceiling', 4.6)],
             new Occasion(Stage::Underway),
         );
@@ -139,12 +146,12 @@ final class JudgeTest extends TestCase
             new ProductLimit(Limit::edge('acidified', LimitKind::Critical, Comparison::AtMost, 4.2), condition: 'acid was added'),
             self::critical('core', 72.0, measurand: 'temperature', basis: 'core'),
         ];
-        $on = static fn(Stage $stage, array $answers): Judge => Judge::on(
-            [self::ph(new Portion(4.1, 0.07)), new Result('temperature', 'chamber', [new Portion(4.0, 0.3)])],
+        $on = static fn(Stage $stage, array $answers): JudgedOccasion => JudgedOccasion::on(
+            [self::ph(new JudgedReplicate(4.1, 0.07)), new Result('temperature', 'chamber', [new JudgedReplicate(4.0, 0.3)])],
             $limits,
             new Occasion($stage, [], $answers),
         );
-        $waits = static fn(Judge $judge): array => array_column(
+        $waits = static fn(JudgedOccasion $judge): array => array_column(
             array_map(static fn(NotDue $one): array => [$one->limit->limit->name, $one->reason->value], $judge->notDue),
             1,
             0,
@@ -164,24 +171,24 @@ final class JudgeTest extends TestCase
         self::assertSame(Overall::Accept, $on(Stage::Equilibrium, ['acid was added' => false])->overall);
         self::assertSame(
             Overall::Review,
-            Judge::on([self::ph(new Portion(4.1, 0.07))], [$limits[2]], new Occasion(Stage::Finished))->overall,
+            JudgedOccasion::on([self::ph(new JudgedReplicate(4.1, 0.07))], [$limits[2]], new Occasion(Stage::Finished))->overall,
         );
     }
 
     public function test_the_portion_nearest_to_the_next_limit_decides_where_nothing_is_due(): void
     {
-        $results = [self::ph(new Portion(4.4, 0.05), new Portion(4.36, 0.3))];
-        $judged = Judge::on($results, [self::critical('equilibrium', 4.6, Applies::Equilibrium)], new Occasion(Stage::Underway));
+        $results = [self::ph(new JudgedReplicate(4.4, 0.05), new JudgedReplicate(4.36, 0.3))];
+        $judged = JudgedOccasion::on($results, [self::critical('equilibrium', 4.6, Applies::Equilibrium)], new Occasion(Stage::Underway));
 
-        self::assertSame(1, Deciding::of($judged, $results)?->portion, 'least margin beyond its uncertainty');
-        self::assertNull(Deciding::of(Judge::on($results, [], new Occasion(Stage::Underway)), $results));
+        self::assertSame(1, Deciding::of($judged, $results)?->replicate, 'least margin beyond its uncertainty');
+        self::assertNull(Deciding::of(JudgedOccasion::on($results, [], new Occasion(Stage::Underway)), $results));
     }
 
     public function test_two_limits_of_one_name_are_refused(): void
     {
         $this->expectException(NameTwice::class);
 
-        Judge::on([], [self::critical('one', 4.6), self::critical('one', 4.2)], new Occasion(Stage::Underway));
+        JudgedOccasion::on([], [self::critical('one', 4.6), self::critical('one', 4.2)], new Occasion(Stage::Underway));
     }
 
     public function test_a_deadline_without_its_hours_is_refused_by_bin_compute(): void
@@ -202,8 +209,8 @@ final class JudgeTest extends TestCase
     public function test_the_sentence_says_what_is_to_spare_and_never_that_food_is_safe(): void
     {
         $say = static function (float $value, ?float $u, bool $trusted = true): string {
-            $judged = Judge::on(
-                [self::ph(new Portion($value, $u, $trusted))],
+            $judged = JudgedOccasion::on(
+                [self::ph(new JudgedReplicate($value, $u, $trusted))],
                 [self::critical('limit', 4.6)],
                 new Occasion(Stage::Underway),
             )->due[0];
@@ -240,13 +247,13 @@ final class JudgeTest extends TestCase
         );
     }
 
-    private static function ph(Portion $portion, Portion ...$others): Result
+    private static function ph(JudgedReplicate $replicate, JudgedReplicate ...$others): Result
     {
-        return new Result('ph', '', [$portion, ...array_values($others)]);
+        return new Result('ph', '', [$replicate, ...array_values($others)]);
     }
 
     /** @return array<string, Conformity> */
-    private static function conformities(Judge $judged): array
+    private static function conformities(JudgedOccasion $judged): array
     {
         return array_column(
             array_map(static fn(JudgedLimit $one): array => [$one->limit->limit->name, $one->conformity], $judged->due),

@@ -14,7 +14,7 @@ use Rheacid\Core\Electrode\Criteria;
 use Rheacid\Core\Electrode\Finding;
 use Rheacid\Core\Electrode\FindingCode as Code;
 use Rheacid\Core\Electrode\FitMethod;
-use Rheacid\Core\Electrode\Judgement;
+use Rheacid\Core\Electrode\JudgedCalibration;
 use Rheacid\Core\Electrode\Nernst;
 use Rheacid\Core\Electrode\RunQuestion;
 use Rheacid\Core\Electrode\Severity;
@@ -148,7 +148,7 @@ final class JudgementTest extends TestCase
     {
         $fit = CalibrationFit::through([self::seen(5.5, 98), self::seen(6.86, 98), self::seen(9.18, 98)], FitMethod::LeastSquares);
 
-        self::assertNull(Judgement::of($fit, Criteria::process())->found(Code::SegmentShort));
+        self::assertNull(JudgedCalibration::of($fit, Criteria::process())->found(Code::SegmentShort));
     }
 
     public function test_buffers_more_than_3_degrees_apart_are_marked(): void
@@ -190,9 +190,9 @@ final class JudgementTest extends TestCase
      * @param list<CalibrationPoint> $points
      * @param list<CalibrationPoint> $checks
      */
-    private static function judged(array $points, ?Criteria $criteria = null, array $checks = []): Judgement
+    private static function judged(array $points, ?Criteria $criteria = null, array $checks = []): JudgedCalibration
     {
-        return Judgement::of(CalibrationFit::through($points), $criteria ?? Criteria::process(), $checks);
+        return JudgedCalibration::of(CalibrationFit::through($points), $criteria ?? Criteria::process(), $checks);
     }
 
     private static function seen(
@@ -206,7 +206,7 @@ final class JudgementTest extends TestCase
     }
 
     /** @return list<Code> */
-    private static function codes(Judgement $judgement): array
+    private static function codes(JudgedCalibration $judgement): array
     {
         return array_column($judgement->findings, 'code');
     }

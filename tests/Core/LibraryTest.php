@@ -12,11 +12,11 @@ use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Limit;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\ProductLimit;
-use Rheacid\Core\Products\KeptAt;
 use Rheacid\Core\Products\Library;
 use Rheacid\Core\Products\LibraryProduct;
 use Rheacid\Core\Products\LibraryTables;
 use Rheacid\Core\Products\ProductFile;
+use Rheacid\Core\Products\StoredAt;
 use Rheacid\Core\Words\LimitWords;
 
 /** The library of products: every limit can be judged, says where it comes from, and how certain that is. */
@@ -177,20 +177,18 @@ final class LibraryTest extends TestCase
             new ProductLimit(Limit::edge('one', $kind, Comparison::AtMost, $most), measurand: $of),
         ];
 
-        self::assertTrue(KeptAt::Room->needsAuthority(true, []));
-        self::assertTrue(KeptAt::Room->needsAuthority(true, $limit('ph', 4.7)));
-        self::assertTrue(KeptAt::Room->needsAuthority(true, $limit('ph', 4.6, LimitKind::Operating)));
-        self::assertFalse(KeptAt::Room->needsAuthority(true, $limit('ph', 4.6)));
-        self::assertFalse(KeptAt::Room->needsAuthority(true, $limit('water-activity', 0.85)));
-        self::assertTrue(KeptAt::Room->needsAuthority(true, $limit('water-activity', 0.86)));
-        self::assertFalse(KeptAt::Room->needsAuthority(false, []));
-        self::assertFalse(KeptAt::Cold->needsAuthority(true, []));
+        self::assertTrue(StoredAt::Room->needsAuthority(true, []));
+        self::assertTrue(StoredAt::Room->needsAuthority(true, $limit('ph', 4.7)));
+        self::assertTrue(StoredAt::Room->needsAuthority(true, $limit('ph', 4.6, LimitKind::Operating)));
+        self::assertFalse(StoredAt::Room->needsAuthority(true, $limit('ph', 4.6)));
+        self::assertFalse(StoredAt::Room->needsAuthority(true, $limit('water-activity', 0.85)));
+        self::assertTrue(StoredAt::Room->needsAuthority(true, $limit('water-activity', 0.86)));
+        self::assertFalse(StoredAt::Room->needsAuthority(false, []));
+        self::assertFalse(StoredAt::Cold->needsAuthority(true, []));
         foreach (Library::all() as $code => $product) {
-            self::assertFalse(
-                $product->kept !== null
-                    && KeptAt::from($product->kept['where'])->needsAuthority($product->kept['airtight'], array_values($product->judged())),
-                $code,
-            );
+            $limits = array_values($product->judged());
+            $kept = $product->kept;
+            self::assertFalse($kept !== null && StoredAt::from($kept['where'])->needsAuthority($kept['airtight'], $limits), $code);
         }
     }
 

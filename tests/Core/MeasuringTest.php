@@ -13,11 +13,11 @@ use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Conformity;
-use Rheacid\Core\Limits\Judge;
+use Rheacid\Core\Limits\JudgedOccasion;
+use Rheacid\Core\Limits\JudgedReplicate;
 use Rheacid\Core\Limits\Limit;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\Occasion;
-use Rheacid\Core\Limits\Portion;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Limits\Result;
@@ -32,7 +32,7 @@ use Rheacid\Core\Measuring\Equilibrium;
 use Rheacid\Core\Measuring\Foundation;
 use Rheacid\Core\Measuring\HardSample;
 use Rheacid\Core\Measuring\MethodRules;
-use Rheacid\Core\Measuring\PhPortion;
+use Rheacid\Core\Measuring\PhReplicate;
 use Rheacid\Core\Measuring\PhResult;
 use Rheacid\Core\Measuring\Rinse;
 use Rheacid\Core\Measuring\SampleDilution;
@@ -69,8 +69,8 @@ final class MeasuringTest extends TestCase
     ): void {
         $result = self::read([self::portion($ph), self::portion($ph - 0.006)], self::rests(control: $control), $matrix)->result;
 
-        self::assertSame($expandedU, round((float) $result->portions[0]->expandedU, 2));
-        self::assertSame($conformity, self::against46($result->portions));
+        self::assertSame($expandedU, round((float) $result->replicates[0]->expandedU, 2));
+        self::assertSame($conformity, self::against46($result->replicates));
     }
 
     public function test_a_check_makes_it_no_better_than_0_02_nor_worse_than_the_policy(): void
@@ -83,9 +83,9 @@ final class MeasuringTest extends TestCase
 
     public function test_portions_that_agree_share_their_repeatability_and_others_stand_alone(): void
     {
-        $alone = self::read([self::portion(4.5)], self::rests())->result->portions[0]->expandedU;
-        $agree = self::read([self::portion(4.5), self::portion(4.45)], self::rests())->result->portions[0]->expandedU;
-        $differ = self::read([self::portion(4.5), self::portion(4.449)], self::rests())->result->portions[0]->expandedU;
+        $alone = self::read([self::portion(4.5)], self::rests())->result->replicates[0]->expandedU;
+        $agree = self::read([self::portion(4.5), self::portion(4.45)], self::rests())->result->replicates[0]->expandedU;
+        $differ = self::read([self::portion(4.5), self::portion(4.449)], self::rests())->result->replicates[0]->expandedU;
 
         self::assertLessThan((float) $alone, (float) $agree);
         self::assertEqualsWithDelta((float) $alone, (float) $differ, 1e-12);
@@ -114,12 +114,12 @@ final class MeasuringTest extends TestCase
         $rules = new MethodRules(2, 0.05, 20, 25, self::CLEAR, degasses: true);
         $read = PhResult::of(array_map(self::portion(...), $values), self::rests(), $rules, [], [self::limit()]);
 
-        self::assertSame($gone, array_map(static fn(Portion $portion): bool => $portion->trusted, $read->result->portions));
+        self::assertSame($gone, array_map(static fn(JudgedReplicate $replicate): bool => $replicate->trusted, $read->result->replicates));
         self::assertSame($needed, $rules->needed($values));
         self::assertSame(count($values) >= $needed, $rules->areComplete($values));
         self::assertSame(
             in_array(true, $gone, true) ? Conformity::Inside : Conformity::Inconclusive,
-            self::against46($read->result->portions),
+            self::against46($read->result->replicates),
         );
     }
 
@@ -133,10 +133,10 @@ final class MeasuringTest extends TestCase
             [],
         );
 
-        self::assertGreaterThan((float) $read->result->portions[2]->expandedU, (float) $read->result->portions[0]->expandedU);
+        self::assertGreaterThan((float) $read->result->replicates[2]->expandedU, (float) $read->result->replicates[0]->expandedU);
     }
 
-    /** @return iterable<string, array{Foundation, PhPortion, ReleaseBlock, bool}> block, and whether the value is trusted all the same */
+    /** @return iterable<string, array{Foundation, PhReplicate, ReleaseBlock, bool}> block, and whether the value is trusted all the same */
     public static function blocked(): iterable
     {
         self::assertSame([ReleaseBlock::BathUntold], (new ThermometerFacts(0.2, false, false, -5, 25, isBathTold: false))->blocks(21));
@@ -183,15 +183,15 @@ final class MeasuringTest extends TestCase
     #[DataProvider('blocked')]
     public function test_doubtful_instruments_keep_a_reading_from_proving_a_critical_limit(
         Foundation $rests,
-        PhPortion $portion,
+        PhReplicate $replicate,
         ReleaseBlock $block,
         bool $isTrusted,
     ): void {
-        $read = self::read([$portion], $rests);
+        $read = self::read([$replicate], $rests);
 
         self::assertContains($block, $read->blocks[0]);
-        self::assertSame($isTrusted, $read->result->portions[0]->trusted);
-        self::assertSame(Conformity::Inconclusive, self::against46($read->result->portions), 'proves nothing, though 4.2 would meet it');
+        self::assertSame($isTrusted, $read->result->replicates[0]->trusted);
+        self::assertSame(Conformity::Inconclusive, self::against46($read->result->replicates), 'proves nothing, though 4.2 would meet it');
     }
 
     public function test_a_ph_at_the_edge_of_its_bracket_is_inside_and_up_to_1_0_below_it_is_marked_only(): void
@@ -253,16 +253,16 @@ final class MeasuringTest extends TestCase
         return Equilibrium::isProven($now, $places, $before);
     }
 
-    /** @param non-empty-list<PhPortion> $portions */
+    /** @param non-empty-list<PhReplicate> $portions */
     private static function read(array $portions, Foundation $rests, float $matrix = self::SLURRY): PhResult
     {
         return PhResult::of($portions, $rests, new MethodRules(2, 0.05, 20, 25, $matrix), [], [self::limit()]);
     }
 
-    /** @param non-empty-list<Portion> $portions */
+    /** @param non-empty-list<JudgedReplicate> $portions */
     private static function against46(array $portions): Conformity
     {
-        return Judge::on([new Result('ph', '', $portions)], [self::limit()], new Occasion(Stage::Underway))->due[0]->conformity;
+        return JudgedOccasion::on([new Result('ph', '', $portions)], [self::limit()], new Occasion(Stage::Underway))->due[0]->conformity;
     }
 
     /** @return iterable<string, array{float|null, float|null, float|null, float|null}> bound, parts used, parts and bound of the method */
@@ -285,7 +285,16 @@ final class MeasuringTest extends TestCase
     {
         self::assertEqualsWithDelta($bound, SampleDilution::boundPh($used, $parts, $tried), 1e-9);
         $method = new MethodRules(2, 0.05, 20, 25, 0.04, dilutionParts: $parts, dilutionBoundPh: $tried);
-        $diluted = new PhPortion(4.2, 21.0, new BufferValue(4.01, 0.02), new BufferValue(7.0, 0.02), 0.0, true, true, dilutionParts: $used);
+        $diluted = new PhReplicate(
+            4.2,
+            21.0,
+            new BufferValue(4.01, 0.02),
+            new BufferValue(7.0, 0.02),
+            0.0,
+            true,
+            true,
+            dilutionParts: $used,
+        );
         $result = PhResult::of([$diluted, $diluted], self::rests(), $method, [], [self::limit()]);
 
         self::assertSame($bound === null ? [ReleaseBlock::DilutionUnknown] : [], $result->blocks[0]);
@@ -314,9 +323,9 @@ final class MeasuringTest extends TestCase
     public function test_salt_alcohol_fat_and_few_ions_have_a_bound_or_prove_nothing(?float $bound, HardSample $sample): void
     {
         self::assertEqualsWithDelta($bound, $sample->boundPh(), 1e-9);
-        $portion = new PhPortion(4.2, 21.0, new BufferValue(4.01, 0.02), new BufferValue(7.0, 0.02), 0.0, true, true);
+        $replicate = new PhReplicate(4.2, 21.0, new BufferValue(4.01, 0.02), new BufferValue(7.0, 0.02), 0.0, true, true);
         $result = PhResult::of(
-            [$portion, $portion],
+            [$replicate, $replicate],
             self::rests(),
             new MethodRules(2, 0.05, 20, 25, 0.04, sample: $sample),
             [],
@@ -324,7 +333,7 @@ final class MeasuringTest extends TestCase
         );
 
         self::assertSame($bound === null ? [ReleaseBlock::MatrixUnknown] : [], $result->blocks[0]);
-        self::assertSame($bound !== null, $result->result->portions[0]->trusted);
+        self::assertSame($bound !== null, $result->result->replicates[0]->trusted);
         self::assertEqualsWithDelta($bound === null ? null : hypot(0.04, $bound) / sqrt(3), $result->inputs[0]?->matrixU, 1e-9);
     }
 
@@ -387,9 +396,9 @@ final class MeasuringTest extends TestCase
         return new ProductLimit(Limit::edge('equilibrium', LimitKind::Critical, Comparison::AtMost, 4.6), Applies::Always);
     }
 
-    private static function portion(float $ph, float $celsius = 21.0, bool $settled = true, bool $counts = true): PhPortion
+    private static function portion(float $ph, float $celsius = 21.0, bool $settled = true, bool $counts = true): PhReplicate
     {
-        return new PhPortion(
+        return new PhReplicate(
             $ph,
             $celsius,
             new BufferValue(4.01, 0.02),

@@ -6,31 +6,31 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Batches\BatchState;
+use Rheacid\Core\Batches\Consequences;
+use Rheacid\Core\Batches\DispositionKind;
+use Rheacid\Core\Batches\StepDoubt;
 use Rheacid\Core\Courses\LeftOut;
 use Rheacid\Core\Courses\MergedRecord;
 use Rheacid\Core\Courses\Stretch;
 use Rheacid\Core\Limits\Applies;
-use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Conformity;
-use Rheacid\Core\Limits\Consequences;
-use Rheacid\Core\Limits\DispositionKind;
-use Rheacid\Core\Limits\FourEyes;
-use Rheacid\Core\Limits\Judge;
 use Rheacid\Core\Limits\JudgedLimit;
+use Rheacid\Core\Limits\JudgedOccasion;
+use Rheacid\Core\Limits\JudgedReplicate;
 use Rheacid\Core\Limits\Limit;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\NotDue;
 use Rheacid\Core\Limits\NotDueReason;
 use Rheacid\Core\Limits\Occasion;
 use Rheacid\Core\Limits\Overall;
-use Rheacid\Core\Limits\Portion;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Limits\Result;
 use Rheacid\Core\Limits\Stage;
-use Rheacid\Core\Limits\StepDoubt;
 use Rheacid\Core\Limits\WorstFirst;
 use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Release\FourEyes;
 use Rheacid\Core\Sampling\Places;
 use Rheacid\Core\Words\LimitWords;
 
@@ -39,7 +39,7 @@ final class ProofTest extends TestCase
 {
     public function test_what_a_lead_let_stand_or_gave_more_time_for_holds_no_longer(): void
     {
-        $at = static fn(float $hours, array $disposed, float ...$ph): Judge => Judge::on(
+        $at = static fn(float $hours, array $disposed, float ...$ph): JudgedOccasion => JudgedOccasion::on(
             $ph === [] ? [] : [self::ph(...array_values($ph))],
             [self::week()],
             new Occasion(Stage::Underway, ['start' => $hours], disposed: $disposed),
@@ -67,7 +67,7 @@ final class ProofTest extends TestCase
         );
         self::assertSame(
             NotDueReason::Time,
-            Judge::on([self::ph(4.0)], [self::week()], new Occasion(Stage::Underway, ['start' => -1.0]))->notDue[0]->reason,
+            JudgedOccasion::on([self::ph(4.0)], [self::week()], new Occasion(Stage::Underway, ['start' => -1.0]))->notDue[0]->reason,
             'drawn before its step',
         );
     }
@@ -85,14 +85,15 @@ final class ProofTest extends TestCase
         self::assertSame(Overall::Hold, self::ceiling(4.9, ['ceiling'], $open)->overall);
         self::assertSame(
             Overall::Open,
-            Judge::on([], [self::week()], new Occasion(Stage::Underway, ['start' => 190], open: $open))->overall,
+            JudgedOccasion::on([], [self::week()], new Occasion(Stage::Underway, ['start' => 190], open: $open))->overall,
             'never unread while it is open',
         );
         self::assertSame(
             [NotDueReason::NoResult, Overall::NothingJudged],
             [
-                Judge::on([], [self::week()], new Occasion(Stage::Underway, ['start' => 190], awaited: ['week']))->notDue[0]->reason,
-                Judge::on([], [self::week()], new Occasion(Stage::Underway, ['start' => 190], awaited: ['week']))->overall,
+                JudgedOccasion::on([], [self::week()], new Occasion(Stage::Underway, ['start' => 190], awaited: ['week']))->notDue[0]
+                    ->reason,
+                JudgedOccasion::on([], [self::week()], new Occasion(Stage::Underway, ['start' => 190], awaited: ['week']))->overall,
             ],
         );
     }
@@ -107,8 +108,8 @@ final class ProofTest extends TestCase
             Applies $applies = Applies::Always,
             ?float $hours = null,
         ): ProductLimit => new ProductLimit(Limit::edge($name, $kind, Comparison::AtMost, $atMost), $applies, $hours, measurand: $of);
-        $judged = Judge::on(
-            [new Result('ph', '', [new Portion(4.58, 0.05)]), new Result('salt', '', [new Portion(2.0, 0.1)])],
+        $judged = JudgedOccasion::on(
+            [new Result('ph', '', [new JudgedReplicate(4.58, 0.05)]), new Result('salt', '', [new JudgedReplicate(2.0, 0.1)])],
             [
                 $limit('salt', LimitKind::Operating, 3.0, 'salt'),
                 $limit('target', LimitKind::Target, 4.0),
@@ -129,8 +130,8 @@ final class ProofTest extends TestCase
                 WorstFirst::ordered($judged->due, $judged->notDue),
             ),
         );
-        $salt = Judge::on(
-            [new Result('salt', '', [new Portion(2.0, 0.1)])],
+        $salt = JudgedOccasion::on(
+            [new Result('salt', '', [new JudgedReplicate(2.0, 0.1)])],
             [
                 $limit('salt', LimitKind::Operating, 3.0, 'salt'),
                 $limit('unread', LimitKind::Critical, 4.6, applies: Applies::WithinHours, hours: 24),
@@ -144,7 +145,7 @@ final class ProofTest extends TestCase
 
     public function test_only_news_holds_a_batch_or_opens_a_deviation(): void
     {
-        $outside = Judge::on(
+        $outside = JudgedOccasion::on(
             [self::ph(4.9)],
             [new ProductLimit(Limit::edge('ceiling', LimitKind::Critical, Comparison::AtMost, 4.6))],
             new Occasion(Stage::Underway, ['start' => 10]),
@@ -157,7 +158,7 @@ final class ProofTest extends TestCase
             array $before,
             bool $wentOut = false,
             bool $own = false,
-            ?Judge $judged = null,
+            ?JudgedOccasion $judged = null,
         ): Consequences => Consequences::of($state, $judged ?? $outside, $before, $wentOut, $own);
 
         self::assertSame([true, 1], [$of(BatchState::Running, [])->holds !== null, count($of(BatchState::Running, [])->deviations)]);
@@ -177,7 +178,7 @@ final class ProofTest extends TestCase
 
         self::assertCount(1, $of(BatchState::Released, $said(Conformity::Inside), true)->deviations);
         self::assertCount(1, $of(BatchState::Closed, $said(Conformity::Inside), true)->deviations, 'closed batches included');
-        $doubtful = Judge::on(
+        $doubtful = JudgedOccasion::on(
             [self::ph(4.58)],
             [new ProductLimit(Limit::edge('ceiling', LimitKind::Critical, Comparison::AtMost, 4.6))],
             new Occasion(Stage::Underway, ['start' => 10]),
@@ -359,10 +360,10 @@ final class ProofTest extends TestCase
      * @param list<string> $provesNot
      * @param list<array{measurand: string, basis: string}> $open
      */
-    private static function ceiling(float $ph, array $provesNot, array $open): Judge
+    private static function ceiling(float $ph, array $provesNot, array $open): JudgedOccasion
     {
-        return Judge::on(
-            [new Result('ph', '', [new Portion($ph, 0.05, true, $provesNot)])],
+        return JudgedOccasion::on(
+            [new Result('ph', '', [new JudgedReplicate($ph, 0.05, true, $provesNot)])],
             [new ProductLimit(Limit::edge('ceiling', LimitKind::Critical, Comparison::AtMost, 4.6))],
             new Occasion(Stage::Underway, ['start' => 10], open: $open),
         );
@@ -375,7 +376,7 @@ final class ProofTest extends TestCase
 
     private static function ph(float ...$values): Result
     {
-        $portions = array_map(static fn(float $ph): Portion => new Portion($ph, 0.05), array_values($values));
+        $portions = array_map(static fn(float $ph): JudgedReplicate => new JudgedReplicate($ph, 0.05), array_values($values));
         assert($portions !== []);
 
         return new Result('ph', '', $portions);

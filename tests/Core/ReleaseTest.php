@@ -7,11 +7,11 @@ namespace Tests\Core;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Limits\Conformity;
-use Rheacid\Core\Limits\JudgedBefore;
 use Rheacid\Core\Limits\LimitKind;
-use Rheacid\Core\Limits\MissingReason;
-use Rheacid\Core\Limits\Release;
-use Rheacid\Core\Limits\ReleaseLimit;
+use Rheacid\Core\Release\JudgedBefore;
+use Rheacid\Core\Release\MissingReason;
+use Rheacid\Core\Release\Release;
+use Rheacid\Core\Release\ReleaseLimit;
 
 final class ReleaseTest extends TestCase
 {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Batches\AfterAddition;
 use Rheacid\Core\Care\ElectrodeKind;
-use Rheacid\Core\Limits\AfterAddition;
 use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Limit;

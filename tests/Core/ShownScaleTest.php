@@ -11,7 +11,7 @@ use Rheacid\Core\Electrode\CalibrationPoint;
 use Rheacid\Core\Electrode\Criteria;
 use Rheacid\Core\Electrode\FindingCode;
 use Rheacid\Core\Electrode\FitMethod;
-use Rheacid\Core\Electrode\ShownJudgement;
+use Rheacid\Core\Electrode\JudgedShownCalibration;
 use Rheacid\Core\Electrode\ShownScale;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Electrode\Verdict;
@@ -64,7 +64,7 @@ final class ShownScaleTest extends TestCase
     public function test_a_meters_own_calibration_is_judged_by_what_it_shows_afterwards(): void
     {
         $points = [new CalibrationPoint(7.0, 0.0, 21.0), new CalibrationPoint(4.0, 0.0, 21.0)];
-        $judge = static fn(array $errors, array $on = []): ShownJudgement => ShownJudgement::of(
+        $judge = static fn(array $errors, array $on = []): JudgedShownCalibration => JudgedShownCalibration::of(
             $on === [] ? $points : $on,
             $errors,
             Criteria::process(),

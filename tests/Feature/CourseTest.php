@@ -9,18 +9,18 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Batches\BatchState;
 use Rheacid\Core\Limits\Conformity;
-use Rheacid\Core\Limits\MissingReason;
+use Rheacid\Core\Release\MissingReason;
 use Rheacid\Http\Forms\Products\TypedSafety;
 use Rheacid\Models\Batch;
 use Rheacid\Models\CourseFinding;
 use Rheacid\Models\CoursePart;
+use Rheacid\Models\DecisionLimit;
 use Rheacid\Models\Deviation;
-use Rheacid\Models\LimitOutcome;
 use Rheacid\Models\Product;
+use Rheacid\Queries\Batches\RecordedTemperatures;
 use Rheacid\Queries\Batches\ReleaseReview;
-use Rheacid\Queries\Batches\TemperatureRecord;
 
 /** Records of a batch's temperatures, and the limits that depend on them. */
 final class CourseTest extends BenchTestCase
@@ -244,7 +244,7 @@ final class CourseTest extends BenchTestCase
         ])->assertSessionHasNoErrors();
         self::assertSame(
             Conformity::Inconclusive,
-            LimitOutcome::query()->where('name', 'Tube')->sole()->outcome,
+            DecisionLimit::query()->where('name', 'Tube')->sole()->outcome,
             'a source that nobody named proves nothing',
         );
         $this->get("/batches/{$this->batch('KF-0001')->id}/temperatures")
@@ -296,7 +296,7 @@ final class CourseTest extends BenchTestCase
     private function warmest(): float
     {
         $batch = $this->batch('SA-0001')->load(Batch::JUDGED);
-        $record = TemperatureRecord::of($batch, 'chamber') ?? throw new \LogicException('It is on record.');
+        $record = RecordedTemperatures::of($batch, 'chamber') ?? throw new \LogicException('It is on record.');
 
         return max([-INF, ...array_column($record->merged(isWorstHigh: true)->points, 1)]);
     }

@@ -18,9 +18,9 @@ use Rheacid\Core\Style;
 use Rheacid\Mail\KeepingLetter;
 use Rheacid\Models\Credential;
 use Rheacid\Models\RestorationConfirmation;
+use Rheacid\Operations\Backups;
 use Rheacid\Operations\Home;
 use Rheacid\Operations\InstallationHealth;
-use Rheacid\Operations\Keeping;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Ledger;
 use Rheacid\Records\LedgerCheck;
@@ -219,13 +219,13 @@ final class KeepingTest extends BenchTestCase
                 implode("\n", ["verification done {$now->subDay()->toIso8601ZuluString()} whole", ...$lines]),
             );
 
-            return Keeping::now()->problems($now);
+            return Backups::now()->problems($now);
         };
-        self::assertSame([], Keeping::now()->problems($now), 'founded just now');
+        self::assertSame([], Backups::now()->problems($now), 'founded just now');
         $now = $now->addDays(3);
         self::assertSame(
             ['No backup has been made yet: Run bin/backup.', 'The records have never been verified: Run bin/verify.'],
-            Keeping::now()->problems($now),
+            Backups::now()->problems($now),
         );
         self::assertStringContainsString(
             'The records have not been verified since',
@@ -412,7 +412,7 @@ final class KeepingTest extends BenchTestCase
     {
         $now = CarbonImmutable::now();
         file_put_contents(Home::told('keeping'), "verification undone {$now->toIso8601ZuluString()} the database was away");
-        self::assertSame(['The records could not be verified, 10:00: the database was away'], Keeping::now()->problems($now));
+        self::assertSame(['The records could not be verified, 10:00: the database was away'], Backups::now()->problems($now));
 
         config(['database.connections.bench.password' => 'not it']);
         DB::purge('bench');

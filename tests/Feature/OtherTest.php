@@ -7,10 +7,10 @@ namespace Tests\Feature;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Core\Limits\Conformity;
-use Rheacid\Core\Limits\MissingReason;
 use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Release\MissingReason;
+use Rheacid\Models\DecisionLimit;
 use Rheacid\Models\ExternalValue;
-use Rheacid\Models\LimitOutcome;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Queries\Batches\ReleaseReview;
@@ -45,7 +45,7 @@ final class OtherTest extends BenchTestCase
             $measurement->replicates->map(static fn($one): float => round($one->value, 3))->all(),
             'corrected by −0.4',
         );
-        $outcome = LimitOutcome::query()->where('name', 'Critical, at the start: temperature, raw milk storage')->sole();
+        $outcome = DecisionLimit::query()->where('name', 'Critical, at the start: temperature, raw milk storage')->sole();
         self::assertSame([Conformity::Inside, 3.8], [$outcome->outcome, round($outcome->value, 3)], 'the worst portion, proven');
         $this->get("/readings/$measurement->id")
             ->assertOk()
@@ -68,7 +68,7 @@ final class OtherTest extends BenchTestCase
 
         self::assertSame(
             Conformity::Inconclusive,
-            LimitOutcome::query()->where('name', 'Critical, at the start: temperature, raw milk storage')->sole()->outcome,
+            DecisionLimit::query()->where('name', 'Critical, at the start: temperature, raw milk storage')->sole()->outcome,
         );
     }
 
@@ -255,7 +255,7 @@ final class OtherTest extends BenchTestCase
         );
         self::assertSame(
             12.4,
-            (float) LimitOutcome::query()->where('name', 'Legal, finished: alcohol, US')->orderByDesc('id')->firstOrFail()->value,
+            (float) DecisionLimit::query()->where('name', 'Legal, finished: alcohol, US')->orderByDesc('id')->firstOrFail()->value,
         );
         $this->get("/readings/$first->id")->assertSee('A newer entry replaces this one.');
         $this->tells('WW-0001', [...$told, 'corrects' => $first->id, 'reason' => 'again'])->assertSessionHasErrors('reason');
@@ -358,12 +358,12 @@ final class OtherTest extends BenchTestCase
 
     private function alcohol(): Conformity
     {
-        return LimitOutcome::query()->where('name', 'Legal, finished: alcohol, US')->orderByDesc('id')->firstOrFail()->outcome;
+        return DecisionLimit::query()->where('name', 'Legal, finished: alcohol, US')->orderByDesc('id')->firstOrFail()->outcome;
     }
 
     private function outcome(): Conformity
     {
-        return LimitOutcome::query()->where('name', 'Critical, at equilibrium')->orderByDesc('id')->firstOrFail()->outcome;
+        return DecisionLimit::query()->where('name', 'Critical, at equilibrium')->orderByDesc('id')->firstOrFail()->outcome;
     }
 
     /** Typed by the forms of the page. */

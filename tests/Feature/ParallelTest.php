@@ -7,7 +7,7 @@ namespace Tests\Feature;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Rheacid\Actions\Batches\ReleaseBatch;
-use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Batches\BatchState;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Guard\Waits;
 use Rheacid\Models\Batch;

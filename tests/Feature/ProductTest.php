@@ -8,8 +8,8 @@ use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\JudgedLimit;
+use Rheacid\Core\Limits\JudgedReplicate;
 use Rheacid\Core\Limits\LimitKind;
-use Rheacid\Core\Limits\Portion;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Products\Library;
 use Rheacid\Core\Products\ProductFile;
@@ -119,8 +119,9 @@ final class ProductTest extends BenchTestCase
             'form' => self::formId(),
         ]);
         $start($product->id)->assertSessionHasErrors([
-            'product' => "Version $changed->version of $product->name has replaced version $product->version since this page was opened. "
-                . "Look at its limits, then start the batch with the one you want.",
+            'product'
+                => "Version $changed->version of $product->name has replaced version $product->version since this page was opened. "
+                . 'Look at its limits, then start the batch with the one you want.',
         ]);
         $this->get("/batches/new?product=$product->id")
             ->assertSee('Not the newest version.')
@@ -365,7 +366,16 @@ final class ProductTest extends BenchTestCase
         self::assertSame(['soxhlet_henkel', '2.5–4 °SH', 2.5, 4.0], [$row->unit, $row->typed, $row->edge('low'), $row->edge('high')]);
         $this->get("/products/$now->id")->assertSee('titratable acidity (to a change of colour, per litre) 2.5–4 °SH');
         $this->get("/products/$now->id/change")->assertSee('°Soxhlet–Henkel');
-        $judged = new JudgedLimit($row->toCore(), Conformity::Inside, Conformity::Inside, false, 0.1, new Portion(0.563, 0.02, true), 0, 0);
+        $judged = new JudgedLimit(
+            $row->toCore(),
+            Conformity::Inside,
+            Conformity::Inside,
+            false,
+            0.1,
+            new JudgedReplicate(0.563, 0.02, true),
+            0,
+            0,
+        );
         self::assertStringContainsString('0.53 °SH to spare', LimitWords::short($judged));
     }
 

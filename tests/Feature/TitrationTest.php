@@ -11,12 +11,12 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Actions\Calibrate\AcceptPoint;
 use Rheacid\Core\Acidity\Acid;
 use Rheacid\Core\Limits\Conformity;
-use Rheacid\Core\Limits\MissingReason;
 use Rheacid\Core\Measuring\Matrix;
+use Rheacid\Core\Release\MissingReason;
 use Rheacid\Core\Simulation\AcidSolution;
 use Rheacid\Core\Simulation\SimulatedSample;
 use Rheacid\Models\Decision;
-use Rheacid\Models\LimitOutcome;
+use Rheacid\Models\DecisionLimit;
 use Rheacid\Models\Lot;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\TitrantStandardisation;
@@ -78,7 +78,7 @@ final class TitrationTest extends BenchTestCase
             );
         }
         self::assertGreaterThan($to7->replicates[0]->value, $to8->replicates[0]->value);
-        $outcome = LimitOutcome::query()->where('name', self::LEGAL)->sole();
+        $outcome = DecisionLimit::query()->where('name', self::LEGAL)->sole();
         self::assertSame([Conformity::Inside, true], [$outcome->outcome, $outcome->expanded_u > 0.02]);
         $this->get("/readings/$to7->id")
             ->assertOk()

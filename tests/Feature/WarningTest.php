@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Rheacid\Actions\Batches\WarnOfDeadlines;
-use Rheacid\Core\Limits\DeadlineWarning;
+use Rheacid\Core\Urgency\DeadlineWarning;
 use Rheacid\Models\Credential;
 use Rheacid\Models\Warning;
 use Rheacid\Records\LedgerCheck;

@@ -7,7 +7,7 @@ namespace Tests\Reference;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Rheacid\Core\Limits\FallingSigmoid;
+use Rheacid\Core\Forecast\FallingSigmoid;
 
 /** The curve of a ferment against scipy.optimize.least_squares, on ferments that nobody chose. */
 final class ForecastAgainstScipyTest extends TestCase

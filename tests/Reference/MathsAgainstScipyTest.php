@@ -7,7 +7,7 @@ namespace Tests\Reference;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Rheacid\Core\Maths\CourseBand;
+use Rheacid\Core\Maths\CurveBand;
 use Rheacid\Core\Maths\LeastSquares;
 use Rheacid\Core\Maths\Pchip;
 use Rheacid\Core\Maths\StudentT;
@@ -71,7 +71,7 @@ final class MathsAgainstScipyTest extends TestCase
         $told = 0;
         foreach (Python::run('maths.py', $cases) as $i => $expected) {
             $band = [];
-            foreach (CourseBand::of($cases[$i]['courses'], 0.0, 100.0, 9) as $one) {
+            foreach (CurveBand::of($cases[$i]['courses'], 0.0, 100.0, 9) as $one) {
                 $band[sprintf('%.1f', $one['at'])] = [$one['low'], $one['median'], $one['high']];
             }
             self::assertSame(count(array_filter($expected)), count($band));

@@ -18,7 +18,7 @@ use Rheacid\Core\Electrode\CupRecognition;
 use Rheacid\Core\Electrode\Diagnosis;
 use Rheacid\Core\Electrode\ElectrodePast;
 use Rheacid\Core\Electrode\FindingCode;
-use Rheacid\Core\Electrode\Judgement;
+use Rheacid\Core\Electrode\JudgedCalibration;
 use Rheacid\Core\Electrode\RunDoubts;
 use Rheacid\Core\Electrode\Segment;
 use Rheacid\Core\Electrode\Signal;
@@ -34,7 +34,7 @@ use Rheacid\Core\Measuring\Confirmation;
 use Rheacid\Core\Measuring\DoubtedPoint;
 use Rheacid\Core\Measuring\Foundation;
 use Rheacid\Core\Measuring\MethodRules;
-use Rheacid\Core\Measuring\PhPortion;
+use Rheacid\Core\Measuring\PhReplicate;
 use Rheacid\Core\Measuring\PhResult;
 use Rheacid\Core\Measuring\ThermometerFacts;
 use Rheacid\Core\Numbers;
@@ -194,7 +194,7 @@ final class CalibrationScenesTest extends TestCase
      * @param non-empty-list<string> $buffers
      * @param list<CalibrationFit> $before
      *
-     * @return array{Judgement, Diagnosis|null, list<FindingCode>, list<DoubtedPoint>, bool}
+     * @return array{JudgedCalibration, Diagnosis|null, list<FindingCode>, list<DoubtedPoint>, bool}
      */
     private static function calibrated(Scene $scene, array $buffers, string $check, array $before): array
     {
@@ -234,7 +234,7 @@ final class CalibrationScenesTest extends TestCase
         ];
 
         return [
-            Judgement::of($fit, Criteria::process(), [$readBack]),
+            JudgedCalibration::of($fit, Criteria::process(), [$readBack]),
             Diagnosis::of($fit, Criteria::process(), $isRestless, new ElectrodePast()),
             $found,
             $doubted,
@@ -257,7 +257,7 @@ final class CalibrationScenesTest extends TestCase
      * A check buffer, as spoilt and as cold as the others, or a fresh one at room temperature that another thermometer has read; null
      * where it disagrees.
      */
-    private static function confirmation(Judgement $judgement, Scene $scene, string $buffer, bool $isFresh): ?Confirmation
+    private static function confirmation(JudgedCalibration $judgement, Scene $scene, string $buffer, bool $isFresh): ?Confirmation
     {
         $sound = Scene::draw(1, Fault::Healthy);
         [$ph, $celsius, $shownC] = $isFresh
@@ -283,7 +283,7 @@ final class CalibrationScenesTest extends TestCase
     }
 
     private static function assertSafe(
-        Judgement $judgement,
+        JudgedCalibration $judgement,
         ?Diagnosis $diagnosis,
         bool $againstRecognition,
         CalibrationDoubts $doubts,
@@ -293,15 +293,15 @@ final class CalibrationScenesTest extends TestCase
         if (!$judgement->fit->hasSlope()) {
             return;
         }
-        $portion = self::read($judgement, $diagnosis, $againstRecognition, $doubts, $scene)->result->portions[0];
-        if ($portion->trusted && $portion->provesNot === []) {
-            self::assertLessThanOrEqual($portion->value + $portion->expandedU, self::TRUE_PH, $what);
+        $replicate = self::read($judgement, $diagnosis, $againstRecognition, $doubts, $scene)->result->replicates[0];
+        if ($replicate->trusted && $replicate->provesNot === []) {
+            self::assertLessThanOrEqual($replicate->value + $replicate->expandedU, self::TRUE_PH, $what);
         }
     }
 
     /** Two portions that agree, on that calibration, at room temperature by a verified thermometer. */
     private static function read(
-        Judgement $judgement,
+        JudgedCalibration $judgement,
         ?Diagnosis $diagnosis,
         bool $againstRecognition,
         CalibrationDoubts $doubts,
@@ -310,7 +310,7 @@ final class CalibrationScenesTest extends TestCase
         $fit = $judgement->fit;
         [$low, $high] = $fit->bracket();
         $reading = $fit->read(self::mv($scene, self::TRUE_PH, self::ROOM_C), self::ROOM_C);
-        $portion = new PhPortion(
+        $replicate = new PhReplicate(
             $reading->ph,
             self::ROOM_C,
             new BufferValue($low, 0.02),
@@ -334,7 +334,7 @@ final class CalibrationScenesTest extends TestCase
             array_values(
                 array_filter([
                     $judgement->verdict === Verdict::Fail ? ReleaseBlock::CalibrationFailed : null,
-                    Judgement::isUncertain($judgement->findings, $diagnosis, $againstRecognition)
+                    JudgedCalibration::isUncertain($judgement->findings, $diagnosis, $againstRecognition)
                         ? ReleaseBlock::CalibrationUncertain
                         : null,
                 ]),
@@ -342,7 +342,7 @@ final class CalibrationScenesTest extends TestCase
         );
 
         return PhResult::of(
-            [$portion, $portion],
+            [$replicate, $replicate],
             $rests,
             new MethodRules(2, 0.05, 15, 30, 0.01),
             [],

@@ -12,7 +12,7 @@ use Rheacid\Core\Care\FollowUp;
 use Rheacid\Core\Electrode\Criteria;
 use Rheacid\Core\Electrode\Diagnosis;
 use Rheacid\Core\Electrode\ElectrodePast;
-use Rheacid\Core\Electrode\Judgement;
+use Rheacid\Core\Electrode\JudgedCalibration;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Simulation\Fault;
 use Rheacid\Core\Simulation\Scene;
@@ -114,10 +114,10 @@ final class DiagnosisScenesTest extends TestCase
             $scene = Scene::draw($seed, ...$faults);
             [$fit, $isRestless] = PatientChecker::calibrated($scene, $buffers);
             [$check] = PatientChecker::point($scene, in_array('phthalate', $buffers, true) ? 'technical-7.00' : 'phosphate-6.86', 9);
-            $judgement = Judgement::of($fit, Criteria::process(), [$check]);
+            $judgement = JudgedCalibration::of($fit, Criteria::process(), [$check]);
             $diagnosis = Diagnosis::of($fit, Criteria::process(), $isRestless, $past);
             $beside = Diagnosis::beside($diagnosis, $fit->neutral()->offsetMv, Criteria::process());
-            $mayRelease = $judgement->verdict !== Verdict::Fail && !Judgement::isUncertain($judgement->findings, $diagnosis, false);
+            $mayRelease = $judgement->verdict !== Verdict::Fail && !JudgedCalibration::isUncertain($judgement->findings, $diagnosis, false);
             self::assertNotSame(Verdict::Pass, $judgement->verdict, "seed $seed");
             self::assertFalse($mayRelease, "seed $seed");
 
@@ -139,7 +139,7 @@ final class DiagnosisScenesTest extends TestCase
             [$fit, $isRestless] = PatientChecker::calibrated($scene, self::TECHNICAL);
             [$check] = PatientChecker::point($scene, 'phosphate-6.86', 9);
 
-            self::assertSame([], Judgement::of($fit, Criteria::process(), [$check])->findings, "seed $seed");
+            self::assertSame([], JudgedCalibration::of($fit, Criteria::process(), [$check])->findings, "seed $seed");
             self::assertNull(
                 Diagnosis::of($fit, Criteria::process(), $isRestless, new ElectrodePast(wasCleaned: true, isFalling: true)),
                 "seed $seed",

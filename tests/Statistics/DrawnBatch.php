@@ -4,24 +4,24 @@ declare(strict_types=1);
 
 namespace Tests\Statistics;
 
+use Rheacid\Core\Batches\BatchState;
+use Rheacid\Core\Batches\Consequences;
 use Rheacid\Core\Courses\CourseVerdict;
 use Rheacid\Core\Courses\MergedRecord;
 use Rheacid\Core\Courses\Stretch;
 use Rheacid\Core\Limits\Applies;
-use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\Conformity;
-use Rheacid\Core\Limits\Consequences;
-use Rheacid\Core\Limits\Judge;
-use Rheacid\Core\Limits\JudgedBefore;
+use Rheacid\Core\Limits\JudgedOccasion;
+use Rheacid\Core\Limits\JudgedReplicate;
 use Rheacid\Core\Limits\Occasion;
-use Rheacid\Core\Limits\Portion;
 use Rheacid\Core\Limits\ProductLimit;
-use Rheacid\Core\Limits\Release;
-use Rheacid\Core\Limits\ReleaseLimit;
 use Rheacid\Core\Limits\Result;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Products\LibraryProduct;
+use Rheacid\Core\Release\JudgedBefore;
+use Rheacid\Core\Release\Release;
+use Rheacid\Core\Release\ReleaseLimit;
 use Rheacid\Core\Sampling\Places;
 
 /** A batch in memory, on the clock of its start: it keeps what is recorded, and lets the core judge all of it after each event. */
@@ -53,7 +53,7 @@ final class DrawnBatch
     private array $said = [];
     /** @var array<string, Conformity|null> */
     private array $found = [];
-    /** @var array<int, Judge> */
+    /** @var array<int, JudgedOccasion> */
     private array $judged = [];
 
     /** @param list<string> $needed places */
@@ -195,14 +195,14 @@ final class DrawnBatch
     }
 
     /** @param list<string> $met */
-    private function judgeOccasion(int $i, array $met): Judge
+    private function judgeOccasion(int $i, array $met): JudgedOccasion
     {
         $drawn = $this->occasions[$i];
         $open = array_map(static fn(array $one): array => ['measurand' => $one['measurand'], 'basis' => $one['basis']], $this->lacking($i));
         $binding = array_keys(array_filter($this->limits, static fn(ProductLimit $limit): bool => $limit->limit->kind->binds()));
         $results = array_map(
             static fn(array $one): Result => new Result($one['measurand'], $one['basis'], [
-                new Portion(
+                new JudgedReplicate(
                     $one['value'],
                     $one['u'],
                     $one['trusted'],
@@ -212,7 +212,7 @@ final class DrawnBatch
             $drawn['results'],
         );
 
-        return Judge::on(
+        return JudgedOccasion::on(
             $results,
             array_values(array_diff_key($this->limits, $this->courses)),
             new Occasion(

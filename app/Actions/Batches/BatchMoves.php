@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Batches;
 
 use Carbon\CarbonImmutable;
-use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Batches\BatchState;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchEvent;

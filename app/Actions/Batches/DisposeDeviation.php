@@ -6,9 +6,9 @@ namespace Rheacid\Actions\Batches;
 
 use Carbon\CarbonImmutable;
 use Rheacid\Core\Access\Right;
-use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Batches\BatchState;
+use Rheacid\Core\Batches\DispositionKind;
 use Rheacid\Core\Limits\DecisionCause;
-use Rheacid\Core\Limits\DispositionKind;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Models\Deviation;
 use Rheacid\Models\Disposition;

@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Batches;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Core\Batches\BatchState;
+use Rheacid\Core\Batches\Consequences;
 use Rheacid\Core\Limits\Applies;
-use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\Conformity;
-use Rheacid\Core\Limits\Consequences;
 use Rheacid\Core\Limits\DecisionCause;
-use Rheacid\Core\Limits\Portion;
+use Rheacid\Core\Limits\JudgedReplicate;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Limits\Result;
 use Rheacid\Core\Uncertainty\BudgetLine;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Decision;
-use Rheacid\Models\LimitOutcome;
+use Rheacid\Models\DecisionLimit;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\Statement;
@@ -48,7 +48,7 @@ final class KeepDecision
             throw new \LogicException('An occasion is judged when something was measured.');
         }
         $assessment = Assessment::of($batch, $occasion->stage, CarbonImmutable::instance($occasion->drawn_at), $places, $occasion->id);
-        $course = $assessment->course();
+        $onCurve = $assessment->curvePoint();
         $decision = $entry->add(
             new Decision([
                 'occasion_id' => $occasion->id,
@@ -64,17 +64,17 @@ final class KeepDecision
                 'not_due' => array_map(DecisionLines::keep(...), $assessment->judged->notDue),
                 'overall' => $assessment->judged->overall,
                 'measurand' => $assessment->result->measurand,
-                'value' => $assessment->portion->value,
-                'expanded_u' => $assessment->portion->expandedU,
-                'trusted' => $assessment->portion->trusted,
+                'value' => $assessment->replicate->value,
+                'expanded_u' => $assessment->replicate->expandedU,
+                'trusted' => $assessment->replicate->trusted,
                 'mean' => $assessment->result->mean(),
                 'budget' => array_map(
                     static fn(BudgetLine $line): array => ['name' => $line->name, 'u' => $line->u, 'share' => $line->share],
                     $assessment->uncertainty()->budget ?? [],
                 ),
                 'blocks' => array_map(static fn(ReleaseBlock $block): string => $block->value, $assessment->allBlocks()),
-                'course_ph' => $course?->value,
-                'course_expanded_u_ph' => $course?->expandedU,
+                'course_ph' => $onCurve?->value,
+                'course_expanded_u_ph' => $onCurve?->expandedU,
                 'open' => $assessment->occasion->open === [] ? null : $assessment->occasion->open,
                 'at' => $entry->at,
                 'person_id' => $entry->by->id,
@@ -82,10 +82,10 @@ final class KeepDecision
         );
         foreach ($assessment->judged->due as $judged) {
             $entry->add(
-                new LimitOutcome([
+                new DecisionLimit([
                     'decision_id' => $decision->id,
                     'batch_id' => $batch->id,
-                    ...LimitOutcome::facts($judged),
+                    ...DecisionLimit::facts($judged),
                     'is_open' => $assessment->occasion->isOpenFor($judged->limit),
                 ]),
             );
@@ -176,13 +176,13 @@ final class KeepDecision
             'measurand' => $result->measurand,
             'basis' => $result->basis,
             'portions' => array_map(
-                static fn(Portion $portion): array => [
-                    'value' => $portion->value,
-                    'expanded_u' => $portion->expandedU,
-                    'trusted' => $portion->trusted,
-                    'proves_not' => $portion->provesNot,
+                static fn(JudgedReplicate $replicate): array => [
+                    'value' => $replicate->value,
+                    'expanded_u' => $replicate->expandedU,
+                    'trusted' => $replicate->trusted,
+                    'proves_not' => $replicate->provesNot,
                 ],
-                $result->portions,
+                $result->replicates,
             ),
         ];
     }

@@ -6,7 +6,7 @@ namespace Rheacid\Actions\Batches;
 
 use Illuminate\Support\Facades\Gate;
 use Rheacid\Core\Access\Right;
-use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Batches\BatchState;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchEvent;
 use Rheacid\Models\Person;

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Batches;
 
 use Illuminate\Support\Facades\DB;
-use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Batches\BatchState;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BoardPart;
+use Rheacid\Models\DecisionLimit;
 use Rheacid\Models\Deviation;
-use Rheacid\Models\LimitOutcome;
 use Rheacid\Models\Person;
 use Rheacid\Models\Site;
 use Rheacid\Models\Statement;
@@ -103,7 +103,7 @@ final class RecordMissedDeadlines
         ): Deviation {
             $batch = BatchMoves::ensure(Batch::query()->findOrFail($line->id), null);
             $what = new Statement(StatementCode::DeadlineMissed, [
-                ...LimitOutcome::limitFacts($limit),
+                ...DecisionLimit::limitFacts($limit),
                 'due_at' => $deadline->at->utc()->format('Y-m-d\TH:i:s\Z'),
             ]);
             $deviation = BatchMoves::deviate($entry, $batch, $deadline->name, $deadline->kind, true, $what, null);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Batches;
 
 use Rheacid\Core\Access\Right;
-use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Batches\BatchState;
 use Rheacid\Core\Words\ReleaseWords;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Person;

@@ -6,7 +6,7 @@ namespace Rheacid\Actions\Batches;
 
 use Carbon\CarbonImmutable;
 use Rheacid\Bench\SimulatedBench;
-use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Batches\BatchState;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchEvent;
 use Rheacid\Models\BatchParent;

@@ -6,10 +6,10 @@ namespace Rheacid\Actions\Batches;
 
 use Carbon\CarbonImmutable;
 use Rheacid\Core\Access\Right;
-use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Batches\BatchState;
+use Rheacid\Core\Batches\StepDoubt;
 use Rheacid\Core\Limits\DecisionCause;
 use Rheacid\Core\Limits\ProductLimit;
-use Rheacid\Core\Limits\StepDoubt;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchStep;
 use Rheacid\Models\BatchStepWait;

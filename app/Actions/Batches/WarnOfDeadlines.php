@@ -7,7 +7,7 @@ namespace Rheacid\Actions\Batches;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
-use Rheacid\Core\Limits\DeadlineWarning;
+use Rheacid\Core\Urgency\DeadlineWarning;
 use Rheacid\Guard\People;
 use Rheacid\Mail\DeadlineLetter;
 use Rheacid\Models\Person;

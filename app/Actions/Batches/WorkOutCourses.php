@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Batches;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Core\Batches\BatchState;
+use Rheacid\Core\Batches\Consequences;
 use Rheacid\Core\Courses\CourseVerdict;
-use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Limits\Conformity;
-use Rheacid\Core\Limits\Consequences;
 use Rheacid\Models\Batch;
 use Rheacid\Models\CourseFinding;
 use Rheacid\Models\LimitRow;
@@ -16,7 +16,7 @@ use Rheacid\Models\Statement;
 use Rheacid\Models\StatementCode;
 use Rheacid\Queries\Batches\BatchHistory;
 use Rheacid\Queries\Batches\CourseJudgements;
-use Rheacid\Queries\Batches\TemperatureRecord;
+use Rheacid\Queries\Batches\RecordedTemperatures;
 use Rheacid\Records\Entry;
 
 /**
@@ -45,7 +45,7 @@ final class WorkOutCourses
         LimitRow $limit,
         bool $isOwnRecord,
         CourseVerdict $verdict,
-        TemperatureRecord $record,
+        RecordedTemperatures $record,
     ): void {
         $before = CourseFinding::standing($batch->id)->where('limit_name', $limit->name)->first();
         $moment = static fn(?float $hours): ?int => $hours === null

@@ -8,7 +8,7 @@ use Rheacid\Actions\KeepTrace;
 use Rheacid\Actions\Practice\MoveElectrode;
 use Rheacid\Bench\CellReading;
 use Rheacid\Core\Care\PairState;
-use Rheacid\Core\Electrode\CellStandard;
+use Rheacid\Core\Cells\CellStandard;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Words\StateWords;
 use Rheacid\Models\CellCalibration;

@@ -9,9 +9,9 @@ use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\Diagnosis;
 use Rheacid\Core\Electrode\ElectrodePast;
 use Rheacid\Core\Electrode\Finding;
-use Rheacid\Core\Electrode\Judgement;
+use Rheacid\Core\Electrode\JudgedCalibration;
+use Rheacid\Core\Electrode\JudgedShownCalibration;
 use Rheacid\Core\Electrode\Segment;
-use Rheacid\Core\Electrode\ShownJudgement;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Version;
 use Rheacid\Models\Calibration;
@@ -46,7 +46,7 @@ final class CompleteRun
             ]),
         );
         $outcome = $run->pair->meter->shows_mv ? self::fitted($run) : self::shown($run);
-        $outcome['findings'] = Judgement::sorted([...$outcome['findings'], ...RunFindings::of($run, $entry->at)]);
+        $outcome['findings'] = JudgedCalibration::sorted([...$outcome['findings'], ...RunFindings::of($run, $entry->at)]);
         $outcome['verdict'] = Verdict::of($outcome['findings']);
 
         $calibration = $entry->add(
@@ -98,7 +98,7 @@ final class CompleteRun
     private static function fitted(CalibrationRun $run): array
     {
         $fit = RunFits::new($run) ?? throw new \LogicException('A run is completed when every buffer has its point.');
-        $judgement = Judgement::of(
+        $judgement = JudgedCalibration::of(
             $fit,
             $run->policy->criteria(),
             CalibrationPoint::ofKind($run->points, fitted: false),
@@ -132,7 +132,7 @@ final class CompleteRun
         $errors = array_values(
             $readBacks->map(static fn(CalibrationPoint $point): float => (float) $point->shown_ph - $point->buffer_ph)->all(),
         );
-        $judgement = ShownJudgement::of($points, $errors, $run->policy->criteria(), $run->policy->read_back_limit_ph);
+        $judgement = JudgedShownCalibration::of($points, $errors, $run->policy->criteria(), $run->policy->read_back_limit_ph);
         $buffers = array_column($points, 'bufferPh');
 
         return [

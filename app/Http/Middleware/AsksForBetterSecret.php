@@ -6,7 +6,7 @@ namespace Rheacid\Http\Middleware;
 
 use Closure;
 use Illuminate\Http\Request;
-use Rheacid\Guard\Standing;
+use Rheacid\Guard\SignedInBy;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Who came in by a passphrase or a PIN that is too easily guessed changes it before anything else. */
@@ -16,7 +16,7 @@ final class AsksForBetterSecret
 
     public function handle(Request $request, Closure $next): Response
     {
-        if (Standing::toChange($request) !== null && !$request->routeIs(...self::LEFT_ALONE)) {
+        if (SignedInBy::toChange($request) !== null && !$request->routeIs(...self::LEFT_ALONE)) {
             return redirect()->route('yourself.secrets');
         }
         $response = $next($request);

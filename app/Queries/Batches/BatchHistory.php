@@ -6,8 +6,8 @@ namespace Rheacid\Queries\Batches;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
-use Rheacid\Core\Limits\AfterAddition;
-use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Batches\AfterAddition;
+use Rheacid\Core\Batches\BatchState;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Models\Addition;
 use Rheacid\Models\Batch;

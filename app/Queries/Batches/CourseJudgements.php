@@ -11,8 +11,8 @@ use Rheacid\Core\Courses\HeatHold;
 use Rheacid\Core\Courses\Lethality;
 use Rheacid\Core\Courses\Throughout;
 use Rheacid\Core\Limits\Conformity;
-use Rheacid\Core\Limits\JudgedBefore;
 use Rheacid\Core\Limits\ProductLimit;
+use Rheacid\Core\Release\JudgedBefore;
 use Rheacid\Models\Batch;
 use Rheacid\Models\CourseFinding;
 use Rheacid\Models\LimitRow;
@@ -33,13 +33,13 @@ final class CourseJudgements
     /**
      * @param bool $toNow whether a span without an end is taken to now, as a release does
      *
-     * @return array{CourseVerdict, TemperatureRecord}|null the worst of its points; null where nothing is on record
+     * @return array{CourseVerdict, RecordedTemperatures}|null the worst of its points; null where nothing is on record
      */
     public static function work(Batch $batch, LimitRow $limit, CarbonImmutable $now, bool $toNow = false): ?array
     {
         $worst = null;
         foreach (self::POINTS[$limit->course['kind'] ?? ''] ?? [$limit->basis] as $point) {
-            $record = TemperatureRecord::of($batch, $point);
+            $record = RecordedTemperatures::of($batch, $point);
             if ($record === null) {
                 continue;
             }
@@ -115,7 +115,7 @@ final class CourseJudgements
     private static function judge(
         Batch $batch,
         LimitRow $limit,
-        TemperatureRecord $record,
+        RecordedTemperatures $record,
         CarbonImmutable $now,
         bool $toNow,
     ): CourseVerdict {
@@ -174,8 +174,13 @@ final class CourseJudgements
         };
     }
 
-    private static function degreeHours(Batch $batch, TemperatureRecord $record, float $fromH, float $nowH, float $phLimit): CourseVerdict
-    {
+    private static function degreeHours(
+        Batch $batch,
+        RecordedTemperatures $record,
+        float $fromH,
+        float $nowH,
+        float $phLimit,
+    ): CourseVerdict {
         $ph = Series::slowest($batch, $phLimit);
 
         return CourseVerdict::degreeHours(

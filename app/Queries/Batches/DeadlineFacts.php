@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Rheacid\Queries\Batches;
 
 use Carbon\CarbonImmutable;
-use Rheacid\Core\Limits\DeadlineWarning;
-use Rheacid\Core\Limits\Forecast;
+use Rheacid\Core\Forecast\Forecast;
 use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Core\Urgency\DeadlineWarning;
 
 /** By when a batch must have met what, and what its readings let expect. */
 final readonly class DeadlineFacts

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Rheacid\Queries\Batches;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Core\Forecast\Forecast;
 use Rheacid\Core\Limits\Applies;
-use Rheacid\Core\Limits\Forecast;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Words\LimitWords;
@@ -29,8 +29,8 @@ final class Deadlines
             return [];
         }
         $met = Series::metInTime($batch, null);
-        $course = Series::course($batch);
-        $newest = $course === [] ? null : $course[count($course) - 1];
+        $curve = Series::phCurve($batch);
+        $newest = $curve === [] ? null : $curve[count($curve) - 1];
         $disposed = StandingDispositions::standing($batch);
         $deadlines = [];
         foreach ($timed as $limit) {
@@ -47,7 +47,7 @@ final class Deadlines
                 LimitWords::written($limit),
                 $begun->addSeconds((int) round(3600 * $hours)),
                 $isMet,
-                $isMet ? null : self::forecast($batch, $limit, $hours, $begun, $course),
+                $isMet ? null : self::forecast($batch, $limit, $hours, $begun, $curve),
                 $hours,
                 $isMet || $newest === null || $limit->measurand !== Measurand::Ph->value
                     ? null
@@ -62,16 +62,16 @@ final class Deadlines
     /**
      * Of a falling pH that has to come down to an upper limit, on the clock of the batch.
      *
-     * @param list<array{float, float}> $course
+     * @param list<array{float, float}> $curve
      */
-    private static function forecast(Batch $batch, ProductLimit $limit, float $hours, CarbonImmutable $begun, array $course): ?Forecast
+    private static function forecast(Batch $batch, ProductLimit $limit, float $hours, CarbonImmutable $begun, array $curve): ?Forecast
     {
-        if ($course === [] || $limit->measurand !== Measurand::Ph->value || $limit->limit->high === null || $limit->limit->low !== null) {
+        if ($curve === [] || $limit->measurand !== Measurand::Ph->value || $limit->limit->high === null || $limit->limit->low !== null) {
             return null;
         }
         $offset = $batch->started_at->diffInSeconds($begun) / 3600;
         $expandedU = $limit->limit->kind->binds() ? Series::newestU($batch) ?? 0.0 : 0.0;
 
-        return Forecast::of($course, $limit->limit->high, $expandedU, $offset + $hours);
+        return Forecast::of($curve, $limit->limit->high, $expandedU, $offset + $hours);
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Rheacid\Queries\Batches;
 
 use Illuminate\Support\Facades\DB;
-use Rheacid\Core\Limits\BatchState;
-use Rheacid\Core\Limits\FourEyes;
+use Rheacid\Core\Batches\BatchState;
+use Rheacid\Core\Release\FourEyes;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Person;
 use Rheacid\Site\Settings;

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Rheacid\Queries\Batches;
 
 use Illuminate\Support\Facades\DB;
+use Rheacid\Core\Batches\DispositionKind;
+use Rheacid\Core\Batches\SecondInstrument;
 use Rheacid\Core\Limits\Conformity;
-use Rheacid\Core\Limits\DispositionKind;
-use Rheacid\Core\Limits\JudgedBefore;
-use Rheacid\Core\Limits\Release;
-use Rheacid\Core\Limits\ReleaseLimit;
-use Rheacid\Core\Limits\SecondInstrument;
 use Rheacid\Core\Numbers;
+use Rheacid\Core\Release\JudgedBefore;
+use Rheacid\Core\Release\Release;
+use Rheacid\Core\Release\ReleaseLimit;
 use Rheacid\Models\Batch;
 use Rheacid\Models\LimitRow;
 use Rheacid\Models\MeasurementDraft;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Queries\Batches;
 
-use Rheacid\Core\Limits\SecondInstrument;
+use Rheacid\Core\Batches\SecondInstrument;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Decision;

@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\DB;
 use Rheacid\Core\Celsius;
 use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Conformity;
-use Rheacid\Core\Maths\CourseBand;
+use Rheacid\Core\Maths\CurveBand;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Decision;
@@ -130,7 +130,7 @@ final class Series
      *
      * @return list<array{float, float}> times strictly increasing
      */
-    public static function course(Batch $batch): array
+    public static function phCurve(Batch $batch): array
     {
         $worst = [];
         foreach (self::trusted($batch)->orderByDesc('occasions.drawn_at')->limit(self::FORECAST)->toBase()->get() as $row) {
@@ -314,7 +314,7 @@ final class Series
                     . '(partition by occasions.batch_id) as of_all',
             )
             ->toBase();
-        $courses = [];
+        $curves = [];
         foreach (
             DB::query()
                 ->fromSub($numbered, 'course')
@@ -325,18 +325,18 @@ final class Series
             $second = (int) CarbonImmutable::parse((string) $before[(int) $row->batch_id], 'UTC')->diffInSeconds(
                 CarbonImmutable::parse((string) $row->drawn_at, 'UTC'),
             );
-            $courses[(int) $row->batch_id][$second] = (float) $row->course_ph;
+            $curves[(int) $row->batch_id][$second] = (float) $row->course_ph;
         }
 
-        return CourseBand::of(
+        return CurveBand::of(
             array_values(
                 array_map(
-                    static fn(array $course): array => array_map(
+                    static fn(array $curve): array => array_map(
                         static fn(int $second, float $ph): array => [$second / 3600, $ph],
-                        array_keys($course),
-                        $course,
+                        array_keys($curve),
+                        $curve,
                     ),
-                    $courses,
+                    $curves,
                 ),
             ),
             0.0,

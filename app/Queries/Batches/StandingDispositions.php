@@ -6,7 +6,7 @@ namespace Rheacid\Queries\Batches;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
-use Rheacid\Core\Limits\DispositionKind;
+use Rheacid\Core\Batches\DispositionKind;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchStep;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Queries\Board;
 
 use Carbon\CarbonImmutable;
-use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Batches\BatchState;
 
 /** Which batches a list shows, and in which order; what is not understood filters nothing. */
 final readonly class BatchFilter

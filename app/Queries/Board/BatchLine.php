@@ -7,18 +7,18 @@ namespace Rheacid\Queries\Board;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Rheacid\Core\Acidity\AcidityUnit;
-use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Batches\BatchState;
+use Rheacid\Core\Forecast\ForecastVerdict;
 use Rheacid\Core\Limits\Conformity;
-use Rheacid\Core\Limits\ForecastVerdict;
-use Rheacid\Core\Limits\Urgency;
 use Rheacid\Core\Measurands\Basis;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Sampling\Places;
+use Rheacid\Core\Urgency\Urgency;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchStepWait;
 use Rheacid\Models\Decision;
+use Rheacid\Models\DecisionLimit;
 use Rheacid\Models\Facts;
-use Rheacid\Models\LimitOutcome;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\Statement;
 use Rheacid\Queries\Batches\BatchHistory;
@@ -114,7 +114,7 @@ final readonly class BatchLine
         $lines = $decision === null ? null : DecisionLines::recorded($decision, $batch);
         $deadlines = Deadlines::of($batch);
         $next = array_values(array_filter($deadlines, static fn(DeadlineFacts $one): bool => !$one->isMet))[0] ?? null;
-        $course = Series::course($batch);
+        $course = Series::phCurve($batch);
 
         return new self(
             $batch->id,
@@ -268,8 +268,8 @@ final readonly class BatchLine
     private static function worst(Decision $decision): ?Conformity
     {
         $said = $decision->outcomes
-            ->filter(static fn(LimitOutcome $one): bool => $one->kind->binds())
-            ->map(static fn(LimitOutcome $one): Conformity => $one->outcome);
+            ->filter(static fn(DecisionLimit $one): bool => $one->kind->binds())
+            ->map(static fn(DecisionLimit $one): Conformity => $one->outcome);
 
         return $said->contains(Conformity::Outside)
             ? Conformity::Outside

@@ -7,9 +7,9 @@ namespace Rheacid\Queries\Measure;
 use Carbon\CarbonImmutable;
 use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Deciding;
-use Rheacid\Core\Limits\Judge;
+use Rheacid\Core\Limits\JudgedOccasion;
+use Rheacid\Core\Limits\JudgedReplicate;
 use Rheacid\Core\Limits\Occasion;
-use Rheacid\Core\Limits\Portion;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Limits\Result;
@@ -33,14 +33,14 @@ final readonly class Assessment
      * @param list<Result> $results one for each place
      * @param list<list<UncertaintyInputs|null>> $inputs of each portion of each result
      * @param list<list<list<ReleaseBlock>>> $blocks of each portion of each result
-     * @param Result $result and $portion that decide
+     * @param Result $result and $replicate that decide
      */
     private function __construct(
         public array $results,
-        public Judge $judged,
+        public JudgedOccasion $judged,
         public Occasion $occasion,
         public Result $result,
-        public Portion $portion,
+        public JudgedReplicate $replicate,
         private array $inputs,
         private array $blocks,
         private int $at,
@@ -87,11 +87,11 @@ final readonly class Assessment
                 : self::other($place, $blocked, $limits);
             [$results[], $inputs[], $blocks[]] = $measured;
         }
-        $judged = Judge::on($results, $limits, $occasion);
+        $judged = JudgedOccasion::on($results, $limits, $occasion);
         $deciding = Deciding::of($judged, $results);
-        [$i, $j] = $deciding === null ? [0, 0] : [$deciding->result, $deciding->portion];
+        [$i, $j] = $deciding === null ? [0, 0] : [$deciding->result, $deciding->replicate];
 
-        return new self($results, $judged, $occasion, $results[$i], $results[$i]->portions[$j], $inputs, $blocks, $i, $j);
+        return new self($results, $judged, $occasion, $results[$i], $results[$i]->replicates[$j], $inputs, $blocks, $i, $j);
     }
 
     /** What the uncertainty of the deciding portion rests on; null where none can be told, or it is no pH. */
@@ -111,10 +111,10 @@ final readonly class Assessment
     public function allBlocks(): array
     {
         $all = [];
-        foreach ($this->blocks as $portions) {
+        foreach ($this->blocks as $replicates) {
             // Of a portion from which the gas was not yet gone nothing has to be said once two without it agree.
-            $told = array_values(array_filter($portions, static fn(array $own): bool => !in_array(ReleaseBlock::Gassy, $own, true)));
-            foreach ($told === [] ? $portions : $told as $own) {
+            $told = array_values(array_filter($replicates, static fn(array $own): bool => !in_array(ReleaseBlock::Gassy, $own, true)));
+            foreach ($told === [] ? $replicates : $told as $own) {
                 foreach ($own as $block) {
                     $all[$block->value] = $block;
                 }
@@ -125,13 +125,13 @@ final readonly class Assessment
     }
 
     /** The worst trusted pH, which enters curve and forecast; null where none is trusted. */
-    public function course(): ?Portion
+    public function curvePoint(): ?JudgedReplicate
     {
         $worst = null;
         foreach ($this->results as $result) {
-            foreach ($result->measurand === Measurand::Ph->value ? $result->portions : [] as $portion) {
-                if ($portion->trusted && ($worst === null || $portion->value > $worst->value)) {
-                    $worst = $portion;
+            foreach ($result->measurand === Measurand::Ph->value ? $result->replicates : [] as $replicate) {
+                if ($replicate->trusted && ($worst === null || $replicate->value > $worst->value)) {
+                    $worst = $replicate;
                 }
             }
         }
@@ -149,11 +149,11 @@ final readonly class Assessment
     {
         $calibration = $place->calibration ?? throw new \LogicException('A pH rests on a calibration.');
         $function = $calibration->calibrationFunction();
-        $portions = array_values(
-            $place->replicates->map(static fn(Replicate $replicate) => Foundations::portion($replicate, $calibration, $function))->all(),
+        $replicates = array_values(
+            $place->replicates->map(static fn(Replicate $replicate) => Foundations::replicate($replicate, $calibration, $function))->all(),
         );
-        assert($portions !== []);
-        $measured = PhResult::of($portions, Foundations::of($place), $place->method->rules($stage), $blocked, $limits);
+        assert($replicates !== []);
+        $measured = PhResult::of($replicates, Foundations::of($place), $place->method->rules($stage), $blocked, $limits);
 
         return [$measured->result, $measured->inputs, $measured->blocks];
     }
@@ -170,7 +170,7 @@ final readonly class Assessment
     {
         $verification = $place->measurand === Measurand::Temperature ? $place->verification : null;
         $isNamed = $place->isBySomebodyNamed();
-        $portions = $blocks = [];
+        $replicates = $blocks = [];
         foreach ($place->replicates as $replicate) {
             $own = array_values(
                 array_filter([
@@ -189,7 +189,7 @@ final readonly class Assessment
                     ? $replicate->expanded_u
                     : $verification->expanded_u_c
                         + ($verification->outcome?->outcome === Outcome::Correct ? 0.0 : abs($verification->error_c));
-            $portions[] = new Portion(
+            $replicates[] = new JudgedReplicate(
                 $replicate->value,
                 $expandedU,
                 ReleaseBlock::leavesTrust($own),
@@ -197,9 +197,9 @@ final readonly class Assessment
             );
             $blocks[] = $own;
         }
-        assert($portions !== []);
+        assert($replicates !== []);
 
-        return [new Result($place->measurand->value, $place->basis, $portions), array_fill(0, count($portions), null), $blocks];
+        return [new Result($place->measurand->value, $place->basis, $replicates), array_fill(0, count($replicates), null), $blocks];
     }
 
     /**

@@ -24,7 +24,7 @@ use Rheacid\Core\Words\LimitWords;
 use Rheacid\Core\Words\StateWords;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Decision;
-use Rheacid\Models\LimitOutcome;
+use Rheacid\Models\DecisionLimit;
 use Rheacid\Site\SiteClock;
 
 /** A decision in sentences, the worst first, whether it is on record or is only a preview. */
@@ -65,7 +65,7 @@ final readonly class DecisionLines
     public static function recorded(Decision $decision, Batch $batch): self
     {
         return self::told(
-            array_values($decision->outcomes->map(static fn(LimitOutcome $outcome): JudgedLimit => $outcome->toCore())->all()),
+            array_values($decision->outcomes->map(static fn(DecisionLimit $outcome): JudgedLimit => $outcome->toCore())->all()),
             array_values(array_map(self::kept(...), array_filter($decision->not_due, is_array(...)))),
             $decision->blocked(),
             array_values(

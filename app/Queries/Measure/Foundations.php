@@ -9,7 +9,7 @@ use Rheacid\Core\Electrode\CalibrationFunction;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Measuring\BufferValue;
 use Rheacid\Core\Measuring\Foundation;
-use Rheacid\Core\Measuring\PhPortion;
+use Rheacid\Core\Measuring\PhReplicate;
 use Rheacid\Core\Measuring\TitrationFoundation;
 use Rheacid\Core\Settling\Stability;
 use Rheacid\Models\BlindPair;
@@ -96,11 +96,11 @@ final class Foundations
         );
     }
 
-    public static function portion(Replicate $replicate, Calibration $calibration, CalibrationFunction $function): PhPortion
+    public static function replicate(Replicate $replicate, Calibration $calibration, CalibrationFunction $function): PhReplicate
     {
         [$low, $high] = $function->leansOn($function->tell($replicate->signal(), (float) $replicate->celsius));
 
-        return new PhPortion(
+        return new PhReplicate(
             $replicate->value,
             (float) $replicate->celsius,
             self::buffer($calibration, $low),

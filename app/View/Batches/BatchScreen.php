@@ -6,8 +6,8 @@ namespace Rheacid\View\Batches;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Pagination\CursorPaginator;
-use Rheacid\Core\Limits\BatchState;
-use Rheacid\Core\Limits\Forecast;
+use Rheacid\Core\Batches\BatchState;
+use Rheacid\Core\Forecast\Forecast;
 use Rheacid\Core\Limits\JudgedLimit;
 use Rheacid\Core\Limits\NotDue;
 use Rheacid\Core\Limits\NotDueReason;

@@ -6,8 +6,8 @@ namespace Rheacid\View\Batches;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
-use Rheacid\Core\Limits\BatchState;
-use Rheacid\Core\Limits\StepDoubt;
+use Rheacid\Core\Batches\BatchState;
+use Rheacid\Core\Batches\StepDoubt;
 use Rheacid\Models\Addition;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchNote;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\View\Figures;
 
-use Rheacid\Core\Limits\Forecast;
+use Rheacid\Core\Forecast\Forecast;
 use Rheacid\Core\Limits\ProductLimit;
 
 /** What the figure of a batch draws, all of it against hours since its start. */

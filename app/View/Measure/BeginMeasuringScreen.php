@@ -21,7 +21,7 @@ use Rheacid\Queries\Board\UsualSetup;
 use Rheacid\Queries\Ready\LastCup;
 use Rheacid\Queries\Ready\Readiness;
 use Rheacid\Site\SiteClock;
-use Rheacid\View\Figures\RowCourse;
+use Rheacid\View\Figures\RowCurve;
 use Rheacid\View\Today\DayPlan;
 use Rheacid\View\Today\WhatIsNext;
 
@@ -50,7 +50,7 @@ final readonly class BeginMeasuringScreen
         public ?Occasion $waiting,
         public array $lacking,
         public WhatIsNext $next,
-        public ?RowCourse $course,
+        public ?RowCurve $course,
     ) {}
 
     /** @param mixed $joins, $place and $stop of a round as the address names them */
@@ -115,7 +115,7 @@ final readonly class BeginMeasuringScreen
             $waiting,
             $lacking,
             WhatIsNext::of($row),
-            RowCourse::of($row),
+            RowCurve::of($row),
         );
     }
 

@@ -92,8 +92,8 @@ final readonly class MeasureScreen
             $assessment === null || $lines === null
                 ? null
                 : new AcidRule(
-                    $assessment->portion->value,
-                    $assessment->portion->expandedU,
+                    $assessment->replicate->value,
+                    $assessment->replicate->expandedU,
                     $draft->calibration->calibrationFunction()->buffers(),
                     Wall::all($lines),
                     self::earlier($batch, CarbonImmutable::instance($draft->sample->drawn_at), $draft->sample->occasion_id),

@@ -11,7 +11,7 @@ use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Sampling\BlindDuplicates;
 use Rheacid\Models\BlindPair;
 use Rheacid\Models\Decision;
-use Rheacid\Models\LimitOutcome;
+use Rheacid\Models\DecisionLimit;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Round;
 use Rheacid\Models\RoundStop;
@@ -133,8 +133,8 @@ final readonly class RoundFoundScreen
     private static function spare(Decision $decision): float
     {
         return $decision->outcomes
-            ->filter(static fn(LimitOutcome $one): bool => $one->kind->binds())
-            ->map(static fn(LimitOutcome $one): float => $one->toCore()->spare())
+            ->filter(static fn(DecisionLimit $one): bool => $one->kind->binds())
+            ->map(static fn(DecisionLimit $one): float => $one->toCore()->spare())
             ->min() ?? INF;
     }
 

@@ -11,7 +11,7 @@ use Rheacid\Models\Appointment;
 use Rheacid\Models\Policy;
 use Rheacid\Models\Site;
 use Rheacid\Models\SiteSetting;
-use Rheacid\Operations\Keeping;
+use Rheacid\Operations\Backups;
 use Rheacid\Records\Ledger;
 use Rheacid\Records\Schema;
 use Rheacid\Site\Settings;
@@ -34,7 +34,7 @@ final readonly class SystemScreen
         public string $head,
         public int $lines,
         public ?string $schemaDiffers,
-        public Keeping $keeping,
+        public Backups $keeping,
         public Collection $appointments,
         public array $policies,
         public Collection $settings,
@@ -62,7 +62,7 @@ final readonly class SystemScreen
             Ledger::head(),
             Ledger::lines(),
             Schema::compare()['difference'],
-            Keeping::now(),
+            Backups::now(),
             Appointment::query()
                 ->with(['person', 'appointedBy'])
                 ->orderByDesc('id')

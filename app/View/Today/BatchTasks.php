@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Rheacid\View\Today;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Core\Batches\BatchState;
 use Rheacid\Core\Care\Priority;
-use Rheacid\Core\Limits\BatchState;
 use Rheacid\Core\Words\ForecastWords;
 use Rheacid\Queries\Batches\DeadlineFacts;
 use Rheacid\Queries\Board\BatchLine;

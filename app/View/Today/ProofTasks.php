@@ -6,9 +6,9 @@ namespace Rheacid\View\Today;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use Rheacid\Core\Batches\BatchState;
+use Rheacid\Core\Batches\StepDoubt;
 use Rheacid\Core\Care\Priority;
-use Rheacid\Core\Limits\BatchState;
-use Rheacid\Core\Limits\StepDoubt;
 use Rheacid\Models\BoardPart;
 use Rheacid\Models\CourseFinding;
 use Rheacid\Models\Deviation;

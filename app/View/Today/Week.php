@@ -7,7 +7,7 @@ namespace Rheacid\View\Today;
 use Carbon\CarbonImmutable;
 use Rheacid\Core\Care\CareSchedule;
 use Rheacid\Core\Care\PairState;
-use Rheacid\Core\Limits\DeadlineWarning;
+use Rheacid\Core\Urgency\DeadlineWarning;
 use Rheacid\Core\Words\CareWords;
 use Rheacid\Queries\Board\Lines;
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Rheacid\View\Today;
 
 use Carbon\CarbonImmutable;
-use Rheacid\Core\Limits\BatchState;
-use Rheacid\Core\Limits\ForecastVerdict;
-use Rheacid\Core\Limits\StepDoubt;
+use Rheacid\Core\Batches\BatchState;
+use Rheacid\Core\Batches\StepDoubt;
+use Rheacid\Core\Forecast\ForecastVerdict;
 use Rheacid\Core\Words\ForecastWords;
 use Rheacid\Queries\Board\BatchLine;
 use Rheacid\Site\SiteClock;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Rheacid\Core\Contract\Jobs;
 
+use Rheacid\Core\Cells\Conductivity;
 use Rheacid\Core\Contract\Input;
 use Rheacid\Core\Contract\Job;
 use Rheacid\Core\Contract\Shape\NumberShape;
 use Rheacid\Core\Contract\Shape\RecordShape;
-use Rheacid\Core\Electrode\Conductivity;
 
 final readonly class CompensateConductivity implements Job
 {

@@ -10,8 +10,8 @@ use Rheacid\Core\Contract\Shape\ListShape;
 use Rheacid\Core\Contract\Shape\NumberShape;
 use Rheacid\Core\Contract\Shape\RecordShape;
 use Rheacid\Core\Contract\Shape\TextShape;
-use Rheacid\Core\Limits\Decision;
 use Rheacid\Core\Limits\DecisionRule;
+use Rheacid\Core\Limits\JudgedValue;
 use Rheacid\Core\Limits\LimitConformity;
 
 final readonly class Decide implements Job
@@ -31,7 +31,7 @@ final readonly class Decide implements Job
     public function answer(Input $in): array
     {
         $limits = array_map(Limited::read(...), $in->records('limits'));
-        $decision = Decision::on(
+        $decision = JudgedValue::on(
             $in->number('value'),
             $in->number('expanded_u'),
             $limits,

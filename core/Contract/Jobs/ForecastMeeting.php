@@ -10,7 +10,7 @@ use Rheacid\Core\Contract\Refusal;
 use Rheacid\Core\Contract\Shape\ListShape;
 use Rheacid\Core\Contract\Shape\NumberShape;
 use Rheacid\Core\Contract\Shape\RecordShape;
-use Rheacid\Core\Limits\Forecast;
+use Rheacid\Core\Forecast\Forecast;
 use Rheacid\Core\TimesNotIncreasing;
 
 final readonly class ForecastMeeting implements Job

@@ -16,11 +16,11 @@ use Rheacid\Core\Contract\Shape\OrNullShape;
 use Rheacid\Core\Contract\Shape\RecordShape;
 use Rheacid\Core\Contract\Shape\TextShape;
 use Rheacid\Core\Limits\Applies;
-use Rheacid\Core\Limits\Judge;
 use Rheacid\Core\Limits\JudgedLimit;
+use Rheacid\Core\Limits\JudgedOccasion;
+use Rheacid\Core\Limits\JudgedReplicate;
 use Rheacid\Core\Limits\NotDue;
 use Rheacid\Core\Limits\Occasion;
-use Rheacid\Core\Limits\Portion;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Limits\Result;
 use Rheacid\Core\Limits\Stage;
@@ -65,7 +65,7 @@ final readonly class JudgeOccasion implements Job
 
     public function answer(Input $in): array
     {
-        $judged = Judge::on(
+        $judged = JudgedOccasion::on(
             array_map(self::result(...), $in->records('results')),
             array_map(self::limit(...), $in->records('limits')),
             new Occasion(
@@ -98,7 +98,7 @@ final readonly class JudgeOccasion implements Job
                     'expanded_u' => $one->decides->expandedU,
                     'trusted' => $one->decides->trusted,
                     'result' => $one->result,
-                    'portion' => $one->portion,
+                    'portion' => $one->replicate,
                 ],
                 $judged->due,
             ),
@@ -128,7 +128,7 @@ final readonly class JudgeOccasion implements Job
     private static function result(Input $in): Result
     {
         $portions = array_map(
-            static fn(Input $portion): Portion => new Portion(
+            static fn(Input $portion): JudgedReplicate => new JudgedReplicate(
                 $portion->number('value'),
                 $portion->numberOrNull('expanded_u'),
                 $portion->flag('trusted', true),

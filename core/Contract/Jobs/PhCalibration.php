@@ -14,7 +14,7 @@ use Rheacid\Core\Contract\Shape\TextShape;
 use Rheacid\Core\Electrode\CalibrationPoint;
 use Rheacid\Core\Electrode\Criteria;
 use Rheacid\Core\Electrode\Finding;
-use Rheacid\Core\Electrode\Judgement;
+use Rheacid\Core\Electrode\JudgedCalibration;
 use Rheacid\Core\Electrode\Segment;
 use Rheacid\Core\Words\FindingWords;
 
@@ -49,7 +49,7 @@ final readonly class PhCalibration implements Job
     public function answer(Input $in): array
     {
         $checks = Calibrated::readPoints($in->records('check_points'));
-        $judgement = Judgement::of(
+        $judgement = JudgedCalibration::of(
             Calibrated::read($in),
             self::criteria($in),
             $checks,

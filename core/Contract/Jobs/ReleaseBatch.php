@@ -12,10 +12,10 @@ use Rheacid\Core\Contract\Shape\MapShape;
 use Rheacid\Core\Contract\Shape\RecordShape;
 use Rheacid\Core\Contract\Shape\TextShape;
 use Rheacid\Core\Limits\Conformity;
-use Rheacid\Core\Limits\JudgedBefore;
 use Rheacid\Core\Limits\LimitKind;
-use Rheacid\Core\Limits\Release;
-use Rheacid\Core\Limits\ReleaseLimit;
+use Rheacid\Core\Release\JudgedBefore;
+use Rheacid\Core\Release\Release;
+use Rheacid\Core\Release\ReleaseLimit;
 
 final readonly class ReleaseBatch implements Job
 {

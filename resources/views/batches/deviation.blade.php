@@ -1,4 +1,4 @@
-@use(Rheacid\Core\Limits\DispositionKind)
+@use(Rheacid\Core\Batches\DispositionKind)
 @use(Rheacid\Site\SiteClock)
 @php($deviation = $screen->deviation)
 @php($limit = $screen->limit)
@@ -9,7 +9,7 @@
     <p class="verdict answer"><x-state :is="$decided ? 'idle' : 'fail'">{{ $decided ? 'Decided.' : 'Open.' }}</x-state> <span>{{ $deviation->what }} @unless ($decided)<b>{{ $deviation->is_after_release ? 'The batch is already released. A lead recalls it or lets it stand.' : ($deviation->is_missed_in_time ? 'Hold the batch: no later value makes up for a missed deadline.' : 'Hold the batch, then follow the steps below.') }}</b>@endunless</span></p>
     <h2>What to do</h2>
     <p>{{ $limit?->if_violated ?: 'This limit has no instructions. Hold the batch, find the cause and ask a lead to decide.' }}</p>
-    <p class="soft">Measure a fresh sample with a second verified instrument. If the two differ by more than {{ Rheacid\Core\Numbers::plain(Rheacid\Core\Limits\SecondInstrument::DIFFER_PH) }} pH, use a third. Do not repeat readings until one passes. Smell and appearance can condemn a batch but never clear it.</p>
+    <p class="soft">Measure a fresh sample with a second verified instrument. If the two differ by more than {{ Rheacid\Core\Numbers::plain(Rheacid\Core\Batches\SecondInstrument::DIFFER_PH) }} pH, use a third. Do not repeat readings until one passes. Smell and appearance can condemn a batch but never clear it.</p>
     <h2>Actions taken</h2>
     <table class="stack">
         <caption class="visually-hidden">Actions taken</caption>

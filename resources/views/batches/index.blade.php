@@ -1,7 +1,7 @@
 @use(Rheacid\Queries\Board\BatchFilter)
-@use(Rheacid\Core\Limits\BatchState)
+@use(Rheacid\Core\Batches\BatchState)
 @use(Rheacid\View\Today\WhatIsNext)
-@use(Rheacid\View\Figures\RowCourse)
+@use(Rheacid\View\Figures\RowCurve)
 <x-house title="Batches" room="Batches">
     <form class="filters" method="get" action="{{ route('batches') }}">
         <x-choice name="sort" label="Order" :options="BatchFilter::SORTS" :value="$filter->sort" submits />
@@ -20,7 +20,7 @@
                 <th scope="row"><a class="cell-link" href="{{ route('batches.show', $line->id) }}"><b>{{ $line->code }}</b></a><br><span class="soft">{{ $line->product }}<br>{{ $line->vessel }} · day {{ (int) $line->since->diffInDays(now()) }}</span></th>
                 <td><x-state :is="$next->sign">{{ $line->state?->value }}</x-state></td>
                 <td class="num">@if ($line->value !== null){{ $line->shown() }} @if ($line->expandedU !== null)<small>± {{ $line->shownU() }}</small>@endif @else<span class="soft">–</span>@endif</td>
-                <td class="course">@if ($figure = RowCourse::of($line))<x-row-course :figure="$figure" />@endif</td>
+                <td class="course">@if ($figure = RowCurve::of($line))<x-row-course :figure="$figure" />@endif</td>
                 <td class="what-is"><b class="is-{{ $next->sign === 'idle' ? 'plain' : $next->sign }}">{{ $next->row() }}</b>@if ($next->rest() !== '')<br><span class="soft">{{ $next->rest() }}</span>@endif</td>
             </tr>
         @empty

@@ -1,5 +1,5 @@
 {{-- Release checks, what can be done with the batch, and its history. --}}
-@use(Rheacid\Core\Limits\BatchState)
+@use(Rheacid\Core\Batches\BatchState)
 @use(Rheacid\Core\Numbers)
 @use(Rheacid\Core\Words\ReleaseWords)
 @use(Rheacid\Site\SiteClock)
@@ -10,7 +10,7 @@
     @foreach ($life->outlet->blocks as $block)<p class="verdict"><x-state is="fail">Not releasable.</x-state> {{ $block }}</p>@endforeach
     @foreach ($life->outlet->release->missing as $one)
         <p class="verdict"><x-state is="care">Missing.</x-state> {{ ReleaseWords::missing($one['name'], $one['reason']) }} @php($open = $life->deviations->first(fn ($deviation) => $deviation->limit_name === $one['name'] && $deviation->disposition === null))
-        @if (in_array($one['name'], $life->onCourses, true))<a href="{{ route('courses.show', $batch) }}">Temperatures</a>@elseif (in_array($one['reason'], [Rheacid\Core\Limits\MissingReason::NeverJudged, Rheacid\Core\Limits\MissingReason::NotProven], true))<a href="{{ route('drafts.create', $batch) }}">{{ ReleaseWords::advice($one['reason']) }}</a>@elseif ($open)<a href="{{ route('deviations.show', $open) }}">{{ ReleaseWords::advice($one['reason']) }}</a>@else<span class="soft">{{ ReleaseWords::advice($one['reason']) }}.</span>@endif</p>@endforeach
+        @if (in_array($one['name'], $life->onCourses, true))<a href="{{ route('courses.show', $batch) }}">Temperatures</a>@elseif (in_array($one['reason'], [Rheacid\Core\Release\MissingReason::NeverJudged, Rheacid\Core\Release\MissingReason::NotProven], true))<a href="{{ route('drafts.create', $batch) }}">{{ ReleaseWords::advice($one['reason']) }}</a>@elseif ($open)<a href="{{ route('deviations.show', $open) }}">{{ ReleaseWords::advice($one['reason']) }}</a>@else<span class="soft">{{ ReleaseWords::advice($one['reason']) }}.</span>@endif</p>@endforeach
     @if ($life->outlet->release->met !== [])<p class="verdict"><x-state is="met">Met.</x-state> {{ implode(' · ', $life->outlet->release->met) }}</p>
     @elseif ($life->outlet->needsNone !== null)
         <p class="verdict"><x-state is="care">No measured limit protects it.</x-state> {{ $life->outlet->needsNone }}</p>

@@ -1,6 +1,6 @@
 @use(Rheacid\Core\Words\LimitWords)
 @use(Rheacid\Core\Words\SamplingWords)
-@use(Rheacid\Core\Limits\BatchState)
+@use(Rheacid\Core\Batches\BatchState)
 @use(Rheacid\Core\Measurands\Measurand)
 @use(Rheacid\Site\SiteClock)
 @php($batch = $screen->batch)

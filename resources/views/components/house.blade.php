@@ -26,7 +26,7 @@
 <header class="top">
     <h1>{{ $title }}</h1>
     <span class="hands"><a href="{{ route('hands') }}" title="Change hands">{{ $person->name }}</a>
-        <small>{{ $person->role?->value }}@if (Rheacid\Guard\Standing::isByPin() && $person->role !== Rheacid\Core\Access\Role::Checker), <a href="{{ route('yourself.passphrase') }}">by PIN</a>@endif</small>
+        <small>{{ $person->role?->value }}@if (Rheacid\Guard\SignedInBy::isByPin() && $person->role !== Rheacid\Core\Access\Role::Checker), <a href="{{ route('yourself.passphrase') }}">by PIN</a>@endif</small>
         <form class="when-wide" method="post" action="{{ route('sign-out') }}">@csrf<button class="do link">Sign out</button></form></span>
     <span class="clock">{{ Rheacid\Site\SiteClock::local(now())->format('D H:i') }}</span>
     <a class="to-search when-narrow" href="{{ route('find') }}"><svg viewBox="0 0 24 24" aria-hidden="true"><circle cx="10" cy="10" r="6" /><path d="M15 15l6 6" /></svg><span class="visually-hidden">Search</span></a>

@@ -32,7 +32,7 @@
         @unless ($screen->isComplete())<h2>So far</h2>@endunless
         <x-answer :lines="$screen->lines" />
         @if ($screen->proof)<p class="verdict"><x-state is="care">How to prove it.</x-state> {{ $screen->proof }}</p>@endif
-        <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($assessment->portion->value, 2) }}</span>@if ($assessment->portion->expandedU !== null)<span class="pm">± {{ Rheacid\Core\Numbers::fixed($assessment->portion->expandedU, 2) }}</span>@endif<span class="unit">pH, {{ count($assessment->result->portions) > 1 ? 'the deciding portion of ' . count($assessment->result->portions) : 'one portion so far' }}<br>mean {{ Rheacid\Core\Numbers::fixed($assessment->result->mean(), 2) }}@unless ($assessment->portion->trusted) · <b>not trusted yet</b>@endunless</span></div>
+        <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($assessment->replicate->value, 2) }}</span>@if ($assessment->replicate->expandedU !== null)<span class="pm">± {{ Rheacid\Core\Numbers::fixed($assessment->replicate->expandedU, 2) }}</span>@endif<span class="unit">pH, {{ count($assessment->result->replicates) > 1 ? 'the deciding portion of ' . count($assessment->result->replicates) : 'one portion so far' }}<br>mean {{ Rheacid\Core\Numbers::fixed($assessment->result->mean(), 2) }}@unless ($assessment->replicate->trusted) · <b>not trusted yet</b>@endunless</span></div>
         <x-acid-rule :rule="$screen->rule" />
         <x-decision :lines="$screen->lines" />
     @endif
@@ -68,7 +68,7 @@
         @if ($screen->budget)
             <h2>Uncertainty budget</h2>
             <x-budget :bar="$screen->budget" />
-            @foreach (array_slice($screen->help, 0, 3) as $help)<p class="soft">{{ Rheacid\Core\Words\GainWords::what($help['gain']) }} would reduce ± {{ Rheacid\Core\Numbers::fixed($assessment->portion->expandedU, 2) }} to ± {{ Rheacid\Core\Numbers::fixed($help['expanded_u'], 2) }}.</p>@endforeach
+            @foreach (array_slice($screen->help, 0, 3) as $help)<p class="soft">{{ Rheacid\Core\Words\GainWords::what($help['gain']) }} would reduce ± {{ Rheacid\Core\Numbers::fixed($assessment->replicate->expandedU, 2) }} to ± {{ Rheacid\Core\Numbers::fixed($help['expanded_u'], 2) }}.</p>@endforeach
         @endif
         @if (!$assessment)
             <h2>Steps</h2>

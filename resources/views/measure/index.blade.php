@@ -1,5 +1,5 @@
 @use(Rheacid\View\Today\WhatIsNext)
-@use(Rheacid\View\Figures\RowCourse)
+@use(Rheacid\View\Figures\RowCurve)
 <x-house title="Measure" room="Measure">
     @foreach ($rounds as $round)
         <p class="verdict"><x-state is="care">A measuring round is open.</x-state> {{ $round->left_count }} of {{ $round->stops_count }} batches left; begun {{ Rheacid\Site\SiteClock::short($round->at) }} by {{ $round->person->name }}. <a href="{{ route('rounds.show', $round) }}">Continue round</a></p>
@@ -12,7 +12,7 @@
             <tr>
                 <th scope="row"><b>{{ $batch->code }}</b><br><span class="soft">{{ $batch->product }}<br>{{ $batch->vessel }}</span></th>
                 <td class="num">@if ($batch->value !== null){{ $batch->shown() }} @if ($batch->expandedU !== null)<small>± {{ $batch->shownU() }}</small>@endif<br><small class="soft">{{ Rheacid\Site\SiteClock::short($batch->readAt) }}</small>@else<span class="soft">–</span>@endif</td>
-                <td class="course">@if ($figure = RowCourse::of($batch))<x-row-course :figure="$figure" />@endif</td>
+                <td class="course">@if ($figure = RowCurve::of($batch))<x-row-course :figure="$figure" />@endif</td>
                 <td class="what-is"><x-state :is="$next->sign"><b>{{ $next->row() }}</b></x-state>@if ($next->rest() !== '')<br><span class="soft">{{ $next->rest() }}</span>@endif</td>
                 <td class="does">
                     @can('record')

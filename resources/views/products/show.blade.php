@@ -27,7 +27,7 @@
     @if ($product->stage_of)
         <p class="verdict"><x-state is="idle">One stage of a process.</x-state> Followed by {{ $product->stage_of }}. It is not released on its own.</p>@endif
     @if ($product->kept)
-        <p class="soft">Storage: {{ Rheacid\Core\Products\KeptAt::from($product->kept['where'])->words() }}{{ ($product->kept['airtight'] ?? false) ? ', in airtight packages' : '' }}{{ $product->authority ? '. Process authority: ' . $product->authority : '' }}.</p>@endif
+        <p class="soft">Storage: {{ Rheacid\Core\Products\StoredAt::from($product->kept['where'])->words() }}{{ ($product->kept['airtight'] ?? false) ? ', in airtight packages' : '' }}{{ $product->authority ? '. Process authority: ' . $product->authority : '' }}.</p>@endif
     <h2>Sampling plan</h2>
     <table class="stack">
         <caption class="visually-hidden">Sampling plan</caption>

@@ -20,7 +20,7 @@ use Rheacid\Actions\Batches\StartBatch;
 use Rheacid\Actions\Batches\TakeStep;
 use Rheacid\Actions\Batches\WaitForStep;
 use Rheacid\Actions\Measure\EndOccasion;
-use Rheacid\Core\Limits\BatchState;
+use Rheacid\Core\Batches\BatchState;
 use Rheacid\Http\Forms\Batches\StartRequest;
 use Rheacid\Http\Forms\Sent;
 use Rheacid\Http\Forms\TypedTime;

@@ -10,7 +10,7 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Rheacid\Actions\Batches\DisposeDeviation;
 use Rheacid\Actions\Batches\RecordCorrectiveAction;
-use Rheacid\Core\Limits\DispositionKind;
+use Rheacid\Core\Batches\DispositionKind;
 use Rheacid\Http\Forms\Sent;
 use Rheacid\Http\Forms\TypedTime;
 use Rheacid\Models\Deviation;

@@ -13,8 +13,8 @@ use Rheacid\Guard\AccessKind;
 use Rheacid\Guard\AccessLog;
 use Rheacid\Guard\Proof;
 use Rheacid\Guard\SecondFactor;
+use Rheacid\Guard\SignedInBy;
 use Rheacid\Guard\SignIns;
-use Rheacid\Guard\Standing;
 use Rheacid\Http\Forms\Sent;
 use Rheacid\Records\Refused;
 use Rheacid\Site\Settings;
@@ -83,7 +83,7 @@ final class CodeController
     {
         $person = Sent::person($request);
         Proof::passphraseAndCode($request, $person);
-        Standing::confirm($request, $person);
+        SignedInBy::confirm($request, $person);
 
         return redirect()->route('today')->with('done', 'You have the full rights of your role again.');
     }

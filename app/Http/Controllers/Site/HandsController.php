@@ -12,8 +12,8 @@ use Rheacid\Core\Access\Secrets;
 use Rheacid\Guard\AccessKind;
 use Rheacid\Guard\AccessLog;
 use Rheacid\Guard\People;
+use Rheacid\Guard\SignedInBy;
 use Rheacid\Guard\SignIn;
-use Rheacid\Guard\Standing;
 use Rheacid\Guard\Waits;
 use Rheacid\Http\Forms\Sent;
 use Rheacid\Models\Person;
@@ -48,9 +48,9 @@ final class HandsController
         }
         Waits::forget($what);
         $back = $request->session()->pull('hands.back');
-        Standing::comeIn($request, $person, AccessKind::ChangedHands);
+        SignedInBy::comeIn($request, $person, AccessKind::ChangedHands);
         if (Secrets::pinProblem($request->string('pin')->toString()) !== null) {
-            Standing::mustChange($request, 'pin');
+            SignedInBy::mustChange($request, 'pin');
         }
 
         return redirect()->to(is_string($back) ? $back : route('today'))->with('done', "{$person->name} is at the bench.");

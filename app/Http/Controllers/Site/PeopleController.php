@@ -18,9 +18,9 @@ use Rheacid\Guard\Invitations;
 use Rheacid\Guard\Passphrase;
 use Rheacid\Guard\People;
 use Rheacid\Guard\Proof;
+use Rheacid\Guard\SignedInBy;
 use Rheacid\Guard\SignIn;
 use Rheacid\Guard\SignIns;
-use Rheacid\Guard\Standing;
 use Rheacid\Http\Forms\Sent;
 use Rheacid\Models\Person;
 use Rheacid\Records\IdempotencyKey;
@@ -140,7 +140,7 @@ final class PeopleController
             );
         }
         SignIn::set($person, $request->string('passphrase')->toString(), $request->string('pin')->toString());
-        Standing::comeIn($request, $person, AccessKind::CameIn);
+        SignedInBy::comeIn($request, $person, AccessKind::CameIn);
 
         return redirect()
             ->route('today')

@@ -11,9 +11,9 @@ use Rheacid\Guard\AccessKind;
 use Rheacid\Guard\AccessLog;
 use Rheacid\Guard\Passphrase;
 use Rheacid\Guard\Proof;
+use Rheacid\Guard\SignedInBy;
 use Rheacid\Guard\SignIn;
 use Rheacid\Guard\SignIns;
-use Rheacid\Guard\Standing;
 use Rheacid\Http\Forms\Sent;
 
 /** A person's own passphrase and PIN, and where that person is signed in. */
@@ -25,7 +25,7 @@ final class SecretsController
 
         return view('auth.secrets', [
             'person' => $person,
-            'mustChange' => Standing::toChange($request),
+            'mustChange' => SignedInBy::toChange($request),
             'signIns' => SignIns::open($person, $request),
         ]);
     }
@@ -37,7 +37,7 @@ final class SecretsController
         $request->validate(Passphrase::passphrase((string) $person->name, (string) $person->credential?->username), Passphrase::messages());
         SignIn::changePassphrase($person, $request->string('passphrase')->toString());
         SignIns::endAll($person, $request);
-        Standing::hasChanged($request, 'passphrase');
+        SignedInBy::hasChanged($request, 'passphrase');
         AccessLog::note(AccessKind::ChangedPassphrase, $request, $person);
 
         return redirect()->route('yourself.secrets')->with('done', 'Passphrase changed. You are signed out on all other devices.');
@@ -50,7 +50,7 @@ final class SecretsController
         $request->validate(Passphrase::pin(), Passphrase::messages());
         SignIn::changePin($person, $request->string('pin')->toString());
         SignIns::endAll($person, $request);
-        Standing::hasChanged($request, 'pin');
+        SignedInBy::hasChanged($request, 'pin');
         AccessLog::note(AccessKind::ChangedPin, $request, $person);
 
         return redirect()->route('yourself.secrets')->with('done', 'PIN changed. You are signed out on all other devices.');

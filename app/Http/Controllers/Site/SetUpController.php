@@ -11,8 +11,8 @@ use Rheacid\Core\Thermometry\Barometer;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Guard\AccessKind;
 use Rheacid\Guard\SetUpCode;
+use Rheacid\Guard\SignedInBy;
 use Rheacid\Guard\SignIn;
-use Rheacid\Guard\Standing;
 use Rheacid\Http\Forms\Site\SetUpRequest;
 use Rheacid\Models\Site;
 use Rheacid\Records\Refused;
@@ -54,7 +54,7 @@ final class SetUpController
             SetUpCode::giveBack();
             throw $failure;
         }
-        Standing::comeIn($request, $lead, AccessKind::CameIn);
+        SignedInBy::comeIn($request, $lead, AccessKind::CameIn);
 
         return redirect()->route('today')->with('done', 'The site is set up. The next steps are on this page, in any order.');
     }

@@ -16,10 +16,10 @@ use Rheacid\Guard\AccessLog;
 use Rheacid\Guard\Device;
 use Rheacid\Guard\People;
 use Rheacid\Guard\SecondFactor;
+use Rheacid\Guard\SignedInBy;
 use Rheacid\Guard\SignIn;
 use Rheacid\Guard\SignIns;
 use Rheacid\Guard\SignInTries;
-use Rheacid\Guard\Standing;
 use Rheacid\Guard\Waits;
 use Rheacid\Http\Forms\Sent;
 use Rheacid\Models\Person;
@@ -56,7 +56,7 @@ final class SignInController
         }
         $tries->forget();
         if (Secrets::passphraseProblem($passphrase, (string) $person->name, $username) !== null) {
-            Standing::mustChange($request, 'passphrase');
+            SignedInBy::mustChange($request, 'passphrase');
         }
         if ($person->credential?->hasCode() === true) {
             $request->session()->put(self::HALFWAY, [$person->id, CarbonImmutable::now()->getTimestamp()]);
@@ -125,7 +125,7 @@ final class SignInController
     private function enter(Request $request, Person $person, AccessKind $how): RedirectResponse
     {
         Device::remember($request, (string) $person->credential?->username);
-        Standing::comeIn($request, $person, $how);
+        SignedInBy::comeIn($request, $person, $how);
 
         return redirect()->intended(route('today'));
     }

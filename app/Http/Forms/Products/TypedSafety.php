@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Http\Forms\Products;
 
 use Illuminate\Http\Request;
-use Rheacid\Core\Products\KeptAt;
+use Rheacid\Core\Products\StoredAt;
 use Rheacid\Models\LimitRow;
 use Rheacid\Models\Product;
 use Rheacid\Records\Refused;
@@ -41,7 +41,7 @@ final class TypedSafety
                 throw Refused::because(sprintf('"%s" of the limit "%s" is not among the routes.', reset($strange), $limit->name), 'routes');
             }
         }
-        $where = KeptAt::tryFrom($request->string('kept')->toString());
+        $where = StoredAt::tryFrom($request->string('kept')->toString());
         $authority = $request->string('authority')->trim()->toString();
         if (
             $authority === ''
