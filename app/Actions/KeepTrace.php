@@ -13,15 +13,18 @@ use Rheacid\Records\Refused;
 /** Keeps what an immersion gave. One immersion serves one accepted value. */
 final class KeepTrace
 {
-    public static function of(Entry $entry, Observation|CellReading $seen): ?Trace
+    /** @throws Refused where its immersion has served already */
+    public static function ensureNew(Observation|CellReading $seen): void
     {
-        if ($seen->trace === null) {
-            return null;
-        }
         if ($seen->immersionId !== null && Trace::query()->where('immersion_id', $seen->immersionId)->exists()) {
             throw Refused::because('This reading was already accepted. Rinse, blot, and move the electrode into the next cup.', 'cup');
         }
+    }
 
-        return $entry->add(new Trace(['immersion_id' => $seen->immersionId, 'points' => $seen->trace->points]));
+    public static function of(Entry $entry, Observation|CellReading $seen): ?Trace
+    {
+        return $seen->trace === null
+            ? null
+            : $entry->add(new Trace(['immersion_id' => $seen->immersionId, 'points' => $seen->trace->points]));
     }
 }

@@ -73,8 +73,8 @@ final class BatchMoves
         );
     }
 
-    /** The deviation that stands open on that limit; it is opened if there is none. */
-    public static function deviate(
+    /** A deviation that nobody has decided about yet. */
+    public static function open(
         Entry $entry,
         Batch $batch,
         string $limit,
@@ -84,28 +84,19 @@ final class BatchMoves
         ?int $decisionId,
         bool $isAfterRelease = false,
     ): Deviation {
-        $open = Deviation::query()
-            ->where('batch_id', $batch->id)
-            ->where('limit_name', $limit)
-            ->whereDoesntHave('disposition')
-            ->orderByDesc('id')
-            ->first();
-        // One that says less than what is known now does not stand for it.
-        return $open !== null && (!$isMissedInTime || $open->is_missed_in_time === true)
-            ? $open
-            : $entry->add(
-                new Deviation([
-                    'batch_id' => $batch->id,
-                    'decision_id' => $decisionId,
-                    'limit_name' => $limit,
-                    'kind' => $kind,
-                    'is_missed_in_time' => $isMissedInTime,
-                    'what' => $what,
-                    'is_after_release' => $isAfterRelease,
-                    'at' => $entry->at,
-                    'person_id' => $entry->by->id,
-                ]),
-            );
+        return $entry->add(
+            new Deviation([
+                'batch_id' => $batch->id,
+                'decision_id' => $decisionId,
+                'limit_name' => $limit,
+                'kind' => $kind,
+                'is_missed_in_time' => $isMissedInTime,
+                'what' => $what,
+                'is_after_release' => $isAfterRelease,
+                'at' => $entry->at,
+                'person_id' => $entry->by->id,
+            ]),
+        );
     }
 
     /** The moment of a step that was typed: not in the future, not before the batch began. @throws Refused */

@@ -13,6 +13,7 @@ use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Models\Deviation;
 use Rheacid\Models\Disposition;
 use Rheacid\Models\Person;
+use Rheacid\Queries\Batches\BatchHistory;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
@@ -90,7 +91,8 @@ final readonly class DisposeDeviation
                 if ($next !== null) {
                     BatchMoves::move($entry, $batch, $next, $reason, $told);
                 } elseif ($kind === DispositionKind::GoOn && $isMissed) {
-                    $this->judgeAnew->late($entry, $batch, (string) $deviation->limit_name, DecisionCause::Disposed);
+                    $late = BatchHistory::late($batch->id)[(string) $deviation->limit_name] ?? [];
+                    $this->judgeAnew->late($entry, $late, DecisionCause::Disposed);
                 }
 
                 return $disposition;

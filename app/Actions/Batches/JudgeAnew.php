@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Batches;
 
-use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Rheacid\Core\Limits\DecisionCause;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Occasion;
@@ -33,20 +31,14 @@ final readonly class JudgeAnew
         ($this->workOut)($entry, Batch::query()->with(Batch::JUDGED)->findOrFail($batch->id));
     }
 
-    /** What came after a deadline. */
-    public function late(Entry $entry, Batch $batch, string $limit, DecisionCause $because, ?CarbonImmutable $after = null): void
+    /**
+     * What came after a deadline.
+     *
+     * @param list<int> $occasions that were judged late on it
+     */
+    public function late(Entry $entry, array $occasions, DecisionCause $because): void
     {
-        $late = DB::table('limit_outcomes')
-            ->join('decisions', 'decisions.id', '=', 'limit_outcomes.decision_id')
-            ->join('occasions', 'occasions.id', '=', 'decisions.occasion_id')
-            ->where('limit_outcomes.batch_id', $batch->id)
-            ->where('limit_outcomes.name', $limit)
-            ->where('limit_outcomes.late', true)
-            ->where('occasions.drawn_at', '>', $after?->format('Y-m-d H:i:s.v') ?? '0000-01-01')
-            ->whereNotExists(static fn($query) => $query->from('decisions as later')->whereColumn('later.supersedes_id', 'decisions.id'))
-            ->orderBy('occasions.drawn_at')
-            ->pluck('occasions.id');
-        foreach (Occasion::query()->findMany($late) as $occasion) {
+        foreach (Occasion::query()->findMany($occasions) as $occasion) {
             ($this->keep)($entry, $occasion, $because, withCourses: false);
         }
     }

@@ -6,6 +6,7 @@ namespace Rheacid\Actions\Batches;
 
 use Illuminate\Support\Facades\DB;
 use Rheacid\Core\Batches\BatchState;
+use Rheacid\Core\Batches\Consequences;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BoardPart;
@@ -15,6 +16,7 @@ use Rheacid\Models\Person;
 use Rheacid\Models\Site;
 use Rheacid\Models\Statement;
 use Rheacid\Models\StatementCode;
+use Rheacid\Queries\Batches\BatchHistory;
 use Rheacid\Queries\Batches\DeadlineFacts;
 use Rheacid\Queries\Batches\OccasionContext;
 use Rheacid\Queries\Batches\OpenOccasions;
@@ -106,7 +108,11 @@ final class RecordMissedDeadlines
                 ...DecisionLimit::limitFacts($limit),
                 'due_at' => $deadline->at->utc()->format('Y-m-d\TH:i:s\Z'),
             ]);
-            $deviation = BatchMoves::deviate($entry, $batch, $deadline->name, $deadline->kind, true, $what, null);
+            $open = BatchHistory::undecided($batch->id, $deadline->name);
+            $deviation
+                = $open !== null && Consequences::isSaid($open->is_missed_in_time === true, true)
+                    ? $open
+                    : BatchMoves::open($entry, $batch, $deadline->name, $deadline->kind, true, $what, null);
             if ($deadline->kind->binds() && $batch->state()->mayBecome(BatchState::Held)) {
                 BatchMoves::move($entry, $batch, BatchState::Held, $what);
             }

@@ -31,26 +31,50 @@ final class WorkOutCourses
      */
     public function __invoke(Entry $entry, Batch $batch, bool $isOwnRecord = false): void
     {
-        foreach ($batch->limits() as $limit) {
-            $worked = $limit->course === null ? null : CourseJudgements::work($batch, $limit, $entry->at);
-            if ($worked !== null) {
-                $this->keep($entry, $batch, $limit, $isOwnRecord, ...$worked);
+        $limits = array_filter($batch->limits(), static fn(LimitRow $limit): bool => $limit->course !== null);
+        if ($limits === []) {
+            return;
+        }
+        $before = CourseFinding::standing($batch->id)->get()->keyBy('limit_name');
+        $hasGoneOut = BatchHistory::hasGoneOut($batch);
+        $open = BatchHistory::openByLimit($batch->id);
+        $worked = [];
+        foreach ($limits as $limit) {
+            $found = CourseJudgements::work($batch, $limit, $entry->at);
+            if ($found !== null) {
+                $worked[] = [$limit, ...$found, self::provenUntil($batch, $limit, $found[0], $entry->at)];
             }
+        }
+        foreach ($worked as [$limit, $verdict, $record, $provenUntil]) {
+            $earlier = $before->get($limit->name);
+            $follows = Consequences::ofCourse(
+                $batch->state(),
+                $limit->kind,
+                $verdict->conformity,
+                $earlier?->isDue() === true ? $earlier->verdict : null,
+                $hasGoneOut,
+                $isOwnRecord,
+            );
+            $isMissed = ($limit->course['kind'] ?? '') === 'degree-hours';
+            $follows['deviates'] = $follows['deviates'] && !Consequences::isSaid($open[$limit->name] ?? null, $isMissed);
+            $this->keep($entry, $batch, $limit, $verdict, $record, $provenUntil, $earlier, $follows);
         }
     }
 
+    /**
+     * @param int|null $provenUntil as provenUntil says
+     * @param array{holds: bool, deviates: bool} $follows
+     */
     private function keep(
         Entry $entry,
         Batch $batch,
         LimitRow $limit,
-        bool $isOwnRecord,
         CourseVerdict $verdict,
         RecordedTemperatures $record,
+        ?int $provenUntil,
+        ?CourseFinding $before,
+        array $follows,
     ): void {
-        $before = CourseFinding::standing($batch->id)->where('limit_name', $limit->name)->first();
-        $moment = static fn(?float $hours): ?int => $hours === null
-            ? null
-            : $batch->started_at->addSeconds((int) ceil(3600 * $hours))->getTimestamp();
         $entry->add(
             new CourseFinding([
                 'course_id' => $record->first->id,
@@ -61,23 +85,15 @@ final class WorkOutCourses
                     ...$verdict->facts,
                     'is_due' => $verdict->conformity !== null,
                     'distrust' => $record->distrust,
-                    'silent_at' => $moment($verdict->silentFromH()),
-                    'next_at' => $moment($verdict->nextH),
-                    'proven_until' => self::provenUntil($batch, $limit, $verdict, $entry->at, $moment),
+                    'silent_at' => self::moment($batch, $verdict->silentFromH()),
+                    'next_at' => self::moment($batch, $verdict->nextH),
+                    'proven_until' => $provenUntil,
                 ],
                 'as_of' => $record->asOf,
                 'supersedes_id' => $before?->id,
                 'at' => $entry->at,
                 'person_id' => $entry->by->id,
             ]),
-        );
-        $follows = Consequences::ofCourse(
-            $batch->state(),
-            $limit->kind,
-            $verdict->conformity,
-            $before?->isDue() === true ? $before->verdict : null,
-            BatchHistory::hasGoneOut($batch),
-            $isOwnRecord,
         );
         $what = new Statement(StatementCode::CourseJudged, [
             ...$verdict->facts,
@@ -86,7 +102,7 @@ final class WorkOutCourses
             'verdict' => ($verdict->conformity ?? Conformity::Inconclusive)->value,
         ]);
         if ($follows['deviates']) {
-            BatchMoves::deviate(
+            BatchMoves::open(
                 $entry,
                 $batch,
                 $limit->name,
@@ -98,17 +114,12 @@ final class WorkOutCourses
             );
         }
         if ($follows['holds']) {
-            BatchMoves::move($entry, $batch, BatchState::Held, $what);
-            $batch->load('newestEvent');
+            $batch->setRelation('newestEvent', BatchMoves::move($entry, $batch, BatchState::Held, $what));
         }
     }
 
-    /**
-     * Of a span without an end: so long as nothing more is recorded, it counts as held until then.
-     *
-     * @param callable(?float): ?int $moment
-     */
-    private static function provenUntil(Batch $batch, LimitRow $limit, CourseVerdict $verdict, CarbonImmutable $now, callable $moment): ?int
+    /** Of a span without an end: so long as nothing more is recorded, it counts as held until then; seconds since 1970. */
+    private static function provenUntil(Batch $batch, LimitRow $limit, CourseVerdict $verdict, CarbonImmutable $now): ?int
     {
         if (($verdict->facts['kind'] ?? '') !== 'throughout' || ($verdict->facts['span_h'] ?? null) !== null) {
             return null;
@@ -119,6 +130,11 @@ final class WorkOutCourses
         }
         [$last, $silence] = [$held->facts['last_h'], $held->facts['silence_h']];
 
-        return is_float($last) && is_float($silence) ? $moment($last + $silence) : null;
+        return is_float($last) && is_float($silence) ? self::moment($batch, $last + $silence) : null;
+    }
+
+    private static function moment(Batch $batch, ?float $hours): ?int
+    {
+        return $hours === null ? null : $batch->started_at->addSeconds((int) ceil(3600 * $hours))->getTimestamp();
     }
 }

@@ -6,7 +6,6 @@ namespace Rheacid\Actions\Calibrate;
 
 use Carbon\CarbonImmutable;
 use Rheacid\Actions\KeepTrace;
-use Rheacid\Actions\Practice\MoveElectrode;
 use Rheacid\Bench\Observation;
 use Rheacid\Bench\ReadingSource;
 use Rheacid\Core\Celsius;
@@ -29,6 +28,7 @@ use Rheacid\Models\Lot;
 use Rheacid\Models\Person;
 use Rheacid\Models\PointKind;
 use Rheacid\Models\RunState;
+use Rheacid\Models\Verification;
 use Rheacid\Queries\Board\Lines;
 use Rheacid\Queries\Calibrate\RunFits;
 use Rheacid\Queries\Ready\Thermometers;
@@ -41,8 +41,6 @@ use Rheacid\Site\SiteClock;
 /** Takes the reading of one station of a run. With the last one the run is completed and judged. */
 final readonly class AcceptPoint
 {
-    public function __construct(private CompleteRun $complete) {}
-
     /**
      * @param int $station the one that was on the screen
      * @param array{slope_percent: float|null, offset_mv: float|null} $shown what a meter that shows only pH says of its own calibration
@@ -86,49 +84,50 @@ final readonly class AcceptPoint
             $read = Thermometers::read($run->thermometer, $seen->celsius);
             self::ensureSameTemperature($read['celsius'], $run, $answers->temperature);
             $asFound = RunFits::before($run);
-            $point = $entry->add(
-                new CalibrationPoint([
-                    'calibration_run_id' => $run->id,
-                    'station' => $station,
-                    'kind' => $plan['kind'],
-                    'lot_id' => $lot->id,
-                    'buffer_ph' => $lot->buffer()->phAt($read['celsius']),
-                    'mv' => $seen->signal->mv,
-                    'shown_ph' => $seen->signal->shownPh,
-                    ...$read,
-                    'response_time_s' => $seen->responseTimeS,
-                    'waited_s' => $seen->waitedS(),
-                    'settled' => $seen->settled,
-                    'moved_ph' => $seen->movedPh(),
-                    'stability' => $seen->stability,
-                    'reason' => $seen->settled ? null : $answers->haste,
-                    'cup_reason' => match (true) {
-                        $cup->doubt === null => null,
-                        $answers->isLabelChecked && $cup->doubt !== CupDoubt::Another => 'The label was checked: it is the right bottle.',
-                        default => $answers->cup,
-                    },
-                    'temperature_reason' => $answers->temperature,
-                    'gap_reason' => $answers->gap,
-                    'twin' => $cup->doubt === CupDoubt::Twin ? $cup->looksLike : null,
-                    'twin_ph' => $cup->doubt === CupDoubt::Twin ? $cup->twinPh : null,
-                    'against_recognition' => $cup->doubt === CupDoubt::Another,
-                    'as_found_ph' => $isFitted ? $seen->signal->shownPh ?? $asFound?->tell($seen->signal, $read['celsius'])->ph : null,
-                    'shown_slope_percent' => $shown['slope_percent'],
-                    'shown_offset_mv' => $shown['offset_mv'],
-                    'trace_id' => KeepTrace::of($entry, $seen)?->id,
-                    'source' => $seen->source,
-                    'person_id' => $by->id,
-                    'at' => $entry->at,
-                ]),
-            );
-            if ($seen->source === Source::Typed) {
-                MoveElectrode::useLot($entry, $run, $lot->id);
-            }
+            $point = new CalibrationPoint([
+                'calibration_run_id' => $run->id,
+                'station' => $station,
+                'kind' => $plan['kind'],
+                'lot_id' => $lot->id,
+                'buffer_ph' => $lot->buffer()->phAt($read['celsius']),
+                'mv' => $seen->signal->mv,
+                'shown_ph' => $seen->signal->shownPh,
+                ...$read,
+                'response_time_s' => $seen->responseTimeS,
+                'waited_s' => $seen->waitedS(),
+                'settled' => $seen->settled,
+                'moved_ph' => $seen->movedPh(),
+                'stability' => $seen->stability,
+                'reason' => $seen->settled ? null : $answers->haste,
+                'cup_reason' => match (true) {
+                    $cup->doubt === null => null,
+                    $answers->isLabelChecked && $cup->doubt !== CupDoubt::Another => 'The label was checked: it is the right bottle.',
+                    default => $answers->cup,
+                },
+                'temperature_reason' => $answers->temperature,
+                'gap_reason' => $answers->gap,
+                'twin' => $cup->doubt === CupDoubt::Twin ? $cup->looksLike : null,
+                'twin_ph' => $cup->doubt === CupDoubt::Twin ? $cup->twinPh : null,
+                'against_recognition' => $cup->doubt === CupDoubt::Another,
+                'as_found_ph' => $isFitted ? $seen->signal->shownPh ?? $asFound?->tell($seen->signal, $read['celsius'])->ph : null,
+                'shown_slope_percent' => $shown['slope_percent'],
+                'shown_offset_mv' => $shown['offset_mv'],
+                'source' => $seen->source,
+                'person_id' => $by->id,
+                'at' => $entry->at,
+            ]);
+            $point->setRelation('lot', $lot);
+            $point->setRelation('verification', Verification::query()->with('outcome')->find($read['verification_id']));
+            $run->load('points.verification.outcome')->setRelation('points', $run->points->push($point));
+            KeepTrace::ensureNew($seen);
+            $completed = $run->station() === null ? CompleteRun::decide($run, $entry->at) : null;
+            $use = $seen->source === Source::Typed ? LotUses::needed($run, $lot) : [];
+
+            $point->fill(['trace_id' => KeepTrace::of($entry, $seen)?->id]);
+            $entry->add($point);
+            LotUses::keep($entry, $use);
             $run->update(['touched_at' => $entry->at]);
-            $run->load('points.verification.outcome');
-            if ($run->station() === null) {
-                ($this->complete)($entry, $run);
-            }
+            $completed?->keep($entry);
 
             return $point;
         });

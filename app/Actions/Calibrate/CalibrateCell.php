@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Calibrate;
 
 use Rheacid\Actions\KeepTrace;
-use Rheacid\Actions\Practice\MoveElectrode;
 use Rheacid\Bench\CellReading;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Cells\CellStandard;
@@ -56,6 +55,7 @@ final class CalibrateCell
                 throw Refused::because(sprintf('Bottle %s (%s): %s.', $lot->code, $lot->label, $objection), 'lot');
             }
             $seen->ensureSettled($reason);
+            KeepTrace::ensureNew($seen);
             $cell = new CellCalibration([
                 'pair_id' => $pair->id,
                 'lot_id' => $lot->id,
@@ -90,7 +90,7 @@ final class CalibrateCell
                 ]),
             );
             if (in_array($seen->source, Site::evidence(), true)) {
-                MoveElectrode::openLot($entry, $lot->id);
+                LotUses::keep($entry, LotUses::opened($lot));
                 $entry->add(new LotUse(['lot_id' => $lot->id, 'cell_calibration_id' => $cell->id, 'at' => $entry->at]));
             }
 

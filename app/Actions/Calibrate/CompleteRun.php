@@ -4,14 +4,9 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Calibrate;
 
-use Rheacid\Core\Care\CareKind;
-use Rheacid\Core\Electrode\CalibrationFit;
-use Rheacid\Core\Electrode\Diagnosis;
-use Rheacid\Core\Electrode\ElectrodePast;
+use Carbon\CarbonImmutable;
+use Rheacid\Core\Electrode\DecidedCalibration;
 use Rheacid\Core\Electrode\Finding;
-use Rheacid\Core\Electrode\JudgedCalibration;
-use Rheacid\Core\Electrode\JudgedShownCalibration;
-use Rheacid\Core\Electrode\Segment;
 use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Version;
 use Rheacid\Models\Calibration;
@@ -22,19 +17,52 @@ use Rheacid\Models\LookBack;
 use Rheacid\Models\RunEvent;
 use Rheacid\Models\RunState;
 use Rheacid\Models\SessionMoment;
-use Rheacid\Queries\Calibrate\RunFits;
-use Rheacid\Queries\Ready\CareLog;
-use Rheacid\Queries\Ready\ElectrodeHistory;
+use Rheacid\Queries\Calibrate\RunFacts;
 use Rheacid\Records\Entry;
 use Rheacid\Site\SiteClock;
 
-/** Judges a run whose stations all have their point, and writes the calibration. */
-final class CompleteRun
+/** A run whose stations all have their point: gathers and decides while the last point is in hand, then keeps the calibration. */
+final readonly class CompleteRun
 {
-    private const ALKALINE_FROM_PH = 6.5;
+    private function __construct(private CalibrationRun $run, private RunFacts $facts, private DecidedCalibration $decided) {}
 
-    public function __invoke(Entry $entry, CalibrationRun $run): Calibration
+    /** @param CalibrationRun $run with all its points, the last one not yet kept */
+    public static function decide(CalibrationRun $run, CarbonImmutable $now): self
     {
+        $facts = RunFacts::of($run, $now);
+        $policy = $run->policy;
+        $readBacks = $run->points->filter(static fn(CalibrationPoint $point): bool => !$point->isFitted())->values();
+
+        return new self(
+            $run,
+            $facts,
+            $facts->fit === null
+                ? DecidedCalibration::byMeter(
+                    CalibrationPoint::ofKind($run->points, fitted: true),
+                    array_values(
+                        $readBacks->map(static fn(CalibrationPoint $point): float => (float) $point->shown_ph - $point->buffer_ph)->all(),
+                    ),
+                    $readBacks[0]?->shown_slope_percent,
+                    $readBacks[0]?->shown_offset_mv,
+                    $policy->criteria(),
+                    $policy->read_back_limit_ph,
+                    $facts->doubts,
+                )
+                : DecidedCalibration::byFit(
+                    $facts->fit,
+                    CalibrationPoint::ofKind($run->points, fitted: false),
+                    $policy->criteria(),
+                    $policy->read_back_limit_ph,
+                    $facts->isRestless,
+                    $facts->past,
+                    $facts->doubts,
+                ),
+        );
+    }
+
+    public function keep(Entry $entry): Calibration
+    {
+        $run = $this->run;
         $run->update(['state' => RunState::Completed, 'open_pair_id' => null]);
         $entry->add(
             new RunEvent([
@@ -45,16 +73,14 @@ final class CompleteRun
                 'at' => $entry->at,
             ]),
         );
-        $outcome = $run->pair->meter->shows_mv ? self::fitted($run) : self::shown($run);
-        $outcome['findings'] = JudgedCalibration::sorted([...$outcome['findings'], ...RunFindings::of($run, $entry->at)]);
-        $outcome['verdict'] = Verdict::of($outcome['findings']);
-
+        $slowest = $run->points->max('response_time_s');
         $calibration = $entry->add(
             new Calibration([
                 'calibration_run_id' => $run->id,
                 'pair_id' => $run->pair_id,
                 'policy_id' => $run->policy_id,
-                ...$outcome,
+                'fit' => $this->decided->fit,
+                'verdict' => $this->decided->verdict,
                 'findings' => array_map(
                     static fn(Finding $finding): array => [
                         'code' => $finding->code->value,
@@ -62,123 +88,46 @@ final class CompleteRun
                         'seen' => $finding->seen,
                         'needed' => $finding->needed,
                     ],
-                    $outcome['findings'],
+                    $this->decided->findings,
                 ),
+                'slope_percent' => $this->decided->slopePercent,
+                'alkaline_slope_percent' => $this->decided->alkalineSlopePercent,
+                'response_time_s' => is_float($slowest) ? $slowest : null,
+                'diagnosis' => $this->decided->diagnosis,
+                'offset_mv' => $this->decided->offsetMv,
+                'zero_point_ph' => $this->decided->zeroPointPh,
+                'bracket_low_ph' => $this->decided->bracketLowPh,
+                'bracket_high_ph' => $this->decided->bracketHighPh,
+                'read_back_error_ph' => $this->decided->readBackErrorPh,
                 'at' => $entry->at,
                 'due_at' => $run->policy->interval()->dueAt($entry->at, SiteClock::endOfDay($entry->at)),
                 'person_id' => $entry->by->id,
                 'core_version' => Version::CORE,
             ]),
         );
+        $calibration->setRelation('run', $run)->setRelation('points', $run->points)->setRelation('policy', $run->policy);
+        $calibration->setRelation('pair', $run->pair);
         self::countAsCheck($entry, $run, $calibration);
-        self::lookBack($entry, $run, $calibration);
+        $this->lookBack($entry);
 
         return $calibration;
     }
 
     /** As found off by more than the read-back limit: what was read on the calibration before may be off as much. */
-    private static function lookBack(Entry $entry, CalibrationRun $run, Calibration $calibration): void
+    private function lookBack(Entry $entry): void
     {
-        $off = CalibrationPoint::foundOff($run->points, $run->policy);
-        $before = Calibration::query()->where('pair_id', $run->pair_id)->where('id', '<', $calibration->id)->orderByDesc('id')->first();
-        if ($before !== null && $off !== null) {
+        $off = CalibrationPoint::foundOff($this->run->points, $this->run->policy);
+        if ($this->facts->before !== null && $off !== null) {
             $entry->add(
                 new LookBack([
-                    'calibration_id' => $before->id,
+                    'calibration_id' => $this->facts->before->id,
                     'off_by' => $off,
-                    'since' => $before->at,
+                    'since' => $this->facts->before->at,
                     'at' => $entry->at,
                     'person_id' => $entry->by->id,
                 ]),
             );
         }
-    }
-
-    /** @return array{findings: list<Finding>}&array<string, mixed> by our own fit through the potentials */
-    private static function fitted(CalibrationRun $run): array
-    {
-        $fit = RunFits::new($run) ?? throw new \LogicException('A run is completed when every buffer has its point.');
-        $judgement = JudgedCalibration::of(
-            $fit,
-            $run->policy->criteria(),
-            CalibrationPoint::ofKind($run->points, fitted: false),
-            $run->policy->read_back_limit_ph,
-        );
-        [$low, $high] = $fit->bracket();
-
-        return [
-            'fit' => $fit->method,
-            'verdict' => $judgement->verdict,
-            'findings' => $judgement->findings,
-            'slope_percent' => count($fit->points) > 1
-                ? min(array_map(static fn(Segment $segment): float => $segment->percent(), $fit->segments))
-                : null,
-            'alkaline_slope_percent' => self::alkaline($fit),
-            'response_time_s' => self::slowest($run),
-            'diagnosis' => Diagnosis::of($fit, $run->policy->criteria(), self::isRestless($run), self::past($run)),
-            'offset_mv' => $fit->neutral()->offsetMv,
-            'zero_point_ph' => $fit->zeroPointPh(),
-            'bracket_low_ph' => $low,
-            'bracket_high_ph' => $high,
-            'read_back_error_ph' => $judgement->checkErrors[0] ?? null,
-        ];
-    }
-
-    /** @return array{findings: list<Finding>}&array<string, mixed> by what the meter shows after it has calibrated itself */
-    private static function shown(CalibrationRun $run): array
-    {
-        $points = CalibrationPoint::ofKind($run->points, fitted: true);
-        $readBacks = $run->points->filter(static fn(CalibrationPoint $point): bool => !$point->isFitted())->values();
-        $errors = array_values(
-            $readBacks->map(static fn(CalibrationPoint $point): float => (float) $point->shown_ph - $point->buffer_ph)->all(),
-        );
-        $judgement = JudgedShownCalibration::of($points, $errors, $run->policy->criteria(), $run->policy->read_back_limit_ph);
-        $buffers = array_column($points, 'bufferPh');
-
-        return [
-            'fit' => null,
-            'verdict' => $judgement->verdict,
-            'findings' => $judgement->findings,
-            'slope_percent' => $readBacks[0]?->shown_slope_percent,
-            'offset_mv' => $readBacks[0]?->shown_offset_mv,
-            'response_time_s' => self::slowest($run),
-            'bracket_low_ph' => min([...$buffers, INF]),
-            'bracket_high_ph' => max([...$buffers, -INF]),
-            'read_back_error_ph' => $judgement->worstError,
-        ];
-    }
-
-    /** Slope above pH 7 where that side has its own line. */
-    private static function alkaline(CalibrationFit $fit): ?float
-    {
-        $last = $fit->segments[count($fit->segments) - 1];
-
-        return count($fit->segments) > 1 && $last->fromPh >= self::ALKALINE_FROM_PH ? $last->percent() : null;
-    }
-
-    private static function slowest(CalibrationRun $run): ?float
-    {
-        $slowest = $run->points->max('response_time_s');
-
-        return is_float($slowest) ? $slowest : null;
-    }
-
-    private static function isRestless(CalibrationRun $run): bool
-    {
-        return $run->points->contains(
-            static fn(CalibrationPoint $point): bool => !$point->settled
-                && $point->waited_s !== null
-                && $point->waited_s >= Diagnosis::LONG_ENOUGH_S,
-        );
-    }
-
-    private static function past(CalibrationRun $run): ElectrodePast
-    {
-        $before = Calibration::query()->where('pair_id', $run->pair_id)->orderByDesc('at')->first();
-        $cleaned = CareLog::of($run->pair->electrode)->last(CareKind::Cleaned);
-        $wasCleaned = $cleaned !== null && ($before === null || $cleaned->at > $before->at);
-
-        return new ElectrodePast($wasCleaned, (ElectrodeHistory::trend($run->pair)->percentPerYear ?? 0.0) < 0);
     }
 
     /** A read-back in a bottle that was not fitted is a reading of an independent buffer: it opens the session's checks. */

@@ -73,6 +73,7 @@ final readonly class ReadControlCheck
             self::ensureIndependent($lot, $calibration);
             $seen = $source->observe($calibration->fitted(), Settling::WINDOW_S);
             $seen->ensureSettled(Settling::WINDOW_S, $reason);
+            KeepTrace::ensureNew($seen);
             if ($thermometer !== null && $thermometer->meter_id !== $pair->meter_id && $seen->source !== Source::Typed && $cupC === null) {
                 throw Refused::because(
                     sprintf('Type what %s shows in the cup, or choose the meter’s own probe.', $thermometer->code),

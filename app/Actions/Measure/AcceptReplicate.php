@@ -43,6 +43,7 @@ final class AcceptReplicate
             $response = $draft->calibration->calibrationFunction();
             $seen = $source->observe($draft->calibration->fitted(), $draft->windowS());
             $seen->ensureSettled($draft->windowS(), $reason);
+            KeepTrace::ensureNew($seen);
             $celsius = round($draft->verification->corrected($seen->celsius), 3);
             $reading = $response->tell($seen->signal, $celsius);
 

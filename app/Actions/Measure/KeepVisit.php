@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Measure;
 
+use Carbon\CarbonImmutable;
+use Rheacid\Core\Uncertainty\SiteRepeatability;
 use Rheacid\Models\BlindPair;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Occasion;
@@ -14,20 +16,35 @@ use Rheacid\Records\Entry;
 /** Keeps that a stop was read, and what a second cup says beside the first; part of a larger action. */
 final class KeepVisit
 {
-    public static function of(Entry $entry, RoundStop $stop, Measurement $measurement): RoundVisit
+    /** @return array{stop: RoundStop, first: Measurement|null, firstPh: float|null, before: SiteRepeatability} what is read for it */
+    public static function facts(RoundStop $stop, CarbonImmutable $now): array
     {
         // Under codes the second cup may be read before the first.
         $first = ($stop->original ?? $stop->duplicate)?->visit?->measurement;
-        if ($first !== null) {
+
+        return [
+            'stop' => $stop,
+            'first' => $first,
+            'firstPh' => $first === null ? null : (float) $first->replicates()->firstOrFail()->value,
+            'before' => BlindPair::by($now),
+        ];
+    }
+
+    /**
+     * @param array{stop: RoundStop, first: Measurement|null, firstPh: float|null, before: SiteRepeatability} $facts
+     * @param float $ph of its first portion: portion against portion, as the mean of several would look steadier than a portion is
+     */
+    public static function of(Entry $entry, array $facts, Measurement $measurement, float $ph): RoundVisit
+    {
+        $stop = $facts['stop'];
+        if ($facts['first'] !== null) {
             $isBlind = $stop->cup_code !== null;
-            // Portion against portion: the mean of several would look steadier than a portion is.
-            $difference = (float) $measurement->replicates()->firstOrFail()->value - (float) $first->replicates()->firstOrFail()->value;
-            $before = BlindPair::by($entry->at);
-            $now = $isBlind ? $before->with($difference) : $before;
+            $difference = $ph - (float) $facts['firstPh'];
+            $now = $isBlind ? $facts['before']->with($difference) : $facts['before'];
             $entry->add(
                 new BlindPair([
                     'is_blind' => $isBlind,
-                    'first_id' => $first->id,
+                    'first_id' => $facts['first']->id,
                     'second_id' => $measurement->id,
                     'difference_ph' => round($difference, 5),
                     'pairs' => $now->pairs,

@@ -11,6 +11,7 @@ use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Person;
 use Rheacid\Queries\Measure\MeasuredPlace;
+use Rheacid\Queries\Measure\OccasionFacts;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
@@ -42,8 +43,12 @@ final readonly class RecordMeasurement
                     'draft',
                 );
             }
+            $because = $occasion->measurements()->exists() ? DecisionCause::Joined : DecisionCause::Recorded;
+            $facts = OccasionFacts::of($occasion, inHand: MeasuredPlace::inHand($draft));
+            $visit = $draft->stop === null ? null : KeepVisit::facts($draft->stop, $entry->at);
+            $follows = KeepDecision::decide($facts, $because);
+
             $draft->update(['state' => 'recorded', 'open_pair_id' => null]);
-            $isJoining = $occasion->measurements()->exists();
             $measurement = $entry->add(
                 new Measurement([
                     'occasion_id' => $occasion->id,
@@ -61,9 +66,9 @@ final readonly class RecordMeasurement
                     'person_id' => $by->id,
                 ]),
             );
-            ($this->keep)($entry, $occasion, $isJoining ? DecisionCause::Joined : DecisionCause::Recorded);
-            if ($draft->stop !== null) {
-                KeepVisit::of($entry, $draft->stop, $measurement);
+            $this->keep->keep($entry, $facts, $follows, $because);
+            if ($visit !== null) {
+                KeepVisit::of($entry, $visit, $measurement, (float) $replicates->firstOrFail()->value);
             }
 
             return $measurement;

@@ -91,6 +91,7 @@ final readonly class VisitStop
                 $isRinsed,
             );
             MeasuringChecks::ensureRinsed($round->pair, $drawn);
+            $visit = KeepVisit::facts($stop, $entry->at);
             [$occasion, $sample] = DrawSample::of($entry, $batch, $drawn);
             $measurement = ($this->keep)(
                 $entry,
@@ -107,7 +108,7 @@ final readonly class VisitStop
                 $dilutionParts,
             );
 
-            return KeepVisit::of($entry, $stop, $measurement);
+            return KeepVisit::of($entry, $visit, $measurement, (float) $measurement->replicates()->firstOrFail()->value);
         });
     }
 }

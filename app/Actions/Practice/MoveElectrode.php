@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Practice;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
+use Rheacid\Actions\Calibrate\LotUses;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Core\Access\Right;
-use Rheacid\Core\Solutions\BottleEvent;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Electrode;
 use Rheacid\Models\Lot;
-use Rheacid\Models\LotEvent;
 use Rheacid\Models\LotUse;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Person;
@@ -56,51 +56,16 @@ final readonly class MoveElectrode
             'diluted' => $for instanceof MeasurementDraft && $for->diluted,
         ]);
         // Nothing is poured from a real bottle at the simulated bench; in the demo the bottles are as invented as the bench.
-        if (
-            Site::isDemo()
-            && $for instanceof CalibrationRun
-            && $cup->lotId !== null
-            && LotUse::query()
-                ->where(['lot_id' => $cup->lotId, 'calibration_run_id' => $for->id])
-                ->doesntExist()
-        ) {
+        $used = Site::isDemo() && $for instanceof CalibrationRun && $cup->lotId !== null
+            ? LotUses::needed($for, Lot::query()->findOrFail($cup->lotId))
+            : [];
+        if ($used !== []) {
             Recording::once(
                 $by,
                 IdempotencyKey::own(),
                 'use a bottle',
                 LotUse::class,
-                static fn(Entry $entry): LotUse => self::useLot($entry, $for, $cup->lotId),
-            );
-        }
-    }
-
-    /** A bottle loses one use per run, at its first immersion. */
-    public static function useLot(Entry $entry, CalibrationRun $run, int $lotId): LotUse
-    {
-        $used = ['lot_id' => $lotId, 'calibration_run_id' => $run->id];
-
-        $earlier = LotUse::query()->where($used)->first();
-        if ($earlier !== null) {
-            return $earlier;
-        }
-        self::openLot($entry, $lotId);
-
-        return $entry->add(new LotUse([...$used, 'at' => $entry->at]));
-    }
-
-    /** A bottle that is used is open, whether anybody said so or not. */
-    public static function openLot(Entry $entry, int $lotId): void
-    {
-        $lot = Lot::query()->findOrFail($lotId);
-        if ($lot->openedOn() === null) {
-            $entry->add(
-                new LotEvent([
-                    'lot_id' => $lotId,
-                    'kind' => BottleEvent::Opened,
-                    'note' => 'first use',
-                    'at' => $entry->at,
-                    'person_id' => $entry->by->id,
-                ]),
+                static fn(Entry $entry): Model => LotUses::keep($entry, $used) ?? throw new \LogicException('Something is kept.'),
             );
         }
     }

@@ -19,8 +19,7 @@ use Rheacid\Models\Statement;
 use Rheacid\Models\StatementCode;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\Verification;
-use Rheacid\Queries\Ready\Thermometers;
-use Rheacid\Queries\Verify\NextInterval;
+use Rheacid\Queries\Verify\CheckFacts;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
@@ -39,12 +38,12 @@ final class RecordVerification
             'check a thermometer',
             Verification::class,
             static fn(Entry $entry): Verification => $input instanceof RtdInput
-                ? self::resistance($entry, $thermometer, $input)
-                : self::read($entry, $thermometer, $input),
+                ? self::resistance($entry, CheckFacts::of($thermometer), $input)
+                : self::read($entry, CheckFacts::of($thermometer), $input),
         );
     }
 
-    private static function read(Entry $entry, Thermometer $thermometer, VerificationInput $input): Verification
+    private static function read(Entry $entry, CheckFacts $facts, VerificationInput $input): Verification
     {
         if (count($input->readings) < CoreVerification::LEAST_READINGS) {
             throw Refused::because(
@@ -53,20 +52,19 @@ final class RecordVerification
             );
         }
         Sense::ensure($input->reference, $input->readings);
-        if ($input->referenceThermometer?->is($thermometer) === true) {
+        if ($input->referenceThermometer?->is($facts->thermometer) === true) {
             throw Refused::because('A thermometer cannot be its own reference.', 'reference');
         }
-        $service = $thermometer->service();
         $reference = $input->reference;
         $check = CoreVerification::of(
             $reference,
             $input->readings,
-            $thermometer->resolution_c,
-            $service->toleranceAt($reference->celsius),
+            $facts->thermometer->resolution_c,
+            $facts->service->toleranceAt($reference->celsius),
             CoreVerification::POOLED_SD_C,
         );
 
-        return self::keep($entry, $thermometer, $reference->method, $check->verdict, $check->toleranceC, [
+        return self::keep($entry, $facts, $reference->method, $check->verdict, $check->toleranceC, [
             'reading_c' => $check->meanC,
             'error_c' => $check->errorC,
             'expanded_u_c' => $check->expandedU,
@@ -85,21 +83,20 @@ final class RecordVerification
         ]);
     }
 
-    private static function resistance(Entry $entry, Thermometer $thermometer, RtdInput $input): Verification
+    private static function resistance(Entry $entry, CheckFacts $facts, RtdInput $input): Verification
     {
         $class
-            = $thermometer->service()->toleranceClass()
+            = $facts->service->toleranceClass()
             ?? throw Refused::because('Which class is it? Set its standard and class under "Place and tolerance" first.', 'ohm');
-        $previous = Verification::query()->where('thermometer_id', $thermometer->id)->whereNotNull('ohm')->orderByDesc('at')->first();
         $check = RtdVerification::of(
             $input->ohm,
             $class,
-            $thermometer->service()->r0_ohm ?? 100.0,
+            $facts->service->r0_ohm ?? 100.0,
             $input->insulationMegaohm,
-            $previous?->ohm,
+            $facts->ohmBefore,
         );
 
-        return self::keep($entry, $thermometer, VerificationMethod::Rtd, $check->verdict, $check->toleranceC, [
+        return self::keep($entry, $facts, VerificationMethod::Rtd, $check->verdict, $check->toleranceC, [
             'reading_c' => $check->deviationC,
             'error_c' => $check->deviationC,
             'expanded_u_c' => $check->expandedU,
@@ -117,18 +114,18 @@ final class RecordVerification
     /** @param array<string, mixed> $values */
     private static function keep(
         Entry $entry,
-        Thermometer $thermometer,
+        CheckFacts $facts,
         VerificationMethod $method,
         VerificationVerdict $verdict,
         float $toleranceC,
         array $values,
     ): Verification {
-        $before = $thermometer->newestVerification;
+        $before = $facts->before;
         $reference = $values['reference_c'];
         $error = $values['error_c'];
         assert(is_float($reference) && is_float($error));
         [$low, $high] = VerifiedRange::of($method, $reference);
-        $next = NextInterval::of($thermometer, [
+        $next = $facts->interval->after([
             'on' => SiteClock::local($entry->at)->toDateString(),
             'error' => $error,
             'tolerance' => $toleranceC,
@@ -138,7 +135,7 @@ final class RecordVerification
         $verification = $entry->add(
             new Verification([
                 ...$values,
-                'thermometer_id' => $thermometer->id,
+                'thermometer_id' => $facts->thermometer->id,
                 'method' => $method,
                 'at' => $entry->at,
                 'tolerance_c' => $toleranceC,
@@ -160,7 +157,7 @@ final class RecordVerification
                 new LookBack([
                     'verification_id' => $verification->id,
                     'off_by' => abs($error),
-                    'since' => Thermometers::lastGood($verification)->at ?? $verification->at,
+                    'since' => $facts->lastGood->at ?? $verification->at,
                     'at' => $entry->at,
                     'person_id' => $entry->by->id,
                 ]),

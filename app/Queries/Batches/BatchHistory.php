@@ -6,6 +6,7 @@ namespace Rheacid\Queries\Batches;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Facades\DB;
 use Rheacid\Core\Batches\AfterAddition;
 use Rheacid\Core\Batches\BatchState;
 use Rheacid\Core\Limits\LimitKind;
@@ -43,6 +44,55 @@ final class BatchHistory
             ->where('batch_id', $batchId)
             ->whereIn('kind', LimitKind::binding())
             ->whereDoesntHave('disposition');
+    }
+
+    /** The newest deviation on a limit that nobody has decided about. */
+    public static function undecided(int $batchId, string $limit): ?Deviation
+    {
+        return Deviation::query()
+            ->where('batch_id', $batchId)
+            ->where('limit_name', $limit)
+            ->whereDoesntHave('disposition')
+            ->orderByDesc('id')
+            ->first();
+    }
+
+    /** @return array<string, bool> by limit: the newest deviation that nobody has decided about, and whether it is a missed deadline */
+    public static function openByLimit(int $batchId): array
+    {
+        return Deviation::query()
+            ->where('batch_id', $batchId)
+            ->whereDoesntHave('disposition')
+            ->orderBy('id')
+            ->get(['limit_name', 'is_missed_in_time'])
+            ->mapWithKeys(static fn(Deviation $one): array => [$one->limit_name => $one->is_missed_in_time === true])
+            ->all();
+    }
+
+    /**
+     * Occasions that were judged late on a limit, and still are.
+     *
+     * @param CarbonImmutable|null $after only those drawn after it
+     *
+     * @return array<string, list<int>> by limit, in the order in which they were drawn
+     */
+    public static function late(int $batchId, ?CarbonImmutable $after = null): array
+    {
+        $late = [];
+        $rows = DB::table('limit_outcomes')
+            ->join('decisions', 'decisions.id', '=', 'limit_outcomes.decision_id')
+            ->join('occasions', 'occasions.id', '=', 'decisions.occasion_id')
+            ->where('limit_outcomes.batch_id', $batchId)
+            ->where('limit_outcomes.late', true)
+            ->where('occasions.drawn_at', '>', $after?->format('Y-m-d H:i:s.v') ?? '0000-01-01')
+            ->whereNotExists(static fn($query) => $query->from('decisions as later')->whereColumn('later.supersedes_id', 'decisions.id'))
+            ->orderBy('occasions.drawn_at')
+            ->get(['limit_outcomes.name', 'occasions.id']);
+        foreach ($rows as $row) {
+            $late[(string) $row->name][] = (int) $row->id;
+        }
+
+        return $late;
     }
 
     /** The last time it was held, by somebody's word or by what they recorded. */

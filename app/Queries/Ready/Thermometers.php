@@ -146,10 +146,16 @@ final class Thermometers
     /** The last check before this one that did not fail; null where there was none. */
     public static function lastGood(Verification $verification): ?Verification
     {
+        return self::lastGoodOf($verification->thermometer_id, $verification->id);
+    }
+
+    /** The last check of a thermometer that did not fail; null where there was none. */
+    public static function lastGoodOf(int $thermometerId, ?int $before = null): ?Verification
+    {
         return Verification::query()
             ->with('outcome')
-            ->where('thermometer_id', $verification->thermometer_id)
-            ->where('id', '<', $verification->id)
+            ->where('thermometer_id', $thermometerId)
+            ->when($before !== null, static fn($query) => $query->where('id', '<', $before))
             ->orderByDesc('at')
             ->limit(self::NEWEST)
             ->get()

@@ -7,19 +7,31 @@ namespace Rheacid\Queries\Verify;
 use Illuminate\Support\Collection;
 use Rheacid\Core\Thermometry\IntervalPlan;
 use Rheacid\Models\Thermometer;
+use Rheacid\Models\ThermometerService;
 use Rheacid\Models\Verification;
 use Rheacid\Queries\Board\Lines;
 use Rheacid\Queries\Board\ThermometerLine;
 
 /** When a thermometer is checked next, from its own record and that of alike probes in like service. */
-final class NextInterval
+final readonly class NextInterval
 {
     /** What lies further back says nothing about the next interval. */
     private const NEWEST = 40;
     private const ALIKE = 12;
 
-    /** @param array{on: string, error: float, tolerance: float, proven?: bool} $now the check that is being recorded */
-    public static function of(Thermometer $thermometer, array $now): IntervalPlan
+    /**
+     * @param list<array{on: string, error: float, tolerance: float, proven?: bool}> $own its checks, in the order of time
+     * @param list<non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}>> $alike
+     */
+    private function __construct(
+        private int $earnedDays,
+        private ?string $changedOn,
+        private ThermometerService $service,
+        private array $own,
+        private array $alike,
+    ) {}
+
+    public static function of(Thermometer $thermometer): self
     {
         $service = $thermometer->service();
         $before = self::newest($thermometer)->reverse();
@@ -32,12 +44,24 @@ final class NextInterval
             }
         }
 
-        return IntervalPlan::after(
+        return new self(
             $earned,
-            self::byDay([...array_map(static fn(Verification $check): array => $check->forInterval(), $before->all()), $now]),
             $changedOn,
-            $service->toCore(),
+            $service,
+            array_values(array_map(static fn(Verification $check): array => $check->forInterval(), $before->all())),
             self::alike($thermometer),
+        );
+    }
+
+    /** @param array{on: string, error: float, tolerance: float, proven?: bool} $now the check that is being recorded */
+    public function after(array $now): IntervalPlan
+    {
+        return IntervalPlan::after(
+            $this->earnedDays,
+            self::byDay([...$this->own, $now]),
+            $this->changedOn,
+            $this->service->toCore(),
+            $this->alike,
         );
     }
 

@@ -1,0 +1,195 @@
+<?php
+
+declare(strict_types=1);
+
+/**
+ * Changes the code of core, each time at one place of a seeded sample, and runs the tests that reach it: what none of them notices is
+ * listed. A call works for so many minutes and the next one goes on; what was found is kept in var/mutation.
+ *
+ * Usage: php ops/mutation/run.php SAMPLE [SEED] [MINUTES]
+ */
+
+namespace Rheacid\Ops\Mutation;
+
+require dirname(__DIR__, 2) . '/vendor/autoload.php';
+require __DIR__ . '/Change.php';
+require __DIR__ . '/Changes.php';
+require __DIR__ . '/Coverage.php';
+
+final class Run
+{
+    private const WORKERS = 2;
+
+    /** A test that hangs has noticed as well. */
+    private const PATIENCE_S = 60;
+
+    /** So many tests are named one by one; more are run by their class. */
+    private const NAMED = 60;
+
+    /** Invented, of the simulated bench, or a table that is compared with its published values number by number. */
+    private const LEFT_OUT = '~^core/(Simulation/|Electrode/BufferTables|Products/library)~';
+
+    private function __construct(private readonly string $root, private readonly Coverage $coverage, private readonly string $kept) {}
+
+    public static function sample(int $size, int $seed, float $minutes): int
+    {
+        $root = dirname(__DIR__, 2);
+        $coverage = Coverage::of($root);
+        $changes = self::drawn($root, $size, $seed);
+        $run = new self($root, $coverage, "$root/var/mutation/$seed-$size-{$coverage->fingerprint}.tsv");
+
+        return $run->work($changes, microtime(true) + 60 * $minutes);
+    }
+
+    /** @return list<Change> */
+    private static function drawn(string $root, int $size, int $seed): array
+    {
+        $changes = [];
+        $files = [];
+        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator("$root/core", \FilesystemIterator::SKIP_DOTS)) as $file) {
+            assert($file instanceof \SplFileInfo);
+            $path = substr($file->getPathname(), strlen($root) + 1);
+            if ($file->getExtension() === 'php' && preg_match(self::LEFT_OUT, $path) !== 1) {
+                $files[] = $path;
+            }
+        }
+        sort($files);
+        foreach ($files as $path) {
+            array_push($changes, ...Changes::of($path, (string) file_get_contents("$root/$path")));
+        }
+        $random = new \Random\Randomizer(new \Random\Engine\Mt19937($seed));
+        printf("%d changes are possible, %d are drawn by seed %d.\n", count($changes), min($size, count($changes)), $seed);
+
+        return array_slice($random->shuffleArray($changes), 0, $size);
+    }
+
+    /** @param list<Change> $changes */
+    private function work(array $changes, float $until): int
+    {
+        $done = $this->done();
+        $left = array_values(array_filter($changes, static fn(Change $one): bool => !isset($done[$one->name()])));
+        $running = [];
+        while ($running !== [] || ($left !== [] && microtime(true) < $until)) {
+            while (count($running) < self::WORKERS && $left !== [] && microtime(true) < $until) {
+                $change = array_shift($left);
+                $tests = $this->coverage->tests($change->file, $change->line);
+                if ($tests === []) {
+                    $this->keep($change, 'unreached');
+                    continue;
+                }
+                $running[] = [...$this->start($change, $tests), $change, microtime(true)];
+            }
+            usleep(20_000);
+            foreach ($running as $i => [$process, $home, $change, $since]) {
+                $status = proc_get_status($process);
+                if ($status['running'] && microtime(true) - $since < self::PATIENCE_S) {
+                    continue;
+                }
+                if ($status['running']) {
+                    proc_terminate($process, 9);
+                }
+                proc_close($process);
+                exec('rm -rf ' . escapeshellarg($home));
+                $this->keep($change, !$status['running'] && $status['exitcode'] === 0 ? 'unnoticed' : 'noticed');
+                unset($running[$i]);
+            }
+        }
+
+        return $this->tell(count($left));
+    }
+
+    /**
+     * @param non-empty-list<string> $tests
+     *
+     * @return array{resource, string}
+     */
+    private function start(Change $change, array $tests): array
+    {
+        $home = sys_get_temp_dir() . '/rheacid-mutant-' . getmypid() . '-' . bin2hex(random_bytes(4));
+        mkdir($home);
+        $source = (string) file_get_contents("$this->root/$change->file");
+        file_put_contents("$home/changed.php", $change->applied($source));
+        $class = 'Rheacid\\Core\\' . str_replace('/', '\\', substr($change->file, 5, -4));
+        file_put_contents(
+            "$home/bootstrap.php",
+            sprintf(
+                "<?php require %s; spl_autoload_register(static function (string \$class): void { "
+                    . "if (\$class === %s) { require %s; } }, true, true);",
+                var_export("$this->root/vendor/autoload.php", true),
+                var_export($class, true),
+                var_export("$home/changed.php", true),
+            ),
+        );
+        $classes = array_values(array_unique(array_map(static fn(string $test): string => explode('::', $test)[0], $tests)));
+        $files = implode(
+            '',
+            array_map(
+                fn(string $one): string => sprintf('<file>%s/tests/%s.php</file>', $this->root, str_replace('\\', '/', substr($one, 6))),
+                $classes,
+            ),
+        );
+        file_put_contents(
+            "$home/phpunit.xml",
+            "<?xml version=\"1.0\"?><phpunit bootstrap=\"$home/bootstrap.php\" cacheResult=\"false\">"
+                . "<testsuites><testsuite name=\"a\">$files</testsuite></testsuites></phpunit>",
+        );
+        $methods = array_unique(array_map(static fn(string $test): string => preg_quote(explode('#', $test)[0], '/'), $tests));
+        $filter = count($methods) > self::NAMED ? [] : ['--filter', '/^(' . implode('|', $methods) . ')( with data set .*)?$/'];
+        $process = proc_open(
+            [
+                PHP_BINARY,
+                '-d',
+                'memory_limit=1G',
+                "$this->root/vendor/bin/phpunit",
+                '-c',
+                "$home/phpunit.xml",
+                ...$filter,
+                '--no-output',
+                '--stop-on-defect',
+            ],
+            [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']],
+            $pipes,
+            $this->root,
+        );
+        assert(is_resource($process));
+
+        return [$process, $home];
+    }
+
+    /** @return array<string, string> what became of each change, by its name */
+    private function done(): array
+    {
+        $done = [];
+        foreach (is_file($this->kept) ? (array) file($this->kept, FILE_IGNORE_NEW_LINES) : [] as $line) {
+            [$outcome, $name] = explode("\t", (string) $line, 2);
+            $done[$name] = $outcome;
+        }
+
+        return $done;
+    }
+
+    private function keep(Change $change, string $outcome): void
+    {
+        file_put_contents($this->kept, "$outcome\t{$change->name()}\n", FILE_APPEND);
+    }
+
+    private function tell(int $left): int
+    {
+        $done = $this->done();
+        $unseen = array_filter($done, static fn(string $outcome): bool => $outcome !== 'noticed');
+        foreach ($unseen as $name => $outcome) {
+            echo "$outcome: $name\n";
+        }
+        printf(
+            "%d changed, %d noticed (%.1f %%), %d still to be tried.\n",
+            count($done),
+            count($done) - count($unseen),
+            100 * (1 - count($unseen) / max(1, count($done))),
+            $left,
+        );
+
+        return $left === 0 ? 0 : 3;
+    }
+}
+
+exit(Run::sample((int) ($argv[1] ?? 1000), (int) ($argv[2] ?? 1), (float) ($argv[3] ?? 9)));
