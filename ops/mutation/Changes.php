@@ -10,10 +10,10 @@ use PhpToken;
 final class Changes
 {
     private const FLIPS = [
-        '<' => '<=',
-        '<=' => '<',
-        '>' => '>=',
-        '>=' => '>',
+        '<' => '>=',
+        '<=' => '>',
+        '>' => '<=',
+        '>=' => '<',
         '===' => '!==',
         '!==' => '===',
         '&&' => '||',
@@ -32,6 +32,9 @@ final class Changes
         'ceil' => 'floor',
         'floor' => 'ceil',
     ];
+
+    /** Beside a whole number the edge itself is moved: of two measured numbers the case that they are equal has no extent. */
+    private const EDGES = ['<' => '<=', '<=' => '<', '>' => '>=', '>=' => '>'];
 
     private const KINDS = [
         '<' => 'comparison',
@@ -58,7 +61,15 @@ final class Changes
     {
         $tokens = PhpToken::tokenize($source);
         $changes = [];
+        $asserted = 0;
         foreach ($tokens as $i => $token) {
+            // What is asserted tells the analysis what the code promises; nothing hangs on it.
+            if ($token->text === 'assert') {
+                $asserted = self::closing($tokens, $i + 1) ?? 0;
+            }
+            if ($i < $asserted) {
+                continue;
+            }
             $changes = [
                 ...$changes,
                 ...array_filter([
@@ -76,8 +87,14 @@ final class Changes
     private static function flip(string $file, array $tokens, int $i): ?Change
     {
         $token = $tokens[$i];
-        $to = self::FLIPS[$token->text] ?? null;
+        $next = self::next($tokens, $i);
+        $isWhole = $next !== null && $tokens[$next]->is(T_LNUMBER) || self::before($tokens, $i)?->is(T_LNUMBER) === true;
+        $to = ($isWhole ? self::EDGES[$token->text] ?? null : null) ?? self::FLIPS[$token->text] ?? null;
         if ($to === null || $token->is([T_CONSTANT_ENCAPSED_STRING, T_ENCAPSED_AND_WHITESPACE, T_COMMENT, T_DOC_COMMENT, T_INLINE_HTML])) {
+            return null;
+        }
+        // How strictly a list is searched makes no difference among values of one type.
+        if ($token->text === 'true' && self::before($tokens, $i)?->text === ',' && ($tokens[$i + 1]->text ?? '') === ')') {
             return null;
         }
         // A name is changed where it is called; a sign of a type, a default or a reference is none.
@@ -120,6 +137,10 @@ final class Changes
         $called = self::before($tokens, $open);
         $close = self::closing($tokens, $open);
         if ($called === null || !$called->is([T_STRING, T_VARIABLE, T_STATIC]) || $close === null) {
+            return null;
+        }
+        // Their arguments have no order.
+        if (in_array($called->text, ['min', 'max', 'array_intersect'], true)) {
             return null;
         }
         // Not what a function is declared with.

@@ -64,7 +64,7 @@
         </x-slot>
     @endif
     <x-slot:evidence>
-        <x-rests-on :calibration="$draft->calibration" :pair="$draft->pair" :check="$draft->verification" :method="$draft->method" :ph="$assessment?->portion->value" />
+        <x-rests-on :calibration="$draft->calibration" :pair="$draft->pair" :check="$draft->verification" :method="$draft->method" :ph="$assessment?->replicate->value" />
         @if ($screen->budget)
             <h2>Uncertainty budget</h2>
             <x-budget :bar="$screen->budget" />

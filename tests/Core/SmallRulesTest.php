@@ -1,0 +1,521 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Access\Secrets;
+use Rheacid\Core\Acidity\AcidityUnit;
+use Rheacid\Core\Batches\BatchState;
+use Rheacid\Core\Batches\Consequences;
+use Rheacid\Core\Electrode\Buffer;
+use Rheacid\Core\Electrode\CalibrationFit;
+use Rheacid\Core\Electrode\CalibrationPoint;
+use Rheacid\Core\Electrode\Criteria;
+use Rheacid\Core\Electrode\CupRecognition;
+use Rheacid\Core\Electrode\Diagnosis;
+use Rheacid\Core\Electrode\ElectrodePast;
+use Rheacid\Core\Electrode\Finding;
+use Rheacid\Core\Electrode\FindingCode;
+use Rheacid\Core\Electrode\JudgedCalibration;
+use Rheacid\Core\Electrode\Nernst;
+use Rheacid\Core\Electrode\RunQuestion;
+use Rheacid\Core\Electrode\Severity;
+use Rheacid\Core\Electrode\ShownScale;
+use Rheacid\Core\Electrode\Signal;
+use Rheacid\Core\Forecast\Forecast;
+use Rheacid\Core\Forecast\ForecastVerdict;
+use Rheacid\Core\Limits\Applies;
+use Rheacid\Core\Limits\Comparison;
+use Rheacid\Core\Limits\Deciding;
+use Rheacid\Core\Limits\JudgedOccasion;
+use Rheacid\Core\Limits\JudgedReplicate;
+use Rheacid\Core\Limits\Limit;
+use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Core\Limits\Occasion;
+use Rheacid\Core\Limits\ProductLimit;
+use Rheacid\Core\Limits\ReleaseBlock;
+use Rheacid\Core\Limits\Result;
+use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Logs\CourseFile;
+use Rheacid\Core\Logs\LogCell;
+use Rheacid\Core\Logs\LogColumns;
+use Rheacid\Core\Logs\LogRefused;
+use Rheacid\Core\Logs\LogTable;
+use Rheacid\Core\Maths\CurveBand;
+use Rheacid\Core\Maths\OutsideTable;
+use Rheacid\Core\Maths\Pchip;
+use Rheacid\Core\Maths\TooFewPoints;
+use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Records\LedgerLine;
+use Rheacid\Core\Settling\NoSamples;
+use Rheacid\Core\Settling\Settling;
+use Rheacid\Core\Settling\Trace;
+use Rheacid\Core\Settling\TraceProgress;
+use Rheacid\Core\Solutions\BottlesNeeded;
+use Rheacid\Core\Solutions\BufferLot;
+use Rheacid\Core\Solutions\BufferOrder;
+use Rheacid\Core\Solutions\ControlBuffer;
+use Rheacid\Core\Style;
+use Rheacid\Core\TemperatureOutOfRange;
+use Rheacid\Core\Thermometry\BoilingPoint;
+use Rheacid\Core\Thermometry\Drift;
+use Rheacid\Core\Thermometry\PressureOutOfRange;
+use Rheacid\Core\Thermometry\Rtd;
+use Rheacid\Core\Thermometry\ToleranceClass;
+
+/** Rules of a line or two, by hand. */
+final class SmallRulesTest extends TestCase
+{
+    public function test_a_bracket_reaches_from_the_lowest_buffer_to_the_highest(): void
+    {
+        $fit = CalibrationFit::through([
+            new CalibrationPoint(7.0, 0.0, 25.0, 40),
+            new CalibrationPoint(4.0, 177.0, 25.0, 40),
+            new CalibrationPoint(10.0, -177.0, 25.0, 40),
+        ]);
+
+        self::assertSame([4.0, 10.0], $fit->bracket());
+    }
+
+    public function test_of_the_buffers_that_are_left_the_one_in_the_cup_takes_the_station(): void
+    {
+        $left = [2 => Buffer::named('technical-4.01'), 5 => Buffer::named('technical-7.00')];
+        $in = static fn(float $ph): Signal => Signal::mv(Nernst::mvPerPh(25.0) * (7 - $ph));
+
+        self::assertSame(2, CupRecognition::station($left, $in(4.01), 25.0, null));
+        self::assertSame(5, CupRecognition::station($left, $in(7.0), 25.0, null));
+        self::assertSame(2, CupRecognition::station($left, $in(4.51), 25.0, null, 0.5), 'a poisoned reference moves every buffer alike');
+        self::assertNull(CupRecognition::station([], $in(7.0), 25.0, null));
+    }
+
+    public function test_sides_that_differ_by_less_than_forty_are_not_swapped_though_one_is_nearly_nothing(): void
+    {
+        $side = static fn(float $acid, float $alkaline): CalibrationFit => CalibrationFit::through([
+            new CalibrationPoint(7.0, 0.0, 25.0, 40),
+            new CalibrationPoint(4.0, 1.7748 * $acid, 25.0, 40),
+            new CalibrationPoint(10.0, -1.7748 * $alkaline, 25.0, 40),
+        ]);
+        $diagnosed = static fn(CalibrationFit $fit): ?Diagnosis => Diagnosis::of($fit, Criteria::process(), false, new ElectrodePast());
+
+        self::assertNotSame(Diagnosis::Swapped, $diagnosed($side(45.0, 8.0)));
+        self::assertSame(Diagnosis::Swapped, $diagnosed($side(49.0, 8.0)));
+    }
+
+    public function test_a_calibration_is_uncertain_by_each_of_its_reasons_alone(): void
+    {
+        $found = static fn(FindingCode $code): array => [new Finding($code, Severity::Caution)];
+
+        self::assertFalse(JudgedCalibration::isUncertain([], null, false));
+        self::assertFalse(JudgedCalibration::isUncertain($found(FindingCode::ResponseSlow), null, false));
+        self::assertTrue(JudgedCalibration::isUncertain($found(FindingCode::Unsettled), null, false));
+        self::assertTrue(JudgedCalibration::isUncertain($found(FindingCode::SlopeHigh), null, false));
+        self::assertTrue(JudgedCalibration::isUncertain([], Diagnosis::TiredBuffers, false));
+        self::assertTrue(JudgedCalibration::isUncertain([], null, true));
+    }
+
+    public function test_buffers_that_leave_a_batch_outside_are_asked_about(): void
+    {
+        $asked = static fn(float $low, float $high): bool => in_array(
+            RunQuestion::OutsideBracket,
+            RunQuestion::asked([7.0, 4.0], [[$low, $high]], false, false),
+            true,
+        );
+
+        self::assertFalse($asked(4.0, 7.0));
+        self::assertTrue($asked(3.9, 7.0));
+        self::assertTrue($asked(4.0, 7.1));
+        self::assertTrue($asked(3.9, 7.1));
+        self::assertSame([], RunQuestion::asked([7.0, 4.0], [], false, false));
+        self::assertSame(
+            'One buffer measures no slope: this is for screening only and proves no limit. '
+                . 'This electrode is new and no soak is recorded. Was it hydrated?',
+            RunQuestion::sentence(RunQuestion::asked([7.0], [], true, false)),
+        );
+    }
+
+    public function test_a_shown_value_leans_on_the_two_buffers_beside_it(): void
+    {
+        $scale = ShownScale::onBuffers([10.0, 4.0, 7.0], 25.0, 0.03);
+        $leans = static fn(float $ph): array => $scale->leansOn($scale->tell(Signal::shownPh($ph), 25.0));
+
+        self::assertSame([4.0, 7.0], $leans(3.0));
+        self::assertSame([4.0, 7.0], $leans(7.0));
+        self::assertSame([7.0, 10.0], $leans(7.1));
+        self::assertSame([7.0, 10.0], $leans(11.0));
+        self::assertSame([4.0, 10.0], $scale->bracket());
+        self::assertEqualsWithDelta(0.03 / sqrt(3), $scale->fitU(), 1e-12);
+    }
+
+    public function test_what_is_not_trusted_for_some_limits_names_just_those(): void
+    {
+        $limits = [
+            new ProductLimit(Limit::edge('Acid', LimitKind::Critical, Comparison::AtMost, 4.6)),
+            new ProductLimit(Limit::edge('Aim', LimitKind::Target, Comparison::AtMost, 4.2)),
+            new ProductLimit(Limit::edge('Rest', LimitKind::Target, Comparison::AtMost, 4.2), Applies::Equilibrium),
+        ];
+
+        self::assertSame([], ReleaseBlock::provesNot([], $limits));
+        self::assertSame(['Acid'], ReleaseBlock::provesNot([ReleaseBlock::ControlCheckMissing], $limits));
+        self::assertSame(['Rest'], ReleaseBlock::provesNot([ReleaseBlock::EquilibriumNotProven], $limits));
+        self::assertSame(
+            ['Acid', 'Rest'],
+            ReleaseBlock::provesNot([ReleaseBlock::EquilibriumNotProven, ReleaseBlock::StabilitySaid], $limits),
+        );
+        self::assertTrue(ReleaseBlock::leavesTrust([ReleaseBlock::StabilitySaid, ReleaseBlock::EquilibriumNotProven]));
+        self::assertFalse(ReleaseBlock::leavesTrust([ReleaseBlock::StabilitySaid, ReleaseBlock::Simulated]));
+    }
+
+    public function test_while_places_are_missing_only_what_lies_outside_holds(): void
+    {
+        $limit = new ProductLimit(Limit::edge('Acid', LimitKind::Critical, Comparison::AtMost, 4.6));
+        $judged = static fn(float $ph, bool $isOpen): JudgedOccasion => JudgedOccasion::on(
+            [new Result('ph', '', [new JudgedReplicate($ph, 0.05, true)])],
+            [$limit],
+            new Occasion(Stage::Finished, open: $isOpen ? [['measurand' => 'ph', 'basis' => '']] : []),
+        );
+        $holds = static fn(float $ph, bool $isOpen): bool => Consequences::of(BatchState::Running, $judged($ph, $isOpen), [], false, false)
+            ->holds !== null;
+
+        self::assertSame([true, true, false], [$holds(4.8, true), $holds(4.8, false), $holds(4.5, false)]);
+        self::assertSame([false, true], [$holds(4.6, true), $holds(4.6, false)], 'what is only not proven waits for the places');
+    }
+
+    public function test_a_deadline_that_was_met_in_time_is_told_and_an_open_deviation_is_not_opened_again(): void
+    {
+        $limit = new ProductLimit(Limit::edge('Acid', LimitKind::Critical, Comparison::AtMost, 4.6), Applies::WithinHours, 24.0);
+        $follows = static fn(float $ph, float $hours, array $open = []): Consequences => Consequences::of(
+            BatchState::Running,
+            JudgedOccasion::on(
+                [new Result('ph', '', [new JudgedReplicate($ph, 0.05, true)])],
+                [$limit],
+                new Occasion(Stage::Underway, [ProductLimit::START => $hours]),
+            ),
+            [],
+            false,
+            false,
+            $open,
+        );
+
+        self::assertSame(['Acid'], $follows(4.2, 20.0)->metInTime);
+        self::assertSame([], $follows(4.2, 30.0)->metInTime);
+        self::assertSame([], $follows(4.8, 20.0)->metInTime);
+        self::assertCount(1, $follows(4.2, 30.0)->deviations, 'met too late');
+        self::assertCount(1, $follows(4.2, 30.0, ['Acid' => false])->deviations);
+        self::assertCount(0, $follows(4.2, 30.0, ['Acid' => true])->deviations);
+        self::assertNotNull($follows(4.2, 30.0, ['Acid' => true])->holds, 'held it is all the same');
+    }
+
+    public function test_where_nothing_is_due_the_replicate_nearest_to_the_next_limit_decides(): void
+    {
+        $limits = [
+            new ProductLimit(
+                Limit::edge('Cold', LimitKind::Critical, Comparison::AtMost, 5.0),
+                Applies::Finished,
+                measurand: 'temperature',
+                basis: 'core',
+            ),
+            new ProductLimit(Limit::edge('Acid', LimitKind::Critical, Comparison::AtMost, 4.6), Applies::Finished),
+        ];
+        $results = [
+            new Result('temperature', 'core', [new JudgedReplicate(3.0, 0.5, true)]),
+            new Result('ph', '', [new JudgedReplicate(4.2, 0.05, true), new JudgedReplicate(4.4, 0.05, true)]),
+        ];
+        $deciding = Deciding::of(JudgedOccasion::on($results, $limits, new Occasion(Stage::Underway)), $results);
+
+        self::assertSame([1, 1], [$deciding?->result, $deciding?->replicate]);
+    }
+
+    public function test_a_curve_that_levels_off_above_the_goal_gives_no_time(): void
+    {
+        $sigmoid = array_map(static fn(int $h): array => [(float) $h, 4.8 + 1.2 / (1 + exp(($h - 6) / 1.5))], range(0, 14));
+        $forecast = Forecast::of($sigmoid, 4.6, 0.02, 24.0);
+
+        self::assertNull($forecast->etaH);
+        self::assertEqualsWithDelta(4.8, $forecast->levelsOffPh, 0.02);
+        self::assertNotSame(ForecastVerdict::OnTrack, $forecast->verdict);
+    }
+
+    public function test_a_record_of_temperatures_is_read_line_by_line(): void
+    {
+        $base = new \DateTimeImmutable('2026-11-25 08:00 UTC');
+        $read = static fn(string $text, bool $isFahrenheit = false): array => CourseFile::read(
+            $text,
+            $base,
+            new \DateTimeZone('UTC'),
+            $isFahrenheit,
+        );
+        $start = $base->getTimestamp();
+
+        self::assertSame([[$start, 4.0], [$start + 600, 4.5]], $read("2026-11-25 08:00; 4.0\n2026-11-25 08:10; 4,5"));
+        self::assertSame([[$start + 1, 0.0], [$start + 61, 100.0]], $read("1; 32\n61; 212", true));
+        foreach (
+            [
+                "2026-11-25 08:00; 4.0\n2026-11-25 08:00; 4.1" => 'Line 2: time does not increase ("2026-11-25 08:00").',
+                "2026-11-25 08:00; 4.0\n2026-11-25 07:59; 4.1" => 'Line 2: time does not increase',
+                "1; 4\n2; 200" => 'Line 2: 200 °C is not plausible for food or a room.',
+                "1; 4\n2; -41" => 'Line 2: −41 °C is not plausible',
+                "2026-02-30 08:00; 4\n2026-03-01 08:00; 4" => 'Line 1: "2026-02-30 08:00" is no time.',
+            ] as $text => $why
+        ) {
+            self::assertStringContainsString($why, self::refused(static fn() => $read($text)));
+        }
+    }
+
+    public function test_times_of_a_log_are_read_in_three_ways(): void
+    {
+        self::assertSame(12.5, LogCell::seconds('12,5', 1));
+        self::assertSame(3723.5, LogCell::seconds('1:02:03.5', 1));
+        self::assertSame(1764057600.0, LogCell::seconds('2025-11-25T08:00:00Z', 1));
+        self::assertStringContainsString('"1:62:03" is not a time.', self::refused(static fn() => LogCell::seconds('1:62:03', 1)));
+        self::assertStringContainsString(
+            '"2026-13-25 08:00:00" is not a time',
+            self::refused(static fn() => LogCell::seconds('2026-13-25 08:00:00', 1)),
+        );
+        self::assertStringContainsString('-5 °C is outside 0 to 10', self::refused(static fn() => LogCell::number('-5', 1, '°C', 0, 10)));
+        self::assertSame([0.0, 10.0], [LogCell::number('0', 1, '°C', 0, 10), LogCell::number('10', 1, '°C', 0, 10)]);
+    }
+
+    public function test_columns_of_a_log_are_found_by_their_names(): void
+    {
+        $guess = static function (string $header): array {
+            $columns = LogColumns::guess(LogTable::read("$header\n1; 2; 3\n2; 3; 4\n"));
+
+            return [$columns->time, $columns->mv, $columns->celsius];
+        };
+
+        self::assertSame([0, 1, 2], $guess('time; mV; °C'));
+        self::assertSame([2, 1, 0], $guess('Temp °C; potential; seconds'));
+        self::assertSame([1, 2, 0], $guess('celsius; t; E'));
+        self::assertSame([0, 1, 2], $guess('a; b; d'), 'unknown names are taken as they stand');
+        self::assertStringContainsString('The file is not text.', self::refused(static fn() => LogTable::read("a;b;c\n1;2;\x07\n")));
+    }
+
+    public function test_a_band_is_laid_through_three_curves_or_more(): void
+    {
+        $curves = [[[0.0, 6.0], [2.0, 4.0]], [[0.0, 6.4], [2.0, 4.4]], [[0.0, 6.8], [2.0, 4.8]]];
+        $band = CurveBand::of($curves, 0.0, 2.0, 3);
+
+        self::assertCount(3, $band);
+        self::assertEqualsWithDelta(['at' => 1.0, 'low' => 5.2, 'median' => 5.4, 'high' => 5.6], $band[1], 1e-9);
+        self::assertSame([], CurveBand::of(array_slice($curves, 0, 2), 0.0, 2.0, 3));
+        self::assertCount(1, CurveBand::of([[[1.0, 5.0]], ...$curves], 2.0, 4.0, 3), 'beyond their ends curves say nothing');
+    }
+
+    public function test_between_two_points_a_table_is_a_line_and_outside_it_says_nothing(): void
+    {
+        $line = Pchip::through([[0.0, 1.0], [10.0, 2.0]]);
+
+        self::assertSame([1.0, 1.5, 2.0], [$line->at(0.0), $line->at(5.0), $line->at(10.0)]);
+        $table = Pchip::through([[0.0, 1.0], [10.0, 2.0], [20.0, 4.0], [30.0, 4.5]]);
+        self::assertSame([2.0, 4.0, 4.5], [$table->at(10.0), $table->at(20.0), $table->at(30.0)]);
+        foreach ([-0.1, 30.1] as $outside) {
+            try {
+                $table->at($outside);
+                self::fail("$outside was told.");
+            } catch (OutsideTable $refused) {
+                self::assertStringContainsString('0', $refused->getMessage());
+            }
+        }
+        $this->expectException(TooFewPoints::class);
+        Pchip::through([[0.0, 1.0]]);
+    }
+
+    public function test_an_acidity_is_shown_in_the_unit_that_was_chosen(): void
+    {
+        $volatile = Measurand::VolatileAcidity->on('8.2 per L');
+        self::assertSame('acetic_g_per_l', $volatile->acidityUnits()[0]->code);
+        $basis = Measurand::TitratableAcidity->on('8.2 per L');
+        self::assertSame('tartaric_g_per_l', $basis->acidityUnits()[0]->code);
+        self::assertSame([], Measurand::Ph->on('')->acidityUnits());
+        // 1 °SH is 2.5 meq/L, which is 0.1876 g/L as tartaric.
+        self::assertSame('0.5', $basis->shownBy(0.0938, AcidityUnit::named('soxhlet_henkel'), 1));
+        self::assertSame('0.50', $basis->shownBy(0.0938, AcidityUnit::named('soxhlet_henkel'), 2));
+        self::assertSame(
+            ['°Dornic', '°Soxhlet–Henkel', '°Thörner', 'meq/L', 'g/L as lactic acid', '% (g/100 mL) as lactic acid'],
+            array_map(static fn(string $code): string => (string) AcidityUnit::named($code)?->words(), [
+                'dornic',
+                'soxhlet_henkel',
+                'thoerner',
+                'meq_per_l',
+                'lactic_g_per_l',
+                'lactic_g_per_100ml',
+            ]),
+        );
+        self::assertNull(AcidityUnit::named('lactic_g_per_gallon'));
+        self::assertSame(
+            [true, true, false],
+            array_map(static fn(Measurand $one): bool => $one->isSo2(), [Measurand::FreeSo2, Measurand::TotalSo2, Measurand::Ph]),
+        );
+    }
+
+    public function test_what_a_line_seals_cannot_change_and_time_does_not_go_back(): void
+    {
+        $rows = ['notes' => [1 => ['text' => 'a']]];
+        $first = LedgerLine::after(null, '2026-11-30T10:00:00.000Z', 1, 'note', 'notes', 1, $rows);
+        $second = LedgerLine::after($first, '2026-11-30T09:00:00.000Z', 1, 'note', 'notes', 2, $rows);
+        $changed = static fn(string $payload, string $at): LedgerLine => LedgerLine::kept(
+            $second->version,
+            $second->seq,
+            $at,
+            $second->personId,
+            $second->action,
+            $second->table,
+            $second->rowId,
+            $payload,
+            $second->payloadSha256,
+            $second->prev,
+            $second->hash,
+        );
+
+        self::assertSame($first->at, $second->at, 'it is moved up to the line before');
+        self::assertSame([1, 2], [$first->seq, $second->seq]);
+        self::assertNull($second->breakAfter($first));
+        self::assertSame('what ledger line 2 seals was altered', $changed('{}', $second->at)->breakAfter($first));
+        self::assertSame('ledger line 2 was altered', $changed($second->payload, '2026-11-30T09:00:00.000Z')->breakAfter($first));
+        self::assertSame('ledger line 1 is missing', $second->breakAfter(null));
+        $earlier = LedgerLine::after(null, '2026-11-30T11:00:00.000Z', 1, 'note', 'notes', 1, $rows);
+        $back = LedgerLine::after(
+            LedgerLine::kept(1, 1, '2026-11-30T08:00:00.000Z', 1, 'note', 'notes', 1, '{}', '', LedgerLine::ORIGIN, $earlier->hash),
+            '2026-11-30T09:00:00.000Z',
+            1,
+            'note',
+            'notes',
+            2,
+            $rows,
+        );
+        self::assertSame('ledger line 2 is earlier than the line before it', $back->breakAfter($earlier));
+        self::assertSame($rows, $back->rows());
+    }
+
+    public function test_a_trace_without_samples_or_with_a_gap_has_not_settled(): void
+    {
+        $points = static fn(int $from, int $to, int $without = PHP_INT_MAX - 3): array => array_values(
+            array_map(
+                static fn(int $s): array => [(float) $s, 100.0, 25.0],
+                array_filter(range($from, $to), static fn(int $s): bool => $s < $without || $s >= $without + 3),
+            ),
+        );
+        self::assertTrue(self::progress($points(0, 40))->settled);
+        self::assertFalse(self::progress($points(0, 40, 20))->settled, 'a gap of four seconds');
+        self::assertTrue(self::progress($points(0, 40, 5))->settled, 'a gap before the window');
+        self::assertSame([10.0, 0.0], [self::progress($points(0, 20))->waitS, self::progress($points(0, 30))->waitS]);
+        $this->expectException(NoSamples::class);
+        Settling::of([]);
+    }
+
+    public function test_bottles_are_taken_until_the_runs_are_covered(): void
+    {
+        $lot = static fn(string $id, string $expires, int $left): BufferLot => new BufferLot($id, 'technical-4.01', 4.01, $expires, $left);
+        $needed = BottlesNeeded::of([$lot('b', '2027-01-31', 5), $lot('a', '2026-12-31', 2)], 4, '2026-11-30');
+
+        self::assertSame([['a', 2], ['b', 2]], array_map(static fn(array $one): array => [$one['lot']->id, $one['uses']], $needed->taken));
+        self::assertSame([0, 3], [$needed->missing, BottlesNeeded::of([$lot('a', '2026-12-31', 2)], 5, '2026-11-30')->missing]);
+        self::assertSame([], BottlesNeeded::of([$lot('a', '2026-12-31', 2)], 0, '2026-11-30')->taken);
+    }
+
+    public function test_buffers_stand_in_the_order_of_the_school(): void
+    {
+        $ph = static fn(float $buffer): float => $buffer;
+
+        self::assertSame([6.86, 4.0, 9.18], BufferOrder::NeutralFirst->arrange([9.18, 4.0, 6.86], $ph));
+        self::assertSame([4.0, 6.86, 9.18], BufferOrder::LowestFirst->arrange([9.18, 4.0, 6.86], $ph));
+        self::assertSame([9.18, 4.0, 6.86], BufferOrder::Free->arrange([9.18, 4.0, 6.86], $ph));
+        self::assertSame([], BufferOrder::NeutralFirst->arrange([], $ph));
+    }
+
+    public function test_a_check_buffer_lies_in_the_bracket_and_near_the_limit(): void
+    {
+        $bottles = ['a' => 6.86, 'b' => 4.0, 'c' => 9.18, 'd' => 7.05];
+
+        self::assertSame(['b', 'a', 'd'], ControlBuffer::among($bottles, 4.01, 7.0, [4.6]));
+        self::assertSame(['a', 'd', 'b'], ControlBuffer::among($bottles, 4.01, 7.0, [6.5]));
+        self::assertSame([], ControlBuffer::among(['c' => 9.18, 'e' => 7.06], 4.01, 7.0, []));
+    }
+
+    public function test_tables_of_thermometry_end_where_they_end(): void
+    {
+        self::assertEqualsWithDelta(138.5055, Rtd::ohm(100.0), 1e-4);
+        foreach ([-200.1, 850.1] as $celsius) {
+            self::assertInstanceOf(TemperatureOutOfRange::class, self::thrown(static fn() => Rtd::ohm($celsius)));
+        }
+        self::assertEqualsWithDelta(99.974, BoilingPoint::celsius(101.325), 1e-3);
+        foreach ([1.0, 500.0] as $kpa) {
+            self::assertInstanceOf(PressureOutOfRange::class, self::thrown(static fn() => BoilingPoint::celsius($kpa)));
+        }
+        self::assertSame(['IEC 60751', 'A'], ToleranceClass::parts('IEC 60751 A'));
+    }
+
+    public function test_a_drift_meets_the_tolerance_on_the_side_to_which_it_goes(): void
+    {
+        $drift = static fn(float $step): Drift => Drift::of(
+            array_map(
+                static fn(int $i): array => ['on' => sprintf('2026-%02d-01', $i + 1), 'error' => $step * $i, 'tolerance' => 0.5],
+                range(0, 5),
+            ),
+        );
+
+        foreach ([0.05, -0.05] as $step) {
+            self::assertStringStartsWith('2026-10', (string) $drift($step)->leavesOn, "by $step a month");
+        }
+        self::assertNull($drift(0.0)->leavesOn);
+    }
+
+    public function test_words_that_everybody_uses_make_no_passphrase(): void
+    {
+        self::assertStringContainsString('very common', (string) Secrets::passphraseProblem('password123456'));
+        self::assertStringContainsString('very common', (string) Secrets::passphraseProblem('welcome sunshine'));
+        self::assertNull(Secrets::passphraseProblem('welcome turnip ladder'));
+        self::assertStringContainsString('Your name', (string) Secrets::passphraseProblem('perrin1 vole22', 'Perrin Vole'));
+        self::assertNull(Secrets::pinProblem('482915'));
+        self::assertNotNull(Secrets::pinProblem('234567'));
+    }
+
+    public function test_any_style_finds_the_one_in_which_something_was_written(): void
+    {
+        $seen = [];
+        self::assertFalse(
+            Style::inAny(static function () use (&$seen): bool {
+                $seen[] = [Style::hasDecimalComma(), Style::isFahrenheitFirst()];
+
+                return false;
+            }),
+        );
+        self::assertSame([[false, false], [true, false], [false, true], [true, true]], $seen);
+        self::assertTrue(Style::inAny(static fn(): bool => Style::hasDecimalComma() && Style::isFahrenheitFirst()));
+        self::assertSame([false, false], [Style::hasDecimalComma(), Style::isFahrenheitFirst()], 'the style in force stays');
+    }
+
+    /** @param array<array{float, float, float}> $points of a buffer of pH 7 */
+    private static function progress(array $points): TraceProgress
+    {
+        $values = [];
+        foreach ($points as [$at]) {
+            $values[] = [$at, 7.0];
+        }
+        assert($values !== []);
+
+        return TraceProgress::of(Trace::of(array_values($points)), $values, 30.0);
+    }
+
+    /** @param callable(): mixed $act */
+    private static function refused(callable $act): string
+    {
+        $refused = self::thrown($act);
+
+        return $refused instanceof LogRefused ? $refused->getMessage() : self::fail('It was read.');
+    }
+
+    /** @param callable(): mixed $act */
+    private static function thrown(callable $act): ?\Throwable
+    {
+        try {
+            $act();
+
+            return null;
+        } catch (\Throwable $thrown) {
+            return $thrown;
+        }
+    }
+}
