@@ -15,12 +15,12 @@ final class Mutate
 {
     /** Constant → why another number gives the same answers, or answers that nobody relies on. */
     private const EQUIVALENT = [
-        'Limits/FallingSigmoid.php SCALES' => 'how finely the minimum is searched, not where it lies; held by 3000 ferments against SciPy',
-        'Limits/FallingSigmoid.php WITHIN' => 'as SCALES',
-        'Limits/FallingSigmoid.php BEYOND' => 'as SCALES',
-        'Limits/FallingSigmoid.php FOLLOWED' => 'as SCALES',
-        'Limits/FallingSigmoid.php SIMPLEX_STEPS' => 'as SCALES',
-        'Limits/FallingSigmoid.php AS_GOOD' => 'a share of rounding',
+        'Forecast/FallingSigmoid.php SCALES' => 'how finely the minimum is searched, not where it lies; held by 3000 ferments against SciPy',
+        'Forecast/FallingSigmoid.php WITHIN' => 'as SCALES',
+        'Forecast/FallingSigmoid.php BEYOND' => 'as SCALES',
+        'Forecast/FallingSigmoid.php FOLLOWED' => 'as SCALES',
+        'Forecast/FallingSigmoid.php SIMPLEX_STEPS' => 'as SCALES',
+        'Forecast/FallingSigmoid.php AS_GOOD' => 'a share of rounding',
         'Electrode/CalibrationFit.php NO_SLOPE' => 'a share of rounding',
         'Numbers.php TOLERANCE' => 'a share of rounding',
         'Maths/NonlinearFit.php STEPS' => 'when the polish gives up; it has arrived long before',
@@ -36,7 +36,7 @@ final class Mutate
         'Simulation/AcidSolution.php CARBONIC_PKAS' =>
             'invented, of the simulated bench: the second step of its gas lies above the pH of any food',
         'Simulation/SimulatedBurette.php STEPS_ML' => 'invented, of the simulated bench',
-        'Limits/Urgency.php FAR' => 'farther than anything; only its being so is used',
+        'Urgency/Urgency.php FAR' => 'farther than anything; only its being so is used',
         'Logs/CourseFile.php ACCEPTED' => 'a sentence with an example',
         'Simulation/SimulatedSample.php GAS_MOLAR' => 'invented, of the simulated bench',
         'Simulation/SimulatedSample.php STAYS' => 'invented, of the simulated bench',

@@ -1,5 +1,6 @@
 <x-house title="Site" room="Site">
-    <div class="when-narrow"><div class="looks"><span>Signed in: <b>{{ auth()->user()->name }}</b>, {{ auth()->user()->role?->value }}</span><a href="{{ route('hands') }}">Change hands</a>
+    <div class="when-narrow"><div class="looks"><span>Signed in: <b>{{ auth()->user()->name }}</b>, {{ auth()->user()->role?->value }}</span><a
+        href="{{ route('hands') }}">Change hands</a>
         <form method="post" action="{{ route('sign-out') }}">@csrf<button class="do link">Sign out</button></form></div></div>
     <div class="doors">
         @foreach ($sections as $section => $doors)

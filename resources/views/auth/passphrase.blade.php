@@ -4,7 +4,8 @@
         @csrf
         <div class="fields">
             <x-field name="passphrase" label="Passphrase" type="password" required autocomplete="current-password" maxlength="200" autofocus />
-            @if (auth()->user()->credential?->hasCode())<x-field name="one_time_code" label="Authenticator code" inputmode="numeric" autocomplete="one-time-code" maxlength="20" />@endif
+            @if (auth()->user()->credential?->hasCode())<x-field name="one_time_code" label="Authenticator code" inputmode="numeric"
+                autocomplete="one-time-code" maxlength="20" />@endif
         </div>
     </form>
     <x-slot:act><button class="do" form="again" data-primary>Confirm <kbd>Enter</kbd></button></x-slot>

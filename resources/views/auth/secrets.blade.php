@@ -9,10 +9,13 @@
         <form id="change-passphrase" method="post" action="{{ route('yourself.secrets.passphrase') }}">
             @csrf
             <div class="fields">
-                <x-field name="current_passphrase" id="f-current-1" label="Current passphrase" type="password" required maxlength="200" autocomplete="current-password" />
+                <x-field name="current_passphrase" id="f-current-1" label="Current passphrase" type="password" required maxlength="200"
+                    autocomplete="current-password" />
                 @if ($person->credential?->hasCode())
-                    <x-field name="one_time_code" id="f-code-1" label="Authenticator code" inputmode="numeric" autocomplete="one-time-code" maxlength="20" />@endif
-                <x-field name="passphrase" label="New passphrase" type="password" required maxlength="200" autocomplete="new-password" help="at least 12 characters; several words work well" />
+                    <x-field name="one_time_code" id="f-code-1" label="Authenticator code" inputmode="numeric" autocomplete="one-time-code"
+                        maxlength="20" />@endif
+                <x-field name="passphrase" label="New passphrase" type="password" required maxlength="200" autocomplete="new-password"
+                    help="at least 12 characters; several words work well" />
                 <x-field name="passphrase_confirmation" label="Repeat new passphrase" type="password" required maxlength="200" autocomplete="new-password" />
             </div>
             <button class="do {{ $mustChange === 'passphrase' ? '' : 'quiet' }} apart">Change passphrase</button>
@@ -23,9 +26,11 @@
         <form id="change-pin" method="post" action="{{ route('yourself.secrets.pin') }}">
             @csrf
             <div class="fields">
-                <x-field name="current_passphrase" id="f-current-2" label="Passphrase" type="password" required maxlength="200" autocomplete="current-password" />
+                <x-field name="current_passphrase" id="f-current-2" label="Passphrase" type="password" required maxlength="200"
+                    autocomplete="current-password" />
                 @if ($person->credential?->hasCode())
-                    <x-field name="one_time_code" id="f-code-2" label="Authenticator code" inputmode="numeric" autocomplete="one-time-code" maxlength="20" />@endif
+                    <x-field name="one_time_code" id="f-code-2" label="Authenticator code" inputmode="numeric" autocomplete="one-time-code"
+                        maxlength="20" />@endif
                 <x-field name="pin" label="New PIN" type="password" inputmode="numeric" required maxlength="6" help="six digits" />
             </div>
             <button class="do {{ $mustChange === 'pin' ? '' : 'quiet' }} apart">Change PIN</button>

@@ -9,8 +9,15 @@
     <h2>Release checks</h2>
     @foreach ($life->outlet->blocks as $block)<p class="verdict"><x-state is="fail">Not releasable.</x-state> {{ $block }}</p>@endforeach
     @foreach ($life->outlet->release->missing as $one)
-        <p class="verdict"><x-state is="care">Missing.</x-state> {{ ReleaseWords::missing($one['name'], $one['reason']) }} @php($open = $life->deviations->first(fn ($deviation) => $deviation->limit_name === $one['name'] && $deviation->disposition === null))
-        @if (in_array($one['name'], $life->onCourses, true))<a href="{{ route('courses.show', $batch) }}">Temperatures</a>@elseif (in_array($one['reason'], [Rheacid\Core\Release\MissingReason::NeverJudged, Rheacid\Core\Release\MissingReason::NotProven], true))<a href="{{ route('drafts.create', $batch) }}">{{ ReleaseWords::advice($one['reason']) }}</a>@elseif ($open)<a href="{{ route('deviations.show', $open) }}">{{ ReleaseWords::advice($one['reason']) }}</a>@else<span class="soft">{{ ReleaseWords::advice($one['reason']) }}.</span>@endif</p>@endforeach
+        <p class="verdict"><x-state is="care">Missing.</x-state> {{ ReleaseWords::missing($one['name'],
+            $one['reason']) }} @php($open = $life->deviations->first(fn ($deviation) => $deviation->limit_name === $one['name']
+            && $deviation->disposition === null))
+        @if (in_array($one['name'], $life->onCourses, true))<a
+            href="{{ route('courses.show', $batch) }}">Temperatures</a>@elseif (in_array($one['reason'], [Rheacid\Core\Release\MissingReason::NeverJudged,
+            Rheacid\Core\Release\MissingReason::NotProven], true))<a
+            href="{{ route('drafts.create', $batch) }}">{{ ReleaseWords::advice($one['reason']) }}</a>@elseif ($open)<a
+            href="{{ route('deviations.show', $open) }}">{{ ReleaseWords::advice($one['reason']) }}</a>@else<span
+            class="soft">{{ ReleaseWords::advice($one['reason']) }}.</span>@endif</p>@endforeach
     @if ($life->outlet->release->met !== [])<p class="verdict"><x-state is="met">Met.</x-state> {{ implode(' · ', $life->outlet->release->met) }}</p>
     @elseif ($life->outlet->needsNone !== null)
         <p class="verdict"><x-state is="care">No measured limit protects it.</x-state> {{ $life->outlet->needsNone }}</p>
@@ -22,7 +29,8 @@
     @if (Gate::allows('lead') && $life->outlet->release->releasable)
         <form id="release" method="post" action="{{ route('batches.release', $batch) }}"><x-form-id />
             <div class="fields apart"><x-field name="passphrase" label="Your passphrase" type="password" />
-                <x-field name="reason" :label="$life->outlet->isNothingMeasured() ? 'Reason to release without a measurement' : 'Note (optional)'" maxlength="400" /></div>
+                <x-field name="reason" :label="$life->outlet->isNothingMeasured() ? 'Reason to release without a measurement' : 'Note (optional)'"
+                    maxlength="400" /></div>
             @error('release')<p class="problem">{{ $message }}</p>@enderror
             <button class="do apart">Release {{ $batch->code }}{{ $state === BatchState::Recalled ? ' again' : '' }}</button>
         </form>
@@ -31,11 +39,18 @@
 @if (Gate::allows('record'))
     <h2>Actions</h2>
     <details>
-        <summary>{{ match ($state) { BatchState::Held => 'Resume batch', BatchState::Running => $batch->product->stage_of === null ? 'Hold batch' : 'Hold or close batch', BatchState::Planned => 'Start batch', BatchState::Recalled => 'Divert or discard batch', default => 'Close batch' } }}</summary>
+        <summary>{{ match ($state) { BatchState::Held => 'Resume batch', BatchState::Running => $batch->product->stage_of === null ? 'Hold batch'
+            : 'Hold or close batch', BatchState::Planned => 'Start batch', BatchState::Recalled => 'Divert or discard batch', default => 'Close batch' } }}
+            </summary>
         <form method="post" action="{{ route('batches.move', $batch) }}" id="move" data-keep><x-form-id />
             @error('state')<p class="problem">{{ $message }}</p>@enderror
             <x-field name="reason" label="Reason" maxlength="400" class="apart" />
-            @foreach ([[BatchState::Planned, BatchState::Running, 'Start batch', 'record'], [BatchState::Running, BatchState::Held, 'Hold batch', 'record'], [BatchState::Held, BatchState::Running, 'Resume batch', 'lead'], [BatchState::Released, BatchState::Closed, 'Close batch', 'lead'], ...($batch->product->stage_of === null ? [] : [[BatchState::Running, BatchState::Closed, 'Close: passed to the next stage', 'lead']]), [BatchState::Recalled, BatchState::Diverted, 'Divert batch', 'lead'], [BatchState::Recalled, BatchState::Discarded, 'Discard batch', 'lead'], [BatchState::Diverted, BatchState::Closed, 'Close batch', 'lead'], [BatchState::Discarded, BatchState::Closed, 'Close batch', 'lead']] as [$from, $to, $words, $right])
+            @foreach ([[BatchState::Planned, BatchState::Running, 'Start batch', 'record'], [BatchState::Running, BatchState::Held, 'Hold batch', 'record'],
+                [BatchState::Held, BatchState::Running, 'Resume batch', 'lead'], [BatchState::Released, BatchState::Closed, 'Close batch', 'lead'],
+                ...($batch->product->stage_of === null ? [] : [[BatchState::Running, BatchState::Closed, 'Close: passed to the next stage', 'lead']]),
+                [BatchState::Recalled, BatchState::Diverted, 'Divert batch', 'lead'], [BatchState::Recalled, BatchState::Discarded, 'Discard batch', 'lead'],
+                [BatchState::Diverted, BatchState::Closed, 'Close batch', 'lead'], [BatchState::Discarded, BatchState::Closed, 'Close batch',
+                'lead']] as [$from, $to, $words, $right])
                 @if ($state === $from)@if (Gate::allows($right))
                     <button class="do quiet apart" name="state" value="{{ $to->value }}">{{ $words }}</button>@else
                     <p class="form-text">Only a lead can do this.</p>@endif @endif
@@ -59,15 +74,18 @@
                 <div class="fields apart"><x-field name="what" label="What" maxlength="120" />
                     <x-field name="amount" label="Amount" inputmode="decimal" />
                     <x-field name="unit" label="Unit" help="g, kg, mL, L" maxlength="20" /></div>
-                <button class="do quiet apart" name="done" value="1">Record as added</button> <button class="do quiet apart" name="done" value="">Plan addition</button>
+                <button class="do quiet apart" name="done" value="1">Record as added</button> <button class="do quiet apart" name="done"
+                    value="">Plan addition</button>
             </form>
         </details>
     @endif
     <details><summary>Write a note</summary><form method="post" action="{{ route('batches.note', $batch) }}" id="note" data-keep><x-form-id />
         <x-field name="note" label="Note" maxlength="400" class="apart" /><button class="do quiet apart">Save note</button></form></details>
 @endif
-<p class="apart"><a href="{{ route('courses.show', $batch) }}">Temperature record</a> · <a href="{{ route('calculators', ['batch' => $batch->id]) }}">Calculators</a> · <a href="{{ route('batches.tag', $batch) }}">Vessel tag</a></p>
-@if ($life->additions->isNotEmpty() || $life->notes->isNotEmpty() || $batch->steps->isNotEmpty() || $batch->answers->isNotEmpty() || $life->parents->isNotEmpty() || $life->deviations->isNotEmpty())
+<p class="apart"><a href="{{ route('courses.show', $batch) }}">Temperature record</a> · <a
+    href="{{ route('calculators', ['batch' => $batch->id]) }}">Calculators</a> · <a href="{{ route('batches.tag', $batch) }}">Vessel tag</a></p>
+@if ($life->additions->isNotEmpty() || $life->notes->isNotEmpty() || $batch->steps->isNotEmpty() || $batch->answers->isNotEmpty()
+    || $life->parents->isNotEmpty() || $life->deviations->isNotEmpty())
     <h2 id="notes">History</h2>
     <table class="stack">
         <caption class="visually-hidden">History</caption>
@@ -75,7 +93,12 @@
             <td><a class="cell-link" href="{{ route('deviations.show', $deviation) }}">Deviation: {{ $deviation->limit_name }}</a></td>
             <td>{{ $deviation->disposition?->disposition->words() ?? 'open' }}</td></tr>@endforeach
         @foreach ($life->additions as $addition)<tr><th scope="row" class="nowrap">{{ SiteClock::short($addition->at) }}</th>
-            <td>{{ $addition->state === 'done' ? 'Added' : (in_array($addition->id, $life->carriedOut, true) ? 'Was planned' : 'Planned') }}: {{ Numbers::plain((float) $addition->amount) }} {{ $addition->unit }} {{ $addition->what }}@if ($addition->state === 'done')<br><span class="soft">{{ isset($life->readAfter[$addition->id]) ? 'measured again ' . SiteClock::short($life->readAfter[$addition->id]) : 'not measured since then' }}</span>@endif @if ($addition->state !== 'done' && !in_array($addition->id, $life->carriedOut, true) && Gate::allows('record'))
+            <td>{{ $addition->state === 'done' ? 'Added' : (in_array($addition->id, $life->carriedOut, true) ? 'Was planned'
+                : 'Planned') }}: {{ Numbers::plain((float) $addition->amount) }} {{ $addition->unit }}
+                {{ $addition->what }}@if ($addition->state === 'done')<br><span
+                class="soft">{{ isset($life->readAfter[$addition->id]) ? 'measured again ' . SiteClock::short($life->readAfter[$addition->id])
+                : 'not measured since then' }}</span>@endif @if ($addition->state !== 'done' && !in_array($addition->id, $life->carriedOut, true)
+                && Gate::allows('record'))
             <form method="post" action="{{ route('batches.add', $batch) }}"><x-form-id /><input type="hidden" name="plan" value="{{ $addition->id }}">
             <input type="hidden" name="what" value="{{ $addition->what }}"><input type="hidden" name="amount" value="{{ $addition->amount }}">
             <input type="hidden" name="unit" value="{{ $addition->unit }}"><button class="do quiet" name="done" value="1">Record as added</button>
@@ -86,9 +109,11 @@
                 <form method="post" action="{{ route('steps.change', $step) }}" data-keep><x-form-id />
                 <input type="hidden" name="changes" value="{{ $step->id }}">
                 <div class="fields">
-                    <x-field name="at" :id="'change-at-' . $step->id" :keeps="(int) old('changes') === $step->id" label="Time of the step" type="datetime-local" :value="SiteClock::field($step->at)" />
+                    <x-field name="at" :id="'change-at-' . $step->id" :keeps="(int) old('changes') === $step->id" label="Time of the step" type="datetime-local"
+                        :value="SiteClock::field($step->at)" />
                     <x-field name="reason" :id="'change-reason-' . $step->id" :keeps="(int) old('changes') === $step->id" label="Reason" maxlength="400" />
-                    <x-field name="passphrase" :id="'change-passphrase-' . $step->id" :keeps="(int) old('changes') === $step->id" label="Your passphrase" type="password" /></div>
+                    <x-field name="passphrase" :id="'change-passphrase-' . $step->id" :keeps="(int) old('changes') === $step->id" label="Your passphrase"
+                        type="password" /></div>
                 <button class="do quiet">Change time and judge again</button></form></details>@endif</td><td>{{ $step->person->name }}</td></tr>@endforeach
         @foreach ($batch->answers->reverse()->take(12) as $given)<tr><th scope="row" class="nowrap">{{ SiteClock::short($given->at) }}</th>
             <td>{{ $given->condition }}: {{ $given->answer ? 'yes' : 'no' }}@if ($given->reason)<br><span class="soft">{{ $given->reason }}</span>@endif
@@ -97,8 +122,10 @@
                 <form method="post" action="{{ route('batches.answer', $batch) }}" data-keep><x-form-id />
                 <input type="hidden" name="condition" value="{{ $given->condition }}">
                 <div class="fields">
-                    <x-field name="reason" :id="'answer-reason-' . $given->id" :keeps="old('condition') === $given->condition" label="Reason" maxlength="400" /></div>
-                    <button class="do quiet" name="answer" value="{{ $given->answer ? 'no' : 'yes' }}">Change answer to {{ $given->answer ? 'no' : 'yes' }}</button>
+                    <x-field name="reason" :id="'answer-reason-' . $given->id" :keeps="old('condition') === $given->condition" label="Reason"
+                        maxlength="400" /></div>
+                    <button class="do quiet" name="answer" value="{{ $given->answer ? 'no' : 'yes' }}">Change answer to {{ $given->answer ? 'no'
+                        : 'yes' }}</button>
                 </form></details>@endif</td><td>{{ $given->person->name }}</td></tr>@endforeach
         @foreach ($life->notes as $note)<tr><th scope="row" class="nowrap">{{ SiteClock::short($note->at) }}</th><td>{{ $note->note }}</td>
             <td>{{ $note->person->name }}</td></tr>@endforeach

@@ -8,7 +8,9 @@
                 <strong>{{ $batch->code }} · {{ $batch->product->name }}</strong>
                 <span>{{ $batch->vessel }} · {{ $batch->size }}</span>
                 <span>{{ $event?->reason }}</span>
-                @if ($line->value !== null)<span>{{ $line->measurand->name() }} {{ $isRounded ? $line->measurand->said($line->value, 1) : $line->shown() }}{{ $isRounded ? ', rounded to one decimal; judged as ' . Rheacid\Core\Numbers::fixed($line->value, $line->measurand->decimals()) : '' }}, {{ Rheacid\Site\SiteClock::short($line->readAt) }}</span>@endif
+                @if ($line->value !== null)<span>{{ $line->measurand->name() }} {{ $isRounded ? $line->measurand->said($line->value, 1)
+                    : $line->shown() }}{{ $isRounded ? ', rounded to one decimal; judged as ' . Rheacid\Core\Numbers::fixed($line->value,
+                    $line->measurand->decimals()) : '' }}, {{ Rheacid\Site\SiteClock::short($line->readAt) }}</span>@endif
                 <span>since {{ Rheacid\Site\SiteClock::full($event?->at ?? $batch->started_at) }}, by {{ $event?->person->name }}</span>
                 @if ($batch->state() === Rheacid\Core\Batches\BatchState::Held)<em>Do not move, use, rework or taste until a lead decides.</em>@endif
             </div>
@@ -18,5 +20,6 @@
         <button class="do" data-print data-primary>Print <kbd>Enter</kbd></button></x-slot>
     <x-slot:evidence><h2>Using the tag</h2>
         <p>Print the tag, hang it on the vessel, and replace it when the state changes. Scan its code into the search to open the batch.</p>
-        <p><a href="{{ route('batches.tag', $isRounded ? $batch : [$batch, 'digits' => 1]) }}">{{ $isRounded ? 'Show the value as judged' : 'Show the value with one decimal' }}</a></p></x-slot>
+        <p><a href="{{ route('batches.tag', $isRounded ? $batch : [$batch, 'digits' => 1]) }}">{{ $isRounded ? 'Show the value as judged'
+            : 'Show the value with one decimal' }}</a></p></x-slot>
 </x-house>

@@ -16,10 +16,17 @@
                 @php($wrong = $problems[$field->name] ?? null)
                 <div @class(['wide' => $field->isTable])>
                     <label class="form-label" for="f-{{ $field->name }}">{{ $field->label }}</label>
-                    @if ($field->isTable)<textarea class="form-control" id="f-{{ $field->name }}" name="{{ $field->name }}" rows="5" placeholder="{{ $field->example }}" aria-describedby="f-{{ $field->name }}-help" @if ($wrong) aria-invalid="true" @endif>{{ $values[$field->name] }}</textarea>
-                    @elseif ($field->options)<select class="form-select" id="f-{{ $field->name }}" name="{{ $field->name }}" aria-describedby="f-{{ $field->name }}-help">@foreach ($field->options as $value => $words)<option value="{{ $value }}" @selected($values[$field->name] === $value)>{{ $words }}</option>@endforeach</select>
-                    @else<input class="form-control" id="f-{{ $field->name }}" name="{{ $field->name }}" value="{{ $values[$field->name] }}" placeholder="{{ $field->example }}" @if ($field->options === null) inputmode="decimal" @endif autocomplete="off" aria-describedby="f-{{ $field->name }}-help" @if ($wrong) aria-invalid="true" @endif>@endif
-                    <div id="f-{{ $field->name }}-help">@if ($wrong)<p class="problem">{{ $wrong }}</p>@endif @if ($field->help)<div class="form-text">{{ $field->help }}</div>@endif</div>
+                    @if ($field->isTable)<textarea class="form-control" id="f-{{ $field->name }}" name="{{ $field->name }}" rows="5"
+                        placeholder="{{ $field->example }}" aria-describedby="f-{{ $field->name }}-help" @if ($wrong) aria-invalid="true"
+                        @endif>{{ $values[$field->name] }}</textarea>
+                    @elseif ($field->options)<select class="form-select" id="f-{{ $field->name }}" name="{{ $field->name }}"
+                        aria-describedby="f-{{ $field->name }}-help">@foreach ($field->options as $value => $words)
+                        <option value="{{ $value }}" @selected($values[$field->name] === $value)>{{ $words }}</option>@endforeach</select>
+                    @else<input class="form-control" id="f-{{ $field->name }}" name="{{ $field->name }}" value="{{ $values[$field->name] }}"
+                        placeholder="{{ $field->example }}" @if ($field->options === null) inputmode="decimal" @endif autocomplete="off"
+                        aria-describedby="f-{{ $field->name }}-help" @if ($wrong) aria-invalid="true" @endif>@endif
+                    <div id="f-{{ $field->name }}-help">@if ($wrong)<p class="problem">{{ $wrong }}</p>@endif @if ($field->help)<div class="form-text">
+                        {{ $field->help }}</div>@endif</div>
                 </div>
             @endforeach
         </div>
@@ -27,7 +34,10 @@
     <x-slot:act>
         <a href="{{ route('calculators', $batch ? ['batch' => $batch->id] : []) }}">All calculators</a>
         @if ($answer?->plan && $batch && $batch->state()->isLive() && Gate::allows('record'))
-            <form method="post" action="{{ route('batches.add', $batch) }}"><x-form-id /><input type="hidden" name="what" value="{{ $answer->plan['what'] }}"><input type="hidden" name="amount" value="{{ $answer->plan['amount'] }}"><input type="hidden" name="unit" value="{{ $answer->plan['unit'] }}"><button class="do quiet">Plan addition: {{ Rheacid\Core\Numbers::plain($answer->plan['amount']) }} {{ $answer->plan['unit'] }} to {{ $batch->code }}</button></form>
+            <form method="post" action="{{ route('batches.add', $batch) }}"><x-form-id /><input type="hidden" name="what" value="{{ $answer->plan['what'] }}">
+                <input type="hidden" name="amount" value="{{ $answer->plan['amount'] }}"><input type="hidden" name="unit" value="{{ $answer->plan['unit'] }}">
+                <button class="do quiet">Plan addition: {{ Rheacid\Core\Numbers::plain($answer->plan['amount']) }} {{ $answer->plan['unit'] }} to
+                {{ $batch->code }}</button></form>
         @endif
         <button class="do" form="sum" data-primary>Calculate <kbd>Enter</kbd></button>
     </x-slot>

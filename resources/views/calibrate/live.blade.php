@@ -6,7 +6,8 @@
 @else
     <div data-progress data-settled="{{ $live->isSettled() ? 'yes' : 'no' }}" data-wait="{{ $live->waitS() }}" data-seen="{{ $live->seenS }}">
         <div class="lead-row">
-            <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($live->figure->latest(), $live->figure->in->decimals) }}</span><span class="unit">{{ $live->judgedBy }}<br>{{ $live->raw }}{{ Rheacid\Core\Celsius::at($live->celsius, 1) }}</span></div>
+            <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($live->figure->latest(), $live->figure->in->decimals) }}</span><span
+                class="unit">{{ $live->judgedBy }}<br>{{ $live->raw }}{{ Rheacid\Core\Celsius::at($live->celsius, 1) }}</span></div>
             <x-ring :figure="$live->figure" />
         </div>
         <x-settling-trace :figure="$live->figure" />

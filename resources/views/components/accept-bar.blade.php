@@ -6,4 +6,5 @@
     <button class="do quiet apart" form="{{ $form }}">Accept with reason</button>
 </details>
 @if ($leave)<form method="post" action="{{ $leave }}"><x-form-id /><button class="do link">Leave</button></form>@endif
-<button class="do" form="{{ $form }}" data-accept data-primary @if ($live) aria-disabled="{{ $live->isSettled() ? 'false' : 'true' }}" @endif>{{ $label }}<span data-wait>{{ $live?->figure && !$live->isSettled() ? ' in ' . $live->waitS() . ' s' : '' }}</span> <kbd>Enter</kbd></button>
+<button class="do" form="{{ $form }}" data-accept data-primary @if ($live) aria-disabled="{{ $live->isSettled() ? 'false' : 'true' }}" @endif>{{ $label }}<span
+    data-wait>{{ $live?->figure && !$live->isSettled() ? ' in ' . $live->waitS() . ' s' : '' }}</span> <kbd>Enter</kbd></button>

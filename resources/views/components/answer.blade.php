@@ -3,4 +3,5 @@
 @php($worst = $lines->worst())
 @if ($first !== null && $first !== $worst)
     <p class="verdict answer"><x-state :is="$first['sign']">{{ $first['head'] }}.</x-state> <span>{{ $first['tail'] }}</span></p>@endif
-<p @class(['verdict', 'answer' => $first === null || $first === $worst])><x-state :is="$worst['sign']">{{ $worst['head'] }}.</x-state> <span>{{ $worst['tail'] }} @if ($lines->advice)<b>{{ $lines->advice }}</b>@endif</span></p>
+<p @class(['verdict', 'answer' => $first === null || $first === $worst])>
+    <x-state :is="$worst['sign']">{{ $worst['head'] }}.</x-state> <span>{{ $worst['tail'] }} @if ($lines->advice)<b>{{ $lines->advice }}</b>@endif</span></p>

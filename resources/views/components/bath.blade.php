@@ -5,7 +5,8 @@
 <svg class="bath-drawing" viewBox="0 0 250 290" role="img" aria-label="The probe in its bath: {{ implode('; ', $screen->ticks()) }}">
     @if ($method === 'boiling')
         <path class="water" d="M40 100h150l-4 150h-142z"/>
-        @foreach (range(1, 26) as $i)<circle class="bubble" cx="{{ $random->getInt(52, 178) }}" cy="{{ $random->getInt(110, 240) }}" r="{{ $random->getInt(3, 7) }}"/>@endforeach
+        @foreach (range(1, 26) as $i)<circle class="bubble" cx="{{ $random->getInt(52, 178) }}" cy="{{ $random->getInt(110, 240) }}"
+            r="{{ $random->getInt(3, 7) }}"/>@endforeach
         @foreach ([70, 110, 150] as $x)<path class="steam" d="M{{ $x }} 92c-8-10 8-16 0-28s8-16 0-26"/>@endforeach
         <path class="vessel" d="M34 84l10 172h142l10-172"/>
     @elseif ($method === 'comparison')
@@ -17,7 +18,8 @@
         <path class="water" d="M38 86h154l-7 168h-140z"/>
         @foreach (range(0, 11) as $row)
             @foreach (range(0, 8) as $column)
-                <path class="ice" transform="translate({{ 52 + $column * 15 + $random->getInt(-4, 4) }} {{ 92 + $row * 14 + $random->getInt(-4, 4) }}) rotate({{ $random->getInt(0, 60) }})" d="M-6-3 0-7 6-3 5 4-1 7-6 3z"/>
+                @php([$x, $y] = [52 + $column * 15 + $random->getInt(-4, 4), 92 + $row * 14 + $random->getInt(-4, 4)])
+                <path class="ice" transform="translate({{ $x }} {{ $y }}) rotate({{ $random->getInt(0, 60) }})" d="M-6-3 0-7 6-3 5 4-1 7-6 3z"/>
             @endforeach
         @endforeach
         <path class="vessel" d="M30 66l8 192h154l8-192"/>

@@ -5,7 +5,9 @@
 @php($chosen = $keeps ? old($key, $value) : $value)
 @php($chosen = is_scalar($chosen) ? (string) $chosen : '')
 <x-field :$name :$label :$help :$id :$keeps :class="$attributes['class'] ?? ''">
-    <select id="{{ $id }}" name="{{ $name }}" @if ($help || ($keeps && $errors->has($key))) aria-describedby="{{ $id }}-help" @endif @if ($keeps && $errors->has($key)) aria-invalid="true" @endif @if ($submits) data-submits @endif {{ $attributes->except('class')->merge(['class' => 'form-select']) }}>
+    <select id="{{ $id }}" name="{{ $name }}" @if ($help || ($keeps && $errors->has($key))) aria-describedby="{{ $id }}-help" @endif
+        @if ($keeps && $errors->has($key)) aria-invalid="true" @endif @if ($submits) data-submits @endif
+        {{ $attributes->except('class')->merge(['class' => 'form-select']) }}>
         @foreach ($options as $one => $words)<option value="{{ $one }}" @selected($chosen === (string) $one)>{{ $words }}</option>@endforeach
     </select>
 </x-field>

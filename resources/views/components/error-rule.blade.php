@@ -5,7 +5,8 @@
 @php($plumb = $figure->plumb())
 <figure class="drawn {{ $at }}">
 <svg viewBox="0 0 {{ $figure->width }} {{ $figure::HEIGHT }}" role="img" aria-label="{{ $figure->words() }}">
-    <defs><pattern id="{{ $id }}" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path class="hatch" d="M0 0v8"/></pattern></defs>
+    <defs><pattern id="{{ $id }}" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path class="hatch" d="M0 0v8"/>
+        </pattern></defs>
     <rect x="30" y="16" width="{{ $walls['low'] - 30 }}" height="62" fill="url(#{{ $id }})"/>
     <rect x="{{ $walls['high'] }}" y="16" width="{{ $figure->width - 30 - $walls['high'] }}" height="62" fill="url(#{{ $id }})"/>
     <path class="edge" d="M{{ $walls['low'] }} 10v74M{{ $walls['high'] }} 10v74"/>

@@ -8,7 +8,8 @@
 <div {{ $attributes->only('class') }}>
     <label class="form-label" for="{{ $id }}">{{ $label }}</label>
     @if ($slot->isEmpty())
-        <input id="{{ $id }}" name="{{ $name }}" value="{{ $typed }}" @if ($help || $problem) aria-describedby="{{ $id }}-help" @endif @if ($problem) aria-invalid="true" @endif {{ $attributes->except('class')->merge(['class' => 'form-control', 'autocomplete' => 'off']) }}>
+        <input id="{{ $id }}" name="{{ $name }}" value="{{ $typed }}" @if ($help || $problem) aria-describedby="{{ $id }}-help" @endif @if ($problem)
+            aria-invalid="true" @endif {{ $attributes->except('class')->merge(['class' => 'form-control', 'autocomplete' => 'off']) }}>
     @else
         {{ $slot }}
     @endif

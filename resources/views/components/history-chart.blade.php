@@ -1,6 +1,7 @@
 @props(['figure'])
 <figure class="history">
-<figcaption>{{ $figure->title }}@if (count($figure->series) > 1) · @foreach (array_keys($figure->series) as $name)<span class="key line-{{ $loop->index }}">{{ $name }}</span> @endforeach @endif</figcaption>
+<figcaption>{{ $figure->title }}@if (count($figure->series) > 1) · @foreach (array_keys($figure->series) as $name)<span
+    class="key line-{{ $loop->index }}">{{ $name }}</span> @endforeach @endif</figcaption>
 <svg viewBox="0 0 {{ $figure::WIDTH }} {{ $figure::HEIGHT }}" role="img" aria-label="{{ $figure->title }} over time">
     @php($bottom = $figure->value->at($figure->value->low))
     @if ($band = $figure->band())<rect class="band" x="58" y="{{ $band['y'] }}" width="{{ $figure::WIDTH - 72 }}" height="{{ $band['height'] }}"/>@endif
@@ -13,7 +14,8 @@
     @if ($figure->trend() !== '')<path class="ideal" d="{{ $figure->trend() }}"/>@endif
     @foreach ($figure->series as $points)
         <path class="trace line-{{ $loop->index }}" d="{{ $figure->path($points) }}"/>
-        @foreach ($points as [$at, $value])<circle class="dot line-{{ $loop->parent->index }}" cx="{{ $figure->x($at) }}" cy="{{ $figure->value->at($value) }}" r="2.5"/>@endforeach
+        @foreach ($points as [$at, $value])<circle class="dot line-{{ $loop->parent->index }}" cx="{{ $figure->x($at) }}" cy="{{ $figure->value->at($value) }}"
+            r="2.5"/>@endforeach
     @endforeach
     @php($now = $figure->x(Carbon\CarbonImmutable::now()))
     <path class="now" d="M{{ $now }} 12V{{ $bottom }}"/>

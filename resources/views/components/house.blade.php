@@ -10,7 +10,8 @@
     @if (session('confirmed'))<meta name="confirmed" content="{{ session('confirmed') }}">@endif
     @if (session()->hasOldInput())<meta name="returned" content="yes">@endif
     {{-- Before the sheet asks for them: letters that come late would move what one reads. --}}
-    @foreach ([400, 700] as $weight)<link rel="preload" as="font" type="font/woff2" crossorigin href="{{ Vite::asset("node_modules/@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-$weight-normal.woff2") }}">@endforeach
+    @foreach ([400, 700] as $weight)<link rel="preload" as="font" type="font/woff2" crossorigin
+        href="{{ Vite::asset("node_modules/@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-$weight-normal.woff2") }}">@endforeach
     @vite(['resources/css/rheacid.scss', 'resources/js/rheacid.js'])
 </head>
 <body data-person="{{ $person->id }}">
@@ -19,17 +20,21 @@
     <a class="mark" href="{{ route('today') }}"><x-mark />Rheacid</a>
     <ul>
         @foreach (Rheacid\View\Rooms::all() as $name => [$route, $count])
-            <li><a href="{{ route($route) }}" @if ($room === $name) aria-current="page" @endif><span>@if ($route === 'site')<span class="when-wide">Site</span><span class="when-narrow">More</span>@else{{ $name }}@endif</span>@if ($count > 0)<span class="count">{{ $count }}<span class="visually-hidden"> waiting</span></span>@endif</a></li>
+            <li><a href="{{ route($route) }}" @if ($room === $name) aria-current="page" @endif><span>@if ($route === 'site')<span
+                class="when-wide">Site</span><span class="when-narrow">More</span>@else{{ $name }}@endif</span>@if ($count > 0)<span
+                class="count">{{ $count }}<span class="visually-hidden"> waiting</span></span>@endif</a></li>
         @endforeach
     </ul>
 </nav>
 <header class="top">
     <h1>{{ $title }}</h1>
     <span class="hands"><a href="{{ route('hands') }}" title="Change hands">{{ $person->name }}</a>
-        <small>{{ $person->role?->value }}@if (Rheacid\Guard\SignedInBy::isByPin() && $person->role !== Rheacid\Core\Access\Role::Checker), <a href="{{ route('yourself.passphrase') }}">by PIN</a>@endif</small>
+        <small>{{ $person->role?->value }}@if (Rheacid\Guard\SignedInBy::isByPin() && $person->role !== Rheacid\Core\Access\Role::Checker), <a
+            href="{{ route('yourself.passphrase') }}">by PIN</a>@endif</small>
         <form class="when-wide" method="post" action="{{ route('sign-out') }}">@csrf<button class="do link">Sign out</button></form></span>
     <span class="clock">{{ Rheacid\Site\SiteClock::local(now())->format('D H:i') }}</span>
-    <a class="to-search when-narrow" href="{{ route('find') }}"><svg viewBox="0 0 24 24" aria-hidden="true"><circle cx="10" cy="10" r="6" /><path d="M15 15l6 6" /></svg><span class="visually-hidden">Search</span></a>
+    <a class="to-search when-narrow" href="{{ route('find') }}"><svg viewBox="0 0 24 24" aria-hidden="true"><circle cx="10" cy="10" r="6" />
+        <path d="M15 15l6 6" /></svg><span class="visually-hidden">Search</span></a>
     <x-search class="when-wide" id="search" />
 </header>
 <p class="visually-hidden" role="status" data-says></p>
@@ -37,7 +42,9 @@
     <div class="task">
         <p class="offline" role="status" hidden>No connection. What you typed is kept here. The reading continues when the connection returns.</p>
         @if ($closed = Rheacid\Site\Settings::now()->closedSince)
-            <p class="verdict" role="status"><x-state is="fail">Recording is paused.</x-state> Rheacid has been updating since {{ Rheacid\Site\SiteClock::full($closed) }}. You can read records; what you typed is kept here.</p>
+            <p class="verdict" role="status">
+                <x-state is="fail">Recording is paused.</x-state> Rheacid has been updating since {{ Rheacid\Site\SiteClock::full($closed) }}. You can read
+                records; what you typed is kept here.</p>
         @endif
         <x-problems />
         {{ $slot }}

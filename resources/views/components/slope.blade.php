@@ -7,7 +7,8 @@
 @elseif ($calibration->slope_percent === null)
     the meter does not show slope and offset
 @elseif ($segment)
-    slope {{ Rheacid\Core\Numbers::fixed($segment->percent(), 1) }} % from pH {{ Rheacid\Core\Numbers::fixed($segment->fromPh, 2) }} to {{ Rheacid\Core\Numbers::fixed($segment->toPh, 2) }}, offset {{ Rheacid\Core\Numbers::fixed($segment->offsetMv, 1) }} mV
+    slope {{ Rheacid\Core\Numbers::fixed($segment->percent(), 1) }} % from pH {{ Rheacid\Core\Numbers::fixed($segment->fromPh,
+        2) }} to {{ Rheacid\Core\Numbers::fixed($segment->toPh, 2) }}, offset {{ Rheacid\Core\Numbers::fixed($segment->offsetMv, 1) }} mV
 @else
     slope {{ Rheacid\Core\Numbers::fixed($calibration->slope_percent, 1) }} %, offset {{ Rheacid\Core\Numbers::fixed($calibration->offset_mv, 1) }} mV
 @endif

@@ -2,7 +2,8 @@
 
 {!! $words !!}
 
-Before the deadline: measure again with a second verified instrument, keep the batch warm, extend the time or acidify. After a missed critical deadline you can only hold, divert or discard the batch, or follow a process authority’s written statement.
+Before the deadline: measure again with a second verified instrument, keep the batch warm, extend the time or acidify. After a missed critical deadline you can
+    only hold, divert or discard the batch, or follow a process authority’s written statement.
 
 {!! $page !!}
 

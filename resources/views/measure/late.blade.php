@@ -5,11 +5,18 @@
     <form id="late" method="post" action="{{ route('late.store', $batch) }}" data-keep>
         <x-form-id />
         <div class="fields">
-            <x-choice name="pair" label="Pair" :options="collect($screen->pairs)->mapWithKeys(fn ($pair) => [$pair->id => $pair->code . ' on ' . $pair->name])" />
-            <x-choice name="thermometer" label="Thermometer" :options="collect($screen->thermometers)->mapWithKeys(fn ($one) => [$one->id => $one->code . ' · ' . Rheacid\Queries\Ready\Thermometers::words($one->status())])" />
+            <x-choice name="pair" label="Pair" :options="collect($screen->pairs)->mapWithKeys(fn ($pair) => [$pair->id => $pair->code . ' on '
+                . $pair->name])" />
+            <x-choice name="thermometer" label="Thermometer" :options="collect($screen->thermometers)->mapWithKeys(fn ($one) => [$one->id => $one->code . ' · '
+                . Rheacid\Queries\Ready\Thermometers::words($one->status())])" />
             <x-sample :batch="$batch" :drawn="false" />
             <x-sample-treatment :method="$batch->product->method" :pilot="false" />
-            <x-field name="readings" label="Readings" class="wide" :help="'one sample per line: date and time; display for each portion; temperature in ' . Rheacid\Core\Celsius::unit() . '. Example: 2026-11-27 09:40; ' . Rheacid\Core\Numbers::fixed(138.3, 1) . '; ' . Rheacid\Core\Numbers::fixed(138.1, 1) . '; ' . Rheacid\Core\Celsius::bare(21.4, 1)"><textarea class="form-control" id="f-readings" name="readings" rows="12" aria-describedby="f-readings-help" @error('readings') aria-invalid="true" @enderror>{{ is_string(old('readings')) ? old('readings') : '' }}</textarea></x-field>
+            <x-field name="readings" label="Readings" class="wide"
+                :help="'one sample per line: date and time; display for each portion; temperature in ' . Rheacid\Core\Celsius::unit()
+                . '. Example: 2026-11-27 09:40; ' . Rheacid\Core\Numbers::fixed(138.3, 1) . '; ' . Rheacid\Core\Numbers::fixed(138.1, 1) . '; '
+                . Rheacid\Core\Celsius::bare(21.4, 1)"><textarea class="form-control" id="f-readings" name="readings" rows="12"
+                aria-describedby="f-readings-help" @error('readings') aria-invalid="true"
+                @enderror>{{ is_string(old('readings')) ? old('readings') : '' }}</textarea></x-field>
             <x-tick name="still" class="wide" :checked="old('still')">Each was stable when it was written down (otherwise they prove nothing)</x-tick>
         </div>
     </form>

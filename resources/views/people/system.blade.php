@@ -10,28 +10,39 @@
     <h2>Records</h2>
     <table class="stack">
         <caption class="visually-hidden">Records</caption>
-        <tr><th scope="row">Records</th><td>{{ number_format($screen->lines, 0, '.', ' ') }} ledger entries, each sealed over the one before. Head: <code class="head">{{ $screen->head }}</code></td></tr>
+        <tr><th scope="row">Records</th><td>{{ number_format($screen->lines, 0, '.', ' ') }} ledger entries, each sealed over the one before. Head: <code
+            class="head">{{ $screen->head }}</code></td></tr>
         @foreach (['verification' => 'Last verified', 'backup' => 'Last backup', 'self-test' => 'Last self-test'] as $what => $words)
-            <tr><th scope="row">{{ $words }}</th><td>{{ $screen->keeping->last($what) ? SiteClock::full($screen->keeping->last($what)) . ($what === 'self-test' ? ': ' . $screen->keeping->words($what) : '') : 'never' }}</td></tr>
+            <tr><th scope="row">{{ $words }}</th><td>{{ $screen->keeping->last($what) ? SiteClock::full($screen->keeping->last($what)) . ($what === 'self-test'
+                ? ': ' . $screen->keeping->words($what) : '') : 'never' }}</td></tr>
         @endforeach
     </table>
-    @foreach ($screen->keeping->problems(now()->toImmutable()) as $problem)<p class="verdict"><x-state is="care">Needs attention.</x-state> {{ $problem }}</p>@endforeach
+    @foreach ($screen->keeping->problems(now()->toImmutable()) as $problem)<p class="verdict"><x-state is="care">Needs attention.</x-state> {{ $problem }}</p>
+        @endforeach
     <h2>Roles over time</h2>
     <table class="stack">
         <caption class="visually-hidden">Roles over time</caption>
-        <thead><tr><th scope="col">From</th><th scope="col">Name</th><th scope="col">Role</th><th scope="col">Appointed by</th><th scope="col">Reason</th></tr></thead>
-        @foreach ($screen->appointments as $one)<tr><td class="nowrap">{{ SiteClock::full($one->at) }}</td><td>{{ $one->person->name }}</td><td>{{ $one->role->value }}{{ $one->enabled ? '' : ', left' }}</td><td>{{ $one->appointedBy->name }}</td><td>{{ $one->reason }}</td></tr>@endforeach
+        <thead><tr><th scope="col">From</th><th scope="col">Name</th><th scope="col">Role</th><th scope="col">Appointed by</th><th scope="col">Reason</th>
+            </tr></thead>
+        @foreach ($screen->appointments as $one)<tr><td class="nowrap">{{ SiteClock::full($one->at) }}</td><td>{{ $one->person->name }}</td><td>
+            {{ $one->role->value }}{{ $one->enabled ? '' : ', left' }}</td><td>{{ $one->appointedBy->name }}</td><td>{{ $one->reason }}</td></tr>@endforeach
     </table>
     <h2>Policy changes</h2>
     <table class="stack">
         <caption class="visually-hidden">Policy changes</caption>
-        <thead><tr><th scope="col">Policy</th><th scope="col">Slope, %</th><th scope="col">Read-back within, pH</th><th scope="col">Calibration interval</th><th scope="col">Changed</th></tr></thead>
-        @foreach ($screen->policies as $one)<tr><td>{{ $one['policy']->name }}, version {{ $one['policy']->version }}</td><td>{{ Rheacid\Core\Numbers::plain($one['policy']->slope_low_percent) }}–{{ Rheacid\Core\Numbers::plain($one['policy']->slope_high_percent) }}</td><td>{{ Rheacid\Core\Numbers::plain($one['policy']->read_back_limit_ph) }}</td><td>{{ Rheacid\View\Ready\PolicyWords::interval($one['policy']) }}</td><td>{{ $one['at'] ? SiteClock::full(Carbon\CarbonImmutable::parse($one['at'])) . ', ' . $one['by'] : 'at set-up' }}</td></tr>@endforeach
+        <thead><tr><th scope="col">Policy</th><th scope="col">Slope, %</th><th scope="col">Read-back within, pH</th><th scope="col">Calibration interval</th>
+            <th scope="col">Changed</th></tr></thead>
+        @foreach ($screen->policies as $one)<tr><td>{{ $one['policy']->name }}, version {{ $one['policy']->version }}</td><td>
+            {{ Rheacid\Core\Numbers::plain($one['policy']->slope_low_percent) }}–{{ Rheacid\Core\Numbers::plain($one['policy']->slope_high_percent) }}</td><td>
+            {{ Rheacid\Core\Numbers::plain($one['policy']->read_back_limit_ph) }}</td><td>{{ Rheacid\View\Ready\PolicyWords::interval($one['policy']) }}</td>
+            <td>{{ $one['at'] ? SiteClock::full(Carbon\CarbonImmutable::parse($one['at'])) . ', ' . $one['by'] : 'at set-up' }}</td></tr>@endforeach
     </table>
     <h2>Settings over time</h2>
     <table class="stack">
         <caption class="visually-hidden">Settings over time</caption>
-        @foreach ($screen->settings as $one)<tr><th scope="row" class="nowrap">{{ SiteClock::full($one->at) }}</th><td>{{ $one->name }}, {{ $one->fahrenheit_first ? '°F' : '°C' }}, {{ $one->decimal_comma ? '4,52' : '4.52' }}, authenticator {{ $one->leads_need_code ? 'required for leads' : 'optional' }}</td><td>{{ $one->person->name }}</td></tr>@endforeach
+        @foreach ($screen->settings as $one)<tr><th scope="row" class="nowrap">{{ SiteClock::full($one->at) }}</th><td>
+            {{ $one->name }}, {{ $one->fahrenheit_first ? '°F' : '°C' }}, {{ $one->decimal_comma ? '4,52' : '4.52' }}, authenticator {{ $one->leads_need_code
+            ? 'required for leads' : 'optional' }}</td><td>{{ $one->person->name }}</td></tr>@endforeach
     </table>
     <x-slot:act><a href="{{ route('clock') }}">How the records are kept</a><button class="do" data-print data-primary>Print <kbd>Enter</kbd></button></x-slot>
     <x-slot:evidence>

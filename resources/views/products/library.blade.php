@@ -1,5 +1,6 @@
 <x-house :title="$product->name" room="Batches">
-    <p class="what">Library · {{ $product->family }} · {{ $product->description }} Expected pH {{ Rheacid\Core\Numbers::fixed($product->expectedPh[0], 1) }}–{{ Rheacid\Core\Numbers::fixed($product->expectedPh[1], 1) }}.</p>
+    <p class="what">Library · {{ $product->family }} · {{ $product->description }} Expected pH {{ Rheacid\Core\Numbers::fixed($product->expectedPh[0],
+        1) }}–{{ Rheacid\Core\Numbers::fixed($product->expectedPh[1], 1) }}.</p>
     @include('products.told')
     @if (Gate::allows('lead'))
         <form id="take" method="post" action="{{ route('products.take', $product->code) }}"><x-form-id /></form>

@@ -2,9 +2,11 @@
 @use(Rheacid\Core\Words\SamplingWords)
 @php($product = $screen->product)
 <x-house :title="$product->name" room="Batches">
-    <p class="what">Version {{ $product->version }}{{ $product->at ? ', ' . Rheacid\Site\SiteClock::full($product->at) : '' }}{{ $screen->by ? ', by ' . $screen->by->name : '' }}{{ $product->changed_because ? ': ' . $product->changed_because : '' }}</p>
+    <p class="what">Version {{ $product->version }}{{ $product->at ? ', ' . Rheacid\Site\SiteClock::full($product->at) : '' }}{{ $screen->by ? ', by '
+        . $screen->by->name : '' }}{{ $product->changed_because ? ': ' . $product->changed_because : '' }}</p>
     @unless ($screen->isNewest)
-        <p class="verdict"><x-state is="idle">An earlier version.</x-state> <a href="{{ route('products.show', $screen->versions->first()) }}">Open the newest version</a></p>@endunless
+        <p class="verdict"><x-state is="idle">An earlier version.</x-state> <a
+            href="{{ route('products.show', $screen->versions->first()) }}">Open the newest version</a></p>@endunless
     @include('products.drawn')
     <h2>Limits</h2>
     <table class="stack">
@@ -13,7 +15,8 @@
         @forelse ($screen->limits as $limit)
             <tr>
                 <td><b>{{ $limit->name }}</b><br>{{ LimitWords::kind($limit->kind) }} {{ LimitWords::bounds($limit->toCore(), $limit->course) }}</td>
-                <td>{{ $limit->course ? 'on a temperature record' : LimitWords::due($limit->toCore()) }}{{ $limit->routes ? ' · route: ' . implode('; ', $limit->routes) : '' }}</td>
+                <td>{{ $limit->course ? 'on a temperature record' : LimitWords::due($limit->toCore()) }}{{ $limit->routes ? ' · route: ' . implode('; ',
+                    $limit->routes) : '' }}</td>
                 <td>{{ $limit->if_violated }}</td>
                 <td>{{ $limit->source }}@if ($limit->certainty === 'low')<br><x-state is="care">low certainty: check with your authority</x-state>@endif</td>
             </tr>
@@ -27,7 +30,8 @@
     @if ($product->stage_of)
         <p class="verdict"><x-state is="idle">One stage of a process.</x-state> Followed by {{ $product->stage_of }}. It is not released on its own.</p>@endif
     @if ($product->kept)
-        <p class="soft">Storage: {{ Rheacid\Core\Products\StoredAt::from($product->kept['where'])->words() }}{{ ($product->kept['airtight'] ?? false) ? ', in airtight packages' : '' }}{{ $product->authority ? '. Process authority: ' . $product->authority : '' }}.</p>@endif
+        <p class="soft">Storage: {{ Rheacid\Core\Products\StoredAt::from($product->kept['where'])->words() }}{{ ($product->kept['airtight'] ?? false)
+            ? ', in airtight packages' : '' }}{{ $product->authority ? '. Process authority: ' . $product->authority : '' }}.</p>@endif
     <h2>Sampling plan</h2>
     <table class="stack">
         <caption class="visually-hidden">Sampling plan</caption>
@@ -41,7 +45,8 @@
     <x-slot:act>
         <a href="{{ route('products.export', $product) }}">JSON</a> <a href="{{ route('products.schema') }}">JSON schema</a>
         @if ($screen->isNewest && Gate::allows('lead'))<a href="{{ route('products.edit', $product) }}">Change product</a>@endif
-        @if ($screen->isNewest && Gate::allows('record'))<a class="do" href="{{ route('batches.create', ['product' => $product->id]) }}" data-primary>Start batch <kbd>Enter</kbd></a>@else<a class="do" href="{{ route('products') }}" data-primary>Products <kbd>Enter</kbd></a>@endif
+        @if ($screen->isNewest && Gate::allows('record'))<a class="do" href="{{ route('batches.create', ['product' => $product->id]) }}"
+            data-primary>Start batch <kbd>Enter</kbd></a>@else<a class="do" href="{{ route('products') }}" data-primary>Products <kbd>Enter</kbd></a>@endif
     </x-slot>
     <x-slot:evidence>
         <h2>Versions</h2>

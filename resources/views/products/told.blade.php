@@ -11,9 +11,12 @@
     <thead><tr><th scope="col">Limit</th><th scope="col">Meaning</th><th scope="col">Source</th></tr></thead>
     @foreach ($product->limits as $limit)
         <tr>
-            <td><b>{{ $limit['name'] }}</b><br>{{ LimitWords::kind($judged[$limit['name']]->limit->kind) }}<br>{{ LimitWords::bounds($judged[$limit['name']], $limit['course']) }}{{ $limit['course'] ? '' : ', ' . LimitWords::due($judged[$limit['name']]) }}@if ($limit['routes'])<br><span class="soft">route: {{ implode('; ', $limit['routes']) }}</span>@endif</td>
+            <td><b>{{ $limit['name'] }}</b><br>{{ LimitWords::kind($judged[$limit['name']]->limit->kind) }}<br>{{ LimitWords::bounds($judged[$limit['name']],
+                $limit['course']) }}{{ $limit['course'] ? '' : ', ' . LimitWords::due($judged[$limit['name']]) }}@if ($limit['routes'])<br><span
+                class="soft">route: {{ implode('; ', $limit['routes']) }}</span>@endif</td>
             <td>{{ $limit['meaning'] }} <span class="soft">{{ $limit['if_violated'] }}</span></td>
-            <td>{{ $limit['source'] }}<br>@if ($limit['certainty'] === 'low')<x-state is="care">low certainty: check with your authority</x-state>@else<span class="soft">{{ $limit['certainty'] === 'own' ? 'set by this site' : $limit['certainty'] . ' certainty' }}</span>@endif</td>
+            <td>{{ $limit['source'] }}<br>@if ($limit['certainty'] === 'low')<x-state is="care">low certainty: check with your authority</x-state>@else<span
+                class="soft">{{ $limit['certainty'] === 'own' ? 'set by this site' : $limit['certainty'] . ' certainty' }}</span>@endif</td>
         </tr>
     @endforeach
 </table>

@@ -14,7 +14,9 @@
     <x-slot:evidence>
         @if ($what === Rheacid\Http\Forms\Ready\ThingKind::Bottle)
             <h2>Shelf life</h2>
-            <ul class="steps"><li>Buffers up to pH 7.5: 90 days after opening. Alkaline buffers: 30 days, because they take up carbon dioxide.</li><li>Ten pH calibrations, or five for conductivity.</li><li>Sachets and powders: the day they are made up.</li><li>The printed expiry date, if it comes first.</li></ul>
+            <ul class="steps"><li>Buffers up to pH 7.5: 90 days after opening. Alkaline buffers: 30 days, because they take up carbon dioxide.</li><li>
+                Ten pH calibrations, or five for conductivity.</li><li>Sachets and powders: the day they are made up.</li><li>
+                The printed expiry date, if it comes first.</li></ul>
             <p class="note">Common practice, no source. A table printed on the bottle replaces the built-in one.</p>
         @else
             <h2>Codes</h2>

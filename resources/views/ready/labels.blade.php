@@ -3,7 +3,8 @@
         @forelse ($labels as $label)
             <div class="label">
                 <canvas data-code="{{ $label['code'] }}" width="96" height="96" aria-hidden="true"></canvas>
-                <div><b>{{ $label['code'] }}</b><strong>{{ $label['name'] }}</strong><span>{{ $label['detail'] }}</span>@if ($label['warning'])<em>{{ $label['warning'] }}</em>@endif</div>
+                <div><b>{{ $label['code'] }}</b><strong>{{ $label['name'] }}</strong><span>{{ $label['detail'] }}</span>@if ($label['warning'])<em>{{ $label[
+                    'warning'] }}</em>@endif</div>
             </div>
         @empty
             <p>Nothing has this code.</p>

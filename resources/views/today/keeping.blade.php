@@ -1,7 +1,9 @@
 @use(Rheacid\Site\SiteClock)
 <x-house title="How the records are kept" room="Site">
     @if ($screen->ahead)
-        <p class="verdict answer"><x-state is="fail">Recording is stopped.</x-state> <span>The last record is from {{ SiteClock::full($screen->ahead) }}, but this computer’s clock says {{ SiteClock::full(now()) }}. <b>Correct the clock. If the clock is right now and was ahead before, confirm the true time below.</b></span></p>
+        <p class="verdict answer">
+            <x-state is="fail">Recording is stopped.</x-state> <span>The last record is from {{ SiteClock::full($screen->ahead) }}, but this computer’s clock
+            says {{ SiteClock::full(now()) }}. <b>Correct the clock. If the clock is right now and was ahead before, confirm the true time below.</b></span></p>
         @if (Gate::allows('lead'))
             <form id="true-time" method="post" action="{{ route('clock.state') }}" data-keep>
                 <x-form-id />
@@ -28,17 +30,20 @@
     @if ($screen->stated->isNotEmpty())
         <h2>When the clock was ahead</h2>
         <ul class="todo">@foreach ($screen->stated as $one)<li>
-            <div><b>up to {{ SiteClock::full($one->ahead_until) }}</b><small>{{ $one->reason }} · {{ $one->person->name }}, {{ SiteClock::full($one->at) }}</small></div></li>@endforeach</ul>
+            <div><b>up to {{ SiteClock::full($one->ahead_until) }}</b><small>{{ $one->reason }} · {{ $one->person->name }},
+                {{ SiteClock::full($one->at) }}</small></div></li>@endforeach</ul>
         @if ($screen->affected->isNotEmpty())
             <h2>Readings with a wrong time</h2>
             <ul class="todo">@foreach ($screen->affected as $reading)<li>
-                <div><b>{{ $reading->occasion->batch->code }}</b><small>recorded for {{ SiteClock::full($reading->observed_at) }}</small></div><a class="do quiet" href="{{ route('readings.show', $reading) }}">Open</a></li>@endforeach</ul>
+                <div><b>{{ $reading->occasion->batch->code }}</b><small>recorded for {{ SiteClock::full($reading->observed_at) }}</small></div>
+                    <a class="do quiet" href="{{ route('readings.show', $reading) }}">Open</a></li>@endforeach</ul>
         @endif
     @endif
     <x-slot:evidence>
         <h2>Every night</h2>
         <p>The server makes a backup and verifies all records every night. On the server, <code>bin/status</code> shows more.</p>
-        <ul class="links"><li><a href="{{ route('people') }}">People</a></li><li><a href="{{ route('settings') }}">Settings</a></li>@can('read-access')<li><a href="{{ route('access') }}">Access log</a></li><li><a href="{{ route('system') }}">This installation</a></li>@endcan</ul>
+        <ul class="links"><li><a href="{{ route('people') }}">People</a></li><li><a href="{{ route('settings') }}">Settings</a></li>@can('read-access')<li>
+            <a href="{{ route('access') }}">Access log</a></li><li><a href="{{ route('system') }}">This installation</a></li>@endcan</ul>
         <p class="note">Write the head on paper from time to time. It proves that no later records were removed.</p>
     </x-slot>
 </x-house>

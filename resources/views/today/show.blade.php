@@ -1,15 +1,24 @@
 @php($tasks = $plan->tasks())
 <x-house :title="Rheacid\Site\SiteClock::local(now())->format('l, j F')" room="Today">
     @if ($restoration)
-        <p class="verdict answer"><x-state is="care">Restored from a backup.</x-state> <span>The records end at {{ Rheacid\Site\SiteClock::full($restoration->taken_at) }}. Anything recorded later is lost{{ $restoration->lost_heads === [] ? '' : ' (' . count($restoration->lost_heads) . ' later heads had been verified)' }}. <b>Enter missing readings from paper, then confirm.</b></span></p>
+        <p class="verdict answer">
+            <x-state is="care">Restored from a backup.</x-state> <span>The records end at {{ Rheacid\Site\SiteClock::full($restoration->taken_at) }}. Anything
+            recorded later is lost{{ $restoration->lost_heads === [] ? '' : ' (' . count($restoration->lost_heads)
+            . ' later heads had been verified)' }}. <b>Enter missing readings from paper, then confirm.</b></span></p>
         @if (($restoration->gone_people ?? []) !== [])
-            <p class="verdict"><x-state is="fail">Access restored.</x-state> {{ implode(', ', $restoration->gone_people) }}: disabled after the backup, so able to sign in again. <a href="{{ route('people') }}">Disable again</a></p>@endif
+            <p class="verdict"><x-state is="fail">Access restored.</x-state> {{ implode(', ',
+                $restoration->gone_people) }}: disabled after the backup, so able to sign in again. <a href="{{ route('people') }}">Disable again</a></p>@endif
         @if ($restoration->signed === false)
-            <p class="verdict"><x-state is="fail">Origin of the backup not proven.</x-state> It was not signed, or the key of its installation was missing. Compare the records with paper or other copies before you confirm.</p>@endif
+            <p class="verdict"><x-state
+                is="fail">Origin of the backup not proven.</x-state> It was not signed, or the key of its installation was missing. Compare the records with
+                paper or other copies before you confirm.</p>@endif
         @if (($restoration->codes_removed ?? []) !== [])
-            <p class="verdict"><x-state is="care">Authenticators must be set up again.</x-state> {{ implode(', ', $restoration->codes_removed) }}: sign in with a recovery code, or ask a lead for an invitation code.</p>@endif
+            <p class="verdict"><x-state is="care">Authenticators must be set up again.</x-state> {{ implode(', ',
+                $restoration->codes_removed) }}: sign in with a recovery code, or ask a lead for an invitation code.</p>@endif
         @if (($restoration->unproven_lines ?? 0) > 0)
-            <p class="verdict"><x-state is="care">Not verified before.</x-state> {{ $restoration->unproven_lines }} ledger entries are newer than the last head that was verified.</p>@endif
+            <p class="verdict"><x-state
+                is="care">Not verified before.</x-state> {{ $restoration->unproven_lines }} ledger entries are newer than the last head that was verified.
+                </p>@endif
         <form method="post" action="{{ route('restorations.confirm', $restoration) }}"><x-form-id /><button class="do quiet">Confirm restore</button></form>
     @endif
     @foreach ($keeping as $problem)
@@ -22,7 +31,10 @@
         <ol class="todo first">
             @foreach ($steps as $i => $step)
                 <li>
-                    <div><b><x-sign :is="$step['done'] ? 'met' : 'idle'" class="me-2" /> {{ $step['what'] }}</b><small>{{ $step['why'] }}</small></div><a @class(['do', 'quiet' => $i !== $next]) href="{{ $step['url'] }}" @if ($i === $next) data-primary @endif>{{ $step['done'] ? 'Add another' : $step['button'] }}<span class="visually-hidden">: {{ $step['what'] }}</span>@if ($i === $next) <kbd>Enter</kbd>@endif</a></li>
+                    <div><b><x-sign :is="$step['done'] ? 'met' : 'idle'" class="me-2" /> {{ $step['what'] }}</b><small>{{ $step['why'] }}</small></div>
+                        <a @class(['do', 'quiet' => $i !== $next]) href="{{ $step['url'] }}" @if ($i === $next) data-primary
+                        @endif>{{ $step['done'] ? 'Add another' : $step['button'] }}<span
+                        class="visually-hidden">: {{ $step['what'] }}</span>@if ($i === $next) <kbd>Enter</kbd>@endif</a></li>
             @endforeach
         </ol>
     @endif
@@ -37,8 +49,13 @@
                 <li>
                     <div><b><x-sign :is="$task->sign" class="me-2" /> {{ $task->title }}</b><small>{{ $task->detail }}</small></div>
                     @if ($task->act !== null && Gate::allows('record'))
-                        <form method="post" action="{{ $task->url }}"><x-form-id /><button @class(['do', 'quiet' => !$loop->first || $steps !== []]) name="act" value="{{ $task->act }}" @if ($loop->first && $steps === []) data-primary @endif>{{ $task->button }}<span class="visually-hidden">: {{ $task->title }}</span></button>
-                    </form>@elseif ($task->act === null)<a @class(['do', 'quiet' => !$loop->first || $steps !== []]) href="{{ $task->url }}" @if ($loop->first && $steps === []) data-primary @endif>{{ $task->button }}<span class="visually-hidden">: {{ $task->title }}</span>@if ($loop->first && $steps === []) <kbd>Enter</kbd>@endif</a>@endif
+                        <form method="post" action="{{ $task->url }}"><x-form-id />
+                            <button @class(['do', 'quiet' => !$loop->first || $steps !== []]) name="act" value="{{ $task->act }}"
+                            @if ($loop->first && $steps === []) data-primary @endif>{{ $task->button }}<span
+                            class="visually-hidden">: {{ $task->title }}</span></button>
+                    </form>@elseif ($task->act === null)<a @class(['do', 'quiet' => !$loop->first || $steps !== []]) href="{{ $task->url }}"
+                        @if ($loop->first && $steps === []) data-primary @endif>{{ $task->button }}<span
+                        class="visually-hidden">: {{ $task->title }}</span>@if ($loop->first && $steps === []) <kbd>Enter</kbd>@endif</a>@endif
                 </li>
             @endforeach
         </ul>
@@ -46,16 +63,19 @@
     <x-slot:evidence>
         <h2>Bring to the bench</h2>
         @if ($buffers->points === [])
-            <p>No two usable buffers are at least {{ Rheacid\Core\Numbers::fixed(Rheacid\Core\Electrode\Criteria::LEAST_SPAN_PH, 1) }} pH apart. Open a fresh bottle.</p>
+            <p>No two usable buffers are at least {{ Rheacid\Core\Numbers::fixed(Rheacid\Core\Electrode\Criteria::LEAST_SPAN_PH,
+                1) }} pH apart. Open a fresh bottle.</p>
         @else
             <dl>
                 @foreach ($plan->toBring() as ['needed' => $needed, 'nominalPh' => $ph])
                     @foreach ($needed->taken as ['lot' => $lot, 'uses' => $uses])
                         <dt>pH {{ Rheacid\Core\Numbers::fixed($ph, 2) }} · bottle {{ $lot->id }}</dt>
-                        <dd>for {{ $uses === 1 ? 'one calibration' : "$uses calibrations" }}; {{ $lot->usesLeft === 1 ? 'one use left' : $lot->usesLeft . ' uses left' }}, until {{ Rheacid\Site\SiteClock::day(Carbon\CarbonImmutable::parse($lot->expiresOn)) }}</dd>
+                        <dd>for {{ $uses === 1 ? 'one calibration' : "$uses calibrations" }}; {{ $lot->usesLeft === 1 ? 'one use left' : $lot->usesLeft
+                            . ' uses left' }}, until {{ Rheacid\Site\SiteClock::day(Carbon\CarbonImmutable::parse($lot->expiresOn)) }}</dd>
                     @endforeach
                     @if ($needed->missing > 0)
-                        <dd><x-state is="care">{{ $needed->missing === 1 ? 'one use' : "$needed->missing uses" }} short: open a fresh bottle of pH {{ Rheacid\Core\Numbers::fixed($ph, 2) }}</x-state></dd>@endif
+                        <dd><x-state is="care">{{ $needed->missing === 1 ? 'one use'
+                            : "$needed->missing uses" }} short: open a fresh bottle of pH {{ Rheacid\Core\Numbers::fixed($ph, 2) }}</x-state></dd>@endif
                 @endforeach
             </dl>
             @if (!$buffers->brackets())
