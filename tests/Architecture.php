@@ -71,7 +71,12 @@ final class Architecture
             )
             ->shouldNot()
             ->dependOn()
-            ->classes(Selector::inNamespace('Rheacid\Core\Simulation'), Selector::classname('Rheacid\Bench\SimulatedBench'))
+            ->classes(
+                Selector::inNamespace('Rheacid\Core\Simulation'),
+                Selector::classname('Rheacid\Bench\SimulatedBench'),
+                Selector::classname('Rheacid\Bench\SimulatedCups'),
+                Selector::classname('Rheacid\Bench\SimulatedBurettes'),
+            )
             ->because('a run sees the trace of an electrode, never its true condition');
     }
 }

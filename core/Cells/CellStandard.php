@@ -13,6 +13,9 @@ use Rheacid\Core\Numbers;
  */
 final readonly class CellStandard
 {
+    /** Standards read within so many hours make a line. Common practice, no source. */
+    public const SESSION_H = 2;
+
     private const GOOD_FACTOR = [0.9, 1.1];
     private const USABLE_FACTOR = [0.8, 1.2];
     private const GOOD_OFFSET_MV = 10.0;

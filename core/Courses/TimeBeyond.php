@@ -12,6 +12,9 @@ final readonly class TimeBeyond
 {
     public const GAP_H = 24.0;
 
+    /** h: what a limit of a product takes for a silence where it names none. Common practice, no source. */
+    public const SILENCE_H = 1.0;
+
     /** @param list<array{float, float}> $gaps hours from and to */
     private function __construct(public float $hours, public array $gaps) {}
 

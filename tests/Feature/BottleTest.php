@@ -7,7 +7,7 @@ namespace Tests\Feature;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Actions\Ready\LogBottle;
 use Rheacid\Bench\Cup;
-use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\SimulatedCups;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Solutions\BottleEvent;
 use Rheacid\Models\LotUse;
@@ -121,7 +121,7 @@ final class BottleTest extends BenchTestCase
             'answer' => 'lye is measured',
             'form' => self::formId(),
         ])->assertSessionHasNoErrors();
-        $cups = app(SimulatedBench::class)->bottleCups($lot->id);
+        $cups = SimulatedCups::bottles($lot->id);
         self::assertSame('pH 12.45 · Q-90', $cups[0]->label, 'the expected one first');
         self::assertEqualsWithDelta(12.583, (float) DB::table('bench_cups')->where('lot_id', $lot->id)->value('ph'), 0.01);
     }
@@ -130,7 +130,7 @@ final class BottleTest extends BenchTestCase
     {
         $labels = fn(int ...$expected): array => array_map(
             static fn(Cup $cup): string => $cup->label,
-            app(SimulatedBench::class)->bottleCups(...$expected),
+            SimulatedCups::bottles(...$expected),
         );
         self::assertContains('pH 7.00 · Q-29', $labels());
         $lot = $this->lot('Q-29');

@@ -9,6 +9,7 @@ use Rheacid\Actions\Calibrate\LeaveRun;
 use Rheacid\Actions\Ready\LogCare;
 use Rheacid\Bench\Cup;
 use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\SimulatedCups;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Models\Meter;
 use Rheacid\Records\IdempotencyKey;
@@ -118,7 +119,7 @@ final class ShelfTest extends BenchTestCase
 
     public function test_the_simulated_bench_shows_labels_and_never_what_is_in_a_cup(): void
     {
-        $cups = app(SimulatedBench::class)->bottleCups();
+        $cups = SimulatedCups::bottles();
 
         self::assertContains('pH 7.00 · Q-29', array_map(static fn(Cup $cup): string => $cup->label, $cups));
         self::assertSame(['id', 'label', 'lotId', 'batchId'], array_keys(get_object_vars($cups[0])));

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Batches;
 
 use Carbon\CarbonImmutable;
-use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\SimulatedCups;
 use Rheacid\Core\Batches\BatchState;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchEvent;
@@ -82,7 +82,7 @@ final class StartBatch
                     new BatchParent(['batch_id' => $batch->id, 'parent_id' => $parent->id, 'at' => $entry->at, 'person_id' => $by->id]),
                 );
             }
-            SimulatedBench::draw($batch);
+            SimulatedCups::draw($batch);
 
             return $batch;
         });

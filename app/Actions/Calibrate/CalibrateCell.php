@@ -29,8 +29,6 @@ use Rheacid\Site\SiteClock;
 /** Reads a conductivity standard or a redox standard: one gives the cell factor, two of them factor and offset, redox an offset. */
 final class CalibrateCell
 {
-    /** Standards read within one session make a line. Common practice, no source. */
-    private const SESSION_H = 2;
     private const LOOKS_AT = 5;
 
     /**
@@ -142,7 +140,7 @@ final class CalibrateCell
             : CellCalibration::query()
                 ->where('pair_id', $cell->pair_id)
                 ->where('settled', true)
-                ->where('at', '>=', $entry->at->subHours(self::SESSION_H))
+                ->where('at', '>=', $entry->at->subHours(CellStandard::SESSION_H))
                 ->orderByDesc('id')
                 ->limit(self::LOOKS_AT)
                 ->get()

@@ -10,6 +10,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Rheacid\Actions\Calibrate\LotUses;
 use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\SimulatedCups;
 use Rheacid\Core\Access\Right;
 use Rheacid\Models\CalibrationRun;
 use Rheacid\Models\Electrode;
@@ -44,7 +45,7 @@ final readonly class MoveElectrode
     ): void {
         Gate::forUser($by)->authorize(Right::Record->value);
         Occupancy::ensureMovable($by, $electrode, $for);
-        $cup = $this->bench->cup($cupId) ?? throw Refused::because('There is no such cup on the bench.', 'cup');
+        $cup = SimulatedCups::cup($cupId) ?? throw Refused::because('There is no such cup on the bench.', 'cup');
         DB::table('bench_immersions')->insert([
             'electrode_id' => $electrode->id,
             'bench_cup_id' => $cup->id,

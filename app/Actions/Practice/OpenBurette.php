@@ -6,6 +6,7 @@ namespace Rheacid\Actions\Practice;
 
 use Illuminate\Support\Facades\Gate;
 use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\SimulatedBurettes;
 use Rheacid\Core\Access\Right;
 use Rheacid\Core\Words\Quantity;
 use Rheacid\Models\Batch;
@@ -31,10 +32,10 @@ final readonly class OpenBurette
         if (!is_numeric($ml) || (float) $ml < self::LEAST_ML || (float) $ml > self::MOST_ML) {
             throw Refused::because(sprintf('%g to %g mL are accepted.', self::LEAST_ML, self::MOST_ML), 'sample_ml');
         }
-        if (!$this->bench->knows($pair->electrode) || !$this->bench->canTitrate($batch)) {
+        if (!$this->bench->knows($pair->electrode) || !SimulatedBurettes::canTitrate($batch)) {
             throw Refused::because('This pair, or a sample of this batch, is not on the simulated bench. Type the curve.', 'pair');
         }
 
-        return $this->bench->openBurette($by, $batch, $pair, (float) $ml, self::NORMALITY, $speed);
+        return SimulatedBurettes::open($by, $batch, $pair, (float) $ml, self::NORMALITY, $speed);
     }
 }

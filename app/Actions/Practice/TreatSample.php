@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Practice;
 
 use Rheacid\Actions\Measure\AcceptReplicate;
-use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\SimulatedCups;
 use Rheacid\Core\Measuring\Source;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Person;
@@ -16,7 +16,7 @@ final readonly class TreatSample
 {
     private const MOST = 9;
 
-    public function __construct(private MoveElectrode $move, private SimulatedBench $bench) {}
+    public function __construct(private MoveElectrode $move) {}
 
     /** @throws Refused if the measurement is closed, in other hands, or no simulated one */
     public function __invoke(Person $by, MeasurementDraft $draft, string $what, int $speed): void
@@ -26,7 +26,7 @@ final readonly class TreatSample
             throw Refused::because('Only a sample of the simulated bench is treated here.', 'what');
         }
         $cup
-            = $this->bench->sampleCups($draft->sample->occasion->batch_id)[0]
+            = SimulatedCups::samples($draft->sample->occasion->batch_id)[0]
             ?? throw Refused::because('There is no sample on the bench.', 'what');
         $draft->update($what === 'pour' ? ['pours' => min(self::MOST, $draft->pours + 1)] : ['diluted' => true]);
         ($this->move)($by, $draft->pair->electrode, $cup->id, $speed, $draft);

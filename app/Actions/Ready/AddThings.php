@@ -6,7 +6,7 @@ namespace Rheacid\Actions\Ready;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Gate;
-use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\SimulatedCups;
 use Rheacid\Core\Access\Right;
 use Rheacid\Models\CareEvent;
 use Rheacid\Models\Lot;
@@ -56,7 +56,7 @@ final class AddThings
                     $entry->add($care[$i]->replicate()->fill(['electrode_id' => $thing->getKey(), 'person_id' => $by->id]));
                 }
                 if ($thing instanceof Lot) {
-                    SimulatedBench::pour($thing);
+                    SimulatedCups::pour($thing);
                 }
             }
 

@@ -10,6 +10,7 @@ use Rheacid\Core\Courses\DegreeHours;
 use Rheacid\Core\Courses\HeatHold;
 use Rheacid\Core\Courses\Lethality;
 use Rheacid\Core\Courses\Throughout;
+use Rheacid\Core\Courses\TimeBeyond;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Release\JudgedBefore;
@@ -26,9 +27,6 @@ final class CourseJudgements
         'heat-hold' => ['coldest', 'core'],
         'lethality' => ['coldest', 'core'],
     ];
-
-    /** h: a longer silence of a record of hours beyond a temperature counts whole. Common practice, no source. */
-    private const GAP_H = 1.0;
 
     /**
      * @param bool $toNow whether a span without an end is taken to now, as a release does
@@ -156,7 +154,7 @@ final class CourseJudgements
                 $record->expandedU,
                 (float) $limit->high,
                 $number('hours', 1.0),
-                $number('gap_h', self::GAP_H),
+                $number('gap_h', TimeBeyond::SILENCE_H),
                 $fromH,
                 is_string($course['to'] ?? null) ? $hours($batch->begun($course['to'])) : null,
                 $record->isComplete && !is_string($course['to'] ?? null),

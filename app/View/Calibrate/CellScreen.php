@@ -7,6 +7,7 @@ namespace Rheacid\View\Calibrate;
 use Illuminate\Support\Collection;
 use Rheacid\Bench\Cup;
 use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\SimulatedCups;
 use Rheacid\Core\Care\PairStatus;
 use Rheacid\Core\Cells\CellStandard;
 use Rheacid\Core\Cells\Conductivity;
@@ -75,7 +76,7 @@ final readonly class CellScreen
             $bottles,
             $usable[0] ?? null,
             $live,
-            $live === null ? [] : $bench->bottleCups(...$usable === [] ? [] : [$usable[0]->id]),
+            $live === null ? [] : SimulatedCups::bottles(...$usable === [] ? [] : [$usable[0]->id]),
         );
     }
 

@@ -7,6 +7,7 @@ namespace Rheacid\View\Calibrate;
 use Illuminate\Support\Collection;
 use Rheacid\Bench\Cup;
 use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\SimulatedCups;
 use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Core\Solutions\ControlBuffer;
@@ -75,7 +76,7 @@ final readonly class ControlCheckScreen
             $checks,
             $bottles,
             self::live($pair, $bench),
-            $bench->bottleCups(...array_map(static fn(BottleLine $bottle): int => $bottle->id, array_slice($bottles, 0, 1))),
+            SimulatedCups::bottles(...array_map(static fn(BottleLine $bottle): int => $bottle->id, array_slice($bottles, 0, 1))),
             new CheckChart(
                 array_values($checks->reverse()->map(static fn(ControlCheck $check): float => $check->error())->all()),
                 $pair->policy->read_back_limit_ph,

@@ -6,6 +6,7 @@ namespace Rheacid\View\Calibrate;
 
 use Rheacid\Bench\Cup;
 use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\SimulatedCups;
 use Rheacid\Core\BeyondRange;
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\RunDoubts;
@@ -62,7 +63,7 @@ final readonly class RunScreen
             $lot,
             $live,
             $run->source === Source::Simulated
-                ? $bench->bottleCups($lot->id, ...array_values(array_diff(array_column($run->plan(), 'lot_id'), [$lot->id])))
+                ? SimulatedCups::bottles($lot->id, ...array_values(array_diff(array_column($run->plan(), 'lot_id'), [$lot->id])))
                 : [],
             self::bufferNow($lot, $live),
             $run->points->last(),

@@ -7,6 +7,7 @@ namespace Rheacid\View\Measure;
 use Carbon\CarbonImmutable;
 use Rheacid\Bench\Cup;
 use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\SimulatedCups;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\JudgedLimit;
 use Rheacid\Core\Measurands\Measurand;
@@ -86,7 +87,7 @@ final readonly class MeasureScreen
             $batch,
             $draft->method->rules($draft->sample->occasion->stage),
             self::live($draft, $bench),
-            $draft->source === Source::Simulated ? $bench->sampleCups($batch->id) : [],
+            $draft->source === Source::Simulated ? SimulatedCups::samples($batch->id) : [],
             $assessment,
             $lines,
             $assessment === null || $lines === null

@@ -6,7 +6,7 @@ namespace Rheacid\View\Measure;
 
 use Illuminate\Database\Eloquent\Collection;
 use Rheacid\Bench\Burette;
-use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\SimulatedBurettes;
 use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Acidity\TitrationCurve;
 use Rheacid\Core\Failure;
@@ -48,7 +48,7 @@ final readonly class TitrationScreen
         public bool $isOnBench,
     ) {}
 
-    public static function of(Batch $batch, ?Measurement $corrects, SimulatedBench $bench, mixed $runs, bool $takes): self
+    public static function of(Batch $batch, ?Measurement $corrects, mixed $runs, bool $takes): self
     {
         $batch->load(['product.method', 'product.limits']);
         $corrects?->load('sample', 'occasion', 'titration.standardisation');
@@ -59,9 +59,9 @@ final readonly class TitrationScreen
             Lines::pairs(Measures::Ph),
             OpenOccasions::of($batch),
             $corrects,
-            $bench->burettes($batch, self::runs($runs)),
+            SimulatedBurettes::of($batch, self::runs($runs)),
             $takes,
-            $bench->canTitrate($batch),
+            SimulatedBurettes::canTitrate($batch),
         );
     }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\View\Verify;
 
 use Illuminate\Support\Collection;
-use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\SimulatedBaths;
 use Rheacid\Core\Celsius;
 use Rheacid\Core\Simulation\BathKind;
 use Rheacid\Core\Thermometry\Barometer;
@@ -39,7 +39,7 @@ final readonly class BathScreen
         public ?Barometer $barometer,
     ) {}
 
-    public static function of(Thermometer $thermometer, VerificationMethod $method, SimulatedBench $bench): self
+    public static function of(Thermometer $thermometer, VerificationMethod $method): self
     {
         $thermometer->load(['newestVerification.outcome', 'newestService']);
         $site = SiteElevation::newest();
@@ -51,7 +51,7 @@ final readonly class BathScreen
             $method,
             self::references($thermometer),
             $site?->elevation_m,
-            $bench->hasThermometer($thermometer) ? self::baths($method) : [],
+            SimulatedBaths::hasThermometer($thermometer) ? self::baths($method) : [],
             $thermometer->newestVerification,
             $site?->barometer,
         );

@@ -10,7 +10,7 @@ use Illuminate\Http\Request;
 use Rheacid\Actions\Measure\RecordTitration;
 use Rheacid\Actions\Measure\StandardiseTitrant;
 use Rheacid\Actions\Practice\OpenBurette;
-use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\SimulatedBurettes;
 use Rheacid\Calculators\Calculator;
 use Rheacid\Calculators\Typed;
 use Rheacid\Core\Acidity\BlankTakesAll;
@@ -27,13 +27,12 @@ use Rheacid\View\Measure\TitrationScreen;
 /** Acidity by titration, and the strength of the titrant. */
 final class TitrationController
 {
-    public function create(Request $request, Batch $batch, SimulatedBench $bench): View
+    public function create(Request $request, Batch $batch): View
     {
         return view('measure.titration', [
             'screen' => TitrationScreen::of(
                 $batch,
                 SampleFields::corrected($request, $batch),
-                $bench,
                 $request->query('runs'),
                 $request->boolean('take'),
             ),
@@ -71,10 +70,10 @@ final class TitrationController
     }
 
     /** What the simulated burette has given so far: a part of the page, asked for every second. */
-    public function live(Request $request, Batch $batch, SimulatedBench $bench): View|RedirectResponse
+    public function live(Request $request, Batch $batch): View|RedirectResponse
     {
         $runs = TitrationScreen::runs($request->query('runs'));
-        $burettes = $bench->burettes($batch, $runs);
+        $burettes = SimulatedBurettes::of($batch, $runs);
 
         return $burettes === []
             ? redirect()->route('titrations.create', $batch)

@@ -11,7 +11,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\Rule;
 use Rheacid\Actions\Verify\RecordVerification;
 use Rheacid\Actions\Verify\SetElevation;
-use Rheacid\Bench\SimulatedBench;
+use Rheacid\Bench\SimulatedBaths;
 use Rheacid\Core\Celsius;
 use Rheacid\Core\Logs\TemperatureLog;
 use Rheacid\Core\Simulation\BathKind;
@@ -45,7 +45,7 @@ final class VerifyController
         return view('verify.index', ['thermometers' => $thermometers, 'site' => SiteElevation::newest()]);
     }
 
-    public function show(Request $request, Thermometer $thermometer, SimulatedBench $bench): View
+    public function show(Request $request, Thermometer $thermometer): View
     {
         $asked = $request->input('method', old('method'));
         $method = is_string($asked) ? VerificationMethod::tryFrom($asked) : null;
@@ -54,7 +54,6 @@ final class VerifyController
             'screen' => BathScreen::of(
                 $thermometer,
                 $method ?? ($thermometer->kind->isRtd() ? VerificationMethod::Rtd : VerificationMethod::Ice),
-                $bench,
             ),
         ]);
     }
@@ -72,15 +71,15 @@ final class VerifyController
     }
 
     /** Readings of the simulated bath, put into the fields for the person to look at. */
-    public function dip(Request $request, Thermometer $thermometer, SimulatedBench $bench): RedirectResponse
+    public function dip(Request $request, Thermometer $thermometer): RedirectResponse
     {
-        abort_unless($bench->hasThermometer($thermometer), 404);
+        abort_unless(SimulatedBaths::hasThermometer($thermometer), 404);
         $request->validate(['dip' => ['required', Rule::enum(BathKind::class)]]);
         $reference = TypedVerification::reference($request);
         $unit = TypedVerification::unit($request, $thermometer);
         $shown = array_map(
             static fn(float $celsius): string => sprintf('%.1f', $unit === 'F' ? Celsius::fahrenheit($celsius) : $celsius),
-            $bench->dip($thermometer, BathKind::from((string) $request->string('dip')), $reference->celsius),
+            SimulatedBaths::dip($thermometer, BathKind::from((string) $request->string('dip')), $reference->celsius),
         );
 
         return redirect()
