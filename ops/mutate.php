@@ -15,7 +15,8 @@ final class Mutate
 {
     /** Constant → why another number gives the same answers, or answers that nobody relies on. */
     private const EQUIVALENT = [
-        'Forecast/FallingSigmoid.php SCALES' => 'how finely the minimum is searched, not where it lies; held by 3000 ferments against SciPy',
+        'Forecast/FallingSigmoid.php SCALES' =>
+            'how finely the minimum is searched, not where it lies; held by 3000 ferments against SciPy',
         'Forecast/FallingSigmoid.php WITHIN' => 'as SCALES',
         'Forecast/FallingSigmoid.php BEYOND' => 'as SCALES',
         'Forecast/FallingSigmoid.php FOLLOWED' => 'as SCALES',
@@ -167,9 +168,9 @@ final class Mutate
         // The copy stands before the original.
         file_put_contents(
             "$home/bootstrap.php",
-            "<?php require '$root/vendor/autoload.php'; spl_autoload_register(static function (string \$class): void { "
-                . "\$file = '$home/core/' . str_replace('\\\\', '/', substr(\$class, 13)) . '.php'; "
-                . "if (str_starts_with(\$class, 'Rheacid\\\\Core\\\\') && is_file(\$file)) { require \$file; } }, true, true);",
+            "<?php require '$root/vendor/autoload.php'; spl_autoload_register(static function (string \$class): void { " .
+                "\$file = '$home/core/' . str_replace('\\\\', '/', substr(\$class, 13)) . '.php'; " .
+                "if (str_starts_with(\$class, 'Rheacid\\\\Core\\\\') && is_file(\$file)) { require \$file; } }, true, true);",
         );
         $process = proc_open(
             [

@@ -51,12 +51,7 @@ final class SimulatedBurettes
     {
         $burettes = [];
         foreach (
-            DB::table('bench_burettes')
-                ->where('batch_id', $batch->id)
-                ->whereIn('id', $ids)
-                ->orderBy('id')
-                ->limit(self::MOST)
-                ->get() as $row
+            DB::table('bench_burettes')->where('batch_id', $batch->id)->whereIn('id', $ids)->orderBy('id')->limit(self::MOST)->get() as $row
         ) {
             $pair = Pair::query()->with('newestCalibration.points')->findOrFail((int) $row->pair_id);
             $function = $pair->newestCalibration?->calibrationFunction();
@@ -66,9 +61,11 @@ final class SimulatedBurettes
             $noise = new Noise((int) $row->id);
             $condition = SimulatedBench::condition($pair->electrode_id);
             $points = [];
-            $true = (new SimulatedBurette(SimulatedCups::sample($cup)->solution(), (float) $row->sample_ml, (float) $row->normality))->points(
-                max(0.0, $elapsed),
-            );
+            $true = (new SimulatedBurette(
+                SimulatedCups::sample($cup)->solution(),
+                (float) $row->sample_ml,
+                (float) $row->normality,
+            ))->points(max(0.0, $elapsed));
             foreach ($true as [$ml, $ph]) {
                 $mv
                     = (new SimulatedImmersion($condition, $ph, (float) $cup->celsius, 0.0, 0))->restMv()
