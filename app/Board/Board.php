@@ -205,10 +205,11 @@ final class Board
             'state' => $line->state?->value,
             'since' => $line->since->utc()->format('Y-m-d H:i:s.v'),
             'urgency' => $line instanceof BatchLine ? $line->urgency()->value : self::NOT_URGENT,
-            'spare' => $line instanceof BatchLine ? max(-Urgency::FAR, min(Urgency::FAR, $line->spare ?? Urgency::FAR)) : Urgency::FAR,
-            'product' => $line instanceof BatchLine ? $line->productCode : null,
+            'spare'
+                => $line instanceof BatchLine ? max(-Urgency::FAR, min(Urgency::FAR, $line->says->spare ?? Urgency::FAR)) : Urgency::FAR,
+            'product' => $line instanceof BatchLine ? $line->product->code : null,
             'vessel' => $line instanceof BatchLine ? $line->vessel : null,
-            'due_at' => $line instanceof BatchLine && $line->isLive ? $line->next()?->at->utc()->format('Y-m-d H:i:s') : null,
+            'due_at' => $line instanceof BatchLine && $line->isLive ? $line->due->next()?->at->utc()->format('Y-m-d H:i:s') : null,
             'facts' => json_encode(Facts::pack($line), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
         ]);
     }

@@ -40,7 +40,7 @@ final class RecordMissedDeadlines
         $recorded = 0;
         $known = null;
         foreach (Lines::everyBatch() as $line) {
-            foreach ($line->deadlines() as $deadline) {
+            foreach ($line->due->deadlines() as $deadline) {
                 if ($deadline->isMet || !$deadline->at->isPast()) {
                     continue;
                 }

@@ -34,7 +34,7 @@ final class WarnOfDeadlines
         $given = 0;
         $known = null;
         foreach (Lines::everyBatch() as $line) {
-            foreach ($line->deadlines() as $deadline) {
+            foreach ($line->due->deadlines() as $deadline) {
                 foreach ($deadline->warnings(CarbonImmutable::now()) as $warning) {
                     $known ??= self::known();
                     if (!isset($known[self::key($line->id, $deadline->name, $warning, $deadline->at)])) {
@@ -105,7 +105,13 @@ final class WarnOfDeadlines
             // The e-mails are in the queue with the record, or neither does.
             foreach (People::addresses() as $address) {
                 Mail::to($address)->queue(
-                    new DeadlineLetter($line->code, $line->product, $line->vessel, $words->sentence(), route('batches.show', $line->id)),
+                    new DeadlineLetter(
+                        $line->code,
+                        $line->product->name,
+                        $line->vessel,
+                        $words->sentence(),
+                        route('batches.show', $line->id),
+                    ),
                 );
             }
 

@@ -13,7 +13,6 @@ use Rheacid\Core\Care\ElectrodeKind;
 use Rheacid\Core\Care\FollowUp;
 use Rheacid\Core\Care\PairStatus;
 use Rheacid\Core\Electrode\Diagnosis;
-use Rheacid\Core\Electrode\Verdict;
 use Rheacid\Core\Solutions\BufferFamily;
 use Rheacid\Models\Measures;
 use Rheacid\Models\Pair;
@@ -27,10 +26,6 @@ final readonly class PairLine
     /** The last slopes that a row's small figure shows. */
     private const SLOPES = 40;
 
-    /**
-     * @param list<float> $slopes in percent, oldest first
-     * @param array<string, string> $careDue by kind of care, the moment from which it is due
-     */
     public function __construct(
         public int $id,
         public string $code,
@@ -41,27 +36,9 @@ final readonly class PairLine
         public string $meter,
         public ElectrodeKind $kind,
         public BufferFamily $family,
-        public float $slopeLow,
-        public ?int $calibrationId,
-        public ?Verdict $verdict,
-        public ?CarbonImmutable $calibratedAt,
-        public ?CarbonImmutable $dueAt,
-        public bool $isDoubtful,
-        public ?CareKind $dueBecause,
-        public bool $isSpent,
-        public ?CarbonImmutable $soakingSince,
-        public ?CarbonImmutable $soakingUntil,
-        public ?CareKind $out,
-        public bool $isStored,
-        public ?Diagnosis $diagnosis,
-        public ?Diagnosis $alsoDiagnosed,
-        public ?CareStep $nextStep,
-        public ?float $bracketLow,
-        public ?float $bracketHigh,
-        public array $slopes,
-        public array $careDue,
-        public CarbonImmutable $firstUsed,
-        public ?string $leavesPolicyOn,
+        public PairCalibration $calibration,
+        public PairTrend $trend,
+        public PairCare $care,
     ) {}
 
     public static function work(int $id): self
@@ -87,63 +64,73 @@ final readonly class PairLine
             $pair->meter->name,
             $pair->electrode->kind,
             $pair->policy->buffer_family,
-            $pair->policy->slope_low_percent,
-            $newest?->id,
-            $facts?->verdict,
-            $newest === null ? null : CarbonImmutable::instance($newest->at),
-            $facts === null ? null : CarbonImmutable::instance($facts->dueAt),
-            $facts->isDoubtful ?? false,
-            $facts?->dueBecause,
-            $facts->isSpent ?? false,
-            $soak === null ? null : CarbonImmutable::instance($soak->at),
-            $soak?->until_at === null ? null : CarbonImmutable::instance($soak->until_at),
-            $care->outOfUseBy(),
-            $care->isStoredNow(),
-            $calibration?->diagnosis,
-            $calibration?->alsoDiagnosed(),
-            $calibration?->diagnosis === null
-                ? null
-                : FollowUp::next(
-                    FollowUp::of($calibration->diagnosis, $pair->electrode->kind, $calibration->alsoDiagnosed()),
-                    $care->since(CarbonImmutable::instance($calibration->at)),
-                ),
-            $calibration?->bracket_low_ph,
-            $calibration?->bracket_high_ph,
-            $isPh ? ElectrodeHistory::slopes($pair, self::SLOPES) : [],
-            $isPh
-                ? array_column(
-                    array_map(
-                        static fn(array $due): array => [
-                            $due['kind']->value,
-                            CarbonImmutable::instance($due['at'])->utc()->format('Y-m-d\TH:i:s\Z'),
-                        ],
-                        CareSchedule::next($firstUsed, $care->lastDone()),
+            new PairCalibration(
+                $newest?->id,
+                $facts?->verdict,
+                $newest === null ? null : CarbonImmutable::instance($newest->at),
+                $facts === null ? null : CarbonImmutable::instance($facts->dueAt),
+                $facts->isDoubtful ?? false,
+                $facts?->dueBecause,
+                $facts->isSpent ?? false,
+                $calibration?->diagnosis,
+                $calibration?->alsoDiagnosed(),
+                $calibration?->diagnosis === null
+                    ? null
+                    : FollowUp::next(
+                        FollowUp::of($calibration->diagnosis, $pair->electrode->kind, $calibration->alsoDiagnosed()),
+                        $care->since(CarbonImmutable::instance($calibration->at)),
                     ),
-                    1,
-                    0,
-                )
-                : [],
-            $firstUsed,
-            $isPh ? ElectrodeHistory::trend($pair)?->leavesPolicyOn : null,
+                $calibration?->bracket_low_ph,
+                $calibration?->bracket_high_ph,
+            ),
+            new PairTrend(
+                $pair->policy->slope_low_percent,
+                $isPh ? ElectrodeHistory::slopes($pair, self::SLOPES) : [],
+                $isPh ? ElectrodeHistory::trend($pair)?->leavesPolicyOn : null,
+            ),
+            new PairCare(
+                $soak === null ? null : CarbonImmutable::instance($soak->at),
+                $soak?->until_at === null ? null : CarbonImmutable::instance($soak->until_at),
+                $care->outOfUseBy(),
+                $care->isStoredNow(),
+                $isPh
+                    ? array_column(
+                        array_map(
+                            static fn(array $due): array => [
+                                $due['kind']->value,
+                                CarbonImmutable::instance($due['at'])->utc()->format('Y-m-d\TH:i:s\Z'),
+                            ],
+                            CareSchedule::next($firstUsed, $care->lastDone()),
+                        ),
+                        1,
+                        0,
+                    )
+                    : [],
+                $firstUsed,
+            ),
         );
     }
 
     public function status(): PairStatus
     {
+        $newest = $this->calibration;
+
         return PairStatus::at(
             CarbonImmutable::now(),
-            $this->verdict === null || $this->dueAt === null
+            $newest->verdict === null || $newest->dueAt === null
                 ? null
-                : new CalibrationFacts($this->verdict, $this->dueAt, $this->isDoubtful, $this->dueBecause, $this->isSpent),
-            $this->soakingUntil,
-            $this->out,
-            $this->isStored,
+                : new CalibrationFacts($newest->verdict, $newest->dueAt, $newest->isDoubtful, $newest->dueBecause, $newest->isSpent),
+            $this->care->soakingUntil,
+            $this->care->out,
+            $this->care->isStored,
         );
     }
 
     /** @return list<CareStep> what its diagnosis calls for */
     public function followUp(): array
     {
-        return $this->diagnosis === null ? [] : FollowUp::of($this->diagnosis, $this->kind, $this->alsoDiagnosed);
+        return $this->calibration->diagnosis === null
+            ? []
+            : FollowUp::of($this->calibration->diagnosis, $this->kind, $this->calibration->alsoDiagnosed);
     }
 }

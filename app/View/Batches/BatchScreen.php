@@ -70,7 +70,7 @@ final readonly class BatchScreen
         $batch->load([...Batch::JUDGED, 'newestRoute.person', 'steps.person', 'answers.person']);
         $line = Lines::batch($batch->id);
         $page = Series::page($batch);
-        $next = $batch->state()->isLive() ? $line->next() : null;
+        $next = $batch->state()->isLive() ? $line->due->next() : null;
 
         $life = LifeScreen::of($batch);
         $lens = Lens::on($batch->started_at->diffInSeconds(CarbonImmutable::now()) / 3600, $look);

@@ -82,7 +82,7 @@ final readonly class BeginRunScreen
         return new self(
             $pair,
             $line->status(),
-            $line->nextStep,
+            $line->calibration->nextStep,
             $pair->openRun,
             $buffers,
             $order,

@@ -131,7 +131,7 @@ final readonly class CalibrationScreen
             ),
             $fit?->hasMeasuredSlope() ?? false,
             $offset,
-            $isNewest ? Lines::pair($calibration->pair_id)->nextStep : null,
+            $isNewest ? Lines::pair($calibration->pair_id)->calibration->nextStep : null,
             $status?->state->isInForce() === true,
             $calibration->verdict !== Verdict::Fail && $calibration->isUncertain(),
             self::advice($calibration),

@@ -133,17 +133,17 @@ final readonly class DayLine
         if ($status->state === PairState::Soaking && $until !== null) {
             return [
                 [
-                    ['from' => $pair->soakingSince ?? $now, 'to' => $until, 'kind' => 'soak', 'label' => ''],
+                    ['from' => $pair->care->soakingSince ?? $now, 'to' => $until, 'kind' => 'soak', 'label' => ''],
                     $calibrate($until, 'out of the soak ' . SiteClock::short($until) . ', then calibrate'),
                 ],
                 $until->addMinutes(self::CALIBRATE_MIN),
             ];
         }
-        if ($status->state->isInForce() && $until !== null && $pair->calibratedAt !== null) {
+        if ($status->state->isInForce() && $until !== null && $pair->calibration->at !== null) {
             return [
                 [
                     [
-                        'from' => $pair->calibratedAt,
+                        'from' => $pair->calibration->at,
                         'to' => $until,
                         'kind' => $status->state === PairState::Ready ? 'ready' : 'care',
                         'label' => ($status->state === PairState::Ready ? 'ready until ' : 'with care until ') . SiteClock::short($until),
@@ -157,7 +157,7 @@ final readonly class DayLine
         }
 
         return [
-            [$calibrate($now, $pair->nextStep === null ? 'calibrate' : 'clean first, then calibrate')],
+            [$calibrate($now, $pair->calibration->nextStep === null ? 'calibrate' : 'clean first, then calibrate')],
             $now->addMinutes(self::CALIBRATE_MIN),
         ];
     }
@@ -172,13 +172,18 @@ final readonly class DayLine
     private static function batch(BatchLine $batch, ?CarbonImmutable $start): ?array
     {
         $boxes = match (true) {
-            $batch->readAt !== null && BatchTasks::wasReadToday($batch) => [
-                ['from' => $batch->readAt, 'to' => $batch->readAt->addMinutes(self::MEASURE_MIN), 'kind' => 'done', 'label' => 'measured'],
+            $batch->reading->readAt !== null && BatchTasks::wasReadToday($batch) => [
+                [
+                    'from' => $batch->reading->readAt,
+                    'to' => $batch->reading->readAt->addMinutes(self::MEASURE_MIN),
+                    'kind' => 'done',
+                    'label' => 'measured',
+                ],
             ],
             $start === null => [],
             default => [['from' => $start, 'to' => $start->addMinutes(self::MEASURE_MIN), 'kind' => 'plan', 'label' => 'measure']],
         };
-        $next = $batch->next();
+        $next = $batch->due->next();
         $forecast = $next?->forecast;
         $deadline
             = $next === null

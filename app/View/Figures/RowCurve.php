@@ -49,11 +49,11 @@ final readonly class RowCurve
     /** @return self|null null where nothing can be drawn */
     public static function of(BatchLine $batch): ?self
     {
-        if ($batch->course === [] && $batch->wall === null) {
+        if ($batch->curve->points === [] && $batch->curve->wall === null) {
             return null;
         }
 
-        return new self($batch->course, $batch->courseU, $batch->wall, $batch->since->diffInSeconds(now()) / 3600);
+        return new self($batch->curve->points, $batch->curve->expandedU, $batch->curve->wall, $batch->since->diffInSeconds(now()) / 3600);
     }
 
     public function line(): string

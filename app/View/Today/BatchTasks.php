@@ -34,7 +34,7 @@ final class BatchTasks
             static fn(BatchLine $batch): Task => new Task(
                 Priority::Measure,
                 'measure',
-                "Measure $batch->product $batch->code",
+                "Measure {$batch->product->name} $batch->code",
                 self::detail($batch, $ready),
                 route('drafts.store', $batch->id),
                 'Measure',
@@ -68,7 +68,7 @@ final class BatchTasks
                 Priority::HeldBatch,
                 'batch',
                 "$batch->code is held",
-                $batch->reason(),
+                $batch->story->reason(),
                 route('batches.show', $batch->id),
                 'Open',
                 'fail',
@@ -80,7 +80,10 @@ final class BatchTasks
     /** The newest value and what is next: 4.62 ± 0.06 · pH ≤ 4.6 by Tue 11:40, 0.08 to go, not certain · E-07 is ready. */
     private static function detail(BatchLine $batch, ?PairLine $ready): string
     {
-        $value = $batch->shown() === null ? null : $batch->shown() . ($batch->shownU() === null ? '' : " ± {$batch->shownU()}");
+        $value
+            = $batch->reading->shown() === null
+                ? null
+                : $batch->reading->shown() . ($batch->reading->shownU() === null ? '' : " ± {$batch->reading->shownU()}");
 
         $next = WhatIsNext::of($batch);
 
@@ -92,7 +95,8 @@ final class BatchTasks
 
     public static function wasReadToday(BatchLine $batch): bool
     {
-        return $batch->readAt !== null && SiteClock::local($batch->readAt)->isSameDay(SiteClock::local(CarbonImmutable::now()));
+        return $batch->reading->readAt !== null
+            && SiteClock::local($batch->reading->readAt)->isSameDay(SiteClock::local(CarbonImmutable::now()));
     }
 
     /** By when what must be met, in words. */

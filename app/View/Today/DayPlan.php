@@ -165,9 +165,12 @@ final class DayPlan
     public function expectedPh(): array
     {
         return array_map(
-            static fn(BatchLine $batch): array => $batch->lastPh === null
-                ? [$batch->expectedLow, $batch->expectedHigh]
-                : [min($batch->lastPh, max($batch->expectedLow, $batch->lastPh - self::FALLS_PH)), $batch->lastPh],
+            static fn(BatchLine $batch): array => $batch->reading->lastPh === null
+                ? [$batch->product->expectedLow, $batch->product->expectedHigh]
+                : [
+                    min($batch->reading->lastPh, max($batch->product->expectedLow, $batch->reading->lastPh - self::FALLS_PH)),
+                    $batch->reading->lastPh,
+                ],
             $this->batches(),
         );
     }

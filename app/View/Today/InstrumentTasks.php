@@ -35,7 +35,7 @@ final class InstrumentTasks
             $waits
                 = $status->state->isInForce()
                 || in_array($status->state, [PairState::Soaking, PairState::OutOfUse, PairState::Retired], true);
-            if (!$waits && $pair->nextStep === null && !self::isInRun($plan, $pair)) {
+            if (!$waits && $pair->calibration->nextStep === null && !self::isInRun($plan, $pair)) {
                 $tasks[] = new Task(
                     $priority,
                     'calibrate',
@@ -107,7 +107,7 @@ final class InstrumentTasks
     public static function schedule(PairLine $pair): array
     {
         $due = [];
-        foreach ($pair->careDue as $kind => $at) {
+        foreach ($pair->care->due as $kind => $at) {
             $due[] = ['kind' => CareKind::from($kind), 'at' => CarbonImmutable::parse($at)];
         }
         usort($due, static fn(array $a, array $b): int => $a['at'] <=> $b['at']);
@@ -192,8 +192,8 @@ final class InstrumentTasks
 
     private static function followUp(PairLine $pair): ?Task
     {
-        $step = $pair->nextStep;
-        if ($step === null || $pair->diagnosis === null) {
+        $step = $pair->calibration->nextStep;
+        if ($step === null || $pair->calibration->diagnosis === null) {
             return null;
         }
         $all = $pair->followUp();
@@ -205,7 +205,7 @@ final class InstrumentTasks
             Priority::FollowUp,
             'ready',
             sprintf('%s: %s', $pair->code, CareWords::step($step)),
-            DiagnosisWords::likely($pair->diagnosis, $pair->kind, $pair->alsoDiagnosed) . $then,
+            DiagnosisWords::likely($pair->calibration->diagnosis, $pair->kind, $pair->calibration->alsoDiagnosed) . $then,
             $isReplaced ? route('pairing') : route('pairs.show', $pair->id),
             $isReplaced ? 'Pair a new electrode' : 'Log it',
             'care',
@@ -214,7 +214,7 @@ final class InstrumentTasks
 
     private static function order(PairLine $pair): ?Task
     {
-        $leaves = $pair->leavesPolicyOn;
+        $leaves = $pair->trend->leavesPolicyOn;
         if ($leaves !== null && CareSchedule::isForeseen(new \DateTimeImmutable($leaves), CarbonImmutable::now())) {
             return new Task(
                 Priority::Care,
@@ -223,7 +223,7 @@ final class InstrumentTasks
                 sprintf(
                     'the slope is expected to fall below the policy on %s (below %s %%)',
                     SiteClock::day(CarbonImmutable::parse($leaves)),
-                    Numbers::plain($pair->slopeLow),
+                    Numbers::plain($pair->trend->lowest),
                 ),
                 route('pairs.show', $pair->id),
                 'Look',
@@ -231,12 +231,12 @@ final class InstrumentTasks
             );
         }
 
-        return CareSchedule::isOrderedBy($pair->firstUsed, CarbonImmutable::now())
+        return CareSchedule::isOrderedBy($pair->care->firstUsed, CarbonImmutable::now())
             ? new Task(
                 Priority::Care,
                 'ready',
                 "Order a replacement for $pair->code",
-                sprintf('in use since %s; electrodes usually last about a year', SiteClock::day($pair->firstUsed)),
+                sprintf('in use since %s; electrodes usually last about a year', SiteClock::day($pair->care->firstUsed)),
                 route('pairs.show', $pair->id),
                 'Look',
                 'idle',

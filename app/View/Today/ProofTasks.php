@@ -133,7 +133,7 @@ final class ProofTasks
         $tasks = [];
         foreach ($batches as $batch) {
             $url = route('batches.show', $batch->id) . '#asked';
-            if ($batch->needsRoute) {
+            if ($batch->due->needsRoute) {
                 $tasks[] = new Task(
                     Priority::OwnWork,
                     'batch',
@@ -145,7 +145,7 @@ final class ProofTasks
                 );
             }
             // One after the other: what comes later is asked when the first is on record.
-            foreach (array_slice($batch->steps, 0, 1) as $step => $asked) {
+            foreach (array_slice($batch->due->steps, 0, 1) as $step => $asked) {
                 if (
                     StepDoubt::isAsked(
                         $asked['hours'],
@@ -157,7 +157,7 @@ final class ProofTasks
                         Priority::OwnWork,
                         'batch',
                         sprintf('%s: when was it %s?', $batch->code, $step),
-                        "$batch->product, $batch->vessel: limits count from that time. Record the time, or “not yet”.",
+                        "{$batch->product->name}, $batch->vessel: limits count from that time. Record the time, or “not yet”.",
                         $url,
                         'Record time',
                         'care',
@@ -198,12 +198,12 @@ final class ProofTasks
     /** @return list<Task> */
     private static function waiting(BatchLine $batch): array
     {
-        if ($batch->waiting === null) {
+        if ($batch->due->waiting === null) {
             return [];
         }
-        $drawn = SiteClock::short(CarbonImmutable::parse($batch->waiting['drawnAt'], 'UTC'));
-        $places = implode(', ', $batch->waiting['places']);
-        $until = CarbonImmutable::parse($batch->waiting['until'], 'UTC');
+        $drawn = SiteClock::short(CarbonImmutable::parse($batch->due->waiting['drawnAt'], 'UTC'));
+        $places = implode(', ', $batch->due->waiting['places']);
+        $until = CarbonImmutable::parse($batch->due->waiting['until'], 'UTC');
 
         return [
             $until->isFuture()
@@ -212,7 +212,11 @@ final class ProofTasks
                     'measure',
                     "$batch->code: measure $places of the sample drawn $drawn",
                     sprintf('until %s, then a fresh sample is needed', SiteClock::short($until)),
-                    route('drafts.create', [$batch->id, 'joins' => $batch->waiting['occasion'], 'place' => $batch->waiting['places'][0]]),
+                    route('drafts.create', [
+                        $batch->id,
+                        'joins' => $batch->due->waiting['occasion'],
+                        'place' => $batch->due->waiting['places'][0],
+                    ]),
                     'Measure',
                     'care',
                 )

@@ -51,15 +51,19 @@ final class Week
                 $due[] = new DueDate($care['at'], CareWords::toDo($care['kind'], $pair->code), route('pairs.show', $pair->id));
             }
             $due[] = new DueDate(
-                CarbonImmutable::instance(CareSchedule::replaceBy($pair->firstUsed)),
+                CarbonImmutable::instance(CareSchedule::replaceBy($pair->care->firstUsed)),
                 "Replace $pair->code: one year in use",
                 route('pairs.show', $pair->id),
                 isDay: true,
             );
         }
         foreach ($plan->cells() as $pair) {
-            if ($pair->dueAt !== null && $pair->status()->state !== PairState::OutOfUse) {
-                $due[] = new DueDate($pair->dueAt, "Calibrate $pair->code ({$pair->state?->words()})", route('cells.show', $pair->id));
+            if ($pair->calibration->dueAt !== null && $pair->status()->state !== PairState::OutOfUse) {
+                $due[] = new DueDate(
+                    $pair->calibration->dueAt,
+                    "Calibrate $pair->code ({$pair->state?->words()})",
+                    route('cells.show', $pair->id),
+                );
             }
         }
 
@@ -90,7 +94,7 @@ final class Week
     {
         $due = [];
         foreach ($plan->batches() as $batch) {
-            foreach ($batch->deadlines() as $deadline) {
+            foreach ($batch->due->deadlines() as $deadline) {
                 if (!$deadline->isMet) {
                     $due[] = new DueDate(
                         $deadline->at,

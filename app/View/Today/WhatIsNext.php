@@ -42,7 +42,7 @@ final readonly class WhatIsNext
 
     public static function of(BatchLine $batch): self
     {
-        if (!$batch->state?->isLive() || $batch->state === BatchState::Held || $batch->foundSince !== null) {
+        if (!$batch->state?->isLive() || $batch->state === BatchState::Held || $batch->story->keptFound !== null) {
             return self::atRest($batch);
         }
         $said = array_values(array_filter([self::deadline($batch), self::newest($batch), ...self::questions($batch)]));
@@ -69,8 +69,8 @@ final readonly class WhatIsNext
     /** What is held, recalled or gone is not measured on: a lead decides, or nobody has to. */
     private static function atRest(BatchLine $batch): self
     {
-        $reason = $batch->reason();
-        $found = $batch->found();
+        $reason = $batch->story->reason();
+        $found = $batch->story->found();
 
         return match (true) {
             $found !== null => new self(
@@ -103,7 +103,7 @@ final readonly class WhatIsNext
 
     private static function deadline(BatchLine $batch): ?self
     {
-        $next = $batch->next();
+        $next = $batch->due->next();
         if ($next === null) {
             return null;
         }
@@ -135,18 +135,24 @@ final readonly class WhatIsNext
 
     private static function newest(BatchLine $batch): self
     {
-        if ($batch->word === null) {
+        if ($batch->says->word === null) {
             return new self('care', 'No reading yet', '', 'No reading yet', 'Measure the first portion.');
         }
 
-        return new self((string) $batch->sign, $batch->word, (string) $batch->detail, $batch->nearest ?? $batch->word, $batch->advice);
+        return new self(
+            (string) $batch->says->sign,
+            $batch->says->word,
+            (string) $batch->says->detail,
+            $batch->says->nearest ?? $batch->says->word,
+            $batch->says->advice,
+        );
     }
 
     /** @return list<self> what somebody has to say or to bring before anything can be proven */
     private static function questions(BatchLine $batch): array
     {
         $asked = [];
-        if ($batch->needsRoute) {
+        if ($batch->due->needsRoute) {
             $asked[] = new self(
                 'care',
                 'Not answered',
@@ -155,7 +161,7 @@ final readonly class WhatIsNext
                 'Choose it on the page of the batch.',
             );
         }
-        foreach (array_slice($batch->steps, 0, 1) as $step => $facts) {
+        foreach (array_slice($batch->due->steps, 0, 1) as $step => $facts) {
             if (
                 StepDoubt::isAsked(
                     $facts['hours'],
@@ -172,10 +178,10 @@ final readonly class WhatIsNext
                 );
             }
         }
-        if ($batch->waiting !== null) {
-            $places = implode(', ', $batch->waiting['places']);
-            $drawn = SiteClock::short(CarbonImmutable::parse($batch->waiting['drawnAt'], 'UTC'));
-            $asked[] = CarbonImmutable::parse($batch->waiting['until'], 'UTC')->isFuture()
+        if ($batch->due->waiting !== null) {
+            $places = implode(', ', $batch->due->waiting['places']);
+            $drawn = SiteClock::short(CarbonImmutable::parse($batch->due->waiting['drawnAt'], 'UTC'));
+            $asked[] = CarbonImmutable::parse($batch->due->waiting['until'], 'UTC')->isFuture()
                 ? new self(
                     'care',
                     'Sample not complete',

@@ -20,10 +20,11 @@
             @php($next = WhatIsNext::of($line))
             <tr>
                 <th scope="row"><a class="cell-link" href="{{ route('batches.show', $line->id) }}"><b>{{ $line->code }}</b></a><br><span
-                    class="soft">{{ $line->product }}<br>{{ $line->vessel }} · day {{ (int) $line->since->diffInDays(now()) }}</span></th>
+                    class="soft">{{ $line->product->name }}<br>{{ $line->vessel }} · day {{ (int) $line->since->diffInDays(now()) }}</span></th>
                 <td><x-state :is="$next->sign">{{ $line->state?->value }}</x-state></td>
-                <td class="num">@if ($line->value !== null)
-                    {{ $line->shown() }} @if ($line->expandedU !== null)<small>± {{ $line->shownU() }}</small>@endif @else<span class="soft">–</span>@endif</td>
+                <td class="num">@if ($line->reading->value !== null)
+                    {{ $line->reading->shown() }} @if ($line->reading->expandedU !== null)<small>± {{ $line->reading->shownU() }}</small>@endif @else<span
+                        class="soft">–</span>@endif</td>
                 <td class="course">@if ($figure = RowCurve::of($line))<x-row-course :figure="$figure" />@endif</td>
                 <td class="what-is"><b class="is-{{ $next->sign === 'idle' ? 'plain' : $next->sign }}">{{ $next->row() }}</b>@if ($next->rest() !== '')<br><span
                     class="soft">{{ $next->rest() }}</span>@endif</td>

@@ -11,8 +11,8 @@
 @foreach ($life->waiting as $occasion)
     @php($places = OpenOccasions::lacking($occasion, $batch)[0]['places'])
     <form class="verdict asked" method="post" action="{{ route('occasions.end', $occasion) }}"><x-form-id />
-        <x-state is="care">A sample is not complete.</x-state> <span>The sample drawn {{ SiteClock::short($occasion->drawn_at) }} lacks {{ implode(', ',
-            $places) }}, so it proves nothing yet. Complete it by
+        <x-state is="care">A sample is not complete.</x-state> <span>The sample drawn
+            {{ SiteClock::short($occasion->drawn_at) }} lacks {{ implode(', ', $places) }}, so it proves nothing yet. Complete it by
             {{ SiteClock::short(Rheacid\Core\Sampling\Places::until(OpenOccasions::lastDrawn($occasion))) }}.</span>
         @if (Gate::allows('record'))<a class="do quiet"
             href="{{ route('drafts.create', [$batch, 'joins' => $occasion->id, 'place' => $places[0]]) }}">Measure {{ $places[0] }}</a> <button

@@ -8,9 +8,10 @@
                 <strong>{{ $batch->code }} · {{ $batch->product->name }}</strong>
                 <span>{{ $batch->vessel }} · {{ $batch->size }}</span>
                 <span>{{ $event?->reason }}</span>
-                @if ($line->value !== null)<span>{{ $line->measurand->name() }} {{ $isRounded ? $line->measurand->said($line->value, 1)
-                    : $line->shown() }}{{ $isRounded ? ', rounded to one decimal; judged as ' . Rheacid\Core\Numbers::fixed($line->value,
-                    $line->measurand->decimals()) : '' }}, {{ Rheacid\Site\SiteClock::short($line->readAt) }}</span>@endif
+                @if ($line->reading->value !== null)<span>{{ $line->reading->measurand->name() }} {{ $isRounded
+                    ? $line->reading->measurand->said($line->reading->value, 1)
+                    : $line->reading->shown() }}{{ $isRounded ? ', rounded to one decimal; judged as ' . Rheacid\Core\Numbers::fixed($line->reading->value,
+                    $line->reading->measurand->decimals()) : '' }}, {{ Rheacid\Site\SiteClock::short($line->reading->readAt) }}</span>@endif
                 <span>since {{ Rheacid\Site\SiteClock::full($event?->at ?? $batch->started_at) }}, by {{ $event?->person->name }}</span>
                 @if ($batch->state() === Rheacid\Core\Batches\BatchState::Held)<em>Do not move, use, rework or taste until a lead decides.</em>@endif
             </div>

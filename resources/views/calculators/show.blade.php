@@ -36,8 +36,9 @@
         @if ($answer?->plan && $batch && $batch->state()->isLive() && Gate::allows('record'))
             <form method="post" action="{{ route('batches.add', $batch) }}"><x-form-id /><input type="hidden" name="what" value="{{ $answer->plan['what'] }}">
                 <input type="hidden" name="amount" value="{{ $answer->plan['amount'] }}"><input type="hidden" name="unit" value="{{ $answer->plan['unit'] }}">
-                <button class="do quiet">Plan addition: {{ Rheacid\Core\Numbers::plain($answer->plan['amount']) }} {{ $answer->plan['unit'] }} to
-                {{ $batch->code }}</button></form>
+                
+                @php($amount = Rheacid\Core\Numbers::plain($answer->plan['amount']))
+                <button class="do quiet">Plan addition: {{ $amount }} {{ $answer->plan['unit'] }} to {{ $batch->code }}</button></form>
         @endif
         <button class="do" form="sum" data-primary>Calculate <kbd>Enter</kbd></button>
     </x-slot>

@@ -46,9 +46,8 @@
         @error('read_back')<p class="problem">{{ $message }}</p>@enderror
         <p class="form-text">Two to five buffers, at least two of them about 3 pH apart. A different bottle as read-back buffer also counts as the independent
             check.</p>
-        <details class="apart"><summary>
-            Order and calibration line: {{ Rheacid\View\Ready\PolicyWords::order($pair->policy->buffer_order) }},
-            {{ Rheacid\View\Ready\PolicyWords::fit($pair->policy->fit) }}</summary>
+        @php([$order, $line] = [Rheacid\View\Ready\PolicyWords::order($pair->policy->buffer_order), Rheacid\View\Ready\PolicyWords::fit($pair->policy->fit)])
+        <details class="apart"><summary>Order and calibration line: {{ $order }}, {{ $line }}</summary>
             <div class="fields apart">
                 <x-choice name="order" label="Order" :options="collect(Rheacid\Core\Solutions\BufferOrder::cases())->mapWithKeys(fn ($one) => [$one
                     ->value => Rheacid\View\Ready\PolicyWords::order($one)])" :value="$pair->policy->buffer_order->value" />

@@ -12,8 +12,8 @@
                 @php($run = $inRun[$pair->id] ?? null)
                 <div><b>{{ $pair->code }} on {{ $pair->name }}</b><small>{{ $pair->kind->words() }} <x-pair-state
                     :status="$pair->status()" />@if ($run) <x-state
-                    is="care">calibration in progress, {{ $run->holder->name }}, last touched
-                    {{ Rheacid\Core\Words\SamplingWords::span($run->secondsLeft() / 3600) }} ago</x-state>@endif</small></div>
+                    is="care">calibration in progress, {{ $run->holder->name }}, 
+                    last touched {{ Rheacid\Core\Words\SamplingWords::span($run->secondsLeft() / 3600) }} ago</x-state>@endif</small></div>
                 @if ($run)
                     <a class="do" href="{{ route('runs.create', $pair->id) }}">Continue <span class="visually-hidden">with {{ $pair->code }}</span></a>
                 @else

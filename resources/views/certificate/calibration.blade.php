@@ -6,8 +6,8 @@
     <tr><th>Readings</th><td>{{ $screen->source }}</td></tr>
     <tr><th>On meter</th><td>{{ $pair->name() }}; the calibration is valid for this pair only</td></tr>
     <tr><th>Calibrated</th><td>
-        {{ Rheacid\Site\SiteClock::full($calibration->at) }}, by {{ $calibration->people() }}, policy {{ $calibration->policy->name }} version
-        {{ $calibration->policy->version }}</td></tr>
+        {{ Rheacid\Site\SiteClock::full($calibration->at) }},
+        by {{ $calibration->people() }}, policy {{ $calibration->policy->name }} version {{ $calibration->policy->version }}</td></tr>
     @foreach ($calibration->points as $point)
         <tr>
             <th>{{ $point->isFitted() ? 'Fitted' : 'Read-back' }}</th>
@@ -22,9 +22,9 @@
                 . Rheacid\Core\Numbers::fixed($point->asFoundError(), 3) . ' pH' }}, as left {{ $screen->asLeft($point) }}</td>
         </tr>
     @endforeach
-    <tr><th>Slope</th><td>{{ $screen->slope }}{{ $screen->hasSlope ? ' of the ideal'
-        : '' }}; the policy requires {{ Rheacid\Core\Numbers::plain($calibration->policy->slope_low_percent) }} to
-        {{ Rheacid\Core\Numbers::plain($calibration->policy->slope_high_percent) }} %</td></tr>
+    @php($policy = $calibration->policy)
+    @php([$low, $high] = [Rheacid\Core\Numbers::plain($policy->slope_low_percent), Rheacid\Core\Numbers::plain($policy->slope_high_percent)])
+    <tr><th>Slope</th><td>{{ $screen->slope }}{{ $screen->hasSlope ? ' of the ideal' : '' }}; the policy requires {{ $low }} to {{ $high }} %</td></tr>
     <tr><th>Offset</th><td>{{ $screen->offset }} at pH 7{{ $calibration->zero_point_ph === null ? '' : ', zero point pH '
         . Rheacid\Core\Numbers::fixed($calibration->zero_point_ph, 2) }}</td></tr>
     <tr><th>Read-back</th><td>{{ $calibration->read_back_error_ph === null ? 'none' : 'error ' . Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph,

@@ -7,8 +7,8 @@
     @endunless
     @if ($screen->waiting)
         <p class="verdict"><x-state
-            is="care">A sample is not complete.</x-state> <span>The sample drawn {{ Rheacid\Site\SiteClock::short($screen->waiting->drawn_at) }} lacks
-            {{ implode(', ', $screen->lacking) }}. This reading belongs to it. To start a new sample, open “change” and choose “a new sample”.</span></p>
+            is="care">A sample is not complete.</x-state> <span>The sample drawn {{ Rheacid\Site\SiteClock::short($screen->waiting->drawn_at) }}
+            lacks {{ implode(', ', $screen->lacking) }}. This reading belongs to it. To start a new sample, open “change” and choose “a new sample”.</span></p>
     @endif
     @if (Gate::allows('record'))
     <form id="begin" method="post" action="{{ route('drafts.store', $batch) }}" data-keep>

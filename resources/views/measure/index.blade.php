@@ -13,10 +13,10 @@
         @forelse ($plan->batches() as $batch)
             @php($next = WhatIsNext::of($batch))
             <tr>
-                <th scope="row"><b>{{ $batch->code }}</b><br><span class="soft">{{ $batch->product }}<br>{{ $batch->vessel }}</span></th>
-                <td class="num">@if ($batch->value !== null)
-                    {{ $batch->shown() }} @if ($batch->expandedU !== null)<small>± {{ $batch->shownU() }}</small>@endif<br><small
-                    class="soft">{{ Rheacid\Site\SiteClock::short($batch->readAt) }}</small>@else<span class="soft">–</span>@endif</td>
+                <th scope="row"><b>{{ $batch->code }}</b><br><span class="soft">{{ $batch->product->name }}<br>{{ $batch->vessel }}</span></th>
+                <td class="num">@if ($batch->reading->value !== null)
+                    {{ $batch->reading->shown() }} @if ($batch->reading->expandedU !== null)<small>± {{ $batch->reading->shownU() }}</small>@endif<br><small
+                    class="soft">{{ Rheacid\Site\SiteClock::short($batch->reading->readAt) }}</small>@else<span class="soft">–</span>@endif</td>
                 <td class="course">@if ($figure = RowCurve::of($batch))<x-row-course :figure="$figure" />@endif</td>
                 <td class="what-is"><x-state :is="$next->sign"><b>{{ $next->row() }}</b></x-state>@if ($next->rest() !== '')<br><span
                     class="soft">{{ $next->rest() }}</span>@endif</td>

@@ -11,8 +11,8 @@
     @endif
     @if ($reading->isInDoubt())
         <p class="verdict"><x-state
-            is="fail">In doubt.</x-state> {{ $reading->calibration->void->reason }} Measure a fresh sample with a new calibration. The decision below is the one
-            made at the time.</p>
+            is="fail">In doubt.</x-state> {{ $reading->calibration->void->reason }} Measure a fresh sample with a new calibration.
+            The decision below is the one made at the time.</p>
     @endif
     <p class="what">{{ $batch->product->name }} · batch <a
         href="{{ route('batches.show', $batch) }}"><b>{{ $batch->code }}</b></a> · {{ $reading->occasion->stage->words() }} · {{ $reading->sample->named() }},
@@ -53,8 +53,8 @@
                 : 'L' }}: {{ collect($screen->said)->map(fn ($grams, $acid) => Numbers::fixed($grams, 2) . ' as '
                 . $acid)->join(', ') }}; {{ Numbers::fixed($screen->meq, 1) }} meq/{{ $reading->titration->sample_ml === null ? 'kg'
                 : 'L' }}. Titrant {{ $reading->titration->standardisation->lot->code }}, {{ Numbers::fixed($reading->titration->standardisation->normality,
-                4) }} N, standardised {{ SiteClock::short($reading->titration->standardisation->at) }}.@if ($reading->titration->sample_c !== null) Sample at
-                {{ Rheacid\Core\Celsius::at($reading->titration->sample_c) }}{{ $reading->titration->compensation_c === $reading->titration->sample_c
+                4) }} N, standardised {{ SiteClock::short($reading->titration->standardisation->at) }}.@if ($reading->titration->sample_c !== null)
+                Sample at {{ Rheacid\Core\Celsius::at($reading->titration->sample_c) }}{{ $reading->titration->compensation_c === $reading->titration->sample_c
                 ? ', compensated' : '; the meter compensated at ' . Rheacid\Core\Celsius::at($reading->titration->compensation_c)
                 . ', corrected in the curve' }}.@endif</p>@endif
         @php($bound = $screen->boundSo2())

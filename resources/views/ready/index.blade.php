@@ -7,8 +7,10 @@
                 <th scope="row"><a class="cell-link" href="{{ route('pairs.show', $pair->id) }}"><b>{{ $pair->code }}</b></a></th>
                 <td>{{ $pair->name }}<br><span class="soft">{{ $pair->kind->words() }}</span></td>
                 <td><x-pair-state :status="$pair->status()" /></td>
-                <td class="spark">@if ($pair->bracketLow !== null)<x-bracket :low="$pair->bracketLow" :high="$pair->bracketHigh" />@endif</td>
-                <td class="spark">@if (count($pair->slopes) > 2)<x-spark :figure="new Rheacid\View\Figures\Spark($pair->slopes, $pair->slopeLow, 100)"
+                <td class="spark">@if ($pair->calibration->bracketLow !== null)
+                    <x-bracket :low="$pair->calibration->bracketLow" :high="$pair->calibration->bracketHigh" />@endif</td>
+                <td class="spark">@if (count($pair->trend->slopes) > 2)
+                    <x-spark :figure="new Rheacid\View\Figures\Spark($pair->trend->slopes, $pair->trend->lowest, 100)"
                     :label="'slope of ' . $pair->code . ' over its last calibrations'" />@endif</td>
             </tr>
         @empty

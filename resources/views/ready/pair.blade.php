@@ -12,8 +12,9 @@
     @else
         <p class="verdict"><x-pair-state :status="$line->status()" /></p>
     @endif
-    @if ($diagnosis = $line->diagnosis)
-        <p class="verdict"><x-sign is="care" /> <span>{{ Rheacid\Core\Words\DiagnosisWords::likely($diagnosis, $line->kind, $line->alsoDiagnosed) }} <span
+    @if ($diagnosis = $line->calibration->diagnosis)
+        <p class="verdict"><x-sign is="care" /> <span>{{ Rheacid\Core\Words\DiagnosisWords::likely($diagnosis, $line->kind,
+            $line->calibration->alsoDiagnosed) }} <span
             class="soft">{{ Rheacid\Core\Words\DiagnosisWords::first($diagnosis,
             $line->kind) }} {{ Rheacid\Core\Words\DiagnosisWords::otherwise($diagnosis) }}</span></span></p>
     @endif

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Queries\Board;
+
+use Rheacid\Models\Facts;
+use Rheacid\Queries\Batches\DeadlineFacts;
+
+/** What a batch on the board still asks for. */
+final readonly class BatchDue
+{
+    /**
+     * @param array<int, array<string, mixed>> $deadlines packed DeadlineFacts, soonest first
+     * @param array<string, array{hours: float|null, saidAt: string|null}> $steps that limits count from and nobody has recorded, with when
+     *     somebody said "not yet"
+     * @param array{occasion: int, drawnAt: string, until: string, places: list<string>}|null $waiting the newest sample, where it lacks
+     *     places
+     */
+    public function __construct(
+        public array $deadlines,
+        public array $steps = [],
+        public ?array $waiting = null,
+        public bool $needsRoute = false,
+    ) {}
+
+    /** @return list<DeadlineFacts> soonest first */
+    public function deadlines(): array
+    {
+        return array_map(
+            static fn(array $facts): DeadlineFacts => Facts::unpack(DeadlineFacts::class, json_encode($facts, JSON_THROW_ON_ERROR)),
+            array_values($this->deadlines),
+        );
+    }
+
+    /** The first that has not been met. */
+    public function next(): ?DeadlineFacts
+    {
+        foreach ($this->deadlines() as $deadline) {
+            if (!$deadline->isMet) {
+                return $deadline;
+            }
+        }
+
+        return null;
+    }
+}
