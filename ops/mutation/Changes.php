@@ -140,7 +140,7 @@ final class Changes
             return null;
         }
         // Their arguments have no order.
-        if (in_array($called->text, ['min', 'max', 'array_intersect'], true)) {
+        if (in_array($called->text, ['min', 'max', 'hypot', 'array_intersect'], true)) {
             return null;
         }
         // Not what a function is declared with.

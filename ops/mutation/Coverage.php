@@ -36,7 +36,7 @@ final readonly class Coverage
         return new self($tests, $fingerprint);
     }
 
-    /** @return list<string> tests that run through a line */
+    /** @return list<string> tests that run through a line; of one that cannot run, as a constant, those that touch its file */
     public function tests(string $file, int $line): array
     {
         $lines = $this->tests[$file] ?? [];
@@ -46,7 +46,7 @@ final readonly class Coverage
             }
         }
 
-        return [];
+        return array_values(array_unique(array_merge(...array_values($lines), ...[[]])));
     }
 
     /** @return array<string, array<int, list<string>>> */

@@ -7,9 +7,15 @@ namespace Tests\Core;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Access\Secrets;
 use Rheacid\Core\Acidity\AcidityUnit;
+use Rheacid\Core\Acidity\So2Method;
 use Rheacid\Core\Batches\BatchState;
 use Rheacid\Core\Batches\Consequences;
+use Rheacid\Core\Care\CleaningEffect;
+use Rheacid\Core\Care\CleaningProof;
+use Rheacid\Core\Cells\CellStandard;
+use Rheacid\Core\Celsius;
 use Rheacid\Core\Electrode\Buffer;
+use Rheacid\Core\Electrode\BufferRecognition;
 use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\CalibrationPoint;
 use Rheacid\Core\Electrode\Criteria;
@@ -20,6 +26,7 @@ use Rheacid\Core\Electrode\Finding;
 use Rheacid\Core\Electrode\FindingCode;
 use Rheacid\Core\Electrode\JudgedCalibration;
 use Rheacid\Core\Electrode\Nernst;
+use Rheacid\Core\Electrode\RunDoubts;
 use Rheacid\Core\Electrode\RunQuestion;
 use Rheacid\Core\Electrode\Severity;
 use Rheacid\Core\Electrode\ShownScale;
@@ -28,6 +35,7 @@ use Rheacid\Core\Forecast\Forecast;
 use Rheacid\Core\Forecast\ForecastVerdict;
 use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Comparison;
+use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\Deciding;
 use Rheacid\Core\Limits\JudgedOccasion;
 use Rheacid\Core\Limits\JudgedReplicate;
@@ -48,12 +56,14 @@ use Rheacid\Core\Maths\OutsideTable;
 use Rheacid\Core\Maths\Pchip;
 use Rheacid\Core\Maths\TooFewPoints;
 use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Numbers;
 use Rheacid\Core\Records\LedgerLine;
 use Rheacid\Core\Settling\NoSamples;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Core\Settling\Trace;
 use Rheacid\Core\Settling\TraceProgress;
 use Rheacid\Core\Solutions\BottlesNeeded;
+use Rheacid\Core\Solutions\BufferFamily;
 use Rheacid\Core\Solutions\BufferLot;
 use Rheacid\Core\Solutions\BufferOrder;
 use Rheacid\Core\Solutions\ControlBuffer;
@@ -63,7 +73,9 @@ use Rheacid\Core\Thermometry\BoilingPoint;
 use Rheacid\Core\Thermometry\Drift;
 use Rheacid\Core\Thermometry\PressureOutOfRange;
 use Rheacid\Core\Thermometry\Rtd;
+use Rheacid\Core\Thermometry\ThermometerKind;
 use Rheacid\Core\Thermometry\ToleranceClass;
+use Rheacid\Core\Words\TypedCurve;
 
 /** Rules of a line or two, by hand. */
 final class SmallRulesTest extends TestCase
@@ -485,6 +497,174 @@ final class SmallRulesTest extends TestCase
         self::assertSame([[false, false], [true, false], [false, true], [true, true]], $seen);
         self::assertTrue(Style::inAny(static fn(): bool => Style::hasDecimalComma() && Style::isFahrenheitFirst()));
         self::assertSame([false, false], [Style::hasDecimalComma(), Style::isFahrenheitFirst()], 'the style in force stays');
+    }
+
+    public function test_only_what_is_worse_than_before_is_news(): void
+    {
+        $limit = new ProductLimit(Limit::edge('Acid', LimitKind::Critical, Comparison::AtMost, 4.6));
+        $said = static fn(Conformity $before, bool $wasOpen): bool => Consequences::of(
+            BatchState::Running,
+            JudgedOccasion::on([new Result('ph', '', [new JudgedReplicate(4.8, 0.05, true)])], [$limit], new Occasion(Stage::Finished)),
+            ['Acid' => ['conformity' => $before, 'late' => false, 'open' => $wasOpen]],
+            false,
+            false,
+        )->holds !== null;
+
+        self::assertTrue($said(Conformity::Inside, false));
+        self::assertTrue($said(Conformity::Inconclusive, false));
+        self::assertFalse($said(Conformity::Outside, false));
+        self::assertFalse($said(Conformity::Outside, true));
+        self::assertTrue($said(Conformity::Inconclusive, true));
+    }
+
+    public function test_the_worst_of_what_is_due_and_of_what_passed_unread_stands_first(): void
+    {
+        $limits = [
+            new ProductLimit(Limit::edge('Acid', LimitKind::Critical, Comparison::AtMost, 4.6)),
+            new ProductLimit(
+                Limit::edge('Cold', LimitKind::Critical, Comparison::AtMost, 5.0),
+                Applies::WithinHours,
+                4.0,
+                measurand: 'temperature',
+                basis: 'core',
+            ),
+        ];
+        $occasion = new Occasion(Stage::Underway, [ProductLimit::START => 6.0]);
+        $judged = static fn(float $ph, Occasion $occasion): JudgedOccasion => JudgedOccasion::on(
+            [new Result('ph', '', [new JudgedReplicate($ph, 0.05, true)])],
+            $limits,
+            $occasion,
+        );
+
+        self::assertSame('Cold', $judged(4.2, $occasion)->worst()?->limit->limit->name);
+        self::assertSame('Acid', $judged(4.8, $occasion)->worst()?->limit->limit->name);
+        self::assertSame('Acid', $judged(4.2, $occasion->awaiting(['Cold']))->worst()?->limit->limit->name, 'another sample will tell');
+        self::assertFalse(Stage::Finished->makesDue(Applies::WithinHours));
+    }
+
+    public function test_a_cleaning_is_judged_by_slope_and_response(): void
+    {
+        $effect = static fn(?float $a, ?float $b, ?float $x, ?float $y): CleaningEffect => (new CleaningProof($a, $b, $x, $y))->effect;
+
+        self::assertSame(CleaningEffect::Better, $effect(94.0, 97.0, 40.0, 40.0));
+        self::assertSame(CleaningEffect::Better, $effect(94.0, 94.0, 60.0, 20.0));
+        self::assertSame(CleaningEffect::Worse, $effect(97.0, 94.0, 40.0, 40.0));
+        self::assertSame(CleaningEffect::None, $effect(94.0, 94.0, 40.0, 40.0));
+        self::assertSame(CleaningEffect::None, $effect(null, 97.0, null, 20.0));
+        self::assertSame(CleaningEffect::None, $effect(94.0, 94.0, 0.0, 20.0));
+    }
+
+    public function test_a_redox_electrode_of_the_wrong_sign_is_told(): void
+    {
+        self::assertTrue(CellStandard::hasWrongSign(220.0, -215.0));
+        self::assertFalse(CellStandard::hasWrongSign(220.0, 215.0));
+        self::assertFalse(CellStandard::hasWrongSign(220.0, -150.0));
+        self::assertFalse(CellStandard::hasWrongSign(5.0, -5.0), 'near zero both would fit');
+    }
+
+    public function test_a_buffer_is_recognised_only_where_the_next_lies_clearly_further(): void
+    {
+        $buffers = ['a' => Buffer::named('technical-7.00'), 'b' => Buffer::named('phosphate-6.86')];
+        $seen = static fn(float $ph): ?string => BufferRecognition::among($buffers, Nernst::mvPerPh(25.0) * (7 - $ph), 25.0, null)
+            ->recognised;
+
+        self::assertNull($seen(6.93));
+        self::assertSame('a', BufferRecognition::among(['a' => $buffers['a']], 0.0, 25.0, null)->recognised);
+        self::assertNull(BufferRecognition::among(['a' => $buffers['a']], 200.0, 25.0, null)->recognised);
+    }
+
+    public function test_a_shown_ph_has_the_potential_of_an_ideal_electrode(): void
+    {
+        self::assertEqualsWithDelta(3 * Nernst::mvPerPh(25.0), Signal::shownPh(4.0)->idealMv(25.0), 1e-9);
+        self::assertEqualsWithDelta(-3 * Nernst::mvPerPh(25.0), Signal::shownPh(10.0)->idealMv(25.0), 1e-9);
+        self::assertSame(12.5, Signal::mv(12.5)->idealMv(25.0));
+    }
+
+    public function test_a_jump_since_the_run_before_is_told_of_each_way(): void
+    {
+        $fit = static fn(float $percent, float $offset): CalibrationFit => CalibrationFit::through([
+            new CalibrationPoint(7.0, $offset, 25.0, 40),
+            new CalibrationPoint(4.0, $offset + 1.7748 * $percent, 25.0, 40),
+        ]);
+        $codes = static fn(CalibrationFit $new, ?CalibrationFit $before, bool $wasCleaned = false): array => array_map(
+            static fn(Finding $finding): string => $finding->code->value . ' ' . round((float) $finding->seen, 2),
+            RunDoubts::changes($new, $before, $wasCleaned),
+        );
+
+        self::assertSame([], $codes($fit(97.0, 0.0), $fit(98.0, 0.0)));
+        self::assertSame([], $codes($fit(90.0, 0.0), null));
+        self::assertSame([], $codes($fit(90.0, 0.0), $fit(98.0, 0.0), true));
+        // Of 98 % the buffer of 4.00 read by 90 % is 0.24 pH off; of 90 % read by 98 % it is 0.27 off.
+        self::assertSame(['SLOPE_JUMPED -8', 'AS_FOUND_JUMPED 0.24'], $codes($fit(90.0, 0.0), $fit(98.0, 0.0)));
+        self::assertSame(['SLOPE_JUMPED 8', 'AS_FOUND_JUMPED 0.27'], $codes($fit(98.0, 0.0), $fit(90.0, 0.0)));
+        self::assertSame(['AS_FOUND_JUMPED 0.17'], $codes($fit(98.0, 10.0), $fit(98.0, 0.0)));
+    }
+
+    public function test_bound_sulphite_is_what_total_has_more_than_free(): void
+    {
+        self::assertEqualsWithDelta([60.0, 5.0], So2Method::bound(80.0, 4.0, 20.0, 3.0), 1e-9);
+        self::assertSame([0.0, null], So2Method::bound(20.0, null, 20.0, 3.0));
+        self::assertNull(So2Method::bound(19.0, 4.0, 20.0, 3.0));
+    }
+
+    public function test_a_curve_is_typed_line_by_line(): void
+    {
+        self::assertSame([[0.0, 3.1], [6.2, 7.95]], TypedCurve::points("0; 3,1\n\n6.2   7.95"));
+        self::assertSame([25.0, 25.0], TypedCurve::temperatures('25', ' '));
+        self::assertSame([8.0, 25.0], TypedCurve::temperatures('8', '25'));
+        foreach (
+            [
+                '' => 'Type one point per line, mL and pH, like 6.2; 7.95.',
+                "0; 3\n5" => 'Line 2: type mL and pH, like 6.2; 7.95.',
+                '-1; 3' => 'Line 1:',
+                '1; 17' => 'Line 1:',
+                '1; -3' => 'Line 1:',
+                'a; 3' => 'Line 1:',
+                '3; b' => 'Line 1:',
+                '1; 2; 3' => 'Line 1:',
+                str_repeat("1; 3\n", 501) => 'Use at most 500 lines.',
+            ] as $text => $why
+        ) {
+            self::assertStringStartsWith($why, (string) self::thrown(static fn() => TypedCurve::points((string) $text))?->getMessage());
+        }
+    }
+
+    public function test_only_a_dial_can_be_adjusted_and_only_a_platinum_probe_has_a_resistance(): void
+    {
+        foreach (ThermometerKind::cases() as $kind) {
+            self::assertSame($kind === ThermometerKind::Dial, $kind->isAdjustable(), $kind->value);
+        }
+    }
+
+    public function test_a_bottle_is_of_the_family_of_its_table(): void
+    {
+        self::assertSame(
+            [BufferFamily::Technical, BufferFamily::Standard, BufferFamily::Any, BufferFamily::Any],
+            array_map(BufferFamily::of(...), ['technical-7.00', 'phosphate-6.86', 'printed', null]),
+        );
+    }
+
+    public function test_text_that_was_typed_takes_the_sites_decimal_sign(): void
+    {
+        self::assertSame('2.0–2.5 %', Numbers::asTyped('2.0–2.5 %'));
+        Style::use(true, false);
+        try {
+            self::assertSame(['2,0–2,5 %', 'pH. 3'], [Numbers::asTyped('2.0–2.5 %'), Numbers::asTyped('pH. 3')]);
+        } finally {
+            Style::use(false, false);
+        }
+    }
+
+    public function test_examples_are_in_the_other_unit(): void
+    {
+        self::assertSame('°C, or with a unit, like 70.5 F', Celsius::example());
+    }
+
+    public function test_a_platinum_resistance_is_read_back_below_zero(): void
+    {
+        foreach ([-150.0, -40.0, 0.0, 60.0] as $celsius) {
+            self::assertEqualsWithDelta($celsius, Rtd::celsius(Rtd::ohm($celsius)), 1e-9);
+        }
     }
 
     /** @param array<array{float, float, float}> $points of a buffer of pH 7 */

@@ -93,10 +93,11 @@
             <td><a class="cell-link" href="{{ route('deviations.show', $deviation) }}">Deviation: {{ $deviation->limit_name }}</a></td>
             <td>{{ $deviation->disposition?->disposition->words() ?? 'open' }}</td></tr>@endforeach
         @foreach ($life->additions as $addition)<tr><th scope="row" class="nowrap">{{ SiteClock::short($addition->at) }}</th>
-            <td>{{ $addition->state === 'done' ? 'Added' : (in_array($addition->id, $life->carriedOut, true) ? 'Was planned'
-                : 'Planned') }}: {{ Numbers::plain((float) $addition->amount) }} {{ $addition->unit }} {{ $addition->what }}@if ($addition->state === 'done')<br>
-                <span class="soft">{{ isset($life->readAfter[$addition->id]) ? 'measured again ' . SiteClock::short($life->readAfter[$addition->id])
-                : 'not measured since then' }}</span>@endif @if ($addition->state !== 'done' && !in_array($addition->id, $life->carriedOut, true)
+            @php($isDone = $addition->state === 'done')
+            @php($head = $isDone ? 'Added' : (in_array($addition->id, $life->carriedOut, true) ? 'Was planned' : 'Planned'))
+            @php($read = $life->readAfter[$addition->id] ?? null)
+            <td>{{ $head }}: {{ Numbers::plain((float) $addition->amount) }} {{ $addition->unit }} {{ $addition->what }}@if ($isDone)<br>
+                <span class="soft">{{ $read === null ? 'not measured since then' : 'measured again ' . SiteClock::short($read) }}</span>@endif @if ($addition->state !== 'done' && !in_array($addition->id, $life->carriedOut, true)
                 && Gate::allows('record'))
             <form method="post" action="{{ route('batches.add', $batch) }}"><x-form-id /><input type="hidden" name="plan" value="{{ $addition->id }}">
             <input type="hidden" name="what" value="{{ $addition->what }}"><input type="hidden" name="amount" value="{{ $addition->amount }}">
