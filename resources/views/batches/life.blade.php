@@ -97,8 +97,8 @@
             @php($head = $isDone ? 'Added' : (in_array($addition->id, $life->carriedOut, true) ? 'Was planned' : 'Planned'))
             @php($read = $life->readAfter[$addition->id] ?? null)
             <td>{{ $head }}: {{ Numbers::plain((float) $addition->amount) }} {{ $addition->unit }} {{ $addition->what }}@if ($isDone)<br>
-                <span class="soft">{{ $read === null ? 'not measured since then' : 'measured again ' . SiteClock::short($read) }}</span>@endif @if ($addition->state !== 'done' && !in_array($addition->id, $life->carriedOut, true)
-                && Gate::allows('record'))
+                <span class="soft">{{ $read === null ? 'not measured since then' : 'measured again ' . SiteClock::short($read) }}</span>@endif
+            @if ($head === 'Planned' && Gate::allows('record'))
             <form method="post" action="{{ route('batches.add', $batch) }}"><x-form-id /><input type="hidden" name="plan" value="{{ $addition->id }}">
             <input type="hidden" name="what" value="{{ $addition->what }}"><input type="hidden" name="amount" value="{{ $addition->amount }}">
             <input type="hidden" name="unit" value="{{ $addition->unit }}"><button class="do quiet" name="done" value="1">Record as added</button>
