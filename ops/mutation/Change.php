@@ -27,6 +27,6 @@ final readonly class Change
     {
         $short = static fn(string $code): string => mb_strimwidth((string) preg_replace('/\s+/', ' ', $code), 0, 70, '…');
 
-        return sprintf('%s:%d %s: %s → %s', $this->file, $this->line, $this->kind, $short($this->from), $short($this->to));
+        return sprintf('%s:%d@%d %s: %s → %s', $this->file, $this->line, $this->at, $this->kind, $short($this->from), $short($this->to));
     }
 }

@@ -3,10 +3,10 @@
 declare(strict_types=1);
 
 /**
- * Changes the code of core, each time at one place of a seeded sample, and runs the tests that reach it: what none of them notices is
- * listed. A call works for so many minutes and the next one goes on; what was found is kept in var/mutation.
+ * Changes code, each time at one place of a seeded sample, and runs the tests that reach it: what none of them notices is listed. A call
+ * works for so many minutes and the next one goes on; what was found is kept in var/mutation. bin/test --sample calls it.
  *
- * Usage: php ops/mutation/run.php SAMPLE [SEED] [MINUTES]
+ * Usage: php ops/mutation/run.php core|app SAMPLE [SEED] [MINUTES]
  */
 
 namespace Rheacid\Ops\Mutation;
@@ -15,42 +15,45 @@ require dirname(__DIR__, 2) . '/vendor/autoload.php';
 require __DIR__ . '/Change.php';
 require __DIR__ . '/Changes.php';
 require __DIR__ . '/Coverage.php';
+require __DIR__ . '/Part.php';
 
 final class Run
 {
     private const WORKERS = 2;
 
-    /** A test that hangs has noticed as well. */
-    private const PATIENCE_S = 60;
-
     /** So many tests are named one by one; more are run by their class. */
     private const NAMED = 60;
 
-    /** Invented, of the simulated bench, or a table that is compared with its published values number by number. */
-    private const LEFT_OUT = '~^core/(Simulation/|Electrode/BufferTables|Products/library)~';
+    private function __construct(
+        private readonly string $root,
+        private readonly Part $part,
+        private readonly Coverage $coverage,
+        private readonly string $kept,
+    ) {}
 
-    private function __construct(private readonly string $root, private readonly Coverage $coverage, private readonly string $kept) {}
-
-    public static function sample(int $size, int $seed, float $minutes): int
+    public static function sample(Part $part, int $size, int $seed, float $minutes): int
     {
         $root = dirname(__DIR__, 2);
-        $coverage = Coverage::of($root);
-        $changes = self::drawn($root, $size, $seed);
-        $run = new self($root, $coverage, "$root/var/mutation/$seed-$size-{$coverage->fingerprint}.tsv");
+        $coverage = Coverage::of($root, $part);
+        $changes = self::drawn($root, $part, $size, $seed);
+        $run = new self($root, $part, $coverage, "$root/var/mutation/$part->name-$seed-$size-$coverage->fingerprint.tsv");
 
         return $run->work($changes, microtime(true) + 60 * $minutes);
     }
 
     /** @return list<Change> */
-    private static function drawn(string $root, int $size, int $seed): array
+    private static function drawn(string $root, Part $part, int $size, int $seed): array
     {
         $changes = [];
         $files = [];
-        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator("$root/core", \FilesystemIterator::SKIP_DOTS)) as $file) {
-            assert($file instanceof \SplFileInfo);
-            $path = substr($file->getPathname(), strlen($root) + 1);
-            if ($file->getExtension() === 'php' && preg_match(self::LEFT_OUT, $path) !== 1) {
-                $files[] = $path;
+        foreach ($part->folders as $folder) {
+            $all = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator("$root/$folder", \FilesystemIterator::SKIP_DOTS));
+            foreach ($all as $file) {
+                assert($file instanceof \SplFileInfo);
+                $path = substr($file->getPathname(), strlen($root) + 1);
+                if ($file->getExtension() === 'php' && ($part->leftOut === null || preg_match($part->leftOut, $path) !== 1)) {
+                    $files[] = $path;
+                }
             }
         }
         sort($files);
@@ -68,21 +71,24 @@ final class Run
     {
         $done = $this->done();
         $left = array_values(array_filter($changes, static fn(Change $one): bool => !isset($done[$one->name()])));
+        /** @var array<int, array{resource, string, Change, float}> $running by worker */
         $running = [];
         while ($running !== [] || ($left !== [] && microtime(true) < $until)) {
-            while (count($running) < self::WORKERS && $left !== [] && microtime(true) < $until) {
-                $change = array_shift($left);
-                $tests = $this->coverage->tests($change->file, $change->line);
-                if ($tests === []) {
-                    $this->keep($change, 'unreached');
-                    continue;
+            for ($worker = 1; $worker <= self::WORKERS; $worker++) {
+                while (!isset($running[$worker]) && $left !== [] && microtime(true) < $until) {
+                    $change = array_shift($left);
+                    $tests = array_slice($this->coverage->tests($change->file, $change->line), 0, $this->part->mostTests);
+                    if ($tests === []) {
+                        $this->keep($change, 'unreached');
+                        continue;
+                    }
+                    $running[$worker] = [...$this->start($change, $tests, $worker), $change, microtime(true)];
                 }
-                $running[] = [...$this->start($change, $tests), $change, microtime(true)];
             }
             usleep(20_000);
-            foreach ($running as $i => [$process, $home, $change, $since]) {
+            foreach ($running as $worker => [$process, $home, $change, $since]) {
                 $status = proc_get_status($process);
-                if ($status['running'] && microtime(true) - $since < self::PATIENCE_S) {
+                if ($status['running'] && microtime(true) - $since < $this->part->patienceS) {
                     continue;
                 }
                 if ($status['running']) {
@@ -91,7 +97,7 @@ final class Run
                 proc_close($process);
                 exec('rm -rf ' . escapeshellarg($home));
                 $this->keep($change, !$status['running'] && $status['exitcode'] === 0 ? 'unnoticed' : 'noticed');
-                unset($running[$i]);
+                unset($running[$worker]);
             }
         }
 
@@ -103,20 +109,19 @@ final class Run
      *
      * @return array{resource, string}
      */
-    private function start(Change $change, array $tests): array
+    private function start(Change $change, array $tests, int $worker): array
     {
         $home = sys_get_temp_dir() . '/rheacid-mutant-' . getmypid() . '-' . bin2hex(random_bytes(4));
         mkdir($home);
         $source = (string) file_get_contents("$this->root/$change->file");
         file_put_contents("$home/changed.php", $change->applied($source));
-        $class = 'Rheacid\\Core\\' . str_replace('/', '\\', substr($change->file, 5, -4));
         file_put_contents(
             "$home/bootstrap.php",
             sprintf(
                 "<?php require %s; spl_autoload_register(static function (string \$class): void { "
                     . "if (\$class === %s) { require %s; } }, true, true);",
-                var_export("$this->root/vendor/autoload.php", true),
-                var_export($class, true),
+                var_export("$this->root/{$this->part->bootstrap}", true),
+                var_export(Part::className($change->file), true),
                 var_export("$home/changed.php", true),
             ),
         );
@@ -150,6 +155,8 @@ final class Run
             [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']],
             $pipes,
             $this->root,
+            // The tests of the application have two houses, one for each worker.
+            [...getenv(), 'TEST_TOKEN' => (string) $worker],
         );
         assert(is_resource($process));
 
@@ -192,4 +199,4 @@ final class Run
     }
 }
 
-exit(Run::sample((int) ($argv[1] ?? 1000), (int) ($argv[2] ?? 1), (float) ($argv[3] ?? 9)));
+exit(Run::sample(Part::named($argv[1] ?? 'core'), (int) ($argv[2] ?? 1000), (int) ($argv[3] ?? 1), (float) ($argv[4] ?? 9)));

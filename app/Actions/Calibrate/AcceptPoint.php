@@ -183,8 +183,8 @@ final readonly class AcceptPoint
     ): CupRecognition {
         $shelf = [];
         foreach (Lines::bottles(SolutionKind::Buffer) as $line) {
-            if ($line->buffer !== null && $line->nominalPh !== null && BufferTables::knows($line->buffer)) {
-                $shelf[$line->label] = ['buffer' => Buffer::named($line->buffer), 'nominalPh' => $line->nominalPh];
+            if ($line->contents->buffer !== null && $line->contents->nominalPh !== null && BufferTables::knows($line->contents->buffer)) {
+                $shelf[$line->label] = ['buffer' => Buffer::named($line->contents->buffer), 'nominalPh' => $line->contents->nominalPh];
             }
         }
 

@@ -9,7 +9,6 @@ use Rheacid\Core\Electrode\BufferTables;
 use Rheacid\Core\Solutions\BottleEvent;
 use Rheacid\Core\Solutions\BottleFacts;
 use Rheacid\Core\Solutions\BottleStatus;
-use Rheacid\Core\Solutions\BufferFamily;
 use Rheacid\Core\Solutions\BufferLot;
 use Rheacid\Core\Solutions\SolutionKind;
 use Rheacid\Core\Solutions\Water;
@@ -28,11 +27,7 @@ final readonly class BottleLine implements Bottle
         public ?SolutionKind $state,
         public CarbonImmutable $since,
         public string $label,
-        public ?string $buffer,
-        public ?BufferFamily $family,
-        public ?float $nominalPh,
-        public ?float $standardValue,
-        public float $expandedU,
+        public BottleContents $contents,
         public BottleFacts $facts,
         public ?BottleEvent $barredBy,
     ) {}
@@ -49,11 +44,7 @@ final readonly class BottleLine implements Bottle
             $lot->kind,
             CarbonImmutable::parse($facts->openedOn ?? $facts->expiresOn, 'UTC'),
             $lot->label,
-            $lot->buffer,
-            $lot->family,
-            $lot->nominal_ph,
-            $lot->standard_value,
-            $lot->expandedU(),
+            new BottleContents($lot->buffer, $lot->family, $lot->nominal_ph, $lot->standard_value, $lot->expandedU()),
             $facts,
             match (true) {
                 $lot->happened(BottleEvent::Dipped) !== null => BottleEvent::Dipped,
@@ -85,8 +76,10 @@ final readonly class BottleLine implements Bottle
         // Each bottle with its own printed table is a buffer of its own; of one pH they are taken for one.
         return new BufferLot(
             $this->code,
-            BufferTables::knows((string) $this->buffer) ? (string) $this->buffer : 'printed ' . $this->nominalPh,
-            (float) $this->nominalPh,
+            BufferTables::knows((string) $this->contents->buffer)
+                ? (string) $this->contents->buffer
+                : 'printed ' . $this->contents->nominalPh,
+            (float) $this->contents->nominalPh,
             $status->usableUntil,
             $status->usesLeft ?? 0,
         );

@@ -15,7 +15,6 @@ use Rheacid\Models\Thermometer;
 /** A thermometer on the board. */
 final readonly class ThermometerLine
 {
-    /** @param CarbonImmutable|null $certifiedUntil where it can vouch for others */
     public function __construct(
         public int $id,
         public string $code,
@@ -23,15 +22,11 @@ final readonly class ThermometerLine
         public ?ThermometerKind $state,
         public CarbonImmutable $since,
         public string $name,
-        public ?string $place,
         public ?VerificationVerdict $verdict,
         public ?Outcome $outcome,
         public ?CarbonImmutable $checkedAt,
         public ?CarbonImmutable $dueAt,
-        public bool $eachBatch,
-        public ?CarbonImmutable $certifiedUntil,
-        public ?float $certifiedU,
-        public ?int $intervalDays,
+        public ThermometerUse $use,
     ) {}
 
     public static function work(int $id): self
@@ -50,17 +45,19 @@ final readonly class ThermometerLine
             $thermometer->kind,
             CarbonImmutable::instance($newest->at ?? CarbonImmutable::createFromTimestampUTC(0)),
             $thermometer->name,
-            $service->place,
             $newest?->toCore()->isDamp() === true ? VerificationVerdict::Outside : $newest?->verdict,
             $newest?->outcome?->outcome,
             $newest === null ? null : CarbonImmutable::instance($newest->at),
             $newest === null ? null : CarbonImmutable::instance($newest->due_at),
-            $service->each_batch,
-            $service->certificate_due_on === null || $service->certificate_expanded_u_c === null
-                ? null
-                : CarbonImmutable::instance($service->certificate_due_on),
-            $service->certificate_expanded_u_c,
-            $newest?->interval_days,
+            new ThermometerUse(
+                $service->place,
+                $service->each_batch,
+                $newest?->interval_days,
+                $service->certificate_due_on === null || $service->certificate_expanded_u_c === null
+                    ? null
+                    : CarbonImmutable::instance($service->certificate_due_on),
+                $service->certificate_expanded_u_c,
+            ),
         );
     }
 
@@ -72,7 +69,7 @@ final readonly class ThermometerLine
     /** A reference with a certificate in date. */
     public function isReference(): bool
     {
-        return $this->certifiedUntil?->isFuture() === true;
+        return $this->use->certifiedUntil?->isFuture() === true;
     }
 
     /** What it is for: nobody has to check a reference whose certificate is in date. */

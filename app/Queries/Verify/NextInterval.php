@@ -82,7 +82,7 @@ final readonly class NextInterval
                 array_filter(
                     Lines::thermometers(),
                     static fn(ThermometerLine $line): bool => $line->state === $thermometer->kind
-                        && $line->place === $place
+                        && $line->use->place === $place
                         && $line->id !== $thermometer->id,
                 ),
                 0,

@@ -11,7 +11,6 @@ use Rheacid\Core\Electrode\RunQuestion;
 use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Solutions\BufferLot;
-use Rheacid\Core\Solutions\BufferPlan;
 use Rheacid\Core\Solutions\ControlBuffer;
 use Rheacid\Core\Solutions\SolutionKind;
 use Rheacid\Models\CalibrationRun;
@@ -29,7 +28,6 @@ use Rheacid\View\Today\DayPlan;
 final readonly class BeginRunScreen
 {
     /**
-     * @param list<string> $order codes of the proposed bottles
      * @param list<array{line: BottleLine, words: string, usable: bool}> $bottles
      * @param list<array{float, float}> $expected
      */
@@ -38,9 +36,7 @@ final readonly class BeginRunScreen
         public PairStatus $status,
         public ?CareStep $step,
         public ?CalibrationRun $open,
-        public BufferPlan $buffers,
-        public array $order,
-        public ?string $readBack,
+        public RunProposal $proposal,
         public array $bottles,
         public array $expected,
         public bool $simulated,
@@ -65,9 +61,9 @@ final readonly class BeginRunScreen
         }, Lines::bottles(SolutionKind::Buffer, SolutionKind::Conductivity));
         usort(
             $bottles,
-            static fn(array $a, array $b): int => [$a['line']->state?->value, $a['line']->nominalPh, $a['line']->code] <=> [
+            static fn(array $a, array $b): int => [$a['line']->state?->value, $a['line']->contents->nominalPh, $a['line']->code] <=> [
                 $b['line']->state?->value,
-                $b['line']->nominalPh,
+                $b['line']->contents->nominalPh,
                 $b['line']->code,
             ],
         );
@@ -84,9 +80,7 @@ final readonly class BeginRunScreen
             $line->status(),
             $line->calibration->nextStep,
             $pair->openRun,
-            $buffers,
-            $order,
-            $readBack,
+            new RunProposal($buffers, $order, $readBack),
             $bottles,
             $plan->expectedPh(),
             $bench->knows($pair->electrode),
@@ -112,18 +106,21 @@ final readonly class BeginRunScreen
     public function line(): string
     {
         $nominal = array_column(
-            array_map(static fn(array $one): array => [$one['line']->code, $one['line']->nominalPh], $this->bottles),
+            array_map(static fn(array $one): array => [$one['line']->code, $one['line']->contents->nominalPh], $this->bottles),
             1,
             0,
         );
         $steps = array_map(
             static fn(string $code): string => sprintf('%s from %s', Numbers::fixed((float) ($nominal[$code] ?? 0), 2), $code),
-            $this->order,
+            $this->proposal->order,
         );
 
         return $steps === []
             ? 'Choose the buffers'
-            : implode(' → ', [...$steps, $this->readBack === null ? 'read back in the first buffer' : "read back in $this->readBack"]);
+            : implode(' → ', [
+                ...$steps,
+                $this->proposal->readBack === null ? 'read back in the first buffer' : "read back in {$this->proposal->readBack}",
+            ]);
     }
 
     /** @return list<array{line: BottleLine, words: string, usable: bool}> */
@@ -171,7 +168,7 @@ final readonly class BeginRunScreen
             return null;
         }
         $free = [];
-        usort($bottles, static fn(array $a, array $b): int => $a['line']->expandedU <=> $b['line']->expandedU);
+        usort($bottles, static fn(array $a, array $b): int => $a['line']->contents->expandedU <=> $b['line']->contents->expandedU);
         foreach ($bottles as ['line' => $bottle, 'usable' => $usable]) {
             if (
                 $usable
@@ -179,7 +176,7 @@ final readonly class BeginRunScreen
                 && $bottle->state === SolutionKind::Buffer
                 && !in_array($bottle->code, array_column($fitted, 'id'), true)
             ) {
-                $free[$bottle->code] = (float) $bottle->nominalPh;
+                $free[$bottle->code] = (float) $bottle->contents->nominalPh;
             }
         }
         $nominal = array_column($fitted, 'nominalPh');

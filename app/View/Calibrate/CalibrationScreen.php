@@ -29,6 +29,7 @@ use Rheacid\Queries\Ready\DoubtRecords;
 use Rheacid\Queries\Ready\Readiness;
 use Rheacid\Site\SiteClock;
 use Rheacid\View\Figures\ResponseLine;
+use Rheacid\View\FirstLine;
 
 /** What the page of a calibration shows: the verdict in one sentence, the findings, what to do next, the response line. */
 final readonly class CalibrationScreen
@@ -39,21 +40,14 @@ final readonly class CalibrationScreen
      */
     private function __construct(
         public Calibration $calibration,
-        public string $sign,
-        public string $head,
-        public string $sentence,
+        public FirstLine $first,
         public array $findings,
         public ?ResponseLine $line,
-        public string $slope,
-        public ?string $asFound,
-        public ?string $jump,
+        public CalibrationFigures $figures,
         public string $source,
-        public bool $hasSlope,
-        public string $offset,
         public ?CareStep $nextStep,
         public bool $isInForce,
         public bool $isUncertain,
-        public ?string $advice,
         public array $doubts,
     ) {}
 
@@ -92,13 +86,16 @@ final readonly class CalibrationScreen
 
         return new self(
             $calibration,
-            self::sign($calibration->verdict),
-            match ($calibration->verdict) {
-                Verdict::Pass => 'Pass.',
-                Verdict::Caution => 'Use with care.',
-                Verdict::Fail => 'Fail.',
-            },
-            self::sentence($calibration, $status),
+            new FirstLine(
+                self::sign($calibration->verdict),
+                match ($calibration->verdict) {
+                    Verdict::Pass => 'Pass.',
+                    Verdict::Caution => 'Use with care.',
+                    Verdict::Fail => 'Fail.',
+                },
+                self::sentence($calibration, $status),
+                self::advice($calibration),
+            ),
             array_map(
                 static fn(Finding $finding): array => [
                     'sign' => match ($finding->severity) {
@@ -114,9 +111,13 @@ final readonly class CalibrationScreen
             $fit === null
                 ? null
                 : new ResponseLine($fit, $calibration->policy->criteria(), CalibrationPoint::ofKind($calibration->points, fitted: false)),
-            self::slope($calibration, $fit),
-            self::asFound($calibration, $before),
-            $calibration->verdict === Verdict::Fail ? null : self::jump($calibration, $sound),
+            new CalibrationFigures(
+                self::slope($calibration, $fit),
+                $fit?->hasMeasuredSlope() ?? false,
+                $offset,
+                self::asFound($calibration, $before),
+                $calibration->verdict === Verdict::Fail ? null : self::jump($calibration, $sound),
+            ),
             implode(
                 ', ',
                 array_unique(
@@ -129,12 +130,9 @@ final readonly class CalibrationScreen
                         ->all(),
                 ),
             ),
-            $fit?->hasMeasuredSlope() ?? false,
-            $offset,
             $isNewest ? Lines::pair($calibration->pair_id)->calibration->nextStep : null,
             $status?->state->isInForce() === true,
             $calibration->verdict !== Verdict::Fail && $calibration->isUncertain(),
-            self::advice($calibration),
             $calibration->verdict === Verdict::Fail ? [] : self::doubts($calibration),
         );
     }

@@ -135,9 +135,12 @@ final readonly class ControlCheckScreen
             null,
             'id',
         );
-        uasort($bottles, static fn(BottleLine $a, BottleLine $b): int => [$a->expandedU, $a->code] <=> [$b->expandedU, $b->code]);
+        uasort(
+            $bottles,
+            static fn(BottleLine $a, BottleLine $b): int => [$a->contents->expandedU, $a->code] <=> [$b->contents->expandedU, $b->code],
+        );
         $order = ControlBuffer::among(
-            array_map(static fn(BottleLine $bottle): float => (float) $bottle->nominalPh, $bottles),
+            array_map(static fn(BottleLine $bottle): float => (float) $bottle->contents->nominalPh, $bottles),
             $calibration->bracket_low_ph,
             $calibration->bracket_high_ph,
             RunningLimits::edges(),

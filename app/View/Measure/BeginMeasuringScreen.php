@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Rheacid\View\Measure;
 
-use Illuminate\Database\Eloquent\Collection;
 use Rheacid\Bench\SimulatedBench;
 use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Limits\Stage;
@@ -31,8 +30,6 @@ final readonly class BeginMeasuringScreen
     /**
      * @param list<PairLine> $pairs
      * @param list<ThermometerLine> $thermometers what can be relied on first
-     * @param Collection<int, Occasion> $together what a sample can still belong to
-     * @param list<string> $lacking places that the open sample still waits for
      * @param array<int, string> $asks conditions that nobody has answered yet, by their place among all
      */
     private function __construct(
@@ -43,12 +40,8 @@ final readonly class BeginMeasuringScreen
         public array $asks,
         public Source $source,
         public ?UsualSetup $usual,
-        public Collection $together,
-        public ?Occasion $joins,
-        public ?string $place,
+        public SampleOffer $sample,
         public ?RoundStop $stop,
-        public ?Occasion $waiting,
-        public array $lacking,
         public WhatIsNext $next,
         public ?RowCurve $course,
     ) {}
@@ -108,12 +101,16 @@ final readonly class BeginMeasuringScreen
             array_diff($batch->asks(), array_keys($batch->conditions())),
             $usual->source ?? ($isOnBench ? Source::Simulated : Source::Typed),
             $usual,
-            $together,
-            $together->first(static fn(Occasion $one): bool => (string) $one->id === $joins) ?? $waiting,
-            is_string($place) && in_array($place, $batch->product->method->places, true) ? $place : $stop->place ?? ($lacking[0] ?? null),
+            new SampleOffer(
+                $together,
+                $together->first(static fn(Occasion $one): bool => (string) $one->id === $joins) ?? $waiting,
+                $waiting,
+                $lacking,
+                is_string($place) && in_array($place, $batch->product->method->places, true)
+                    ? $place
+                    : $stop->place ?? ($lacking[0] ?? null),
+            ),
             $stop,
-            $waiting,
-            $lacking,
             WhatIsNext::of($row),
             RowCurve::of($row),
         );
@@ -129,7 +126,7 @@ final readonly class BeginMeasuringScreen
                 $this->thermometer()?->code,
                 $this->samplePlace(),
                 $this->stage()->words(),
-                $this->joins === null ? 'sample drawn now' : 'sample drawn ' . SiteClock::short($this->joins->drawn_at),
+                $this->sample->joins === null ? 'sample drawn now' : 'sample drawn ' . SiteClock::short($this->sample->joins->drawn_at),
                 $this->source->words(),
             ]),
         );
@@ -170,12 +167,12 @@ final readonly class BeginMeasuringScreen
 
     public function stage(): Stage
     {
-        return $this->joins->stage ?? ($this->stop->stage ?? ($this->usual->stage ?? Stage::Underway));
+        return $this->sample->joins->stage ?? ($this->stop->stage ?? ($this->usual->stage ?? Stage::Underway));
     }
 
     public function samplePlace(): string
     {
-        return $this->place ?? ($this->usual->place ?? ($this->batch->product->method->places[0] ?? ''));
+        return $this->sample->place ?? ($this->usual->place ?? ($this->batch->product->method->places[0] ?? ''));
     }
 
     /** @param list<PairLine> $pairs */

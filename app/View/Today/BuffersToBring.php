@@ -29,7 +29,7 @@ final class BuffersToBring
         $bottles = self::bottles();
         $plans = [];
         foreach ($family === BufferFamily::Any ? [BufferFamily::Technical, BufferFamily::Standard, BufferFamily::Any] : [$family] as $one) {
-            $own = array_filter($bottles, static fn(BottleLine $bottle): bool => $one->holds((string) $bottle->buffer));
+            $own = array_filter($bottles, static fn(BottleLine $bottle): bool => $one->holds((string) $bottle->contents->buffer));
             $plans[] = $plan = BufferPlan::for(
                 $expectedPh === [] ? self::USUAL_PH : $expectedPh,
                 SiteClock::today(),

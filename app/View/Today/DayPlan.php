@@ -203,7 +203,7 @@ final class DayPlan
         return array_values(
             array_filter($this->thermometers(), static function (ThermometerLine $thermometer) use ($lastBatch, $endOfDay): bool {
                 $isNewBatch
-                    = $thermometer->eachBatch
+                    = $thermometer->use->eachBatch
                     && $thermometer->checkedAt !== null
                     && $lastBatch !== null
                     && $lastBatch > $thermometer->checkedAt;

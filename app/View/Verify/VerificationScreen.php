@@ -20,6 +20,7 @@ use Rheacid\Queries\Ready\Thermometers;
 use Rheacid\Site\SiteClock;
 use Rheacid\View\Figures\CheckChart;
 use Rheacid\View\Figures\ErrorRule;
+use Rheacid\View\FirstLine;
 
 /** What the page of a check shows: the error on its ruler, the verdict in a sentence, what may follow, and the history. */
 final readonly class VerificationScreen
@@ -33,9 +34,7 @@ final readonly class VerificationScreen
      */
     private function __construct(
         public Verification $check,
-        public string $sign,
-        public string $head,
-        public string $sentence,
+        public FirstLine $first,
         public ErrorRule $rule,
         public array $choices,
         public string $correction,
@@ -44,7 +43,6 @@ final readonly class VerificationScreen
         public Collection $touched,
         public ?string $drift,
         public VerificationAdvice $advised,
-        public string $advice,
     ) {}
 
     public static function of(Verification $check): self
@@ -78,9 +76,12 @@ final readonly class VerificationScreen
 
         return new self(
             $check,
-            $check->toCore()->isDamp() ? 'fail' : self::sign($check->verdict),
-            $check->toCore()->isDamp() ? 'Failed: insulation.' : ThermometerWords::verdict($check->verdict),
-            ThermometerWords::error($check->error_c, $check->expanded_u_c) . sprintf(' Tolerance ± %s.', Celsius::by($tolerance)),
+            new FirstLine(
+                $check->toCore()->isDamp() ? 'fail' : self::sign($check->verdict),
+                $check->toCore()->isDamp() ? 'Failed: insulation.' : ThermometerWords::verdict($check->verdict),
+                ThermometerWords::error($check->error_c, $check->expanded_u_c) . sprintf(' Tolerance ± %s.', Celsius::by($tolerance)),
+                ThermometerWords::advice($advised, $check->toCore()),
+            ),
             new ErrorRule($check->error_c, $check->expanded_u_c, $tolerance),
             $check->outcome === null && $check->thermometer->newestVerification?->is($check) === true ? Thermometers::allowed($check) : [],
             abs($gain - 1) < 1e-9
@@ -96,7 +97,6 @@ final readonly class VerificationScreen
                 : new Collection(),
             self::drift($history),
             $advised,
-            ThermometerWords::advice($advised, $check->toCore()),
         );
     }
 

@@ -1,8 +1,8 @@
 @php($pair = $screen->pair)
-@php($order = $screen->order)
+@php($order = $screen->proposal->order)
 @php($simulated = $screen->simulated)
 @php($expected = $screen->expected)
-@php($buffers = $screen->buffers)
+@php($buffers = $screen->proposal->plan)
 @php($asked = $errors->has('answer') ? preg_replace('/ (Start anyway|Give a reason), or change your choice\.$/', '', $errors->first('answer')) : $screen->asked)
 <x-house :title="'Calibrate · ' . $pair->electrode->code . ' on ' . $pair->name()" room="Calibrate">
     @if ($screen->open)
@@ -37,7 +37,7 @@
                 <select class="form-select" id="f-read_back" name="read_back">
                     <option value="">the first buffer again</option>
                     @foreach ($screen->usable() as ['line' => $bottle])
-                        <option value="{{ $bottle->code }}" @selected(old('read_back', $screen->readBack ?? '') === $bottle->code)>
+                        <option value="{{ $bottle->code }}" @selected(old('read_back', $screen->proposal->readBack ?? '') === $bottle->code)>
                         {{ $bottle->label }} · {{ $bottle->code }}</option>@endforeach
                 </select>
             </x-field>

@@ -3,13 +3,13 @@
     <p class="what">{{ Rheacid\Site\SiteClock::full($calibration->at) }}, by {{ $calibration->people() }}, policy {{ $calibration->policy->name }} ·
         {{ $screen->source }}</p>
     <p class="verdict answer">
-        <x-state :is="$screen->sign">{{ $screen->head }}</x-state> <span>{{ $screen->sentence }}
-        @if ($screen->advice)<b>{{ $screen->advice }}</b>@endif</span></p>
+        <x-state :is="$screen->first->sign">{{ $screen->first->head }}</x-state> <span>{{ $screen->first->sentence }}
+        @if ($screen->first->advice)<b>{{ $screen->first->advice }}</b>@endif</span></p>
     @foreach ($screen->doubts as $doubt)<p class="verdict"><x-state is="care">Not yet for critical or legal limits.</x-state> {{ $doubt }}</p>@endforeach
     @if ($screen->isUncertain)<p class="verdict"><x-state
         is="care">Not for critical or legal limits.</x-state> It may read acidic samples too low, so it cannot prove these limits.</p>@endif
-    @if ($screen->jump)<p class="verdict"><x-state is="care">The offset changed suddenly.</x-state> {{ $screen->jump }}</p>@endif
-    @if ($screen->asFound)<p class="verdict"><x-state is="care">Earlier readings.</x-state> {{ $screen->asFound }}</p>@endif
+    @if ($screen->figures->jump)<p class="verdict"><x-state is="care">The offset changed suddenly.</x-state> {{ $screen->figures->jump }}</p>@endif
+    @if ($screen->figures->asFound)<p class="verdict"><x-state is="care">Earlier readings.</x-state> {{ $screen->figures->asFound }}</p>@endif
     @if ($diagnosis = $calibration->diagnosis)
         <div class="diagnosis">
             <p class="verdict"><x-state is="care">Likely cause.</x-state> {{ Rheacid\Core\Words\DiagnosisWords::likely($diagnosis, $screen->kind(),
@@ -20,9 +20,9 @@
         </div>
     @endif
     @foreach ($screen->findings as $finding)
-        @continue(str_contains($screen->sentence, $finding['sentence']))
+        @continue(str_contains($screen->first->sentence, $finding['sentence']))
         <p class="verdict"><x-sign :is="$finding['sign']" /> <span>{{ $finding['sentence'] }} @if ($finding['advice'] && !$calibration->diagnosis
-            && $finding['advice'] !== $screen->advice)<span class="soft">{{ $finding['advice'] }}</span>@endif</span></p>
+            && $finding['advice'] !== $screen->first->advice)<span class="soft">{{ $finding['advice'] }}</span>@endif</span></p>
     @endforeach
     @if ($calibration->void)<p class="verdict"><x-state
         is="fail">Voided.</x-state> {{ $calibration->void->reason }} ({{ $calibration->void->person->name }},
@@ -30,16 +30,17 @@
     @if ($calibration->fit === null)
         <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 2) }}</span><span
             class="unit">pH error at the read-back<br>{{ $calibration->slope_percent === null ? 'the meter does not show slope and offset'
-            : 'shown by the meter: slope ' . $screen->slope . ', offset ' . $screen->offset }}</span></div>
-    @elseif (!$screen->hasSlope)
-        <div class="big"><span class="n">One buffer</span><span class="unit">no slope measured: for screening only<br>offset {{ $screen->offset }}</span></div>
+            : 'shown by the meter: slope ' . $screen->figures->slope . ', offset ' . $screen->figures->offset }}</span></div>
+    @elseif (!$screen->figures->hasSlope)
+        <div class="big"><span class="n">One buffer</span><span
+            class="unit">no slope measured: for screening only<br>offset {{ $screen->figures->offset }}</span></div>
     @else
         <div class="big"><span class="n">{{ Rheacid\Core\Numbers::fixed($calibration->slope_percent, 1) }}</span><span class="pm">% slope</span><span
-            class="unit">offset {{ $screen->offset }}@if ($calibration->read_back_error_ph !== null) · read-back error
+            class="unit">offset {{ $screen->figures->offset }}@if ($calibration->read_back_error_ph !== null) · read-back error
             {{ Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph, 3) }} pH @endif</span></div>
     @endif
-    @if (count($screen->line?->lines() ?? []) > 1)<p class="what">Slope {{ $screen->slope }}</p>@endif
-    @if ($screen->line)<x-response-line :figure="$screen->line" :slope="$screen->slope" :offset="$screen->offset" />@endif
+    @if (count($screen->line?->lines() ?? []) > 1)<p class="what">Slope {{ $screen->figures->slope }}</p>@endif
+    @if ($screen->line)<x-response-line :figure="$screen->line" :slope="$screen->figures->slope" :offset="$screen->figures->offset" />@endif
     <table class="stack">
         <caption class="visually-hidden">{{ 'Calibration · ' . $calibration->pair->electrode->code . ' on ' . $calibration->pair->name() }}</caption>
         <thead><tr><th scope="col">Buffer</th><th scope="col">Bottle</th><th scope="col">Display</th><th scope="col">{{ Rheacid\Core\Celsius::unit() }}</th>

@@ -24,16 +24,17 @@
     @endforeach
     @php($policy = $calibration->policy)
     @php([$low, $high] = [Rheacid\Core\Numbers::plain($policy->slope_low_percent), Rheacid\Core\Numbers::plain($policy->slope_high_percent)])
-    <tr><th>Slope</th><td>{{ $screen->slope }}{{ $screen->hasSlope ? ' of the ideal' : '' }}; the policy requires {{ $low }} to {{ $high }} %</td></tr>
-    <tr><th>Offset</th><td>{{ $screen->offset }} at pH 7{{ $calibration->zero_point_ph === null ? '' : ', zero point pH '
+    <tr><th>Slope</th><td>{{ $screen->figures->slope }}{{ $screen->figures->hasSlope ? ' of the ideal' : '' }}; the policy requires {{ $low }} to {{ $high }} %
+        </td></tr>
+    <tr><th>Offset</th><td>{{ $screen->figures->offset }} at pH 7{{ $calibration->zero_point_ph === null ? '' : ', zero point pH '
         . Rheacid\Core\Numbers::fixed($calibration->zero_point_ph, 2) }}</td></tr>
     <tr><th>Read-back</th><td>{{ $calibration->read_back_error_ph === null ? 'none' : 'error ' . Rheacid\Core\Numbers::fixed($calibration->read_back_error_ph,
         3) . ' pH' }}; the policy allows {{ Rheacid\Core\Numbers::plain($calibration->policy->read_back_limit_ph) }} pH</td></tr>
-    <tr><th>Verdict</th><td><strong>{{ $screen->head }}</strong> {{ implode(' ', array_column($screen->findings, 'sentence')) }}</td></tr>
+    <tr><th>Verdict</th><td><strong>{{ $screen->first->head }}</strong> {{ implode(' ', array_column($screen->findings, 'sentence')) }}</td></tr>
     @foreach ($calibration->run->events as $event)@continue($event->kind !== 'asked')<tr><th>Asked at the start</th><td>{{ $event->reason }}</td></tr>
         @endforeach
     @foreach ($screen->doubts as $doubt)<tr><th>In doubt</th><td>{{ $doubt }}</td></tr>@endforeach
-    @if ($screen->asFound)<tr><th>As found</th><td>{{ $screen->asFound }}</td></tr>@endif
+    @if ($screen->figures->asFound)<tr><th>As found</th><td>{{ $screen->figures->asFound }}</td></tr>@endif
     @if ($calibration->void)<tr><th>Voided</th><td>
         {{ Rheacid\Site\SiteClock::full($calibration->void->at) }}, by {{ $calibration->void->person->name }}: {{ $calibration->void->reason }}</td></tr>@endif
     <tr><th>Bracket</th><td>

@@ -13,7 +13,7 @@
     <tr><th>Error</th><td>{{ Rheacid\Core\Celsius::by($check->error_c, 2) }}, expanded uncertainty {{ Rheacid\Core\Celsius::by($check->expanded_u_c,
         2) }} (k = 2)</td></tr>
     <tr><th>Tolerance</th><td>± {{ Rheacid\Core\Celsius::by($check->tolerance_c ?? 1.0) }}</td></tr>
-    <tr><th>Verdict</th><td><strong>{{ $screen->head }}</strong> {{ $screen->sentence }}</td></tr>
+    <tr><th>Verdict</th><td><strong>{{ $screen->first->head }}</strong> {{ $screen->first->sentence }}</td></tr>
     @if ($check->insulation_megaohm !== null)<tr><th>Insulation</th><td>
         {{ Rheacid\Core\Numbers::plain($check->insulation_megaohm) }} MΩ; at least 100 MΩ is required</td></tr>@endif
     <tr><th>Range covered</th><td>{{ Rheacid\Core\Celsius::between($check->verified_low_c, $check->verified_high_c) }}</td></tr>

@@ -2,7 +2,7 @@
 @use(Rheacid\Core\Care\ThermometerState)
 @php($status = $line->status())
 @if ($line->isReference() && $status->state === ThermometerState::Unchecked)
-    <x-state is="met">reference, certificate until {{ Rheacid\Site\SiteClock::day($line->certifiedUntil) }}</x-state>
+    <x-state is="met">reference, certificate until {{ Rheacid\Site\SiteClock::day($line->use->certifiedUntil) }}</x-state>
 @else
     <x-state :is="match ($status->state) {
         ThermometerState::Ready => 'met',

@@ -5,10 +5,11 @@
         <p class="verdict"><x-state is="care">No pair is calibrated.</x-state> You can take a reading, but it proves nothing. <a
             href="{{ route('calibrate') }}">Calibrate first</a></p>
     @endunless
-    @if ($screen->waiting)
+    @if ($screen->sample->waiting)
         <p class="verdict"><x-state
-            is="care">A sample is not complete.</x-state> <span>The sample drawn {{ Rheacid\Site\SiteClock::short($screen->waiting->drawn_at) }}
-            lacks {{ implode(', ', $screen->lacking) }}. This reading belongs to it. To start a new sample, open “change” and choose “a new sample”.</span></p>
+            is="care">A sample is not complete.</x-state> <span>The sample drawn {{ Rheacid\Site\SiteClock::short($screen->sample->waiting->drawn_at) }}
+            lacks {{ implode(', ', $screen->sample
+                ->lacking) }}. This reading belongs to it. To start a new sample, open “change” and choose “a new sample”.</span></p>
     @endif
     @if (Gate::allows('record'))
     <form id="begin" method="post" action="{{ route('drafts.store', $batch) }}" data-keep>
@@ -20,7 +21,7 @@
                 <x-choice name="thermometer" label="Thermometer" :options="collect($screen->thermometers)->mapWithKeys(fn ($one) => [$one->id => $one->code
                     . ' · ' . Rheacid\Queries\Ready\Thermometers::words($one->status())])" :value="$screen->thermometer()?->id" />
                 <x-sample :batch="$batch" :stage="$screen->stage()->value" :place="$screen->samplePlace()" />
-                <x-together :occasions="$screen->together" :joins="$screen->joins?->id" />
+                <x-together :occasions="$screen->sample->together" :joins="$screen->sample->joins?->id" />
             </div>
             <x-radios name="source" label="Readings" class="apart"
                 :options="['simulated' => 'from the simulated bench', 'typed' => 'typed from a real meter', 'imported' => 'from a meter’s log file']"

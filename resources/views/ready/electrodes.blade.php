@@ -8,7 +8,7 @@
             <tr>
                 <td><a class="cell-link" href="{{ route('pairs.show', $row['pair']->id) }}"><b>{{ $row['pair']->code }}</b></a> <span
                     class="soft">on {{ $row['pair']->name }}</span></td>
-                <td>{{ Rheacid\Site\SiteClock::day($row['pair']->firstUsed) }}</td>
+                <td>{{ Rheacid\Site\SiteClock::day($row['pair']->care->firstUsed) }}</td>
                 <td class="num">{{ $row['last'] === null ? '–' : Rheacid\Core\Numbers::fixed($row['last'], 1) . ' %' }}</td>
                 <td>{{ $row['trend']?->percentPerYear === null ? '–' : Rheacid\Core\Numbers::fixed($row['trend']->percentPerYear, 1) . ' %' }}</td>
                 <td>@if ($row['trend']?->leavesPolicyOn)

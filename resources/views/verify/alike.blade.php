@@ -6,7 +6,7 @@
         @if ($group['chart']->series !== [])<x-history-chart :figure="$group['chart']" />@endif
         <table class="stack"><caption class="visually-hidden">{{ ucfirst($name) }}</caption>@foreach ($group['lines'] as $line)<tr><th scope="row">
             <a class="cell-link" href="{{ route('thermometers.show', $line->id) }}"><b>{{ $line->code }}</b></a></th><td>{{ $line->name }}</td><td>
-            <x-thermometer-state :line="$line" /></td><td>{{ $line->intervalDays === null ? '' : 'every ' . $line->intervalDays . ' days' }}</td></tr>
+            <x-thermometer-state :line="$line" /></td><td>{{ $line->use->intervalDays === null ? '' : 'every ' . $line->use->intervalDays . ' days' }}</td></tr>
             @endforeach</table>
     @empty
         <p>No thermometer yet.</p>

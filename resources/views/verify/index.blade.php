@@ -3,8 +3,8 @@
     <ul class="todo">
         @forelse ($thermometers as $thermometer)
             <li>
-                <div><b>{{ $thermometer->code }} · {{ $thermometer->name }}</b><small>{{ $thermometer->state->words() }}{{ $thermometer->place ? ', '
-                    . $thermometer->place : '' }} <x-thermometer-state :line="$thermometer" /></small></div>
+                <div><b>{{ $thermometer->code }} · {{ $thermometer->name }}</b><small>{{ $thermometer->state->words() }}{{ $thermometer->use->place ? ', '
+                    . $thermometer->use->place : '' }} <x-thermometer-state :line="$thermometer" /></small></div>
                 <a @class(['do', 'quiet' => !$loop->first]) href="{{ route('verify.show', $thermometer->id) }}" @if ($loop->first) data-primary
                     @endif>Check<span class="visually-hidden"> {{ $thermometer->code }}</span></a>
             </li>

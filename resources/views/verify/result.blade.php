@@ -9,8 +9,8 @@
         {{ ThermometerWords::method($check->method) }}{{ $check->as_left ? ' · as left, after adjustment' : ($check->outcome?->outcome === Outcome::Adjusted
         ? ' · as found' : '') }}</p>
     <p class="verdict answer">
-        <x-state :is="$screen->sign">{{ $screen->head }}</x-state> <span>{{ $screen->sentence }}
-        @if ($check->outcome === null)<b>{{ $screen->advice }}</b>@endif</span></p>
+        <x-state :is="$screen->first->sign">{{ $screen->first->head }}</x-state> <span>{{ $screen->first->sentence }}
+        @if ($check->outcome === null)<b>{{ $screen->first->advice }}</b>@endif</span></p>
     <div class="big"><span class="n">{{ $screen->big() }}</span><span class="pm">± {{ $screen->uncertainty() }}</span><span
         class="unit">°{{ $check->unit ?? 'C' }} error; it read {{ $screen->read() }}<br>@if ($screen->readings() !== []){{ implode(' · ',
         $screen->readings()) }}{{ $check->source === Rheacid\Core\Measuring\Source::Simulated ? ' (simulated bath)'
