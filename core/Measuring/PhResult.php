@@ -11,6 +11,7 @@ use Rheacid\Core\Limits\Result;
 use Rheacid\Core\Maths\Spread;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Uncertainty\PhUncertainty;
+use Rheacid\Core\Uncertainty\Repeatability;
 use Rheacid\Core\Uncertainty\UncertaintyInputs;
 
 /** The portions of one place as a result that can be judged: each with its own uncertainty, and what keeps it from proving. */
@@ -63,9 +64,7 @@ final readonly class PhResult
                 ['ph' => $replicate->low->ph, 'expanded_u' => $replicate->low->expandedU],
                 ['ph' => $replicate->high->ph, 'expanded_u' => $replicate->high->expandedU],
             ],
-            sd: 0.0,
-            replicates: $sharing,
-            pooledSd: $rests->pooledSd,
+            repeatability: new Repeatability(0.0, $sharing, $rests->pooledSd),
             resolution: $rests->resolution,
             temperatureExpandedU: $rests->thermometer->expandedU,
             driftLimitPh: $rests->driftPh(),

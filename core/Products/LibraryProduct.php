@@ -32,10 +32,6 @@ final readonly class LibraryProduct
      * @param list<string> $told targets and milestones that are asked of a person
      * @param list<array{topic: string, options: list<array{name: string, why: string}>}> $schools
      * @param list<string> $cautions
-     * @param list<array{name: string, why: string}> $routes ways in which it is made safe, of which a batch takes one
-     * @param string|null $needsNone why nothing measured guards it
-     * @param string|null $stageOf what follows, where it is a stage of a process that is never released by itself
-     * @param array{where: string, airtight: bool}|null $kept how it is kept
      */
     private function __construct(
         public string $code,
@@ -48,10 +44,7 @@ final readonly class LibraryProduct
         public array $told,
         public array $schools,
         public array $cautions,
-        public array $routes,
-        public ?string $needsNone,
-        public ?string $stageOf,
-        public ?array $kept,
+        public Safety $safety,
     ) {}
 
     /** @param array<string, mixed> $told as the library's file has it, which a test holds against this form */
@@ -100,10 +93,7 @@ final readonly class LibraryProduct
             $told['told'],
             $told['schools'],
             $told['cautions'],
-            $told['routes'] ?? [],
-            $told['needs_none'] ?? null,
-            $told['stage_of'] ?? null,
-            $told['kept'] ?? null,
+            new Safety($told['routes'] ?? [], $told['needs_none'] ?? null, $told['stage_of'] ?? null, $told['kept'] ?? null),
         );
     }
 

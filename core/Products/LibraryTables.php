@@ -23,14 +23,14 @@ final class LibraryTables
     private static function product(LibraryProduct $product): string
     {
         $lines = ["\n## $product->name (`$product->code`)\n\n"];
-        foreach ($product->routes as $route) {
+        foreach ($product->safety->routes as $route) {
             $lines[] = "- Route **{$route['name']}**: {$route['why']}\n";
         }
-        if ($product->needsNone !== null) {
-            $lines[] = "- $product->needsNone\n";
+        if ($product->safety->needsNone !== null) {
+            $lines[] = "- {$product->safety->needsNone}\n";
         }
-        if ($product->stageOf !== null) {
-            $lines[] = "- A stage of a process, followed by $product->stageOf: not released by itself.\n";
+        if ($product->safety->stageOf !== null) {
+            $lines[] = "- A stage of a process, followed by {$product->safety->stageOf}: not released by itself.\n";
         }
         $lines[] = sprintf(
             "- Method: %s, %s to %s °C%s%s\n\n",

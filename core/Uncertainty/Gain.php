@@ -73,7 +73,7 @@ enum Gain: string
     {
         return match ($this) {
             self::ControlCheck => $in->driftLimitPh > self::CONTROL_CHECK_PH ? self::with($in, driftLimitPh: self::CONTROL_CHECK_PH) : null,
-            self::AnotherPortion => self::with($in, replicates: $in->replicates + 1),
+            self::AnotherPortion => self::with($in, replicates: $in->repeatability->replicates + 1),
             self::SampleTemperature => $in->calibrationCelsius === null ? null : self::with($in, calibrationCelsius: $in->celsius),
             self::BufferFurtherOut => self::furtherOut($in),
             self::CleanerSample => $in->matrixU > Spread::ofBound(self::CLEAN_PH)
@@ -122,9 +122,7 @@ enum Gain: string
             $in->ph,
             $in->celsius,
             $buffers ?? $in->buffers,
-            $in->sd,
-            $replicates ?? $in->replicates,
-            $in->pooledSd,
+            $replicates === null ? $in->repeatability : $in->repeatability->by($replicates),
             $in->resolution,
             $temperatureExpandedU ?? $in->temperatureExpandedU,
             $driftLimitPh ?? $in->driftLimitPh,

@@ -34,7 +34,7 @@ final readonly class PhUncertainty
         $kelvin = Nernst::kelvin($in->celsius);
         $parts = [
             'buffers' => self::buffers($in),
-            'repeatability' => max($in->sd, $in->pooledSd) / sqrt($in->replicates),
+            'repeatability' => $in->repeatability->u(),
             'resolution' => Spread::ofDigit($in->resolution),
             'temperature' => abs($in->ph - 7) / $kelvin * $in->temperatureExpandedU / self::COVERAGE,
             'drift' => Spread::ofBound($in->driftLimitPh),

@@ -13,8 +13,6 @@ final readonly class UncertaintyInputs
 {
     /**
      * @param array{array{ph: float, expanded_u: float}, array{ph: float, expanded_u: float}} $buffers at least 0.5 pH apart
-     * @param float $sd standard deviation of the replicates
-     * @param float $pooledSd repeatability of the method, never undercut by lucky replicates
      * @param float $resolution the display's last digit
      * @param float $temperatureExpandedU °C
      * @param float $driftLimitPh what the read-back is allowed to be off
@@ -26,9 +24,7 @@ final readonly class UncertaintyInputs
         public float $ph,
         public float $celsius,
         public array $buffers,
-        public float $sd,
-        public int $replicates,
-        public float $pooledSd,
+        public Repeatability $repeatability,
         public float $resolution,
         public float $temperatureExpandedU,
         public float $driftLimitPh,

@@ -70,6 +70,22 @@ final class HouseRulesTest extends TestCase
         self::assertSame([], $long);
     }
 
+    public function test_no_constructor_takes_more_than_twelve_arguments(): void
+    {
+        $long = [];
+        foreach (['app' => 'Rheacid', 'core' => 'Rheacid\\Core'] as $folder => $namespace) {
+            foreach (self::sources($folder) as $file => $source) {
+                $class = "$namespace\\" . str_replace('/', '\\', substr($file, 0, -4));
+                $takes = class_exists($class) ? (new \ReflectionClass($class))->getConstructor()?->getNumberOfParameters() : null;
+                if ($takes > 12) {
+                    $long[] = "$class: $takes";
+                }
+            }
+        }
+
+        self::assertSame([], $long);
+    }
+
     public function test_pages_ask_readers_and_never_the_database_or_an_action(): void
     {
         $chain = '/::query\(\)|\bDB::|->(where\w*|orderBy\w*|latest|oldest|pluck|load)\(/';

@@ -130,14 +130,14 @@ final class LibraryTest extends TestCase
                     && $limit['condition'] === null
                     && ($limit['routes'] === null || in_array($route, $limit['routes'], true)),
             );
-            foreach ($product->routes as $route) {
+            foreach ($product->safety->routes as $route) {
                 self::assertNotSame([], $binding($route['name']), "$code: the route {$route['name']} is proven by something");
                 self::assertNotSame('', $route['why'], $code);
             }
-            $saysWhy = $product->needsNone !== null || $product->stageOf !== null;
+            $saysWhy = $product->safety->needsNone !== null || $product->safety->stageOf !== null;
             self::assertSame(
                 !$saysWhy,
-                $product->routes !== [] || $binding(null) !== [],
+                $product->safety->routes !== [] || $binding(null) !== [],
                 "$code: a binding limit that nobody can answer away, or the reason why there is none",
             );
         }
@@ -187,7 +187,7 @@ final class LibraryTest extends TestCase
         self::assertFalse(StoredAt::Cold->needsAuthority(true, []));
         foreach (Library::all() as $code => $product) {
             $limits = array_values($product->judged());
-            $kept = $product->kept;
+            $kept = $product->safety->kept;
             self::assertFalse($kept !== null && StoredAt::from($kept['where'])->needsAuthority($kept['airtight'], $limits), $code);
         }
     }

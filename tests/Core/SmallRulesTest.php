@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Access\Right;
+use Rheacid\Core\Access\Role;
 use Rheacid\Core\Access\Secrets;
+use Rheacid\Core\Acidity\Acid;
 use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Acidity\So2Method;
 use Rheacid\Core\Batches\BatchState;
 use Rheacid\Core\Batches\Consequences;
 use Rheacid\Core\Care\CleaningEffect;
 use Rheacid\Core\Care\CleaningProof;
+use Rheacid\Core\Care\ThermometerState;
 use Rheacid\Core\Cells\CellStandard;
 use Rheacid\Core\Celsius;
 use Rheacid\Core\Electrode\Buffer;
@@ -71,10 +75,16 @@ use Rheacid\Core\Style;
 use Rheacid\Core\TemperatureOutOfRange;
 use Rheacid\Core\Thermometry\BoilingPoint;
 use Rheacid\Core\Thermometry\Drift;
+use Rheacid\Core\Thermometry\ImpossibleReading;
+use Rheacid\Core\Thermometry\LooksLikeFahrenheit;
 use Rheacid\Core\Thermometry\PressureOutOfRange;
+use Rheacid\Core\Thermometry\Reference;
 use Rheacid\Core\Thermometry\Rtd;
+use Rheacid\Core\Thermometry\Sense;
 use Rheacid\Core\Thermometry\ThermometerKind;
 use Rheacid\Core\Thermometry\ToleranceClass;
+use Rheacid\Core\Words\SamplingWords;
+use Rheacid\Core\Words\StateWords;
 use Rheacid\Core\Words\TypedCurve;
 
 /** Rules of a line or two, by hand. */
@@ -665,6 +675,93 @@ final class SmallRulesTest extends TestCase
         foreach ([-150.0, -40.0, 0.0, 60.0] as $celsius) {
             self::assertEqualsWithDelta($celsius, Rtd::celsius(Rtd::ohm($celsius)), 1e-9);
         }
+    }
+
+    public function test_one_acidity_is_said_in_grams_of_each_acid(): void
+    {
+        $grams = AcidityUnit::inEachAcid(100.0);
+
+        self::assertEqualsWithDelta(7.504, $grams['tartaric'], 0.001);
+        self::assertEqualsWithDelta(6.005, $grams['acetic'], 0.001);
+        self::assertSame(array_column(Acid::cases(), 'value'), array_keys($grams));
+    }
+
+    public function test_a_reading_that_is_no_celsius_or_cannot_be_is_refused(): void
+    {
+        $ice = Reference::ice();
+        $refused = static fn(float ...$readings): ?\Throwable => self::thrown(static fn() => Sense::ensure($ice, array_values($readings)));
+
+        self::assertNull($refused(0.2, -0.3));
+        self::assertInstanceOf(LooksLikeFahrenheit::class, $refused(32.4));
+        $impossible = $refused(60.0);
+        self::assertInstanceOf(ImpossibleReading::class, $impossible);
+        self::assertStringContainsString('60', $impossible->getMessage());
+    }
+
+    public function test_two_checks_of_a_thermometer_tell_no_trend(): void
+    {
+        $drift = Drift::of([
+            ['on' => '2026-01-01', 'error' => 0.1, 'tolerance' => 0.5],
+            ['on' => '2026-02-01', 'error' => 0.2, 'tolerance' => 0.5],
+        ]);
+
+        self::assertNull($drift->leavesOn);
+    }
+
+    public function test_roles_may_what_they_may(): void
+    {
+        $may = static fn(Role $role): array => [$role->has(Right::Record), $role->has(Right::Lead)];
+
+        self::assertSame([[true, false], [true, true], [false, false]], array_map($may, Role::cases()));
+    }
+
+    public function test_a_bottle_with_a_printed_table_is_a_buffer_of_no_family(): void
+    {
+        self::assertTrue(BufferFamily::Any->holds('printed'));
+        self::assertTrue(BufferFamily::Any->holds('technical-7.00'));
+        self::assertTrue(BufferFamily::Technical->holds('technical-7.00'));
+        self::assertFalse(BufferFamily::Technical->holds('phosphate-6.86'));
+        self::assertFalse(BufferFamily::Standard->holds('technical-7.00'));
+    }
+
+    public function test_two_cups_that_lie_apart_say_by_how_much_and_what_to_do(): void
+    {
+        self::assertStringStartsWith(
+            'Two cups of CS-0417 differ by 0.12 pH, more than two cups of one sample should.',
+            SamplingWords::apart('CS-0417', -0.12),
+        );
+    }
+
+    public function test_a_reading_far_below_its_bracket_says_so(): void
+    {
+        self::assertStringStartsWith('More than 1.0 pH below the lowest buffer.', StateWords::block(ReleaseBlock::FarBelowBracket));
+    }
+
+    public function test_the_worst_limit_decides_with_its_replicate(): void
+    {
+        $limits = [
+            new ProductLimit(Limit::edge('Cold', LimitKind::Critical, Comparison::AtMost, 5.0), measurand: 'temperature', basis: 'core'),
+            new ProductLimit(Limit::edge('Acid', LimitKind::Critical, Comparison::AtMost, 4.6)),
+        ];
+        $results = [
+            new Result('temperature', 'core', [new JudgedReplicate(3.0, 0.5, true)]),
+            new Result('ph', '', [
+                new JudgedReplicate(4.2, 0.05, true),
+                new JudgedReplicate(4.5, 0.05, true),
+                new JudgedReplicate(4.9, 0.05, true),
+            ]),
+        ];
+        $deciding = Deciding::of(JudgedOccasion::on($results, $limits, new Occasion(Stage::Finished)), $results);
+
+        self::assertSame([1, 2], [$deciding?->result, $deciding?->replicate]);
+    }
+
+    public function test_a_thermometer_is_good_for_work_while_its_check_holds(): void
+    {
+        self::assertSame(
+            [ThermometerState::Ready, ThermometerState::WithCare],
+            array_values(array_filter(ThermometerState::cases(), static fn(ThermometerState $one): bool => $one->isInForce())),
+        );
     }
 
     /** @param array<array{float, float, float}> $points of a buffer of pH 7 */

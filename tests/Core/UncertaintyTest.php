@@ -8,6 +8,7 @@ use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Contradiction;
 use Rheacid\Core\Uncertainty\Gain;
 use Rheacid\Core\Uncertainty\PhUncertainty;
+use Rheacid\Core\Uncertainty\Repeatability;
 use Rheacid\Core\Uncertainty\UncertaintyInputs;
 use Rheacid\Core\Words\GainWords;
 
@@ -46,7 +47,15 @@ final class UncertaintyTest extends TestCase
     public function test_shares_add_up_to_one_and_to_nothing_where_nothing_is_uncertain(): void
     {
         self::assertEqualsWithDelta(1.0, array_sum(array_column(PhUncertainty::of(self::inputs())->budget, 'share')), 1e-12);
-        $certain = new UncertaintyInputs(7, 25, [['ph' => 4.0, 'expanded_u' => 0.0], ['ph' => 7.0, 'expanded_u' => 0.0]], 0, 1, 0, 0, 0, 0);
+        $certain = new UncertaintyInputs(
+            7,
+            25,
+            [['ph' => 4.0, 'expanded_u' => 0.0], ['ph' => 7.0, 'expanded_u' => 0.0]],
+            new Repeatability(0, 1),
+            0,
+            0,
+            0,
+        );
         self::assertSame(0.0, array_sum(array_column(PhUncertainty::of($certain)->budget, 'share')));
     }
 
@@ -54,7 +63,15 @@ final class UncertaintyTest extends TestCase
     {
         $this->expectException(Contradiction::class);
 
-        new UncertaintyInputs(7, 25, [['ph' => 6.86, 'expanded_u' => 0.02], ['ph' => 7.0, 'expanded_u' => 0.02]], 0, 1, 0, 0, 0, 0);
+        new UncertaintyInputs(
+            7,
+            25,
+            [['ph' => 6.86, 'expanded_u' => 0.02], ['ph' => 7.0, 'expanded_u' => 0.02]],
+            new Repeatability(0, 1),
+            0,
+            0,
+            0,
+        );
     }
 
     public function test_the_cheapest_proof_is_named_or_that_there_is_none(): void
@@ -63,9 +80,7 @@ final class UncertaintyTest extends TestCase
             4.55,
             21,
             [['ph' => 4.0, 'expanded_u' => 0.02], ['ph' => 7.0, 'expanded_u' => 0.02]],
-            0,
-            2,
-            0.018,
+            new Repeatability(0, 2, 0.018),
             0.01,
             0.3,
             0.05,
@@ -100,9 +115,7 @@ final class UncertaintyTest extends TestCase
             $ph,
             21,
             [['ph' => 4.0, 'expanded_u' => 0.02], ['ph' => 7.0, 'expanded_u' => 0.04]],
-            $sd,
-            $replicates,
-            0.018,
+            new Repeatability($sd, $replicates, 0.018),
             0.01,
             0.3,
             0.05,

@@ -105,7 +105,7 @@ final class DrawnBatchesTest extends TestCase
     private function begun(string $code, Randomizer $random): DrawnBatch
     {
         $product = Library::all()[$code];
-        $route = $product->routes[$random->getInt(0, count($product->routes) - 1)]['name'];
+        $route = $product->safety->routes[$random->getInt(0, count($product->safety->routes) - 1)]['name'];
 
         return new DrawnBatch($product, $route, $product->method['needed_places']);
     }

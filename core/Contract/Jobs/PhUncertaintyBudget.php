@@ -13,6 +13,7 @@ use Rheacid\Core\Contract\Shape\RecordShape;
 use Rheacid\Core\Maths\Spread;
 use Rheacid\Core\Uncertainty\BudgetLine;
 use Rheacid\Core\Uncertainty\PhUncertainty;
+use Rheacid\Core\Uncertainty\Repeatability;
 use Rheacid\Core\Uncertainty\UncertaintyInputs;
 
 final readonly class PhUncertaintyBudget implements Job
@@ -55,9 +56,11 @@ final readonly class PhUncertaintyBudget implements Job
                     ph: $in->number('ph'),
                     celsius: $in->number('temperature_c'),
                     buffers: [self::buffer($first), self::buffer($second)],
-                    sd: $values === [] ? $repeatability->number('sd') : Spread::deviation($values),
-                    replicates: $values === [] ? $repeatability->count('n') : count($values),
-                    pooledSd: $in->number('pooled_sd', 0.0),
+                    repeatability: new Repeatability(
+                        $values === [] ? $repeatability->number('sd') : Spread::deviation($values),
+                        $values === [] ? $repeatability->count('n') : count($values),
+                        $in->number('pooled_sd', 0.0),
+                    ),
                     resolution: $in->number('resolution'),
                     temperatureExpandedU: $in->number('temperature_expanded_u_c'),
                     driftLimitPh: $in->number('drift_limit_ph'),

@@ -1,10 +1,11 @@
 @use(Rheacid\Core\Words\LimitWords)
 @php($judged = $product->judged())
-@if ($product->routes !== [])<h2>Process routes (a batch takes one)</h2><dl>@foreach ($product->routes as $route)
+@if ($product->safety->routes !== [])<h2>Process routes (a batch takes one)</h2><dl>@foreach ($product->safety->routes as $route)
     <dt>{{ $route['name'] }}</dt><dd>{{ $route['why'] }}</dd>@endforeach</dl>@endif
-@if ($product->needsNone)<p class="verdict"><x-state is="care">No measured limit protects it.</x-state> {{ $product->needsNone }}</p>@endif
-@if ($product->stageOf)
-    <p class="verdict"><x-state is="idle">One stage of a process.</x-state> Followed by {{ $product->stageOf }}. It is not released on its own.</p>@endif
+@if ($product->safety->needsNone)<p class="verdict"><x-state is="care">No measured limit protects it.</x-state> {{ $product->safety->needsNone }}</p>@endif
+@if ($product->safety->stageOf)
+    <p class="verdict"><x-state is="idle">One stage of a process.</x-state> Followed by {{ $product->safety->stageOf }}. It is not released on its own.
+        </p>@endif
 <h2>Limits</h2>
 <table class="stack">
     <caption class="visually-hidden">Limits</caption>
