@@ -2,7 +2,8 @@
 @php($cell = $pair->newestCell)
 <x-house :title="'Calibrate · ' . $pair->electrode->code . ' on ' . $pair->name()" room="Calibrate">
     <ol class="stations" aria-label="Steps of this calibration">
-        <li aria-current="step"><b>{{ $screen->proposed ? Rheacid\Core\Numbers::plain((float) $screen->proposed->standardValue) . ' ' . $screen->unit()
+        <li aria-current="step"><b>{{ $screen->proposed ? Rheacid\Core\Numbers::plain((float) $screen->proposed->contents->standardValue) . ' '
+            . $screen->unit()
             : 'Standard' }}</b><span>now</span></li>
         <li><b>Verdict</b><span>{{ $screen->isConductivity ? 'cell factor' : 'offset' }}</span></li>
     </ol>
