@@ -20,7 +20,7 @@ function build(area) {
 
     const add = (values = []) => {
         const row = body.insertRow();
-        names.forEach((name, i) => row.insertCell().append(cell(`${name} of point ${body.rows.length}`, values[i] ?? '')));
+        names.forEach((name, i) => row.insertCell().append(cell(`${name} of point ${body.children.length}`, values[i] ?? '')));
     };
     const cells = () => [...body.querySelectorAll('input')];
     const fill = () => {
@@ -30,7 +30,7 @@ function build(area) {
     };
     let isOwn = false;
     const write = () => {
-        const lines = [...body.rows].map((row) => [...row.querySelectorAll('input')].map((input) => input.value.trim()).filter(Boolean).join('; '));
+        const lines = [...body.children].map((row) => [...row.querySelectorAll('input')].map((input) => input.value.trim()).filter(Boolean).join('; '));
         area.value = lines.filter(Boolean).join('\n');
         if (lines[lines.length - 1] !== '') add();
         isOwn = true;
