@@ -14,7 +14,9 @@ use Rheacid\Core\Numbers;
  */
 final readonly class JudgedCalibration
 {
-    /** Shorter segments carry too little distance to judge a slope by. */
+    /** pH by which a buffer that is read back may be off, where no policy says otherwise. Common practice, no source. */
+    public const CHECK_LIMIT_PH = 0.05;
+
     private const TEMPERATURE_SPREAD_C = 3.0;
     private const HIGH_MARGIN_PERCENT = 3.0;
     private const NEAR_LOW_PERCENT = 2.0;
@@ -34,7 +36,7 @@ final readonly class JudgedCalibration
     private function __construct(public CalibrationFit $fit, public Verdict $verdict, public array $findings, public array $checkErrors) {}
 
     /** @param list<CalibrationPoint> $checks buffers that were read but not fitted */
-    public static function of(CalibrationFit $fit, Criteria $criteria, array $checks = [], float $checkLimitPh = 0.05): self
+    public static function of(CalibrationFit $fit, Criteria $criteria, array $checks = [], float $checkLimitPh = self::CHECK_LIMIT_PH): self
     {
         $errors = array_map(
             static fn(CalibrationPoint $check): ?float => $fit->hasSlope()

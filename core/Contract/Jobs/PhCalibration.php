@@ -20,8 +20,6 @@ use Rheacid\Core\Words\FindingWords;
 
 final readonly class PhCalibration implements Job
 {
-    private const CHECK_LIMIT_PH = 0.05;
-
     public function shape(): RecordShape
     {
         return RecordShape::of(
@@ -53,7 +51,7 @@ final readonly class PhCalibration implements Job
             Calibrated::read($in),
             self::criteria($in),
             $checks,
-            $in->number('check_limit_ph', self::CHECK_LIMIT_PH),
+            $in->number('check_limit_ph', JudgedCalibration::CHECK_LIMIT_PH),
         );
         $fit = $judgement->fit;
         $reference = $fit->referenceCelsius();
