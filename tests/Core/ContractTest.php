@@ -106,6 +106,22 @@ final class ContractTest extends TestCase
             'out_of_range',
             'table[0][0]',
         ];
+        $lots = static fn(string $id, string $uses): string => sprintf(
+            '{"expected_ph": [[3, 4]], "on": "2026-11-30", "lots": ['
+                . '{"id": "A", "buffer": "technical-4.01", "nominal_ph": 4.01, "expires_on": "2027-01-01", "uses_left": 3},'
+                . '{"id": "%s", "buffer": "technical-7.00", "nominal_ph": 7, "expires_on": "2027-01-01", "uses_left": %s}]}',
+            $id,
+            $uses,
+        );
+        yield 'a bottle that appears twice' => ['buffer-plan', $lots('A', '3'), 'inconsistent', 'lots[1].id'];
+        yield 'half a use' => ['buffer-plan', $lots('B', '0.5'), 'out_of_range', 'lots[1].uses_left'];
+        yield 'less than no use' => ['buffer-plan', $lots('B', '-1'), 'out_of_range', 'lots[1].uses_left'];
+        yield 'a comparison with nothing beside it' => [
+            'thermometer-check',
+            '{"method": "comparison", "readings": [20, 20, 20], "resolution": 0.1, "tolerance_c": 0.5}',
+            'missing_field',
+            'reference_c',
+        ];
         yield 'too deep' => ['nernst-slope', str_repeat('[', 600) . str_repeat(']', 600), 'malformed_json', null];
     }
 

@@ -6,6 +6,7 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Contract\ErrorCode;
 use Rheacid\Core\Contract\Refusal;
 use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\Comparison;
@@ -88,8 +89,14 @@ final class LibraryTest extends TestCase
         yield 'a place that it does not have' => [
             ['method' => [...self::written()[0]['method'], 'needed_places' => ['attic']]],
             'method.needed_places',
-            'attic',
+            '"attic" is not among its places.',
         ];
+        yield 'a method that is colder at its top' => [
+            ['method' => [...self::written()[0]['method'], 'low_c' => 25, 'high_c' => 20]],
+            'method.low_c',
+            'below the higher',
+        ];
+        yield 'ten portions' => [['method' => [...self::written()[0]['method'], 'portions' => 10]], 'method.portions', 'One to nine'];
     }
 
     /** @param array<string, mixed> $changed */
@@ -105,6 +112,23 @@ final class LibraryTest extends TestCase
 
         self::assertSame($place, $told?->field, (string) $told?->getMessage());
         self::assertStringContainsString($said, $told->getMessage());
+    }
+
+    public function test_a_file_that_says_something_twice_or_is_no_json_is_refused(): void
+    {
+        $refusal = static function (string $json): ?Refusal {
+            try {
+                ProductFile::read($json);
+            } catch (Refusal $refusal) {
+                return $refusal;
+            }
+
+            return null;
+        };
+        $written = json_encode(self::written()[0], JSON_THROW_ON_ERROR);
+
+        self::assertSame('name', $refusal('{"name": "Another", ' . substr($written, 1))?->field);
+        self::assertSame(ErrorCode::MalformedJson, $refusal('cider')?->reason);
     }
 
     /** @return list<array<string, mixed>> the library as its file has it, in the form of an exchanged product */

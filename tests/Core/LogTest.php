@@ -47,6 +47,8 @@ final class LogTest extends TestCase
         yield 'empty' => ['', null, 'is empty'];
         yield 'only white space' => ["\n \n", null, 'is empty'];
         yield 'binary' => ["\x89PNG\r\n\x1A\n\x00\x00", null, 'is not text'];
+        yield 'UTF-16 that breaks off' => ["\xFF\xFE1", null, 'begins like UTF-16'];
+        yield 'a line without end' => ["time;mV;°C\n" . str_repeat('1', LogTable::MOST_IN_A_LINE + 1), 2, 'more than 2000 characters'];
         yield 'one column' => ["1\n2\n3", null, 'separator'];
         yield 'a header alone' => ["time;mV;°C\n", null, 'no line with numbers'];
         yield 'two columns' => ["time;mV\n0;1\n1;2", null, 'Three different columns'];

@@ -10,14 +10,22 @@ use Rheacid\Core\Access\Role;
 use Rheacid\Core\Access\Secrets;
 use Rheacid\Core\Acidity\Acid;
 use Rheacid\Core\Acidity\AcidityUnit;
+use Rheacid\Core\Acidity\BottledAcid;
 use Rheacid\Core\Acidity\So2Method;
 use Rheacid\Core\Batches\BatchState;
 use Rheacid\Core\Batches\Consequences;
+use Rheacid\Core\Care\CareKind;
+use Rheacid\Core\Care\CareStep;
 use Rheacid\Core\Care\CleaningEffect;
 use Rheacid\Core\Care\CleaningProof;
+use Rheacid\Core\Care\ElectrodeKind;
+use Rheacid\Core\Care\FollowUp;
+use Rheacid\Core\Care\SoakSchool;
 use Rheacid\Core\Care\ThermometerState;
 use Rheacid\Core\Cells\CellStandard;
 use Rheacid\Core\Celsius;
+use Rheacid\Core\Courses\DegreeHours;
+use Rheacid\Core\Courses\PhTimesNotIncreasing;
 use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Electrode\BufferRecognition;
 use Rheacid\Core\Electrode\CalibrationFit;
@@ -29,6 +37,7 @@ use Rheacid\Core\Electrode\ElectrodePast;
 use Rheacid\Core\Electrode\Finding;
 use Rheacid\Core\Electrode\FindingCode;
 use Rheacid\Core\Electrode\JudgedCalibration;
+use Rheacid\Core\Electrode\NearTwin;
 use Rheacid\Core\Electrode\Nernst;
 use Rheacid\Core\Electrode\RunDoubts;
 use Rheacid\Core\Electrode\RunQuestion;
@@ -60,6 +69,7 @@ use Rheacid\Core\Maths\OutsideTable;
 use Rheacid\Core\Maths\Pchip;
 use Rheacid\Core\Maths\TooFewPoints;
 use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Measuring\SampleDilution;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Records\LedgerLine;
 use Rheacid\Core\Settling\NoSamples;
@@ -75,6 +85,7 @@ use Rheacid\Core\Style;
 use Rheacid\Core\TemperatureOutOfRange;
 use Rheacid\Core\Thermometry\BoilingPoint;
 use Rheacid\Core\Thermometry\Drift;
+use Rheacid\Core\Thermometry\ErrorCost;
 use Rheacid\Core\Thermometry\ImpossibleReading;
 use Rheacid\Core\Thermometry\LooksLikeFahrenheit;
 use Rheacid\Core\Thermometry\PressureOutOfRange;
@@ -311,6 +322,8 @@ final class SmallRulesTest extends TestCase
         self::assertSame([2, 1, 0], $guess('Temp °C; potential; seconds'));
         self::assertSame([1, 2, 0], $guess('celsius; t; E'));
         self::assertSame([0, 1, 2], $guess('a; b; d'), 'unknown names are taken as they stand');
+        $wide = LogColumns::guess(LogTable::read("n; o; p; q; r\n1; 2; 3; 4; 5\n2; 3; 4; 5; 6\n"));
+        self::assertSame([0, 1, 2], [$wide->time, $wide->mv, $wide->celsius]);
         self::assertStringContainsString('The file is not text.', self::refused(static fn() => LogTable::read("a;b;c\n1;2;\x07\n")));
     }
 
@@ -794,5 +807,60 @@ final class SmallRulesTest extends TestCase
         } catch (\Throwable $thrown) {
             return $thrown;
         }
+    }
+
+    public function test_an_electrode_to_be_replaced_is_to_be_replaced_whatever_care_it_had(): void
+    {
+        $next = static fn(Diagnosis $diagnosis, CareKind ...$done): ?CareStep => FollowUp::next(
+            FollowUp::of($diagnosis, ElectrodeKind::SealedGel),
+            array_values($done),
+        );
+
+        self::assertSame(CareStep::Replace, $next(Diagnosis::Aged, ...CareKind::cases()));
+        self::assertSame(CareStep::Clean, $next(Diagnosis::Coated));
+        self::assertSame(CareStep::SoakHour, $next(Diagnosis::Coated, CareKind::Cleaned));
+        self::assertNull($next(Diagnosis::Coated, CareKind::Cleaned, CareKind::Soak));
+    }
+
+    public function test_a_wrong_temperature_costs_heat_and_money(): void
+    {
+        $cost = ErrorCost::perYear(1000.0, 2000.0, -0.5, 0.8, 0.25);
+
+        // 1000 kg/h · 2000 h · 4.18 kJ/(kg K) · 0.5 K = 4.18 GJ = 1161.11 kWh, of which the boiler wastes a fifth
+        self::assertEqualsWithDelta(1451.39, $cost['kwh'], 0.01);
+        self::assertEqualsWithDelta(362.85, $cost['cost'], 0.01);
+    }
+
+    public function test_water_in_a_sample_is_nothing_where_there_is_none(): void
+    {
+        self::assertSame(0.0, SampleDilution::boundPh(null, 2.0, 0.03));
+        self::assertSame(0.0, SampleDilution::boundPh(0.0, 2.0, 0.03));
+        self::assertSame(0.03, SampleDilution::boundPh(2.0, 2.0, 0.03));
+    }
+
+    public function test_an_acid_is_named_by_the_strength_on_its_bottle(): void
+    {
+        self::assertSame('lactic acid, 80 %', BottledAcid::Lactic80->words());
+        self::assertSame('phosphoric acid, 85 %', BottledAcid::Phosphoric85->words());
+        self::assertSame('citric acid', BottledAcid::Citric->words());
+    }
+
+    public function test_a_soak_after_a_dry_spell_is_a_day(): void
+    {
+        self::assertSame([1440, 120, 60, 15], array_map(static fn(SoakSchool $one): int => $one->minutes(), SoakSchool::cases()));
+    }
+
+    public function test_a_buffer_that_its_table_does_not_cover_is_no_twin(): void
+    {
+        $run = CalibrationFit::through([new CalibrationPoint(7.0, 0.0, 50.0, 40), new CalibrationPoint(4.0, 192.4, 50.0, 40)]);
+        $cold = Buffer::printed([[20.0, 6.88], [30.0, 6.85]]);
+
+        self::assertNull(NearTwin::among(Buffer::named('technical-7.00'), ['cold' => $cold], 9.0, 50.0, [$run, $run]));
+    }
+
+    public function test_readings_of_ph_beside_a_temperature_record_come_in_order(): void
+    {
+        $this->expectException(PhTimesNotIncreasing::class);
+        DegreeHours::of([[0.0, 20.0], [4.0, 20.0]], true, ph: [[1.0, 5.4], [1.0, 5.2]]);
     }
 }
