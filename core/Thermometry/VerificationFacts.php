@@ -43,6 +43,12 @@ final readonly class VerificationFacts
         return $this->isDamp() || ($this->verdict === VerificationVerdict::Outside && $this->outcome !== Outcome::Correct);
     }
 
+    /** °C, k = 2, of a reading by it: an error that is not corrected is part of what is not known. */
+    public function readingU(): float
+    {
+        return $this->expandedU + ($this->outcome === Outcome::Correct ? 0.0 : abs($this->errorC));
+    }
+
     public function hasUsableCorrection(): bool
     {
         return $this->method !== VerificationMethod::Rtd

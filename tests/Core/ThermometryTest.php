@@ -96,6 +96,23 @@ final class ThermometryTest extends TestCase
         );
     }
 
+    public function test_an_error_that_is_not_corrected_adds_to_what_is_not_known(): void
+    {
+        $of = static fn(?Outcome $outcome): float => (new VerificationFacts(
+            VerificationMethod::Ice,
+            VerificationVerdict::Outside,
+            -0.6,
+            0.1,
+            0.0,
+            [],
+            outcome: $outcome,
+        ))->readingU();
+
+        self::assertEqualsWithDelta(0.7, $of(null), 1e-12);
+        self::assertEqualsWithDelta(0.7, $of(Outcome::Use), 1e-12);
+        self::assertEqualsWithDelta(0.1, $of(Outcome::Correct), 1e-12);
+    }
+
     public function test_what_may_follow_depends_on_the_verdict(): void
     {
         self::assertSame([Outcome::Use, Outcome::Replaced, Outcome::OutOfUse], Outcome::allowed(VerificationVerdict::Within, false, false));

@@ -10,6 +10,7 @@ use Rheacid\Core\Care\PairState;
 use Rheacid\Core\Solutions\BottleEvent;
 use Rheacid\Models\CalibrationVoid;
 use Rheacid\Models\ControlCheck;
+use Rheacid\Models\LookBack;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\SessionMoment;
 use Rheacid\Queries\Ready\Readiness;
@@ -93,6 +94,34 @@ final class ControlCheckTest extends BenchTestCase
         self::assertTrue($this->fresh($reading)->isInDoubt());
     }
 
+    public function test_a_check_that_has_not_settled_confirms_nothing_and_voids_nothing(): void
+    {
+        $this->calibrate();
+
+        foreach ([4.0, 4.09] as $seenPh) {
+            self::assertNull($this->check($seenPh, isSettled: false)->passed);
+            $this->wait(60);
+        }
+
+        self::assertSame(0, CalibrationVoid::query()->count());
+        self::assertSame(['control-check-missing'], $this->decided($this->measure([4.45, 4.46]))->blocks);
+    }
+
+    public function test_a_pair_found_off_makes_the_calibration_in_force_be_looked_back_on(): void
+    {
+        $this->calibrate();
+        $this->wait(3600);
+        $inForce = $this->calibrate();
+        self::assertSame(0, LookBack::query()->count());
+        $this->wait(3600);
+
+        $this->calibrate(94.0);
+
+        $due = LookBack::query()->sole();
+        self::assertSame($inForce->id, $due->calibration_id);
+        self::assertEquals($inForce->at, $due->since);
+    }
+
     public function test_the_bottles_of_a_calibration_cannot_check_it(): void
     {
         $this->calibrate();
@@ -139,7 +168,7 @@ final class ControlCheckTest extends BenchTestCase
             ->assertSee('Q-28');
     }
 
-    private function check(float $seenPh, string $lot = 'Q-28'): ControlCheck
+    private function check(float $seenPh, string $lot = 'Q-28', bool $isSettled = true): ControlCheck
     {
         return app(ReadControlCheck::class)(
             $this->people['checker'],
@@ -147,8 +176,8 @@ final class ControlCheckTest extends BenchTestCase
             $this->pair(),
             $this->lot($lot),
             SessionMoment::Within,
-            $this->typed($this->shown($seenPh)),
-            null,
+            $this->typed($this->shown($seenPh), still: $isSettled),
+            $isSettled ? null : 'It would not come to rest.',
         );
     }
 

@@ -84,8 +84,7 @@ final readonly class RecordCourse
                     'verification_id' => $check->id,
                     'gain' => $isCorrected ? $outcome->gain : 1.0,
                     'offset_c' => $isCorrected ? $outcome->offset_c : 0.0,
-                    // Without a correction the error itself is not known away.
-                    'expanded_u_c' => $check->expanded_u_c + ($isCorrected ? 0.0 : abs($check->error_c)),
+                    'expanded_u_c' => $check->toCore()->readingU(),
                     'source' => $source,
                     'points' => $points,
                     'drawn' => self::thinned($points),

@@ -18,7 +18,6 @@ use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Measuring\Equilibrium;
 use Rheacid\Core\Measuring\PhResult;
 use Rheacid\Core\Sampling\Places;
-use Rheacid\Core\Thermometry\Outcome;
 use Rheacid\Core\Uncertainty\PhUncertainty;
 use Rheacid\Core\Uncertainty\UncertaintyInputs;
 use Rheacid\Models\Batch;
@@ -183,15 +182,9 @@ final readonly class Assessment
                     ...$blocked,
                 ]),
             );
-            // An error that is not corrected is part of what is not known.
-            $expandedU
-                = $verification === null
-                    ? $replicate->expanded_u
-                    : $verification->expanded_u_c
-                        + ($verification->outcome?->outcome === Outcome::Correct ? 0.0 : abs($verification->error_c));
             $replicates[] = new JudgedReplicate(
                 $replicate->value,
-                $expandedU,
+                $verification === null ? $replicate->expanded_u : $verification->toCore()->readingU(),
                 ReleaseBlock::leavesTrust($own),
                 ReleaseBlock::provesNot($own, $limits),
             );
