@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
 use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Measuring\ThermometerFacts;
 use Rheacid\Core\Thermometry\Outcome;
+use Rheacid\Core\Thermometry\PastCheck;
 use Rheacid\Core\Thermometry\VerificationFacts;
 use Rheacid\Core\Thermometry\VerificationFinding;
 use Rheacid\Core\Thermometry\VerificationMethod;
@@ -161,14 +162,14 @@ final class Verification extends Model
         );
     }
 
-    /** @return array{on: string, error: float, tolerance: float, proven?: bool} as the interval counts it */
-    public function forInterval(): array
+    /** As the interval counts it. */
+    public function forInterval(): PastCheck
     {
-        return [
-            'on' => SiteClock::local($this->at)->toDateString(),
-            'error' => $this->error_c,
-            'tolerance' => $this->tolerance_c,
-            'proven' => $this->verdict !== VerificationVerdict::Inconclusive,
-        ];
+        return new PastCheck(
+            SiteClock::local($this->at)->toDateString(),
+            $this->error_c,
+            $this->tolerance_c,
+            $this->verdict !== VerificationVerdict::Inconclusive,
+        );
     }
 }

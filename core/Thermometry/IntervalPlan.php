@@ -34,8 +34,8 @@ final readonly class IntervalPlan
 
     /**
      * @param int $earnedDays the interval earned so far, before stress and cap
-     * @param non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}> $own checks; °C
-     * @param list<non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}>> $alike checks of alike probes in like
+     * @param non-empty-list<PastCheck> $own checks; °C
+     * @param list<non-empty-list<PastCheck>> $alike checks of alike probes in like
      *     service
      */
     public static function after(
@@ -46,11 +46,11 @@ final readonly class IntervalPlan
         array $alike = [],
         IntervalPolicy $policy = new IntervalPolicy(),
     ): self {
-        $own = Days::sorted($own, static fn(array $check): string => $check['on']);
+        $own = PastCheck::sorted($own);
         $row = self::goodInRow($own, $changedOn, $policy);
         $next = VerificationInterval::after($earnedDays, $own, $changedOn, $policy);
         // A check that proved nothing is neither outside nor good.
-        $isProven = $own[count($own) - 1]['proven'] ?? true;
+        $isProven = $own[count($own) - 1]->isProven;
         $isEarned = $next->reason !== IntervalReason::Doubled || count($row) >= $policy->doubleAfter;
         [$days, $reason] = $isProven && $isEarned ? [$next->nextDays, $next->reason] : [$earnedDays, IntervalReason::Keep];
         $pooled = 1;
@@ -63,7 +63,7 @@ final readonly class IntervalPlan
         }
         $wanted = (int) floor($days * Stress::SHORTENS ** count($service->stresses));
         $allowed = max($policy->minDays, min($wanted, $service->capDays ?? $wanted));
-        $last = $own[count($own) - 1]['on'];
+        $last = $own[count($own) - 1]->on;
 
         return new self(
             $allowed,
@@ -98,14 +98,14 @@ final readonly class IntervalPlan
     /**
      * Alike probes count as one where each of them has held, this one at least twice.
      *
-     * @param list<array{on: string, error: float, tolerance: float, proven?: bool}> $row
-     * @param list<non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}>> $alike
+     * @param list<PastCheck> $row
+     * @param list<non-empty-list<PastCheck>> $alike
      */
     private static function haveHeldTogether(array $row, array $alike, ?string $changedOn, IntervalPolicy $policy): bool
     {
         $rows = [$row];
         foreach ($alike as $checks) {
-            $rows[] = self::goodInRow(Days::sorted($checks, static fn(array $check): string => $check['on']), $changedOn, $policy);
+            $rows[] = self::goodInRow(PastCheck::sorted($checks), $changedOn, $policy);
         }
 
         return $alike !== []
@@ -117,51 +117,36 @@ final readonly class IntervalPlan
     /**
      * A probe that walks steadily is not given more time than it needs to walk out.
      *
-     * @param non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}> $own sorted
+     * @param non-empty-list<PastCheck> $own sorted
      */
     private static function staysWithin(array $own, int $days): bool
     {
         $last = $own[count($own) - 1];
 
-        return Numbers::atMost(abs($last['error']) + (abs(Drift::of($own)->cPerYear ?? 0.0) * $days) / Days::IN_A_YEAR, $last['tolerance']);
+        return Numbers::atMost(abs($last->errorC) + (abs(Drift::of($own)->cPerYear ?? 0.0) * $days) / Days::IN_A_YEAR, $last->toleranceC);
     }
 
     /**
      * Backwards from the last check: proven within tolerance, without a significant shift from one to the next or from end
      * to end. The one that shifted is not the first of a new row: nobody knows yet whether it has become stable.
      *
-     * @param list<array{on: string, error: float, tolerance: float, proven?: bool}> $checks sorted
+     * @param list<PastCheck> $checks sorted
      *
-     * @return list<array{on: string, error: float, tolerance: float, proven?: bool}>
+     * @return list<PastCheck>
      */
     private static function goodInRow(array $checks, ?string $changedOn, IntervalPolicy $policy): array
     {
         $row = [];
         foreach (array_reverse($checks, true) as $i => $check) {
-            $isOld = $changedOn !== null && $check['on'] <= $changedOn;
-            $hasShifted = isset($checks[$i - 1]) && !self::isSmall($checks[$i - 1], $check, $policy);
-            $isSteady = $row === [] || self::isSmall($check, $row[0], $policy);
-            if (
-                $isOld
-                || $hasShifted
-                || !$isSteady
-                || !($check['proven'] ?? true)
-                || !Numbers::atMost(abs($check['error']), $check['tolerance'])
-            ) {
+            $isOld = $changedOn !== null && $check->on <= $changedOn;
+            $hasShifted = isset($checks[$i - 1]) && !$check->isNear($checks[$i - 1], $policy);
+            $isSteady = $row === [] || $row[0]->isNear($check, $policy);
+            if ($isOld || $hasShifted || !$isSteady || !$check->isProven || !$check->isWithin()) {
                 break;
             }
             $row[] = $check;
         }
 
         return $row;
-    }
-
-    /**
-     * @param array{on: string, error: float, tolerance: float, proven?: bool} $earlier
-     * @param array{on: string, error: float, tolerance: float, proven?: bool} $later
-     */
-    private static function isSmall(array $earlier, array $later, IntervalPolicy $policy): bool
-    {
-        return Numbers::atMost(abs($later['error'] - $earlier['error']), $policy->significantShare * $later['tolerance']);
     }
 }

@@ -20,7 +20,7 @@ final readonly class VerificationInterval
 
     /**
      * @param int $currentDays the interval in force
-     * @param non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}> $history in any order; °C
+     * @param non-empty-list<PastCheck> $history in any order; °C
      * @param string|null $changedOn since when the interval is in force: only later checks count towards a longer one
      *
      * @throws \Rheacid\Core\DateTwice if a date appears twice
@@ -32,10 +32,10 @@ final readonly class VerificationInterval
         ?string $changedOn = null,
         IntervalPolicy $policy = new IntervalPolicy(),
     ): self {
-        $history = Days::sorted($history, static fn(array $check): string => $check['on']);
+        $history = PastCheck::sorted($history);
         $last = $history[count($history) - 1];
         [$days, $reason] = match (true) {
-            !self::isWithin($last) => [intdiv($currentDays, 2), IntervalReason::Halved],
+            !$last->isWithin() => [intdiv($currentDays, 2), IntervalReason::Halved],
             self::isEarned($history, $changedOn, $policy) => [$currentDays * 2, IntervalReason::Doubled],
             default => [$currentDays, IntervalReason::Keep],
         };
@@ -44,35 +44,26 @@ final readonly class VerificationInterval
             throw new IntervalTooLong($allowed, self::LONGEST_DAYS);
         }
 
-        return new self($allowed, Days::date(Days::number($last['on']) + $allowed), $allowed === $days ? $reason : IntervalReason::Capped);
+        return new self($allowed, Days::date(Days::number($last->on) + $allowed), $allowed === $days ? $reason : IntervalReason::Capped);
     }
 
-    /** @param list<array{on: string, error: float, tolerance: float, proven?: bool}> $history sorted */
+    /** @param list<PastCheck> $history sorted */
     private static function isEarned(array $history, ?string $changedOn, IntervalPolicy $policy): bool
     {
-        $since = array_values(array_filter($history, static fn(array $check): bool => $changedOn === null || $check['on'] > $changedOn));
+        $since = array_values(array_filter($history, static fn(PastCheck $check): bool => $changedOn === null || $check->on > $changedOn));
         $row = array_slice($since, -$policy->doubleAfter);
         if (count($row) < $policy->doubleAfter) {
             return false;
         }
         foreach ($row as $i => $check) {
-            $isSteady = $i === 0
-                || Numbers::atMost(abs($check['error'] - $row[$i - 1]['error']), $policy->significantShare * $check['tolerance']);
-            if (!self::isWithin($check) || !$isSteady) {
+            if (!$check->isWithin() || ($i > 0 && !$check->isNear($row[$i - 1], $policy))) {
                 return false;
             }
         }
         $last = $row[count($row) - 1];
-        $walked = abs($last['error'] - $row[0]['error']);
 
         // A slow walk shows only from end to end; what it has walked it may walk again before the next check.
-        return Numbers::atMost($walked, $policy->significantShare * $last['tolerance'])
-            && Numbers::atMost(abs($last['error']) + $walked, $last['tolerance']);
-    }
-
-    /** @param array{on: string, error: float, tolerance: float, proven?: bool} $check */
-    private static function isWithin(array $check): bool
-    {
-        return Numbers::atMost(abs($check['error']), $check['tolerance']);
+        return $last->isNear($row[0], $policy)
+            && Numbers::atMost(abs($last->errorC) + abs($last->errorC - $row[0]->errorC), $last->toleranceC);
     }
 }

@@ -54,6 +54,7 @@ use Rheacid\Core\Solutions\SolutionKind;
 use Rheacid\Core\Thermometry\BoilingPoint;
 use Rheacid\Core\Thermometry\ErrorCost;
 use Rheacid\Core\Thermometry\IntervalPolicy;
+use Rheacid\Core\Thermometry\PastCheck;
 use Rheacid\Core\Thermometry\Reference;
 use Rheacid\Core\Thermometry\Sense;
 use Rheacid\Core\Thermometry\StationPressure;
@@ -395,7 +396,7 @@ final class EdgesTest extends TestCase
         $longest = static fn(int $days): bool => self::isTaken(
             static fn() => VerificationInterval::after(
                 $days,
-                [['on' => '2026-01-01', 'error' => 0.1, 'tolerance' => 1.0]],
+                [new PastCheck('2026-01-01', 0.1, 1.0)],
                 null,
                 new IntervalPolicy(maxDays: 100_000),
             ),

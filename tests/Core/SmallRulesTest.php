@@ -88,6 +88,7 @@ use Rheacid\Core\Thermometry\Drift;
 use Rheacid\Core\Thermometry\ErrorCost;
 use Rheacid\Core\Thermometry\ImpossibleReading;
 use Rheacid\Core\Thermometry\LooksLikeFahrenheit;
+use Rheacid\Core\Thermometry\PastCheck;
 use Rheacid\Core\Thermometry\PressureOutOfRange;
 use Rheacid\Core\Thermometry\Reference;
 use Rheacid\Core\Thermometry\Rtd;
@@ -486,7 +487,7 @@ final class SmallRulesTest extends TestCase
     {
         $drift = static fn(float $step): Drift => Drift::of(
             array_map(
-                static fn(int $i): array => ['on' => sprintf('2026-%02d-01', $i + 1), 'error' => $step * $i, 'tolerance' => 0.5],
+                static fn(int $i): PastCheck => new PastCheck(sprintf('2026-%02d-01', $i + 1), $step * $i, 0.5),
                 range(0, 5),
             ),
         );
@@ -714,8 +715,8 @@ final class SmallRulesTest extends TestCase
     public function test_two_checks_of_a_thermometer_tell_no_trend(): void
     {
         $drift = Drift::of([
-            ['on' => '2026-01-01', 'error' => 0.1, 'tolerance' => 0.5],
-            ['on' => '2026-02-01', 'error' => 0.2, 'tolerance' => 0.5],
+            new PastCheck('2026-01-01', 0.1, 0.5),
+            new PastCheck('2026-02-01', 0.2, 0.5),
         ]);
 
         self::assertNull($drift->leavesOn);

@@ -27,6 +27,7 @@ use Rheacid\Core\Solutions\Spent;
 use Rheacid\Core\Thermometry\IntervalPlan;
 use Rheacid\Core\Thermometry\IntervalReason;
 use Rheacid\Core\Thermometry\Outcome;
+use Rheacid\Core\Thermometry\PastCheck;
 use Rheacid\Core\Thermometry\Service;
 use Rheacid\Core\Thermometry\SharedBath;
 use Rheacid\Core\Thermometry\Stress;
@@ -326,7 +327,7 @@ final class StatesTest extends TestCase
     {
         $plan = IntervalPlan::after(
             30,
-            [...self::history([0.1, 0.1]), ['on' => '2026-03-03', 'error' => 0.45, 'tolerance' => 0.5, 'proven' => false]],
+            [...self::history([0.1, 0.1]), new PastCheck('2026-03-03', 0.45, 0.5, false)],
             null,
             new Service(30),
         );
@@ -363,16 +364,12 @@ final class StatesTest extends TestCase
     /**
      * @param list<float> $errors
      *
-     * @return non-empty-list<array{on: string, error: float, tolerance: float}> a check a month
+     * @return non-empty-list<PastCheck> a check a month
      */
     private static function history(array $errors): array
     {
         return array_map(
-            static fn(float $error, int $month): array => [
-                'on' => sprintf('2026-%02d-01', $month + 1),
-                'error' => $error,
-                'tolerance' => 0.5,
-            ],
+            static fn(float $error, int $month): PastCheck => new PastCheck(sprintf('2026-%02d-01', $month + 1), $error, 0.5),
             $errors,
             array_keys($errors),
         )

@@ -23,6 +23,7 @@ use Rheacid\Core\Thermometry\IntervalPlan;
 use Rheacid\Core\Thermometry\IntervalReason;
 use Rheacid\Core\Thermometry\LooksLikeFahrenheit;
 use Rheacid\Core\Thermometry\Outcome;
+use Rheacid\Core\Thermometry\PastCheck;
 use Rheacid\Core\Thermometry\Reference;
 use Rheacid\Core\Thermometry\Sense;
 use Rheacid\Core\Thermometry\Service;
@@ -170,23 +171,24 @@ final class ThermometryTest extends TestCase
 
     public function test_what_proves_nothing_and_what_has_shifted_count_for_no_interval(): void
     {
-        $checks = static function (float ...$errors): array {
-            $all = [];
-            foreach (array_values($errors) as $i => $error) {
-                $all[] = ['on' => sprintf('2026-%02d-01', $i + 1), 'error' => $error, 'tolerance' => 1.0];
-            }
+        $checks = static fn(float ...$errors): array => array_map(
+            static fn(int $i): PastCheck => new PastCheck(sprintf('2026-%02d-01', $i + 1), $errors[$i], 1.0),
+            array_keys(array_values($errors)),
+        );
+        $unproven = static function (array $checks): array {
+            $last = array_pop($checks);
 
-            return $all;
+            return [...$checks, new PastCheck($last->on, $last->errorC, $last->toleranceC, false)];
         };
         $plan = static fn(array $own): IntervalPlan => IntervalPlan::after(30, $own, null, new Service(30));
         $steady = $checks(0.1, 0.1, 0.1, 0.1, 0.1);
         self::assertSame(IntervalReason::Doubled, $plan($steady)->reason);
 
-        $steady[4]['proven'] = false;
+        $steady = $unproven($steady);
         self::assertSame([IntervalReason::Keep, 0], [$plan($steady)->reason, $plan($steady)->goodInRow]);
         $out = $checks(0.1, 1.1);
         self::assertSame(IntervalReason::Halved, $plan($out)->reason);
-        $out[1]['proven'] = false;
+        $out = $unproven($out);
         self::assertSame([IntervalReason::Keep, 30], [$plan($out)->reason, $plan($out)->nextDays], 'not proven is not outside');
 
         self::assertSame(
@@ -285,7 +287,7 @@ final class ThermometryTest extends TestCase
     public function test_like_probes_hard_use_and_a_third_party_change_the_interval(): void
     {
         $checks = static fn(int $count, float $error = 0.1): array => array_map(
-            static fn(int $i): array => ['on' => sprintf('2026-%02d-01', $i), 'error' => $error, 'tolerance' => 1.0],
+            static fn(int $i): PastCheck => new PastCheck(sprintf('2026-%02d-01', $i), $error, 1.0),
             range(1, max(1, $count)),
         );
         $plan = static fn(Service $service, array ...$alike): IntervalPlan => IntervalPlan::after(
@@ -308,7 +310,7 @@ final class ThermometryTest extends TestCase
         self::assertSame(IntervalReason::Keep, $plan(new Service(30), $checks(2, 1.4))->reason, 'one of them is out');
         self::assertSame(IntervalReason::Doubled, IntervalPlan::after(30, $checks(5), '2026-03-15', new Service(30), [$checks(8)])->reason);
         $walking = array_map(
-            static fn(int $i): array => ['on' => sprintf('2026-%02d-01', $i), 'error' => 0.19 * $i, 'tolerance' => 1.0],
+            static fn(int $i): PastCheck => new PastCheck(sprintf('2026-%02d-01', $i), 0.19 * $i, 1.0),
             range(1, 5),
         );
         self::assertSame(
@@ -357,7 +359,7 @@ final class ThermometryTest extends TestCase
     {
         $walk = static fn(float $a_month): Drift => Drift::of(
             array_map(
-                static fn(int $i): array => ['on' => sprintf('2026-%02d-01', $i), 'error' => $a_month * $i, 'tolerance' => 1.0],
+                static fn(int $i): PastCheck => new PastCheck(sprintf('2026-%02d-01', $i), $a_month * $i, 1.0),
                 range(1, 6),
             ),
         );
@@ -378,7 +380,7 @@ final class ThermometryTest extends TestCase
         $errors = ['2026-01-10' => 0.05, '2026-02-09' => 0.21, '2026-03-12' => 0.18, '2026-04-10' => 0.37, '2026-05-11' => 0.33];
         $drift = Drift::of(
             array_map(
-                static fn(string $on, float $error): array => ['on' => $on, 'error' => $error, 'tolerance' => 0.5],
+                static fn(string $on, float $error): PastCheck => new PastCheck($on, $error, 0.5),
                 array_keys($errors),
                 $errors,
             ),

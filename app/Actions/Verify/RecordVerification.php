@@ -6,6 +6,7 @@ namespace Rheacid\Actions\Verify;
 
 use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Thermometry\Outcome;
+use Rheacid\Core\Thermometry\PastCheck;
 use Rheacid\Core\Thermometry\RtdVerification;
 use Rheacid\Core\Thermometry\Sense;
 use Rheacid\Core\Thermometry\Verification as CoreVerification;
@@ -125,12 +126,14 @@ final class RecordVerification
         $error = $values['error_c'];
         assert(is_float($reference) && is_float($error));
         [$low, $high] = VerifiedRange::of($method, $reference);
-        $next = $facts->interval->after([
-            'on' => SiteClock::local($entry->at)->toDateString(),
-            'error' => $error,
-            'tolerance' => $toleranceC,
-            'proven' => $verdict !== VerificationVerdict::Inconclusive,
-        ]);
+        $next = $facts->interval->after(
+            new PastCheck(
+                SiteClock::local($entry->at)->toDateString(),
+                $error,
+                $toleranceC,
+                $verdict !== VerificationVerdict::Inconclusive,
+            ),
+        );
 
         $verification = $entry->add(
             new Verification([

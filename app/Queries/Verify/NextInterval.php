@@ -6,6 +6,7 @@ namespace Rheacid\Queries\Verify;
 
 use Illuminate\Support\Collection;
 use Rheacid\Core\Thermometry\IntervalPlan;
+use Rheacid\Core\Thermometry\PastCheck;
 use Rheacid\Models\Thermometer;
 use Rheacid\Models\ThermometerService;
 use Rheacid\Models\Verification;
@@ -20,8 +21,8 @@ final readonly class NextInterval
     private const ALIKE = 12;
 
     /**
-     * @param list<array{on: string, error: float, tolerance: float, proven?: bool}> $own its checks, in the order of time
-     * @param list<non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}>> $alike
+     * @param list<PastCheck> $own its checks, in the order of time
+     * @param list<non-empty-list<PastCheck>> $alike
      */
     private function __construct(
         private int $earnedDays,
@@ -40,7 +41,7 @@ final readonly class NextInterval
         foreach ($before as $check) {
             if ($check->earned_days !== $earned) {
                 // Only checks after the interval was last changed count towards a longer one.
-                [$earned, $changedOn] = [$check->earned_days, $check->forInterval()['on']];
+                [$earned, $changedOn] = [$check->earned_days, $check->forInterval()->on];
             }
         }
 
@@ -48,13 +49,13 @@ final readonly class NextInterval
             $earned,
             $changedOn,
             $service,
-            array_values(array_map(static fn(Verification $check): array => $check->forInterval(), $before->all())),
+            array_values(array_map(static fn(Verification $check): PastCheck => $check->forInterval(), $before->all())),
             self::alike($thermometer),
         );
     }
 
-    /** @param array{on: string, error: float, tolerance: float, proven?: bool} $now the check that is being recorded */
-    public function after(array $now): IntervalPlan
+    /** @param PastCheck $now the check that is being recorded */
+    public function after(PastCheck $now): IntervalPlan
     {
         return IntervalPlan::after(
             $this->earnedDays,
@@ -68,7 +69,7 @@ final readonly class NextInterval
     /**
      * Checks of probes of the same kind in the same place.
      *
-     * @return list<non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}>>
+     * @return list<non-empty-list<PastCheck>>
      */
     private static function alike(Thermometer $thermometer): array
     {
@@ -91,7 +92,7 @@ final readonly class NextInterval
         ) {
             $checks = self::newest($line)->reverse();
             if ($checks->isNotEmpty()) {
-                $histories[] = self::byDay(array_map(static fn(Verification $check): array => $check->forInterval(), $checks->all()));
+                $histories[] = self::byDay(array_map(static fn(Verification $check): PastCheck => $check->forInterval(), $checks->all()));
             }
         }
 
@@ -112,15 +113,15 @@ final readonly class NextInterval
     /**
      * Of several checks on a day the last one counts.
      *
-     * @param array<array{on: string, error: float, tolerance: float, proven?: bool}> $checks in the order of time
+     * @param array<PastCheck> $checks in the order of time
      *
-     * @return non-empty-list<array{on: string, error: float, tolerance: float, proven?: bool}>
+     * @return non-empty-list<PastCheck>
      */
     private static function byDay(array $checks): array
     {
         $byDay = [];
         foreach ($checks as $check) {
-            $byDay[$check['on']] = $check;
+            $byDay[$check->on] = $check;
         }
 
         return $byDay === [] ? throw new \LogicException('There is at least one check.') : array_values($byDay);

@@ -162,8 +162,8 @@ final readonly class VerificationScreen
     {
         $byDay = [];
         foreach ($history as $check) {
-            $facts = $check->forInterval();
-            $byDay[$facts['on']] ??= $facts;
+            $past = $check->forInterval();
+            $byDay[$past->on] ??= $past;
         }
         if (count($byDay) < 4) {
             return null;

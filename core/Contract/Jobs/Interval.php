@@ -12,6 +12,7 @@ use Rheacid\Core\Contract\Shape\NumberShape;
 use Rheacid\Core\Contract\Shape\RecordShape;
 use Rheacid\Core\Contract\Shape\TextShape;
 use Rheacid\Core\Thermometry\IntervalPolicy;
+use Rheacid\Core\Thermometry\PastCheck;
 use Rheacid\Core\Thermometry\VerificationInterval;
 
 final readonly class Interval implements Job
@@ -48,11 +49,11 @@ final readonly class Interval implements Job
     {
         $policy = $in->recordOrNull('policy');
         $history = array_map(
-            static fn(Input $check): array => [
-                'on' => $check->text('on'),
-                'error' => $check->number('error_c'),
-                'tolerance' => $check->number('tolerance_c'),
-            ],
+            static fn(Input $check): PastCheck => new PastCheck(
+                $check->text('on'),
+                $check->number('error_c'),
+                $check->number('tolerance_c'),
+            ),
             $in->records('history'),
         );
         assert($history !== []);
