@@ -25,7 +25,9 @@ use Rheacid\Core\Care\ThermometerState;
 use Rheacid\Core\Cells\CellStandard;
 use Rheacid\Core\Celsius;
 use Rheacid\Core\Courses\DegreeHours;
+use Rheacid\Core\Courses\HeatHold;
 use Rheacid\Core\Courses\PhTimesNotIncreasing;
+use Rheacid\Core\Courses\Stretch;
 use Rheacid\Core\Electrode\Buffer;
 use Rheacid\Core\Electrode\BufferRecognition;
 use Rheacid\Core\Electrode\CalibrationFit;
@@ -44,6 +46,7 @@ use Rheacid\Core\Electrode\RunQuestion;
 use Rheacid\Core\Electrode\Severity;
 use Rheacid\Core\Electrode\ShownScale;
 use Rheacid\Core\Electrode\Signal;
+use Rheacid\Core\Electrode\TemperaturesCancel;
 use Rheacid\Core\Forecast\Forecast;
 use Rheacid\Core\Forecast\ForecastVerdict;
 use Rheacid\Core\Limits\Applies;
@@ -68,7 +71,10 @@ use Rheacid\Core\Maths\CurveBand;
 use Rheacid\Core\Maths\OutsideTable;
 use Rheacid\Core\Maths\Pchip;
 use Rheacid\Core\Maths\TooFewPoints;
+use Rheacid\Core\Measurands\Basis;
 use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Measurands\UnitUnknown;
+use Rheacid\Core\Measuring\MethodRules;
 use Rheacid\Core\Measuring\SampleDilution;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Records\LedgerLine;
@@ -95,6 +101,10 @@ use Rheacid\Core\Thermometry\Rtd;
 use Rheacid\Core\Thermometry\Sense;
 use Rheacid\Core\Thermometry\ThermometerKind;
 use Rheacid\Core\Thermometry\ToleranceClass;
+use Rheacid\Core\Uncertainty\Gain;
+use Rheacid\Core\Uncertainty\PhUncertainty;
+use Rheacid\Core\Uncertainty\Repeatability;
+use Rheacid\Core\Uncertainty\UncertaintyInputs;
 use Rheacid\Core\Words\SamplingWords;
 use Rheacid\Core\Words\StateWords;
 use Rheacid\Core\Words\TypedCurve;
@@ -863,5 +873,114 @@ final class SmallRulesTest extends TestCase
     {
         $this->expectException(PhTimesNotIncreasing::class);
         DegreeHours::of([[0.0, 20.0], [4.0, 20.0]], true, ph: [[1.0, 5.4], [1.0, 5.2]]);
+    }
+
+    public function test_replicates_have_a_mean(): void
+    {
+        $replicates = array_map(static fn(float $ph): JudgedReplicate => new JudgedReplicate($ph, 0.05, true), [4.0, 4.2, 4.7]);
+
+        self::assertEqualsWithDelta(4.3, (new Result('ph', '', $replicates))->mean(), 1e-12);
+    }
+
+    public function test_a_stretch_is_a_line_between_its_points_and_can_lose_a_part(): void
+    {
+        $stretch = new Stretch([[0.0, 10.0], [2.0, 20.0], [4.0, 20.0], [6.0, 8.0]], true);
+
+        self::assertSame([12.5, 20.0, 14.0], [$stretch->at(0.5), $stretch->at(2.0), $stretch->at(5.0)]);
+        self::assertSame([null, null], [$stretch->at(-0.1), $stretch->at(6.1)]);
+        [$left, $struck] = $stretch->without([[1.5, 2.5], [7.0, 8.0]]);
+        self::assertEquals([new Stretch([[0.0, 10.0]], true), new Stretch([[4.0, 20.0], [6.0, 8.0]], true)], $left);
+        self::assertSame([[1.5, 2.5]], $struck);
+    }
+
+    public function test_critical_and_legal_limits_bind(): void
+    {
+        self::assertEqualsCanonicalizing([LimitKind::Critical, LimitKind::Legal], LimitKind::binding());
+    }
+
+    public function test_replicates_that_do_not_agree_need_one_more(): void
+    {
+        $rules = new MethodRules(2, 0.05, 20.0, 25.0, 0.0);
+
+        self::assertSame([2, 2, 3], [$rules->needed([4.0]), $rules->needed([4.0, 4.05]), $rules->needed([4.0, 4.06])]);
+    }
+
+    public function test_a_band_begins_where_it_is_asked_for(): void
+    {
+        $curves = [[[0.0, 6.0], [2.0, 4.0]], [[0.0, 6.4], [2.0, 4.4]], [[0.0, 6.8], [2.0, 4.8]]];
+
+        self::assertSame([1.0, 2.0], array_column(CurveBand::of($curves, 1.0, 2.0, 2), 'at'));
+    }
+
+    public function test_only_a_temperature_is_read_in_fahrenheit(): void
+    {
+        $refused = static function (Measurand $measurand, string $code, string $unit): bool {
+            try {
+                (new Basis($measurand, $code))->value(20.0, $unit);
+            } catch (UnitUnknown) {
+                return true;
+            }
+
+            return false;
+        };
+
+        self::assertFalse($refused(Measurand::Temperature, 'core', '°F'));
+        self::assertTrue($refused(Measurand::Temperature, 'core', 'K'));
+        self::assertTrue($refused(Measurand::RelativeDensity, '20/20', '°F'));
+    }
+
+    public function test_a_silence_before_a_hold_begins_leaves_it_whole(): void
+    {
+        $record = [[0.0, 80.0], [60.0, 80.0], [61.0, 80.0], [62.0, 80.0]];
+
+        self::assertTrue(HeatHold::of($record, 0.0, 72.0, 2.0, beginMinute: 60.0, endMinute: 62.0)->isWhole);
+        self::assertFalse(HeatHold::of($record, 0.0, 72.0, 2.0, beginMinute: 59.0, endMinute: 62.0)->isWhole);
+    }
+
+    public function test_a_buffer_that_hardly_differs_is_no_twin(): void
+    {
+        $run = CalibrationFit::through([new CalibrationPoint(7.0, 0.0, 25.0, 40), new CalibrationPoint(4.0, 177.48, 25.0, 40)]);
+        $twin = static fn(float $ph): ?string => NearTwin::among(
+            Buffer::printed([[20.0, 7.0], [30.0, 7.0]]),
+            ['other' => Buffer::printed([[20.0, $ph], [30.0, $ph]])],
+            Nernst::mvPerPh(25.0) * (7 - $ph),
+            25.0,
+            [$run, $run],
+        );
+
+        self::assertSame([null, 'other', 'other', null], [$twin(6.95), $twin(6.85), $twin(6.15), $twin(6.05)]);
+    }
+
+    public function test_buffers_that_give_one_potential_at_their_temperatures_are_refused(): void
+    {
+        // (7 − 4.0) · 278.15 K = (7 − 4.5) · 333.78 K
+        $this->expectException(TemperaturesCancel::class);
+        CalibrationFit::through([new CalibrationPoint(4.0, 165.0, 5.0, 40), new CalibrationPoint(4.5, 165.0, 60.63, 40)]);
+    }
+
+    public function test_a_line_goes_through_the_last_three_readings(): void
+    {
+        $forecast = Forecast::of([[0.0, 6.0], [1.0, 5.0], [2.0, 4.9], [3.0, 4.8]], 4.5);
+
+        self::assertEqualsWithDelta(6.0, (float) $forecast->etaH, 1e-9);
+    }
+
+    public function test_a_better_buffer_than_a_certified_one_is_not_made_worse(): void
+    {
+        $with = static fn(float $acid, float $alkaline): UncertaintyInputs => new UncertaintyInputs(
+            4.2,
+            21.0,
+            [['ph' => 4.0, 'expanded_u' => $acid], ['ph' => 7.0, 'expanded_u' => $alkaline]],
+            new Repeatability(0.0, 2),
+            0.0,
+            0.0,
+            0.0,
+        );
+        $ways = array_values(
+            array_filter(Gain::ways($with(0.002, 0.4), null), static fn(array $one): bool => $one['gain'] === Gain::CertifiedBuffers),
+        );
+
+        self::assertCount(1, $ways);
+        self::assertEqualsWithDelta(PhUncertainty::of($with(0.002, 0.01))->expanded(), $ways[0]['expanded_u'], 1e-12);
     }
 }
