@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Batches\BatchState;
+use Rheacid\Core\Batches\Consequences;
+use Rheacid\Core\Forecast\Forecast;
+use Rheacid\Core\Forecast\ForecastVerdict;
+use Rheacid\Core\Limits\Applies;
+use Rheacid\Core\Limits\Comparison;
+use Rheacid\Core\Limits\Conformity;
+use Rheacid\Core\Limits\Deciding;
+use Rheacid\Core\Limits\JudgedOccasion;
+use Rheacid\Core\Limits\JudgedReplicate;
+use Rheacid\Core\Limits\Limit;
+use Rheacid\Core\Limits\LimitKind;
+use Rheacid\Core\Limits\Occasion;
+use Rheacid\Core\Limits\ProductLimit;
+use Rheacid\Core\Limits\ReleaseBlock;
+use Rheacid\Core\Limits\Result;
+use Rheacid\Core\Limits\Stage;
+
+/** Small rules of limits, batches and forecasts, by hand. */
+final class LimitRulesTest extends TestCase
+{
+    public function test_what_is_not_trusted_for_some_limits_names_just_those(): void
+    {
+        $limits = [
+            new ProductLimit(Limit::edge('Acid', LimitKind::Critical, Comparison::AtMost, 4.6)),
+            new ProductLimit(Limit::edge('Aim', LimitKind::Target, Comparison::AtMost, 4.2)),
+            new ProductLimit(Limit::edge('Rest', LimitKind::Target, Comparison::AtMost, 4.2), Applies::Equilibrium),
+        ];
+
+        self::assertSame([], ReleaseBlock::provesNot([], $limits));
+        self::assertSame(['Acid'], ReleaseBlock::provesNot([ReleaseBlock::ControlCheckMissing], $limits));
+        self::assertSame(['Rest'], ReleaseBlock::provesNot([ReleaseBlock::EquilibriumNotProven], $limits));
+        self::assertSame(
+            ['Acid', 'Rest'],
+            ReleaseBlock::provesNot([ReleaseBlock::EquilibriumNotProven, ReleaseBlock::StabilitySaid], $limits),
+        );
+        self::assertTrue(ReleaseBlock::leavesTrust([ReleaseBlock::StabilitySaid, ReleaseBlock::EquilibriumNotProven]));
+        self::assertFalse(ReleaseBlock::leavesTrust([ReleaseBlock::StabilitySaid, ReleaseBlock::Simulated]));
+    }
+
+    public function test_while_places_are_missing_only_what_lies_outside_holds(): void
+    {
+        $limit = new ProductLimit(Limit::edge('Acid', LimitKind::Critical, Comparison::AtMost, 4.6));
+        $judged = static fn(float $ph, bool $isOpen): JudgedOccasion => JudgedOccasion::on(
+            [new Result('ph', '', [new JudgedReplicate($ph, 0.05, true)])],
+            [$limit],
+            new Occasion(Stage::Finished, open: $isOpen ? [['measurand' => 'ph', 'basis' => '']] : []),
+        );
+        $holds = static fn(float $ph, bool $isOpen): bool => Consequences::of(BatchState::Running, $judged($ph, $isOpen), [], false, false)
+            ->holds !== null;
+
+        self::assertSame([true, true, false], [$holds(4.8, true), $holds(4.8, false), $holds(4.5, false)]);
+        self::assertSame([false, true], [$holds(4.6, true), $holds(4.6, false)], 'what is only not proven waits for the places');
+    }
+
+    public function test_a_deadline_that_was_met_in_time_is_told_and_an_open_deviation_is_not_opened_again(): void
+    {
+        $limit = new ProductLimit(Limit::edge('Acid', LimitKind::Critical, Comparison::AtMost, 4.6), Applies::WithinHours, 24.0);
+        $follows = static fn(float $ph, float $hours, array $open = []): Consequences => Consequences::of(
+            BatchState::Running,
+            JudgedOccasion::on(
+                [new Result('ph', '', [new JudgedReplicate($ph, 0.05, true)])],
+                [$limit],
+                new Occasion(Stage::Underway, [ProductLimit::START => $hours]),
+            ),
+            [],
+            false,
+            false,
+            $open,
+        );
+
+        self::assertSame(['Acid'], $follows(4.2, 20.0)->metInTime);
+        self::assertSame([], $follows(4.2, 30.0)->metInTime);
+        self::assertSame([], $follows(4.8, 20.0)->metInTime);
+        self::assertCount(1, $follows(4.2, 30.0)->deviations, 'met too late');
+        self::assertCount(1, $follows(4.2, 30.0, ['Acid' => false])->deviations);
+        self::assertCount(0, $follows(4.2, 30.0, ['Acid' => true])->deviations);
+        self::assertNotNull($follows(4.2, 30.0, ['Acid' => true])->holds, 'held it is all the same');
+    }
+
+    public function test_where_nothing_is_due_the_replicate_nearest_to_the_next_limit_decides(): void
+    {
+        $limits = [
+            new ProductLimit(
+                Limit::edge('Cold', LimitKind::Critical, Comparison::AtMost, 5.0),
+                Applies::Finished,
+                measurand: 'temperature',
+                basis: 'core',
+            ),
+            new ProductLimit(Limit::edge('Acid', LimitKind::Critical, Comparison::AtMost, 4.6), Applies::Finished),
+        ];
+        $results = [
+            new Result('temperature', 'core', [new JudgedReplicate(3.0, 0.5, true)]),
+            new Result('ph', '', [new JudgedReplicate(4.2, 0.05, true), new JudgedReplicate(4.4, 0.05, true)]),
+        ];
+        $deciding = Deciding::of(JudgedOccasion::on($results, $limits, new Occasion(Stage::Underway)), $results);
+
+        self::assertSame([1, 1], [$deciding?->result, $deciding?->replicate]);
+    }
+
+    public function test_a_curve_that_levels_off_above_the_goal_gives_no_time(): void
+    {
+        $sigmoid = array_map(static fn(int $h): array => [(float) $h, 4.8 + 1.2 / (1 + exp(($h - 6) / 1.5))], range(0, 14));
+        $forecast = Forecast::of($sigmoid, 4.6, 0.02, 24.0);
+
+        self::assertNull($forecast->etaH);
+        self::assertEqualsWithDelta(4.8, $forecast->levelsOffPh, 0.02);
+        self::assertNotSame(ForecastVerdict::OnTrack, $forecast->verdict);
+    }
+
+    public function test_only_what_is_worse_than_before_is_news(): void
+    {
+        $limit = new ProductLimit(Limit::edge('Acid', LimitKind::Critical, Comparison::AtMost, 4.6));
+        $said = static fn(Conformity $before, bool $wasOpen): bool => Consequences::of(
+            BatchState::Running,
+            JudgedOccasion::on([new Result('ph', '', [new JudgedReplicate(4.8, 0.05, true)])], [$limit], new Occasion(Stage::Finished)),
+            ['Acid' => ['conformity' => $before, 'late' => false, 'open' => $wasOpen]],
+            false,
+            false,
+        )->holds !== null;
+
+        self::assertTrue($said(Conformity::Inside, false));
+        self::assertTrue($said(Conformity::Inconclusive, false));
+        self::assertFalse($said(Conformity::Outside, false));
+        self::assertFalse($said(Conformity::Outside, true));
+        self::assertTrue($said(Conformity::Inconclusive, true));
+    }
+
+    public function test_the_worst_of_what_is_due_and_of_what_passed_unread_stands_first(): void
+    {
+        $limits = [
+            new ProductLimit(Limit::edge('Acid', LimitKind::Critical, Comparison::AtMost, 4.6)),
+            new ProductLimit(
+                Limit::edge('Cold', LimitKind::Critical, Comparison::AtMost, 5.0),
+                Applies::WithinHours,
+                4.0,
+                measurand: 'temperature',
+                basis: 'core',
+            ),
+        ];
+        $occasion = new Occasion(Stage::Underway, [ProductLimit::START => 6.0]);
+        $judged = static fn(float $ph, Occasion $occasion): JudgedOccasion => JudgedOccasion::on(
+            [new Result('ph', '', [new JudgedReplicate($ph, 0.05, true)])],
+            $limits,
+            $occasion,
+        );
+
+        self::assertSame('Cold', $judged(4.2, $occasion)->worst()?->limit->limit->name);
+        self::assertSame('Acid', $judged(4.8, $occasion)->worst()?->limit->limit->name);
+        self::assertSame('Acid', $judged(4.2, $occasion->awaiting(['Cold']))->worst()?->limit->limit->name, 'another sample will tell');
+        self::assertFalse(Stage::Finished->makesDue(Applies::WithinHours));
+    }
+
+    public function test_the_worst_limit_decides_with_its_replicate(): void
+    {
+        $limits = [
+            new ProductLimit(Limit::edge('Cold', LimitKind::Critical, Comparison::AtMost, 5.0), measurand: 'temperature', basis: 'core'),
+            new ProductLimit(Limit::edge('Acid', LimitKind::Critical, Comparison::AtMost, 4.6)),
+        ];
+        $results = [
+            new Result('temperature', 'core', [new JudgedReplicate(3.0, 0.5, true)]),
+            new Result('ph', '', [
+                new JudgedReplicate(4.2, 0.05, true),
+                new JudgedReplicate(4.5, 0.05, true),
+                new JudgedReplicate(4.9, 0.05, true),
+            ]),
+        ];
+        $deciding = Deciding::of(JudgedOccasion::on($results, $limits, new Occasion(Stage::Finished)), $results);
+
+        self::assertSame([1, 2], [$deciding?->result, $deciding?->replicate]);
+    }
+
+    public function test_replicates_have_a_mean(): void
+    {
+        $replicates = array_map(static fn(float $ph): JudgedReplicate => new JudgedReplicate($ph, 0.05, true), [4.0, 4.2, 4.7]);
+
+        self::assertEqualsWithDelta(4.3, (new Result('ph', '', $replicates))->mean(), 1e-12);
+    }
+
+    public function test_critical_and_legal_limits_bind(): void
+    {
+        self::assertEqualsCanonicalizing([LimitKind::Critical, LimitKind::Legal], LimitKind::binding());
+    }
+
+    public function test_a_line_goes_through_the_last_three_readings(): void
+    {
+        $forecast = Forecast::of([[0.0, 6.0], [1.0, 5.0], [2.0, 4.9], [3.0, 4.8]], 4.5);
+
+        self::assertEqualsWithDelta(6.0, (float) $forecast->etaH, 1e-9);
+    }
+}
