@@ -15,7 +15,7 @@ final readonly class Settings
     /** A site that moved more often is told by its newest moves. */
     private const ZONES = 50;
 
-    private function __construct(
+    public function __construct(
         public string $name,
         public bool $fahrenheitFirst,
         public bool $decimalComma,
