@@ -266,6 +266,20 @@ final class BatchLifeTest extends BenchTestCase
         $this->move(BatchState::Running, 'it was only the paint')->assertForbidden();
     }
 
+    public function test_a_batch_moves_only_where_it_may_and_is_resumed_with_a_reason(): void
+    {
+        $this->actingAs($this->people['lead']);
+        foreach ([BatchState::Released, BatchState::Recalled, BatchState::Diverted, BatchState::Discarded, BatchState::Closed] as $next) {
+            $this->move($next, 'because I say so')->assertSessionHasErrors('state');
+            self::assertSame(BatchState::Running, $this->batch()->state(), $next->value);
+        }
+        $this->move(BatchState::Held, 'smells of paint')->assertSessionHasNoErrors();
+        $this->move(BatchState::Running, null)->assertSessionHasErrors(['reason' => 'Give a reason to resume.']);
+        $this->move(BatchState::Running, 'the door was open')->assertSessionHasNoErrors();
+
+        self::assertSame(BatchState::Running, $this->batch()->state());
+    }
+
     public function test_two_instruments_that_differ_wait_for_a_third(): void
     {
         $this->calibrate();
