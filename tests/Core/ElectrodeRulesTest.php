@@ -38,6 +38,7 @@ use Rheacid\Core\Solutions\BufferFamily;
 use Rheacid\Core\Solutions\BufferLot;
 use Rheacid\Core\Solutions\BufferOrder;
 use Rheacid\Core\Solutions\ControlBuffer;
+use Rheacid\Core\Words\DiagnosisWords;
 
 /** Small rules of electrodes, their care and their buffers, by hand. */
 final class ElectrodeRulesTest extends TestCase
@@ -279,5 +280,34 @@ final class ElectrodeRulesTest extends TestCase
         // (7 − 4.0) · 278.15 K = (7 − 4.5) · 333.78 K
         $this->expectException(TemperaturesCancel::class);
         CalibrationFit::through([new CalibrationPoint(4.0, 165.0, 5.0, 40), new CalibrationPoint(4.5, 165.0, 60.63, 40)]);
+    }
+
+    public function test_a_kept_signal_is_a_potential_or_a_shown_ph(): void
+    {
+        self::assertEquals([Signal::mv(177.4), Signal::shownPh(4.02)], [Signal::kept(177.4, null), Signal::kept(null, 4.02)]);
+    }
+
+    public function test_a_slope_is_compared_with_the_segment_of_before_in_which_its_middle_lies(): void
+    {
+        $at = static fn(float $ph, float $percent): CalibrationPoint => new CalibrationPoint(
+            $ph,
+            ($percent / 100) * Nernst::mvPerPh(25.0) * (7 - $ph),
+            25.0,
+            40,
+        );
+        $before = CalibrationFit::through([$at(7.0, 100.0), $at(4.0, 100.0), $at(10.0, 90.0)]);
+        $codes = static fn(CalibrationFit $new): array => array_column(RunDoubts::changes($new, $before, false), 'code');
+
+        self::assertSame([], $codes(CalibrationFit::through([$at(7.0, 100.0), $at(4.0, 100.0)])));
+        self::assertSame([], $codes(CalibrationFit::through([$at(7.0, 90.0), $at(10.0, 90.0)])));
+        self::assertContains(FindingCode::SlopeJumped, $codes(CalibrationFit::through([$at(7.0, 100.0), $at(10.0, 100.0)])));
+    }
+
+    public function test_a_restless_electrode_with_a_fill_hole_has_it_opened(): void
+    {
+        $first = static fn(ElectrodeKind $kind): string => DiagnosisWords::first(Diagnosis::Restless, $kind);
+
+        self::assertStringStartsWith('Hydrate it in 3 M KCl, open the fill hole, blot', $first(ElectrodeKind::Refillable));
+        self::assertStringStartsWith('Hydrate it in 3 M KCl, blot', $first(ElectrodeKind::SealedGel));
     }
 }

@@ -18,6 +18,7 @@ use Rheacid\Core\Limits\JudgedReplicate;
 use Rheacid\Core\Limits\Limit;
 use Rheacid\Core\Limits\LimitKind;
 use Rheacid\Core\Limits\Occasion;
+use Rheacid\Core\Limits\Overall;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Limits\Result;
@@ -194,5 +195,40 @@ final class LimitRulesTest extends TestCase
         $forecast = Forecast::of([[0.0, 6.0], [1.0, 5.0], [2.0, 4.9], [3.0, 4.8]], 4.5);
 
         self::assertEqualsWithDelta(6.0, (float) $forecast->etaH, 1e-9);
+    }
+
+    public function test_only_a_hold_holds_and_only_what_can_be_held(): void
+    {
+        self::assertTrue(BatchState::Running->isHeldBy(Overall::Hold));
+        self::assertFalse(BatchState::Running->isHeldBy(Overall::Review));
+        self::assertFalse(BatchState::Discarded->isHeldBy(Overall::Hold));
+    }
+
+    public function test_a_deadline_is_met_in_time_only_when_no_place_is_missing(): void
+    {
+        $limit = new ProductLimit(Limit::edge('Acid', LimitKind::Critical, Comparison::AtMost, 4.6), Applies::WithinHours, 24.0);
+        $met = static fn(bool $isOpen): array => Consequences::of(
+            BatchState::Running,
+            JudgedOccasion::on(
+                [new Result('ph', '', [new JudgedReplicate(4.2, 0.05, true)])],
+                [$limit],
+                new Occasion(
+                    Stage::Underway,
+                    hoursSince: ['start' => 20.0],
+                    open: $isOpen ? [['measurand' => 'ph', 'basis' => '']] : [],
+                ),
+            ),
+            [],
+            false,
+            false,
+        )->metInTime;
+
+        self::assertSame([['Acid'], []], [$met(false), $met(true)]);
+    }
+
+    public function test_edges_the_wrong_way_round_are_told_as_they_were_given(): void
+    {
+        $this->expectExceptionMessageMatches('/\b5\b.*\b4\b/');
+        Limit::between('pH', LimitKind::Target, 5.0, 4.0);
     }
 }

@@ -30,11 +30,13 @@ use Rheacid\Core\Measuring\MethodRules;
 use Rheacid\Core\Measuring\SampleDilution;
 use Rheacid\Core\Numbers;
 use Rheacid\Core\Records\LedgerLine;
+use Rheacid\Core\Sampling\BlindDuplicates;
 use Rheacid\Core\Settling\NoSamples;
 use Rheacid\Core\Settling\Settling;
 use Rheacid\Core\Settling\Trace;
 use Rheacid\Core\Settling\TraceProgress;
 use Rheacid\Core\Style;
+use Rheacid\Core\TimesNotIncreasing;
 use Rheacid\Core\Uncertainty\Gain;
 use Rheacid\Core\Uncertainty\PhUncertainty;
 use Rheacid\Core\Uncertainty\Repeatability;
@@ -409,5 +411,37 @@ final class SmallRulesTest extends TestCase
         } catch (\Throwable $thrown) {
             return $thrown;
         }
+    }
+
+    public function test_samples_of_a_trace_come_in_order(): void
+    {
+        $this->expectException(TimesNotIncreasing::class);
+        Settling::stillAt([[0.0, 4.0], [1.0, 4.0], [1.0, 4.0]]);
+    }
+
+    public function test_codes_of_cups_use_every_sign_that_is_hard_to_misread(): void
+    {
+        $codes = [];
+        foreach (range(1, 200) as $seed) {
+            $codes[] = implode('', array_column(BlindDuplicates::coded(0, 6, $seed), 'code'));
+        }
+
+        self::assertSame('34679ACEFHKMNPRTX', count_chars(implode('', $codes), 3));
+    }
+
+    public function test_steps_that_name_another_ratio_than_the_method_are_found(): void
+    {
+        self::assertSame(['1 + 2'], SampleDilution::contradicted(['Stir 1 + 0,5 with water.', 'Or 1 + 2.'], 0.5));
+        self::assertSame(['1 + 0,5'], SampleDilution::contradicted(['Stir 1 + 0,5 with water.'], null));
+    }
+
+    public function test_a_ph_is_read_by_an_electrode_alone(): void
+    {
+        self::assertSame(array_slice(array_keys(Basis::all()), 1), array_keys(Basis::withoutElectrode()));
+    }
+
+    public function test_too_much_water_is_told_with_the_most_that_is_known(): void
+    {
+        self::assertStringContainsString('shifts this food: 1 + ', StateWords::block(ReleaseBlock::DilutionUnknown));
     }
 }

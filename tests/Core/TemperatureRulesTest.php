@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
+use Rheacid\Core\Courses\CourseVerdict;
 use Rheacid\Core\Courses\DegreeHours;
 use Rheacid\Core\Courses\HeatHold;
+use Rheacid\Core\Courses\MergedRecord;
 use Rheacid\Core\Courses\PhTimesNotIncreasing;
 use Rheacid\Core\Courses\Stretch;
 use Rheacid\Core\TemperatureOutOfRange;
@@ -20,6 +22,7 @@ use Rheacid\Core\Thermometry\PressureOutOfRange;
 use Rheacid\Core\Thermometry\Reference;
 use Rheacid\Core\Thermometry\Rtd;
 use Rheacid\Core\Thermometry\Sense;
+use Rheacid\Core\Thermometry\StationPressure;
 use Rheacid\Core\Thermometry\ThermometerKind;
 use Rheacid\Core\Thermometry\ToleranceClass;
 
@@ -134,5 +137,20 @@ final class TemperatureRulesTest extends TestCase
         } catch (\Throwable $thrown) {
             return $thrown;
         }
+    }
+
+    public function test_a_hold_ends_with_the_step_that_ends_it(): void
+    {
+        $record = MergedRecord::of([new Stretch([[0.0, 80.0], [0.5, 80.0], [1.0, 80.0], [1.5, 80.0]], true)], [], isWorstHigh: false);
+        $held = static fn(float $toH): mixed => CourseVerdict::heatHold($record, 0.0, 72.0, 45.0, 60.0, 0.0, $toH, true)
+            ->facts['longest_minutes'];
+
+        self::assertEqualsWithDelta([30.0, 60.0], [$held(0.5), $held(1.0)], 1e-9);
+    }
+
+    public function test_a_pressure_that_looks_reduced_is_told_with_the_elevation(): void
+    {
+        $this->expectExceptionMessageMatches('/101[.,]3.*500 m/');
+        StationPressure::of(101.3, null, 500.0);
     }
 }
