@@ -9,7 +9,7 @@ return [
         'smtp' => [
             'transport' => 'smtp',
             'host' => env('MAIL_HOST', '127.0.0.1'),
-            'port' => env('MAIL_HOST') ? env('MAIL_PORT', 25) : env('MAILBOX_PORT', 33125),
+            'port' => env('MAIL_HOST') ? env('MAIL_PORT', 25) : env('MAILBOX_PORT', 23190),
             'username' => env('MAIL_USERNAME'),
             'password' => env('MAIL_PASSWORD'),
             'timeout' => 10,

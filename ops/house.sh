@@ -54,7 +54,7 @@ choose_instance() {
     local name=${RHEACID_INSTANCE:-} url
     if [ -z "$name" ]; then if [ -d "$ROOT/var/plant" ]; then name=plant; else name=demo; fi; fi
     case "$name" in *[!A-Za-z0-9-]*) fail "RHEACID_INSTANCE=$name: use letters, digits and - only." ;; esac
-    if [ "$name" = plant ]; then instance plant "${RHEACID_PORT:-8070}" "${RHEACID_DB_PORT:-33070}"; else instance "$name" "${RHEACID_PORT:-8090}" "${RHEACID_DB_PORT:-33090}"; fi
+    if [ "$name" = plant ]; then instance plant "${RHEACID_PORT:-8070}" "${RHEACID_DB_PORT:-23070}"; else instance "$name" "${RHEACID_PORT:-8090}" "${RHEACID_DB_PORT:-23090}"; fi
     [ -r "$ENV_FILE" ] && [ -e "$HOME_DIR/root/settled" ] || return 0
     url=$(env_value APP_URL) WEB_PORT=${url##*:} DATABASE_PORT=$(env_value DB_PORT) MAIL_PORT=$(env_value MAILBOX_PORT)
     [ "$WEB_PORT $DATABASE_PORT" = "${RHEACID_PORT:-$WEB_PORT} ${RHEACID_DB_PORT:-$DATABASE_PORT}" ] || say "Note: this installation uses the ports $WEB_PORT and $DATABASE_PORT. Change them in $ENV_FILE."

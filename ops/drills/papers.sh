@@ -46,7 +46,7 @@ step "down" bin/stop
 told "paper: upgrade" "the lead signs in on the new version, with the same passphrase"
 # As the units would run it: the same commands, the same environment, the same accounts.
 ! command -v systemd-analyze > /dev/null || { mkdir "$scratch/units"; for unit in "$ROOT"/ops/systemd/*.service "$ROOT"/ops/systemd/*.timer; do sed "s|/srv/rheacid|$newer|; s|EnvironmentFile=/etc/rheacid|EnvironmentFile=-/etc/rheacid|" "$unit" > "$scratch/units/$(basename "$unit")"; done; systemd-analyze verify "$scratch"/units/*.service "$scratch"/units/*.timer > "$scratch/analyze" 2>&1 || true; ! grep -v "rheacid@.service\|man:" "$scratch/analyze" | grep -q "$scratch/units" || wrong "paper: units" "$(cat "$scratch/analyze")"; }
-sed "s|/srv/rheacid|$newer|; s|=8070 33070 33170|='$port $database_port $((database_port + 100))'|" "$newer/ops/systemd/rheacid.env" > "$scratch/unit.env"
+sed "s|/srv/rheacid|$newer|; s|=8070 23070 23170|='$port $database_port $((database_port + 100))'|" "$newer/ops/systemd/rheacid.env" > "$scratch/unit.env"
 served=()
 for name in mariadb php-fpm nginx queue scheduler; do
     as=(); ! is_root || as=(setpriv "--reuid=$([ $name = mariadb ] && echo $DATABASE_USER || echo $SERVICE_USER)" "--regid=$([ $name = mariadb ] && echo $DATABASE_USER || echo $SERVICE_USER)" --init-groups)

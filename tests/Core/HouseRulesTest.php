@@ -86,6 +86,21 @@ final class HouseRulesTest extends TestCase
         self::assertSame([], $long);
     }
 
+    public function test_no_server_listens_where_the_kernel_takes_ports_for_outgoing_connections(): void
+    {
+        $ports = [];
+        foreach ([...glob(dirname(__DIR__, 2) . '/bin/*') ?: [], ...glob(dirname(__DIR__, 2) . '/ops/*') ?: []] as $file) {
+            if (is_file($file)) {
+                preg_match_all('/_PORT:-(\d+)/', (string) file_get_contents($file), $found);
+                array_push($ports, ...$found[1]);
+            }
+        }
+
+        self::assertGreaterThan(10, count($ports));
+        // Linux: net.ipv4.ip_local_port_range begins here. One that has just been lent cannot be listened on for a minute.
+        self::assertLessThan(32_768, max(array_map(intval(...), $ports)));
+    }
+
     public function test_pages_ask_readers_and_never_the_database_or_an_action(): void
     {
         $chain = '/::query\(\)|\bDB::|->(where\w*|orderBy\w*|latest|oldest|pluck|load)\(/';
