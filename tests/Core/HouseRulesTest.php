@@ -98,7 +98,7 @@ final class HouseRulesTest extends TestCase
 
         self::assertGreaterThan(10, count($ports));
         // Linux: net.ipv4.ip_local_port_range begins here. One that has just been lent cannot be listened on for a minute.
-        self::assertLessThan(32_768, max(array_map(intval(...), $ports)));
+        self::assertSame([], array_filter($ports, static fn(string $port): bool => (int) $port >= 32_768));
     }
 
     public function test_pages_ask_readers_and_never_the_database_or_an_action(): void

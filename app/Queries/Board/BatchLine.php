@@ -97,11 +97,11 @@ final readonly class BatchLine
             $decision === null || $lines === null
                 ? new BatchSays()
                 : new BatchSays(
-                    $lines->worst()['sign'],
-                    $lines->worst()['head'],
-                    $lines->worst()['tail'],
+                    $lines->worst()->sign,
+                    $lines->worst()->head,
+                    $lines->worst()->tail,
                     $lines->advice,
-                    $lines->lines[0]['short'] ?? null,
+                    ($lines->lines[0] ?? null)?->short,
                     self::worst($decision),
                     self::spare($decision),
                 ),

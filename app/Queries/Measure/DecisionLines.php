@@ -31,11 +31,9 @@ use Rheacid\Site\SiteClock;
 final readonly class DecisionLines
 {
     public const RANK = ['fail' => 0, 'care' => 1, 'met' => 2, 'idle' => 3];
-    private const NOTHING = ['sign' => 'idle', 'head' => 'No limit is due', 'tail' => ''];
 
     /**
-     * @param list<array{sign: string, head: string, tail: string, short: string, of: string}> $lines the worst first; "short" is for a row
-     *     of a list, "of" names the quantity
+     * @param list<DecisionLine> $lines the worst first
      * @param list<JudgedLimit> $due
      * @param list<NotDue> $notDue
      * @param list<string> $blocks sentences: why its portions prove nothing, or nothing against some limits
@@ -78,26 +76,23 @@ final readonly class DecisionLines
         );
     }
 
-    /** @return array{sign: string, head: string, tail: string} the worst that is true */
-    public function worst(): array
+    /** The worst that is true. */
+    public function worst(): DecisionLine
     {
-        return $this->lines[0] ?? self::NOTHING;
+        return $this->lines[0] ?? DecisionLine::nothing();
     }
 
-    /** @return list<array{sign: string, head: string, tail: string}> what is said after the worst */
+    /** @return list<DecisionLine> what is said after the worst */
     public function rest(): array
     {
         return array_slice($this->lines, 1);
     }
 
-    /**
-     * @return array{sign: string, head: string, tail: string}|null the worst that is true of one quantity: what answers who has just read
-     *     it; null where no limit bounds it
-     */
-    public function answers(string $measurand, string $basis): ?array
+    /** The worst that is true of one quantity: what answers who has just read it; null where no limit bounds it. */
+    public function answers(string $measurand, string $basis): ?DecisionLine
     {
         foreach ($this->lines as $line) {
-            if ($line['of'] === "$measurand|$basis") {
+            if ($line->of === "$measurand|$basis") {
                 return $line;
             }
         }
@@ -108,7 +103,7 @@ final readonly class DecisionLines
     /** Whether everything that binds and is due is met, so that nothing has to be mended. */
     public function isMet(): bool
     {
-        return in_array($this->worst()['sign'], ['met', 'idle'], true);
+        return in_array($this->worst()->sign, ['met', 'idle'], true);
     }
 
     /** What the decision comes to, beside what is still missing for others. */
@@ -156,14 +151,13 @@ final readonly class DecisionLines
         $occasion = new Occasion(Stage::Underway, open: $open);
         $ordered = WorstFirst::ordered($due, $notDue);
         $lines = array_map(
-            static fn(JudgedLimit|NotDue $one): array => [
-                ...$one instanceof NotDue ? self::later($one, $batch) : self::now($one, $occasion),
-                'of' => "{$one->limit->measurand}|{$one->limit->basis}",
-            ],
+            static fn(JudgedLimit|NotDue $one): DecisionLine => $one instanceof NotDue
+                ? self::later($one, $batch)
+                : self::now($one, $occasion),
             $ordered,
         );
         $worst = $ordered[0] ?? null;
-        $isOpen = in_array($lines[0]['sign'] ?? 'idle', ['fail', 'care'], true);
+        $isOpen = in_array(($lines[0] ?? DecisionLine::nothing())->sign, ['fail', 'care'], true);
         $isLate
             = $worst instanceof NotDue
                 ? $worst->reason === NotDueReason::Unread
@@ -184,17 +178,17 @@ final readonly class DecisionLines
         );
     }
 
-    /** @return array{sign: string, head: string, tail: string, short: string} */
-    private static function now(JudgedLimit $one, Occasion $occasion): array
+    private static function now(JudgedLimit $one, Occasion $occasion): DecisionLine
     {
         $isWaiting = $occasion->isOpenFor($one->limit) && $one->conformity === Conformity::Inconclusive;
 
-        return [
-            'sign' => $isWaiting ? 'care' : self::sign($one),
-            'head' => $isWaiting ? 'Not all places are read' : LimitWords::head($one),
-            'tail' => "{$one->limit->limit->name}: " . ($isWaiting ? LimitWords::written($one->limit) . '.' : LimitWords::tail($one)),
-            'short' => $isWaiting ? LimitWords::written($one->limit) . ': not all places are read' : LimitWords::short($one),
-        ];
+        return new DecisionLine(
+            $isWaiting ? 'care' : self::sign($one),
+            $isWaiting ? 'Not all places are read' : LimitWords::head($one),
+            "{$one->limit->limit->name}: " . ($isWaiting ? LimitWords::written($one->limit) . '.' : LimitWords::tail($one)),
+            $isWaiting ? LimitWords::written($one->limit) . ': not all places are read' : LimitWords::short($one),
+            self::quantity($one->limit),
+        );
     }
 
     public static function sign(JudgedLimit $judged): string
@@ -206,38 +200,34 @@ final readonly class DecisionLines
         };
     }
 
-    /** @return array{sign: string, head: string, tail: string, short: string} */
-    private static function later(NotDue $one, Batch $batch): array
+    private static function quantity(ProductLimit $limit): string
+    {
+        return "$limit->measurand|$limit->basis";
+    }
+
+    private static function later(NotDue $one, Batch $batch): DecisionLine
     {
         $bounds = LimitWords::written($one->limit);
         $written = "{$one->limit->limit->name}, $bounds";
 
-        return match ($one->reason) {
+        [$sign, $head, $tail, $short] = match ($one->reason) {
             NotDueReason::Unread => [
-                'sign' => 'fail',
-                'head' => 'Deadline missed',
-                'tail' => "$written: nothing was measured in time.",
-                'short' => "$bounds: deadline missed, not measured",
+                'fail',
+                'Deadline missed',
+                "$written: nothing was measured in time.",
+                "$bounds: deadline missed, not measured",
             ],
             NotDueReason::Unanswered => [
-                'sign' => 'care',
-                'head' => 'Question open',
-                'tail' => "{$one->limit->condition}? The answer decides whether this limit applies: $written.",
-                'short' => "Question open: {$one->limit->condition}?",
+                'care',
+                'Question open',
+                "{$one->limit->condition}? The answer decides whether this limit applies: $written.",
+                "Question open: {$one->limit->condition}?",
             ],
-            NotDueReason::NoResult => [
-                'sign' => 'care',
-                'head' => 'Not measured',
-                'tail' => "$written.",
-                'short' => "$bounds: not measured",
-            ],
-            default => [
-                'sign' => 'idle',
-                'head' => 'Not due',
-                'tail' => "$written: " . self::when($one->limit, $batch) . '.',
-                'short' => "$bounds: not due",
-            ],
+            NotDueReason::NoResult => ['care', 'Not measured', "$written.", "$bounds: not measured"],
+            default => ['idle', 'Not due', "$written: " . self::when($one->limit, $batch) . '.', "$bounds: not due"],
         };
+
+        return new DecisionLine($sign, $head, $tail, $short, self::quantity($one->limit));
     }
 
     public static function when(ProductLimit $limit, Batch $batch): string

@@ -114,8 +114,8 @@ final readonly class BatchScreen
             'measurements' => array_values($measurements->all()),
             'distance' => self::distance($lines),
             // Met is shown as met only where no binding limit is still to come.
-            'sign' => $isDoubtful ? 'fail' : ($worst['sign'] === 'met' && self::isMoreToCome($lines) ? 'idle' : $worst['sign']),
-            'word' => $isDoubtful ? 'In doubt: calibration void' : $worst['head'],
+            'sign' => $isDoubtful ? 'fail' : ($worst->sign === 'met' && self::isMoreToCome($lines) ? 'idle' : $worst->sign),
+            'word' => $isDoubtful ? 'In doubt: calibration void' : $worst->head,
         ];
     }
 

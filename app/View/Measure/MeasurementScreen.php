@@ -16,6 +16,7 @@ use Rheacid\Models\ExternalValue;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Titration;
 use Rheacid\Queries\Batches\OpenOccasions;
+use Rheacid\Queries\Measure\DecisionLine;
 use Rheacid\Queries\Measure\DecisionLines;
 use Rheacid\View\Figures\AcidRule;
 use Rheacid\View\Figures\BudgetBar;
@@ -27,7 +28,7 @@ final readonly class MeasurementScreen
 {
     /**
      * @param list<string> $lacks places that its occasion still waits for, of the quantity of this measurement
-     * @param array{sign: string, head: string, tail: string} $answer the worst that is true of the quantity of this measurement
+     * @param DecisionLine $answer the worst that is true of the quantity of this measurement
      * @param list<TitrationFigure> $curves of a titration
      * @param float $meq per litre or kilogram, the mean of its portions
      * @param array<string, float> $said the same in each acid, g
@@ -37,7 +38,7 @@ final readonly class MeasurementScreen
         public Batch $batch,
         public Decision $decision,
         public DecisionLines $lines,
-        public array $answer,
+        public DecisionLine $answer,
         public ?AcidRule $rule,
         public ?BudgetBar $budget,
         public array $lacks,
@@ -135,14 +136,14 @@ final readonly class MeasurementScreen
             ?? $this->decision->acidityUnit();
     }
 
-    /** @return array{sign: string, head: string, tail: string} what answers who has read this */
-    private static function answer(Measurement $measurement, DecisionLines $lines): array
+    /** What answers who has read this. */
+    private static function answer(Measurement $measurement, DecisionLines $lines): DecisionLine
     {
-        return $lines->answers($measurement->measurand->value, $measurement->basis) ?? [
-            'sign' => 'idle',
-            'head' => 'No limit applies',
-            'tail' => 'This product has none on ' . $measurement->measurand->on($measurement->basis)->words() . '; the value is recorded.',
-        ];
+        return $lines->answers($measurement->measurand->value, $measurement->basis) ?? new DecisionLine(
+            'idle',
+            'No limit applies',
+            'This product has none on ' . $measurement->measurand->on($measurement->basis)->words() . '; the value is recorded.',
+        );
     }
 
     /** @return list<string> */

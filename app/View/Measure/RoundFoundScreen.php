@@ -82,10 +82,10 @@ final readonly class RoundFoundScreen
         usort(
             $found,
             static fn(array $a, array $b): int => [
-                DecisionLines::RANK[$a['lines']->worst()['sign']],
+                DecisionLines::RANK[$a['lines']->worst()->sign],
                 self::spare($a['decision']),
                 $a['stop']->position,
-            ] <=> [DecisionLines::RANK[$b['lines']->worst()['sign']], self::spare($b['decision']), $b['stop']->position],
+            ] <=> [DecisionLines::RANK[$b['lines']->worst()->sign], self::spare($b['decision']), $b['stop']->position],
         );
         $last = $stops
             ->filter(static fn(RoundStop $one): bool => $one->visit?->measurement !== null)

@@ -13,9 +13,9 @@
         <p class="verdict answer"><x-state is="idle">Nothing was read.</x-state> <span>Every batch was skipped.</span></p>
     @else
         <p @class(['verdict', 'answer' => $apart === []])>
-            <x-state :is="$worst['sign']">{{ ucfirst($screen->found[0]['stop']->batch->vessel) }}: {{ lcfirst($worst['head']) }}.</x-state> <span>{{ $worst[
-            'tail'] }} @if ($screen->found[0]['since'])Since {{ SiteClock::short($screen->found[0]['at']) }}: {{ lcfirst($screen->found[0]['since']
-            ->worst()['head']) }}.@elseif ($screen->found[0]['lines']->advice)<b>{{ $screen->found[0]['lines']->advice }}</b>@endif</span></p>
+            <x-state :is="$worst->sign">{{ ucfirst($screen->found[0]['stop']->batch->vessel) }}: {{ lcfirst($worst->head) }}.</x-state> <span>{{ $worst->tail }}
+            @if ($screen->found[0]['since'])Since {{ SiteClock::short($screen->found[0]['at']) }}: {{ lcfirst($screen->found[0]['since']
+            ->worst()->head) }}.@elseif ($screen->found[0]['lines']->advice)<b>{{ $screen->found[0]['lines']->advice }}</b>@endif</span></p>
     @endif
     @if ($screen->lacksCheck)<p class="verdict"><x-state
         is="care">{{ $screen->isCheckDue ? 'Check buffer due.'
@@ -36,9 +36,9 @@
                     class="soft">{{ $one['stop']->batch->product->name }}, {{ $one['measurement']->sample->named() }}</span></td>
                 <td class="num">{{ Numbers::fixed($one['ph'],
                     2) }} @if ($one['decision']->expanded_u !== null)<small>± {{ Numbers::fixed($one['decision']->expanded_u, 2) }}</small>@endif</td>
-                <td><x-state :is="$line['sign']">{{ $line['head'] }}</x-state><br><span
-                    class="soft">{{ $line['tail'] }}</span>@if ($one['since'])<br>Since {{ SiteClock::short($one['at']) }}: <x-state
-                    :is="$one['since']->worst()['sign']">{{ $one['since']->worst()['head'] }}</x-state>@endif</td>
+                <td><x-state :is="$line->sign">{{ $line->head }}</x-state><br><span
+                    class="soft">{{ $line->tail }}</span>@if ($one['since'])<br>Since {{ SiteClock::short($one['at']) }}: <x-state
+                    :is="$one['since']->worst()->sign">{{ $one['since']->worst()->head }}</x-state>@endif</td>
             </tr>
         @endforeach
         @foreach ($screen->passed as $one)

@@ -16,9 +16,9 @@
     @endif
     @if ($screen->last)
         @php($worst = $screen->last['lines']->worst())
-        <p @class(['verdict', 'answer' => !$screen->isCheckDue && in_array($worst['sign'], ['fail', 'care'], true)])>
-            <x-state :is="$worst['sign']">{{ $last->cup_code ? 'Cup ' . $last->cup_code . ', ' . $last->batch->vessel
-            : ucfirst($last->batch->vessel) }}: {{ lcfirst($worst['head']) }}.</x-state> <span>{{ $worst['tail'] }}
+        <p @class(['verdict', 'answer' => !$screen->isCheckDue && in_array($worst->sign, ['fail', 'care'], true)])>
+            <x-state :is="$worst->sign">{{ $last->cup_code ? 'Cup ' . $last->cup_code . ', ' . $last->batch->vessel
+            : ucfirst($last->batch->vessel) }}: {{ lcfirst($worst->head) }}.</x-state> <span>{{ $worst->tail }}
             @if ($screen->last['lines']->advice)<b>{{ $screen->last['lines']->advice }}</b>@endif</span></p>
     @endif
     <p class="stop"><span class="vessel">{{ $isCoded ? 'Cup ' . $stop->cup_code
