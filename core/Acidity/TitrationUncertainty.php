@@ -22,4 +22,10 @@ final readonly class TitrationUncertainty
     {
         return sqrt(($this->titrantMl / $netMl) ** 2 + ($this->samplePercent / 100) ** 2 + ($this->normalityPercent / 100) ** 2);
     }
+
+    /** mL, k = 2, of a volume read to so many: never better than a burette is. */
+    public static function ofBurette(float $digitMl): float
+    {
+        return max(self::TITRANT_ML, $digitMl);
+    }
 }

@@ -105,15 +105,15 @@ final readonly class CourseVerdict
         if ($record->points === []) {
             return self::nothingTrusted();
         }
-        $inMinutes = array_map(static fn(array $point): array => [60 * $point[0], $point[1]], $record->points);
+        $inMinutes = self::inMinutes($record->points);
         $of = static fn(float $u): HeatHold => HeatHold::of(
             $inMinutes,
             $u,
             $minimumC,
             $minutes,
             $gapMinutes,
-            $fromH === null ? null : 60 * $fromH,
-            $toH === null ? null : 60 * $toH,
+            self::minutes($fromH),
+            self::minutes($toH),
             $record->leftOut->times(60.0),
         );
         $hold = $of($expandedU);
@@ -151,7 +151,7 @@ final readonly class CourseVerdict
         if ($record->points === []) {
             return self::nothingTrusted();
         }
-        $inMinutes = array_map(static fn(array $point): array => [60 * $point[0], $point[1]], $record->points);
+        $inMinutes = self::inMinutes($record->points);
         $of = static fn(float $u): Lethality => Lethality::of(
             $inMinutes,
             $u,
@@ -159,8 +159,8 @@ final readonly class CourseVerdict
             $zC,
             $gapMinutes,
             $record->leftOut->times(60.0),
-            $fromH === null ? null : 60 * $fromH,
-            $toH === null ? null : 60 * $toH,
+            self::minutes($fromH),
+            self::minutes($toH),
         );
         [$units, $withoutU] = [$of($expandedU), $of(0.0)];
 
@@ -290,6 +290,21 @@ final readonly class CourseVerdict
         return $this->conformity === null && is_float($lastH) && is_float($silenceH) && $silenceH >= self::WARNED_H
             ? $lastH + $silenceH
             : null;
+    }
+
+    /**
+     * @param non-empty-list<array{float, float}> $points [h, °C]
+     *
+     * @return non-empty-list<array{float, float}> [min, °C]
+     */
+    private static function inMinutes(array $points): array
+    {
+        return array_map(static fn(array $point): array => [60 * $point[0], $point[1]], $points);
+    }
+
+    private static function minutes(?float $hours): ?float
+    {
+        return $hours === null ? null : 60 * $hours;
     }
 
     private static function rank(self $one): int

@@ -12,6 +12,7 @@ use Rheacid\Core\Acidity\Acid;
 use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Acidity\BottledAcid;
 use Rheacid\Core\Acidity\So2Method;
+use Rheacid\Core\Acidity\TitrationUncertainty;
 use Rheacid\Core\Celsius;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Logs\CourseFile;
@@ -443,5 +444,10 @@ final class SmallRulesTest extends TestCase
     public function test_too_much_water_is_told_with_the_most_that_is_known(): void
     {
         self::assertStringContainsString('shifts this food: 1 + ', StateWords::block(ReleaseBlock::DilutionUnknown));
+    }
+
+    public function test_a_volume_is_never_known_better_than_by_a_burette(): void
+    {
+        self::assertSame([0.05, 0.05, 0.1], array_map(TitrationUncertainty::ofBurette(...), [0.01, 0.05, 0.1]));
     }
 }

@@ -48,6 +48,17 @@ abstract class BenchTestCase extends TestCase
     protected const PASSPHRASE = 'test-barley-copper';
     protected const PIN = '471138';
 
+    /** A bottle as its form sends it. */
+    protected const BOTTLE = [
+        'code' => 'Q-50',
+        'label' => 'pH 4.01',
+        'kind' => 'buffer',
+        'buffer' => 'technical-4.01',
+        'comes_as' => 'bottle',
+        'expires_on' => '2027-06-30',
+        'opened_on' => '2026-11-20',
+    ];
+
     /** Tables that emptying leaves alone. */
     private const STAY = ['migrations', 'recording_gate'];
 

@@ -18,16 +18,6 @@ use Rheacid\Records\Recording;
 /** Dipped, made up, discarded: what befalls a bottle. */
 final class BottleTest extends BenchTestCase
 {
-    private const BOTTLE = [
-        'code' => 'Q-50',
-        'label' => 'pH 4.01',
-        'kind' => 'buffer',
-        'buffer' => 'technical-4.01',
-        'comes_as' => 'bottle',
-        'expires_on' => '2027-06-30',
-        'opened_on' => '2026-11-20',
-    ];
-
     protected function setUp(): void
     {
         parent::setUp();

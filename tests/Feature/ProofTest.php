@@ -22,6 +22,7 @@ use Rheacid\Models\Batch;
 use Rheacid\Models\BatchStep;
 use Rheacid\Models\CourseFinding;
 use Rheacid\Models\Deviation;
+use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\Person;
@@ -453,15 +454,7 @@ final class ProofTest extends BenchTestCase
         $this->post("/occasions/$brine->occasion_id/end", ['form' => self::formId()])->assertSessionHasNoErrors();
         $this->post("/occasions/$brine->occasion_id/end", ['form' => self::formId()])->assertSessionHasErrors('occasion');
         $this->today()->assertSee('KR-0001: draw a fresh sample');
-        $this->post("/measure/$batch->id/drafts", [
-            'pair' => $this->pair()->id,
-            'thermometer' => $this->thermometer()->id,
-            'stage' => 'underway',
-            'place' => 'solids',
-            'source' => 'typed',
-            'joins' => $brine->occasion_id,
-            'form' => self::formId(),
-        ])->assertSessionHasErrors('joins');
+        $this->joinsSolids($batch, $brine)->assertSessionHasErrors('joins');
         self::assertSame(
             [BatchState::Running, []],
             [
@@ -474,15 +467,7 @@ final class ProofTest extends BenchTestCase
         $this->wait(3 * 3600);
         $later = $this->measure([3.61, 3.61], batch: 'KR-0001', place: 'brine');
         $this->wait((int) (2.1 * 3600));
-        $this->post("/measure/$batch->id/drafts", [
-            'pair' => $this->pair()->id,
-            'thermometer' => $this->thermometer()->id,
-            'stage' => 'underway',
-            'place' => 'solids',
-            'source' => 'typed',
-            'joins' => $later->occasion_id,
-            'form' => self::formId(),
-        ])->assertSessionHasErrors('joins');
+        $this->joinsSolids($batch, $later)->assertSessionHasErrors('joins');
         $this->measurePlaces(['brine' => 3.6, 'solids' => 4.9], 'KR-0001');
         self::assertSame(BatchState::Running, $this->batch('KR-0001')->state(), 'a ferment at 4.9 on its first day');
     }
@@ -785,5 +770,19 @@ final class ProofTest extends BenchTestCase
             'course' => implode("\n", $lines),
             'form' => self::formId(),
         ])->assertSessionHasNoErrors();
+    }
+
+    /** Goes on with a sample whose first place was read. */
+    private function joinsSolids(Batch $batch, Measurement $first): TestResponse
+    {
+        return $this->post("/measure/$batch->id/drafts", [
+            'pair' => $this->pair()->id,
+            'thermometer' => $this->thermometer()->id,
+            'stage' => 'underway',
+            'place' => 'solids',
+            'source' => 'typed',
+            'joins' => $first->occasion_id,
+            'form' => self::formId(),
+        ]);
     }
 }

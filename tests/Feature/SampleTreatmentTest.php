@@ -31,21 +31,7 @@ final class SampleTreatmentTest extends BenchTestCase
 
         $method = $sausage->product->method;
         $form = [
-            ...$method->only([
-                'name',
-                'dilution',
-                'why',
-                'portions',
-                'agree_within_ph',
-                'matrix_bound_ph',
-                'low_c',
-                'high_c',
-                'settle_window_s',
-            ]),
-            'matrix' => 'insertion',
-            'steps' => implode("\n", $method->steps),
-            'places' => implode("\n", $method->places),
-            'needed_places' => implode("\n", $method->neededPlaces()),
+            ...self::form($method),
             'changed_because' => 'the spear is at the maker',
             'other_electrodes' => '1',
             'form' => self::formId(),
@@ -129,20 +115,7 @@ final class SampleTreatmentTest extends BenchTestCase
             ->assertSessionHasNoErrors();
         $method = Method::query()->where('code', 'slurry')->sole();
         $form = [
-            ...$method->only([
-                'name',
-                'dilution',
-                'why',
-                'portions',
-                'agree_within_ph',
-                'matrix_bound_ph',
-                'low_c',
-                'high_c',
-                'settle_window_s',
-            ]),
-            'matrix' => 'slurry',
-            'steps' => implode("\n", $method->steps),
-            'places' => implode("\n", $method->places),
+            ...self::form($method),
             'changed_because' => 'tried out',
             'dilution_parts' => '1',
         ];
@@ -274,5 +247,27 @@ final class SampleTreatmentTest extends BenchTestCase
         }
 
         return $this->decided(app(RecordMeasurement::class)($this->people['checker'], IdempotencyKey::own(), $draft));
+    }
+
+    /** @return array<string, mixed> a method as its form would send it */
+    private static function form(Method $method): array
+    {
+        return [
+            ...$method->only([
+                'name',
+                'dilution',
+                'why',
+                'portions',
+                'agree_within_ph',
+                'matrix_bound_ph',
+                'low_c',
+                'high_c',
+                'settle_window_s',
+            ]),
+            'matrix' => $method->matrix->value,
+            'steps' => implode("\n", $method->steps),
+            'places' => implode("\n", $method->places),
+            'needed_places' => implode("\n", $method->neededPlaces()),
+        ];
     }
 }

@@ -13,16 +13,6 @@ use Rheacid\Models\Meter;
 /** New things on the shelf: by form, from a file, found by their code. */
 final class ShelfFormsTest extends BenchTestCase
 {
-    private const BOTTLE = [
-        'code' => 'Q-50',
-        'label' => 'pH 4.01',
-        'kind' => 'buffer',
-        'buffer' => 'technical-4.01',
-        'comes_as' => 'bottle',
-        'expires_on' => '2027-06-30',
-        'opened_on' => '2026-11-20',
-    ];
-
     protected function setUp(): void
     {
         parent::setUp();

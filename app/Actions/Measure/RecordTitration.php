@@ -6,6 +6,7 @@ namespace Rheacid\Actions\Measure;
 
 use Illuminate\Support\Str;
 use Rheacid\Actions\Batches\BatchMoves;
+use Rheacid\Core\Acidity\TitrationUncertainty;
 use Rheacid\Core\Limits\DecisionCause;
 use Rheacid\Core\Measuring\Source;
 use Rheacid\Models\Batch;
@@ -96,7 +97,7 @@ final class RecordTitration
                     'endpoint_ml' => $first['endpoint']->ml,
                     'blank_ml' => $told->blankMl,
                     'burette_digit_ml' => $told->digitMl,
-                    'burette_expanded_u_ml' => max(\Rheacid\Core\Acidity\TitrationUncertainty::TITRANT_ML, $told->digitMl),
+                    'burette_expanded_u_ml' => TitrationUncertainty::ofBurette($told->digitMl),
                     'endpoint' => $told->endpoint,
                     'acid' => $told->unit->acid?->value,
                     'unit' => $told->unit->code,

@@ -45,7 +45,7 @@ final readonly class TitrationInput
     public function titrations(): array
     {
         $uncertainty = new TitrationUncertainty(
-            max(TitrationUncertainty::TITRANT_ML, $this->digitMl),
+            TitrationUncertainty::ofBurette($this->digitMl),
             TitrationUncertainty::SAMPLE_PERCENT,
             (100 * $this->titrant->expanded_u) / $this->titrant->normality,
         );

@@ -6,8 +6,10 @@ namespace Rheacid\View\Products;
 
 use Illuminate\Database\Eloquent\Collection;
 use Rheacid\Core\Celsius;
+use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Measuring\SampleDilution;
 use Rheacid\Core\Measuring\StandardMethods;
+use Rheacid\Core\Numbers;
 use Rheacid\Models\Method;
 use Rheacid\Models\Product;
 
@@ -52,7 +54,7 @@ final readonly class MethodScreen
         ];
         foreach ($method->stage_temperatures as $stage => $ends) {
             if (is_array($ends)) {
-                $rows[] = [\Rheacid\Core\Limits\Stage::from((string) $stage)->words(), $celsius((float) $ends[0], (float) $ends[1])];
+                $rows[] = [Stage::from((string) $stage)->words(), $celsius((float) $ends[0], (float) $ends[1])];
             }
         }
 
@@ -118,6 +120,6 @@ final readonly class MethodScreen
 
     private static function number(float $value): string
     {
-        return \Rheacid\Core\Numbers::plain($value);
+        return Numbers::plain($value);
     }
 }
