@@ -246,10 +246,11 @@ final class PagesTest extends BenchTestCase
                         $column === 'immersion_id' => "immersion_id + $apart",
                         in_array($column, ['username', 'uuid'], true) => "concat(`$column`, '$copy')",
                         in_array($column, ['hash', 'code_sha256'], true) => "sha2(concat(`$column`, '$copy'), 256)",
-                        $column === 'idempotency_key' => "concat(lpad('$copy', 4, '0'), substr(idempotency_key, 5))",
                         isset($foreign[$column]) && in_array($foreign[$column], $tables, true) => "`$column` + $apart",
                         $column === 'code' => "concat(code, '/$copy')",
-                        $column === 'series' => "concat(lpad('$copy', 4, '0'), substr(series, 5))",
+                        // A digest, not a prefix: a random number may begin with the prefix already.
+                        in_array($column, ['series', 'idempotency_key'], true) => "insert(insert(md5(concat(`$column`, '/$copy')), 13, 1, "
+                            . "'4'), 17, 1, '8')",
                         default => "`$column`",
                     },
                     $columns,
