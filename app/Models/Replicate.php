@@ -6,6 +6,7 @@ namespace Rheacid\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Rheacid\Core\Electrode\CalibrationFunction;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Settling\Stability;
@@ -38,6 +39,30 @@ final class Replicate extends Model
         'at' => 'datetime',
         'source' => Source::class,
     ];
+
+    /**
+     * What a pH portion says, in the digits that are kept.
+     *
+     * @param float $shownC and $celsius °C as the thermometer shows it, and corrected
+     *
+     * @return array<string, float|null>
+     */
+    public static function readOff(CalibrationFunction $function, Signal $signal, float $shownC, float $celsius): array
+    {
+        $celsius = round($celsius, 3);
+        $reading = $function->tell($signal, $celsius);
+        $outsideBy = $reading->outsideByPh();
+
+        return [
+            'mv' => $signal->mv === null ? null : round($signal->mv, 3),
+            'shown_ph' => $signal->shownPh === null ? null : round($signal->shownPh, 3),
+            'shown_c' => round($shownC, 3),
+            'correction_c' => round($celsius - $shownC, 3),
+            'celsius' => $celsius,
+            'value' => round($reading->ph, 10),
+            'outside_by_ph' => round($outsideBy, 10),
+        ];
+    }
 
     /** @return BelongsTo<Calibration, $this> */
     public function calibration(): BelongsTo

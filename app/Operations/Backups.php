@@ -23,31 +23,31 @@ final readonly class Backups
         'verification undone' => 'The records could not be verified',
     ];
 
-    /** @param array<string, array{at: CarbonImmutable, words: string}> $told by what and how: "backup done", "verification failed" */
-    private function __construct(private array $told) {}
+    /** @param array<string, array{at: CarbonImmutable, words: string}> $newest by what and how: "backup done", "verification failed" */
+    private function __construct(private array $newest) {}
 
     public static function now(): self
     {
-        $file = Home::told('keeping');
-        $told = [];
+        $file = Home::mark('keeping');
+        $newest = [];
         foreach (is_file($file) ? explode("\n", (string) file_get_contents($file)) : [] as $line) {
             $parts = explode(' ', trim($line), 4);
             if (count($parts) >= 3) {
-                $told["$parts[0] $parts[1]"] = ['at' => CarbonImmutable::parse($parts[2]), 'words' => $parts[3] ?? ''];
+                $newest["$parts[0] $parts[1]"] = ['at' => CarbonImmutable::parse($parts[2]), 'words' => $parts[3] ?? ''];
             }
         }
 
-        return new self($told);
+        return new self($newest);
     }
 
     public function last(string $what): ?CarbonImmutable
     {
-        return $this->told["$what done"]['at'] ?? null;
+        return $this->newest["$what done"]['at'] ?? null;
     }
 
     public function words(string $what): string
     {
-        return $this->told["$what done"]['words'] ?? '';
+        return $this->newest["$what done"]['words'] ?? '';
     }
 
     /** @return list<string> what a lead has to see to, the worst first; a site that was founded just now is given its first night */
@@ -55,9 +55,9 @@ final readonly class Backups
     {
         $founded = Site::current()?->at;
         $problems = [];
-        foreach (self::FAULTS as $told => $words) {
-            $failed = $this->told[$told] ?? null;
-            if ($failed !== null && $failed['at'] > ($this->last(explode(' ', $told)[0]) ?? CarbonImmutable::createFromTimestamp(0))) {
+        foreach (self::FAULTS as $fault => $words) {
+            $failed = $this->newest[$fault] ?? null;
+            if ($failed !== null && $failed['at'] > ($this->last(explode(' ', $fault)[0]) ?? CarbonImmutable::createFromTimestamp(0))) {
                 $problems[] = "$words, " . SiteClock::short($failed['at']) . ': ' . $failed['words'];
             }
         }

@@ -8,7 +8,7 @@ namespace Rheacid\Operations;
 final class Home
 {
     /** What the scripts of root tell the application: it reads there, and writes nothing. */
-    public static function told(string $file): string
+    public static function mark(string $file): string
     {
         $directory = config('rheacid.told');
 

@@ -94,7 +94,7 @@ final readonly class InstallationHealth
     private static function workers(CarbonImmutable $now): array
     {
         $dead = [];
-        $started = @filemtime(Home::told('started'));
+        $started = @filemtime(Home::mark('started'));
         if ($started === false || $now->getTimestamp() - $started < self::SIGN_OF_LIFE_S) {
             return [];
         }
@@ -102,7 +102,7 @@ final readonly class InstallationHealth
             [
                 'The e-mail worker' => storage_path('alive-queue'),
                 'The scheduler (deadline checks)' => storage_path('alive-scheduler'),
-                'The backup and verification service' => Home::told('keeper'),
+                'The backup and verification service' => Home::mark('keeper'),
             ] as $name => $file
         ) {
             $seen = max($started, (int) @filemtime($file));

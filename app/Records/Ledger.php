@@ -48,7 +48,7 @@ final class Ledger
      */
     public static function sealed(string $table, array $ids): array
     {
-        $told = [];
+        $lines = [];
         foreach (
             DB::table('ledger')
                 ->join('people', 'people.id', '=', 'ledger.person_id')
@@ -56,10 +56,10 @@ final class Ledger
                 ->whereIn('row_id', $ids)
                 ->get(['row_id', 'at', 'name']) as $line
         ) {
-            $told[(int) $line->row_id] = ['at' => (string) $line->at, 'by' => (string) $line->name];
+            $lines[(int) $line->row_id] = ['at' => (string) $line->at, 'by' => (string) $line->name];
         }
 
-        return $told;
+        return $lines;
     }
 
     public static function at(int $seq): ?LedgerLine

@@ -94,7 +94,7 @@ final class Schema
         $lines = [
             ...self::rights(),
             ...array_merge(
-                ...array_values(array_map(static fn(string $query): array => self::told($db, $query), array_diff_key($seen, $unseen))),
+                ...array_values(array_map(static fn(string $query): array => self::asked($db, $query), array_diff_key($seen, $unseen))),
             ),
         ];
         sort($lines);
@@ -117,7 +117,7 @@ final class Schema
     }
 
     /** @return list<string> */
-    private static function told(Connection $db, string $query): array
+    private static function asked(Connection $db, string $query): array
     {
         return array_values(
             array_map(

@@ -7,6 +7,8 @@ namespace Tests\Core;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Batches\BatchState;
 use Rheacid\Core\Batches\Consequences;
+use Rheacid\Core\Batches\Move;
+use Rheacid\Core\Batches\MoveRefused;
 use Rheacid\Core\Forecast\Forecast;
 use Rheacid\Core\Forecast\ForecastVerdict;
 use Rheacid\Core\Limits\Applies;
@@ -23,6 +25,7 @@ use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Limits\ReleaseBlock;
 use Rheacid\Core\Limits\Result;
 use Rheacid\Core\Limits\Stage;
+use Rheacid\Core\Urgency\Wall;
 
 /** Small rules of limits, batches and forecasts, by hand. */
 final class LimitRulesTest extends TestCase
@@ -230,5 +233,62 @@ final class LimitRulesTest extends TestCase
     {
         $this->expectExceptionMessageMatches('/\b5\b.*\b4\b/');
         Limit::between('pH', LimitKind::Target, 5.0, 4.0);
+    }
+
+    public function test_release_recall_and_disposition_are_no_moves_by_hand(): void
+    {
+        $refused = static fn(BatchState $from, BatchState $to): ?MoveRefused => (new Move($from, $to))->refused(false, false);
+
+        self::assertSame(MoveRefused::HasItsOwnAct, $refused(BatchState::Running, BatchState::Released));
+        self::assertSame(MoveRefused::HasItsOwnAct, $refused(BatchState::Closed, BatchState::Recalled));
+        self::assertSame(MoveRefused::HasItsOwnAct, $refused(BatchState::Held, BatchState::Discarded));
+        self::assertNull($refused(BatchState::Recalled, BatchState::Discarded), 'of one that is back a lead decides');
+        self::assertNull($refused(BatchState::Running, BatchState::Held));
+    }
+
+    public function test_only_a_stage_closes_without_a_release_and_nothing_resumes_over_an_open_deviation(): void
+    {
+        $close = new Move(BatchState::Running, BatchState::Closed);
+        self::assertSame(MoveRefused::NotReleased, $close->refused(false, false));
+        self::assertNull($close->refused(true, false));
+        self::assertNull((new Move(BatchState::Released, BatchState::Closed))->refused(false, false));
+
+        $resume = new Move(BatchState::Held, BatchState::Running);
+        self::assertSame(MoveRefused::DeviationOpen, $resume->refused(false, true));
+        self::assertNull($resume->refused(false, false));
+        self::assertNull((new Move(BatchState::Running, BatchState::Held))->refused(false, true));
+    }
+
+    public function test_who_moves_a_batch_and_whether_a_reason_is_given(): void
+    {
+        $asks = static fn(BatchState $from, BatchState $to): array => [
+            (new Move($from, $to))->needsLead(),
+            (new Move($from, $to))->needsReason(),
+        ];
+
+        self::assertSame([false, false], $asks(BatchState::Planned, BatchState::Running));
+        self::assertSame([false, true], $asks(BatchState::Running, BatchState::Held));
+        self::assertSame([true, true], $asks(BatchState::Held, BatchState::Running));
+        self::assertSame([true, true], $asks(BatchState::Recalled, BatchState::Diverted));
+        self::assertSame([true, false], $asks(BatchState::Released, BatchState::Closed));
+    }
+
+    public function test_a_small_drawing_shows_the_next_deadline_or_else_the_tightest_binding_limit(): void
+    {
+        $wall = static fn(string $name, LimitKind $kind, float $high): Wall => new Wall(
+            Limit::edge($name, $kind, Comparison::AtMost, $high),
+            0.0,
+        );
+        $walls = [
+            $wall('Aim', LimitKind::Target, 3.9),
+            $wall('Loose', LimitKind::Critical, 4.6),
+            $wall('Tight', LimitKind::Legal, 4.2),
+            new Wall(Limit::edge('Not too sour', LimitKind::Critical, Comparison::AtLeast, 3.0), 0.0),
+        ];
+
+        self::assertSame('Tight', Wall::toDraw($walls, null)?->limit->name);
+        self::assertSame('Loose', Wall::toDraw($walls, 'Loose')?->limit->name);
+        self::assertSame('Tight', Wall::toDraw($walls, 'Aim')?->limit->name, 'an aim is no wall');
+        self::assertNull(Wall::toDraw([$walls[0]], 'Aim'));
     }
 }

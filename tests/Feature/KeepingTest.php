@@ -40,7 +40,7 @@ final class KeepingTest extends BenchTestCase
 
     protected function tearDown(): void
     {
-        array_map(static fn(string $file): bool => @unlink(Home::told($file)), ['keeping', 'keeper', 'started']);
+        array_map(static fn(string $file): bool => @unlink(Home::mark($file)), ['keeping', 'keeper', 'started']);
         parent::tearDown();
     }
 
@@ -176,12 +176,12 @@ final class KeepingTest extends BenchTestCase
         self::assertSame([], DB::connection('owner')->select("SHOW DATABASES LIKE 'rheacid_scratch'"));
 
         file_put_contents(
-            Home::told('keeping'),
+            Home::mark('keeping'),
             sprintf('self-test failed %s 353 of 354 published examples correct', CarbonImmutable::now()->toIso8601ZuluString()),
         );
         $this->actingAs($this->people['lead'])->get('/')->assertSee('The self-test failed')->assertSee('353 of 354');
         $this->get('/system')->assertSee('as of')->assertSee('The self-test failed')->assertSee('Sela Thornmere')->assertSee($head);
-        unlink(Home::told('keeping'));
+        unlink(Home::mark('keeping'));
     }
 
     public function test_a_person_disabled_since_a_backup_is_named_after_its_restoration(): void
@@ -215,7 +215,7 @@ final class KeepingTest extends BenchTestCase
         $now = CarbonImmutable::now();
         $told = static function (string ...$lines) use (&$now): array {
             file_put_contents(
-                Home::told('keeping'),
+                Home::mark('keeping'),
                 implode("\n", ["verification done {$now->subDay()->toIso8601ZuluString()} whole", ...$lines]),
             );
 
@@ -397,12 +397,12 @@ final class KeepingTest extends BenchTestCase
         $dead = static fn(): array => array_values(
             array_filter(InstallationHealth::now()->attention, static fn(string $line): bool => str_contains($line, 'has not responded')),
         );
-        touch(Home::told('started'), time() - 100);
+        touch(Home::mark('started'), time() - 100);
         self::assertSame([], $dead());
 
-        touch(Home::told('started'), time() - 4000);
+        touch(Home::mark('started'), time() - 4000);
         InstallationHealth::isAlive('queue');
-        touch(Home::told('keeper'), time() - 290);
+        touch(Home::mark('keeper'), time() - 290);
         touch(storage_path('alive-scheduler'), time() - 310);
         self::assertStringContainsString('The scheduler', implode("\n", $dead()));
         self::assertStringNotContainsString('backup', implode("\n", $dead()));
@@ -411,7 +411,7 @@ final class KeepingTest extends BenchTestCase
     public function test_a_check_that_could_not_be_done_is_not_one_that_failed(): void
     {
         $now = CarbonImmutable::now();
-        file_put_contents(Home::told('keeping'), "verification undone {$now->toIso8601ZuluString()} the database was away");
+        file_put_contents(Home::mark('keeping'), "verification undone {$now->toIso8601ZuluString()} the database was away");
         self::assertSame(['The records could not be verified, 10:00: the database was away'], Backups::now()->problems($now));
 
         config(['database.connections.bench.password' => 'not it']);

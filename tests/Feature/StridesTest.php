@@ -4,13 +4,18 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Actions\Batches\ReleaseBatch;
 use Rheacid\Actions\Calibrate\AcceptPoint;
 use Rheacid\Actions\Measure\AcceptReplicate;
+use Rheacid\Actions\Measure\CorrectMeasurement;
 use Rheacid\Actions\Measure\RecordMeasurement;
+use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Limits\Stage;
+use Rheacid\Models\RoundStop;
+use Rheacid\Models\TitrantStandardisation;
 use Rheacid\Models\Verification;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\SealedTables;
@@ -81,6 +86,130 @@ final class StridesTest extends ThermometerTestCase
             ['releases', 'batch_events'],
             fn() => app(ReleaseBatch::class)($this->people['lead'], IdempotencyKey::own(), $this->batch(), null),
         );
+    }
+
+    public function test_a_stop_of_a_round_is_decided_on_before_its_sample_is_a_row(): void
+    {
+        $this->ready();
+        $this->post('/rounds', [
+            'pair' => $this->pair()->id,
+            'thermometer' => $this->thermometer()->id,
+            'batches' => [$this->batch()->id],
+            'still' => '1',
+            'form' => self::formId(),
+        ])->assertSessionHasNoErrors();
+        $stop = RoundStop::query()->sole();
+
+        $this->assertNothingIsAskedAfterTheFirstRow(
+            ['occasions', 'samples', 'replicates', 'measurements', 'decisions', 'limit_outcomes', 'round_visits'],
+            fn() => $this->post("/rounds/$stop->round_id/stops/$stop->id", [
+                'portions' => [(string) $this->shown(4.6), (string) $this->shown(4.6)],
+                'celsius' => '21.4',
+                'watched' => ['60', '60'],
+                'form' => self::formId(),
+            ])->assertSessionHasNoErrors(),
+        );
+    }
+
+    public function test_a_late_entry_is_decided_on_before_its_sample_is_a_row(): void
+    {
+        $this->ready();
+        $readAt = CarbonImmutable::now()->addMinutes(10);
+        $this->wait(3600);
+        $this->flushSession();
+        $this->actingAs($this->people['checker']);
+
+        $this->assertNothingIsAskedAfterTheFirstRow(
+            ['occasions', 'samples', 'replicates', 'measurements', 'decisions', 'limit_outcomes'],
+            fn() => $this->post("/measure/{$this->batch()->id}/late", [
+                'pair' => $this->pair()->id,
+                'thermometer' => $this->thermometer()->id,
+                'stage' => 'underway',
+                'place' => 'blend',
+                'still' => '1',
+                'readings' => sprintf(
+                    '%s; %.1f; %.1f; 21.4',
+                    $readAt->setTimezone('Europe/Dublin')->format('Y-m-d H:i'),
+                    $this->shown(4.6),
+                    $this->shown(4.6),
+                ),
+                'form' => self::formId(),
+            ])->assertSessionHasNoErrors(),
+        );
+    }
+
+    public function test_a_value_from_elsewhere_is_decided_on_before_its_sample_is_a_row(): void
+    {
+        $this->wine();
+
+        $this->assertNothingIsAskedAfterTheFirstRow(
+            ['occasions', 'samples', 'replicates', 'measurements', 'external_values', 'decisions', 'limit_outcomes'],
+            fn() => $this->post("/measure/{$this->batch('WW-0001')->id}/other", [
+                'of' => 'alcohol|at 20 °C',
+                'values' => '12.4',
+                'place' => $this->batch('WW-0001')->product->method->places[0],
+                'stage' => 'finished',
+                'measured_by' => 'a laboratory in town',
+                'measured_with' => 'distillation',
+                'form' => self::formId(),
+            ])->assertSessionHasNoErrors(),
+        );
+    }
+
+    public function test_a_titration_is_decided_on_before_its_sample_is_a_row(): void
+    {
+        $this->wine();
+        $this->post("/lots/{$this->lot('S-01')->id}/strength", [
+            'runs' => "0.5106; 25.00\n0.5106; 25.00\n0.5105; 25.00",
+            'purity' => '100',
+            'form' => self::formId(),
+        ])->assertSessionHasNoErrors();
+
+        $this->assertNothingIsAskedAfterTheFirstRow(
+            ['occasions', 'samples', 'replicates', 'measurements', 'titrations', 'decisions'],
+            fn() => $this->post("/measure/{$this->batch('WW-0001')->id}/titration", [
+                'of' => 'titratable-acidity',
+                'per' => 'L',
+                'endpoint' => 'by-eye',
+                'unit' => 'tartaric_g_per_l',
+                'titrant' => (string) TitrantStandardisation::query()->value('id'),
+                'stage' => 'finished',
+                'place' => $this->batch('WW-0001')->product->method->places[0],
+                'portions' => [['sample' => '10', 'curve' => '6.45'], ['sample' => '10', 'curve' => '6.50']],
+                'form' => self::formId(),
+            ])->assertSessionHasNoErrors(),
+        );
+    }
+
+    public function test_a_correction_is_decided_on_before_its_first_row(): void
+    {
+        $this->ready();
+        $reading = $this->measure([4.6, 4.6]);
+
+        $this->assertNothingIsAskedAfterTheFirstRow(
+            ['samples', 'replicates', 'measurements', 'decisions', 'limit_outcomes'],
+            fn() => app(CorrectMeasurement::class)(
+                $this->people['lead'],
+                IdempotencyKey::own(),
+                $reading,
+                $reading->occasion->stage,
+                $reading->sample->place,
+                $reading->sample->drawn_at,
+                [1 => ['signal' => Signal::mv($this->shown(4.1)), 'celsius' => 21.4]],
+                'misread',
+            ),
+        );
+    }
+
+    private function ready(): void
+    {
+        $this->calibrate();
+        $this->vouch();
+    }
+
+    private function wine(): void
+    {
+        $this->answerAll($this->brew('white-wine', 'WW-0001', '2026-11-23T10:00'), 'yes');
     }
 
     /**

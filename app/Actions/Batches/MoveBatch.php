@@ -7,6 +7,8 @@ namespace Rheacid\Actions\Batches;
 use Illuminate\Support\Facades\Gate;
 use Rheacid\Core\Access\Right;
 use Rheacid\Core\Batches\BatchState;
+use Rheacid\Core\Batches\Move;
+use Rheacid\Core\Batches\MoveRefused;
 use Rheacid\Models\Batch;
 use Rheacid\Models\BatchEvent;
 use Rheacid\Models\Person;
@@ -29,41 +31,40 @@ final class MoveBatch
             $reason,
         ): BatchEvent {
             $batch = BatchMoves::ensure($batch, $next);
-            $state = $batch->state();
-            $isRecalled = $state === BatchState::Recalled;
-            if (
-                $next === BatchState::Recalled
-                || $next === BatchState::Released
-                || (!$isRecalled && in_array($next, [BatchState::Diverted, BatchState::Discarded], true))
-            ) {
-                throw Refused::because(
-                    'A batch is released under “Release checks”, or by a lead’s decision about its deviation. A recall is a lead’s '
-                        . 'decision.',
-                    'state',
-                );
+            $move = new Move($batch->state(), $next);
+            $refused = $move->refused(
+                $batch->product->stage_of !== null,
+                $move->resumes() && BatchHistory::openDeviations($batch->id)->exists(),
+            );
+            if ($refused !== null) {
+                throw Refused::because(self::words($refused), 'state');
             }
-            if ($state === BatchState::Running && $next === BatchState::Closed && $batch->product->stage_of === null) {
-                throw Refused::because('Only a process stage can be closed without a release.', 'state');
-            }
-            $isResumed = $batch->state() === BatchState::Held && $next === BatchState::Running;
-            if ($isResumed || $isRecalled || $next === BatchState::Closed) {
+            if ($move->needsLead()) {
                 Gate::forUser($by)->authorize(Right::Lead->value);
             }
-            if (($next === BatchState::Held || $isResumed || $isRecalled) && $reason === null) {
+            if ($move->needsReason() && $reason === null) {
                 throw Refused::because(
                     match (true) {
-                        $isResumed => 'Give a reason to resume.',
-                        $isRecalled => 'Give a reason for the decision.',
+                        $move->resumes() => 'Give a reason to resume.',
+                        $move->isOfRecalled() => 'Give a reason for the decision.',
                         default => 'Give a reason to hold the batch.',
                     },
                     'reason',
                 );
             }
-            if ($isResumed && BatchHistory::openDeviations($batch->id)->exists()) {
-                throw Refused::because('A deviation is still open. Decide about it first.', 'state');
-            }
 
             return BatchMoves::move($entry, $batch, $next, $reason);
         });
+    }
+
+    private static function words(MoveRefused $why): string
+    {
+        return match ($why) {
+            MoveRefused::HasItsOwnAct
+                => 'A batch is released under “Release checks”, or by a lead’s decision about its deviation. A recall is a lead’s '
+                    . 'decision.',
+            MoveRefused::NotReleased => 'Only a process stage can be closed without a release.',
+            MoveRefused::DeviationOpen => 'A deviation is still open. Decide about it first.',
+        };
     }
 }

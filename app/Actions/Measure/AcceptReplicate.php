@@ -40,12 +40,15 @@ final class AcceptReplicate
                     'reason',
                 );
             }
-            $response = $draft->calibration->calibrationFunction();
             $seen = $source->observe($draft->calibration->fitted(), $draft->windowS());
             $seen->ensureSettled($draft->windowS(), $reason);
             KeepTrace::ensureNew($seen);
-            $celsius = round($draft->verification->corrected($seen->celsius), 3);
-            $reading = $response->tell($seen->signal, $celsius);
+            $read = Replicate::readOff(
+                $draft->calibration->calibrationFunction(),
+                $seen->signal,
+                $seen->celsius,
+                $draft->verification->corrected($seen->celsius),
+            );
 
             return $entry->add(
                 new Replicate([
@@ -53,13 +56,7 @@ final class AcceptReplicate
                     'position' => $position,
                     'calibration_id' => $draft->calibration_id,
                     'verification_id' => $draft->verification_id,
-                    'mv' => $seen->signal->mv,
-                    'shown_ph' => $seen->signal->shownPh,
-                    'shown_c' => $seen->celsius,
-                    'correction_c' => round($celsius - $seen->celsius, 3),
-                    'celsius' => $celsius,
-                    'value' => $reading->ph,
-                    'outside_by_ph' => $reading->outsideByPh(),
+                    ...$read,
                     'response_time_s' => $seen->responseTimeS,
                     'settled' => $seen->settled,
                     'stability' => $seen->stability,

@@ -59,6 +59,7 @@ final class BeginMeasuring
             [$calibration, $check] = MeasuringChecks::ensure($pair, $thermometer, $batch->product->method);
             MeasuringChecks::ensureRinsed($pair, $drawn);
             Occupancy::ensureFree($pair->electrode);
+            $drawing = DrawSample::inHand($entry, $batch, $drawn);
             foreach ($answers as $condition => $answer) {
                 $entry->add(
                     new BatchAnswer([
@@ -70,10 +71,10 @@ final class BeginMeasuring
                     ]),
                 );
             }
-            [, $sample] = DrawSample::of($entry, $batch, $drawn);
+            DrawSample::keep($entry, ...$drawing);
 
             return MeasurementDraft::query()->create([
-                'sample_id' => $sample->id,
+                'sample_id' => $drawing[1]->id,
                 'pair_id' => $pair->id,
                 'calibration_id' => $calibration->id,
                 'verification_id' => $check->id,

@@ -16,15 +16,17 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\Refused;
 use Rheacid\Site\SiteClock;
 
-/** Keeps that a sample was drawn, on an occasion of its own or together with others; part of a larger action. */
+/** A sample that was drawn, on an occasion of its own or together with others; part of a larger action. */
 final class DrawSample
 {
     /**
+     * Not on record yet, but for an occasion that it joins.
+     *
      * @return array{Occasion, Sample}
      *
      * @throws Refused if it was drawn before the batch began, after now, or together with another batch
      */
-    public static function of(Entry $entry, Batch $batch, DrawnSample $drawn): array
+    public static function inHand(Entry $entry, Batch $batch, DrawnSample $drawn): array
     {
         if ($drawn->hasPilotHole === false) {
             throw Refused::because(
@@ -37,34 +39,37 @@ final class DrawSample
             throw Refused::because('That sample belongs to another batch.', 'joins');
         }
         self::ensureOpen($batch, $drawn);
-        $occasion
-            = $drawn->joins
-            ?? $entry->add(
-                new Occasion([
-                    'batch_id' => $batch->id,
-                    'stage' => $drawn->stage,
-                    'drawn_at' => $drawn->at,
-                    'at' => $entry->at,
-                    'person_id' => $entry->by->id,
-                ]),
-            );
 
         return [
-            $occasion,
-            $entry->add(
-                new Sample([
-                    'occasion_id' => $occasion->id,
-                    'place' => $drawn->place,
-                    'drawn_at' => $drawn->at,
-                    'chilled' => $drawn->isChilled,
-                    'pilot_hole' => $drawn->hasPilotHole,
-                    'cup' => $drawn->cup,
-                    'cup_code' => $drawn->cupCode,
-                    'rinsed' => $drawn->isRinsed,
-                    'person_id' => $entry->by->id,
-                ]),
-            ),
+            $drawn->joins ?? new Occasion([
+                'batch_id' => $batch->id,
+                'stage' => $drawn->stage,
+                'drawn_at' => $drawn->at,
+                'at' => $entry->at,
+                'person_id' => $entry->by->id,
+            ]),
+            new Sample([
+                'place' => $drawn->place,
+                'drawn_at' => $drawn->at,
+                'chilled' => $drawn->isChilled,
+                'pilot_hole' => $drawn->hasPilotHole,
+                'cup' => $drawn->cup,
+                'cup_code' => $drawn->cupCode,
+                'rinsed' => $drawn->isRinsed,
+                'person_id' => $entry->by->id,
+            ]),
         ];
+    }
+
+    /** What of them is not on record yet. */
+    public static function keep(Entry $entry, Occasion $occasion, Sample $sample): void
+    {
+        if (!$occasion->exists) {
+            $entry->add($occasion);
+        }
+        if (!$sample->exists) {
+            $entry->add($sample->fill(['occasion_id' => $occasion->id]));
+        }
     }
 
     /**

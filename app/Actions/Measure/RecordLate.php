@@ -24,7 +24,7 @@ use Rheacid\Records\Refused;
 /** Keeps readings that stood on paper, each at its own time, on the calibration and the check that were in force then: all, or none. */
 final class RecordLate
 {
-    public function __construct(private KeepTypedReading $keep) {}
+    public function __construct(private KeepReading $keep) {}
 
     /**
      * @param non-empty-list<PaperLine> $lines
@@ -89,7 +89,7 @@ final class RecordLate
         ?float $dilutionParts,
     ): Measurement {
         try {
-            [$occasion, $sample] = DrawSample::of($entry, $batch, new DrawnSample($stage, $place, $line->at));
+            $drawing = DrawSample::inHand($entry, $batch, new DrawnSample($stage, $place, $line->at));
             $then = $line->at->format('Y-m-d H:i:s.v');
             $calibration = Calibration::query()
                 ->where('pair_id', $pair->id)
@@ -109,11 +109,10 @@ final class RecordLate
                     ->orderByDesc('id')
                     ->first() ?? throw Refused::because('The thermometer had not been checked by then.');
 
-            return ($this->keep)(
+            $reading = TypedPh::of(
                 $entry,
                 $batch,
-                $occasion,
-                $sample,
+                $drawing,
                 $calibration,
                 $check,
                 $line->signals,
@@ -123,6 +122,8 @@ final class RecordLate
                 $line->at,
                 $dilutionParts,
             );
+
+            return ($this->keep)($entry, $reading);
         } catch (Refused $refused) {
             throw $refused->under("Line $line->line", 'readings');
         }

@@ -4,14 +4,9 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Measure;
 
-use Rheacid\Actions\Batches\KeepDecision;
-use Rheacid\Core\Limits\DecisionCause;
-use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Person;
-use Rheacid\Queries\Measure\MeasuredPlace;
-use Rheacid\Queries\Measure\OccasionFacts;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
@@ -20,7 +15,7 @@ use Rheacid\Records\Refused;
 /** Records a measurement on its batch together with the decision that follows for its occasion. */
 final readonly class RecordMeasurement
 {
-    public function __construct(private KeepDecision $keep) {}
+    public function __construct(private KeepReading $keep) {}
 
     /** @throws Refused while portions are missing */
     public function __invoke(Person $by, IdempotencyKey $form, MeasurementDraft $draft): Measurement
@@ -34,8 +29,7 @@ final readonly class RecordMeasurement
             if ($replicates->isEmpty()) {
                 throw Refused::because('No portion has been read yet.', 'draft');
             }
-            $occasion = $draft->sample->occasion;
-            $rules = $draft->method->rules($occasion->stage);
+            $rules = $draft->method->rules($draft->sample->occasion->stage);
             $values = array_values($replicates->map(static fn($replicate): float => $replicate->value)->all());
             if (!$rules->areComplete($values)) {
                 throw Refused::because(
@@ -43,30 +37,9 @@ final readonly class RecordMeasurement
                     'draft',
                 );
             }
-            $because = $occasion->measurements()->exists() ? DecisionCause::Joined : DecisionCause::Recorded;
-            $facts = OccasionFacts::of($occasion, inHand: MeasuredPlace::inHand($draft));
             $visit = $draft->stop === null ? null : KeepVisit::facts($draft->stop, $entry->at);
-            $follows = KeepDecision::decide($facts, $because);
-
+            $measurement = ($this->keep)($entry, NewReading::ofDraft($entry, $draft));
             $draft->update(['state' => 'recorded', 'open_pair_id' => null]);
-            $measurement = $entry->add(
-                new Measurement([
-                    'occasion_id' => $occasion->id,
-                    'sample_id' => $draft->sample_id,
-                    'measurand' => Measurand::Ph,
-                    'basis' => '',
-                    'unit' => Measurand::Ph->unit(),
-                    'series' => $draft->series,
-                    'method_id' => $draft->method_id,
-                    'pair_id' => $draft->pair_id,
-                    'calibration_id' => $draft->calibration_id,
-                    'verification_id' => $draft->verification_id,
-                    'observed_at' => MeasuredPlace::lastRead($replicates),
-                    'entered_at' => $entry->at,
-                    'person_id' => $by->id,
-                ]),
-            );
-            $this->keep->keep($entry, $facts, $follows, $because);
             if ($visit !== null) {
                 KeepVisit::of($entry, $visit, $measurement, (float) $replicates->firstOrFail()->value);
             }

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Measure;
 
 use Illuminate\Support\Facades\Gate;
-use Rheacid\Actions\Batches\KeepDecision;
-use Rheacid\Core\Limits\DecisionCause;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Occasion;
@@ -18,11 +16,9 @@ use Rheacid\Records\Entry;
 use Rheacid\Records\Refused;
 use Rheacid\Rights\Rights;
 
-/** Puts one entry in the place of another: whether that may be, and what then stands; part of a larger action. */
-final readonly class Supersede
+/** Whether one entry may take the place of another; part of a larger action. */
+final class Supersede
 {
-    public function __construct(private KeepDecision $keep) {}
-
     /**
      * The entry, locked until the action is done.
      *
@@ -51,27 +47,10 @@ final readonly class Supersede
     public static function drawn(Entry $entry, Batch $batch, DrawnSample $drawn, ?Correction $correction): array
     {
         if ($correction === null) {
-            return DrawSample::of($entry, $batch, $drawn);
+            return DrawSample::inHand($entry, $batch, $drawn);
         }
         self::ensure($entry->by, $correction);
 
-        return DrawSample::of($entry, $batch, $drawn->with($correction->joins($drawn)));
-    }
-
-    /** @param DecisionCause $cause where nothing is corrected */
-    public function judge(Entry $entry, Occasion $occasion, ?Correction $correction, DecisionCause $cause): void
-    {
-        $before = $correction?->of->occasion;
-        if ($before === null) {
-            ($this->keep)($entry, $occasion, $cause);
-        } elseif ($before->is($occasion)) {
-            ($this->keep)($entry, $occasion, DecisionCause::Corrected);
-        } elseif ($before->measurements()->exists()) {
-            ($this->keep)($entry, $before, DecisionCause::Corrected);
-            ($this->keep)($entry, $occasion, DecisionCause::Corrected);
-        } else {
-            // Nothing is left of the first occasion, so its decision stands no longer.
-            ($this->keep)($entry, $occasion, DecisionCause::Corrected, $before->decision);
-        }
+        return DrawSample::inHand($entry, $batch, $drawn->with($correction->joins($drawn)));
     }
 }

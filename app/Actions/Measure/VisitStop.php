@@ -21,7 +21,7 @@ use Rheacid\Records\Refused;
 /** Keeps what was read at a stop of a round, from drawing the sample to the decision, in one sending. */
 final readonly class VisitStop
 {
-    public function __construct(private KeepTypedReading $keep) {}
+    public function __construct(private KeepReading $keep) {}
 
     /**
      * @param non-empty-list<Signal> $signals of the portions
@@ -92,12 +92,10 @@ final readonly class VisitStop
             );
             MeasuringChecks::ensureRinsed($round->pair, $drawn);
             $visit = KeepVisit::facts($stop, $entry->at);
-            [$occasion, $sample] = DrawSample::of($entry, $batch, $drawn);
-            $measurement = ($this->keep)(
+            $reading = TypedPh::of(
                 $entry,
                 $batch,
-                $occasion,
-                $sample,
+                DrawSample::inHand($entry, $batch, $drawn),
                 $calibration,
                 $check,
                 $signals,
@@ -107,8 +105,9 @@ final readonly class VisitStop
                 $entry->at,
                 $dilutionParts,
             );
+            $measurement = ($this->keep)($entry, $reading);
 
-            return KeepVisit::of($entry, $visit, $measurement, (float) $measurement->replicates()->firstOrFail()->value);
+            return KeepVisit::of($entry, $visit, $measurement, (float) $measurement->replicates->firstOrFail()->value);
         });
     }
 }

@@ -70,7 +70,7 @@ final class CourseJudgements
             $conformity = match (true) {
                 $isExact && $isOpenEnded => (self::work($batch, $limit, $now, toNow: true) ?? [null])[0]?->conformity,
                 $finding === null => null,
-                $isOpenEnded => self::told($finding, $now),
+                $isOpenEnded => self::upToNow($finding, $now),
                 default => $finding->isDue() ? $finding->verdict : null,
             };
             if ($conformity !== null) {
@@ -81,7 +81,7 @@ final class CourseJudgements
         return $judged;
     }
 
-    private static function told(CourseFinding $finding, CarbonImmutable $now): Conformity
+    private static function upToNow(CourseFinding $finding, CarbonImmutable $now): Conformity
     {
         if ($finding->isDue() && $finding->verdict === Conformity::Outside) {
             return Conformity::Outside;

@@ -7,6 +7,7 @@ namespace Rheacid\Queries\Batches;
 use Rheacid\Core\Limits\Applies;
 use Rheacid\Core\Limits\ProductLimit;
 use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Core\Urgency\Wall;
 use Rheacid\Models\Batch;
 
 /** The limits on pH of a batch, on its clock. */
@@ -31,7 +32,7 @@ final class PhLimits
     }
 
     /**
-     * The one that a small drawing has a place for: the next binding limit that is not met, else the tightest binding one in force.
+     * The one that a small drawing has a place for.
      *
      * @param string|null $next name of the deadline that comes next
      *
@@ -39,21 +40,19 @@ final class PhLimits
      */
     public static function next(Batch $batch, ?string $next): ?array
     {
-        $binding = array_values(
-            array_filter(self::of($batch), static fn(array $wall): bool => $wall['limit']->limit->kind->binds() && $wall['from'] !== null),
+        $walls = array_values(
+            array_filter(
+                array_map(
+                    static fn(array $wall): ?Wall => $wall['from'] === null ? null : new Wall($wall['limit']->limit, $wall['from']),
+                    self::of($batch),
+                ),
+            ),
         );
-        $named = array_values(array_filter($binding, static fn(array $wall): bool => $wall['limit']->limit->name === $next));
-        usort($binding, static fn(array $a, array $b): int => ($a['limit']->limit->high ?? INF) <=> ($b['limit']->limit->high ?? INF));
-        $wall = $named[0] ?? ($binding[0] ?? null);
+        $wall = Wall::toDraw($walls, $next);
 
         return $wall === null
             ? null
-            : [
-                'low' => $wall['limit']->limit->low,
-                'high' => $wall['limit']->limit->high,
-                'from' => (float) $wall['from'],
-                'met' => $named === [],
-            ];
+            : ['low' => $wall->limit->low, 'high' => $wall->limit->high, 'from' => $wall->fromH, 'met' => $wall->limit->name !== $next];
     }
 
     private static function from(ProductLimit $limit, Batch $batch): ?float

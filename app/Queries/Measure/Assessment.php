@@ -112,8 +112,8 @@ final readonly class Assessment
         $all = [];
         foreach ($this->blocks as $replicates) {
             // Of a portion from which the gas was not yet gone nothing has to be said once two without it agree.
-            $told = array_values(array_filter($replicates, static fn(array $own): bool => !in_array(ReleaseBlock::Gassy, $own, true)));
-            foreach ($told === [] ? $replicates : $told as $own) {
+            $gasless = array_values(array_filter($replicates, static fn(array $own): bool => !in_array(ReleaseBlock::Gassy, $own, true)));
+            foreach ($gasless === [] ? $replicates : $gasless as $own) {
                 foreach ($own as $block) {
                     $all[$block->value] = $block;
                 }

@@ -51,7 +51,7 @@ final readonly class DecisionLines
 
     public static function of(Assessment $assessment, Batch $batch): self
     {
-        return self::told(
+        return self::ordered(
             $assessment->judged->due,
             $assessment->judged->notDue,
             $assessment->allBlocks(),
@@ -62,7 +62,7 @@ final readonly class DecisionLines
 
     public static function recorded(Decision $decision, Batch $batch): self
     {
-        return self::told(
+        return self::ordered(
             array_values($decision->outcomes->map(static fn(DecisionLimit $outcome): JudgedLimit => $outcome->toCore())->all()),
             array_values(array_map(self::kept(...), array_filter($decision->not_due, is_array(...)))),
             $decision->blocked(),
@@ -146,7 +146,7 @@ final readonly class DecisionLines
      * @param list<ReleaseBlock> $blocks
      * @param list<array{measurand: string, basis: string}> $open
      */
-    private static function told(array $due, array $notDue, array $blocks, array $open, Batch $batch): self
+    private static function ordered(array $due, array $notDue, array $blocks, array $open, Batch $batch): self
     {
         $occasion = new Occasion(Stage::Underway, open: $open);
         $ordered = WorstFirst::ordered($due, $notDue);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Rheacid\Queries\Measure;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Decision;
@@ -34,18 +35,19 @@ final readonly class OccasionFacts
         public array $late,
     ) {}
 
-    public static function of(Occasion $occasion, ?Decision $instead = null, ?MeasuredPlace $inHand = null): self
-    {
+    /**
+     * @param Occasion $occasion on record, or one that begins with the measurement in hand
+     * @param Measurement|null $without that the one in hand supersedes
+     */
+    public static function of(
+        Occasion $occasion,
+        ?Decision $instead = null,
+        ?MeasuredPlace $inHand = null,
+        ?Measurement $without = null,
+    ): self {
         $batch = Batch::query()->with(Batch::JUDGED)->findOrFail($occasion->batch_id);
-        $before = $instead ?? $occasion->decision()->with('outcomes')->first();
-        $places = array_values(
-            $occasion
-                ->measurements()
-                ->with(MeasuredPlace::RESTS_ON)
-                ->get()
-                ->map(static fn(Measurement $one): MeasuredPlace => MeasuredPlace::recorded($one))
-                ->all(),
-        );
+        $before = $instead ?? ($occasion->exists ? $occasion->decision()->with('outcomes')->first() : null);
+        $places = $occasion->exists ? self::places($occasion, $without) : [];
         $places = $inHand === null ? $places : [...$places, $inHand];
         if ($places === []) {
             throw new \LogicException('An occasion is judged when something was measured.');
@@ -62,6 +64,20 @@ final readonly class OccasionFacts
             BatchHistory::hasGoneOut($batch),
             BatchHistory::openByLimit($batch->id),
             BatchHistory::late($batch->id, $drawnAt),
+        );
+    }
+
+    /** @return list<MeasuredPlace> */
+    private static function places(Occasion $occasion, ?Measurement $without): array
+    {
+        return array_values(
+            $occasion
+                ->measurements()
+                ->when($without !== null, static fn(Builder $query) => $query->whereKeyNot($without?->id))
+                ->with(MeasuredPlace::RESTS_ON)
+                ->get()
+                ->map(static fn(Measurement $one): MeasuredPlace => MeasuredPlace::recorded($one))
+                ->all(),
         );
     }
 

@@ -160,20 +160,20 @@ final readonly class RoundFoundScreen
                     ->get()
                     ->reverse()
                     ->values();
-        $told = [];
+        $lines = [];
         foreach ($own as $pair) {
             $differences = array_values(
                 $all->where('id', '<=', $pair->id)->map(static fn(BlindPair $one): float => $one->difference_ph)->all(),
             );
-            $told[] = [
+            $lines[] = [
                 'stop' => $read[(int) $pair->second_id] ?? throw new \LogicException('A pair is of a cup that was read.'),
                 'difference' => $pair->difference_ph,
                 'isBlind' => $pair->is_blind !== false,
                 'needsAction' => $differences !== [] && BlindDuplicates::needsAction($differences),
             ];
         }
-        usort($told, static fn(array $a, array $b): int => $b['needsAction'] <=> $a['needsAction']);
+        usort($lines, static fn(array $a, array $b): int => $b['needsAction'] <=> $a['needsAction']);
 
-        return $told;
+        return $lines;
     }
 }

@@ -31,7 +31,7 @@ final class OtherController
             Sent::person($request),
             IdempotencyKey::from($request),
             $batch,
-            $request->told(),
+            $request->value(),
             SampleFields::correction($request, $batch),
         );
 

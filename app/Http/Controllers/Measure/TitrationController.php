@@ -46,7 +46,7 @@ final class TitrationController
                 Sent::person($request),
                 IdempotencyKey::from($request),
                 $batch,
-                $request->told(),
+                $request->titration(),
                 SampleFields::correction($request, $batch),
             );
         } catch (BlankTakesAll $failure) {

@@ -61,7 +61,7 @@ final class PeopleController
             $setAddress($person, $request->string('email')->trim()->toString());
         }
 
-        return $this->told($request, $person);
+        return $this->showCode($request, $person);
     }
 
     public function code(Request $request, Person $person): RedirectResponse
@@ -76,7 +76,7 @@ final class PeopleController
             $this->secondLead($request, Sent::person($request), $person);
         }
 
-        return $this->told($request, $person);
+        return $this->showCode($request, $person);
     }
 
     public function appoint(Request $request, Person $person, Appoint $appoint): RedirectResponse
@@ -161,7 +161,7 @@ final class PeopleController
     }
 
     /** The code is shown once, to who made it. */
-    private function told(Request $request, Person $person): RedirectResponse
+    private function showCode(Request $request, Person $person): RedirectResponse
     {
         AccessLog::note(AccessKind::MadeCode, $request, Sent::person($request));
         AccessLog::note(AccessKind::GivenCode, $request, $person);

@@ -70,13 +70,13 @@ final class OtherRequest extends FormRequest
     }
 
     /** @throws Refused at its field */
-    public function told(): OtherValue
+    public function value(): OtherValue
     {
         [$measurand, $code] = explode('|', (string) $this->string('of'), 2);
         $basis = Measurand::from($measurand)->on($code);
         $unit = $this->filled('unit') ? $this->string('unit')->trim()->toString() : $basis->measurand->shownUnit();
         $isTemperature = $basis->measurand === Measurand::Temperature;
-        $drawn = SampleFields::told($this, $this->batch());
+        $drawn = SampleFields::drawn($this, $this->batch());
         $measuredAt = $this->filled('measured_at')
             ? TypedTime::read($this->string('measured_at')->toString(), 'measured_at')
             : CarbonImmutable::now();

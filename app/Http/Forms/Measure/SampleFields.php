@@ -89,7 +89,7 @@ final class SampleFields
     }
 
     /** @throws Refused if it is no time, or was drawn together with another batch */
-    public static function told(Request $request, Batch $batch, ?bool $hasPilotHole = null): DrawnSample
+    public static function drawn(Request $request, Batch $batch, ?bool $hasPilotHole = null): DrawnSample
     {
         return new DrawnSample(
             Stage::from($request->string('stage')->toString()),

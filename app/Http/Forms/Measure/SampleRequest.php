@@ -80,7 +80,7 @@ final class SampleRequest extends FormRequest
     /** @throws Refused at its field */
     public function drawn(): DrawnSample
     {
-        return SampleFields::told($this, $this->batch(), SampleFields::pilotHole($this, $this->batch()->product->method));
+        return SampleFields::drawn($this, $this->batch(), SampleFields::pilotHole($this, $this->batch()->product->method));
     }
 
     /** Of the round on which it is read. */

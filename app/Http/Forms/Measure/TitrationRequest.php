@@ -100,7 +100,7 @@ final class TitrationRequest extends FormRequest
     }
 
     /** @throws Refused at its field */
-    public function told(): TitrationInput
+    public function titration(): TitrationInput
     {
         $measurand = Measurand::from($this->string('of')->toString());
         $endpoint = $this->string('endpoint')->toString();
@@ -124,7 +124,7 @@ final class TitrationRequest extends FormRequest
             $this->number('digit_ml', 0.05, 0.001, 1.0),
             Named::strength($this->integer('titrant')),
             $endpoint === self::BY_EYE ? null : Instruments::pair($this->integer('pair')),
-            SampleFields::told($this, $this->batch()),
+            SampleFields::drawn($this, $this->batch()),
             $per !== 'L',
             ...$temperatures,
         );

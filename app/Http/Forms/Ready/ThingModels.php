@@ -61,14 +61,14 @@ final class ThingModels
             'meter_id' => $meter,
             'kind' => self::named(ThermometerKind::cases(), $read['kind']),
         ]);
-        $told = array_filter(array_intersect_key($read, array_flip(self::SERVICE)), static fn(mixed $value): bool => $value !== null);
-        if (is_string($told['tolerance_class'] ?? null)) {
-            [$told['tolerance_standard'], $told['tolerance_class']] = ToleranceClass::parts($told['tolerance_class']);
+        $service = array_filter(array_intersect_key($read, array_flip(self::SERVICE)), static fn(mixed $value): bool => $value !== null);
+        if (is_string($service['tolerance_class'] ?? null)) {
+            [$service['tolerance_standard'], $service['tolerance_class']] = ToleranceClass::parts($service['tolerance_class']);
         }
 
-        return $told === []
+        return $service === []
             ? $thermometer
-            : $thermometer->setRelation('newestService', ThermometerService::usual($thermometer)->fill($told));
+            : $thermometer->setRelation('newestService', ThermometerService::usual($thermometer)->fill($service));
     }
 
     /** @param array<string, mixed> $read */

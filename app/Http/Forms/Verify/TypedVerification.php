@@ -100,7 +100,10 @@ final class TypedVerification
             if (is_string($typed) && trim($typed) !== '') {
                 // A unit behind the number goes before the one that was chosen.
                 $isPlain = preg_match('/[fF]\s*$|[cC]\s*$/', $typed) !== 1;
-                $readings[] = self::told(static fn(): float => Quantity::Thermometer->read($isPlain ? "$typed $unit" : $typed), 'readings');
+                $readings[] = self::beside(
+                    static fn(): float => Quantity::Thermometer->read($isPlain ? "$typed $unit" : $typed),
+                    'readings',
+                );
             }
         }
 
@@ -121,7 +124,7 @@ final class TypedVerification
         }
         $metres = $typed ?? $site?->elevation_m;
 
-        return self::told(
+        return self::beside(
             static fn(): Reference => match (true) {
                 $kpa !== null => Reference::boilingAtPressure(StationPressure::of($kpa, $isReduced, $metres)),
                 $metres !== null => Reference::boilingAtElevation($metres),
@@ -193,7 +196,7 @@ final class TypedVerification
     {
         $typed = $request->input($field);
 
-        return is_string($typed) && trim($typed) !== '' ? self::told(static fn(): float => $quantity->read($typed), $field) : null;
+        return is_string($typed) && trim($typed) !== '' ? self::beside(static fn(): float => $quantity->read($typed), $field) : null;
     }
 
     /**
@@ -205,7 +208,7 @@ final class TypedVerification
      *
      * @throws Refused what the core refuses, told at the field
      */
-    private static function told(callable $read, string $field): mixed
+    private static function beside(callable $read, string $field): mixed
     {
         try {
             return $read();

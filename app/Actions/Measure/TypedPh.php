@@ -5,16 +5,12 @@ declare(strict_types=1);
 namespace Rheacid\Actions\Measure;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Str;
-use Rheacid\Actions\Batches\KeepDecision;
 use Rheacid\Core\Electrode\Signal;
-use Rheacid\Core\Limits\DecisionCause;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Measuring\Source;
 use Rheacid\Core\Settling\Stability;
 use Rheacid\Models\Batch;
 use Rheacid\Models\Calibration;
-use Rheacid\Models\Measurement;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\Replicate;
 use Rheacid\Models\Sample;
@@ -22,12 +18,11 @@ use Rheacid\Models\Verification;
 use Rheacid\Records\Entry;
 use Rheacid\Records\Refused;
 
-/** Keeps a pH whose portions were typed at once, on a calibration and the check of a thermometer; part of a larger action. */
-final readonly class KeepTypedReading
+/** A pH whose portions were typed at once, on a calibration and the check of a thermometer; part of a larger action. */
+final class TypedPh
 {
-    public function __construct(private KeepDecision $keep) {}
-
     /**
+     * @param array{Occasion, Sample} $drawing as DrawSample gives it
      * @param non-empty-list<Signal> $signals of the portions
      * @param float $shownC °C as the thermometer shows it
      * @param list<Stability|null> $stability of each portion; null where it had not settled
@@ -36,11 +31,10 @@ final readonly class KeepTypedReading
      *
      * @throws Refused at the field "readings"
      */
-    public function __invoke(
+    public static function of(
         Entry $entry,
         Batch $batch,
-        Occasion $occasion,
-        Sample $sample,
+        array $drawing,
         Calibration $calibration,
         Verification $check,
         array $signals,
@@ -49,12 +43,27 @@ final readonly class KeepTypedReading
         ?string $reason,
         CarbonImmutable $readAt,
         ?float $dilutionParts = null,
-    ): Measurement {
+    ): NewReading {
         $function = $calibration->calibrationFunction();
-        $celsius = round($check->corrected($shownC), 3);
-        $told = array_map(static fn(Signal $signal) => $function->tell($signal, $celsius), $signals);
-        $rules = $batch->product->method->rules($occasion->stage);
-        $values = array_column($told, 'ph');
+        $celsius = $check->corrected($shownC);
+        $replicates = array_map(
+            static fn(Signal $signal, int $i): Replicate => new Replicate([
+                ...Replicate::readOff($function, $signal, $shownC, $celsius),
+                'calibration_id' => $calibration->id,
+                'verification_id' => $check->id,
+                'settled' => ($stability[$i] ?? null) !== null,
+                'stability' => $stability[$i] ?? null,
+                'dilution_parts' => $dilutionParts,
+                'reason' => $reason,
+                'source' => Source::Typed,
+                'person_id' => $entry->by->id,
+                'at' => $readAt,
+            ]),
+            $signals,
+            array_keys($signals),
+        );
+        $rules = $batch->product->method->rules($drawing[0]->stage);
+        $values = array_map(static fn(Replicate $one): float => $one->value, $replicates);
         if (!$rules->areComplete($values)) {
             throw Refused::because(
                 match (true) {
@@ -80,51 +89,19 @@ final readonly class KeepTypedReading
                 'readings',
             );
         }
-        $series = (string) Str::uuid();
-        foreach ($signals as $i => $signal) {
-            $entry->add(
-                new Replicate([
-                    'series' => $series,
-                    'position' => $i + 1,
-                    'calibration_id' => $calibration->id,
-                    'verification_id' => $check->id,
-                    'mv' => $signal->mv,
-                    'shown_ph' => $signal->shownPh,
-                    'shown_c' => $shownC,
-                    'correction_c' => round($celsius - $shownC, 3),
-                    'celsius' => $celsius,
-                    'value' => $told[$i]->ph,
-                    'outside_by_ph' => $told[$i]->outsideByPh(),
-                    'settled' => ($stability[$i] ?? null) !== null,
-                    'stability' => $stability[$i] ?? null,
-                    'dilution_parts' => $dilutionParts,
-                    'reason' => $reason,
-                    'source' => Source::Typed,
-                    'person_id' => $entry->by->id,
-                    'at' => $readAt,
-                ]),
-            );
-        }
-        $isJoining = $occasion->measurements()->exists();
-        $measurement = $entry->add(
-            new Measurement([
-                'occasion_id' => $occasion->id,
-                'sample_id' => $sample->id,
-                'measurand' => Measurand::Ph,
-                'basis' => '',
-                'unit' => Measurand::Ph->unit(),
-                'series' => $series,
+
+        return NewReading::of(
+            $entry,
+            $drawing,
+            Measurand::Ph->on(''),
+            $replicates,
+            $readAt,
+            [
                 'method_id' => $batch->product->method_id,
                 'pair_id' => $calibration->pair_id,
                 'calibration_id' => $calibration->id,
                 'verification_id' => $check->id,
-                'observed_at' => $readAt,
-                'entered_at' => $entry->at,
-                'person_id' => $entry->by->id,
-            ]),
+            ],
         );
-        ($this->keep)($entry, $occasion, $isJoining ? DecisionCause::Joined : DecisionCause::Recorded);
-
-        return $measurement;
     }
 }

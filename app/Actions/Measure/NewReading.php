@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Rheacid\Actions\Measure;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Str;
+use Rheacid\Core\Measurands\Basis;
+use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Models\ExternalValue;
+use Rheacid\Models\Measurement;
+use Rheacid\Models\MeasurementDraft;
+use Rheacid\Models\Occasion;
+use Rheacid\Models\Replicate;
+use Rheacid\Models\Sample;
+use Rheacid\Models\Titration;
+use Rheacid\Queries\Measure\Correction;
+use Rheacid\Queries\Measure\MeasuredPlace;
+use Rheacid\Records\Entry;
+
+/** A reading in hand: the rows that it will be. None of them is written before it is decided about. */
+final readonly class NewReading
+{
+    private function __construct(
+        public Occasion $occasion,
+        public Sample $sample,
+        public Measurement $measurement,
+        public Titration|ExternalValue|null $details,
+        public ?Correction $correction,
+    ) {}
+
+    /**
+     * @param array{Occasion, Sample} $drawn as DrawSample gives them
+     * @param non-empty-list<Replicate> $replicates in their order
+     * @param array<string, mixed> $restsOn columns of the measurement: its method, and its pair, calibration and verification where it has
+     *     them
+     * @param Titration|ExternalValue|null $details how an acidity was titrated, or by whom a value was measured elsewhere
+     */
+    public static function of(
+        Entry $entry,
+        array $drawn,
+        Basis $basis,
+        array $replicates,
+        CarbonImmutable $observedAt,
+        array $restsOn,
+        Titration|ExternalValue|null $details = null,
+        ?Correction $correction = null,
+    ): self {
+        $series = (string) Str::uuid();
+        foreach ($replicates as $i => $replicate) {
+            $replicate->fill(['series' => $series, 'position' => $i + 1]);
+        }
+
+        return self::joined(
+            $entry,
+            $drawn,
+            $basis,
+            new Collection($replicates),
+            $observedAt,
+            [...$restsOn, 'series' => $series],
+            $details,
+            $correction,
+        );
+    }
+
+    /** Of portions that are on record already. */
+    public static function ofDraft(Entry $entry, MeasurementDraft $draft): self
+    {
+        return self::joined(
+            $entry,
+            [$draft->sample->occasion, $draft->sample],
+            Measurand::Ph->on(''),
+            $draft->replicates,
+            MeasuredPlace::lastRead($draft->replicates),
+            $draft->only(['series', 'method_id', 'pair_id', 'calibration_id', 'verification_id']),
+        );
+    }
+
+    /** What one more row says of it: where it was drawn, and all it rests on. */
+    public function place(): MeasuredPlace
+    {
+        return MeasuredPlace::recorded($this->measurement->loadMissing(MeasuredPlace::RESTS_ON));
+    }
+
+    /** A correction that says another time or stage belongs to another occasion than the first entry. */
+    public function isMoved(): bool
+    {
+        return $this->correction !== null && !$this->correction->of->occasion->is($this->occasion);
+    }
+
+    /**
+     * @param array{Occasion, Sample} $drawn
+     * @param Collection<int, Replicate> $replicates
+     * @param array<string, mixed> $restsOn
+     */
+    private static function joined(
+        Entry $entry,
+        array $drawn,
+        Basis $basis,
+        Collection $replicates,
+        CarbonImmutable $observedAt,
+        array $restsOn,
+        Titration|ExternalValue|null $details = null,
+        ?Correction $correction = null,
+    ): self {
+        [$occasion, $sample] = $drawn;
+        $measurement = new Measurement([
+            ...$restsOn,
+            'measurand' => $basis->measurand,
+            'basis' => $basis->code,
+            'unit' => $basis->keptUnit(),
+            'observed_at' => $observedAt,
+            'entered_at' => $entry->at,
+            'person_id' => $entry->by->id,
+            'supersedes_id' => $correction?->of->id,
+            'reason' => $correction?->reason,
+        ]);
+        $measurement->setRelations([
+            'sample' => $sample,
+            'replicates' => $replicates,
+            'titration' => $details instanceof Titration ? $details : null,
+            'elsewhere' => $details instanceof ExternalValue ? $details : null,
+        ]);
+
+        return new self($occasion, $sample, $measurement, $details, $correction);
+    }
+}
