@@ -30,7 +30,7 @@ final readonly class LogColumns
         if ($table->header === null) {
             return self::fitting($table) ?? new self(0, 1, 2);
         }
-        $found = ['time' => 0, 'mv' => min(1, $table->width() - 1), 'celsius' => min(2, $table->width() - 1)];
+        $found = ['time' => 0, 'mv' => 1, 'celsius' => min(2, $table->width() - 1)];
         foreach (self::NAMES as $what => $pattern) {
             foreach ($table->header as $column => $name) {
                 if (preg_match($pattern, $name) === 1 && !($what === 'time' && preg_match(self::NAMES['celsius'], $name) === 1)) {

@@ -42,9 +42,6 @@ final class StudentT
 
     private static function incompleteBeta(float $x, float $a, float $b): float
     {
-        if ($x <= 0 || $x >= 1) {
-            return $x <= 0 ? 0.0 : 1.0;
-        }
         // The fraction converges fast below the mean; above it the mirrored one does.
         return $x < ($a + 1) / ($a + $b + 2)
             ? (self::front($x, $a, $b) * self::fraction($x, $a, $b)) / $a

@@ -64,7 +64,7 @@ final readonly class Settling
         $windowTimes = array_slice($times, $from);
         assert($window !== [] && $windowTimes !== []);
         $mean = array_sum($window) / count($window);
-        $line = count($window) > 1 ? LeastSquares::line($windowTimes, $window) : null;
+        $line = LeastSquares::line($windowTimes, $window);
 
         return new self(
             $settledNow,

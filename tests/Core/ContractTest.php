@@ -93,6 +93,12 @@ final class ContractTest extends TestCase
             'inconsistent',
             'points[0].mv',
         ];
+        yield 'a dose below nothing' => [
+            'adjustment',
+            '{"trial": [[-1, 3.4], [1, 3.2]], "target": 3.3, "trial_volume_ml": 100, "batch_l": 10}',
+            'out_of_range',
+            'trial[0][0]',
+        ];
         yield 'a colon within a text is no key' => ['nernst-slope', '{"a:b": 25}', 'unknown_field', 'a:b'];
         yield 'a table beyond what a buffer can be' => [
             'buffer-ph',

@@ -18,6 +18,7 @@ use Rheacid\Core\Courses\Stretch;
 use Rheacid\Core\Courses\StretchDoubt;
 use Rheacid\Core\Courses\Throughout;
 use Rheacid\Core\Courses\ThroughoutVerdict;
+use Rheacid\Core\Forecast\NowBeforeLastReading;
 use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\TimesNotIncreasing;
@@ -477,5 +478,36 @@ final class CourseTest extends TestCase
         }
 
         return $course;
+    }
+
+    public function test_a_silence_before_a_hold_ends_breaks_it_though_a_temperature_follows_after_its_end(): void
+    {
+        $hold = static fn(float $from): HeatHold => HeatHold::of(
+            [[50.0, 64.0], [60.0, 64.0], [62.0, 64.0]],
+            0.0,
+            63.0,
+            5.0,
+            5.0,
+            $from,
+            61.0,
+        );
+
+        self::assertFalse($hold(50.0)->isWhole);
+        self::assertTrue($hold(60.0)->isWhole);
+    }
+
+    public function test_degree_hours_end_no_earlier_than_the_newest_reading(): void
+    {
+        self::assertSame(DegreeHoursVerdict::Running, DegreeHours::of(self::flat(80.0, 5), nowH: 5.0)->verdict);
+        $this->expectException(NowBeforeLastReading::class);
+        DegreeHours::of(self::flat(80.0, 5), ph: [[6.0, 5.6]], nowH: 5.5);
+    }
+
+    public function test_a_moment_within_a_silence_is_as_hot_as_its_hotter_end(): void
+    {
+        $gap = [[0.0, 70.0], [3.0, 95.0]];
+
+        self::assertSame(1000.0, DegreeHours::of([...$gap, [3.1, 95.0]], ph: [[1.5, 5.2]], fromH: 1.5)->allowed);
+        self::assertSame(1200.0, DegreeHours::of([[0.0, 70.0], [1.0, 85.0], [2.0, 95.0]], ph: [[0.5, 5.2]], fromH: 0.5)->allowed);
     }
 }

@@ -20,6 +20,7 @@ use Rheacid\Core\Electrode\CalibrationFit;
 use Rheacid\Core\Electrode\CalibrationPoint;
 use Rheacid\Core\Electrode\Criteria;
 use Rheacid\Core\Electrode\CupRecognition;
+use Rheacid\Core\Electrode\DecidedCalibration;
 use Rheacid\Core\Electrode\Diagnosis;
 use Rheacid\Core\Electrode\ElectrodePast;
 use Rheacid\Core\Electrode\Finding;
@@ -309,5 +310,79 @@ final class ElectrodeRulesTest extends TestCase
 
         self::assertStringStartsWith('Hydrate it in 3 M KCl, open the fill hole, blot', $first(ElectrodeKind::Refillable));
         self::assertStringStartsWith('Hydrate it in 3 M KCl, blot', $first(ElectrodeKind::SealedGel));
+    }
+
+    public function test_between_two_segments_that_do_not_meet_the_acid_one_answers(): void
+    {
+        // The middle cup was cold: at 45 °C the acid segment answers above pH 4, the other below.
+        $fit = CalibrationFit::through([
+            new CalibrationPoint(2.0, 260.0, 25.0, 40),
+            new CalibrationPoint(4.0, 124.0, 5.0, 40),
+            new CalibrationPoint(7.0, -30.0, 25.0, 40),
+        ]);
+        [$acid, $other] = $fit->segments;
+
+        self::assertGreaterThan(4.0, $acid->ph(147.0, 45.0));
+        self::assertLessThan(4.0, $other->ph(147.0, 45.0));
+        self::assertSame($acid->ph(147.0, 45.0), $fit->read(147.0, 45.0)->ph);
+        self::assertSame([2.0, 7.0], [$fit->endToEnd()->fromPh, $fit->endToEnd()->toPh]);
+    }
+
+    public function test_a_calibration_has_an_alkaline_slope_where_that_side_has_a_line_of_its_own(): void
+    {
+        $at = static fn(float $ph, float $percent): CalibrationPoint => new CalibrationPoint(
+            $ph,
+            ($percent / 100) * Nernst::mvPerPh(25.0) * (7 - $ph),
+            25.0,
+            40,
+        );
+        $decided = static fn(CalibrationPoint ...$points): DecidedCalibration => DecidedCalibration::byFit(
+            CalibrationFit::through(array_values($points)),
+            [],
+            Criteria::process(),
+            0.05,
+            false,
+            new ElectrodePast(),
+            [],
+        );
+
+        $three = $decided($at(4.0, 98.0), $at(7.0, 98.0), $at(10.0, 95.0));
+        self::assertEqualsWithDelta([95.0, 95.0], [$three->slopePercent, $three->alkalineSlopePercent], 1e-6);
+        self::assertNull($decided($at(7.0, 98.0), $at(10.0, 95.0))->alkalineSlopePercent);
+        self::assertNull($decided($at(2.0, 98.0), $at(4.0, 98.0), $at(6.0, 98.0))->alkalineSlopePercent);
+    }
+
+    public function test_a_meters_own_calibration_is_bracketed_by_its_buffers(): void
+    {
+        $decided = DecidedCalibration::byMeter(
+            [new CalibrationPoint(7.0, 0.0, 21.0), new CalibrationPoint(4.0, 0.0, 21.0)],
+            [0.02],
+            97.5,
+            -4.0,
+            Criteria::process(),
+            0.05,
+            [],
+        );
+
+        self::assertSame([4.0, 7.0], [$decided->bracketLowPh, $decided->bracketHighPh]);
+        self::assertSame([97.5, -4.0, 0.02], [$decided->slopePercent, $decided->offsetMv, $decided->readBackErrorPh]);
+    }
+
+    public function test_an_offset_that_a_whole_run_shares_makes_no_twin(): void
+    {
+        $run = CalibrationFit::through([new CalibrationPoint(7.0, 0.0, 25.0, 40), new CalibrationPoint(4.0, 177.48, 25.0, 40)]);
+        $taken = Buffer::printed([[20.0, 7.0], [30.0, 7.0]]);
+        // Both cups of this run read 10 mV higher than on the runs before: 0.17 pH, as a neighbour at 6.83 would.
+        $twin = static fn(?CalibrationPoint $before): ?string => NearTwin::among(
+            $taken,
+            ['neighbour' => Buffer::printed([[20.0, 6.83], [30.0, 6.83]])],
+            10.0,
+            25.0,
+            [$run, $run],
+            $before,
+        );
+
+        self::assertSame('neighbour', $twin(null));
+        self::assertNull($twin(new CalibrationPoint(4.0, 187.48, 25.0, 40)));
     }
 }

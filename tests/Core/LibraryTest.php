@@ -267,4 +267,14 @@ final class LibraryTest extends TestCase
             'wine and beer have no pathogen limit that binds always',
         );
     }
+
+    public function test_a_limit_of_a_route_that_the_product_does_not_have_is_refused(): void
+    {
+        $limits = self::written()[0]['limits'];
+        $limits[0]['routes'] = ['by moonlight'];
+
+        $this->expectException(Refusal::class);
+        $this->expectExceptionMessage('"by moonlight" is not among the routes of the product.');
+        ProductFile::read(json_encode([...self::written()[0], 'limits' => $limits], JSON_THROW_ON_ERROR));
+    }
 }

@@ -139,4 +139,13 @@ final class LogTest extends TestCase
 
         return Trace::of($points);
     }
+
+    public function test_the_columns_of_a_log_are_guessed_within_its_width(): void
+    {
+        $table = LogTable::read("time;mV\n1;170\n2;171\n");
+
+        $guess = LogColumns::guess($table);
+
+        self::assertSame([0, 1, 1], [$guess->time, $guess->mv, $guess->celsius]);
+    }
 }

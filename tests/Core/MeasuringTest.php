@@ -431,4 +431,11 @@ final class MeasuringTest extends TestCase
             $blocks,
         );
     }
+
+    public function test_what_makes_a_sample_hard_is_named_with_how_much_of_it(): void
+    {
+        $parts = array_keys((new HardSample(saltPercent: 12.0, alcoholPercent: 14.5, fatPercent: 30.0))->parts());
+
+        self::assertSame(['up to 12 % of salt', 'up to 14.5 % vol of alcohol', 'up to 30 % of fat'], $parts);
+    }
 }

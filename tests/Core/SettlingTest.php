@@ -101,4 +101,12 @@ final class SettlingTest extends TestCase
     {
         self::assertSame([30.0, 60.0, 90.0], [Settling::windowS(30, false), Settling::windowS(30, true), Settling::windowS(90, true)]);
     }
+
+    public function test_how_long_it_stands_still_is_told_by_the_highest_and_the_lowest_of_that_time(): void
+    {
+        // 3.985 to 4.005 is the band, 3.985 to 4.006 is more.
+        $for = static fn(float $first): float => Settling::of([[0.0, $first], [10.0, 3.985], [20.0, 4.0], [40.0, 4.0]])->stillForS;
+
+        self::assertSame([40.0, 30.0], [$for(4.005), $for(4.006)]);
+    }
 }

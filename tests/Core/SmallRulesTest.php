@@ -11,6 +11,7 @@ use Rheacid\Core\Access\Secrets;
 use Rheacid\Core\Acidity\Acid;
 use Rheacid\Core\Acidity\AcidityUnit;
 use Rheacid\Core\Acidity\BottledAcid;
+use Rheacid\Core\Acidity\Dilution;
 use Rheacid\Core\Acidity\So2Method;
 use Rheacid\Core\Acidity\TitrationUncertainty;
 use Rheacid\Core\Celsius;
@@ -449,5 +450,32 @@ final class SmallRulesTest extends TestCase
     public function test_a_volume_is_never_known_better_than_by_a_burette(): void
     {
         self::assertSame([0.05, 0.05, 0.1], array_map(TitrationUncertainty::ofBurette(...), [0.01, 0.05, 0.1]));
+    }
+
+    public function test_nothing_below_zero_that_rounds_to_zero_has_a_sign(): void
+    {
+        self::assertSame(['0.00', '0', '−0.01'], [Numbers::fixed(-0.001, 2), Numbers::fixed(-0.4, 0), Numbers::fixed(-0.006, 2)]);
+    }
+
+    public function test_a_quantity_is_written_with_its_unit(): void
+    {
+        self::assertSame(['4.0 °C', '4.0 %'], [Measurand::Temperature->said(4.0), Measurand::Salt->said(4.0)]);
+        self::assertSame([-2000.0, 2000.0], Measurand::Redox->range());
+    }
+
+    public function test_each_of_four_sides_of_a_dilution_follows_from_the_other_three(): void
+    {
+        $known = ['c1' => 5.0, 'v1' => 20.0, 'c2' => 1.0, 'v2' => 100.0];
+        foreach (array_keys($known) as $asked) {
+            self::assertSame($known, Dilution::complete([...$known, $asked => null]), $asked);
+        }
+    }
+
+    public function test_an_acidity_per_100_g_is_a_tenth_of_one_per_kilogram(): void
+    {
+        $per100g = AcidityUnit::named('lactic_g_per_100g');
+        $perKg = AcidityUnit::named('lactic_g_per_kg');
+
+        self::assertEqualsWithDelta(6.0, $perKg === null ? null : $per100g?->to($perKg, 0.6), 1e-9);
     }
 }

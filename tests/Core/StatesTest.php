@@ -375,4 +375,23 @@ final class StatesTest extends TestCase
         )
             ?: throw new \LogicException('At least one.');
     }
+
+    public function test_a_fresh_bath_repeats_a_check_by_the_same_method_at_the_same_temperature(): void
+    {
+        $check = static fn(?Outcome $outcome = null): VerificationFacts => new VerificationFacts(
+            VerificationMethod::Comparison,
+            VerificationVerdict::Outside,
+            0.5,
+            0.1,
+            60.0,
+            [],
+            outcome: $outcome,
+        );
+
+        self::assertTrue($check()->isRepeatedBy(VerificationMethod::Comparison, 60.0));
+        self::assertFalse($check()->isRepeatedBy(VerificationMethod::Comparison, 75.0));
+        self::assertFalse($check()->isRepeatedBy(VerificationMethod::Comparison, -60.0));
+        self::assertFalse($check()->isRepeatedBy(VerificationMethod::Boiling, 60.0));
+        self::assertFalse($check(Outcome::Use)->isRepeatedBy(VerificationMethod::Comparison, 60.0));
+    }
 }
