@@ -51,7 +51,7 @@ final readonly class BenchTrial
                 return $dose;
             }
         }
-        for ($i = 0; $i < self::HALVINGS && $high > $low; $i++) {
+        for ($i = 0; $i < self::HALVINGS; $i++) {
             $middle = ($low + $high) / 2;
             if ($middle <= $low || $middle >= $high) {
                 break;

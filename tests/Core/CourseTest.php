@@ -21,6 +21,7 @@ use Rheacid\Core\Courses\ThroughoutVerdict;
 use Rheacid\Core\Forecast\NowBeforeLastReading;
 use Rheacid\Core\Limits\Comparison;
 use Rheacid\Core\Limits\Conformity;
+use Rheacid\Core\Limits\LowNotBelowHigh;
 use Rheacid\Core\TimesNotIncreasing;
 use Rheacid\Core\Words\CourseWords;
 
@@ -378,6 +379,7 @@ final class CourseTest extends TestCase
 
         self::assertSame([Conformity::Inconclusive, 1], [$verdict->conformity, $verdict->facts['gap_count']]);
         self::assertEqualsWithDelta(6.0, $verdict->facts['units'], 1e-9);
+        self::assertEqualsWithDelta([[0.05, 0.2]], $verdict->facts['gaps'], 1e-9, 'in hours');
     }
 
     /**
@@ -509,5 +511,20 @@ final class CourseTest extends TestCase
 
         self::assertSame(1000.0, DegreeHours::of([...$gap, [3.1, 95.0]], ph: [[1.5, 5.2]], fromH: 1.5)->allowed);
         self::assertSame(1200.0, DegreeHours::of([[0.0, 70.0], [1.0, 85.0], [2.0, 95.0]], ph: [[0.5, 5.2]], fromH: 0.5)->allowed);
+    }
+
+    public function test_a_stretch_that_is_left_out_ends_after_it_begins(): void
+    {
+        $this->expectExceptionObject(new LowNotBelowHigh(3.0, 2.0));
+        LeftOut::of([[3.0, 2.0]]);
+    }
+
+    public function test_silence_up_to_the_end_of_a_span_that_is_over_is_a_gap(): void
+    {
+        $steady = array_map(static fn(int $h): array => [(float) $h, 3.0], range(0, 4));
+
+        self::assertSame([], self::cold($steady, 4.0, 4.0)->gaps);
+        self::assertSame([[4.0, 6.0]], self::cold($steady, 6.0, 6.0)->gaps);
+        self::assertSame([], self::cold($steady, 6.0, 8.0)->gaps, 'while the span runs, the next reading is awaited');
     }
 }

@@ -385,4 +385,12 @@ final class ElectrodeRulesTest extends TestCase
         self::assertSame('neighbour', $twin(null));
         self::assertNull($twin(new CalibrationPoint(4.0, 187.48, 25.0, 40)));
     }
+
+    public function test_a_bracket_spans_all_that_is_expected(): void
+    {
+        $asked = static fn(float $low): array => RunQuestion::asked([7.0, 4.0], [[$low, 4.5], [5.0, 6.0]], false, false);
+
+        self::assertSame([], $asked(4.0));
+        self::assertSame([RunQuestion::OutsideBracket], $asked(3.9));
+    }
 }

@@ -148,4 +148,11 @@ final class LogTest extends TestCase
 
         self::assertSame([0, 1, 1], [$guess->time, $guess->mv, $guess->celsius]);
     }
+
+    public function test_a_column_beyond_the_width_of_a_log_is_refused(): void
+    {
+        $this->expectException(LogRefused::class);
+        $this->expectExceptionMessage('Three different columns are needed; the file has 2.');
+        LogColumns::chosen(0, 1, 2)->trace(LogTable::read("1;170\n2;171\n"));
+    }
 }

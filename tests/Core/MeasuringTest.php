@@ -438,4 +438,18 @@ final class MeasuringTest extends TestCase
 
         self::assertSame(['up to 12 % of salt', 'up to 14.5 % vol of alcohol', 'up to 30 % of fat'], $parts);
     }
+
+    public function test_without_a_slope_no_uncertainty_is_told(): void
+    {
+        $measured = PhResult::of(
+            [self::portion(4.4)],
+            self::rests(hasSlope: false),
+            new MethodRules(1, 0.05, 20, 25, self::CLEAR),
+            [],
+            [self::limit()],
+        );
+
+        self::assertNull($measured->result->replicates[0]->expandedU);
+        self::assertSame([null], $measured->inputs);
+    }
 }

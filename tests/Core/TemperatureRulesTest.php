@@ -14,6 +14,7 @@ use Rheacid\Core\Courses\Stretch;
 use Rheacid\Core\TemperatureOutOfRange;
 use Rheacid\Core\Thermometry\BoilingPoint;
 use Rheacid\Core\Thermometry\Drift;
+use Rheacid\Core\Thermometry\ElevationOutOfRange;
 use Rheacid\Core\Thermometry\ErrorCost;
 use Rheacid\Core\Thermometry\ImpossibleReading;
 use Rheacid\Core\Thermometry\LooksLikeFahrenheit;
@@ -152,5 +153,15 @@ final class TemperatureRulesTest extends TestCase
     {
         $this->expectExceptionMessageMatches('/101[.,]3.*500 m/');
         StationPressure::of(101.3, null, 500.0);
+    }
+
+    public function test_an_air_pressure_or_an_elevation_that_cannot_be_is_told_with_what_is_accepted(): void
+    {
+        self::assertSame(
+            '20 kPa is not a plausible air pressure. Type 30 to 110 kPa.',
+            self::thrown(static fn() => BoilingPoint::celsius(20.0))?->getMessage(),
+        );
+        self::assertInstanceOf(ElevationOutOfRange::class, self::thrown(static fn() => BoilingPoint::kpaAt(9001.0)));
+        self::assertInstanceOf(ElevationOutOfRange::class, self::thrown(static fn() => BoilingPoint::kpaAt(-401.0)));
     }
 }
