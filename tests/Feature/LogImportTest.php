@@ -53,6 +53,25 @@ final class LogImportTest extends BenchTestCase
         self::assertNull(LedgerCheck::run()['difference']);
     }
 
+    public function test_one_buffer_and_its_read_back_are_a_log_for_screening(): void
+    {
+        $live = $this->liveRun();
+        $log = "time s;mV;°C\n";
+        foreach ([0, 2] as $station) {
+            foreach ($live->points[$station]->trace->points as [$second, $mv, $celsius]) {
+                $log .= sprintf("%s;%s;%s\n", 1000 * $station + $second, $mv, $celsius);
+            }
+        }
+        $this->wait(60);
+        $upload = $this->upload($log);
+        $this->post("/logs/{$upload->id}/calibration", [
+            'form' => self::formId(),
+            'lots' => ['Q-29', 'Q-29'],
+        ])->assertSessionHasNoErrors();
+
+        self::assertNull(Calibration::query()->whereKeyNot($live->id)->sole()->slope_percent);
+    }
+
     public function test_the_sample_log_that_is_offered_can_be_taken(): void
     {
         $csv = (string) $this->actingAs($this->people['checker'])

@@ -4,16 +4,20 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Rheacid\Core\Limits\Conformity;
 use Rheacid\Core\Limits\Stage;
 use Rheacid\Core\Release\MissingReason;
+use Rheacid\Core\Sampling\SamplingState;
 use Rheacid\Models\DecisionLimit;
 use Rheacid\Models\ExternalValue;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Queries\Batches\ReleaseReview;
+use Rheacid\Queries\Batches\SamplingProgress;
+use Rheacid\Queries\Batches\Series;
 use Rheacid\Records\LedgerCheck;
 
 /** Quantities that no electrode reads, and samples that were drawn together. */
@@ -287,7 +291,11 @@ final class OtherTest extends BenchTestCase
             $first = $this->read('brine', $brine, null);
             $this->get("/readings/$first->id")->assertSee('Measure solids');
             self::assertSame(Conformity::Inconclusive, $this->outcome(), 'a place is missing');
+            self::assertSame($day === 0, $this->misses('ph', Stage::Equilibrium));
+            $this->wait(60);
             $second = $this->read('solids', $solids, $first->occasion_id);
+            self::assertFalse($this->misses('ph', Stage::Equilibrium));
+            self::assertEquals($second->observed_at, Series::readAt($this->decided($second)), 'the last portion of all places');
             self::assertSame($first->occasion_id, $second->occasion_id);
             $this->get("/readings/$second->id")->assertDontSee('Measure solids');
             self::assertSame([Conformity::Inconclusive, Conformity::Inconclusive, Conformity::Inside][$day], $this->outcome(), "day $day");
@@ -364,6 +372,14 @@ final class OtherTest extends BenchTestCase
     private function outcome(): Conformity
     {
         return DecisionLimit::query()->where('name', 'Critical, at equilibrium')->orderByDesc('id')->firstOrFail()->outcome;
+    }
+
+    private function misses(string $measurand, Stage $stage): bool
+    {
+        return array_filter(
+            SamplingProgress::of($this->batch('KR-0001'), CarbonImmutable::now()),
+            static fn(SamplingState $one): bool => $one->isMissing && [$one->line->measurand, $one->line->stage] === [$measurand, $stage],
+        ) !== [];
     }
 
     /** Typed by the forms of the page. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Carbon\CarbonImmutable;
+use Rheacid\Actions\Batches\TakeStep;
 use Rheacid\Actions\Calibrate\AcceptPoint;
 use Rheacid\Actions\Calibrate\CalibrateCell;
 use Rheacid\Actions\Calibrate\LeaveRun;
@@ -16,6 +17,7 @@ use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Solutions\BufferLot;
 use Rheacid\Http\Forms\TypedTime;
 use Rheacid\Queries\Batches\Deadlines;
+use Rheacid\Queries\Batches\PhLimits;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Refused;
 use Rheacid\Site\SiteClock;
@@ -325,6 +327,23 @@ final class TodayTest extends BenchTestCase
             ['pH ≤ 4.6 by Thu 11:40'],
             array_map(BatchTasks::due(...), Deadlines::of($this->batch())),
             'acid was not added, so the day for acidified food does not bind',
+        );
+    }
+
+    public function test_a_limit_counted_from_a_step_is_drawn_once_the_step_has_begun(): void
+    {
+        $batch = $this->brew('yogurt', 'YG-0001', '2026-11-24T09:30');
+        $from = fn(): array => array_filter(
+            array_column(PhLimits::of($this->batch('YG-0001')), 'from'),
+            static fn(?float $hours): bool => $hours !== null && $hours > 0,
+        );
+        self::assertSame([], $from());
+
+        app(TakeStep::class)($this->people['lead'], IdempotencyKey::own(), $batch, 'pitched', CarbonImmutable::now(), 'noted late');
+        self::assertEqualsWithDelta(
+            [8.0 + $this->batch('YG-0001')->started_at->diffInSeconds(CarbonImmutable::now()) / 3600],
+            array_values($from()),
+            0.02,
         );
     }
 
