@@ -7,8 +7,7 @@ namespace Rheacid\Records;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Database\ConcurrencyErrorDetector;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Database\QueryException;
-use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Database\LostConnectionDetector;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Rheacid\Core\Access\Right;
@@ -42,7 +41,7 @@ final class Recording
         bool $statesTrueTime = false,
     ): Model {
         Gate::forUser($by)->authorize($right->value);
-        $work = static fn(): Model => self::earlier($by, $form, $class) ?? self::write($by, $form, $action, $write, $statesTrueTime);
+        $work = static fn(): Model => self::write($by, $form, $action, $class, $write, $statesTrueTime);
         if (DB::transactionLevel() > 0) {
             // Part of a larger action, which succeeds or is tried again as a whole.
             return DB::transaction($work);
@@ -50,20 +49,22 @@ final class Recording
         for ($attempt = 1; ; $attempt++) {
             try {
                 return DB::transaction($work);
-            } catch (QueryException $conflict) {
-                // Another writer took the ledger's next number, or the same form came twice at once: look again.
-                if ($attempt === self::ATTEMPTS || !self::isConflict($conflict)) {
-                    throw $conflict;
+            } catch (\PDOException $failure) {
+                if ($attempt === self::ATTEMPTS || !self::mayBeTriedAgain($failure)) {
+                    throw $failure;
                 }
+                // What became of it may be unknown, also to this connection: a new one asks, by the number of the form.
+                DB::purge();
                 usleep(random_int(1, self::BACK_OFF_MS) * 1000 * $attempt);
             }
         }
     }
 
-    private static function isConflict(QueryException $failure): bool
+    /** Another writer was in the way, or the connection was lost: also at the commit, and within a part of an action. */
+    private static function mayBeTriedAgain(\PDOException $failure): bool
     {
-        return $failure instanceof UniqueConstraintViolationException
-            || (new ConcurrencyErrorDetector())->causedByConcurrencyError($failure);
+        return (new ConcurrencyErrorDetector())->causedByConcurrencyError($failure)
+            || (new LostConnectionDetector())->causedByLostConnection($failure);
     }
 
     /**
@@ -89,13 +90,25 @@ final class Recording
     /**
      * @template T of Model
      *
+     * @param class-string<T> $class
      * @param callable(Entry): T $write
      *
      * @return T
      */
-    private static function write(Person $by, IdempotencyKey $form, string $action, callable $write, bool $statesTrueTime): Model
-    {
+    private static function write(
+        Person $by,
+        IdempotencyKey $form,
+        string $action,
+        string $class,
+        callable $write,
+        bool $statesTrueTime,
+    ): Model {
+        // Writers follow one another from here on: what another hand has recorded of the same form is seen below.
         $entry = Entry::begin($by, $statesTrueTime);
+        $earlier = self::earlier($by, $form, $class);
+        if ($earlier !== null) {
+            return $earlier;
+        }
         $leading = $write($entry);
         $entry->seal($action, $leading);
         DB::table('idempotency_keys')->insert([
