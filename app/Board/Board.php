@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Rheacid\Board;
 
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Rheacid\Core\Style;
 use Rheacid\Core\Urgency\Urgency;
@@ -16,9 +17,10 @@ use Rheacid\Queries\Board\ThermometerLine;
 use Rheacid\Records\Ledger;
 
 /**
- * What Today, the rail and the lists say: a row for each pair, thermometer, bottle and batch, computed in the transaction
- * that changed it. Rows hold codes and moments, and are put into words when they are read. No action decides from them, and
- * they can be thrown away and computed again.
+ * What Today, the rail and the lists say: a row for each pair, thermometer, bottle and batch. An action writes in its transaction what is
+ * new, or in use no more, and marks the rest of what it touched as stale; that is worked out after the commit, before the answer. Whoever
+ * meets a stale row meanwhile works it out anew. Rows hold codes and moments, and are put into words when they are read, so that nothing
+ * in them changes by time. No action decides from them, and they can be thrown away and computed again.
  */
 final class Board
 {
@@ -53,6 +55,19 @@ final class Board
         'decisions' => [BoardPart::Batch, 'occasion_id', 'occasions', 'id', 'batch_id'],
     ];
 
+    /** What lists filter by may change with these: their lines are written in the transaction. */
+    private const LISTED = [
+        'lots',
+        'lot_events',
+        'pairs',
+        'partings',
+        'care_events',
+        'thermometers',
+        'thermometer_services',
+        'batches',
+        'batch_events',
+    ];
+
     /** Part → table of what it speaks of. */
     private const THINGS = ['pair' => 'pairs', 'thermometer' => 'thermometers', 'bottle' => 'lots', 'batch' => 'batches'];
 
@@ -61,35 +76,72 @@ final class Board
     /** What has no limits is sorted after everything that has. */
     private const NOT_URGENT = 9;
 
-    /** @param array<string, array<int, array<string, string|null>>> $rows what an action wrote, by table and id */
-    public static function refresh(array $rows): void
+    /** @var array<string, array{BoardPart, int}> lines that this process has marked as stale */
+    private static array $marked = [];
+
+    /**
+     * In the transaction of an action.
+     *
+     * @param array<string, array<int, array<string, string|null>>> $rows what it wrote, by table and id
+     * @param int $seq of its line in the ledger
+     */
+    public static function follow(array $rows, int $seq): void
     {
-        $touched = [];
+        $listed = $stale = [];
         foreach ($rows as $table => $byId) {
-            $lead = self::LEADS[$table] ?? null;
-            if ($lead === null) {
-                continue;
-            }
-            $values = array_values(
-                array_unique(
-                    array_filter(
-                        array_map(static fn(array $row): ?string => $row[$lead[1]] ?? null, $byId),
-                        static fn(?string $value): bool => $value !== null,
-                    ),
-                ),
-            );
-            $ids = isset($lead[2]) ? DB::table($lead[2])->whereIn($lead[3], $values)->pluck($lead[4])->all() : $values;
-            foreach ($ids as $id) {
-                $touched[$lead[0]->value][(int) (is_numeric($id) ? $id : 0)] = true;
+            foreach (self::touched($table, $byId) as [$part, $id]) {
+                if (in_array($table, self::LISTED, true)) {
+                    $listed["$part->value $id"] = [$part, $id];
+                } else {
+                    $stale["$part->value $id"] = [$part, $id];
+                }
             }
         }
-        foreach (isset($rows['calibration_voids']) ? self::inDoubt($rows['calibration_voids']) : [] as $id) {
-            $touched[BoardPart::Batch->value][$id] = true;
+        foreach ($listed as [$part, $id]) {
+            self::work($part, $id);
         }
-        foreach ($touched as $part => $ids) {
-            foreach (array_keys($ids) as $id) {
-                self::work(BoardPart::from($part), $id);
+        $stale = array_diff_key($stale, $listed);
+        if ($stale !== []) {
+            DB::table('board')->where(self::among($stale))->update(['stale_since' => $seq]);
+        }
+        self::$marked = [...self::$marked, ...$stale];
+    }
+
+    /** After the commit: works out what this process has marked. A line that a newer one has overtaken stays. */
+    public static function catchUp(): void
+    {
+        [$marked, self::$marked] = [self::$marked, []];
+        if ($marked !== []) {
+            self::workStale(static fn(Builder $board) => $board->where(self::among($marked)));
+        }
+    }
+
+    /** Works out what was marked and never caught up with, because a process ended in between. */
+    public static function freshen(): void
+    {
+        self::workStale(static fn(Builder $board) => $board);
+    }
+
+    /**
+     * @param array<array-key, array{BoardPart, int}> $lines
+     *
+     * @return \Closure(Builder): void
+     */
+    private static function among(array $lines): \Closure
+    {
+        return static function (Builder $any) use ($lines): void {
+            foreach ($lines as [$part, $id]) {
+                $any->orWhere(static fn(Builder $one) => $one->where('part', $part->value)->where('thing_id', $id));
             }
+        };
+    }
+
+    /** @param callable(Builder): Builder $which */
+    private static function workStale(callable $which): void
+    {
+        $stale = $which(DB::table('board')->whereNotNull('stale_since'))->orderBy('stale_since')->limit(self::AT_ONCE);
+        foreach ($stale->get(['part', 'thing_id']) as $row) {
+            self::work(BoardPart::from((string) $row->part), (int) $row->thing_id);
         }
     }
 
@@ -124,6 +176,9 @@ final class Board
     public static function difference(): ?string
     {
         foreach (self::things() as [$part, $id]) {
+            if (DB::table('board')->where('part', $part->value)->where('thing_id', $id)->whereNotNull('stale_since')->exists()) {
+                continue;
+            }
             // Somebody may have recorded between two looks: what differs is looked at again while nobody can.
             // A line says its limits in the style that the site had when it was written.
             $differs = static fn(): bool => !Style::inAny(static fn(): bool => self::kept($part, $id) === self::row($part, $id));
@@ -151,9 +206,54 @@ final class Board
         }
     }
 
+    /** What was recorded while a line is worked out leaves its mark on it, and one from a newer head is not overwritten. */
     private static function work(BoardPart $part, int $id): void
     {
-        DB::table('board')->upsert([self::row($part, $id)], ['part', 'thing_id']);
+        $head = Ledger::lines();
+        $row = [...self::row($part, $id), 'head' => $head];
+        $isNewer = 'values(head) >= head';
+        $set = array_map(static fn(string $column): string => "`$column` = if($isNewer, values(`$column`), `$column`)", array_keys($row));
+        DB::insert(
+            sprintf(
+                'insert into board (`%s`) values (%s) on duplicate key update '
+                    . 'stale_since = if(%s and ifnull(stale_since, 0) <= values(head), null, stale_since), %s',
+                implode('`, `', array_keys($row)),
+                implode(', ', array_fill(0, count($row), '?')),
+                $isNewer,
+                implode(', ', $set),
+            ),
+            array_values($row),
+        );
+    }
+
+    /**
+     * @param array<int, array<string, string|null>> $byId rows of a table
+     *
+     * @return list<array{BoardPart, int}> lines that say something else by them
+     */
+    private static function touched(string $table, array $byId): array
+    {
+        if ($table === 'calibration_voids') {
+            $inDoubt = array_map(static fn(int $id): array => [BoardPart::Batch, $id], self::inDoubt($byId));
+        }
+        $lead = self::LEADS[$table] ?? null;
+        if ($lead === null) {
+            return [];
+        }
+        $values = array_values(
+            array_unique(
+                array_filter(
+                    array_map(static fn(array $row): ?string => $row[$lead[1]] ?? null, $byId),
+                    static fn(?string $value): bool => $value !== null,
+                ),
+            ),
+        );
+        $ids = isset($lead[2]) ? DB::table($lead[2])->whereIn($lead[3], $values)->pluck($lead[4])->all() : $values;
+
+        return [
+            ...array_values(array_map(static fn(mixed $id): array => [$lead[0], is_numeric($id) ? (int) $id : 0], $ids)),
+            ...$inDoubt ?? [],
+        ];
     }
 
     /** @return array<string, mixed>|null */

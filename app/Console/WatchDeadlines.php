@@ -9,6 +9,7 @@ use Rheacid\Actions\Batches\RecordMissedDeadlines;
 use Rheacid\Actions\Batches\WarnOfDeadlines;
 use Rheacid\Actions\Batches\WatchCourses;
 use Rheacid\Actions\Calibrate\CloseStaleRun;
+use Rheacid\Board\Board;
 use Rheacid\Site\Settings;
 
 /**
@@ -25,6 +26,7 @@ final class WatchDeadlines extends Command
     public function handle(RecordMissedDeadlines $record, WatchCourses $watch, WarnOfDeadlines $warn, CloseStaleRun $close): int
     {
         Settings::now()->write();
+        Board::freshen();
         $this->line(
             sprintf(
                 '%d recorded, %d temperature records evaluated, %d warnings, %d calibrations ended.',

@@ -7,6 +7,7 @@ namespace Rheacid\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Rheacid\Core\Measuring\Source;
+use Rheacid\Site\Settings;
 
 /**
  * The site as it was founded: its name, whether it is the demo, and the person that stands for it.
@@ -32,7 +33,7 @@ final class Site extends Model
 
     public static function isDemo(): bool
     {
-        return self::current()?->is_demo === true;
+        return Settings::now()->isDemo;
     }
 
     /** @return non-empty-list<Source> whose numbers are evidence: those of the simulated bench in the demo only */

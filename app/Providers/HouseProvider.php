@@ -28,7 +28,10 @@ final class HouseProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->scoped(DayPlan::class);
-        $this->app->singleton(Followers::class, static fn(): Followers => new Followers([Board::refresh(...), Index::refresh(...)]));
+        $this->app->singleton(
+            Followers::class,
+            static fn(): Followers => new Followers([Board::follow(...), Index::refresh(...)], Board::catchUp(...)),
+        );
         $this->app->scoped(Settings::class, static fn(): Settings => Settings::read());
     }
 

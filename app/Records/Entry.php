@@ -17,8 +17,8 @@ final class Entry
     /** Two servers of one site may differ by so much. */
     public const CLOCK_TOLERANCE_S = 5;
 
-    /** @var array<string, array<int, array<string, string|null>>> */
-    private array $rows = [];
+    /** @var array<string, list<int>> ids of the rows written, by table */
+    private array $written = [];
 
     private function __construct(public readonly Person $by, public readonly CarbonImmutable $at) {}
 
@@ -62,29 +62,44 @@ final class Entry
     public function add(Model $record): Model
     {
         $record->save();
-        $table = $record->getTable();
-        $this->rows[$table][self::id($record)] = Ledger::asSealed($table, DB::table($table)->where('id', self::id($record))->sole());
+        $this->written[$record->getTable()][] = self::id($record);
 
         return $record;
     }
 
     public function seal(string $action, Model $leading): void
     {
-        if ($this->rows === []) {
+        if ($this->written === []) {
             return;
         }
-        Ledger::append(
-            LedgerLine::after(
-                Ledger::last(),
-                $this->at->utc()->format('Y-m-d\TH:i:s.v\Z'),
-                self::id($this->by),
-                $action,
-                $leading->getTable(),
-                self::id($leading),
-                $this->rows,
-            ),
+        $rows = $this->rows();
+        $line = LedgerLine::after(
+            Ledger::last(),
+            $this->at->utc()->format('Y-m-d\TH:i:s.v\Z'),
+            self::id($this->by),
+            $action,
+            $leading->getTable(),
+            self::id($leading),
+            $rows,
         );
-        app(Followers::class)->follow($this->rows);
+        Ledger::append($line);
+        app(Followers::class)->follow($rows, $line->seq);
+    }
+
+    /** @return array<string, array<int, array<string, string|null>>> as the database has kept them, by table and id */
+    private function rows(): array
+    {
+        $rows = [];
+        foreach ($this->written as $table => $ids) {
+            foreach (DB::table($table)->whereIn('id', $ids)->orderBy('id')->get() as $row) {
+                $rows[$table][(int) $row->id] = Ledger::asSealed($table, $row);
+            }
+            if (count($rows[$table] ?? []) < count(array_unique($ids))) {
+                throw new \LogicException("A row of $table that was written is not there.");
+            }
+        }
+
+        return $rows;
     }
 
     public static function id(Model $record): int

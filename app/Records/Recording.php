@@ -48,7 +48,10 @@ final class Recording
         }
         for ($attempt = 1; ; $attempt++) {
             try {
-                return DB::transaction($work);
+                $record = DB::transaction($work);
+                app(Followers::class)->afterwards();
+
+                return $record;
             } catch (\PDOException $failure) {
                 if ($attempt === self::ATTEMPTS || !self::mayBeTriedAgain($failure)) {
                     throw $failure;

@@ -23,6 +23,7 @@ final readonly class Settings
         public bool $fourEyes,
         public WallClock $clock,
         public ?CarbonImmutable $closedSince,
+        public bool $isDemo = false,
     ) {}
 
     public static function now(): self
@@ -33,9 +34,13 @@ final readonly class Settings
     /** A site that was founded before there were settings goes by its configuration. */
     public static function read(): self
     {
-        // Whether recording is closed is asked along with them: every page says it.
+        // Whether recording is closed, and whether it is the demo, is asked along with them.
         $newest = DB::table('site_settings')
-            ->addSelect(['*', 'closed_at' => DB::table('recording_gate')->select('closed_at')->limit(1)])
+            ->addSelect([
+                '*',
+                'closed_at' => DB::table('recording_gate')->select('closed_at')->limit(1),
+                'is_demo' => DB::table('sites')->select('is_demo')->orderBy('id')->limit(1),
+            ])
             ->orderByDesc('id')
             ->first();
         $closed = $newest?->closed_at;
@@ -56,6 +61,7 @@ final readonly class Settings
             (bool) ($newest->four_eyes ?? false),
             $since === [] ? WallClock::of(new \DateTimeZone(is_string($configured) ? $configured : 'UTC')) : new WallClock($since),
             is_string($closed) ? CarbonImmutable::parse($closed, 'UTC') : null,
+            (bool) ($newest->is_demo ?? DB::table('sites')->orderBy('id')->value('is_demo')),
         );
     }
 

@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Rheacid\Actions\Site\FoundSite;
 use Rheacid\Actions\Site\TakeOn;
+use Rheacid\Board\Board;
 use Rheacid\Core\Access\Role;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Models\CareEvent;
@@ -61,6 +62,8 @@ final readonly class Scenario
                     $this->work->wear($electrode, $share, $offset);
                 }
             });
+            CarbonImmutable::setTestNow($now);
+            Board::catchUp();
         } finally {
             CarbonImmutable::setTestNow($held);
         }

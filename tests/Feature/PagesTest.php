@@ -119,7 +119,11 @@ final class PagesTest extends BenchTestCase
                 ->orderBy('part')
                 ->orderBy('thing_id')
                 ->get()
-                ->map(static fn(object $row): string => json_encode($row, JSON_THROW_ON_ERROR))
+                ->map(static function (object $row): string {
+                    $row->head = 0;
+
+                    return json_encode($row, JSON_THROW_ON_ERROR);
+                })
                 ->all(),
         );
     }

@@ -40,9 +40,7 @@ final class BatchMoves
     /** The same, whatever its state: with all by which it is judged. */
     public static function locked(Batch $batch): Batch
     {
-        Batch::query()->lockForUpdate()->findOrFail($batch->id);
-
-        return Batch::query()->with(Batch::JUDGED)->findOrFail($batch->id);
+        return Batch::query()->with(Batch::JUDGED)->lockForUpdate()->findOrFail($batch->id);
     }
 
     /** @throws Refused where that cannot follow */

@@ -18,6 +18,7 @@ use Rheacid\Models\Statement;
 use Rheacid\Models\StatementCode;
 use Rheacid\Queries\Batches\BatchHistory;
 use Rheacid\Queries\Batches\DeadlineFacts;
+use Rheacid\Queries\Batches\Deadlines;
 use Rheacid\Queries\Batches\OccasionContext;
 use Rheacid\Queries\Batches\OpenOccasions;
 use Rheacid\Queries\Batches\StandingDispositions;
@@ -26,6 +27,7 @@ use Rheacid\Queries\Board\Lines;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
 
 /** What nobody read in time is recorded by the site itself, and holds the batch where it binds. */
 final class RecordMissedDeadlines
@@ -76,48 +78,64 @@ final class RecordMissedDeadlines
         return $known;
     }
 
-    /** Nothing while a sample that was drawn in time still waits for one of its places. */
-    private function record(Person $site, BatchLine $line, DeadlineFacts $deadline): bool
+    private function record(Person $site, BatchLine $line, DeadlineFacts $nominated): bool
     {
-        $batch = Batch::query()->with(Batch::JUDGED)->findOrFail($line->id);
-        $limits = array_values(
-            array_filter($batch->judgedBy(), static fn(ProductLimit $limit): bool => $limit->limit->name === $deadline->name),
-        );
-        if ($limits === []) {
+        try {
+            Recording::once($site, IdempotencyKey::own(), 'record a missed deadline', Deviation::class, static function (Entry $entry) use (
+                $line,
+                $nominated,
+            ): Deviation {
+                $batch = BatchMoves::ensure(Batch::query()->findOrFail($line->id), null);
+                $deadline = self::missed($batch, $nominated) ?? throw Refused::because('It is not missed.');
+
+                return self::keep($entry, $batch, $deadline);
+            });
+        } catch (Refused) {
             return false;
         }
-        foreach (OpenOccasions::open($batch) as $open) {
-            if (OccasionContext::answeredBy($open, $batch, $limits, StandingDispositions::standing($batch)) !== []) {
-                return false;
-            }
-        }
-        $this->keep($site, $line, $deadline, $limits[0]);
 
         return true;
     }
 
-    private function keep(Person $site, BatchLine $line, DeadlineFacts $deadline, ProductLimit $limit): void
+    /**
+     * The board only nominates: the records are asked again once nobody can write. Nothing is missed while a sample that was drawn in time
+     * still waits for one of its places.
+     */
+    private static function missed(Batch $batch, DeadlineFacts $nominated): ?DeadlineFacts
     {
-        Recording::once($site, IdempotencyKey::own(), 'record a missed deadline', Deviation::class, static function (Entry $entry) use (
-            $line,
-            $deadline,
-            $limit,
-        ): Deviation {
-            $batch = BatchMoves::ensure(Batch::query()->findOrFail($line->id), null);
-            $what = new Statement(StatementCode::DeadlineMissed, [
-                ...DecisionLimit::limitFacts($limit),
-                'due_at' => $deadline->at->utc()->format('Y-m-d\TH:i:s\Z'),
-            ]);
-            $open = BatchHistory::undecided($batch->id, $deadline->name);
-            $deviation
-                = $open !== null && Consequences::isSaid($open->is_missed_in_time === true, true)
-                    ? $open
-                    : BatchMoves::open($entry, $batch, $deadline->name, $deadline->kind, true, $what, null);
-            if ($deadline->kind->binds() && $batch->state()->mayBecome(BatchState::Held)) {
-                BatchMoves::move($entry, $batch, BatchState::Held, $what);
+        $limits = array_values(
+            array_filter($batch->judgedBy(), static fn(ProductLimit $limit): bool => $limit->limit->name === $nominated->name),
+        );
+        foreach ($limits === [] ? [] : OpenOccasions::open($batch) as $open) {
+            if (OccasionContext::answeredBy($open, $batch, $limits, StandingDispositions::standing($batch)) !== []) {
+                return null;
             }
+        }
+        foreach ($limits === [] ? [] : Deadlines::of($batch) as $deadline) {
+            if ($deadline->name === $nominated->name && !$deadline->isMet && $deadline->at->isPast()) {
+                return $deadline;
+            }
+        }
 
-            return $deviation;
-        });
+        return null;
+    }
+
+    private static function keep(Entry $entry, Batch $batch, DeadlineFacts $deadline): Deviation
+    {
+        $limits = array_filter($batch->judgedBy(), static fn(ProductLimit $limit): bool => $limit->limit->name === $deadline->name);
+        $what = new Statement(StatementCode::DeadlineMissed, [
+            ...DecisionLimit::limitFacts(array_values($limits)[0]),
+            'due_at' => $deadline->at->utc()->format('Y-m-d\TH:i:s\Z'),
+        ]);
+        $open = BatchHistory::undecided($batch->id, $deadline->name);
+        $deviation
+            = $open !== null && Consequences::isSaid($open->is_missed_in_time === true, true)
+                ? $open
+                : BatchMoves::open($entry, $batch, $deadline->name, $deadline->kind, true, $what, null);
+        if ($deadline->kind->binds() && $batch->state()->mayBecome(BatchState::Held)) {
+            BatchMoves::move($entry, $batch, BatchState::Held, $what);
+        }
+
+        return $deviation;
     }
 }

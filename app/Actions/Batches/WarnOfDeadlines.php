@@ -10,16 +10,19 @@ use Illuminate\Support\Facades\Mail;
 use Rheacid\Core\Urgency\DeadlineWarning;
 use Rheacid\Guard\People;
 use Rheacid\Mail\DeadlineLetter;
+use Rheacid\Models\Batch;
 use Rheacid\Models\Person;
 use Rheacid\Models\Site;
 use Rheacid\Models\Statement;
 use Rheacid\Models\Warning;
 use Rheacid\Queries\Batches\DeadlineFacts;
+use Rheacid\Queries\Batches\Deadlines;
 use Rheacid\Queries\Board\BatchLine;
 use Rheacid\Queries\Board\Lines;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
+use Rheacid\Records\Refused;
 
 /** Warns of deadlines while something can still be done: once for each reason, by letter to whoever gave an address. */
 final class WarnOfDeadlines
@@ -38,8 +41,7 @@ final class WarnOfDeadlines
                 foreach ($deadline->warnings(CarbonImmutable::now()) as $warning) {
                     $known ??= self::known();
                     if (!isset($known[self::key($line->id, $deadline->name, $warning, $deadline->at)])) {
-                        self::give($site, $line, $deadline, $warning);
-                        $given++;
+                        $given += self::give($site, $line, $deadline, $warning) ? 1 : 0;
                     }
                 }
             }
@@ -75,14 +77,10 @@ final class WarnOfDeadlines
         return implode("\0", [$batch, $limit, $warning->value, $due->getTimestamp()]);
     }
 
-    private static function give(Person $site, BatchLine $line, DeadlineFacts $deadline, DeadlineWarning $warning): void
+    private static function give(Person $site, BatchLine $line, DeadlineFacts $nominated, DeadlineWarning $warning): bool
     {
-        Recording::once($site, IdempotencyKey::own(), 'warn of a deadline', Warning::class, static function (Entry $entry) use (
-            $site,
-            $line,
-            $deadline,
-            $warning,
-        ): Warning {
+        $write = static function (Entry $entry) use ($site, $line, $nominated, $warning): Warning {
+            $deadline = self::due($line->id, $nominated, $warning) ?? throw Refused::because('There is nothing to warn of.');
             $words = Statement::warning(
                 $deadline->written,
                 $line->since,
@@ -116,6 +114,28 @@ final class WarnOfDeadlines
             }
 
             return $given;
-        });
+        };
+        try {
+            Recording::once($site, IdempotencyKey::own(), 'warn of a deadline', Warning::class, $write);
+        } catch (Refused) {
+            return false;
+        }
+
+        return true;
+    }
+
+    /** The board only nominates: the records are asked again once nobody can write. */
+    private static function due(int $batchId, DeadlineFacts $nominated, DeadlineWarning $warning): ?DeadlineFacts
+    {
+        $isGiven = isset(self::known()[self::key($batchId, $nominated->name, $warning, $nominated->at)]);
+        $batch = Batch::query()->with(Batch::JUDGED)->findOrFail($batchId);
+        foreach ($isGiven ? [] : Deadlines::of($batch) as $deadline) {
+            $isSame = $deadline->name === $nominated->name && $deadline->at->equalTo($nominated->at);
+            if ($isSame && in_array($warning, $deadline->warnings(CarbonImmutable::now()), true)) {
+                return $deadline;
+            }
+        }
+
+        return null;
     }
 }

@@ -26,7 +26,9 @@ final readonly class KeepReading
             default => DecisionCause::Recorded,
         };
         // One that moves changes two occasions, of which the second follows from what the first came to: judged below, one by one.
-        $facts = $reading->isMoved() ? null : OccasionFacts::of($occasion, inHand: $reading->place(), without: $reading->correction?->of);
+        $facts = $reading->isMoved()
+            ? null
+            : OccasionFacts::of($occasion, inHand: $reading->place(), without: $reading->correction?->of, batch: $reading->batch);
         $follows = $facts === null ? null : KeepDecision::decide($facts, $because);
 
         $measurement = $this->rows($entry, $reading);

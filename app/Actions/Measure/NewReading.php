@@ -6,9 +6,11 @@ namespace Rheacid\Actions\Measure;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Str;
 use Rheacid\Core\Measurands\Basis;
 use Rheacid\Core\Measurands\Measurand;
+use Rheacid\Models\Batch;
 use Rheacid\Models\ExternalValue;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
@@ -29,6 +31,7 @@ final readonly class NewReading
         public Measurement $measurement,
         public Titration|ExternalValue|null $details,
         public ?Correction $correction,
+        public ?Batch $batch,
     ) {}
 
     /**
@@ -36,6 +39,8 @@ final readonly class NewReading
      * @param non-empty-list<Replicate> $replicates in their order
      * @param array<string, mixed> $restsOn columns of the measurement: its method, and its pair, calibration and verification where it has
      *     them
+     * @param Batch|null $batch locked, with all by which it is judged; null: it is read again
+     * @param array<string, Model|null> $known relations of the measurement that were read since the records are locked
      * @param Titration|ExternalValue|null $details how an acidity was titrated, or by whom a value was measured elsewhere
      */
     public static function of(
@@ -47,6 +52,8 @@ final readonly class NewReading
         array $restsOn,
         Titration|ExternalValue|null $details = null,
         ?Correction $correction = null,
+        ?Batch $batch = null,
+        array $known = [],
     ): self {
         $series = (string) Str::uuid();
         foreach ($replicates as $i => $replicate) {
@@ -62,6 +69,8 @@ final readonly class NewReading
             [...$restsOn, 'series' => $series],
             $details,
             $correction,
+            $batch,
+            $known,
         );
     }
 
@@ -94,6 +103,7 @@ final readonly class NewReading
      * @param array{Occasion, Sample} $drawn
      * @param Collection<int, Replicate> $replicates
      * @param array<string, mixed> $restsOn
+     * @param array<string, Model|null> $known
      */
     private static function joined(
         Entry $entry,
@@ -104,6 +114,8 @@ final readonly class NewReading
         array $restsOn,
         Titration|ExternalValue|null $details = null,
         ?Correction $correction = null,
+        ?Batch $batch = null,
+        array $known = [],
     ): self {
         [$occasion, $sample] = $drawn;
         $measurement = new Measurement([
@@ -118,12 +130,13 @@ final readonly class NewReading
             'reason' => $correction?->reason,
         ]);
         $measurement->setRelations([
+            ...$known,
             'sample' => $sample,
             'replicates' => $replicates,
             'titration' => $details instanceof Titration ? $details : null,
             'elsewhere' => $details instanceof ExternalValue ? $details : null,
         ]);
 
-        return new self($occasion, $sample, $measurement, $details, $correction);
+        return new self($occasion, $sample, $measurement, $details, $correction, $batch);
     }
 }

@@ -56,7 +56,7 @@ final class RecordLate
             $isStill,
             $dilutionParts,
         ): Measurement {
-            $batch = BatchMoves::ensure($batch, null)->load('product.method');
+            $batch = BatchMoves::ensure($batch, null);
             MeasuringChecks::ensureMeasuresPh($pair);
             $kept = array_map(
                 fn(PaperLine $line): Measurement => $this->line(

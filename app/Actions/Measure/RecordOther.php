@@ -32,7 +32,7 @@ final readonly class RecordOther
             $value,
             $correction,
         ): Measurement {
-            $correction === null ? BatchMoves::ensure($batch, null) : BatchMoves::locked($batch);
+            $batch = $correction === null ? BatchMoves::ensure($batch, null) : BatchMoves::locked($batch);
             $check
                 = $value->thermometer === null
                     ? null
@@ -67,7 +67,7 @@ final readonly class RecordOther
 
             return ($this->keep)(
                 $entry,
-                NewReading::of($entry, $drawing, $value->basis, $replicates, $value->measuredAt, $restsOn, $details, $correction),
+                NewReading::of($entry, $drawing, $value->basis, $replicates, $value->measuredAt, $restsOn, $details, $correction, $batch),
             );
         });
     }

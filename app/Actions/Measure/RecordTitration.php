@@ -39,7 +39,7 @@ final readonly class RecordTitration
             $typed,
             $correction,
         ): Measurement {
-            $correction === null ? BatchMoves::ensure($batch, null) : BatchMoves::locked($batch);
+            $batch = $correction === null ? BatchMoves::ensure($batch, null) : BatchMoves::locked($batch);
             // Corrected afterwards, it rests on what it rested on.
             $calibration
                 = $correction !== null && $correction->of->pair_id === $typed->pair?->id
@@ -96,7 +96,7 @@ final readonly class RecordTitration
 
             return ($this->keep)(
                 $entry,
-                NewReading::of($entry, $drawing, $typed->basis, $replicates, $at, $restsOn, $details, $correction),
+                NewReading::of($entry, $drawing, $typed->basis, $replicates, $at, $restsOn, $details, $correction, $batch),
             );
         });
     }

@@ -102,6 +102,8 @@ final class TypedPh
                 'calibration_id' => $calibration->id,
                 'verification_id' => $check->id,
             ],
+            batch: $batch,
+            known: ['method' => $batch->product->method, 'calibration' => $calibration, 'verification' => $check],
         );
     }
 }

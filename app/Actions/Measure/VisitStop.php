@@ -67,7 +67,7 @@ final readonly class VisitStop
             if ($round->isToBeDrawn()) {
                 throw Refused::because('Draw all cups first, and confirm that they are drawn.', 'readings');
             }
-            $batch = BatchMoves::ensure($stop->batch, null)->load('product.method');
+            $batch = BatchMoves::ensure($stop->batch, null);
             [$calibration, $check] = MeasuringChecks::ensure($round->pair, $round->thermometer, $batch->product->method);
             Occupancy::ensureFree($round->pair->electrode);
             $windowS = $batch->product->windowS();

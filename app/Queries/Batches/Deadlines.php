@@ -15,8 +15,12 @@ use Rheacid\Models\Batch;
 /** By when a batch must have met what, and what its readings so far let expect. */
 final class Deadlines
 {
-    /** @return list<DeadlineFacts> soonest first; what a lead has let stand is none any more */
-    public static function of(Batch $batch): array
+    /**
+     * @param PhCurve|null $curve of the batch; null: it is read
+     *
+     * @return list<DeadlineFacts> soonest first; what a lead has let stand is none any more
+     */
+    public static function of(Batch $batch, ?PhCurve $curve = null): array
     {
         $answers = $batch->conditions();
         $timed = array_filter(
@@ -29,8 +33,8 @@ final class Deadlines
             return [];
         }
         $met = Series::metInTime($batch, null);
-        $curve = Series::phCurve($batch);
-        $newest = $curve === [] ? null : $curve[count($curve) - 1];
+        $curve ??= Series::phCurve($batch);
+        $newest = $curve->newest();
         $disposed = StandingDispositions::standing($batch);
         $deadlines = [];
         foreach ($timed as $limit) {
@@ -51,7 +55,7 @@ final class Deadlines
                 $hours,
                 $isMet || $newest === null || $limit->measurand !== Measurand::Ph->value
                     ? null
-                    : LimitWords::toGo($limit, $newest[1], Series::newestU($batch)),
+                    : LimitWords::toGo($limit, $newest[1], $curve->newestU),
             );
         }
         usort($deadlines, static fn(DeadlineFacts $a, DeadlineFacts $b): int => $a->at <=> $b->at);
@@ -59,19 +63,20 @@ final class Deadlines
         return $deadlines;
     }
 
-    /**
-     * Of a falling pH that has to come down to an upper limit, on the clock of the batch.
-     *
-     * @param list<array{float, float}> $curve
-     */
-    private static function forecast(Batch $batch, ProductLimit $limit, float $hours, CarbonImmutable $begun, array $curve): ?Forecast
+    /** Of a falling pH that has to come down to an upper limit, on the clock of the batch. */
+    private static function forecast(Batch $batch, ProductLimit $limit, float $hours, CarbonImmutable $begun, PhCurve $curve): ?Forecast
     {
-        if ($curve === [] || $limit->measurand !== Measurand::Ph->value || $limit->limit->high === null || $limit->limit->low !== null) {
+        if (
+            $curve->points === []
+            || $limit->measurand !== Measurand::Ph->value
+            || $limit->limit->high === null
+            || $limit->limit->low !== null
+        ) {
             return null;
         }
         $offset = $batch->started_at->diffInSeconds($begun) / 3600;
-        $expandedU = $limit->limit->kind->binds() ? Series::newestU($batch) ?? 0.0 : 0.0;
+        $expandedU = $limit->limit->kind->binds() ? $curve->newestU ?? 0.0 : 0.0;
 
-        return Forecast::of($curve, $limit->limit->high, $expandedU, $offset + $hours);
+        return Forecast::of($curve->points, $limit->limit->high, $expandedU, $offset + $hours);
     }
 }

@@ -125,21 +125,27 @@ final class Series
         );
     }
 
-    /**
-     * Hours since the start and the worst trusted pH drawn at that time.
-     *
-     * @return list<array{float, float}> times strictly increasing
-     */
-    public static function phCurve(Batch $batch): array
+    /** Of the newest readings, as many as a forecast asks for. */
+    public static function phCurve(Batch $batch): PhCurve
     {
+        $rows = self::trusted($batch)
+            ->orderByDesc('occasions.drawn_at')
+            ->orderByDesc('decisions.occasion_id')
+            ->limit(self::FORECAST)
+            ->toBase()
+            ->get();
         $worst = [];
-        foreach (self::trusted($batch)->orderByDesc('occasions.drawn_at')->limit(self::FORECAST)->toBase()->get() as $row) {
+        foreach ($rows as $row) {
             $second = (int) $batch->started_at->diffInSeconds(CarbonImmutable::parse((string) $row->drawn_at, 'UTC'));
             $worst[$second] = max($worst[$second] ?? -INF, (float) $row->course_ph);
         }
         ksort($worst);
+        $u = $rows->first()?->course_expanded_u_ph;
 
-        return array_map(static fn(int $second, float $ph): array => [$second / 3600, $ph], array_keys($worst), $worst);
+        return new PhCurve(
+            array_map(static fn(int $second, float $ph): array => [$second / 3600, $ph], array_keys($worst), $worst),
+            is_numeric($u) ? (float) $u : null,
+        );
     }
 
     /**
@@ -163,14 +169,6 @@ final class Series
         ksort($worst);
 
         return array_values($worst);
-    }
-
-    /** Of the newest trusted pH; null where it is not known. */
-    public static function newestU(Batch $batch): ?float
-    {
-        $u = self::trusted($batch)->orderByDesc('occasions.drawn_at')->orderByDesc('decisions.occasion_id')->value('course_expanded_u_ph');
-
-        return is_numeric($u) ? (float) $u : null;
     }
 
     /**

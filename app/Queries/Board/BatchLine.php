@@ -67,9 +67,9 @@ final readonly class BatchLine
         $state = $batch->state();
         $decision = Series::newest($batch);
         $lines = $decision === null ? null : DecisionLines::recorded($decision, $batch);
-        $deadlines = Deadlines::of($batch);
-        $next = array_values(array_filter($deadlines, static fn(DeadlineFacts $one): bool => !$one->isMet))[0] ?? null;
         $curve = Series::phCurve($batch);
+        $deadlines = Deadlines::of($batch, $curve);
+        $next = array_values(array_filter($deadlines, static fn(DeadlineFacts $one): bool => !$one->isMet))[0] ?? null;
         $event = $batch->newestEvent;
         $found = $state->isLive()
             ? null
@@ -112,8 +112,8 @@ final readonly class BatchLine
                 $state->isMeasured() && $batch->product->routeNames() !== [] && $batch->route() === null,
             ),
             new BatchCurve(
-                array_map(static fn(array $point): array => [round($point[0], 2), $point[1]], array_slice($curve, -self::DRAWN)),
-                $curve === [] ? null : Series::newestU($batch),
+                array_map(static fn(array $point): array => [round($point[0], 2), $point[1]], array_slice($curve->points, -self::DRAWN)),
+                $curve->newestU,
                 PhLimits::next($batch, $next?->name),
             ),
         );

@@ -13,7 +13,7 @@ use Rheacid\Models\Facts;
 use Rheacid\Models\Measures;
 use Rheacid\Queries\Listed;
 
-/** Reads the board. */
+/** Reads the board. A row that is marked as stale is worked out anew, and left to whoever writes it. */
 final class Lines
 {
     private const PAGE = 25;
@@ -55,10 +55,10 @@ final class Lines
     {
         foreach (
             self::live(BoardPart::Batch)
-                ->select(['thing_id', 'facts'])
+                ->select(['thing_id', 'facts', 'stale_since'])
                 ->lazyById(Listed::MOST, 'thing_id') as $row
         ) {
-            yield Facts::unpack(BatchLine::class, is_string($row->facts) ? $row->facts : '');
+            yield self::line(BatchLine::class, $row);
         }
     }
 
@@ -88,7 +88,7 @@ final class Lines
         return [
             $page,
             array_map(
-                static fn(\stdClass $row): BatchLine => Facts::unpack(BatchLine::class, is_string($row->facts) ? $row->facts : ''),
+                static fn(\stdClass $row): BatchLine => self::line(BatchLine::class, $row),
                 array_values($page->items()),
             ),
         ];
@@ -139,7 +139,7 @@ final class Lines
     }
 
     /**
-     * @template T of object
+     * @template T of BatchLine|BottleLine|PairLine|ThermometerLine
      *
      * @param class-string<T> $class
      *
@@ -148,8 +148,26 @@ final class Lines
     private static function read(string $class, Builder $query): array
     {
         return array_map(
-            static fn(mixed $facts): object => Facts::unpack($class, is_string($facts) ? $facts : ''),
-            array_values($query->limit(Listed::MOST)->pluck('facts')->all()),
+            static fn(\stdClass $row): object => self::line($class, $row),
+            array_values($query->limit(Listed::MOST)->get(['thing_id', 'facts', 'stale_since'])->all()),
         );
+    }
+
+    /**
+     * @template T of BatchLine|BottleLine|PairLine|ThermometerLine
+     *
+     * @param class-string<T> $class
+     *
+     * @return T
+     */
+    private static function line(string $class, \stdClass $row): object
+    {
+        if ($row->stale_since === null) {
+            return Facts::unpack($class, (string) $row->facts);
+        }
+        $line = $class::work((int) $row->thing_id);
+        assert($line instanceof $class);
+
+        return $line;
     }
 }

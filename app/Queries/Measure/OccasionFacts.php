@@ -38,14 +38,16 @@ final readonly class OccasionFacts
     /**
      * @param Occasion $occasion on record, or one that begins with the measurement in hand
      * @param Measurement|null $without that the one in hand supersedes
+     * @param Batch|null $batch locked, with all by which it is judged; null: it is read
      */
     public static function of(
         Occasion $occasion,
         ?Decision $instead = null,
         ?MeasuredPlace $inHand = null,
         ?Measurement $without = null,
+        ?Batch $batch = null,
     ): self {
-        $batch = Batch::query()->with(Batch::JUDGED)->findOrFail($occasion->batch_id);
+        $batch ??= Batch::query()->with(Batch::JUDGED)->findOrFail($occasion->batch_id);
         $before = $instead ?? ($occasion->exists ? $occasion->decision()->with('outcomes')->first() : null);
         $places = $occasion->exists ? self::places($occasion, $without) : [];
         $places = $inHand === null ? $places : [...$places, $inHand];
