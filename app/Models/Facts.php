@@ -15,6 +15,9 @@ final class Facts
         return array_map(self::plain(...), get_object_vars($line));
     }
 
+    /** @var array<class-string, array<string, string|null>> types of what a line is made of, by name */
+    private static array $shapes = [];
+
     /**
      * @template T of object
      *
@@ -25,14 +28,43 @@ final class Facts
     public static function unpack(string $class, string $json): object
     {
         $facts = json_decode($json, true, 64, JSON_THROW_ON_ERROR);
+
+        return self::made($class, is_array($facts) ? $facts : []);
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param class-string<T> $class
+     * @param array<array-key, mixed> $facts packed
+     *
+     * @return T
+     */
+    public static function made(string $class, array $facts): object
+    {
         $arguments = [];
-        foreach ((new \ReflectionClass($class))->getConstructor()?->getParameters() ?? [] as $parameter) {
-            $type = $parameter->getType();
-            $value = is_array($facts) ? $facts[$parameter->getName()] ?? null : null;
-            $arguments[$parameter->getName()] = $type instanceof \ReflectionNamedType ? self::typed($type->getName(), $value) : $value;
+        foreach (self::$shapes[$class] ??= self::shape($class) as $name => $type) {
+            $value = $facts[$name] ?? null;
+            $arguments[] = $value === null || $type === null ? $value : self::typed($type, $value);
         }
 
         return new $class(...$arguments);
+    }
+
+    /**
+     * @param class-string $class
+     *
+     * @return array<string, string|null>
+     */
+    private static function shape(string $class): array
+    {
+        $shape = [];
+        foreach ((new \ReflectionClass($class))->getConstructor()?->getParameters() ?? [] as $parameter) {
+            $type = $parameter->getType();
+            $shape[$parameter->getName()] = $type instanceof \ReflectionNamedType ? $type->getName() : null;
+        }
+
+        return $shape;
     }
 
     private static function plain(mixed $value): mixed
@@ -49,11 +81,11 @@ final class Facts
     private static function typed(string $type, mixed $value): mixed
     {
         return match (true) {
-            $value === null => null,
-            $type === 'float' && is_numeric($value) => (float) $value,
-            is_a($type, CarbonImmutable::class, true) && is_string($value) => CarbonImmutable::parse($value),
+            $type === 'array', $type === 'string', $type === 'bool', $type === 'int' => $value,
+            $type === 'float' => is_numeric($value) ? (float) $value : $value,
+            $type === CarbonImmutable::class && is_string($value) => CarbonImmutable::parse($value),
+            is_array($value) && class_exists($type) => self::made($type, $value),
             is_a($type, \BackedEnum::class, true) && (is_string($value) || is_int($value)) => $type::from($value),
-            $type !== 'array' && is_array($value) && class_exists($type) => self::unpack($type, json_encode($value, JSON_THROW_ON_ERROR)),
             default => $value,
         };
     }

@@ -7,6 +7,14 @@ namespace Rheacid\Models;
 /** A row that is written once and sealed: times to the millisecond, nothing filled in behind the writer's back, never changed. */
 trait Sealed
 {
+    /** Its name in the plural, worked out once: the framework asks for it many times in every action. */
+    public function getTable(): string
+    {
+        static $table = null;
+
+        return $this->table ?? ($table ??= parent::getTable());
+    }
+
     public function usesTimestamps(): bool
     {
         return false;

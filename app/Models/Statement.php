@@ -160,7 +160,7 @@ final readonly class Statement
     {
         $started = CarbonImmutable::parse($this->text('started_at'));
         $forecast = is_array($this->facts['forecast'] ?? null)
-            ? Facts::unpack(Forecast::class, json_encode($this->facts['forecast'], JSON_THROW_ON_ERROR))
+            ? Facts::made(Forecast::class, $this->facts['forecast'])
             : null;
         $outlook
             = $forecast === null

@@ -52,9 +52,11 @@ final readonly class FallingSigmoid
     {
         $hours = array_column($readings, 0);
         $ph = array_column($readings, 1);
+        $mean = array_sum($ph) / count($ph);
+        $beyond = array_map(static fn(float $one): float => $one - $mean, $ph);
         $best = null;
-        foreach (self::starts($hours, $ph) as $start) {
-            $found = self::follow($hours, $ph, $start);
+        foreach (self::starts($hours, $beyond) as $start) {
+            $found = self::follow($hours, $beyond, $start);
             if ($best === null || $found[0] < $best[0]) {
                 $best = $found;
             }
@@ -63,7 +65,8 @@ final readonly class FallingSigmoid
             return null;
         }
         [$squares, $middle, $scale] = $best;
-        [, $low, $high] = self::levels($hours, $ph, $middle, $scale) ?? [0.0, 0.0, 0.0];
+        [, $low, $high] = self::levels($hours, $beyond, $middle, $scale) ?? [0.0, 0.0, 0.0];
+        [$low, $high] = [$mean + $low, $mean + $high];
         $polished = NonlinearFit::of($hours, $ph, self::curve(...), [$low, $high, $middle, $scale]);
         if (
             $polished === null
@@ -112,11 +115,11 @@ final readonly class FallingSigmoid
 
     /**
      * @param non-empty-list<float> $hours
-     * @param non-empty-list<float> $ph
+     * @param non-empty-list<float> $beyond pH less its mean
      *
      * @return list<array{float, float, float}> sum of squares, middle, scale: the best places of the grid, one a neighbourhood
      */
-    private static function starts(array $hours, array $ph): array
+    private static function starts(array $hours, array $beyond): array
     {
         [$first, $last] = [$hours[0], $hours[count($hours) - 1]];
         $span = $last - $first;
@@ -128,10 +131,12 @@ final readonly class FallingSigmoid
             foreach (self::BEYOND as $times) {
                 array_push($middles, $first - $times * $scale, $last + $times * $scale);
             }
+            // exp((t − m)/s) = exp((t − t₁)/s) · exp((t₁ − m)/s): the first is worked out once a scale. No exponent is beyond ±500.
+            $grown = array_map(static fn(float $at): float => exp(($at - $first) / $scale), $hours);
             foreach ($middles as $middle) {
-                $levels = self::levels($hours, $ph, $middle, $scale);
-                if ($levels !== null) {
-                    $found[] = [$levels[0], $middle, $scale];
+                $squares = self::squares($grown, exp(($first - $middle) / $scale), $beyond);
+                if ($squares !== null) {
+                    $found[] = [$squares, $middle, $scale];
                 }
             }
         }
@@ -155,21 +160,48 @@ final readonly class FallingSigmoid
     }
 
     /**
+     * The sum of squares that the best levels leave, well enough to tell one place of the grid from another.
+     *
+     * @param non-empty-list<float> $grown exp((t − t₁)/s)
+     * @param float $by exp((t₁ − m)/s)
+     * @param non-empty-list<float> $beyond pH less its mean
+     *
+     * @return float|null null where the curve would rise, or hardly changes over the record
+     */
+    private static function squares(array $grown, float $by, array $beyond): ?float
+    {
+        // Far from its middle the share is told by whichever of it and its complement is small.
+        $isTail = $grown[0] * $by * $grown[count($grown) - 1] * $by < 1;
+        $sumX = $sumXx = $xy = $yy = 0.0;
+        foreach ($grown as $i => $one) {
+            $x = $isTail ? ($one * $by) / (1 + $one * $by) : 1 / (1 + $one * $by);
+            $y = $beyond[$i];
+            $sumX += $x;
+            $sumXx += $x * $x;
+            $xy += $x * $y;
+            $yy += $y * $y;
+        }
+        $xx = $sumXx - ($sumX * $sumX) / count($grown);
+
+        return $xx <= 1e-12 * $sumXx || ($isTail ? -$xy : $xy) <= 0 ? null : $yy - ($xy * $xy) / $xx;
+    }
+
+    /**
      * Simplex steps over the middle, in scales, and the logarithm of the scale.
      *
      * @param non-empty-list<float> $hours
-     * @param non-empty-list<float> $ph
+     * @param non-empty-list<float> $beyond pH less its mean
      * @param array{float, float, float} $start
      *
      * @return array{float, float, float}
      */
-    private static function follow(array $hours, array $ph, array $start): array
+    private static function follow(array $hours, array $beyond, array $start): array
     {
         [, $middle, $scale] = $start;
-        $at = static function (float $x, float $y) use ($hours, $ph, $middle, $scale): array {
+        $at = static function (float $x, float $y) use ($hours, $beyond, $middle, $scale): array {
             [$m, $s] = [$middle + $scale * $x, $scale * exp($y)];
 
-            return [self::levels($hours, $ph, $m, $s)[0] ?? INF, $x, $y];
+            return [self::levels($hours, $beyond, $m, $s)[0] ?? INF, $x, $y];
         };
         $simplex = [$at(0.0, 0.0), $at(0.3, 0.0), $at(0.0, 0.15)];
         for ($step = 0; $step < self::SIMPLEX_STEPS; $step++) {
@@ -209,26 +241,27 @@ final readonly class FallingSigmoid
      * The least squares over both levels, for a given middle and scale.
      *
      * @param non-empty-list<float> $hours
-     * @param non-empty-list<float> $ph
+     * @param non-empty-list<float> $beyond pH less its mean
      *
-     * @return array{float, float, float}|null sum of squares, lowest and highest pH; null where it would rise
+     * @return array{float, float, float}|null sum of squares, lowest and highest pH less the mean; null where it would rise
      */
-    private static function levels(array $hours, array $ph, float $middle, float $scale): ?array
+    private static function levels(array $hours, array $beyond, float $middle, float $scale): ?array
     {
         $count = count($hours);
         // Far from its middle the share is told by whichever of it and its complement is small, so that no digit is lost.
         $isTail = $hours[0] + $hours[$count - 1] < 2 * $middle;
+        $by = $isTail ? -$scale : $scale;
         $share = [];
+        $sum = 0.0;
         foreach ($hours as $at) {
-            $z = ($at - $middle) / $scale;
-            $share[] = 1 / (1 + exp(min(700.0, max(-700.0, $isTail ? -$z : $z))));
+            $sum += $share[] = 1 / (1 + exp(($at - $middle) / $by));
         }
-        $meanX = array_sum($share) / $count;
-        $meanY = array_sum($ph) / $count;
+        $mean = $sum / $count;
         $xx = $xy = 0.0;
         foreach ($share as $i => $x) {
-            $xx += ($x - $meanX) ** 2;
-            $xy += ($x - $meanX) * ($ph[$i] - $meanY);
+            $share[$i] = $x -= $mean;
+            $xx += $x * $x;
+            $xy += $x * $beyond[$i];
         }
         if ($xx < 1e-300) {
             return null;
@@ -240,9 +273,10 @@ final readonly class FallingSigmoid
         }
         $squares = 0.0;
         foreach ($share as $i => $x) {
-            $squares += ($ph[$i] - $meanY - $slope * ($x - $meanX)) ** 2;
+            $left = $beyond[$i] - $slope * $x;
+            $squares += $left * $left;
         }
-        $start = $meanY - $slope * $meanX;
+        $start = -$slope * $mean;
 
         return [$squares, $isTail ? $start - $drop : $start, $isTail ? $start : $start + $drop];
     }

@@ -28,7 +28,7 @@ final readonly class BatchDue
     public function deadlines(): array
     {
         return array_map(
-            static fn(array $facts): DeadlineFacts => Facts::unpack(DeadlineFacts::class, json_encode($facts, JSON_THROW_ON_ERROR)),
+            static fn(array $facts): DeadlineFacts => Facts::made(DeadlineFacts::class, $facts),
             array_values($this->deadlines),
         );
     }
