@@ -146,4 +146,19 @@ final class BufferPlanTest extends TestCase
         self::assertSame(Stock::UsesRunOut, Stock::of([$bottle('2026-12-26')], 11, '2026-11-25'));
         self::assertSame(Stock::Lasts, Stock::of([$bottle('2027-06-01', null)], 99, '2026-11-25'), 'what is not counted');
     }
+
+    public function test_the_middle_buffer_is_the_nearest_to_7_from_either_side(): void
+    {
+        $with = static fn(float $one, float $other): array => self::buffers(
+            self::plan([[2.0, 10.0]], [
+                self::lot('a', 'low', 1.68),
+                self::lot('b', 'one', $one),
+                self::lot('c', 'other', $other),
+                self::lot('d', 'high', 10.01),
+            ]),
+        );
+
+        self::assertSame(['low', 'other', 'high'], $with(4.01, 6.86));
+        self::assertSame(['low', 'one', 'high'], $with(6.86, 9.18));
+    }
 }

@@ -103,4 +103,20 @@ final class BufferRecognitionTest extends TestCase
     {
         return Buffer::printed([[10.0, $ph], [40.0, $ph]]);
     }
+
+    public function test_another_buffer_in_the_cup_is_named_before_a_near_twin_is_thought_of(): void
+    {
+        $run = CalibrationFit::through([CalibrationFitTest::seen(7.0, 1.0, 0.0), CalibrationFitTest::seen(4.0, 1.0, 0.0)]);
+        $cup = CupRecognition::of(
+            self::flat(7.0),
+            7.0,
+            ['pH 7.70' => ['buffer' => self::flat(7.7), 'nominalPh' => 7.7]],
+            Signal::mv(CalibrationFitTest::seen(7.7, 1.0, 0.0)->mv),
+            25.0,
+            $run,
+            lastRuns: [$run, $run],
+        );
+
+        self::assertSame([CupDoubt::Another, 'pH 7.70'], [$cup->doubt, $cup->looksLike]);
+    }
 }

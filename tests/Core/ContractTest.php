@@ -128,6 +128,17 @@ final class ContractTest extends TestCase
             'missing_field',
             'reference_c',
         ];
+        yield 'a date that is a number' => [
+            'electrode-trend',
+            '{"history": [{"on": 20261125, "slope_percent": 98}]}',
+            'wrong_type',
+            'history[0].on',
+        ];
+        $judge = static fn(string $changed): string => (string) json_encode(
+            (object) [...(array) json_decode(self::json(self::published()['judge'][0]->input)), ...(array) json_decode($changed)],
+        );
+        yield 'hours in a list' => ['judge', $judge('{"hours_since": [1]}'), 'wrong_type', 'hours_since'];
+        yield 'a limit met without a name' => ['judge', $judge('{"met_in_time": [""]}'), 'out_of_range', 'met_in_time[0]'];
         yield 'too deep' => ['nernst-slope', str_repeat('[', 600) . str_repeat(']', 600), 'malformed_json', null];
     }
 

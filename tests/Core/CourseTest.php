@@ -527,4 +527,9 @@ final class CourseTest extends TestCase
         self::assertSame([[4.0, 6.0]], self::cold($steady, 6.0, 6.0)->gaps);
         self::assertSame([], self::cold($steady, 6.0, 8.0)->gaps, 'while the span runs, the next reading is awaited');
     }
+
+    public function test_without_a_begin_a_hold_is_whole_from_its_first_temperature_on(): void
+    {
+        self::assertTrue(HeatHold::of([[30.0, 64.0], [32.0, 64.0], [34.0, 64.0]], 0.0, 63.0, 4.0)->isWhole);
+    }
 }

@@ -393,4 +393,19 @@ final class ElectrodeRulesTest extends TestCase
         self::assertSame([], $asked(4.0));
         self::assertSame([RunQuestion::OutsideBracket], $asked(3.9));
     }
+
+    public function test_a_stretch_too_short_for_a_slope_is_not_compared(): void
+    {
+        $at = static fn(float $ph, float $percent): CalibrationPoint => new CalibrationPoint(
+            $ph,
+            ($percent / 100) * Nernst::mvPerPh(25.0) * (7 - $ph),
+            25.0,
+            40,
+        );
+        $before = CalibrationFit::through([$at(7.0, 98.0), $at(4.0, 98.0)]);
+        // Between 6.4 and 7.0 a small error of a buffer is a large one of the slope.
+        $new = CalibrationFit::through([$at(4.0, 98.0), $at(6.4, 90.0), $at(7.0, 98.0)]);
+
+        self::assertSame([], array_column(RunDoubts::changes($new, $before, false), 'code'));
+    }
 }

@@ -177,4 +177,12 @@ final class ForecastTest extends TestCase
         self::assertSame(Urgency::Broken, $of(BatchState::Running, Conformity::Outside));
         self::assertSame(Urgency::GoneOut, Urgency::of(BatchState::Released, Conformity::Outside, true, false, [], isFoundSince: true));
     }
+
+    public function test_readings_that_stand_still_tell_no_time(): void
+    {
+        $forecast = Forecast::of([[0.0, 5.5], [1.0, 5.0], [2.0, 5.0], [3.0, 5.0]], 4.6, 0.0, 48.0);
+
+        self::assertNull($forecast->etaH);
+        self::assertSame(ForecastVerdict::AtRisk, $forecast->verdict);
+    }
 }

@@ -107,6 +107,10 @@ final class LimitRulesTest extends TestCase
         $deciding = Deciding::of(JudgedOccasion::on($results, $limits, new Occasion(Stage::Underway)), $results);
 
         self::assertSame([1, 1], [$deciding?->result, $deciding?->replicate]);
+
+        $turned = [$results[0], new Result('ph', '', array_reverse($results[1]->replicates))];
+        $deciding = Deciding::of(JudgedOccasion::on($turned, $limits, new Occasion(Stage::Underway)), $turned);
+        self::assertSame([1, 0], [$deciding?->result, $deciding?->replicate]);
     }
 
     public function test_a_curve_that_levels_off_above_the_goal_gives_no_time(): void
@@ -290,5 +294,23 @@ final class LimitRulesTest extends TestCase
         self::assertSame('Loose', Wall::toDraw($walls, 'Loose')?->limit->name);
         self::assertSame('Tight', Wall::toDraw($walls, 'Aim')?->limit->name, 'an aim is no wall');
         self::assertNull(Wall::toDraw([$walls[0]], 'Aim'));
+    }
+
+    public function test_a_sample_drawn_as_a_step_begins_is_on_its_clock(): void
+    {
+        $limit = new ProductLimit(
+            Limit::edge('Acid in time', LimitKind::Critical, Comparison::AtMost, 4.6),
+            Applies::WithinHours,
+            24.0,
+            'pitched',
+        );
+        $due = static fn(float $hours): array => JudgedOccasion::on(
+            [new Result('ph', '', [new JudgedReplicate(4.2, 0.05, true)])],
+            [$limit],
+            new Occasion(Stage::Underway, ['pitched' => $hours]),
+        )->due;
+
+        self::assertCount(1, $due(0.0));
+        self::assertCount(0, $due(-0.1));
     }
 }

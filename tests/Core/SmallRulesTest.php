@@ -26,6 +26,7 @@ use Rheacid\Core\Maths\OutsideTable;
 use Rheacid\Core\Maths\Pchip;
 use Rheacid\Core\Maths\TooFewPoints;
 use Rheacid\Core\Measurands\Basis;
+use Rheacid\Core\Measurands\BasisUnknown;
 use Rheacid\Core\Measurands\Measurand;
 use Rheacid\Core\Measurands\UnitUnknown;
 use Rheacid\Core\Measuring\MethodRules;
@@ -38,6 +39,7 @@ use Rheacid\Core\Settling\Settling;
 use Rheacid\Core\Settling\Trace;
 use Rheacid\Core\Settling\TraceProgress;
 use Rheacid\Core\Style;
+use Rheacid\Core\Thermometry\ThermometerKind;
 use Rheacid\Core\TimesNotIncreasing;
 use Rheacid\Core\Uncertainty\Gain;
 use Rheacid\Core\Uncertainty\PhUncertainty;
@@ -477,5 +479,47 @@ final class SmallRulesTest extends TestCase
         $perKg = AcidityUnit::named('lactic_g_per_kg');
 
         self::assertEqualsWithDelta(6.0, $perKg === null ? null : $per100g?->to($perKg, 0.6), 1e-9);
+    }
+
+    public function test_what_is_refused_is_told_with_what_is_accepted(): void
+    {
+        self::assertSame(
+            '"dry" is no basis of temperature; accepted: core, coldest, chamber, surface, outlet.',
+            (new BasisUnknown(Measurand::Temperature, 'dry'))->getMessage(),
+        );
+    }
+
+    public function test_a_column_without_a_name_is_counted_from_one(): void
+    {
+        $table = LogTable::read("1;170;21\n2;171;21\n");
+
+        self::assertSame(['column 1', 'column 3'], [$table->columnName(0), $table->columnName(2)]);
+    }
+
+    public function test_the_curve_of_a_strong_acid_begins_below_ph_2(): void
+    {
+        self::assertSame([[0.0, 1.5], [1.0, -0.5]], TypedCurve::points("0; 1.5\n1; -0.5"));
+    }
+
+    public function test_both_platinum_resistances_are_resistance_thermometers(): void
+    {
+        self::assertSame(
+            [ThermometerKind::Pt100, ThermometerKind::Pt1000],
+            array_values(array_filter(ThermometerKind::cases(), static fn(ThermometerKind $kind): bool => $kind->isRtd())),
+        );
+    }
+
+    public function test_an_acidity_is_said_in_the_unit_it_is_kept_in_first_and_in_every_other(): void
+    {
+        $units = array_map(static fn(AcidityUnit $unit): string => $unit->code, AcidityUnit::on(false, '8.2 per L'));
+
+        self::assertSame('tartaric_g_per_l', $units[0]);
+        self::assertEqualsCanonicalizing(AcidityUnit::perLitre(), $units);
+    }
+
+    public function test_beyond_a_table_nothing_is_guessed(): void
+    {
+        $this->expectExceptionObject(new OutsideTable(3.0, 0.0, 2.0));
+        Pchip::through([[0.0, 1.0], [1.0, 2.0], [2.0, 3.0]])->at(3.0);
     }
 }

@@ -58,6 +58,14 @@ final class TemperatureRulesTest extends TestCase
         self::assertNull($drift(0.0)->leavesOn);
     }
 
+    public function test_three_checks_tell_no_drift(): void
+    {
+        $checks = array_map(static fn(int $i): PastCheck => new PastCheck("2026-0$i-01", 0.1 * $i, 0.5), [1, 2, 3, 4]);
+
+        self::assertNull(Drift::of(array_slice($checks, 0, 3))->cPerYear);
+        self::assertNotNull(Drift::of($checks)->cPerYear);
+    }
+
     public function test_only_a_dial_can_be_adjusted_and_only_a_platinum_probe_has_a_resistance(): void
     {
         foreach (ThermometerKind::cases() as $kind) {

@@ -227,4 +227,14 @@ final class WordsTest extends TestCase
             'nothing measured now mends a deadline',
         );
     }
+
+    public function test_a_large_offset_beside_a_low_slope_is_said_too(): void
+    {
+        $says = static fn(?Diagnosis $beside): bool => str_contains(
+            DiagnosisWords::likely(Diagnosis::Coated, ElectrodeKind::Refillable, $beside),
+            'The offset is large as well.',
+        );
+
+        self::assertSame([true, false], [$says(Diagnosis::Poisoned), $says(null)]);
+    }
 }
