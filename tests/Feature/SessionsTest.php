@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Illuminate\Session\ArraySessionHandler;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\Session;
 use Rheacid\Core\Access\TimeCode;
 use Rheacid\Guard\SecondFactor;
 use Rheacid\Models\Credential;
@@ -265,5 +268,47 @@ final class SessionsTest extends BenchTestCase
         }
 
         return $id;
+    }
+
+    public function test_a_session_is_written_when_it_has_changed_else_once_a_minute(): void
+    {
+        $written = 0;
+        $handler = new class ($written) extends ArraySessionHandler {
+            public function __construct(private int &$written)
+            {
+                parent::__construct(60);
+            }
+
+            public function write($sessionId, $data): bool
+            {
+                $this->written++;
+
+                return parent::write($sessionId, $data);
+            }
+        };
+        Session::extend('counted', static fn(): ArraySessionHandler => $handler);
+        config(['session.driver' => 'counted']);
+        $after = function (int $seconds, callable $act) use (&$written): int {
+            $this->wait($seconds);
+            // Each request reads it anew.
+            Session::forgetDrivers();
+            $this->withCookie((string) config('session.cookie'), str_repeat('a', 40));
+            $before = $written;
+            $act();
+
+            return $written - $before;
+        };
+        $looks = fn() => $this->actingAs($this->people['checker'])
+            ->get('/policies')
+            ->assertOk();
+
+        self::assertSame([1, 0, 1, 0], [$after(0, $looks), $after(30, $looks), $after(31, $looks), $after(1, $looks)]);
+        Route::middleware('web')->get('/says', static function (): string {
+            Session::flash('said', 'once');
+
+            return 'ok';
+        });
+        $says = fn() => $this->get('/says')->assertOk();
+        self::assertSame([1, 1, 0], [$after(1, $says), $after(1, $looks), $after(1, $looks)], 'a message is kept until it was shown');
     }
 }
