@@ -119,4 +119,19 @@ final class BufferRecognitionTest extends TestCase
 
         self::assertSame([CupDoubt::Another, 'pH 7.70'], [$cup->doubt, $cup->looksLike]);
     }
+
+    public function test_a_bottle_without_a_value_at_this_temperature_is_no_rival(): void
+    {
+        $cold = Buffer::printed([[10.0, 4.0], [15.0, 4.0]]);
+        $cup = CupRecognition::of(
+            self::flat(7.0),
+            7.0,
+            ['cold' => ['buffer' => $cold, 'nominalPh' => 4.0]],
+            Signal::mv(CalibrationFitTest::seen(7.0, 1.0, 0.0)->mv),
+            25.0,
+            null,
+        );
+
+        self::assertNull($cup->doubt);
+    }
 }

@@ -139,6 +139,12 @@ final class ContractTest extends TestCase
         );
         yield 'hours in a list' => ['judge', $judge('{"hours_since": [1]}'), 'wrong_type', 'hours_since'];
         yield 'a limit met without a name' => ['judge', $judge('{"met_in_time": [""]}'), 'out_of_range', 'met_in_time[0]'];
+        yield 'a temperature below all' => [
+            'lethality',
+            '{"temperatures": [[0, -300], [1, 60]], "base_c": 60, "z_c": 7}',
+            'out_of_range',
+            'temperatures[0][1]',
+        ];
         yield 'too deep' => ['nernst-slope', str_repeat('[', 600) . str_repeat(']', 600), 'malformed_json', null];
     }
 

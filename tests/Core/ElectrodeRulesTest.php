@@ -7,8 +7,10 @@ namespace Tests\Core;
 use PHPUnit\Framework\TestCase;
 use Rheacid\Core\Care\CareKind;
 use Rheacid\Core\Care\CareStep;
+use Rheacid\Core\Care\ChartSignal;
 use Rheacid\Core\Care\CleaningEffect;
 use Rheacid\Core\Care\CleaningProof;
+use Rheacid\Core\Care\ControlChart;
 use Rheacid\Core\Care\ElectrodeKind;
 use Rheacid\Core\Care\FollowUp;
 use Rheacid\Core\Care\SoakSchool;
@@ -407,5 +409,43 @@ final class ElectrodeRulesTest extends TestCase
         $new = CalibrationFit::through([$at(4.0, 98.0), $at(6.4, 90.0), $at(7.0, 98.0)]);
 
         self::assertSame([], array_column(RunDoubts::changes($new, $before, false), 'code'));
+    }
+
+    public function test_what_a_compensation_adds_is_taken_away_again(): void
+    {
+        $shown = 4.0 + Nernst::compensationError(4.0, 5.0, 25.0);
+
+        self::assertEqualsWithDelta(4.0, Nernst::compensated($shown, 5.0, 25.0), 1e-12);
+    }
+
+    public function test_what_is_not_known_before_or_after_a_cleaning_proves_no_effect(): void
+    {
+        $effect = static fn(?float ...$of): CleaningEffect => (new CleaningProof(...$of))->effect;
+
+        self::assertSame(CleaningEffect::None, $effect(null, 98.0, null, 20.0));
+        self::assertSame(CleaningEffect::None, $effect(95.0, null, 60.0, null));
+        self::assertSame(CleaningEffect::Better, $effect(95.0, 98.0, null, null));
+        self::assertSame(CleaningEffect::Better, $effect(null, null, 60.0, 20.0));
+    }
+
+    public function test_what_takes_an_electrode_out_of_use_and_which_buffers_a_family_holds(): void
+    {
+        self::assertTrue(CareKind::Broken->takesOutOfUse());
+        self::assertFalse(CareKind::Cleaned->takesOutOfUse());
+        self::assertTrue(BufferFamily::Any->holds('technical-7.00'));
+        self::assertTrue(BufferFamily::of('technical-7.00')->holds('technical-4.01'));
+        self::assertFalse(BufferFamily::Standard->holds('technical-7.00'));
+    }
+
+    public function test_buffers_too_near_for_a_good_slope_say_how_near(): void
+    {
+        self::assertSame('The buffers are less than 2.8 pH apart, so the slope will be uncertain.', RunQuestion::ShortSpan->words());
+    }
+
+    public function test_a_deviation_of_exactly_three_is_a_warning(): void
+    {
+        $signals = ControlChart::of([3.0, 2.0], 3.0)->signals;
+
+        self::assertSame([ChartSignal::Warn, null], $signals);
     }
 }

@@ -185,4 +185,12 @@ final class ForecastTest extends TestCase
         self::assertNull($forecast->etaH);
         self::assertSame(ForecastVerdict::AtRisk, $forecast->verdict);
     }
+
+    public function test_a_curve_that_the_readings_do_not_tell_gives_way_to_a_line(): void
+    {
+        $wide = Forecast::of([[0.0, 5.4], [1.0, 5.2], [2.0, 5.3], [3.0, 5.0], [4.0, 4.9], [5.0, 4.7]], 4.6, 0.0, 48.0);
+
+        self::assertSame(ForecastModel::Line, $wide->model);
+        self::assertNull($wide->highH, 'no interval is told');
+    }
 }

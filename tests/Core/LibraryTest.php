@@ -277,4 +277,10 @@ final class LibraryTest extends TestCase
         $this->expectExceptionMessage('"by moonlight" is not among the routes of the product.');
         ProductFile::read(json_encode([...self::written()[0], 'limits' => $limits], JSON_THROW_ON_ERROR));
     }
+
+    public function test_how_a_product_is_kept_says_where(): void
+    {
+        $this->expectException(Refusal::class);
+        ProductFile::read(json_encode([...self::written()[0], 'kept' => ['airtight' => true]], JSON_THROW_ON_ERROR));
+    }
 }

@@ -155,4 +155,10 @@ final class LogTest extends TestCase
         $this->expectExceptionMessage('Three different columns are needed; the file has 2.');
         LogColumns::chosen(0, 1, 2)->trace(LogTable::read("1;170\n2;171\n"));
     }
+
+    public function test_a_column_before_the_first_is_refused(): void
+    {
+        $this->expectException(LogRefused::class);
+        LogColumns::chosen(0, -1, 2)->trace(LogTable::read("1;170;21\n2;171;21\n"));
+    }
 }

@@ -206,6 +206,8 @@ final class TemperatureRecordTest extends TestCase
         self::assertTrue(MergedRecord::of([$part(0.0, 4.0, true), $part(1.0, 3.0, false)], [], true)->isWhole);
         $two = MergedRecord::of([$part(0.0, 1.0, true), $part(2.0, 5.0, false), $part(3.0, 4.0, false), $part(6.0, 7.0, true)], [], true);
         self::assertSame([true, true, false], [$isOut($two, 3.5), $isOut($two, 4.5), $isOut($two, 5.5)]);
+        $twice = MergedRecord::of([$part(0.0, 1.0, true), $part(1.5, 2.0, false), $part(2.5, 4.0, true), $part(4.5, 5.0, false)], [], true);
+        self::assertSame([true, false, true], [$isOut($twice, 1.7), $isOut($twice, 3.0), $isOut($twice, 4.7)]);
         $alone = MergedRecord::of([$part(0.0, 1.0, true), new Stretch([[2.0, 4.0]], false), $part(3.0, 4.0, true)], [], true);
         self::assertSame([true, false], [$isOut($alone, 2.0), $alone->isWhole]);
     }

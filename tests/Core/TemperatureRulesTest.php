@@ -17,6 +17,7 @@ use Rheacid\Core\Thermometry\Drift;
 use Rheacid\Core\Thermometry\ElevationOutOfRange;
 use Rheacid\Core\Thermometry\ErrorCost;
 use Rheacid\Core\Thermometry\ImpossibleReading;
+use Rheacid\Core\Thermometry\IntervalReason;
 use Rheacid\Core\Thermometry\LooksLikeFahrenheit;
 use Rheacid\Core\Thermometry\PastCheck;
 use Rheacid\Core\Thermometry\PressureOutOfRange;
@@ -26,6 +27,7 @@ use Rheacid\Core\Thermometry\Sense;
 use Rheacid\Core\Thermometry\StationPressure;
 use Rheacid\Core\Thermometry\ThermometerKind;
 use Rheacid\Core\Thermometry\ToleranceClass;
+use Rheacid\Core\Thermometry\VerificationInterval;
 
 /** Small rules of thermometers and temperature records, by hand. */
 final class TemperatureRulesTest extends TestCase
@@ -171,5 +173,24 @@ final class TemperatureRulesTest extends TestCase
         );
         self::assertInstanceOf(ElevationOutOfRange::class, self::thrown(static fn() => BoilingPoint::kpaAt(9001.0)));
         self::assertInstanceOf(ElevationOutOfRange::class, self::thrown(static fn() => BoilingPoint::kpaAt(-401.0)));
+    }
+
+    public function test_a_thermometer_that_walks_to_the_edge_of_its_tolerance_earns_no_longer_interval(): void
+    {
+        $after = static fn(float $step): IntervalReason => VerificationInterval::after(
+            30,
+            array_map(
+                static fn(int $i): PastCheck => new PastCheck(sprintf('2026-%02d-01', $i + 1), 0.75 + $step * $i, 1.0),
+                range(0, 4),
+            ),
+        )->reason;
+
+        self::assertSame(IntervalReason::Doubled, $after(0.0));
+        self::assertSame(IntervalReason::Keep, $after(0.05));
+    }
+
+    public function test_the_resistance_of_a_platinum_thermometer_in_ice_is_in_its_name(): void
+    {
+        self::assertSame([100.0, 1000.0], [ThermometerKind::Pt100->r0Ohm(), ThermometerKind::Pt1000->r0Ohm()]);
     }
 }
