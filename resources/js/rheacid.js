@@ -29,6 +29,11 @@ function followStanding() {
 }
 document.addEventListener('htmx:afterSwap', followStanding);
 
+// Nobody sees a page in the background: it asks for new points again when it comes back.
+document.addEventListener('htmx:beforeRequest', (event) => {
+    if (document.hidden && event.target.matches('#live, #burette')) event.preventDefault();
+});
+
 // A lost connection is said on the page; it mends itself at the next answer.
 const sayOffline = () => sayConnected(false);
 document.addEventListener('htmx:sendError', sayOffline);

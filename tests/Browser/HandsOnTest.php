@@ -108,6 +108,35 @@ final class HandsOnTest extends BrowserTestCase
         self::assertTrue(CalibrationPoint::query()->sole()->settled);
     }
 
+    public function test_points_are_asked_for_each_second_by_the_holder_each_fourth_by_others_and_never_in_the_background(): void
+    {
+        $oda = $this->atTheBench()->signsIn('oda', self::PASSPHRASE);
+        $oda->opens("/calibrate/{$this->pair()->id}")
+            ->taps('Start anyway')
+            ->sees('Waiting for the electrode.');
+        $pace = static fn(Person $person): mixed => $person->browser->executeScript(
+            'return document.getElementById("live").getAttribute("hx-trigger")',
+        );
+        self::assertSame('every 1s', $pace($oda));
+        $asked = static fn(): int => (int) $oda->browser->executeScript(
+            'return performance.getEntriesByType("resource").filter((one) => one.name.endsWith("/live")).length',
+        );
+        $oda->waitsUntil(static fn(): bool => $asked() > 0, 'the first points');
+
+        $oda->browser->executeScript('Object.defineProperty(document, "hidden", {configurable: true, get: () => true})');
+        usleep(500_000);
+        $before = $asked();
+        usleep(2_500_000);
+        self::assertSame($before, $asked());
+        $oda->browser->executeScript('delete document.hidden');
+        $oda->waitsUntil(static fn(): bool => $asked() > $before, 'points again');
+
+        $other = $this->atTheBench()
+            ->signsIn('perrin', self::PASSPHRASE)
+            ->opens((string) parse_url($oda->browser->getCurrentURL(), PHP_URL_PATH));
+        self::assertSame('every 4s', $pace($other));
+    }
+
     public function test_another_person_takes_over_in_two_taps_and_a_pin(): void
     {
         $pin = self::PIN;

@@ -14,7 +14,7 @@
         <p class="verdict"><x-state is="idle">Abandoned.</x-state> This calibration ended without a verdict. Its points stay on record.</p>
     @else
         @if ($screen->live)
-            <x-live :live="$screen->live" />
+            <x-live :live="$screen->live" :is-held="$mine" />
         @else
             <p class="what">{{ $screen->isReadBack ? 'Read back in'
                 : 'Put the electrode into' }} {{ $screen->lot->label }} from bottle {{ $screen->lot->code }}. Wait until the display is stable, then type what

@@ -13,7 +13,7 @@
             Pour the sample between two cups or swirl it, then read. Repeat until two readings in a row agree within
             {{ Rheacid\Core\Numbers::plain($rules->agreeWithinPh) }} pH.</p>@endif
         @if ($screen->live)
-            <x-live :live="$screen->live" />
+            <x-live :live="$screen->live" :is-held="$mine" />
         @endif
     @endunless
     @if ($mine && !$screen->isComplete())
