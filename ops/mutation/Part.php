@@ -13,7 +13,7 @@ final readonly class Part
      * @param string|null $leftOut files that are not changed, as a pattern
      * @param string $bootstrap of the tests, from the root of the project
      * @param int $mostTests that look at one change, the most special first
-     * @param int $patienceS a test that hangs has noticed as well
+     * @param int $patienceS after so long a test hangs: longer than the slowest takes on a busy machine
      */
     private function __construct(
         public string $name,
@@ -36,7 +36,7 @@ final readonly class Part
                 '~^core/(Simulation/|Electrode/BufferTables|Products/library)~',
                 'vendor/autoload.php',
                 1000,
-                60,
+                300,
             ),
             // They need the databases that bin/test starts.
             'app' => new self(
