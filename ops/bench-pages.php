@@ -7,7 +7,19 @@ declare(strict_types=1);
 
 [, $address, $passphrase, $home] = $argv;
 const PAGE_ROUNDS = 60;
-const PAGES = ['/policies', '/', '/measure', '/ready', '/today/due.ics', '/verify', '/batches', '/calibrate', '/batches/2', '/pairs/1', '/readings/13'];
+const PAGES = [
+    '/policies',
+    '/',
+    '/measure',
+    '/ready',
+    '/today/due.ics',
+    '/verify',
+    '/batches',
+    '/calibrate',
+    '/batches/2',
+    '/pairs/1',
+    '/readings/13',
+];
 
 $curl = curl_init();
 curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_FOLLOWLOCATION => true]);

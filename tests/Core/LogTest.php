@@ -159,6 +159,7 @@ final class LogTest extends TestCase
     public function test_a_column_before_the_first_is_refused(): void
     {
         $this->expectException(LogRefused::class);
+        $this->expectExceptionMessage('Three different columns are needed; the file has 3.');
         LogColumns::chosen(0, -1, 2)->trace(LogTable::read("1;170;21\n2;171;21\n"));
     }
 }

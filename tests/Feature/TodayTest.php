@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
 use Rheacid\Actions\Batches\TakeStep;
 use Rheacid\Actions\Calibrate\AcceptPoint;
 use Rheacid\Actions\Calibrate\CalibrateCell;
@@ -13,6 +14,7 @@ use Rheacid\Actions\Ready\LogCare;
 use Rheacid\Bench\CellReading;
 use Rheacid\Bench\TypedReading;
 use Rheacid\Core\Care\CareKind;
+use Rheacid\Core\Care\Priority;
 use Rheacid\Core\Electrode\Signal;
 use Rheacid\Core\Solutions\BufferLot;
 use Rheacid\Http\Forms\TypedTime;
@@ -25,6 +27,8 @@ use Rheacid\View\Figures\DayLine;
 use Rheacid\View\Today\BatchTasks;
 use Rheacid\View\Today\DayPlan;
 use Rheacid\View\Today\DueDate;
+use Rheacid\View\Today\Task;
+use Rheacid\View\Today\TaskPage;
 use Rheacid\View\Today\Week;
 
 /** What to do next, in the order in which to do it. */
@@ -342,6 +346,47 @@ final class TodayTest extends BenchTestCase
             $from(),
             0.02,
         );
+    }
+
+    public function test_thirty_things_to_do_stand_on_a_page_and_the_rest_on_the_next(): void
+    {
+        $tasks = array_map(
+            static fn(int $i): Task => new Task(Priority::Measure, 'measure', "Measure $i", '', '/', 'Measure', 'due'),
+            range(1, 70),
+        );
+        $shows = static fn(int $from): array => [
+            ($page = new TaskPage($tasks, $from))->tasks[0]->title,
+            count($page->tasks),
+            $page->before(),
+            $page->after(),
+        ];
+
+        self::assertSame(['Measure 1', 30, null, 30], $shows(0));
+        self::assertSame(['Measure 31', 30, 0, 60], $shows(30));
+        self::assertSame(['Measure 61', 10, 30, null], $shows(60));
+        self::assertSame(['Measure 31', 30, 0, 60], $shows(41), 'a place in between');
+        self::assertSame(['Measure 1', 30, null, 30], $shows(70), 'none is so far');
+        self::assertSame(['Measure 1', 30, null, 30], $shows(-30));
+    }
+
+    public function test_thirty_batches_to_measure_stand_on_a_page_and_none_is_out_of_reach(): void
+    {
+        $line = (array) DB::table('board')->where('part', 'batch')->where('thing_id', $this->batch()->id)->first();
+        foreach (range(1, 40) as $i) {
+            $facts = str_replace('CS-0417', "XX-$i", (string) $line['facts']);
+            DB::table('board')->insert([...$line, 'thing_id' => 1_000_000 + $i, 'code' => "XX-$i", 'facts' => $facts]);
+        }
+        $this->actingAs($this->people['checker']);
+        $seen = [];
+        for ($url = '/measure'; $url !== null; $url = $next) {
+            $page = (string) $this->get($url)->assertOk()->getContent();
+            preg_match_all('#<th scope="row"><b>([^<]+)</b>#', $page, $codes);
+            self::assertLessThanOrEqual(30, count($codes[1]));
+            $seen = [...$seen, ...$codes[1]];
+            $next = preg_match('/href="([^"]+)" rel="next"/', $page, $match) === 1 ? html_entity_decode($match[1]) : null;
+        }
+
+        self::assertCount(40 + 3, $seen);
     }
 
     private function plan(): DayPlan

@@ -18,6 +18,9 @@ final class Lines
 {
     private const PAGE = 25;
 
+    /** So many batches stand on a page where they are worked through. */
+    private const AT_WORK = 30;
+
     /** @return list<PairLine> those that belong together now, in the order in which they were paired */
     public static function pairs(Measures ...$measures): array
     {
@@ -48,6 +51,12 @@ final class Lines
     public static function batches(): array
     {
         return self::read(BatchLine::class, self::worstFirst(self::live(BoardPart::Batch)));
+    }
+
+    /** @return array{CursorPaginator<int, \stdClass>, list<BatchLine>} a page of those that are running or held, the worst first */
+    public static function workPage(): array
+    {
+        return self::paged(self::worstFirst(self::live(BoardPart::Batch)), self::AT_WORK);
     }
 
     /** @return \Generator<int, BatchLine> every one that is running or held, in pieces: for what the site watches, not for a page */
@@ -82,7 +91,14 @@ final class Lines
         if ($filter->dueBy !== null) {
             $query->where('due_at', '<=', $filter->dueBy->utc()->format('Y-m-d H:i:s'));
         }
-        $page = $query->cursorPaginate(self::PAGE);
+
+        return self::paged($query, self::PAGE);
+    }
+
+    /** @return array{CursorPaginator<int, \stdClass>, list<BatchLine>} */
+    private static function paged(Builder $query, int $size): array
+    {
+        $page = $query->cursorPaginate($size);
         assert($page instanceof CursorPaginator);
 
         return [

@@ -23,6 +23,9 @@ final readonly class DayLine
     private const HOURS = 10;
     private const BEFORE_H = 2;
 
+    /** So many lanes have place on a screen; what comes first is drawn. */
+    private const LANES = 30;
+
     /** How long each step is drawn. Common practice, no source. */
     private const CALIBRATE_MIN = 20;
     private const MEASURE_MIN = 20;
@@ -70,7 +73,7 @@ final readonly class DayLine
         $blocks = [];
         $start = $ready !== null ? CarbonImmutable::now() : $soonest['at'] ?? null;
         foreach ($plan->batches() as $batch) {
-            $lane = self::batch($batch, $start);
+            $lane = count($lanes) < self::LANES ? self::batch($batch, $start) : null;
             if ($lane === null) {
                 continue;
             }

@@ -10,7 +10,7 @@
         <caption class="visually-hidden">Batches to measure</caption>
         <thead><tr><th scope="col">Batch</th><th scope="col">Newest value</th><th scope="col">On its clock</th><th scope="col">What is next</th><th scope="col">
             <span class="visually-hidden">Measure</span></th></tr></thead>
-        @forelse ($plan->batches() as $batch)
+        @forelse ($batches as $batch)
             @php($next = WhatIsNext::of($batch))
             <tr>
                 <th scope="row"><b>{{ $batch->code }}</b><br><span class="soft">{{ $batch->product->name }}<br>{{ $batch->vessel }}</span></th>
@@ -23,8 +23,9 @@
                 <td class="does">
                     @can('record')
                         <form method="post" action="{{ route('drafts.store', $batch->id) }}"><x-form-id />
-                            <button @class(['do', 'quiet' => !$loop->first]) name="act" value="{{ Rheacid\Http\Forms\Measure\SampleRequest::USUAL }}"
-                            @if ($loop->first) data-primary @endif>Measure<span class="visually-hidden"> {{ $batch->code }}</span></button></form>
+                            <button @class(['do', 'quiet' => !$loop->first || !$page->onFirstPage()]) name="act"
+                                value="{{ Rheacid\Http\Forms\Measure\SampleRequest::USUAL }}"
+                            @if ($loop->first && $page->onFirstPage()) data-primary @endif>Measure<span class="visually-hidden"> {{ $batch->code }}</span></button></form>
                         <a href="{{ route('drafts.create', $batch->id) }}">other settings<span class="visually-hidden"> for {{ $batch->code }}</span></a>
                     @else
                         <a href="{{ route('drafts.create', $batch->id) }}">Method<span class="visually-hidden"> of {{ $batch->code }}</span></a>
@@ -36,9 +37,10 @@
                 href="{{ route('batches.create') }}" data-primary>Start batch <kbd>Enter</kbd></a>@endcan</td></tr>
         @endforelse
     </table>
+    <x-pages :of="$page" before="Back" after="More" />
     <p class="looks"><a href="{{ route('methods') }}">Methods</a><a href="{{ route('calculators') }}">Calculators</a><a
         href="{{ route('repeatability') }}">Blind duplicates</a><a href="{{ route('sources') }}">Accepted outside sources</a></p>
-    @if (Gate::allows('record') && $plan->batches() !== [])<x-slot:act>
+    @if (Gate::allows('record') && $batches !== [])<x-slot:act>
         <a class="do quiet" href="{{ route('rounds.create') }}">Several vessels: begin a measuring round</a></x-slot>
     @endif
 </x-house>

@@ -1,4 +1,3 @@
-@php($tasks = $plan->tasks())
 <x-house :title="Rheacid\Site\SiteClock::local(now())->format('l, j F')" room="Today">
     @if ($restoration)
         <p class="verdict answer">
@@ -39,26 +38,33 @@
         </ol>
     @endif
     @if ($line->lanes !== [])<x-day-line :figure="$line" />@endif
-    @if ($tasks === [] && $steps === [])
+    @if ($tasks->of === 0 && $steps === [])
         <h2>Nothing to do</h2>
         <p>{{ $plan->pairs() === [] ? 'No meter and electrode are paired yet.' : 'Every pair is calibrated and every running batch was read today.' }}</p>
-    @elseif ($tasks !== [])
+    @elseif ($tasks->of > 0)
         <h2>To do, in order</h2>
         <ul class="todo">
-            @foreach ($tasks as $task)
+            @php($leads = $tasks->isFirst() && $steps === [])
+            @foreach ($tasks->tasks as $task)
                 <li>
                     <div><b><x-sign :is="$task->sign" class="me-2" /> {{ $task->title }}</b><small>{{ $task->detail }}</small></div>
                     @if ($task->act !== null && Gate::allows('record'))
                         <form method="post" action="{{ $task->url }}"><x-form-id />
-                            <button @class(['do', 'quiet' => !$loop->first || $steps !== []]) name="act" value="{{ $task->act }}"
-                            @if ($loop->first && $steps === []) data-primary @endif>{{ $task->button }}<span
+                            <button @class(['do', 'quiet' => !$loop->first || !$leads]) name="act" value="{{ $task->act }}"
+                            @if ($loop->first && $leads) data-primary @endif>{{ $task->button }}<span
                             class="visually-hidden">: {{ $task->title }}</span></button>
-                    </form>@elseif ($task->act === null)<a @class(['do', 'quiet' => !$loop->first || $steps !== []]) href="{{ $task->url }}"
-                        @if ($loop->first && $steps === []) data-primary @endif>{{ $task->button }}<span
-                        class="visually-hidden">: {{ $task->title }}</span>@if ($loop->first && $steps === []) <kbd>Enter</kbd>@endif</a>@endif
+                    </form>@elseif ($task->act === null)<a @class(['do', 'quiet' => !$loop->first || !$leads]) href="{{ $task->url }}"
+                        @if ($loop->first && $leads) data-primary @endif>{{ $task->button }}<span
+                        class="visually-hidden">: {{ $task->title }}</span>@if ($loop->first && $leads) <kbd>Enter</kbd>@endif</a>@endif
                 </li>
             @endforeach
         </ul>
+        @if ($tasks->before() !== null || $tasks->after() !== null)
+            <nav class="pages" aria-label="Pages">
+                @if ($tasks->before() !== null)<a href="{{ route('today', ['from' => $tasks->before()]) }}" rel="prev">Back</a>@endif
+                @if ($tasks->after() !== null)<a href="{{ route('today', ['from' => $tasks->after()]) }}" rel="next">More</a>@endif
+            </nav>
+        @endif
     @endif
     <x-slot:evidence>
         <h2>Bring to the bench</h2>
@@ -97,11 +103,12 @@
         <p><a href="{{ route('today.sheet') }}">Day sheet</a> · <a href="{{ route('today.calendar') }}">Calendar file</a></p>
         <h2>Pairs</h2>
         <dl>
-            @foreach ($plan->pairs() as $pair)
+            @foreach (array_slice($plan->pairs(), 0, 30) as $pair)
                 <dt><a href="{{ route('pairs.show', $pair->id) }}">{{ $pair->code }}</a> on {{ $pair->name }}</dt>
                 <dd><x-pair-state :status="$pair->status()" /></dd>
             @endforeach
         </dl>
+        @if (count($plan->pairs()) > 30)<p><a href="{{ route('ready') }}">{{ count($plan->pairs()) - 30 }} more pairs</a></p>@endif
         <p class="note">Your site’s food safety plan and local codes decide about a product. Rheacid shows which limit was met.</p>
     </x-slot>
 </x-house>

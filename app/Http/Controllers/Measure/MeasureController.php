@@ -14,6 +14,7 @@ use Rheacid\Http\Forms\Measure\SampleFields;
 use Rheacid\Http\Forms\Measure\SampleRequest;
 use Rheacid\Http\Forms\Sent;
 use Rheacid\Models\Batch;
+use Rheacid\Queries\Board\Lines;
 use Rheacid\Queries\Rounds\RoundPlan;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\View\Measure\BeginMeasuringScreen;
@@ -22,9 +23,11 @@ use Rheacid\View\Today\DayPlan;
 /** Choosing what is measured, and with what. */
 final class MeasureController
 {
-    public function index(DayPlan $plan): View
+    public function index(): View
     {
-        return view('measure.index', ['plan' => $plan, 'rounds' => RoundPlan::open(CarbonImmutable::now())]);
+        [$page, $batches] = Lines::workPage();
+
+        return view('measure.index', ['page' => $page, 'batches' => $batches, 'rounds' => RoundPlan::open(CarbonImmutable::now())]);
     }
 
     public function create(Request $request, Batch $batch, DayPlan $plan, SimulatedBench $bench): View

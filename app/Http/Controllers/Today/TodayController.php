@@ -20,6 +20,7 @@ use Rheacid\View\Today\Calendar;
 use Rheacid\View\Today\DayPlan;
 use Rheacid\View\Today\FirstSteps;
 use Rheacid\View\Today\Shopping;
+use Rheacid\View\Today\TaskPage;
 use Rheacid\View\Today\Week;
 
 /** The plan of the day: on the screen, on paper, and as a calendar. */
@@ -28,10 +29,11 @@ final class TodayController
     private const WEEK = 7;
     private const CALENDAR_DAYS = 90;
 
-    public function show(DayPlan $plan): View
+    public function show(Request $request, DayPlan $plan): View
     {
         return view('today.show', [
             'plan' => $plan,
+            'tasks' => new TaskPage($plan->tasks(), $request->integer('from')),
             'buffers' => $plan->buffers(),
             'line' => DayLine::of($plan),
             'week' => Week::ahead($plan, self::WEEK),
