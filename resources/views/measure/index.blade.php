@@ -25,7 +25,8 @@
                         <form method="post" action="{{ route('drafts.store', $batch->id) }}"><x-form-id />
                             <button @class(['do', 'quiet' => !$loop->first || !$page->onFirstPage()]) name="act"
                                 value="{{ Rheacid\Http\Forms\Measure\SampleRequest::USUAL }}"
-                            @if ($loop->first && $page->onFirstPage()) data-primary @endif>Measure<span class="visually-hidden"> {{ $batch->code }}</span></button></form>
+                                @if ($loop->first && $page->onFirstPage()) data-primary @endif>Measure<span
+                                class="visually-hidden"> {{ $batch->code }}</span></button></form>
                         <a href="{{ route('drafts.create', $batch->id) }}">other settings<span class="visually-hidden"> for {{ $batch->code }}</span></a>
                     @else
                         <a href="{{ route('drafts.create', $batch->id) }}">Method<span class="visually-hidden"> of {{ $batch->code }}</span></a>
