@@ -160,5 +160,6 @@ final class BufferPlanTest extends TestCase
 
         self::assertSame(['low', 'other', 'high'], $with(4.01, 6.86));
         self::assertSame(['low', 'one', 'high'], $with(6.86, 9.18));
+        self::assertSame(['low', 'one', 'high'], $with(6.0, 8.0), 'of two as near, the more acid one');
     }
 }

@@ -228,6 +228,7 @@ final class ElectrodeRulesTest extends TestCase
         self::assertTrue(BufferFamily::Technical->holds('technical-7.00'));
         self::assertFalse(BufferFamily::Technical->holds('phosphate-6.86'));
         self::assertFalse(BufferFamily::Standard->holds('technical-7.00'));
+        self::assertSame([0.01, 0.02], [BufferFamily::Standard->usualExpandedU(), BufferFamily::of('technical-7.00')->usualExpandedU()]);
     }
 
     public function test_a_thermometer_is_good_for_work_while_its_check_holds(): void
@@ -435,6 +436,7 @@ final class ElectrodeRulesTest extends TestCase
         self::assertTrue(BufferFamily::Any->holds('technical-7.00'));
         self::assertTrue(BufferFamily::of('technical-7.00')->holds('technical-4.01'));
         self::assertFalse(BufferFamily::Standard->holds('technical-7.00'));
+        self::assertSame([0.01, 0.02], [BufferFamily::Standard->usualExpandedU(), BufferFamily::of('technical-7.00')->usualExpandedU()]);
     }
 
     public function test_buffers_too_near_for_a_good_slope_say_how_near(): void

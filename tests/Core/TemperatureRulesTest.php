@@ -17,7 +17,9 @@ use Rheacid\Core\Thermometry\Drift;
 use Rheacid\Core\Thermometry\ElevationOutOfRange;
 use Rheacid\Core\Thermometry\ErrorCost;
 use Rheacid\Core\Thermometry\ImpossibleReading;
+use Rheacid\Core\Thermometry\IntervalPolicy;
 use Rheacid\Core\Thermometry\IntervalReason;
+use Rheacid\Core\Thermometry\IntervalTooLong;
 use Rheacid\Core\Thermometry\LooksLikeFahrenheit;
 use Rheacid\Core\Thermometry\PastCheck;
 use Rheacid\Core\Thermometry\PressureOutOfRange;
@@ -192,5 +194,11 @@ final class TemperatureRulesTest extends TestCase
     public function test_the_resistance_of_a_platinum_thermometer_in_ice_is_in_its_name(): void
     {
         self::assertSame([100.0, 1000.0], [ThermometerKind::Pt100->r0Ohm(), ThermometerKind::Pt1000->r0Ohm()]);
+    }
+
+    public function test_an_interval_of_a_century_is_none(): void
+    {
+        $this->expectExceptionObject(new IntervalTooLong(40_000, 36_525));
+        VerificationInterval::after(40_000, [new PastCheck('2026-01-01', 0.1, 1.0)], policy: new IntervalPolicy(maxDays: 50_000));
     }
 }
