@@ -4,47 +4,29 @@ declare(strict_types=1);
 
 namespace Rheacid\Actions\Measure;
 
-use Carbon\CarbonImmutable;
-use Rheacid\Core\Uncertainty\SiteRepeatability;
 use Rheacid\Models\BlindPair;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\Occasion;
 use Rheacid\Models\RoundStop;
 use Rheacid\Models\RoundVisit;
+use Rheacid\Queries\Measure\VisitFacts;
 use Rheacid\Records\Entry;
 
 /** Keeps that a stop was read, and what a second cup says beside the first; part of a larger action. */
 final class KeepVisit
 {
-    /** @return array{stop: RoundStop, first: Measurement|null, firstPh: float|null, before: SiteRepeatability} what is read for it */
-    public static function facts(RoundStop $stop, CarbonImmutable $now): array
+    /** @param float $ph of its first portion: portion against portion, as the mean of several would look steadier than a portion is */
+    public static function of(Entry $entry, VisitFacts $facts, Measurement $measurement, float $ph): RoundVisit
     {
-        // Under codes the second cup may be read before the first.
-        $first = ($stop->original ?? $stop->duplicate)?->visit?->measurement;
-
-        return [
-            'stop' => $stop,
-            'first' => $first,
-            'firstPh' => $first === null ? null : (float) $first->replicates()->firstOrFail()->value,
-            'before' => BlindPair::by($now),
-        ];
-    }
-
-    /**
-     * @param array{stop: RoundStop, first: Measurement|null, firstPh: float|null, before: SiteRepeatability} $facts
-     * @param float $ph of its first portion: portion against portion, as the mean of several would look steadier than a portion is
-     */
-    public static function of(Entry $entry, array $facts, Measurement $measurement, float $ph): RoundVisit
-    {
-        $stop = $facts['stop'];
-        if ($facts['first'] !== null) {
+        $stop = $facts->stop;
+        if ($facts->first !== null) {
             $isBlind = $stop->cup_code !== null;
-            $difference = $ph - (float) $facts['firstPh'];
-            $now = $isBlind ? $facts['before']->with($difference) : $facts['before'];
+            $difference = $ph - (float) $facts->firstPh;
+            $now = $isBlind ? $facts->before->with($difference) : $facts->before;
             $entry->add(
                 new BlindPair([
                     'is_blind' => $isBlind,
-                    'first_id' => $facts['first']->id,
+                    'first_id' => $facts->first->id,
                     'second_id' => $measurement->id,
                     'difference_ph' => round($difference, 5),
                     'pairs' => $now->pairs,

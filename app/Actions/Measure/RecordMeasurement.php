@@ -7,6 +7,7 @@ namespace Rheacid\Actions\Measure;
 use Rheacid\Models\Measurement;
 use Rheacid\Models\MeasurementDraft;
 use Rheacid\Models\Person;
+use Rheacid\Queries\Measure\VisitFacts;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
@@ -37,7 +38,7 @@ final readonly class RecordMeasurement
                     'draft',
                 );
             }
-            $visit = $draft->stop === null ? null : KeepVisit::facts($draft->stop, $entry->at);
+            $visit = $draft->stop === null ? null : VisitFacts::of($draft->stop, $entry->at);
             $measurement = ($this->keep)($entry, NewReading::ofDraft($entry, $draft));
             $draft->update(['state' => 'recorded', 'open_pair_id' => null]);
             if ($visit !== null) {

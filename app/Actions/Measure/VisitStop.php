@@ -12,6 +12,7 @@ use Rheacid\Models\RoundStop;
 use Rheacid\Models\RoundVisit;
 use Rheacid\Queries\Measure\DrawnSample;
 use Rheacid\Queries\Measure\MeasuringChecks;
+use Rheacid\Queries\Measure\VisitFacts;
 use Rheacid\Queries\Ready\Occupancy;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
@@ -91,7 +92,7 @@ final readonly class VisitStop
                 $isRinsed,
             );
             MeasuringChecks::ensureRinsed($round->pair, $drawn);
-            $visit = KeepVisit::facts($stop, $entry->at);
+            $visit = VisitFacts::of($stop, $entry->at);
             $reading = TypedPh::of(
                 $entry,
                 $batch,
