@@ -14,7 +14,8 @@ use Rheacid\Models\RoundStop;
 final readonly class VisitFacts
 {
     /**
-     * @param Measurement|null $first of the other cup, and $firstPh of its first portion; null where the other was not read, or there is none
+     * @param Measurement|null $first of the other cup; null where that was not read, or there is none
+     * @param float|null $firstPh of its first portion
      */
     private function __construct(
         public RoundStop $stop,
