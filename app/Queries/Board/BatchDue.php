@@ -8,8 +8,11 @@ use Rheacid\Models\Facts;
 use Rheacid\Queries\Batches\DeadlineFacts;
 
 /** What a batch on the board still asks for. */
-final readonly class BatchDue
+final class BatchDue
 {
+    /** @var list<DeadlineFacts>|null */
+    private ?array $unpacked = null;
+
     /**
      * @param array<int, array<string, mixed>> $deadlines packed DeadlineFacts, soonest first
      * @param array<string, array{hours: float|null, saidAt: string|null}> $steps that limits count from and nobody has recorded, with when
@@ -18,16 +21,16 @@ final readonly class BatchDue
      *     places
      */
     public function __construct(
-        public array $deadlines,
-        public array $steps = [],
-        public ?array $waiting = null,
-        public bool $needsRoute = false,
+        public readonly array $deadlines,
+        public readonly array $steps = [],
+        public readonly ?array $waiting = null,
+        public readonly bool $needsRoute = false,
     ) {}
 
     /** @return list<DeadlineFacts> soonest first */
     public function deadlines(): array
     {
-        return array_map(
+        return $this->unpacked ??= array_map(
             static fn(array $facts): DeadlineFacts => Facts::made(DeadlineFacts::class, $facts),
             array_values($this->deadlines),
         );

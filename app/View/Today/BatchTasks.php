@@ -30,20 +30,21 @@ final class BatchTasks
     public static function toMeasure(array $batches, ?PairLine $ready): array
     {
         $waiting = array_values(array_filter($batches, static fn(BatchLine $batch): bool => !self::wasReadToday($batch)));
-        $tasks = array_map(
-            static fn(BatchLine $batch): Task => new Task(
+        $tasks = array_map(static function (BatchLine $batch) use ($ready): Task {
+            $next = WhatIsNext::of($batch);
+
+            return new Task(
                 Priority::Measure,
                 'measure',
                 "Measure {$batch->product->name} $batch->code",
-                self::detail($batch, $ready),
+                self::detail($batch, $next, $ready),
                 route('drafts.store', $batch->id),
                 'Measure',
-                WhatIsNext::of($batch)->sign,
+                $next->sign,
                 // One tap begins as the last time, where that is possible.
                 act: 'usual',
-            ),
-            array_slice($waiting, 0, self::MOST),
-        );
+            );
+        }, array_slice($waiting, 0, self::MOST));
         $more = count($waiting) - count($tasks);
 
         return $more > 0
@@ -78,14 +79,12 @@ final class BatchTasks
     }
 
     /** The newest value and what is next: 4.62 ± 0.06 · pH ≤ 4.6 by Tue 11:40, 0.08 to go, not certain · E-07 is ready. */
-    private static function detail(BatchLine $batch, ?PairLine $ready): string
+    private static function detail(BatchLine $batch, WhatIsNext $next, ?PairLine $ready): string
     {
         $value
             = $batch->reading->shown() === null
                 ? null
                 : $batch->reading->shown() . ($batch->reading->shownU() === null ? '' : " ± {$batch->reading->shownU()}");
-
-        $next = WhatIsNext::of($batch);
 
         return implode(
             ' · ',
