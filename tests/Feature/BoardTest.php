@@ -9,6 +9,10 @@ use Rheacid\Actions\Batches\RecordMissedDeadlines;
 use Rheacid\Board\Board;
 use Rheacid\Find\Index;
 use Rheacid\Models\Deviation;
+use Rheacid\Queries\Board\BatchLine;
+use Rheacid\Queries\Board\Lines;
+use Rheacid\Queries\Board\PairLine;
+use Rheacid\Queries\Board\ThermometerLine;
 use Rheacid\Records\Followers;
 use Rheacid\Records\Ledger;
 
@@ -20,6 +24,16 @@ final class BoardTest extends BenchTestCase
         parent::setUp();
         $this->calibrate();
         $this->vouch();
+    }
+
+    public function test_a_line_comes_back_as_it_was_worked_out(): void
+    {
+        $this->measure([4.71, 4.71]);
+
+        self::assertEquals(BatchLine::work($this->batch()->id), Lines::batch($this->batch()->id));
+        self::assertEquals(PairLine::work($this->pair()->id), Lines::pair($this->pair()->id));
+        self::assertEquals(ThermometerLine::work($this->thermometer()->id), Lines::thermometer($this->thermometer()->id));
+        self::assertSame('UTC', Lines::batch($this->batch()->id)->since->getTimezone()->getName());
     }
 
     public function test_when_a_process_ends_after_its_commit_the_lists_still_say_what_is_true(): void
