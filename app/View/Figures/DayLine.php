@@ -23,8 +23,12 @@ final readonly class DayLine
     private const HOURS = 10;
     private const BEFORE_H = 2;
 
-    /** So many lanes have place on a screen; what comes first is drawn. */
-    private const LANES = 30;
+    /** So many lanes leave the list below in sight; what comes first is drawn. */
+    private const LANES = 14;
+    private const INSTRUMENTS = 9;
+
+    /** So many hours are planned; farther to the right stand the deadlines. */
+    private const PLANNED_H = 3.5;
 
     /** How long each step is drawn. Common practice, no source. */
     private const CALIBRATE_MIN = 20;
@@ -55,14 +59,19 @@ final readonly class DayLine
         $soonest = null;
         foreach ($plan->pairs() as $pair) {
             [$boxes, $free] = self::instrument($pair);
-            if ($boxes !== []) {
-                $soonest
-                    = $free !== null && ($soonest === null || $free < $soonest['at']) ? ['lane' => count($lanes), 'at' => $free] : $soonest;
+            if ($boxes === []) {
+                continue;
+            }
+            $isDrawn = count($lanes) < self::INSTRUMENTS;
+            if ($free !== null && ($soonest === null || $free < $soonest['at'])) {
+                $soonest = ['lane' => $isDrawn ? count($lanes) : null, 'at' => $free];
+            }
+            if ($isDrawn) {
                 $lanes[] = ['thing' => 'Electrode', 'code' => $pair->code, 'boxes' => $boxes, 'deadline' => null];
             }
         }
         $checks = CarbonImmutable::now()->addMinutes(self::CALIBRATE_MIN + 10);
-        foreach ($plan->thermometersDue() as $thermometer) {
+        foreach (array_slice($plan->thermometersDue(), 0, max(0, self::INSTRUMENTS - count($lanes))) as $thermometer) {
             $lanes[] = [
                 'thing' => 'Thermometer',
                 'code' => $thermometer->code,
@@ -77,10 +86,11 @@ final readonly class DayLine
             if ($lane === null) {
                 continue;
             }
-            if ($ready === null && $soonest !== null && $lane['boxes'] !== []) {
+            if ($ready === null && $soonest !== null && $soonest['lane'] !== null && $lane['boxes'] !== []) {
                 $blocks = $blocks !== [] ? $blocks : [['from' => $soonest['lane'], 'to' => count($lanes), 'at' => $soonest['at']]];
             }
             $start = $lane['boxes'] === [] || $start === null ? $start : $start->addMinutes(self::MEASURE_MIN + 10);
+            $start = $start > CarbonImmutable::now()->addMinutes((int) (60 * self::PLANNED_H)) ? null : $start;
             $lanes[] = $lane;
         }
 
