@@ -149,6 +149,8 @@ final class Board
     public static function rebuild(): void
     {
         DB::transaction(static function (): void {
+            // A head that no line of the ledger has keeps nothing as it is.
+            DB::table('board')->update(['head' => 0]);
             foreach (self::things() as [$part, $id]) {
                 self::work($part, $id);
             }
