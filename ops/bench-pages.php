@@ -71,19 +71,8 @@ $owner = new PDO(
     (string) getenv('DB_OWNER_PASSWORD'),
     [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION],
 );
-$grow = static function (string $table, string $where, array $changed, int $copies) use ($owner): void {
-    $columns = $owner
-        ->query("select column_name from information_schema.columns where table_schema = database() and table_name = '$table'")
-        ->fetchAll(PDO::FETCH_COLUMN);
-    $values = array_map(static fn(string $column): string => $changed[$column] ?? "source.`$column`", $columns);
-    $owner->exec(
-        "insert into `$table` (`" .
-            implode('`, `', $columns) .
-            '`) select ' .
-            implode(', ', $values) .
-            " from `$table` source join seq_1_to_$copies on true where $where",
-    );
-};
+$copy = require __DIR__ . '/bench-grow.php';
+$grow = static fn(mixed ...$of) => $copy($owner, ...$of);
 $owner->exec('set foreign_key_checks = 0');
 $apart = 'seq * 100000';
 $line = static fn(string $part, int $id, string $code, int $copies) => $grow(

@@ -180,19 +180,7 @@ printf(
 );
 
 // A plant as large as it gets: 20,000 batches that run, and one of them with 581 readings. Rows are copied, not recorded.
-$grow = static function (PDO $owner, string $table, string $where, array $changed, int $copies): void {
-    $columns = $owner
-        ->query("select column_name from information_schema.columns where table_schema = database() and table_name = '$table'")
-        ->fetchAll(PDO::FETCH_COLUMN);
-    $values = array_map(static fn(string $column): string => $changed[$column] ?? "source.`$column`", $columns);
-    $owner->exec(
-        "insert into `$table` (`" .
-            implode('`, `', $columns) .
-            '`) select ' .
-            implode(', ', $values) .
-            " from `$table` source join seq_1_to_$copies on true where $where",
-    );
-};
+$grow = require __DIR__ . '/bench-grow.php';
 $empty = $page('/policies');
 echo "Pages of a large plant beside a signed-in page of little\n";
 $line('/policies', $empty, $empty);

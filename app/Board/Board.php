@@ -178,12 +178,8 @@ final class Board
     public static function difference(): ?string
     {
         foreach (self::things() as [$part, $id]) {
-            if (DB::table('board')->where('part', $part->value)->where('thing_id', $id)->whereNotNull('stale_since')->exists()) {
-                continue;
-            }
             // Somebody may have recorded between two looks: what differs is looked at again while nobody can.
-            // A line says its limits in the style that the site had when it was written.
-            $differs = static fn(): bool => !Style::inAny(static fn(): bool => self::kept($part, $id) === self::row($part, $id));
+            $differs = static fn(): bool => !self::agrees($part, $id);
             $stillDiffers = static function () use ($differs): bool {
                 Ledger::last();
 
@@ -235,9 +231,6 @@ final class Board
      */
     private static function touched(string $table, array $byId): array
     {
-        if ($table === 'calibration_voids') {
-            $inDoubt = array_map(static fn(int $id): array => [BoardPart::Batch, $id], self::inDoubt($byId));
-        }
         $lead = self::LEADS[$table] ?? null;
         if ($lead === null) {
             return [];
@@ -254,16 +247,21 @@ final class Board
 
         return [
             ...array_values(array_map(static fn(mixed $id): array => [$lead[0], is_numeric($id) ? (int) $id : 0], $ids)),
-            ...$inDoubt ?? [],
+            ...array_map(
+                static fn(int $id): array => [BoardPart::Batch, $id],
+                $table === 'calibration_voids' ? self::inDoubt($byId) : [],
+            ),
         ];
     }
 
-    /** @return array<string, mixed>|null */
-    private static function kept(BoardPart $part, int $id): ?array
+    /** Whether a row says what the records say, or is known to be behind them. */
+    private static function agrees(BoardPart $part, int $id): bool
     {
         $row = DB::table('board')->where('part', $part->value)->where('thing_id', $id)->first();
 
-        return $row === null ? null : self::plain((array) $row);
+        // A line says its limits in the style that the site had when it was written.
+        return $row !== null
+            && ($row->stale_since !== null || Style::inAny(static fn(): bool => self::plain((array) $row) === self::row($part, $id)));
     }
 
     /**

@@ -293,12 +293,7 @@ final class ElectrodeRulesTest extends TestCase
 
     public function test_a_slope_is_compared_with_the_segment_of_before_in_which_its_middle_lies(): void
     {
-        $at = static fn(float $ph, float $percent): CalibrationPoint => new CalibrationPoint(
-            $ph,
-            ($percent / 100) * Nernst::mvPerPh(25.0) * (7 - $ph),
-            25.0,
-            40,
-        );
+        $at = self::seen(...);
         $before = CalibrationFit::through([$at(7.0, 100.0), $at(4.0, 100.0), $at(10.0, 90.0)]);
         $codes = static fn(CalibrationFit $new): array => array_column(RunDoubts::changes($new, $before, false), 'code');
 
@@ -333,12 +328,7 @@ final class ElectrodeRulesTest extends TestCase
 
     public function test_a_calibration_has_an_alkaline_slope_where_that_side_has_a_line_of_its_own(): void
     {
-        $at = static fn(float $ph, float $percent): CalibrationPoint => new CalibrationPoint(
-            $ph,
-            ($percent / 100) * Nernst::mvPerPh(25.0) * (7 - $ph),
-            25.0,
-            40,
-        );
+        $at = self::seen(...);
         $decided = static fn(CalibrationPoint ...$points): DecidedCalibration => DecidedCalibration::byFit(
             CalibrationFit::through(array_values($points)),
             [],
@@ -399,12 +389,7 @@ final class ElectrodeRulesTest extends TestCase
 
     public function test_a_stretch_too_short_for_a_slope_is_not_compared(): void
     {
-        $at = static fn(float $ph, float $percent): CalibrationPoint => new CalibrationPoint(
-            $ph,
-            ($percent / 100) * Nernst::mvPerPh(25.0) * (7 - $ph),
-            25.0,
-            40,
-        );
+        $at = self::seen(...);
         $before = CalibrationFit::through([$at(7.0, 98.0), $at(4.0, 98.0)]);
         // Between 6.4 and 7.0 a small error of a buffer is a large one of the slope.
         $new = CalibrationFit::through([$at(4.0, 98.0), $at(6.4, 90.0), $at(7.0, 98.0)]);
@@ -449,5 +434,11 @@ final class ElectrodeRulesTest extends TestCase
         $signals = ControlChart::of([3.0, 2.0], 3.0)->signals;
 
         self::assertSame([ChartSignal::Warn, null], $signals);
+    }
+
+    /** A buffer in the cup at 25 °C, as an electrode without offset shows it. */
+    private static function seen(float $ph, float $percent): CalibrationPoint
+    {
+        return new CalibrationPoint($ph, ($percent / 100) * Nernst::mvPerPh(25.0) * (7 - $ph), 25.0, 40);
     }
 }

@@ -15,6 +15,7 @@ use Rheacid\Queries\Board\PairLine;
 use Rheacid\Queries\Board\ThermometerLine;
 use Rheacid\Records\Followers;
 use Rheacid\Records\Ledger;
+use Rheacid\Records\Refused;
 
 /** What lists say is worked out after an action has been recorded, and never decides anything. */
 final class BoardTest extends BenchTestCase
@@ -88,6 +89,20 @@ final class BoardTest extends BenchTestCase
         $missed();
 
         self::assertSame(0, Deviation::query()->where('batch_id', $this->batch()->id)->where('is_missed_in_time', true)->count());
+    }
+
+    public function test_a_deadline_that_cannot_be_recorded_now_is_no_deadline_met(): void
+    {
+        $gate = DB::connection('owner')->table('recording_gate');
+        $gate->update(['closed_at' => '2026-11-25 10:00:00.000']);
+        try {
+            app(RecordMissedDeadlines::class)();
+            self::fail('It was passed over in silence.');
+        } catch (Refused $refused) {
+            self::assertStringContainsString('paused', $refused->getMessage());
+        } finally {
+            $gate->update(['closed_at' => null]);
+        }
     }
 
     private function row(): \stdClass

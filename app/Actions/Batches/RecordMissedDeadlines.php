@@ -27,7 +27,6 @@ use Rheacid\Queries\Board\Lines;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
-use Rheacid\Records\Refused;
 
 /** What nobody read in time is recorded by the site itself, and holds the batch where it binds. */
 final class RecordMissedDeadlines
@@ -86,11 +85,11 @@ final class RecordMissedDeadlines
                 $nominated,
             ): Deviation {
                 $batch = BatchMoves::ensure(Batch::query()->findOrFail($line->id), null);
-                $deadline = self::missed($batch, $nominated) ?? throw Refused::because('It is not missed.');
+                $deadline = self::missed($batch, $nominated) ?? throw new NotSoAnyMore();
 
                 return self::keep($entry, $batch, $deadline);
             });
-        } catch (Refused) {
+        } catch (NotSoAnyMore) {
             return false;
         }
 

@@ -22,7 +22,6 @@ use Rheacid\Queries\Board\Lines;
 use Rheacid\Records\Entry;
 use Rheacid\Records\IdempotencyKey;
 use Rheacid\Records\Recording;
-use Rheacid\Records\Refused;
 
 /** Warns of deadlines while something can still be done: once for each reason, by letter to whoever gave an address. */
 final class WarnOfDeadlines
@@ -80,7 +79,7 @@ final class WarnOfDeadlines
     private static function give(Person $site, BatchLine $line, DeadlineFacts $nominated, DeadlineWarning $warning): bool
     {
         $write = static function (Entry $entry) use ($site, $line, $nominated, $warning): Warning {
-            $deadline = self::due($line->id, $nominated, $warning) ?? throw Refused::because('There is nothing to warn of.');
+            $deadline = self::due($line->id, $nominated, $warning) ?? throw new NotSoAnyMore();
             $words = Statement::warning(
                 $deadline->written,
                 $line->since,
@@ -117,7 +116,7 @@ final class WarnOfDeadlines
         };
         try {
             Recording::once($site, IdempotencyKey::own(), 'warn of a deadline', Warning::class, $write);
-        } catch (Refused) {
+        } catch (NotSoAnyMore) {
             return false;
         }
 
@@ -127,7 +126,15 @@ final class WarnOfDeadlines
     /** The board only nominates: the records are asked again once nobody can write. */
     private static function due(int $batchId, DeadlineFacts $nominated, DeadlineWarning $warning): ?DeadlineFacts
     {
-        $isGiven = isset(self::known()[self::key($batchId, $nominated->name, $warning, $nominated->at)]);
+        $isGiven = DB::table('warnings')
+            ->where('batch_id', $batchId)
+            ->where('limit_name', $nominated->name)
+            ->where('warning', $warning->value)
+            ->whereBetween('due_at', [
+                $nominated->at->startOfSecond()->format('Y-m-d H:i:s.v'),
+                $nominated->at->endOfSecond()->format('Y-m-d H:i:s.v'),
+            ])
+            ->exists();
         $batch = Batch::query()->with(Batch::JUDGED)->findOrFail($batchId);
         foreach ($isGiven ? [] : Deadlines::of($batch) as $deadline) {
             $isSame = $deadline->name === $nominated->name && $deadline->at->equalTo($nominated->at);

@@ -55,71 +55,17 @@ final readonly class NewReading
         ?Batch $batch = null,
         array $known = [],
     ): self {
-        $series = (string) Str::uuid();
-        foreach ($replicates as $i => $replicate) {
-            $replicate->fill(['series' => $series, 'position' => $i + 1]);
-        }
-
-        return self::joined(
-            $entry,
-            $drawn,
-            $basis,
-            new Collection($replicates),
-            $observedAt,
-            [...$restsOn, 'series' => $series],
-            $details,
-            $correction,
-            $batch,
-            $known,
-        );
-    }
-
-    /** Of portions that are on record already. */
-    public static function ofDraft(Entry $entry, MeasurementDraft $draft): self
-    {
-        return self::joined(
-            $entry,
-            [$draft->sample->occasion, $draft->sample],
-            Measurand::Ph->on(''),
-            $draft->replicates,
-            MeasuredPlace::lastRead($draft->replicates),
-            $draft->only(['series', 'method_id', 'pair_id', 'calibration_id', 'verification_id']),
-        );
-    }
-
-    /** What one more row says of it: where it was drawn, and all it rests on. */
-    public function place(): MeasuredPlace
-    {
-        return MeasuredPlace::recorded($this->measurement->loadMissing(MeasuredPlace::RESTS_ON));
-    }
-
-    /** A correction that says another time or stage belongs to another occasion than the first entry. */
-    public function isMoved(): bool
-    {
-        return $this->correction !== null && !$this->correction->of->occasion->is($this->occasion);
-    }
-
-    /**
-     * @param array{Occasion, Sample} $drawn
-     * @param Collection<int, Replicate> $replicates
-     * @param array<string, mixed> $restsOn
-     * @param array<string, Model|null> $known
-     */
-    private static function joined(
-        Entry $entry,
-        array $drawn,
-        Basis $basis,
-        Collection $replicates,
-        CarbonImmutable $observedAt,
-        array $restsOn,
-        Titration|ExternalValue|null $details = null,
-        ?Correction $correction = null,
-        ?Batch $batch = null,
-        array $known = [],
-    ): self {
         [$occasion, $sample] = $drawn;
+        // Portions of a draft are on record already, under its series.
+        $series = $restsOn['series'] ?? (string) Str::uuid();
+        foreach ($replicates as $i => $replicate) {
+            if (!$replicate->exists) {
+                $replicate->fill(['series' => $series, 'position' => $i + 1]);
+            }
+        }
         $measurement = new Measurement([
             ...$restsOn,
+            'series' => $series,
             'measurand' => $basis->measurand,
             'basis' => $basis->code,
             'unit' => $basis->keptUnit(),
@@ -132,11 +78,39 @@ final readonly class NewReading
         $measurement->setRelations([
             ...$known,
             'sample' => $sample,
-            'replicates' => $replicates,
+            'replicates' => new Collection($replicates),
             'titration' => $details instanceof Titration ? $details : null,
             'elsewhere' => $details instanceof ExternalValue ? $details : null,
         ]);
 
         return new self($occasion, $sample, $measurement, $details, $correction, $batch);
+    }
+
+    /** Of portions that are on record already. */
+    public static function ofDraft(Entry $entry, MeasurementDraft $draft): self
+    {
+        $replicates = array_values($draft->replicates->all());
+        assert($replicates !== []);
+
+        return self::of(
+            $entry,
+            [$draft->sample->occasion, $draft->sample],
+            Measurand::Ph->on(''),
+            $replicates,
+            MeasuredPlace::lastRead($draft->replicates),
+            $draft->only(['series', 'method_id', 'pair_id', 'calibration_id', 'verification_id']),
+        );
+    }
+
+    /** What is judged of it: where it was drawn, and all it rests on. */
+    public function place(): MeasuredPlace
+    {
+        return MeasuredPlace::recorded($this->measurement->loadMissing(MeasuredPlace::RESTS_ON));
+    }
+
+    /** A correction that says another time or stage belongs to another occasion than the first entry. */
+    public function isMoved(): bool
+    {
+        return $this->correction !== null && !$this->correction->of->occasion->is($this->occasion);
     }
 }

@@ -79,10 +79,14 @@ final readonly class DayLine
                 'deadline' => null,
             ];
         }
+        $planned = CarbonImmutable::now()->addMinutes((int) (60 * self::PLANNED_H));
         $blocks = [];
         $start = $ready !== null ? CarbonImmutable::now() : $soonest['at'] ?? null;
         foreach ($plan->batches() as $batch) {
-            $lane = count($lanes) < self::LANES ? self::batch($batch, $start) : null;
+            if (count($lanes) >= self::LANES) {
+                break;
+            }
+            $lane = self::batch($batch, $start);
             if ($lane === null) {
                 continue;
             }
@@ -90,7 +94,7 @@ final readonly class DayLine
                 $blocks = $blocks !== [] ? $blocks : [['from' => $soonest['lane'], 'to' => count($lanes), 'at' => $soonest['at']]];
             }
             $start = $lane['boxes'] === [] || $start === null ? $start : $start->addMinutes(self::MEASURE_MIN + 10);
-            $start = $start > CarbonImmutable::now()->addMinutes((int) (60 * self::PLANNED_H)) ? null : $start;
+            $start = $start > $planned ? null : $start;
             $lanes[] = $lane;
         }
 

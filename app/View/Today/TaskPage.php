@@ -29,15 +29,20 @@ final readonly class TaskPage
         return $this->from === 0;
     }
 
-    /** Where the page before begins; null on the first. */
-    public function before(): ?int
+    public function hasPages(): bool
     {
-        return $this->isFirst() ? null : $this->from - self::SIZE;
+        return $this->of > self::SIZE;
     }
 
-    /** Where the next page begins; null on the last. */
-    public function after(): ?int
+    /** Null on the first page. */
+    public function previousPageUrl(): ?string
     {
-        return $this->from + self::SIZE < $this->of ? $this->from + self::SIZE : null;
+        return $this->isFirst() ? null : route('today', ['from' => $this->from - self::SIZE]);
+    }
+
+    /** Null on the last page. */
+    public function nextPageUrl(): ?string
+    {
+        return $this->from + self::SIZE < $this->of ? route('today', ['from' => $this->from + self::SIZE]) : null;
     }
 }

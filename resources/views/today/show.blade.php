@@ -59,12 +59,7 @@
                 </li>
             @endforeach
         </ul>
-        @if ($tasks->before() !== null || $tasks->after() !== null)
-            <nav class="pages" aria-label="Pages">
-                @if ($tasks->before() !== null)<a href="{{ route('today', ['from' => $tasks->before()]) }}" rel="prev">Back</a>@endif
-                @if ($tasks->after() !== null)<a href="{{ route('today', ['from' => $tasks->after()]) }}" rel="next">More</a>@endif
-            </nav>
-        @endif
+        <x-pages :of="$tasks" before="Back" after="More" />
     @endif
     <x-slot:evidence>
         <h2>Bring to the bench</h2>
@@ -103,12 +98,12 @@
         <p><a href="{{ route('today.sheet') }}">Day sheet</a> · <a href="{{ route('today.calendar') }}">Calendar file</a></p>
         <h2>Pairs</h2>
         <dl>
-            @foreach (array_slice($plan->pairs(), 0, 30) as $pair)
+            @foreach ($pairs as $pair)
                 <dt><a href="{{ route('pairs.show', $pair->id) }}">{{ $pair->code }}</a> on {{ $pair->name }}</dt>
                 <dd><x-pair-state :status="$pair->status()" /></dd>
             @endforeach
         </dl>
-        @if (count($plan->pairs()) > 30)<p><a href="{{ route('ready') }}">{{ count($plan->pairs()) - 30 }} more pairs</a></p>@endif
+        @if ($morePairs > 0)<p><a href="{{ route('ready') }}">{{ $morePairs }} more pairs</a></p>@endif
         <p class="note">Your site’s food safety plan and local codes decide about a product. Rheacid shows which limit was met.</p>
     </x-slot>
 </x-house>

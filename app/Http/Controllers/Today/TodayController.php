@@ -27,12 +27,15 @@ use Rheacid\View\Today\Week;
 final class TodayController
 {
     private const WEEK = 7;
+    private const PAIRS = 30;
     private const CALENDAR_DAYS = 90;
 
     public function show(Request $request, DayPlan $plan): View
     {
         return view('today.show', [
             'plan' => $plan,
+            'pairs' => array_slice($plan->pairs(), 0, self::PAIRS),
+            'morePairs' => count($plan->pairs()) - self::PAIRS,
             'tasks' => new TaskPage($plan->tasks(), $request->integer('from')),
             'buffers' => $plan->buffers(),
             'line' => DayLine::of($plan),
